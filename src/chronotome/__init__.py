@@ -1,0 +1,3 @@
+"""Chronotome: recordings tied to the beat."""
+
+__version__ = "0.1.0"

@@ -1,0 +1,43 @@
+"""What can go wrong in the world outside; each text can be shown to a person as it is."""
+
+from pathlib import Path
+
+
+class ChronotomeError(Exception):
+    """Something a person can understand and act on. Its text names the thing and the way out."""
+
+
+class UnusableFile(ChronotomeError):  # noqa: N818 - reads as what happened
+    """A file that cannot be used as what it was taken for."""
+
+    def __init__(self, path: Path | str, what: str, way_out: str) -> None:
+        super().__init__(f"“{path}” {what}. {way_out}")
+        self.path = Path(path)
+
+
+class CannotWrite(ChronotomeError):  # noqa: N818 - reads as what happened
+    """A file or folder that could not be written."""
+
+    def __init__(self, path: Path | str, reason: str, way_out: str) -> None:
+        super().__init__(f"“{path}” could not be written: {reason}. {way_out}")
+        self.path = Path(path)
+
+
+class MissingRecordings(ChronotomeError):  # noqa: N818 - reads as what happened
+    """Recordings of a session that are not where they were."""
+
+    def __init__(self, names: dict[str, str]) -> None:
+        listed = ", ".join(f"“{name}”" for name in names.values())
+        super().__init__(f"{listed}: not found. Point to the file, or to a folder that holds it.")
+        self.names = names
+
+
+class Cancelled(ChronotomeError):  # noqa: N818 - reads as what happened
+    """The person asked for it to stop."""
+
+    def __init__(self) -> None:
+        super().__init__("Cancelled. Nothing was changed.")
+
+
+class DeviceUnavailable(ChronotomeError):  # noqa: N818 - reads as what happened
+    """A sound device that cannot be opened."""

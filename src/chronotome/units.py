@@ -1,0 +1,48 @@
+"""The units of time used everywhere, and the only conversions between them."""
+
+from typing import NewType
+
+import numpy as np
+from numpy.typing import NDArray
+
+Frame = NewType("Frame", int)
+"""One instant of audio, all channels, counted from 0."""
+
+Seconds = NewType("Seconds", float)
+Beats = NewType("Beats", float)
+"""Quarter notes since beat one of bar 1; negative in a pickup."""
+
+Frames = NDArray[np.int64]
+BeatArray = NDArray[np.float64]
+SecondsArray = NDArray[np.float64]
+
+
+def frame_at(seconds: float, rate: int) -> Frame:
+    """Nearest frame to a moment."""
+    return Frame(round(seconds * rate))
+
+
+def frames_at(seconds: SecondsArray, rate: int) -> Frames:
+    """Nearest frames to many moments."""
+    return np.rint(seconds * rate).astype(np.int64)
+
+
+def seconds_at(frame: int, rate: int) -> Seconds:
+    return Seconds(frame / rate)
+
+
+def at_other_rate(frames: Frames, rate: int, other: int) -> Frames:
+    """Frames counted at `rate`, counted at `other` instead."""
+    if rate == other:
+        return frames
+    return np.rint(frames * (other / rate)).astype(np.int64)
+
+
+def gain_of(decibels: float) -> float:
+    """Amplitude factor of a level in dB."""
+    return float(10.0 ** (decibels / 20.0))
+
+
+def decibels_of(gain: float) -> float:
+    """Level in dB of an amplitude factor; -inf for 0."""
+    return float(20.0 * np.log10(gain)) if gain > 0 else float("-inf")
