@@ -1,0 +1,40 @@
+"""How much a join clicks."""
+
+import numpy as np
+
+from chronotome.dsp.audio import Samples
+from chronotome.dsp.spectrum import Curve
+from chronotome.units import Frames
+
+
+def second_difference(samples: Samples) -> Curve:
+    """Loudest second difference over channels per frame: a steep high-pass that hears steps and kinks.
+
+    Returns
+    -------
+    float32, shape (frames,), at least 0; 0 at both ends
+    """
+    rough = np.zeros(len(samples), np.float32)
+    if len(samples) > 2:
+        bends = np.abs(samples[2:] - 2 * samples[1:-1] + samples[:-2])
+        rough[1:-1] = bends.max(axis=1)
+    return rough
+
+
+def clicks_at(samples: Samples, joins: Frames, reference: Samples, *, reach: int = 8) -> Curve:
+    """Level in dB by which each join is rougher than the roughest place of `reference`.
+
+    Parameters
+    ----------
+    samples : float32, shape (frames, channels)
+        The sound that has the joins.
+    joins : int64, shape (n,)
+    reference : float32, shape (frames, channels)
+        The recording it was made from.
+    reach : int
+        Frames to either side of a join that count.
+    """
+    limit = float(second_difference(reference).max(initial=0.0)) + 1e-9
+    rough = second_difference(samples)
+    places = np.clip(joins[:, None] + np.arange(-reach, reach + 1)[None], 0, max(0, len(rough) - 1))
+    return (20 * np.log10(rough[places].max(axis=1) / limit + 1e-9)).astype(np.float32)

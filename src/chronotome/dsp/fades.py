@@ -1,0 +1,32 @@
+"""Curves that lead one sound into another."""
+
+import numpy as np
+
+from chronotome.dsp.audio import Samples
+from chronotome.dsp.spectrum import Curve
+
+
+def raised_cosine(length: int) -> Curve:
+    """float32, shape (length,): rises from just above 0 to just below 1."""
+    return (0.5 - 0.5 * np.cos(np.pi * (np.arange(length) + 0.5) / max(length, 1))).astype(np.float32)
+
+
+def crossfade(before: Samples, after: Samples) -> Samples:
+    """Lead `before` into `after`, its gain set by their measured correlation, so that the level holds.
+
+    Parameters
+    ----------
+    before, after : float32, shape (frames, channels)
+        Of equal shape.
+    """
+    if before.shape != after.shape:
+        raise ValueError(f"before and after must have one shape, have {before.shape} and {after.shape}")
+    if not len(before):
+        return before
+    rising = raised_cosine(len(before))
+    falling = 1 - rising
+    energy = float(np.sqrt(np.sum(before * before) * np.sum(after * after)))
+    alike = float(np.sum(before * after)) / energy if energy > 0 else 1.0
+    alike = min(1.0, max(alike, -0.3))
+    gain = 1 / np.sqrt(rising**2 + falling**2 + 2 * alike * rising * falling)
+    return (before * (falling * gain)[:, None] + after * (rising * gain)[:, None]).astype(np.float32)

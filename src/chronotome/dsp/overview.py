@@ -1,0 +1,103 @@
+"""Minimum and maximum of the samples over fixed buckets, for drawing at any zoom."""
+
+import numpy as np
+
+from chronotome.dsp.audio import Samples
+from chronotome.dsp.spectrum import Curve
+
+BUCKET = 256
+COARSE = 16
+
+
+class Overview:
+    """Lows and highs of a recording, filled block by block while it is read.
+
+    Invariants: bucket k covers frames k * BUCKET up to (k + 1) * BUCKET of all channels; buckets of frames
+    that were not added are 0. One thread adds, others may read.
+    """
+
+    def __init__(self, frames: int) -> None:
+        buckets = -(-max(frames, 1) // BUCKET)
+        coarse = -(-buckets // COARSE)
+        self.frames = frames
+        self.lows = np.zeros(coarse * COARSE, np.float32)
+        self.highs = np.zeros(coarse * COARSE, np.float32)
+        self.coarse_lows = np.zeros(coarse, np.float32)
+        self.coarse_highs = np.zeros(coarse, np.float32)
+
+    def add(self, start: int, samples: Samples) -> None:
+        """Take in frames from `start`, which must be a multiple of BUCKET."""
+        if start % BUCKET:
+            raise ValueError(f"start must be a multiple of {BUCKET}, is {start}")
+        if not len(samples):
+            return
+        cuts = np.arange(0, len(samples), BUCKET)
+        first = start // BUCKET
+        span = slice(first, first + len(cuts))
+        lows, highs = samples[:, 0], samples[:, 0]
+        for channel in range(1, samples.shape[1]):
+            lows, highs = np.minimum(lows, samples[:, channel]), np.maximum(highs, samples[:, channel])
+        self.lows[span] = np.minimum.reduceat(lows, cuts)
+        self.highs[span] = np.maximum.reduceat(highs, cuts)
+        low, high = first // COARSE, -(-span.stop // COARSE)
+        inside = slice(low * COARSE, high * COARSE)
+        self.coarse_lows[low:high] = self.lows[inside].reshape(-1, COARSE).min(axis=1)
+        self.coarse_highs[low:high] = self.highs[inside].reshape(-1, COARSE).max(axis=1)
+
+    def columns(self, edges: Curve) -> tuple[Curve, Curve]:
+        """Lows and highs between neighbouring edges.
+
+        Parameters
+        ----------
+        edges : float, shape (n + 1,), rising
+            Frames; columns outside the recording are 0.
+
+        Returns
+        -------
+        two float32 arrays, shape (n,)
+            No sample between two edges is outside of them.
+        """
+        per_column = (edges[-1] - edges[0]) / max(1, len(edges) - 1)
+        if per_column >= 4 * BUCKET * COARSE:
+            return self._reduced(edges, BUCKET * COARSE, self.coarse_lows, self.coarse_highs)
+        return self._reduced(edges, BUCKET, self.lows, self.highs)
+
+    def _reduced(self, edges: Curve, bucket: int, lows: Curve, highs: Curve) -> tuple[Curve, Curve]:
+        total = len(lows)
+        starts = np.floor(edges[:-1] / bucket).astype(np.int64)
+        ends = np.maximum(np.ceil(edges[1:] / bucket).astype(np.int64), starts + 1)
+        inside = (edges[1:] > 0) & (edges[:-1] < self.frames) & (starts < total)
+        starts, ends = np.clip(starts, 0, total - 1), np.clip(ends, 1, total)
+        pairs = np.stack([starts, ends], axis=1).ravel()
+        padded_lows, padded_highs = np.append(lows, np.float32(0)), np.append(highs, np.float32(0))
+        low = np.minimum.reduceat(padded_lows, pairs)[::2]
+        high = np.maximum.reduceat(padded_highs, pairs)[::2]
+        return np.where(inside, low, np.float32(0)), np.where(inside, high, np.float32(0))
+
+
+def overview_of(samples: Samples) -> Overview:
+    overview = Overview(len(samples))
+    overview.add(0, samples)
+    return overview
+
+
+def columns_of(samples: Samples, edges: Curve) -> tuple[Curve, Curve]:
+    """Like `Overview.columns`, from the samples themselves; for zooms below a bucket per column."""
+    total = len(samples)
+    starts = np.floor(edges[:-1]).astype(np.int64)
+    ends = np.maximum(np.ceil(edges[1:]).astype(np.int64), starts + 1)
+    inside = (ends > 0) & (starts < total)
+    low, high = max(0, int(starts[0])), min(total, int(ends[-1]))
+    if high <= low:
+        nothing = np.zeros(len(starts), np.float32)
+        return nothing, nothing
+    span = samples[low:high]
+    lows = np.append(span.min(axis=1), np.float32(0))
+    highs = np.append(span.max(axis=1), np.float32(0))
+    pairs = np.stack(
+        [np.clip(starts - low, 0, len(span) - 1), np.clip(ends - low, 1, len(span))], axis=1
+    ).ravel()
+    return (
+        np.where(inside, np.minimum.reduceat(lows, pairs)[::2], np.float32(0)),
+        np.where(inside, np.maximum.reduceat(highs, pairs)[::2], np.float32(0)),
+    )

@@ -1,0 +1,146 @@
+"""One span between two anchors, rendered to another length, its attack untouched.
+
+Around every anchor the result is a verbatim copy of the recording; only what lies between is changed. A
+segment is a pure function of its source span, its length and its engine, so moving one marker changes two
+segments and leaves every other sample as it was.
+"""
+
+from dataclasses import dataclass
+from enum import StrEnum
+from typing import Protocol
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.dsp.audio import Samples
+from chronotome.dsp.fades import crossfade
+from chronotome.dsp.stretch.cutting import cut_to_length
+from chronotome.dsp.stretch.tape import at_other_speed
+from chronotome.dsp.stretch.wsola import overlap_similar
+
+LEAD_IN = 0.006
+MOST_STRETCH = 2.5
+SPLICE_REACH = 0.030
+SPLICE_FADE = 0.010
+
+
+class MoveBy(StrEnum):
+    """How targets are realised."""
+
+    CUTTING = "cutting"
+    STRETCHING = "stretching"
+    TAPE = "tape"
+
+
+class Middle(Protocol):
+    """Renders what lies between two verbatim parts: source [start, end) to `length` frames."""
+
+    def __call__(self, source: Samples, rate: int, start: int, end: int, length: int) -> Samples: ...
+
+
+@dataclass(frozen=True)
+class Engine:
+    """How the middle is made, and for how many seconds an attack stays verbatim."""
+
+    middle: Middle
+    attack: float
+
+
+ENGINES = {
+    MoveBy.CUTTING: Engine(cut_to_length, 0.0),
+    MoveBy.STRETCHING: Engine(overlap_similar, 0.020),
+}
+
+
+def taken(source: Samples, start: int, end: int) -> Samples:
+    """source[start:end], zeros outside."""
+    inside = source[max(0, start) : max(0, min(end, len(source)))]
+    if start >= 0 and end <= len(source):
+        return inside
+    before = min(max(0, -start), end - start)
+    return np.pad(inside, ((before, end - start - before - len(inside)), (0, 0)))
+
+
+def render_segment(
+    source: Samples, rate: int, span: tuple[int, int], length: int, *, move_by: MoveBy, is_last: bool = False
+) -> Samples:
+    """Source frames [span[0], span[1]) as `length` heard frames.
+
+    Parameters
+    ----------
+    source : float32, shape (frames, channels)
+        The whole recording; frames outside of it count as silence.
+    rate : int
+    span : two frames, rising
+        Both anchors. What is heard begins with the verbatim attack of the first and ends with the verbatim
+        6 ms before the second.
+    length : int
+        Frames wanted, at least 1.
+    move_by : MoveBy
+    is_last : bool
+        Nothing follows: no lead-in is kept for it.
+
+    Returns
+    -------
+    float32, shape (length, channels)
+        A plain copy where length equals the span.
+    """
+    start, end = span
+    if end <= start or length < 1:
+        raise ValueError(f"span must rise and length be positive, are {span} and {length}")
+    if length == end - start:
+        return taken(source, start, end)
+    if move_by is MoveBy.TAPE:
+        return at_other_speed(source, start, end, length)
+    engine = ENGINES[move_by]
+    spanned = end - start
+    lead = 0 if is_last else min(int(LEAD_IN * rate), spanned // 4, length // 4)
+    attack = _attack_length(int(engine.attack * rate), spanned - lead, length - lead)
+    body = np.empty((length - lead, source.shape[1]), np.float32)
+    body[:attack] = taken(source, start, start + attack)
+    body[attack:] = engine.middle(source, rate, start + attack, end - lead, len(body) - attack)
+    if is_last:
+        return body
+    _splice(body, source, rate, end - lead, room=min(len(body), spanned - lead) - attack)
+    return np.concatenate([body, taken(source, end - lead, end)])
+
+
+def _attack_length(wanted: int, spanned: int, length: int) -> int:
+    """As wanted, at most half of either, and short enough that the rest changes by at most 2.5 times."""
+    attack = min(wanted, spanned // 2, length // 2)
+    while attack > 0:
+        ratio = (length - attack) / max(1, spanned - attack)
+        if 1 / MOST_STRETCH <= ratio <= MOST_STRETCH:
+            break
+        attack = int(attack * 0.8)
+    return attack
+
+
+def _splice(body: Samples, source: Samples, rate: int, end: int, *, room: int) -> None:
+    """Lead the end of `body` into source frames just before `end`, where the two are most alike."""
+    fade = max(0, min(int(SPLICE_FADE * rate), room // 2))
+    reach = min(int(SPLICE_REACH * rate), room // 2 - fade)
+    back = _best_splice(body, source, end, fade=fade, reach=reach) if fade and reach > 8 else 0
+    total = len(body)
+    if back:
+        body[total - back :] = taken(source, end - back, end)
+    if fade:
+        body[total - back - fade : total - back] = crossfade(
+            body[total - back - fade : total - back], taken(source, end - back - fade, end - back)
+        )
+
+
+def _best_splice(body: Samples, source: Samples, end: int, *, fade: int, reach: int) -> int:
+    """Frames before the end at which body and source correlate best at equal level."""
+    ours = body[len(body) - reach - fade :].astype(np.float64)
+    theirs = taken(source, end - reach - fade, end).astype(np.float64)
+
+    def over_fade(values: NDArray[np.float64]) -> NDArray[np.float64]:
+        sums = np.cumsum(np.pad(values, (1, 0)))
+        return sums[fade:] - sums[:-fade]
+
+    shared = over_fade((ours * theirs).sum(axis=1))
+    own = over_fade((ours * ours).sum(axis=1)) + 1e-9
+    other = over_fade((theirs * theirs).sum(axis=1)) + 1e-9
+    level_error = np.maximum(0, np.abs(10 * np.log10(own / other)) - 3)
+    return len(shared) - 1 - int(np.argmax(shared / np.sqrt(own * other) - 0.05 * level_error))

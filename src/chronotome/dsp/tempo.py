@@ -1,0 +1,233 @@
+"""Tempo from onsets: local periodicity, constant grids, loop lengths and file names."""
+
+import re
+from dataclasses import dataclass
+
+import numpy as np
+import scipy.fft
+from numpy.typing import NDArray
+from scipy.ndimage import gaussian_filter1d
+
+from chronotome.dsp.attack import rows_around
+from chronotome.dsp.spectrum import Curve
+from chronotome.units import Frames, SecondsArray
+
+Weights = NDArray[np.float64]
+PULSES_PER_SECOND = 100.0
+PULSE_SPREAD = 0.012
+SLOWEST, FASTEST = 45.0, 220.0
+USUAL, USUAL_SPREAD = 110.0, 0.75
+LONGEST_LOOP = 90.0
+
+
+@dataclass(frozen=True)
+class Loop:
+    """A file that is exactly `beats` beats long."""
+
+    beats_per_minute: float
+    beats: int
+
+
+@dataclass(frozen=True)
+class ConstantGrid:
+    """Moments at start + k * period, k whole.
+
+    `spread` is the weighted distance (root mean square) of the onsets from a quarter of it, in seconds.
+    """
+
+    period: float
+    start: float
+    spread: float
+
+
+def onset_weights(signal: Curve, rate: int, frames: Frames, strengths: Weights) -> tuple[Weights, Weights]:
+    """How much each onset counts as a pulse, and its share below 150 Hz; both at most about 1.65.
+
+    The weight is strength times the rise in loudness: 64 ms after against 64 ms before.
+    """
+    size = int(0.064 * rate)
+    fade = np.hanning(2 * size)[size:].astype(np.float32)
+    rows = rows_around(signal, frames, size, size)
+    after = np.abs(scipy.fft.rfft(rows[:, size:] * fade, axis=1)) ** 2
+    before = np.abs(scipy.fft.rfft(rows[:, :size] * fade[::-1], axis=1)) ** 2
+    frequency = np.fft.rfftfreq(size, 1 / rate)
+
+    def rise(lowest: float, highest: float) -> Weights:
+        inside = (frequency >= lowest) & (frequency < highest)
+        gained = np.sqrt(after[:, inside].sum(axis=1)) - np.sqrt(before[:, inside].sum(axis=1))
+        return np.maximum(gained, 0) / (gained.max(initial=0.0) + 1e-12)
+
+    whole, low = rise(30.0, 16000.0), rise(30.0, 150.0)
+    return strengths / 100 * (0.15 + np.sqrt(whole) + 0.5 * np.sqrt(low)), low
+
+
+def pulse_train(moments: SecondsArray, weights: Weights, duration: float) -> Weights:
+    """The onsets as Gaussian pulses of 12 ms on an axis of 100 per second."""
+    total = int(duration * PULSES_PER_SECOND) + 2
+    train = np.zeros(total)
+    places = moments * PULSES_PER_SECOND
+    whole = np.clip(places.astype(int), 0, total - 2)
+    share = places - whole
+    np.add.at(train, whole, weights * (1 - share))
+    np.add.at(train, whole + 1, weights * share)
+    return gaussian_filter1d(train, PULSE_SPREAD * PULSES_PER_SECOND, mode="constant")
+
+
+def local_tempo(train: Weights, *, window: float = 8.0, hop: float = 1.0) -> tuple[SecondsArray, Weights]:
+    """Tempo every second: the likeliest path through local autocorrelations with a harmonic comb.
+
+    Returns
+    -------
+    moments in seconds, beats per minute; equal lengths
+
+    Notes
+    -----
+    A log-normal prior about 110 bpm; the path is found by Viterbi's method over the logarithm of tempo.
+    """
+    steps = 60
+    tempi = SLOWEST * 2 ** (np.arange(int(steps * np.log2(FASTEST / SLOWEST)) + 1) / steps)
+    size, step = int(window * PULSES_PER_SECOND), int(hop * PULSES_PER_SECOND)
+    padded = np.pad(train, size // 2)
+    starts = np.arange(0, max(1, len(train)), step)
+    windows = np.stack([padded[start : start + size] for start in starts]) * np.hanning(size)
+    windows -= windows.mean(axis=1, keepdims=True)
+    spectra = scipy.fft.rfft(windows, scipy.fft.next_fast_len(2 * size), axis=1)
+    similarity = scipy.fft.irfft(np.abs(spectra) ** 2, axis=1)[:, :size]
+    similarity /= similarity[:, :1] + 1e-9
+    similarity /= np.maximum(0.1, 1 - np.arange(size) / size)[None]
+
+    def at(lags: Weights) -> Weights:
+        whole = np.clip(lags.astype(int), 0, size - 2)
+        share = lags - whole
+        return similarity[:, whole] * (1 - share) + similarity[:, whole + 1] * share
+
+    lags = 60 / tempi * PULSES_PER_SECOND
+    limit = size * 0.8
+    score = at(lags) + 0.5 * at(np.minimum(2 * lags, limit)) + 0.25 * at(np.minimum(4 * lags, limit))
+    score = np.maximum(score + 0.25 * at(lags / 2), 0)
+    score *= np.exp(-0.5 * (np.log2(tempi / USUAL) / USUAL_SPREAD) ** 2)
+    score /= score.max() + 1e-9
+    distance = np.abs(np.arange(len(tempi))[:, None] - np.arange(len(tempi))[None])
+    return starts / PULSES_PER_SECOND, tempi[_best_path(score, 0.1 * distance)]
+
+
+def _best_path(score: Weights, cost: Weights) -> Frames:
+    total = score[0].copy()
+    came_from = np.zeros(score.shape, np.int64)
+    for step in range(1, len(score)):
+        choices = total[None] - cost
+        came_from[step] = choices.argmax(axis=1)
+        total = np.take_along_axis(choices, came_from[step][:, None], axis=1)[:, 0] + score[step]
+    path = np.zeros(len(score), np.int64)
+    path[-1] = total.argmax()
+    for step in range(len(score) - 1, 0, -1):
+        path[step - 1] = came_from[step][path[step]]
+    return path
+
+
+def refined_frequency(moments: SecondsArray, weights: Weights, near: float) -> float:
+    """Beats per second within 3 % of `near` at which the onsets' periodogram is highest."""
+    span = max(1.0, float(moments[-1] - moments[0]))
+
+    def score(frequencies: Weights) -> Weights:
+        total = np.zeros(len(frequencies))
+        for harmonic in (1, 2, 4):
+            phases = np.exp(-2j * np.pi * harmonic * frequencies[:, None] * moments[None])
+            total += np.abs(phases @ weights) ** 2 / np.sqrt(harmonic)
+        return total
+
+    grid = near * np.linspace(0.97, 1.03, int(max(81, 0.06 * near * span * 16)))
+    best = near
+    for _ in range(4):
+        best = float(grid[score(grid).argmax()])
+        grid = np.linspace(best - (grid[1] - grid[0]), best + (grid[1] - grid[0]), 41)
+    return best
+
+
+def constant_grid(moments: SecondsArray, weights: Weights, frequency: float) -> ConstantGrid:
+    """Robust least squares of the onsets on the nearest quarter of a beat."""
+    phase = float(np.angle((weights * np.exp(-2j * np.pi * frequency * moments)).sum()))
+    period, start = 1 / frequency, -phase / (2 * np.pi * frequency)
+    trusted, error = weights, np.zeros(len(moments))
+    for _ in range(4):
+        places = np.round((moments - start) / period * 4) / 4
+        error = moments - (start + places * period)
+        trusted = weights * np.exp(-0.5 * (error / 0.025) ** 2)
+        matrix = np.stack([np.ones_like(places), places], axis=1)
+        normal = matrix.T @ (matrix * trusted[:, None])
+        if np.linalg.det(normal) < 1e-12:
+            break
+        start, period = np.linalg.solve(normal, matrix.T @ (trusted * moments))
+    spread = float(np.sqrt((trusted * error**2).sum() / max(trusted.sum(), 1e-12)))
+    return ConstantGrid(float(period), float(start), spread)
+
+
+def share_on_grid(moments: SecondsArray, weights: Weights, grid: ConstantGrid, parts: int) -> float:
+    """Share of the weight that lies within 22 ms of a `parts`-th of a beat."""
+    places = (moments - grid.start) / grid.period * parts
+    distance = np.abs((places + 0.5) % 1 - 0.5) / parts * grid.period
+    return float(np.average(distance < 0.022, weights=weights))
+
+
+def tempo_in_name(name: str) -> float | None:
+    """A number of beats per minute in a file's name, if one is there."""
+    named = re.search(r"(?<![\d.])(\d{2,3}(?:[._]\d{1,2})?)\s*bpm", name, re.IGNORECASE)
+    if named:
+        return float(named.group(1).replace("_", "."))
+    bare = [
+        float(text) for text in re.findall(r"(?<![\d.a-zA-Z])(\d{2,3}(?:\.\d{1,2})?)(?![\d.a-zA-Z])", name)
+    ]
+    likely = [value for value in bare if 50 <= value <= FASTEST]
+    return likely[-1] if likely else None
+
+
+def loop_of(signal: Curve, rate: int, measured: float, *, tolerance: float, name: str = "") -> Loop | None:
+    """The loop that the file is, if its length (with or without trailing silence) fits the measured tempo.
+
+    Parameters
+    ----------
+    signal : float32, shape (frames,)
+    rate : int
+    measured : float
+        Beats per minute.
+    tolerance : float
+        Share by which the tempi may differ.
+    name : str
+        A tempo in it is a weak vote.
+    """
+    duration = len(signal) / rate
+    if duration > LONGEST_LOOP:
+        return None
+    lengths = [duration]
+    loud = np.flatnonzero(np.abs(signal) > np.abs(signal).max() * 1e-3)
+    if len(loud) and duration - loud[-1] / rate > 0.05:
+        lengths.append(float(loud[-1] + 1) / rate)
+    named = tempo_in_name(name)
+    best: tuple[float, Loop] | None = None
+    for silence_cost, length in zip((0.0, 0.001), lengths, strict=False):
+        for beats in (*range(1, 17), *range(18, 65, 2), *range(68, 257, 4)):
+            loop = Loop(60 * beats / length, beats)
+            error = _loop_error(loop, measured)
+            cost = error + silence_cost + _bar_cost(beats)
+            if named and abs(loop.beats_per_minute - named) < 0.02 * named:
+                cost -= 0.002
+            if (
+                error < tolerance
+                and 50 <= loop.beats_per_minute <= FASTEST
+                and (best is None or cost < best[0])
+            ):
+                best = (cost, loop)
+    return best[1] if best else None
+
+
+def _loop_error(loop: Loop, measured: float) -> float:
+    ratios = ((1.0, 0.0), (2.0, 0.0015), (0.5, 0.0015))
+    return min(abs(loop.beats_per_minute / (measured * ratio) - 1) + cost for ratio, cost in ratios)
+
+
+def _bar_cost(beats: int) -> float:
+    if beats % 16 == 0 or beats in {4, 8}:
+        return 0.0
+    if beats % 4 == 0:
+        return 0.0003
+    return 0.0006 if beats % 3 == 0 else 0.0012

@@ -1,0 +1,152 @@
+"""Session -> plan: which spans of which recordings sound where, at what length."""
+
+from dataclasses import dataclass
+from typing import NamedTuple
+
+import numpy as np
+
+from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.warp import rising
+from chronotome.session.model import Clip, ContentHash, Session, Track
+from chronotome.session.tighten import targets_of
+from chronotome.units import Frames, at_other_rate, gain_of
+
+FAINT_ANCHOR = 20.0
+"""Strength from which a faint onset's attack is kept from being smeared, though it has no target."""
+NARROWEST_SECONDS = 0.004
+MOST_TAIL_STRETCH = 2.0
+
+
+class PieceKey(NamedTuple):
+    """All that a rendered piece depends on; equal keys sound alike, bit for bit."""
+
+    content: ContentHash
+    move_by: MoveBy
+    start: int
+    end: int
+    length: int
+    is_last: bool
+
+    @property
+    def is_verbatim(self) -> bool:
+        return self.length == self.end - self.start
+
+
+@dataclass(frozen=True, eq=False)
+class ClipPlan:
+    """One clip: source frames and session frames of its anchors; piece k lies between anchors k and k + 1.
+
+    Invariants: both rise strictly, at the session's rate; two anchors or more.
+    """
+
+    content: ContentHash
+    move_by: MoveBy
+    source: Frames
+    heard: Frames
+    played_at: int
+    """Session frame at which the first anchor sounds as played."""
+
+    def keys(self) -> list[PieceKey]:
+        lengths = np.diff(self.heard).tolist()
+        source = self.source.tolist()
+        last = len(lengths) - 1
+        return [
+            PieceKey(self.content, self.move_by, source[k], source[k + 1], length, k == last)
+            for k, length in enumerate(lengths)
+        ]
+
+
+@dataclass(frozen=True, eq=False)
+class TrackPlan:
+    gain: float
+    """0 where muted, or where another track is solo."""
+    clips: tuple[ClipPlan, ...]
+
+
+@dataclass(frozen=True, eq=False)
+class Plan:
+    """Everything that sounds."""
+
+    rate: int
+    frames: int
+    tracks: tuple[TrackPlan, ...]
+
+
+def plan_for(session: Session) -> Plan:
+    """The plan of a session; cheap enough for every move of the mouse."""
+    any_solo = any(track.is_solo for track in session.tracks)
+    tracks = []
+    for track in session.tracks:
+        is_heard = not track.is_muted and (track.is_solo or not any_solo)
+        clips = tuple(clip_plan(session, track, clip) for clip in track.clips)
+        tracks.append(TrackPlan(gain_of(track.level) if is_heard else 0.0, clips))
+    ends = [int(clip.heard[-1]) for track in tracks for clip in track.clips]
+    return Plan(session.rate, max([session.frames, *ends]), tuple(tracks))
+
+
+def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
+    """Anchors of one clip: its targets, or its guide's, and both of its ends."""
+    guide = session.track(session.guide_of(track.id))
+    leading = clip if guide is track else (guide.clips[0] if guide.clips else clip)
+    targets = targets_of(session, guide, leading)
+    start, end = session.source_at_session_rate(clip)
+    offset = start - clip.start
+    if not len(targets) or (targets.target == targets.played).all():
+        source, heard = np.array([start, end]), np.array([clip.start, clip.start + end - start])
+        return ClipPlan(clip.recording, guide.move_by, source, heard, clip.start)
+    source, heard = _with_ends(targets.played + offset, targets.target, start, end, clip.start)
+    if guide.move_by is not MoveBy.CUTTING:
+        source, heard = _with_faint(session, leading, source, heard, offset)
+    first_played = clip.start + int(source[0]) - start
+    return ClipPlan(clip.recording, guide.move_by, source, heard, first_played)
+
+
+def _with_ends(source: Frames, heard: Frames, start: int, end: int, clip_start: int) -> tuple[Frames, Frames]:
+    """Add both ends: what is before the first hit moves with it, the end stays where it was."""
+    inside = (source >= start) & (source < end)
+    source, heard = source[inside], heard[inside]
+    if not len(source):
+        return np.array([start, end]), np.array([clip_start, clip_start + end - start])
+    lead = min(int(source[0]) - start, int(heard[0]))  # nothing sounds before the session's first frame
+    if lead > 0:
+        source = np.concatenate([[source[0] - lead], source])
+        heard = np.concatenate([[heard[0] - lead], heard])
+    tail = end - int(source[-1])
+    room = clip_start + end - start - int(heard[-1])
+    if not tail / MOST_TAIL_STRETCH <= room <= tail * MOST_TAIL_STRETCH:
+        room = tail
+    source, heard = np.append(source, end), np.append(heard, heard[-1] + room)
+    return rising(source, heard)
+
+
+def _with_faint(
+    session: Session, clip: Clip, source: Frames, heard: Frames, offset: int
+) -> tuple[Frames, Frames]:
+    """Add faint onsets at their mapped places, so that no attack is smeared.
+
+    Each is placed by rounding between its neighbours, so an edit elsewhere does not touch it.
+    """
+    recording = session.recording_of(clip)
+    onsets = recording.onsets
+    faint = ~onsets.counted(recording.threshold) & (onsets.strength_array >= FAINT_ANCHOR)
+    frames = onsets.frame_array[faint]
+    frames = frames[(frames >= clip.source_start) & (frames < clip.source_end)]
+    extra = clip.start + offset + at_other_rate(frames - clip.source_start, recording.rate, session.rate)
+    narrow = int(NARROWEST_SECONDS * session.rate)
+    if len(extra):
+        after = np.searchsorted(source, extra)
+        roomy = (after > 0) & (after < len(source))
+        extra, after = extra[roomy], after[roomy]
+        mapped = np.rint(np.interp(extra, source, heard)).astype(np.int64)
+        gaps = (
+            extra - source[after - 1],
+            source[after] - extra,
+            mapped - heard[after - 1],
+            heard[after] - mapped,
+        )
+        wide = np.min(np.stack(gaps), axis=0) >= 4 * narrow
+        extra, mapped = extra[wide], mapped[wide]
+        order = np.argsort(np.concatenate([source, extra]), kind="stable")
+        source = np.concatenate([source, extra])[order]
+        heard = np.concatenate([heard, mapped])[order]
+    return rising(source, heard)

@@ -1,0 +1,49 @@
+"""The recordings' samples at the session's rate, found by content."""
+
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from chronotome.dsp.overview import Overview
+from chronotome.render.arena import Region
+from chronotome.session.model import ContentHash
+
+
+@dataclass(eq=False)
+class Source:
+    """One recording's samples, at the rate of the session; still being read while `is_whole` is False."""
+
+    content: ContentHash
+    region: Region
+    rate: int
+    overview: Overview
+    is_whole: bool = False
+    energy: float = 0.0
+
+    def finish(self) -> None:
+        """All is read: take the energy, which level matching needs."""
+        samples = self.region.samples
+        self.energy = float(
+            sum(
+                np.einsum("ij,ij->", block, block, dtype=np.float64)
+                for block in np.array_split(samples, max(1, len(samples) >> 18))
+            )
+        )
+        self.is_whole = True
+
+
+@dataclass(eq=False)
+class Pool:
+    """Sources by content. The interface thread adds; workers read a snapshot."""
+
+    sources: dict[ContentHash, Source] = field(default_factory=dict)
+
+    def add(self, source: Source) -> None:
+        self.sources[source.content] = source
+
+    def get(self, content: ContentHash) -> Source | None:
+        return self.sources.get(content)
+
+    def ready(self) -> dict[ContentHash, Source]:
+        """Those that are read to their end."""
+        return {content: source for content, source in self.sources.items() if source.is_whole}

@@ -1,0 +1,57 @@
+"""Edits that bring recordings in, and keep what was found out about them."""
+
+from collections.abc import Callable
+
+from chronotome.session.model import (
+    Clip,
+    ContentHash,
+    Measured,
+    Recording,
+    Session,
+    Track,
+    replace,
+)
+from chronotome.session.onsets import Onsets
+
+
+def add_recording(session: Session, recording: Recording, name: str) -> Session:
+    """A recording becomes a track with one clip at the session's start.
+
+    The first one gives the session its rate. One that is there already gets another track.
+    """
+    is_known = any(each.content == recording.content for each in session.recordings)
+    rate = session.rate if session.recordings else recording.rate
+    clip = Clip(session.next_id, recording.content, 0, recording.frames)
+    track = Track(session.next_id + 1, name, (clip,))
+    return replace(
+        session,
+        name=name if not session.tracks and session.name == "Untitled" else session.name,
+        rate=rate,
+        recordings=session.recordings if is_known else (*session.recordings, recording),
+        tracks=(*session.tracks, track),
+        next_id=session.next_id + 2,
+    )
+
+
+def set_analysis(
+    session: Session, content: ContentHash, onsets: Onsets, measured: Measured | None
+) -> Session:
+    """Keep what the analysis found; nothing is moved by it."""
+
+    def change(old: Recording) -> Recording:
+        return replace(old, onsets=onsets, measured=measured, is_analysed=True)
+
+    return with_recording(session, content, change)
+
+
+def with_recording(
+    session: Session, content: ContentHash, change: Callable[[Recording], Recording]
+) -> Session:
+    """The session with one recording changed; the same object where the change returned the same one."""
+    old = next((each for each in session.recordings if each.content == content), None)
+    if old is None:
+        return session
+    new = change(old)
+    if new is old:
+        return session
+    return replace(session, recordings=tuple(new if each is old else each for each in session.recordings))

@@ -1,0 +1,44 @@
+"""Edits of tempo, metre, beat one, loop and click."""
+
+from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
+from chronotome.session.model import Click, Session, Span, replace
+
+
+def set_tempo(session: Session, beats_per_minute: float) -> Session:
+    """One tempo for the whole song; beat one stays where it is in time."""
+    beats_per_minute = max(SLOWEST, min(FASTEST, beats_per_minute))
+    tempo = session.tempo
+    if session.is_tempo_set and tempo.is_constant and tempo.beats_per_minute == beats_per_minute:
+        return session
+    changed = TempoMap((TempoChange(0.0, beats_per_minute),), tempo.beat_one)
+    return replace(session, tempo=changed, is_tempo_set=True)
+
+
+def set_beat_one(session: Session, seconds: float) -> Session:
+    """Let bar 1 start at a moment; what comes before is a pickup."""
+    if session.is_beat_one_set and session.tempo.beat_one == seconds:
+        return session
+    return replace(session, tempo=TempoMap(session.tempo.changes, seconds), is_beat_one_set=True)
+
+
+def set_metre(session: Session, metre: Metre) -> Session:
+    return session if session.metre == metre else replace(session, metre=metre)
+
+
+def set_loop(session: Session, start: float, end: float) -> Session:
+    """Loop from one beat to another, in either order."""
+    start, end = min(start, end), max(start, end)
+    span = Span(start, end)
+    if end - start < 1 / 64 or session.loop == span:
+        return session
+    return replace(session, loop=span, is_looping=True)
+
+
+def set_looping(session: Session, is_looping: bool) -> Session:  # noqa: FBT001 - the value itself
+    if session.is_looping == is_looping:
+        return session
+    return replace(session, is_looping=is_looping)
+
+
+def set_click(session: Session, click: Click) -> Session:
+    return session if session.click == click else replace(session, click=click)

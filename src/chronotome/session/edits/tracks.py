@@ -1,0 +1,88 @@
+"""Edits of tracks: how loud they are, how they move, what they are called."""
+
+from collections.abc import Callable, Sequence
+
+from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.session.model import LockGroup, Session, Track, TrackId, replace
+
+LOUDEST, QUIETEST = 12.0, -90.0
+
+
+def with_track(session: Session, track: TrackId, change: Callable[[Track], Track]) -> Session:
+    """The session with one track changed; the same object where the change returned the same track."""
+    old = next((each for each in session.tracks if each.id == track), None)
+    if old is None:
+        return session
+    new = change(old)
+    if new is old:
+        return session
+    return replace(session, tracks=tuple(new if each is old else each for each in session.tracks))
+
+
+def changed(track: Track, **values: object) -> Track:
+    """The track with these values; the same object where it has them already."""
+    if all(getattr(track, name) == value for name, value in values.items()):
+        return track
+    return replace(track, **values)
+
+
+def set_level(session: Session, track: TrackId, level: float) -> Session:
+    level = round(max(QUIETEST, min(LOUDEST, level)), 1)
+    return with_track(session, track, lambda old: changed(old, level=level))
+
+
+def set_muted(session: Session, track: TrackId, is_muted: bool) -> Session:  # noqa: FBT001 - the value itself
+    return with_track(session, track, lambda old: changed(old, is_muted=is_muted))
+
+
+def set_solo(session: Session, track: TrackId, is_solo: bool) -> Session:  # noqa: FBT001 - the value itself
+    return with_track(session, track, lambda old: changed(old, is_solo=is_solo))
+
+
+def rename(session: Session, track: TrackId, name: str) -> Session:
+    name = name.strip()
+    return with_track(session, track, lambda old: changed(old, name=name)) if name else session
+
+
+def set_move_by(session: Session, track: TrackId, move_by: MoveBy) -> Session:
+    return with_track(session, session.guide_of(track), lambda old: changed(old, move_by=move_by))
+
+
+def remove_track(session: Session, track: TrackId) -> Session:
+    """Without a track, without recordings that nothing uses any more, and unlocked from its group."""
+    kept = tuple(each for each in session.tracks if each.id != track)
+    if len(kept) == len(session.tracks):
+        return session
+    used = {clip.recording for each in kept for clip in each.clips}
+    groups = [_without(group, track) for group in session.lock_groups]
+    return replace(
+        session,
+        tracks=kept,
+        recordings=tuple(each for each in session.recordings if each.content in used),
+        lock_groups=tuple(group for group in groups if group is not None),
+    )
+
+
+def _without(group: LockGroup, track: TrackId) -> LockGroup | None:
+    tracks = tuple(each for each in group.tracks if each != track)
+    if len(tracks) < 2:
+        return None
+    return LockGroup(group.id, tracks, group.guide if group.guide in tracks else tracks[0])
+
+
+def lock(session: Session, guide: TrackId, others: Sequence[TrackId]) -> Session:
+    """Lock tracks to a guide: they are moved by its amounts from now on."""
+    tracks = (guide, *(track for track in others if track != guide))
+    if len(tracks) < 2:
+        return session
+    for track in tracks:
+        session = unlock(session, track)
+    group = LockGroup(session.next_id, tracks, guide)
+    return replace(session, lock_groups=(*session.lock_groups, group), next_id=session.next_id + 1)
+
+
+def unlock(session: Session, track: TrackId) -> Session:
+    if session.group_of(track) is None:
+        return session
+    groups = [_without(group, track) if track in group.tracks else group for group in session.lock_groups]
+    return replace(session, lock_groups=tuple(group for group in groups if group is not None))

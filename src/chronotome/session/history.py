@@ -1,0 +1,56 @@
+"""Undo and redo over whole sessions."""
+
+from dataclasses import dataclass
+
+from chronotome.session.model import Session
+
+
+@dataclass(frozen=True, eq=False)
+class Step:
+    """A session that was kept, and the words for the edit that led away from it."""
+
+    session: Session
+    label: str
+
+
+@dataclass(frozen=True, eq=False)
+class History:
+    """The session and every one before and after it.
+
+    Invariants: undoing all of `past` and redoing it gives the same objects back; an edit that returned its
+    argument is no step.
+    """
+
+    session: Session
+    past: tuple[Step, ...] = ()
+    future: tuple[Step, ...] = ()
+
+    def then(self, session: Session, label: str) -> "History":
+        """One step on; what had been undone is forgotten."""
+        if session is self.session:
+            return self
+        return History(session, (*self.past, Step(self.session, label)))
+
+    def amended(self, session: Session) -> "History":
+        """The present replaced without a step: for what a machine found out, which is not undone by hand."""
+        return self if session is self.session else History(session, self.past, self.future)
+
+    def undone(self) -> "History":
+        if not self.past:
+            return self
+        step = self.past[-1]
+        return History(step.session, self.past[:-1], (*self.future, Step(self.session, step.label)))
+
+    def redone(self) -> "History":
+        if not self.future:
+            return self
+        step = self.future[-1]
+        return History(step.session, (*self.past, Step(self.session, step.label)), self.future[:-1])
+
+    @property
+    def undo_label(self) -> str | None:
+        return self.past[-1].label if self.past else None
+
+    @property
+    def redo_label(self) -> str | None:
+        return self.future[-1].label if self.future else None

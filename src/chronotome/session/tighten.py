@@ -1,0 +1,170 @@
+"""Onsets + grid + settings -> targets: computed, never baked."""
+
+from dataclasses import dataclass
+from enum import IntEnum
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.session.grid import Metre, TempoMap, nearest_lines
+from chronotome.session.memo import by_identity
+from chronotome.session.model import Clip, Recording, Session, TightenSettings, Track
+from chronotome.units import BeatArray, Frames, at_other_rate, frames_at
+
+FLAM_SECONDS = 0.040
+LEAST_APART_SECONDS = 0.002
+
+
+class Reason(IntEnum):
+    """Why an onset lands where it lands."""
+
+    GRID = 0
+    LEFT_ALONE = 1
+    BY_HAND = 2
+    CARRIED = 3
+    """Not the strongest on its line: it keeps its place between the hits around it."""
+
+
+REASON_WORDS = {
+    Reason.GRID: "grid",
+    Reason.LEFT_ALONE: "left alone",
+    Reason.BY_HAND: "by hand",
+    Reason.CARRIED: "grid",
+}
+
+
+@dataclass(frozen=True, eq=False)
+class Targets:
+    """Where each counted onset of a clip is and where it should sound.
+
+    Invariants: columns of equal length, in order of time; `played`, `line` and `target` are session frames;
+    `played` and `target` rise strictly.
+    """
+
+    onsets: Frames
+    strengths: NDArray[np.float64]
+    played: Frames
+    line: Frames
+    line_beats: BeatArray
+    target: Frames
+    reasons: NDArray[np.int64]
+    rate: int
+
+    def __len__(self) -> int:
+        return len(self.onsets)
+
+    @property
+    def drift(self) -> NDArray[np.float64]:
+        """Milliseconds from the line as played; negative early."""
+        return np.asarray((self.played - self.line) * (1000.0 / self.rate), np.float64)
+
+    @property
+    def landing(self) -> NDArray[np.float64]:
+        """Milliseconds from the line where it lands."""
+        return np.asarray((self.target - self.line) * (1000.0 / self.rate), np.float64)
+
+
+def spread(drift: NDArray[np.float64]) -> float:
+    """Root mean square of the drift, in ms; 0 where there is none."""
+    return float(np.sqrt(np.mean(drift**2))) if len(drift) else 0.0
+
+
+def targets_of(session: Session, track: Track, clip: Clip) -> Targets:
+    """Targets of a clip by its own onsets and its track's settings."""
+    recording = session.recording_of(clip)
+    return _targets(clip, recording, track.tighten, session.tempo, session.metre, session.rate)
+
+
+@by_identity(64)
+def _targets(  # noqa: PLR0917 - found again by the identity of each
+    clip: Clip, recording: Recording, settings: TightenSettings, tempo: TempoMap, metre: Metre, rate: int
+) -> Targets:
+    onsets = recording.onsets
+    frames = onsets.frame_array
+    inside = onsets.counted(recording.threshold) & (frames >= clip.source_start) & (frames < clip.source_end)
+    chosen = np.flatnonzero(inside)
+    played = clip.start + at_other_rate(frames[chosen] - clip.source_start, recording.rate, rate)
+    distinct = np.diff(played, prepend=-1) > 0  # two neighbours may round to one frame at a lower rate
+    chosen, played = chosen[distinct], played[distinct]
+    beats = tempo.beats_at(played / rate)
+    lines = _lines_at_or_after(beats, settings, tempo, metre)
+    line_frames = frames_at(tempo.seconds_at(lines), rate)
+    strengths = onsets.strength_array[chosen]
+    ids = onsets.id_array[chosen]
+    hand = {marker.onset: marker.beat for marker in clip.markers}
+    by_hand = np.array([int(onset) in hand for onset in ids], bool)
+    leads = _leaders(lines, strengths, np.abs(played - line_frames)) & ~by_hand
+    alone = np.abs(played - line_frames) <= settings.leave_alone * rate / 1000.0
+    target = played.astype(np.float64)
+    pulled = leads & ~alone
+    target[pulled] += settings.strength * (line_frames[pulled] - played[pulled])
+    if by_hand.any():
+        wanted = np.array([hand[int(onset)] for onset in ids[by_hand]])
+        target[by_hand] = tempo.seconds_at(wanted) * rate
+    fixed = leads | by_hand
+    wanted_frames = np.rint(_carried(played, target, fixed, int(FLAM_SECONDS * rate))).astype(np.int64)
+    landed = _in_order(played, wanted_frames, by_hand, max(1, int(LEAST_APART_SECONDS * rate)))
+    reasons = np.where(by_hand, Reason.BY_HAND, np.where(leads, Reason.GRID, Reason.CARRIED))
+    reasons[leads & alone] = Reason.LEFT_ALONE
+    return Targets(ids, strengths, played, line_frames, lines, landed, reasons, rate)
+
+
+def _lines_at_or_after(
+    beats: BeatArray, settings: TightenSettings, tempo: TempoMap, metre: Metre
+) -> BeatArray:
+    """Nearest lines, none before the session's first frame."""
+    lines = nearest_lines(beats, settings.grid, metre, settings.swing)
+    start = tempo.beat_of(0.0)
+    early = lines < start - 1e-9
+    if early.any():
+        later = nearest_lines(np.array([start + settings.grid.step]), settings.grid, metre, settings.swing)[0]
+        lines = np.where(early, later, lines)
+    return lines
+
+
+def _leaders(lines: BeatArray, strengths: NDArray[np.float64], distance: Frames) -> NDArray[np.bool_]:
+    """The strongest onset of each line, the nearest of equals."""
+    order = np.lexsort((distance, -strengths, np.round(lines, 9)))
+    first = np.ones(len(order), bool)
+    first[1:] = np.diff(np.round(lines[order], 9)) > 0
+    leads = np.zeros(len(order), bool)
+    leads[order[first]] = True
+    return leads
+
+
+def _carried(
+    played: Frames, target: NDArray[np.float64], fixed: NDArray[np.bool_], flam: int
+) -> NDArray[np.float64]:
+    """Onsets that follow others: rigidly within a flam after one, in proportion elsewhere."""
+    if fixed.all() or not fixed.any():
+        return target
+    anchors, landed = played[fixed], target[fixed]
+    follow = ~fixed
+    at = np.searchsorted(anchors, played[follow])
+    before = np.clip(at - 1, 0, len(anchors) - 1)
+    shift = np.interp(played[follow], anchors, landed - anchors)
+    near = (at > 0) & (played[follow] - anchors[before] <= flam)
+    shift[near] = (landed - anchors)[before[near]]
+    result = target.copy()
+    result[follow] = played[follow] + shift
+    return result
+
+
+def _in_order(played: Frames, target: Frames, by_hand: NDArray[np.bool_], apart: int) -> Frames:
+    """Targets that rise: what was set by hand stays, the rest gives way.
+
+    Two onsets end at least `apart` frames from each other, or as near as they were played. Where hand-set
+    ones leave no room between them, the last resort is one frame each, past them.
+    """
+    if not len(target):
+        return target
+    gaps = np.minimum(np.diff(played), apart)
+    offsets = np.concatenate([[0], np.cumsum(gaps)])
+    level = target - offsets  # rising with room is level with never falling
+    if (np.diff(level) >= 0).all() and target[0] >= 0:
+        return target
+    floor = np.maximum.accumulate(np.where(by_hand, level, np.iinfo(np.int64).min))
+    ceiling = np.minimum.accumulate(np.where(by_hand, level, np.iinfo(np.int64).max)[::-1])[::-1]
+    level = np.maximum.accumulate(np.clip(level, floor, np.maximum(ceiling, floor)))
+    result = np.maximum(level + offsets, np.arange(len(level)))
+    return np.maximum.accumulate(result - np.arange(len(level))) + np.arange(len(level))
