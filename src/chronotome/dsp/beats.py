@@ -140,7 +140,7 @@ def _best_phase(grid: ConstantGrid, moments: SecondsArray, weights: Weights, low
             places = (moments - start) / period
             near = np.abs(places - np.round(places)) * period < 0.03
             covered = len(np.unique(np.round(places[near]))) / max(1.0, np.ptp(moments) / period)
-            score = float((weights * (1 + low))[near].sum() / weights.sum() * min(1.0, covered) * usual)
+            score = float((weights * (1 + low))[near].sum() / weights.sum() * min(1.0, covered / 0.7) * usual)
             if score > best:
                 best, choice = score, ConstantGrid(period, start % period, grid.spread)
     return choice

@@ -9,7 +9,7 @@ from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.dsp.warp import rising
 from chronotome.session.model import Clip, ContentHash, Session, Track
 from chronotome.session.tighten import targets_of
-from chronotome.units import Frames, at_other_rate, gain_of
+from chronotome.units import Frames, at_other_rate, frames_at, gain_of
 
 FAINT_ANCHOR = 20.0
 """Strength from which a faint onset's attack is kept from being smeared, though it has no target."""
@@ -64,12 +64,23 @@ class TrackPlan:
 
 
 @dataclass(frozen=True, eq=False)
+class ClickPlan:
+    """Session frames of beats; those of `accents` start a bar."""
+
+    gain: float
+    accents: Frames
+    others: Frames
+
+
+@dataclass(frozen=True, eq=False)
 class Plan:
     """Everything that sounds."""
 
     rate: int
     frames: int
     tracks: tuple[TrackPlan, ...]
+    click: ClickPlan | None = None
+    """The metronome: for the player, never for an export."""
 
 
 def plan_for(session: Session) -> Plan:
@@ -81,7 +92,20 @@ def plan_for(session: Session) -> Plan:
         clips = tuple(clip_plan(session, track, clip) for clip in track.clips)
         tracks.append(TrackPlan(gain_of(track.level) if is_heard else 0.0, clips))
     ends = [int(clip.heard[-1]) for track in tracks for clip in track.clips]
-    return Plan(session.rate, max([session.frames, *ends]), tuple(tracks))
+    frames = max([session.frames, *ends])
+    click = click_plan(session, frames) if session.click.is_on else None
+    return Plan(session.rate, frames, tuple(tracks), click)
+
+
+def click_plan(session: Session, frames: int) -> ClickPlan:
+    """Clicks on every beat from the session's start to a bar past its end."""
+    tempo, metre = session.tempo, session.metre
+    first = np.ceil(tempo.beat_of(0.0) / metre.beat - 1e-9)
+    last = np.floor(tempo.beat_of(frames / session.rate) / metre.beat) + metre.beats
+    beats = np.arange(first, last + 1)
+    places = frames_at(tempo.seconds_at(beats * metre.beat), session.rate)
+    starts_bar = beats % metre.beats == 0
+    return ClickPlan(gain_of(session.click.level), places[starts_bar], places[~starts_bar])
 
 
 def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:

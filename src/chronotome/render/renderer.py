@@ -8,14 +8,15 @@ import numpy as np
 from chronotome.dsp.audio import Samples
 from chronotome.errors import Cancelled
 from chronotome.progress import Progress, unheard
-from chronotome.render.arena import Arena
+from chronotome.render.arena import Arena, Region
 from chronotome.render.cache import PieceCache, Rendered
 from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Lane, Mix, MixTable, Side
-from chronotome.render.plan import ClipPlan, PieceKey, Plan
+from chronotome.render.plan import ClickPlan, ClipPlan, PieceKey, Plan
 from chronotome.render.pool import Source
 from chronotome.session.model import ContentHash
 
 SOON_SECONDS = 2.0
+ACCENT_HERTZ, BEAT_HERTZ = 1760.0, 1174.7
 Sources = Mapping[ContentHash, Source]
 Publish = Callable[[Mix], None]
 
@@ -31,6 +32,7 @@ class Renderer:
         self.arena = arena
         self.cache = cache or PieceCache(arena)
         self._serials: Iterator[int] = count(1)
+        self._clicks: dict[int, tuple[Region, Region]] = {}
 
     def render(  # noqa: PLR0917 - everything a request carries
         self,
@@ -92,7 +94,29 @@ class Renderer:
                 total += source.energy * track.gain**2
                 gained += more * track.gain**2
         gain = float(np.sqrt(max(total + gained, 0.0) / total)) if total > 0 else 1.0
+        if plan.click is not None:
+            lanes.extend(self._click_lanes(plan.click, plan.rate))
         return Mix(serial, plan.frames, tuple(lanes), gain)
+
+    def _click_lanes(self, click: ClickPlan, rate: int) -> Iterator[Lane]:
+        if rate not in self._clicks:
+            regions = []
+            for frequency in ACCENT_HERTZ, BEAT_HERTZ:
+                sound = click_sound(rate, frequency)
+                region = self.arena.allocate(*sound.shape)
+                region.samples[:] = sound
+                regions.append(region)
+            self._clicks[rate] = (regions[0], regions[1])
+        for region, places in zip(self._clicks[rate], (click.accents, click.others), strict=True):
+            count = len(places)
+            yield Lane(
+                Side.BOTH,
+                click.gain,
+                places,
+                np.full(count, region.frames),
+                np.full(count, region.offset),
+                np.full(count, region.channels),
+            )
 
     def _edited_lane(self, clip: ClipPlan, source: Source, gain: float, serial: int) -> tuple[Lane, float]:
         region, channels = source.region, source.region.channels
@@ -118,6 +142,15 @@ class Renderer:
             np.full(int(ready.sum()), channels),
         )
         return lane, gained
+
+
+def click_sound(rate: int, frequency: float) -> Samples:
+    """A struck wooden bar, 30 ms, peak 1."""
+    moments = np.arange(int(0.030 * rate)) / rate
+    fade = np.exp(-moments / 0.006) * np.minimum(1, (len(moments) - np.arange(len(moments))) / (0.005 * rate))
+    sound = np.sin(2 * np.pi * frequency * moments) + 0.3 * np.sin(2 * np.pi * 2.76 * frequency * moments)
+    sound *= fade
+    return (sound / np.abs(sound).max())[:, None].astype(np.float32)
 
 
 def _known_clips(plan: Plan, sources: Sources) -> Iterator[ClipPlan]:

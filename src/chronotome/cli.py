@@ -1,0 +1,355 @@
+"""The command line: the core alone, for scripts and for measuring. No Qt is imported here."""
+
+import argparse
+import csv
+import json
+import sys
+from collections.abc import Sequence
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from chronotome.dsp.audio import Audio
+from chronotome.dsp.beats import find_pulse
+from chronotome.dsp.onsets import DEFAULT_THRESHOLD, Band, DetectedOnsets, detect_onsets
+from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
+from chronotome.files.analysis import analyse
+from chronotome.files.audio_file import ENCODINGS, Encoding, facts_of, load_source, read_audio
+from chronotome.files.export import export_mix
+from chronotome.files.session_file import load_session
+from chronotome.progress import Progress, part_of, unheard
+from chronotome.render.arena import Arena
+from chronotome.render.mix import Side
+from chronotome.render.plan import plan_for
+from chronotome.render.pool import Pool
+from chronotome.render.renderer import OfflineMix, Renderer, render_mix
+from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tightening import set_tighten
+from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tracks import set_move_by
+from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
+from chronotome.session.model import Recording, Session
+from chronotome.session.tighten import REASON_WORDS, Reason, Targets, targets_of
+
+SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
+
+
+def grid_of(text: str) -> Grid:
+    """1/16, 1/8 triplet, 1/4 dotted."""
+    words = text.replace("-", " ").split()
+    head, feel = words[0], words[1] if len(words) > 1 else "straight"
+    try:
+        grid = Grid(int(head.removeprefix("1/")), Feel(feel))
+    except ValueError:
+        raise argparse.ArgumentTypeError(f"“{text}” is no grid: say 1/16, or “1/8 triplet”") from None
+    if not head.startswith("1/") or grid.division not in DIVISIONS:
+        raise argparse.ArgumentTypeError(f"“{text}” is no grid: 1/4, 1/8, 1/16 and 1/32 are")
+    return grid
+
+
+def _between(low: float, high: float) -> Any:
+    def read(text: str) -> float:
+        value = float(text)
+        if not low <= value <= high:
+            raise argparse.ArgumentTypeError(f"{text} is not between {low:g} and {high:g}")
+        return value
+
+    return read
+
+
+def parser() -> argparse.ArgumentParser:
+    """Everything the command line understands besides opening the window."""
+    main = argparse.ArgumentParser(
+        prog="chronotome",
+        description="Ties recordings to the beat. With files or a session and no command: opens the window.",
+        epilog="chronotome [SESSION | AUDIO...] opens the window.",
+    )
+    commands = main.add_subparsers(dest="command", metavar="COMMAND")
+
+    onsets = commands.add_parser("onsets", help="find where hits start")
+    onsets.add_argument("audio", type=Path)
+    onsets.add_argument("--threshold", type=_between(0, 100), default=DEFAULT_THRESHOLD, metavar="0..100")
+    kinds = onsets.add_mutually_exclusive_group()
+    kinds.add_argument("--json", action="store_true", help="one JSON document (as without)")
+    kinds.add_argument("--csv", action="store_true", help="frame,seconds,strength,band")
+
+    tempo = commands.add_parser("tempo", help="find tempo, beats and bars")
+    tempo.add_argument("audio", type=Path)
+    tempo.add_argument("--json", action="store_true", help="one JSON document")
+
+    tighten = commands.add_parser("tighten", help="move hits to the grid")
+    tighten.add_argument("audio", type=Path)
+    tighten.add_argument("-o", "--out", type=Path, required=True, metavar="OUT", help="WAV or FLAC")
+    tighten.add_argument("--bpm", type=_between(SLOWEST, FASTEST), required=True)
+    tighten.add_argument("--beat-one", type=float, default=0.0, metavar="SECONDS")
+    tighten.add_argument("--grid", type=grid_of, default=Grid(), metavar="1/16")
+    tighten.add_argument("--swing", type=_between(50, 75), default=50.0, metavar="50..75")
+    tighten.add_argument("--strength", type=_between(0, 100), default=100.0, metavar="0..100")
+    tighten.add_argument("--leave-alone", type=_between(0, 100), default=0.0, metavar="MS")
+    tighten.add_argument("--threshold", type=_between(0, 100), default=DEFAULT_THRESHOLD, metavar="0..100")
+    tighten.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
+    tighten.add_argument("--material", choices=["drums"], default="drums")
+    tighten.add_argument("--moves", type=Path, metavar="JSON", help="write every onset and where it landed")
+
+    render = commands.add_parser("render", help="write what a session sounds like")
+    render.add_argument("session", type=Path)
+    render.add_argument("-o", "--out", type=Path, required=True, metavar="OUT")
+    render.add_argument("--as-played", action="store_true", help="without what was edited")
+    render.add_argument("--start", type=float, metavar="BAR")
+    render.add_argument("--end", type=float, metavar="BAR", help="up to the start of this bar")
+    for command in (tighten, render):
+        command.add_argument(
+            "--encoding", choices=list(ENCODINGS), help="as the ending says, where not given"
+        )
+
+    shot = commands.add_parser("shot", help="a picture of the window")
+    shot.add_argument("session", help="a session, or “demo”")
+    shot.add_argument("-o", "--out", type=Path, required=True, metavar="PNG")
+    shot.add_argument("--stage", choices=["mark", "fit", "tighten", "rework", "export"], default="tighten")
+    shot.add_argument("--size", default="1280x800", metavar="1280x800")
+    shot.add_argument("--theme", choices=["day", "night"], default="day")
+
+    demo = commands.add_parser("demo", help="open the window with demo material")
+    demo.add_argument("--output", choices=["auto", "simulated"], default="auto")
+    return main
+
+
+COMMANDS = {"onsets", "tempo", "tighten", "render", "shot", "demo"}
+
+
+def run(arguments: argparse.Namespace) -> int:
+    """Run one command of the core; 0 done, 1 the input cannot be used."""
+    work = {"onsets": _onsets, "tempo": _tempo, "tighten": _tighten, "render": _render}[arguments.command]
+    try:
+        work(arguments, _terminal_progress())
+    except ChronotomeError as error:
+        print(f"chronotome: {error}", file=sys.stderr)
+        return 1
+    except BrokenPipeError:  # whoever read the output has had enough
+        sys.stderr.close()
+    except MemoryError:
+        print("chronotome: there is not enough memory. Close other programs and try again.", file=sys.stderr)
+        return 1
+    finally:
+        if sys.stderr.isatty():
+            sys.stderr.write("\r\033[K")
+    return 0
+
+
+def _terminal_progress() -> Progress:
+    if not sys.stderr.isatty():
+        return unheard
+    shown = -1
+
+    def show(fraction: float) -> None:
+        nonlocal shown
+        percent = int(100 * fraction)
+        if percent != shown:
+            shown = percent
+            sys.stderr.write(f"\r{percent:3d} % ")
+            sys.stderr.flush()
+
+    return show
+
+
+def _put(document: dict[str, Any]) -> None:
+    json.dump(document, sys.stdout, ensure_ascii=False)
+    sys.stdout.write("\n")
+
+
+def _heard(path: Path, progress: Progress) -> tuple[Audio, DetectedOnsets]:
+    facts_of(path, part_of(progress, 0.0, 0.05))
+    audio = read_audio(path, part_of(progress, 0.05, 0.2))
+    if not np.any(audio.samples):
+        raise UnusableFile(path, *SILENT)
+    return audio, detect_onsets(audio, progress=part_of(progress, 0.2, 1.0))
+
+
+def _onsets(arguments: argparse.Namespace, progress: Progress) -> None:
+    audio, found = _heard(arguments.audio, progress)
+    rows = [
+        {
+            "frame": int(frame),
+            "seconds": round(int(frame) / audio.rate, 9),
+            "strength": round(float(strength), 2),
+            "band": Band(int(band)).name.lower(),
+        }
+        for frame, strength, band in zip(found.frames, found.strengths, found.bands, strict=True)
+        if strength >= arguments.threshold
+    ]
+    if arguments.csv:
+        writer = csv.DictWriter(sys.stdout, ["frame", "seconds", "strength", "band"], lineterminator="\n")
+        writer.writeheader()
+        writer.writerows(rows)
+    else:
+        _put({"version": 1, "rate": audio.rate, "onsets": rows})
+
+
+def _tempo(arguments: argparse.Namespace, progress: Progress) -> None:
+    audio, found = _heard(arguments.audio, progress)
+    pulse = find_pulse(audio, found, name=arguments.audio.stem)
+    if arguments.json:
+        loop = (
+            {"bpm": round(pulse.loop.beats_per_minute, 4), "beats": pulse.loop.beats} if pulse.loop else None
+        )
+        _put(
+            {
+                "version": 1,
+                "bpm": round(pulse.beats_per_minute, 4),
+                "metre": "4/4",
+                "beats": [round(float(beat), 6) for beat in pulse.beats],
+                "downbeats": [round(float(beat), 6) for beat in pulse.downbeats],
+                "confidence": pulse.confidence,
+                "constant": pulse.is_constant,
+                "loop": loop,
+            }
+        )
+        return
+    if pulse.beats_per_minute <= 0:
+        print("no tempo found: fewer than three hits")
+        return
+    kind = "constant" if pulse.is_constant else "drifting"
+    print(f"{pulse.beats_per_minute:.2f} bpm, {kind}, confidence {pulse.confidence:.2f}")
+    if pulse.loop:
+        print(f"the file is {pulse.loop.beats} beats at {pulse.loop.beats_per_minute:.2f} bpm")
+    if len(pulse.downbeats):
+        print(f"beat one at {pulse.downbeats[0]:.3f} s")
+
+
+def encoding_of(path: Path, name: str | None) -> Encoding:
+    """As named, or as the ending says: 24 bit."""
+    if name is not None:
+        return ENCODINGS[name]
+    if path.suffix.lower() not in {".wav", ".flac"}:
+        raise UnusableFile(path, "has an ending that cannot be written", "Say .wav or .flac.")
+    return ENCODINGS["flac24" if path.suffix.lower() == ".flac" else "wav24"]
+
+
+def _tighten(arguments: argparse.Namespace, progress: Progress) -> None:
+    encoding = encoding_of(arguments.out, arguments.encoding)
+    facts = facts_of(arguments.audio, part_of(progress, 0.0, 0.05))
+    arena = Arena()
+    source = load_source(facts, arena, facts.rate, progress=part_of(progress, 0.05, 0.2))
+    if source.energy == 0:
+        raise UnusableFile(facts.path, *SILENT)
+    name = arguments.audio.stem
+    recording = Recording(
+        facts.content,
+        facts.path.name,
+        facts.rate,
+        facts.frames,
+        facts.channels,
+        threshold=arguments.threshold,
+    )
+    session = add_recording(Session(), recording, name)
+    audio = Audio(source.region.samples, facts.rate)
+    onsets, measured = analyse(audio, name, part_of(progress, 0.2, 0.6))
+    session = set_analysis(session, facts.content, onsets, measured)
+    session = set_beat_one(set_tempo(session, arguments.bpm), arguments.beat_one)
+    track = session.tracks[0].id
+    session = set_move_by(session, track, arguments.by)
+    session = set_tighten(
+        session,
+        track,
+        grid=arguments.grid,
+        swing=arguments.swing,
+        strength=arguments.strength / 100,
+        leave_alone=arguments.leave_alone,
+    )
+    pool = Pool()
+    pool.add(source)
+    mix = render_mix(Renderer(arena), plan_for(session), pool.ready(), part_of(progress, 0.6, 0.9))
+    export_mix(
+        OfflineMix(mix, arena, channels=facts.channels),
+        arguments.out,
+        rate=facts.rate,
+        encoding=encoding,
+        progress=part_of(progress, 0.9, 1.0),
+    )
+    if arguments.moves is not None:
+        _write_moves(arguments.moves, session)
+
+
+def _write_moves(path: Path, session: Session) -> None:
+    track = session.tracks[0]
+    clip = track.clips[0]
+    targets = targets_of(session, track, clip)
+    landed = _landed(session, targets)
+    moves = [
+        {
+            "source_frame": int(played),
+            "target_frame": int(target),
+            "landed_frame": int(lands),
+            "reason": REASON_WORDS[Reason(int(reason))],
+        }
+        for played, target, lands, reason in zip(
+            targets.played, targets.target, landed, targets.reasons, strict=True
+        )
+    ]
+    try:
+        path.write_text(json.dumps({"version": 1, "rate": session.rate, "moves": moves}), encoding="utf-8")
+    except OSError as error:
+        raise UnusableFile(path, f"cannot be written ({error.strerror})", "Choose another place.") from None
+
+
+def _landed(session: Session, targets: Targets) -> list[int]:
+    """Where the rendered plan really puts each onset, read from its anchors."""
+    clip = plan_for(session).tracks[0].clips[0]
+    offset = int(clip.source[0]) - clip.played_at
+    return [round(float(np.interp(played + offset, clip.source, clip.heard))) for played in targets.played]
+
+
+def _render(arguments: argparse.Namespace, progress: Progress) -> None:
+    encoding = encoding_of(arguments.out, arguments.encoding)
+    opened = load_session(arguments.session)
+    if opened.missing:
+        raise MissingRecordings(opened.missing)
+    session = opened.history.session
+    arena, pool = Arena(), Pool()
+    for number, recording in enumerate(session.recordings):
+        facts = facts_of(opened.places[recording.content])
+        if facts.content != recording.content:
+            raise UnusableFile(
+                facts.path, "has changed since the session was saved", "Bring the old file back."
+            )
+        share = part_of(
+            progress, 0.6 * number / len(session.recordings), 0.6 * (number + 1) / len(session.recordings)
+        )
+        pool.add(load_source(facts, arena, session.rate, progress=share))
+    mix = render_mix(Renderer(arena), plan_for(session), pool.ready(), part_of(progress, 0.6, 0.9))
+
+    def frame_of(bar: float | None, otherwise: int) -> int:
+        if bar is None:
+            return otherwise
+        moment = session.tempo.seconds_of((bar - 1) * session.metre.bar)
+        return max(0, min(mix.frames, round(moment * session.rate)))
+
+    start, end = frame_of(arguments.start, 0), frame_of(arguments.end, mix.frames)
+    if end <= start:
+        raise UnusableFile(arguments.session, "has nothing between these bars", "Check --start and --end.")
+    export_mix(
+        OfflineMix(mix, arena),
+        arguments.out,
+        rate=session.rate,
+        encoding=encoding,
+        start=start,
+        end=end,
+        side=Side.AS_PLAYED if arguments.as_played else Side.EDITED,
+        progress=part_of(progress, 0.9, 1.0),
+    )
+
+
+def parsed(words: Sequence[str]) -> argparse.Namespace:
+    """Arguments; a namespace with `files` where the window is wanted."""
+    if words and words[0] in COMMANDS:
+        return parser().parse_args(words)
+    if any(word in {"-h", "--help"} for word in words):
+        parser().parse_args(["--help"])
+    window = argparse.ArgumentParser(prog="chronotome", add_help=False)
+    window.add_argument("files", nargs="*", type=Path)
+    window.add_argument("--output", choices=["auto", "simulated"], default="auto")
+    result = window.parse_args(words)
+    result.command = "open"
+    return result

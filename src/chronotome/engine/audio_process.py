@@ -1,0 +1,82 @@
+"""The child process in which sound is made: nothing that the window does can stall it."""
+
+import ctypes
+import gc
+import os
+import signal
+import sys
+import time
+
+from chronotome.engine.control import Control, Word
+from chronotome.engine.mixer import Mixer
+from chronotome.engine.output import Output, PortAudioOutput, SimulatedOutput
+from chronotome.errors import DeviceUnavailable
+from chronotome.render.arena import Arena
+
+POLL_SECONDS = 0.02
+RETRY_SECONDS = 2.0
+PR_SET_PDEATHSIG = 1
+
+
+def open_output(
+    mixer: Mixer, control: Control, *, wanted: str, rate: int, block: int, why: str = ""
+) -> Output:
+    """The device that is wanted, or the simulated one with the reason."""
+    if wanted != "simulated":
+        try:
+            return PortAudioOutput(
+                mixer.process, rate=rate, block=block, device=None if wanted == "auto" else wanted
+            )
+        except DeviceUnavailable:
+            why = why or "no sound device"
+    output = SimulatedOutput(mixer.process, rate=rate, block=block, tape=control.tape)
+    if why:
+        output.words = f"simulated output: {why}"
+    return output
+
+
+def run(arena_descriptor: int, control_descriptor: int, wanted: str, rate: int, block: int) -> None:
+    """Serve until told to quit, or until the parent is gone."""
+    parent = os.getppid()
+    signal.signal(signal.SIGINT, signal.SIG_IGN)
+    ctypes.CDLL(None).prctl(PR_SET_PDEATHSIG, signal.SIGTERM)
+    control = Control(control_descriptor)
+    mixer = Mixer(control, Arena(arena_descriptor).floats)
+    control.put(Word.RATE, rate)
+    output = open_output(mixer, control, wanted=wanted, rate=rate, block=block)
+    gc.collect()
+    gc.freeze()
+    gc.disable()
+    _begin(output, control)
+    retried = time.monotonic()
+    lost = 0
+    while not control.get(Word.QUIT) and os.getppid() == parent:
+        control.put(Word.DROPOUTS, lost + output.dropouts)
+        if isinstance(output, SimulatedOutput):
+            control.put(Word.PLAYED, output.played)
+        time.sleep(POLL_SECONDS)
+        is_fallback = isinstance(output, SimulatedOutput) and wanted != "simulated"
+        if output.is_alive and not (is_fallback and "lost" in output.words):
+            continue
+        if time.monotonic() - retried < RETRY_SECONDS and output.is_alive:
+            continue
+        retried = time.monotonic()
+        lost += output.dropouts
+        output.stop()
+        output = open_output(
+            mixer, control, wanted=wanted, rate=rate, block=block, why="the sound device was lost"
+        )
+        _begin(output, control)
+    output.stop()
+
+
+def _begin(output: Output, control: Control) -> None:
+    control.text = output.words
+    control.put(Word.LATENCY, int(output.latency * 1e9))
+    control.put(Word.IS_SIMULATED, int(isinstance(output, SimulatedOutput)))
+    output.start()
+    control.put(Word.IS_READY, 1)
+
+
+if __name__ == "__main__":
+    run(int(sys.argv[1]), int(sys.argv[2]), sys.argv[3], int(sys.argv[4]), int(sys.argv[5]))

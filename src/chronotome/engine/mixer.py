@@ -1,0 +1,143 @@
+"""What runs in the audio callback: position, loop, and changes of mix or side without a gap or a click."""
+
+import time
+
+import numpy as np
+
+from chronotome.dsp.audio import Samples
+from chronotome.dsp.spectrum import Curve
+from chronotome.engine.control import Command, Control, Word
+from chronotome.render.mix import OUT_CHANNELS, Side
+
+CHANGE_FADE = 256
+"""Frames over which one mix or side gives way to another."""
+START_FADE = 16
+MOST_BLOCK = 8192
+
+
+class Mixer:
+    """Plays the published mix. One thread calls `process`.
+
+    Invariant: what it plays is what `MixTable.add_into` gives at its position, but for the fades after a
+    change, a start, a jump and a stop.
+    """
+
+    def __init__(self, control: Control, floats: Curve) -> None:
+        self._control = control
+        self._floats = floats
+        self._slot = self._old_slot = -1
+        self._side: int = Side.EDITED
+        self._old_side: int = Side.EDITED
+        self._position = self._old_position = 0
+        self._old_left = 0
+        self._rise = 0
+        self._is_playing = False
+        self._loop = (0, 0)
+        self._scratch = np.zeros((CHANGE_FADE, OUT_CHANNELS), np.float32)
+        self._falling = np.linspace(1, 0, CHANGE_FADE, endpoint=False, dtype=np.float32)[:, None]
+        self._rising = 1 - self._falling
+        self._start = ((np.arange(START_FADE, dtype=np.float32) + 1) / (START_FADE + 1))[:, None]
+        self._jumped = False
+
+    def process(self, out: Samples, when: float) -> None:
+        """Fill `out`, float32 (frames, 2), whose first frame will sound at `when` (monotonic seconds)."""
+        began = time.perf_counter_ns()
+        control = self._control
+        out.fill(0)
+        self._obey()
+        self._take_newest()
+        done = 0
+        while self._is_playing and done < len(out):
+            length = len(out) - done
+            start, end = self._loop
+            if start < end and self._position < end:
+                length = min(length, end - self._position)
+            self._play(out[done : done + length])
+            done += length
+            if start < end and self._position == end:
+                self._jump(start)
+        if not self._is_playing:
+            self._fade_old(out)
+        control.put(Word.POSITION, self._position)
+        control.put(
+            Word.POSITION_TIME, int(when * 1e9) + int(1e9 * len(out) / max(1, control.get(Word.RATE)))
+        )
+        control.put(Word.IS_PLAYING, int(self._is_playing))
+        control.put(Word.PEAK_LEFT, int(1e6 * max(out[:, 0].max(), -out[:, 0].min())))
+        control.put(Word.PEAK_RIGHT, int(1e6 * max(out[:, 1].max(), -out[:, 1].min())))
+        control.put(Word.BLOCKS, control.get(Word.BLOCKS) + 1)
+        control.put(Word.BUSIEST, max(control.get(Word.BUSIEST), time.perf_counter_ns() - began))
+
+    def _obey(self) -> None:
+        while (command := self._control.next_command()) is not None:
+            kind, a, b = command
+            if kind == Command.PLAY:
+                self._jump(a)
+                self._is_playing = True
+                self._control.put(Word.PLAY_STARTED, a)
+            elif kind == Command.STOP and self._is_playing:
+                self._leave()
+                self._is_playing = False
+            elif kind == Command.SEEK:
+                self._jump(a)
+            elif kind == Command.LOOP:
+                self._loop = (a, b)
+            elif kind == Command.LISTEN and a != self._side:
+                self._leave()
+                self._side = a
+
+    def _take_newest(self) -> None:
+        control = self._control
+        if control.get(Word.PUBLISHED) == self._slot:
+            return
+        self._leave()  # marks the old slot as read before the new one is taken
+        self._slot = control.adopt()
+        serial = control.tables[self._slot].serial
+        control.put(Word.ADOPTED_SERIAL, serial)
+        if self._old_left == 0:
+            control.put(Word.OLDEST_SERIAL, serial)
+
+    def _leave(self) -> None:
+        """What sounds now goes on for a moment, fading."""
+        self._old_slot, self._old_side, self._old_position = self._slot, self._side, self._position
+        self._old_left = CHANGE_FADE if self._is_playing and self._slot >= 0 else 0
+        self._jumped = False
+        if self._old_left:
+            self._control.put(Word.READING_OLD, self._old_slot)
+
+    def _jump(self, position: int) -> None:
+        self._leave()
+        self._position = position
+        self._rise = START_FADE
+        self._jumped = True
+
+    def _play(self, out: Samples) -> None:
+        if self._slot >= 0:
+            self._control.tables[self._slot].add_into(out, self._position, self._side, self._floats)
+        self._position += len(out)
+        if self._rise:
+            done = START_FADE - self._rise
+            count = min(self._rise, len(out))
+            out[:count] *= self._start[done : done + count]
+            self._rise -= count
+        elif self._old_left and not self._jumped:
+            done = CHANGE_FADE - self._old_left
+            count = min(self._old_left, len(out))
+            out[:count] *= self._rising[done : done + count]
+        self._fade_old(out)
+
+    def _fade_old(self, out: Samples) -> None:
+        if not self._old_left:
+            return
+        count = min(self._old_left, len(out))
+        done = CHANGE_FADE - self._old_left
+        tail = self._scratch[:count]
+        tail.fill(0)
+        self._control.tables[self._old_slot].add_into(tail, self._old_position, self._old_side, self._floats)
+        tail *= self._falling[done : done + count]
+        out[:count] += tail
+        self._old_position += count
+        self._old_left -= count
+        if not self._old_left:
+            self._control.put(Word.READING_OLD, -1)
+            self._control.put(Word.OLDEST_SERIAL, self._control.get(Word.ADOPTED_SERIAL))

@@ -1,0 +1,171 @@
+"""Sound devices behind one interface: the real one and the simulated one."""
+
+import contextlib
+import os
+import threading
+import time
+from collections.abc import Callable, Iterator
+from typing import Any, Protocol
+
+import numpy as np
+
+from chronotome.dsp.audio import Samples
+from chronotome.errors import DeviceUnavailable
+from chronotome.render.mix import OUT_CHANNELS
+
+Process = Callable[[Samples, float], None]
+"""Fills a block, float32 (frames, 2), that will sound at a moment of the monotonic clock."""
+PERIODS = 2
+STALLED_BLOCKS = 50
+
+
+class Output(Protocol):
+    """A device that pulls blocks. `dropouts` counts those that came too late, from frames, not from flags."""
+
+    words: str
+    latency: float
+    dropouts: int
+
+    def start(self) -> None: ...
+
+    def stop(self) -> None: ...
+
+    @property
+    def is_alive(self) -> bool: ...
+
+
+class SimulatedOutput:
+    """A sound card made of a thread and the monotonic clock.
+
+    It pulls blocks two periods ahead of its play head, keeps what it played on a tape, plays silence for a
+    block that came too late, and counts it. `step` pulls blocks without a clock.
+    """
+
+    words = "simulated output"
+
+    def __init__(self, process: Process, *, rate: int, block: int, tape: Samples | None = None) -> None:
+        self._process = process
+        self._rate, self._block = rate, block
+        self._tape = tape
+        self._out = np.zeros((block, OUT_CHANNELS), np.float32)
+        self._quit = threading.Event()
+        self._thread: threading.Thread | None = None
+        self.latency = PERIODS * block / rate
+        self.dropouts = 0
+        self.blocks = 0
+
+    @property
+    def is_alive(self) -> bool:
+        return self._thread is not None and self._thread.is_alive()
+
+    @property
+    def played(self) -> int:
+        """Frames on the tape, which starts anew when it is full."""
+        return self.blocks * self._block
+
+    def start(self) -> None:
+        self._quit.clear()
+        self._thread = threading.Thread(target=self._run, name="simulated output", daemon=True)
+        self._thread.start()
+
+    def stop(self) -> None:
+        self._quit.set()
+        if self._thread is not None:
+            self._thread.join()
+            self._thread = None
+
+    def step(self, blocks: int = 1) -> None:
+        """Pull blocks now, in this thread."""
+        for _ in range(blocks):
+            self._pull(time.monotonic() + self.latency, None)
+
+    def _pull(self, when: float, deadline: float | None) -> None:
+        self._process(self._out, when)
+        if deadline is not None and time.monotonic() > deadline:
+            self.dropouts += 1
+            self._out.fill(0)  # a card would have played silence
+        if self._tape is not None:
+            at = self.played % (len(self._tape) // self._block * self._block)
+            self._tape[at : at + self._block] = self._out
+        self.blocks += 1
+
+    def _run(self) -> None:
+        period = self._block / self._rate
+        began, number = time.monotonic(), 0
+        while not self._quit.is_set():
+            due = began + (PERIODS + number) * period
+            now = time.monotonic()
+            if now > due + STALLED_BLOCKS * period:  # the machine was asleep: a card starts anew
+                began += now - due
+                due = now
+            wait = due - PERIODS * period - now
+            if wait > 0:
+                self._quit.wait(wait)
+            self._pull(due, due)
+            number += 1
+
+
+class PortAudioOutput:
+    """The real device, through PortAudio."""
+
+    def __init__(self, process: Process, *, rate: int, block: int, device: str | None = None) -> None:
+        self._process = process
+        self._rate = rate
+        self._next_due: float | None = None
+        self._has_finished = False
+        self.dropouts = 0
+        with _silent_stderr():
+            try:
+                import sounddevice  # noqa: PLC0415 - looks for the system library when it is imported
+
+                self._stream: Any = sounddevice.OutputStream(
+                    samplerate=rate,
+                    blocksize=block,
+                    device=device,
+                    channels=OUT_CHANNELS,
+                    dtype="float32",
+                    latency="low" if block > 256 else block / rate,
+                    callback=self._on_block,
+                    finished_callback=self._on_finished,
+                    prime_output_buffers_using_stream_callback=False,
+                )
+            except Exception as error:
+                raise DeviceUnavailable(f"no sound device could be opened ({error})") from error
+        self.latency = float(self._stream.latency)
+        name = sounddevice.query_devices(self._stream.device)["name"]
+        self.words = str(name)
+
+    def start(self) -> None:
+        self._stream.start()
+
+    def stop(self) -> None:
+        with _silent_stderr(), contextlib.suppress(Exception):
+            self._stream.close()
+
+    @property
+    def is_alive(self) -> bool:
+        return not self._has_finished and bool(self._stream.active)
+
+    def _on_finished(self) -> None:
+        self._has_finished = True
+
+    def _on_block(self, out: Samples, frames: int, times: Any, _status: Any) -> None:
+        due = times.outputBufferDacTime
+        if self._next_due is not None and due - self._next_due > 1.5 * frames / self._rate:
+            self.dropouts += 1  # the device has gone on without us; its own flag misses most of these
+        self._next_due = due + frames / self._rate
+        self._process(out, time.monotonic() + self.latency)
+
+
+@contextlib.contextmanager
+def _silent_stderr() -> Iterator[None]:
+    """ALSA reports every device that it tries; nobody wants to read that."""
+    kept = os.dup(2)
+    nothing = os.open(os.devnull, os.O_WRONLY)
+    try:
+        os.dup2(nothing, 2)
+        yield
+    finally:
+        os.dup2(kept, 2)
+        os.close(kept)
+        os.close(nothing)

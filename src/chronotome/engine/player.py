@@ -1,0 +1,183 @@
+"""The player as the window sees it: orders in, position and levels out."""
+
+import os
+import subprocess
+import sys
+import time
+from dataclasses import dataclass
+from pathlib import Path
+
+import chronotome
+from chronotome.dsp.audio import Samples
+from chronotome.engine.control import TAPE_FRAMES, Command, Control, Word
+from chronotome.engine.mixer import Mixer
+from chronotome.engine.output import SimulatedOutput
+from chronotome.render.arena import Arena
+from chronotome.render.mix import Mix, Side
+
+DEFAULT_BLOCK = 512
+CLOSE_SECONDS = 2.0
+
+
+@dataclass(frozen=True)
+class PlayerState:
+    """A glance at the player. `position` is the session frame that is heard now."""
+
+    position: float
+    is_playing: bool
+    left: float
+    right: float
+    dropouts: int
+    device: str
+    is_ready: bool
+    is_simulated: bool
+
+
+class Player:
+    """Keeps an audio process alive and tells it what to do.
+
+    With `in_process`, there is no other process and no clock: `step` plays. For tests.
+    """
+
+    def __init__(
+        self, arena: Arena, *, output: str = "auto", block: int = DEFAULT_BLOCK, in_process: bool = False
+    ) -> None:
+        self._arena = arena
+        self._output, self._block = output, block
+        self._child: subprocess.Popen[bytes] | None = None
+        self._is_in_process = in_process
+        self._simulated: SimulatedOutput | None = None
+        self._side = Side.EDITED
+        self._loop = (0, 0)
+        self._mix: Mix | None = None
+        self._crashes = 0
+        self.rate = 48000
+        self.control = Control()
+
+    def start(self, rate: int) -> None:
+        """Begin to play at a rate; another rate starts the device anew."""
+        if (self._child is not None or self._simulated is not None) and rate == self.rate:
+            return
+        self.close()
+        self.rate = rate
+        self.control = Control()
+        self._launch()
+
+    def _launch(self) -> None:
+        control = self.control
+        control.put(Word.RATE, self.rate)
+        if self._is_in_process:
+            mixer = Mixer(control, self._arena.floats)
+            self._simulated = SimulatedOutput(
+                mixer.process, rate=self.rate, block=self._block, tape=control.tape
+            )
+            control.text = self._simulated.words
+            control.put(Word.IS_READY, 1)
+            control.put(Word.IS_SIMULATED, 1)
+        else:
+            source = str(Path(chronotome.__file__).parent.parent)
+            paths = [source, os.environ.get("PYTHONPATH", "")]
+            descriptors = (self._arena.descriptor, control.descriptor)
+            self._child = subprocess.Popen(  # noqa: S603 - our own interpreter and module
+                [
+                    sys.executable,
+                    "-m",
+                    "chronotome.engine.audio_process",
+                    *(str(descriptor) for descriptor in descriptors),
+                    self._output,
+                    str(self.rate),
+                    str(self._block),
+                ],
+                pass_fds=descriptors,
+                env={
+                    **os.environ,
+                    "PYTHONPATH": os.pathsep.join(filter(None, paths)),
+                    "OMP_NUM_THREADS": "1",
+                },
+            )
+        control.send(Command.LISTEN, self._side)
+        control.send(Command.LOOP, *self._loop)
+        if self._mix is not None:
+            control.publish(self._mix)
+
+    def close(self) -> None:
+        """Silence, and no process left."""
+        self.control.put(Word.QUIT, 1)
+        if self._child is not None:
+            try:
+                self._child.wait(CLOSE_SECONDS)
+            except subprocess.TimeoutExpired:
+                self._child.kill()
+                self._child.wait()
+        self._child = None
+        self._simulated = None
+
+    def revive(self) -> bool:
+        """Start the audio process again where it died; True if it had."""
+        if self._child is None or self._child.poll() is None:
+            return False
+        self._crashes += 1
+        was_playing, position = bool(self.control.get(Word.IS_PLAYING)), self.control.get(Word.POSITION)
+        self.control = Control()
+        self._launch()
+        self.control.send(Command.PLAY if was_playing else Command.SEEK, position)
+        return True
+
+    def publish(self, mix: Mix) -> None:
+        self._mix = mix
+        self.control.publish(mix)
+
+    def play(self, position: int) -> None:
+        self.control.send(Command.PLAY, position)
+
+    def stop(self) -> None:
+        self.control.send(Command.STOP)
+
+    def seek(self, position: int) -> None:
+        self.control.send(Command.SEEK, position)
+
+    def set_loop(self, start: int, end: int) -> None:
+        """Loop session frames [start, end); an empty span loops nothing."""
+        self._loop = (start, end)
+        self.control.send(Command.LOOP, start, end)
+
+    def listen(self, side: Side) -> None:
+        self._side = side
+        self.control.send(Command.LISTEN, side)
+
+    @property
+    def released_serial(self) -> int:
+        """Mixes before this one are no longer read."""
+        return self.control.get(Word.OLDEST_SERIAL) - 1
+
+    def state(self) -> PlayerState:
+        control = self.control
+        position = float(control.get(Word.POSITION))
+        is_playing = bool(control.get(Word.IS_PLAYING))
+        if is_playing and not self._is_in_process:
+            ahead = control.get(Word.POSITION_TIME) / 1e9 - time.monotonic()
+            position = max(float(control.get(Word.PLAY_STARTED)), position - ahead * self.rate)
+            start, end = self._loop
+            if start < end and control.get(Word.POSITION) < end and position < start:
+                position += end - start
+        return PlayerState(
+            position,
+            is_playing,
+            control.get(Word.PEAK_LEFT) / 1e6,
+            control.get(Word.PEAK_RIGHT) / 1e6,
+            control.get(Word.DROPOUTS) + self._crashes,
+            control.text,
+            bool(control.get(Word.IS_READY)),
+            bool(control.get(Word.IS_SIMULATED)),
+        )
+
+    def step(self, blocks: int = 1) -> None:
+        """Play blocks now; only in this process."""
+        if self._simulated is None:
+            raise ValueError("only a player in this process can be stepped")
+        self._simulated.step(blocks)
+        self.control.put(Word.PLAYED, self._simulated.played)
+
+    def played(self) -> Samples:
+        """What the simulated output played, up to its last ten minutes: a copy."""
+        return self.control.tape[: min(self.control.get(Word.PLAYED), TAPE_FRAMES)].copy()

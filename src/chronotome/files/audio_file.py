@@ -1,0 +1,362 @@
+"""Sound files in and out; the only user of soundfile."""
+
+import contextlib
+import errno
+import hashlib
+import os
+import struct
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass
+from pathlib import Path
+from typing import BinaryIO
+
+import numpy as np
+import soundfile
+import soxr
+
+from chronotome.dsp.audio import Audio, Samples
+from chronotome.dsp.overview import BUCKET, Overview
+from chronotome.errors import CannotWrite, UnusableFile
+from chronotome.progress import Progress, unheard
+from chronotome.render.arena import Arena
+from chronotome.render.pool import Source
+
+FRAMES_AT_ONCE = BUCKET * 512
+MOST_CHANNELS = 8
+SUFFIXES = (".wav", ".aif", ".aiff", ".flac", ".ogg", ".oga", ".opus", ".mp3", ".w64", ".rf64", ".caf", ".au")
+EXPORT_AGAIN = "Export it again from where it was made."
+UNKNOWN_LENGTHS = {0, 0xFFFFFFFF, 0x7FFFFFFF, 0x7FFFF000}
+
+
+@dataclass(frozen=True)
+class FileFacts:
+    """What a file says about itself."""
+
+    path: Path
+    content: str
+    rate: int
+    frames: int
+    channels: int
+
+
+def content_hash(path: Path, progress: Progress = unheard) -> str:
+    """Hash of a file's bytes, 32 hexadecimal digits."""
+    digest = hashlib.blake2b(digest_size=16)
+    total = max(1, path.stat().st_size)
+    with path.open("rb") as file:
+        done = 0
+        while block := file.read(1 << 22):
+            digest.update(block)
+            done += len(block)
+            progress(done / total)
+    return digest.hexdigest()
+
+
+def facts_of(path: Path, progress: Progress = unheard) -> FileFacts:
+    """Open a file and check that it can be used.
+
+    Raises
+    ------
+    UnusableFile
+        With the reason and the way out.
+    """
+    with _opened(path) as file:
+        facts = (file.samplerate, file.frames, file.channels)
+    rate, frames, channels = facts
+    if channels > MOST_CHANNELS:
+        raise UnusableFile(
+            path, f"has {channels} channels", f"Export it with {MOST_CHANNELS} channels or fewer."
+        )
+    if frames <= 0:
+        raise UnusableFile(path, "holds no sound", "Choose a file that has some.")
+    _refuse_cut_off(path)
+    return FileFacts(path, content_hash(path, progress), rate, frames, channels)
+
+
+@contextlib.contextmanager
+def _opened(path: Path) -> Iterator[soundfile.SoundFile]:
+    try:
+        if path.is_dir():
+            raise UnusableFile(path, "is a folder, not a sound file", "Choose a file inside it.")
+        if path.stat().st_size == 0:
+            raise UnusableFile(path, "is empty", EXPORT_AGAIN)
+        with soundfile.SoundFile(path) as file:
+            yield file
+    except FileNotFoundError:
+        raise UnusableFile(path, "is not there", "Check the name, or where it was moved to.") from None
+    except PermissionError:
+        raise UnusableFile(path, "may not be read", "Change its permissions, or copy it.") from None
+    except OSError as error:
+        raise UnusableFile(path, f"cannot be read ({error.strerror})", "Copy it to another disk.") from None
+    except (soundfile.LibsndfileError, ValueError, RuntimeError):
+        raise UnusableFile(
+            path,
+            "is not a sound file that can be read",
+            "WAV, AIFF, FLAC, OGG Vorbis, Opus and MP3 can be opened.",
+        ) from None
+
+
+def _refuse_cut_off(path: Path) -> None:
+    """A truncated WAV or AIFF reads without an error: compare its header with what came."""
+    with path.open("rb") as file:
+        promised = _promised_bytes(file)
+    if promised is None:
+        return
+    start, length = promised
+    there = path.stat().st_size - start
+    if there < length:
+        raise UnusableFile(
+            path,
+            f"is cut off: {100 * max(0, there) / length:.0f} % of the sound its header promises is there",
+            EXPORT_AGAIN,
+        )
+
+
+def _promised_bytes(file: BinaryIO) -> tuple[int, int] | None:
+    """Where the samples start and how many bytes the header says they are; None where it does not say."""
+    head = file.read(12)
+    if head[:4] == b"RIFF" and head[8:] == b"WAVE":
+        order, wanted = "<", b"data"
+    elif head[:4] == b"FORM" and head[8:] in {b"AIFF", b"AIFC"}:
+        order, wanted = ">", b"SSND"
+    else:
+        return None
+    while len(chunk := file.read(8)) == 8:
+        (size,) = struct.unpack(order + "I", chunk[4:])
+        if chunk[:4] == wanted:
+            return None if size in UNKNOWN_LENGTHS else (file.tell(), size)
+        file.seek(size + (size & 1), os.SEEK_CUR)
+    return None
+
+
+def read_blocks(path: Path, frames: int, out: Callable[[int], Samples]) -> Iterator[tuple[int, Samples]]:
+    """Read a file block by block into the arrays that `out(length)` gives; checks every value.
+
+    Raises
+    ------
+    UnusableFile
+        If there is less than `frames`, or a value is not a number.
+    """
+    done = 0
+    with _opened(path) as file:
+        while done < frames:
+            wanted = min(FRAMES_AT_ONCE, frames - done)
+            block = out(wanted)
+            read = file.read(wanted, dtype="float32", always_2d=True, out=block)
+            if not len(read):
+                raise UnusableFile(
+                    path,
+                    f"is cut off: {done} of {frames} frames are there",
+                    EXPORT_AGAIN,
+                )
+            if not np.isfinite(read).all():
+                bad = done + int(np.flatnonzero(~np.isfinite(read).all(axis=1))[0])
+                raise UnusableFile(
+                    path,
+                    f"holds values that are no numbers (the first at {bad / file.samplerate:.3f} s)",
+                    EXPORT_AGAIN,
+                )
+            yield done, read
+            done += len(read)
+
+
+def read_audio(path: Path, progress: Progress = unheard) -> Audio:
+    """A whole file in memory, at its own rate."""
+    with _opened(path) as file:
+        rate, frames, channels = file.samplerate, file.frames, file.channels
+    _refuse_too_large(path, frames, channels)
+    samples = np.empty((frames, channels), np.float32)
+    position = 0
+
+    def place(length: int) -> Samples:
+        return samples[position : position + length]
+
+    for start, block in read_blocks(path, frames, place):
+        position = start + len(block)
+        progress(position / frames)
+    samples.flags.writeable = False
+    return Audio(samples, rate)
+
+
+def load_source(
+    facts: FileFacts,
+    arena: Arena,
+    rate: int,
+    *,
+    progress: Progress = unheard,
+    started: Callable[[Source], None] | None = None,
+) -> Source:
+    """Decode a file into the arena at `rate`, its overview growing with it.
+
+    `started` hears of the source before it is whole, so that it can be drawn while it is read.
+    """
+    frames = round(facts.frames * rate / facts.rate)
+    _refuse_too_large(facts.path, frames, facts.channels)
+    region = arena.allocate(frames, facts.channels)
+    source = Source(facts.content, region, rate, Overview(frames))
+    if started is not None:
+        started(source)
+    try:
+        if rate == facts.rate:
+            _fill(facts, source, progress)
+        else:
+            _fill_resampled(facts, source, progress)
+    except BaseException:
+        arena.free(region)
+        raise
+    source.finish()
+    return source
+
+
+def _fill(facts: FileFacts, source: Source, progress: Progress) -> None:
+    samples = source.region.samples
+    position = 0
+
+    def place(length: int) -> Samples:
+        return samples[position : position + length]
+
+    for start, block in read_blocks(facts.path, facts.frames, place):
+        source.overview.add(start, block)
+        position = start + len(block)
+        progress(position / facts.frames)
+
+
+def _fill_resampled(facts: FileFacts, source: Source, progress: Progress) -> None:
+    samples = source.region.samples
+    stream = soxr.ResampleStream(facts.rate, source.rate, facts.channels, dtype="float32", quality="HQ")
+    buffer = np.empty((FRAMES_AT_ONCE, facts.channels), np.float32)
+    written = drawn = 0
+    for start, block in read_blocks(facts.path, facts.frames, lambda length: buffer[:length]):
+        is_last = start + len(block) >= facts.frames
+        converted = stream.resample_chunk(block, last=is_last)[: len(samples) - written]
+        samples[written : written + len(converted)] = converted
+        written += len(converted)
+        whole = len(samples) if is_last else written // BUCKET * BUCKET
+        source.overview.add(drawn, samples[drawn:whole])
+        drawn = whole
+        progress((start + len(block)) / facts.frames)
+
+
+def _refuse_too_large(path: Path, frames: int, channels: int) -> None:
+    needed = frames * channels * 4 * 1.3
+    available = _available_bytes()
+    if needed > available:
+        raise UnusableFile(
+            path,
+            f"needs {needed / 1e9:.1f} GB of memory, {available / 1e9:.1f} GB are free",
+            "Close other programs, or cut the file into parts.",
+        )
+
+
+def _available_bytes() -> int:
+    with Path("/proc/meminfo").open(encoding="ascii") as file:
+        for line in file:
+            if line.startswith("MemAvailable:"):
+                return int(line.split()[1]) * 1024
+    return 1 << 62
+
+
+@dataclass(frozen=True)
+class Encoding:
+    """A kind of file to write: its words, ending, and soundfile's names for it."""
+
+    words: str
+    suffix: str
+    container: str
+    subtype: str
+
+    @property
+    def is_integer(self) -> bool:
+        return self.subtype.startswith("PCM")
+
+
+ENCODINGS = {
+    "wav16": Encoding("WAV 16 bit", ".wav", "WAV", "PCM_16"),
+    "wav24": Encoding("WAV 24 bit", ".wav", "WAV", "PCM_24"),
+    "wavfloat": Encoding("WAV float", ".wav", "WAV", "FLOAT"),
+    "flac16": Encoding("FLAC 16 bit", ".flac", "FLAC", "PCM_16"),
+    "flac24": Encoding("FLAC 24 bit", ".flac", "FLAC", "PCM_24"),
+}
+
+
+@dataclass(frozen=True)
+class Written:
+    """What was written: frames, the loudest sample, and how many samples had to be held at full scale."""
+
+    path: Path
+    frames: int
+    peak: float
+    clipped: int
+
+
+def write_blocks(
+    path: Path,
+    blocks: Iterator[Samples],
+    *,
+    rate: int,
+    channels: int,
+    frames: int,
+    encoding: Encoding,
+    progress: Progress = unheard,
+) -> Written:
+    """Write a file whole or not at all: under another name first, then renamed.
+
+    Raises
+    ------
+    CannotWrite
+        With the reason and the way out; what was there before stays.
+    """
+    new = path.with_name(f".{path.name}.part")
+    done, loudest, clipped = 0, 0.0, 0
+    container = encoding.container
+    if container == "WAV" and frames * channels * 4 > 0xFFFF0000:
+        container = "RF64"
+    try:
+        with soundfile.SoundFile(
+            new, "w", samplerate=rate, channels=channels, format=container, subtype=encoding.subtype
+        ) as file:
+            for block in blocks:
+                high = float(np.abs(block).max(initial=0.0))
+                loudest = max(loudest, high)
+                if encoding.is_integer and high > 1.0:
+                    clipped += int((np.abs(block) > 1.0).sum())
+                    block = np.clip(block, -1.0, 1.0)  # noqa: PLW2901 - the block as it is written
+                file.write(block)
+                done += len(block)
+                progress(done / max(1, frames))
+        _sync(new)
+        new.replace(path)
+    except (OSError, soundfile.LibsndfileError) as error:
+        raise cannot_write(path, error) from None
+    finally:
+        new.unlink(missing_ok=True)
+    return Written(path, done, loudest, clipped)
+
+
+def _sync(path: Path) -> None:
+    with path.open("rb") as file:
+        os.fsync(file.fileno())
+
+
+def cannot_write(path: Path, error: Exception) -> CannotWrite:
+    """The error a person sees for what the disk said."""
+    number = getattr(error, "errno", None)
+    if number is None and _free_bytes(path.parent) < 1 << 20:
+        number = errno.ENOSPC
+    if number == errno.ENOSPC:
+        return CannotWrite(path, "the disk is full", "Make room, or choose another disk; nothing is lost.")
+    if number in {errno.EACCES, errno.EPERM, errno.EROFS}:
+        return CannotWrite(path, "the folder may not be written to", "Choose another folder.")
+    if number == errno.ENOENT or not path.parent.is_dir():
+        return CannotWrite(path, "the folder is not there", "Choose another folder.")
+    if not os.access(path.parent, os.W_OK):
+        return CannotWrite(path, "the folder may not be written to", "Choose another folder.")
+    return CannotWrite(path, getattr(error, "strerror", None) or str(error), "Choose another folder.")
+
+
+def _free_bytes(folder: Path) -> int:
+    try:
+        facts = os.statvfs(folder)
+    except OSError:
+        return 1 << 62
+    return facts.f_bavail * facts.f_frsize

@@ -1,0 +1,294 @@
+"""A session on disk: a folder with one JSON document, its history, and the recordings."""
+
+import os
+import shutil
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
+from pathlib import Path
+from typing import Any
+
+import msgspec
+from msgspec import Struct
+
+from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
+from chronotome.files.audio_file import SUFFIXES, cannot_write, content_hash
+from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
+from chronotome.progress import Progress, part_of, unheard
+from chronotome.session.history import History
+from chronotome.session.model import ContentHash, Recording, Session, check
+
+FORMAT = "chronotome-session"
+VERSION = 1
+DOCUMENT = "session.json"
+AUDIO = "audio"
+Places = Mapping[ContentHash, Path]
+
+
+class Document(Struct, frozen=True):
+    """What stands in session.json. `history` is the file beside it that tells how it came to be."""
+
+    session: Session
+    format: str = FORMAT
+    version: int = VERSION
+    history: str | None = None
+
+
+@dataclass(frozen=True, eq=False)
+class Opened:
+    """A session as read, where its recordings lie, and what could not be read though the session could."""
+
+    history: History
+    places: dict[ContentHash, Path]
+    missing: dict[ContentHash, str]
+    note: str | None = None
+
+
+def schema() -> dict[str, Any]:
+    """JSON Schema of the document, as the code has it."""
+    return msgspec.json.schema(Document)
+
+
+def document_of(path: Path) -> Path:
+    """The document of a session given by its folder or by the document itself."""
+    return path / DOCUMENT if path.is_dir() else path
+
+
+def is_session(path: Path) -> bool:
+    return path.name == DOCUMENT or (path / DOCUMENT).is_file()
+
+
+def load_session(path: Path) -> Opened:
+    """Read a session; nothing on disk is touched.
+
+    Raises
+    ------
+    UnusableFile
+        If it is damaged, newer than this program, or names files outside its folder.
+    """
+    document_path = document_of(path)
+    document = _read_document(document_path)
+    folder = document_path.parent
+    places: dict[ContentHash, Path] = {}
+    missing: dict[ContentHash, str] = {}
+    for recording in document.session.recordings:
+        place = folder / AUDIO / recording.file
+        if place.is_file():
+            places[recording.content] = place
+        else:
+            missing[recording.content] = recording.file
+    if missing:
+        found = find_recordings(missing, (folder / AUDIO, folder))
+        places.update(found)
+        missing = {content: name for content, name in missing.items() if content not in found}
+    history, note = _read_history(folder, document)
+    return Opened(history, places, missing, note)
+
+
+def _read_document(path: Path) -> Document:
+    class Head(Struct):
+        format: str
+        version: int
+
+    try:
+        data = path.read_bytes()
+    except OSError as error:
+        raise UnusableFile(path, f"cannot be read ({error.strerror})", "Choose a session folder.") from None
+    try:
+        head = msgspec.json.decode(data, type=Head)
+    except msgspec.MsgspecError:
+        raise UnusableFile(
+            path, "is not a Chronotome session, or is damaged", "Open a copy of it from a backup."
+        ) from None
+    if head.format != FORMAT:
+        raise UnusableFile(path, "is not a Chronotome session", "Choose a folder with a session.json.")
+    if head.version > VERSION:
+        raise UnusableFile(
+            path,
+            f"was written by a newer Chronotome (format {head.version}, this one knows {VERSION})",
+            "Update Chronotome; the session was left untouched.",
+        )
+    try:
+        document = msgspec.json.decode(data, type=Document)
+        check(document.session)
+    except (msgspec.MsgspecError, ValueError) as error:
+        raise UnusableFile(path, f"is damaged ({error})", "Open a copy of it from a backup.") from None
+    for recording in document.session.recordings:
+        if not _is_plain_name(recording.file):
+            raise UnusableFile(
+                path,
+                f"names a file outside its folder (“{recording.file}”)",
+                "It was not made by Chronotome; do not open it.",
+            )
+    return document
+
+
+def _is_plain_name(name: str) -> bool:
+    return bool(name) and name not in {".", ".."} and not any(sign in name for sign in "/\\\0")
+
+
+def _read_history(folder: Path, document: Document) -> tuple[History, str | None]:
+    alone = History(document.session)
+    if document.history is None:
+        return alone, None
+    lost = "The history of this session could not be read; the session itself is whole."
+    if not _is_plain_name(document.history):
+        return alone, lost
+    reader = LedgerReader()
+    try:
+        reader.read(whole_lines((folder / document.history).read_bytes()))
+    except (OSError, ValueError, KeyError, TypeError):
+        return alone, lost
+    if reader.history is None or reader.history.session != document.session:
+        return alone, lost
+    return reader.history, None
+
+
+def find_recordings(
+    missing: Mapping[ContentHash, str], folders: Iterable[Path], progress: Progress = unheard
+) -> dict[ContentHash, Path]:
+    """Look for recordings by content in folders (not in folders within them) and in files."""
+    found: dict[ContentHash, Path] = {}
+    candidates: list[Path] = []
+    for folder in folders:
+        if folder.is_dir():
+            candidates.extend(each for each in sorted(folder.iterdir()) if each.suffix.lower() in SUFFIXES)
+        elif folder.is_file():
+            candidates.append(folder)
+    names = set(missing.values())
+    candidates.sort(key=lambda path: path.name not in names)
+    for number, candidate in enumerate(candidates):
+        if len(found) == len(missing):
+            break
+        progress(number / len(candidates))
+        try:
+            content = content_hash(candidate)
+        except OSError:
+            continue
+        if content in missing:
+            found.setdefault(content, candidate)
+    return found
+
+
+def save_session(
+    folder: Path, history: History, places: Places, progress: Progress = unheard
+) -> dict[ContentHash, Path]:
+    """Write a session whole: recordings first, then the history, last the document, renamed into place.
+
+    Returns
+    -------
+    where each recording lies now
+
+    Raises
+    ------
+    CannotWrite, MissingRecordings, UnusableFile
+        What was saved before stays readable.
+    """
+    try:
+        (folder / AUDIO).mkdir(parents=True, exist_ok=True)
+        now = _save_recordings(folder / AUDIO, history, places, part_of(progress, 0.0, 0.9))
+        old = _known_history(folder / DOCUMENT)
+        number = 1 + (int(old.removeprefix("history-").removesuffix(".jsonl")) if old else 0)
+        name = f"history-{number}.jsonl"
+        write_whole(folder / name, b"".join(line + b"\n" for line in LedgerWriter().whole(history)))
+        document = Document(history.session, history=name)
+        write_whole(folder / DOCUMENT, msgspec.json.format(msgspec.json.encode(document), indent=1))
+        for stale in folder.glob("history-*.jsonl"):
+            if stale.name != name:
+                stale.unlink(missing_ok=True)
+    except OSError as error:
+        raise cannot_write(folder / DOCUMENT, error) from None
+    progress(1.0)
+    return now
+
+
+def _known_history(document: Path) -> str | None:
+    """The history that a document names, if it is one of ours."""
+    try:
+        name = msgspec.json.decode(document.read_bytes(), type=dict[str, Any]).get("history")
+    except (OSError, msgspec.MsgspecError):
+        return None
+    is_ours = isinstance(name, str) and name.removeprefix("history-").removesuffix(".jsonl").isdigit()
+    return name if is_ours else None
+
+
+def _recordings_of(history: History) -> dict[ContentHash, Recording]:
+    """Every recording that any step of the history needs."""
+    sessions = [step.session for step in (*history.past, *history.future)]
+    return {
+        recording.content: recording
+        for session in (*sessions, history.session)
+        for recording in session.recordings
+    }
+
+
+def _save_recordings(
+    audio: Path, history: History, places: Places, progress: Progress
+) -> dict[ContentHash, Path]:
+    now: dict[ContentHash, Path] = {}
+    missing: dict[str, str] = {}
+    recordings = _recordings_of(history)
+    for number, (content, recording) in enumerate(recordings.items()):
+        place, wanted = places.get(content), audio / recording.file
+        if place is not None and place == wanted:
+            now[content] = place
+        elif place is None or not place.is_file():
+            missing[content] = recording.file
+        else:
+            _copy(
+                place,
+                wanted,
+                content,
+                part_of(progress, number / len(recordings), (number + 1) / len(recordings)),
+            )
+            now[content] = wanted
+    needed = {recording.content for recording in history.session.recordings}
+    lost = {content: name for content, name in missing.items() if content in needed}
+    if lost:
+        raise MissingRecordings(lost)
+    return now
+
+
+def _copy(place: Path, wanted: Path, content: ContentHash, progress: Progress) -> None:
+    new = wanted.with_name(f".{wanted.name}.part")
+    try:
+        shutil.copyfile(place, new)
+        if content_hash(new, progress) != content:
+            raise UnusableFile(
+                place, "has changed since it was opened", "Open it anew, or bring the old one back."
+            )
+        with new.open("rb") as file:
+            os.fsync(file.fileno())
+        new.replace(wanted)
+    finally:
+        new.unlink(missing_ok=True)
+
+
+def write_whole(path: Path, data: bytes) -> None:
+    """Write a new file, sync it, rename it into place, sync the folder."""
+    new = path.with_name(f".{path.name}.part")
+    try:
+        with new.open("wb") as file:
+            file.write(data)
+            file.flush()
+            os.fsync(file.fileno())
+        new.replace(path)
+        folder = os.open(path.parent, os.O_RDONLY)
+        try:
+            os.fsync(folder)
+        finally:
+            os.close(folder)
+    finally:
+        new.unlink(missing_ok=True)
+
+
+def check_place(folder: Path) -> None:
+    """Refuse to save over something that is not a session.
+
+    Raises
+    ------
+    CannotWrite
+    """
+    if folder.is_file():
+        raise CannotWrite(folder, "a file of this name is there", "Choose another name.")
+    if folder.is_dir() and any(folder.iterdir()) and not (folder / DOCUMENT).is_file():
+        raise CannotWrite(folder, "the folder holds other things", "Choose a new or an empty folder.")
