@@ -3,6 +3,7 @@
 import os
 import subprocess
 import sys
+import threading
 import time
 from dataclasses import dataclass
 from pathlib import Path
@@ -51,6 +52,7 @@ class Player:
         self._loop = (0, 0)
         self._mix: Mix | None = None
         self._crashes = 0
+        self._lock = threading.Lock()  # the renderer publishes, the window revives
         self.rate = 48000
         self.control = Control()
 
@@ -116,16 +118,21 @@ class Player:
         """Start the audio process again where it died; True if it had."""
         if self._child is None or self._child.poll() is None:
             return False
+        with self._lock:
+            self._relaunch()
+        return True
+
+    def _relaunch(self) -> None:
         self._crashes += 1
         was_playing, position = bool(self.control.get(Word.IS_PLAYING)), self.control.get(Word.POSITION)
         self.control = Control()
         self._launch()
         self.control.send(Command.PLAY if was_playing else Command.SEEK, position)
-        return True
 
     def publish(self, mix: Mix) -> None:
-        self._mix = mix
-        self.control.publish(mix)
+        with self._lock:
+            self._mix = mix
+            self.control.publish(mix)
 
     def play(self, position: int) -> None:
         self.control.send(Command.PLAY, position)

@@ -55,6 +55,7 @@ def measured_of(pulse: Pulse) -> Measured | None:
         pulse.confidence,
         pulse.is_constant,
         pulse.loop.beats if pulse.loop else None,
+        tuple(round(float(beat), 4) for beat in pulse.beats),
     )
 
 

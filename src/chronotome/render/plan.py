@@ -21,6 +21,7 @@ class PieceKey(NamedTuple):
     """All that a rendered piece depends on; equal keys sound alike, bit for bit."""
 
     content: ContentHash
+    rate: int
     move_by: MoveBy
     start: int
     end: int
@@ -40,6 +41,7 @@ class ClipPlan:
     """
 
     content: ContentHash
+    rate: int
     move_by: MoveBy
     source: Frames
     heard: Frames
@@ -51,7 +53,7 @@ class ClipPlan:
         source = self.source.tolist()
         last = len(lengths) - 1
         return [
-            PieceKey(self.content, self.move_by, source[k], source[k + 1], length, k == last)
+            PieceKey(self.content, self.rate, self.move_by, source[k], source[k + 1], length, k == last)
             for k, length in enumerate(lengths)
         ]
 
@@ -117,12 +119,12 @@ def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
     offset = start - clip.start
     if not len(targets) or (targets.target == targets.played).all():
         source, heard = np.array([start, end]), np.array([clip.start, clip.start + end - start])
-        return ClipPlan(clip.recording, guide.move_by, source, heard, clip.start)
+        return ClipPlan(clip.recording, session.rate, guide.move_by, source, heard, clip.start)
     source, heard = _with_ends(targets.played + offset, targets.target, start, end, clip.start)
     if guide.move_by is not MoveBy.CUTTING:
         source, heard = _with_faint(session, leading, source, heard, offset)
     first_played = clip.start + int(source[0]) - start
-    return ClipPlan(clip.recording, guide.move_by, source, heard, first_played)
+    return ClipPlan(clip.recording, session.rate, guide.move_by, source, heard, first_played)
 
 
 def _with_ends(source: Frames, heard: Frames, start: int, end: int, clip_start: int) -> tuple[Frames, Frames]:

@@ -24,6 +24,7 @@ class Measured(Struct, frozen=True):
     confidence: Share
     is_constant: bool
     loop_beats: int | None = None
+    beats: tuple[float, ...] = ()
 
 
 class Recording(Struct, frozen=True):

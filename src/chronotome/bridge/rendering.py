@@ -1,0 +1,92 @@
+"""Keeps the player's mix up with the session."""
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+
+from PySide6.QtCore import QObject, Signal
+
+from chronotome.bridge.store import Store
+from chronotome.engine.latest import Latest
+from chronotome.engine.player import Player
+from chronotome.render.arena import Arena, Region
+from chronotome.render.mix import Mix
+from chronotome.render.plan import plan_for
+from chronotome.render.pool import Pool
+from chronotome.render.renderer import Renderer, Sources
+from chronotome.session.model import Session
+
+
+@dataclass(frozen=True, eq=False)
+class Request:
+    session: Session
+    sources: Sources
+    near: int
+
+
+class Rendering(QObject):
+    """Asks for a mix whenever the session is another; hands what comes to the player at once."""
+
+    rendered = Signal(object)
+    """The whole mix of the newest request is with the player."""
+    started = Signal()
+
+    def __init__(
+        self, store: Store, pool: Pool, player: Player, arena: Arena, parent: QObject | None = None
+    ) -> None:
+        super().__init__(parent)
+        self._store, self._pool, self._player = store, pool, player
+        self._renderer = Renderer(arena)
+        self._latest: Latest[Request] = Latest(self._work, name="render")
+        self._retired: list[Region] = []
+        self._last_serial_with: dict[int, int] = {}
+        self.is_current = False
+        self.rendered.connect(self._on_rendered)
+        store.changed.connect(lambda _before, _after: self.ask())
+
+    def ask(self) -> None:
+        """Render the session as it is now."""
+        session = self._store.session
+        near = int(self._player.state().position)
+        self.is_current = False
+        self.started.emit()
+        self._latest.ask(Request(session, self._pool.ready(), near))
+
+    def wait(self, seconds: float = 10.0) -> bool:
+        """Wait until what was asked for is with the player."""
+        return self._latest.wait_idle(seconds)
+
+    def close(self) -> None:
+        self._latest.close()
+
+    def retire(self, regions: Sequence[Region]) -> None:
+        """Free samples that no session needs any more, once the player has moved on."""
+        self._retired.extend(regions)
+
+    def _work(self, request: Request, is_wanted: Callable[[], bool]) -> None:
+        self._free_retired(request)
+        mixes: list[Mix] = []
+
+        def publish(mix: Mix) -> None:
+            mixes.append(mix)
+            for source in request.sources.values():
+                self._last_serial_with[id(source.region)] = mix.serial
+            self._player.publish(mix)
+
+        self._renderer.render(plan_for(request.session), request.sources, publish, request.near, is_wanted)
+        if is_wanted():
+            self.rendered.emit(mixes[-1])
+
+    def _free_retired(self, request: Request) -> None:
+        released = self._player.released_serial
+        self._renderer.cache.release(released)
+        used = {id(source.region) for source in request.sources.values()}
+        waiting, self._retired = self._retired, []
+        for region in waiting:
+            if id(region) in used or self._last_serial_with.get(id(region), 0) > released:
+                self._retired.append(region)
+            else:
+                self._renderer.arena.free(region)
+                self._last_serial_with.pop(id(region), None)
+
+    def _on_rendered(self, _mix: Mix) -> None:
+        self.is_current = self._latest.wait_idle(0)

@@ -1,0 +1,116 @@
+"""The Store: holds the current session; everything else reads it, and hears when it is another."""
+
+from collections.abc import Callable
+from typing import Any
+
+from PySide6.QtCore import QObject, Signal
+
+from chronotome.session.history import History
+from chronotome.session.model import Session
+
+Edit = Callable[[Session], Session]
+Part = Callable[[Session], Any]
+
+
+class Store(QObject):
+    """History, and at most one draft on top of it.
+
+    Invariants: a draft is always made from the last kept session; `changed` is emitted once per new object.
+    """
+
+    changed = Signal(object, object)
+    """(before, after): the session that is shown and heard is another one."""
+    kept = Signal(str, object)
+    """(kind, history): `then`, `amend`, `undo`, `redo` or `reset` led to this history."""
+
+    def __init__(self, parent: QObject | None = None) -> None:
+        super().__init__(parent)
+        self._history = History(Session())
+        self._draft: Session | None = None
+        self._saved: Session | None = self._history.session
+
+    @property
+    def session(self) -> Session:
+        """What is shown and heard: the draft, where there is one."""
+        return self._history.session if self._draft is None else self._draft
+
+    @property
+    def history(self) -> History:
+        return self._history
+
+    @property
+    def is_modified(self) -> bool:
+        return self._history.session is not self._saved
+
+    @property
+    def is_drafting(self) -> bool:
+        return self._draft is not None
+
+    def draft(self, edit: Edit) -> None:
+        """Show and hear an edit of the last kept session, without keeping it."""
+        self._become(self._history, edit(self._history.session))
+
+    def drop_draft(self) -> None:
+        self._become(self._history, None)
+
+    def apply(self, edit: Edit, label: str) -> None:
+        """Keep an edit as one step of undo."""
+        history = self._history.then(edit(self._history.session), label)
+        is_new = history is not self._history
+        self._become(history, None)
+        if is_new:
+            self.kept.emit("then", history)
+
+    def amend(self, edit: Edit) -> None:
+        """Take in what the machine found out; no step of undo, and no reason to ask for saving."""
+        session = edit(self._history.session)
+        if session is self._history.session:
+            return
+        if self._history.session is self._saved:
+            self._saved = session
+        history = self._history.amended(session)
+        self._become(history, None if self._draft is None else edit(self._draft))
+        self.kept.emit("amend", history)
+
+    def undo(self) -> None:
+        if self._history.past:
+            self._become(self._history.undone(), None)
+            self.kept.emit("undo", self._history)
+
+    def redo(self) -> None:
+        if self._history.future:
+            self._become(self._history.redone(), None)
+            self.kept.emit("redo", self._history)
+
+    def reset(self, history: History, *, is_saved: bool) -> None:
+        """Another document."""
+        self._saved = history.session if is_saved else None
+        self._become(history, None)
+        self.kept.emit("reset", history)
+
+    def mark_saved(self, session: Session) -> None:
+        """`session` is what the disk holds now."""
+        self._saved = session
+        self.kept.emit("saved", self._history)
+
+    def watch(self, owner: QObject, heard: Callable[[], None], *parts: Part) -> None:
+        """Call `heard` now, and whenever one of the parts is another object, until `owner` is gone."""
+        last = [part(self.session) for part in parts]
+
+        def on_changed(_before: Session, after: Session) -> None:
+            now = [part(after) for part in parts]
+            if any(new is not old for new, old in zip(now, last, strict=True)):
+                last[:] = now
+                heard()
+
+        self.changed.connect(on_changed)
+        owner.destroyed.connect(lambda: self.changed.disconnect(on_changed))
+        heard()
+
+    def _become(self, history: History, draft: Session | None) -> None:
+        before = self.session
+        self._history = history
+        self._draft = None if draft is history.session else draft
+        after = self.session
+        if after is not before:
+            self.changed.emit(before, after)

@@ -1,0 +1,122 @@
+"""Play, stop, loop and listen, in the session's terms."""
+
+from PySide6.QtCore import QObject, QTimer, Signal
+
+from chronotome.bridge.store import Store
+from chronotome.engine.player import Player, PlayerState
+from chronotome.render.mix import Side
+
+TICK_MILLISECONDS = 16
+IDLE_MILLISECONDS = 250
+
+
+class Transport(QObject):
+    """The player for the interface thread. The position is not session state."""
+
+    moved = Signal(float)
+    """The session frame that is heard now."""
+    playing_changed = Signal(bool)
+    side_changed = Signal(object)
+    levels = Signal(float, float)
+    device_changed = Signal()
+
+    def __init__(self, store: Store, player: Player, parent: QObject | None = None) -> None:
+        super().__init__(parent)
+        self._store, self._player = store, player
+        self._timer = QTimer(self)
+        self._timer.timeout.connect(self._on_tick)
+        self._timer.start(IDLE_MILLISECONDS)
+        self._started_at = 0.0
+        self._last: PlayerState = player.state()
+        self.position = 0.0
+        self.is_playing = False
+        self.side = Side.EDITED
+        store.watch(
+            self, self._on_loop, lambda s: s.loop, lambda s: s.is_looping, lambda s: s.tempo, lambda s: s.rate
+        )
+
+    @property
+    def device(self) -> PlayerState:
+        return self._last
+
+    def play(self) -> None:
+        """Play from the position; from the start where it is past the end."""
+        session = self._store.session
+        if not session.tracks:
+            return
+        at = 0.0 if self.position >= session.frames else self.position
+        self._started_at = at
+        self._player.play(max(0, int(at)))
+        self._set_playing(is_playing=True)
+
+    def stop(self) -> None:
+        self._player.stop()
+        self._set_playing(is_playing=False)
+
+    def toggle(self) -> None:
+        if self.is_playing:
+            self.stop()
+        else:
+            self.play()
+
+    def go_to(self, frame: float) -> None:
+        """Put the playhead at a session frame, playing or not."""
+        self.position = max(0.0, frame)
+        self._started_at = self.position
+        if self.is_playing:
+            self._player.play(int(self.position))
+        else:
+            self._player.seek(int(self.position))
+        self.moved.emit(self.position)
+
+    def go_back(self) -> None:
+        """Return: to where it was started, and from there to the loop's or the session's start."""
+        session = self._store.session
+        start = 0.0
+        if session.is_looping and session.loop is not None:
+            start = max(0.0, session.tempo.seconds_of(session.loop.start) * session.rate)
+        self.go_to(start if abs(self.position - self._started_at) < 1 else self._started_at)
+
+    def listen(self, side: Side) -> None:
+        if side is not self.side:
+            self.side = side
+            self._player.listen(side)
+            self.side_changed.emit(side)
+
+    def close(self) -> None:
+        self._timer.stop()
+        self._player.close()
+
+    def _set_playing(self, *, is_playing: bool) -> None:
+        if self.is_playing != is_playing:
+            self.is_playing = is_playing
+            self._timer.setInterval(TICK_MILLISECONDS if is_playing else IDLE_MILLISECONDS)
+            self.playing_changed.emit(is_playing)
+
+    def _on_loop(self) -> None:
+        session = self._store.session
+        self._player.start(session.rate)
+        if session.loop is None or not session.is_looping:
+            self._player.set_loop(0, 0)
+            return
+        start, end = (
+            max(0, round(session.tempo.seconds_of(beat) * session.rate))
+            for beat in (session.loop.start, session.loop.end)
+        )
+        self._player.set_loop(start, end)
+
+    def _on_tick(self) -> None:
+        if self._player.revive():
+            self.device_changed.emit()
+        state = self._player.state()
+        last, self._last = self._last, state
+        if (state.device, state.dropouts, state.is_ready) != (last.device, last.dropouts, last.is_ready):
+            self.device_changed.emit()
+        self.levels.emit(state.left, state.right)
+        if self.is_playing and state.is_playing:
+            self.position = state.position
+            self.moved.emit(self.position)
+            session = self._store.session
+            is_past = state.position > session.frames + session.rate
+            if is_past and not session.is_looping:
+                self.stop()

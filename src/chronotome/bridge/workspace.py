@@ -1,0 +1,311 @@
+"""The document and what belongs to it: samples, places of files, journal, opening and saving."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from pathlib import Path
+
+from PySide6.QtCore import QObject, Signal
+
+from chronotome.bridge.store import Store
+from chronotome.bridge.tasks import Tasks
+from chronotome.dsp.audio import Audio
+from chronotome.errors import Cancelled, ChronotomeError, UnusableFile
+from chronotome.files.analysis import analyse, keep_analysis, kept_analysis
+from chronotome.files.audio_file import FileFacts, facts_of, load_source
+from chronotome.files.journal import Journal, Recovered
+from chronotome.files.session_file import (
+    Opened,
+    check_place,
+    document_of,
+    find_recordings,
+    is_session,
+    load_session,
+    save_session,
+)
+from chronotome.progress import Progress, part_of
+from chronotome.render.arena import Arena
+from chronotome.render.pool import Pool, Source
+from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.history import History
+from chronotome.session.model import ContentHash, Measured, Recording, Session
+from chronotome.session.onsets import Onsets
+
+
+@dataclass(frozen=True, eq=False)
+class Found:
+    """What the analysis of a recording brought."""
+
+    content: ContentHash
+    onsets: Onsets
+    measured: Measured | None
+
+
+class Workspace(QObject):
+    """One session and its files. Everything slow runs as a task."""
+
+    source_grew = Signal(str)
+    """More of a recording (by content) can be drawn."""
+    source_ready = Signal(str)
+    opened = Signal()
+    saved = Signal()
+    missing = Signal(object)
+    """Recordings that are asked for: content -> name."""
+    told = Signal(str)
+    """A sentence for the status line."""
+    _source_started = Signal(object)
+
+    def __init__(self, store: Store, tasks: Tasks, arena: Arena, journal: Journal) -> None:
+        super().__init__(store)
+        self._store, self._tasks, self._arena, self._journal = store, tasks, arena, journal
+        self.pool = Pool()
+        self.places: dict[ContentHash, Path] = {}
+        self.folder: Path | None = None
+        self.lost: dict[ContentHash, str] = {}
+        self._analyses: dict[ContentHash, Found] = {}
+        self._generation = 0
+        self._source_started.connect(self._on_source_started)
+        store.kept.connect(self._on_kept)
+        store.changed.connect(lambda _before, after: self._bring_analyses(after))
+
+    @property
+    def title(self) -> str:
+        return self.folder.name if self.folder else self._store.session.name
+
+    # Opening
+
+    def open(self, paths: Sequence[Path]) -> None:
+        """A session replaces what is open; sound files are added to it."""
+        for path in paths:
+            if is_session(path):
+                self.open_session(path)
+            else:
+                self.add_file(path)
+
+    def open_session(self, path: Path, *, as_copy: bool = False) -> None:
+        """Open a session; `as_copy` leaves its folder alone, as for the demo."""
+
+        def show(opened: Opened) -> None:
+            folder = None if as_copy else document_of(path).parent
+            self._show(opened.history, opened.places, folder, opened.missing, is_saved=True)
+            if opened.note:
+                self.told.emit(opened.note)
+
+        self._tasks.run(f"Opening {path.name}", lambda _progress: load_session(path), show)
+
+    def restore(self, recovered: Recovered) -> None:
+        """Bring back what a journal kept."""
+        places = {content: place for content, place in recovered.places.items() if place.is_file()}
+        missing = {
+            recording.content: recording.file
+            for recording in recovered.history.session.recordings
+            if recording.content not in places
+        }
+        self._show(recovered.history, places, recovered.folder, missing, is_saved=False)
+
+    def new(self) -> None:
+        self._show(History(Session()), {}, None, {}, is_saved=True)
+
+    def _show(
+        self,
+        history: History,
+        places: dict[ContentHash, Path],
+        folder: Path | None,
+        missing: dict[ContentHash, str],
+        *,
+        is_saved: bool,
+    ) -> None:
+        self._generation += 1
+        for task in list(self._tasks.running):
+            task.cancel()
+        self.pool.sources.clear()
+        self.places, self.folder, self.lost = dict(places), folder, dict(missing)
+        self._analyses.clear()
+        self._store.reset(history, is_saved=is_saved)
+        for recording in history.session.recordings:
+            if recording.content in places:
+                self._load(recording.content, places[recording.content], history.session.rate)
+        self.opened.emit()
+        if missing:
+            self.missing.emit(dict(missing))
+
+    # Sound files
+
+    def add_file(self, path: Path) -> None:
+        """Import a sound file: a recording, a track and a clip; then its onsets are looked for."""
+        generation = self._generation
+
+        def add(facts: FileFacts) -> None:
+            if generation != self._generation:
+                return
+            self.places.setdefault(facts.content, path.resolve())
+            self._journal.placed(facts.content, path.resolve())
+            recording = Recording(
+                facts.content,
+                self._free_name(path.name, facts.content),
+                facts.rate,
+                facts.frames,
+                facts.channels,
+            )
+            words = f"Open {path.name}"
+            self._store.apply(lambda session: add_recording(session, recording, path.stem), words)
+            if self.pool.get(facts.content) is None:
+                self._load(facts.content, path, self._store.session.rate)
+
+        self._tasks.run(f"Opening {path.name}", lambda progress: facts_of(path, progress), add)
+
+    def _free_name(self, name: str, content: ContentHash) -> str:
+        """A file name that no other recording of the session has."""
+        taken = {each.file for each in self._store.session.recordings if each.content != content}
+        return name if name not in taken else f"{Path(name).stem}-{content[:6]}{Path(name).suffix}"
+
+    def _load(self, content: ContentHash, path: Path, rate: int) -> None:
+        generation = self._generation
+
+        def work(progress: Progress) -> Source:
+            facts = facts_of(path, part_of(progress, 0.0, 0.1))
+            if facts.content != content:
+                raise UnusableFile(
+                    path, "has changed since it was first opened", "Bring the old file back, or open it anew."
+                )
+            return load_source(
+                facts,
+                self._arena,
+                rate,
+                progress=self._growing(content, part_of(progress, 0.1, 1.0)),
+                started=self._source_started.emit,
+            )
+
+        def keep(source: Source) -> None:
+            if generation != self._generation:
+                return
+            self.pool.add(source)
+            self.source_ready.emit(content)
+            self._bring_analyses(self._store.session)
+
+        def fail(error: ChronotomeError) -> None:
+            if generation != self._generation:
+                return
+            self.pool.sources.pop(content, None)
+            if isinstance(error, Cancelled):
+                self.told.emit(
+                    f"{path.name} was not read to its end: it stays silent until it is opened anew."
+                )
+            else:
+                self._tasks.error.emit(str(error))
+            self.lost[content] = path.name
+
+        self._tasks.run(f"Reading {path.name}", work, keep, fail)
+
+    def _growing(self, content: ContentHash, progress: Progress) -> Progress:
+        def report(fraction: float) -> None:
+            progress(fraction)
+            self.source_grew.emit(content)
+
+        return report
+
+    def _on_source_started(self, source: Source) -> None:
+        if any(recording.content == source.content for recording in self._store.session.recordings):
+            self.pool.add(source)
+
+    def find_missing(self, places: Sequence[Path]) -> None:
+        """Look for lost recordings in files and folders, by content."""
+
+        def show(found: dict[ContentHash, Path]) -> None:
+            self.places.update(found)
+            for content, path in found.items():
+                self.lost.pop(content, None)
+                self._load(content, path, self._store.session.rate)
+            if self.lost:
+                self.missing.emit(dict(self.lost))
+
+        lost = dict(self.lost)
+        self._tasks.run(
+            "Looking for recordings", lambda progress: find_recordings(lost, places, progress), show
+        )
+
+    # Analysis
+
+    def _bring_analyses(self, session: Session) -> None:
+        """See that every recording that is read gets its analysis, in sessions of the past too."""
+        for recording in session.recordings:
+            source = self.pool.get(recording.content)
+            if recording.is_analysed or source is None or not source.is_whole:
+                continue
+            found = self._analyses.get(recording.content)
+            if found is not None:
+                self._amend(found)
+            else:
+                self.analyse(recording, source)
+
+    def analyse(self, recording: Recording, source: Source) -> None:
+        """Look for onsets and pulse in the background, unless that runs already."""
+        words = f"Finding hits in {recording.file}"
+        if any(task.words == words for task in self._tasks.running):
+            return
+        generation = self._generation
+
+        def work(progress: Progress) -> Found:
+            kept = kept_analysis(recording.content)
+            if kept is not None:
+                return Found(recording.content, kept.onsets, kept.measured)
+            audio = Audio(source.region.samples, source.rate)
+            onsets, measured = analyse(
+                audio, Path(recording.file).stem, progress, rate=recording.rate, frames=recording.frames
+            )
+            keep_analysis(recording.content, onsets, measured)
+            return Found(recording.content, onsets, measured)
+
+        def show(found: Found) -> None:
+            if generation == self._generation:
+                self._analyses[found.content] = found
+                self._amend(found)
+                if not len(found.onsets):
+                    self.told.emit(f"No hits found in {recording.file}: it is silent, or very even.")
+
+        def fail(error: ChronotomeError) -> None:
+            if isinstance(error, Cancelled) and generation == self._generation:
+                self._analyses[recording.content] = Found(recording.content, Onsets(), None)
+                self.told.emit(f"No hits were looked for in {recording.file}. Find hits in Mark does it.")
+            elif not isinstance(error, Cancelled):
+                self._tasks.error.emit(str(error))
+
+        self._tasks.run(words, work, show, fail)
+
+    def find_hits_again(self, content: ContentHash) -> None:
+        """Look for hits where that was cancelled."""
+        source = self.pool.get(content)
+        if source is not None and source.is_whole:
+            self._analyses.pop(content, None)
+            self.analyse(self._store.session.recording_with(content), source)
+
+    def _amend(self, found: Found) -> None:
+        self._store.amend(lambda session: set_analysis(session, found.content, found.onsets, found.measured))
+
+    # Saving
+
+    def save(self, folder: Path) -> None:
+        """Save into a folder, in the background; what is edited meanwhile is for the next time."""
+        history = self._store.history
+        places = dict(self.places)
+
+        def work(progress: Progress) -> dict[ContentHash, Path]:
+            if folder != self.folder:
+                check_place(folder)
+            return save_session(folder, history, places, progress)
+
+        def show(now: dict[ContentHash, Path]) -> None:
+            self.places.update(now)
+            self.folder = folder
+            self._store.mark_saved(history.session)
+            self.saved.emit()
+
+        self._tasks.run(f"Saving {folder.name}", work, show)
+
+    def _on_kept(self, kind: str, history: History) -> None:
+        if kind in {"reset", "saved"}:
+            self._journal.start(history, self.places, self.folder)
+        else:
+            self._journal.happened(kind, history)
+        if self._journal.problem:
+            self.told.emit(self._journal.problem)
+            self._journal.problem = None
