@@ -48,6 +48,8 @@ class Workspace(QObject):
     source_ready = Signal(str)
     opened = Signal()
     saved = Signal()
+    retired = Signal(object)
+    """Regions of samples that no session needs any more."""
     missing = Signal(object)
     """Recordings that are asked for: content -> name."""
     told = Signal(str)
@@ -117,6 +119,7 @@ class Workspace(QObject):
         self._generation += 1
         for task in list(self._tasks.running):
             task.cancel()
+        self.retired.emit([source.region for source in self.pool.sources.values()])
         self.pool.sources.clear()
         self.places, self.folder, self.lost = dict(places), folder, dict(missing)
         self._analyses.clear()
@@ -187,9 +190,7 @@ class Workspace(QObject):
                 return
             self.pool.sources.pop(content, None)
             if isinstance(error, Cancelled):
-                self.told.emit(
-                    f"{path.name} was not read to its end: it stays silent until it is opened anew."
-                )
+                self.told.emit(f"{path.name} was not read to its end: it is silent until it is opened anew.")
             else:
                 self._tasks.error.emit(str(error))
             self.lost[content] = path.name
@@ -232,10 +233,10 @@ class Workspace(QObject):
             if recording.is_analysed or source is None or not source.is_whole:
                 continue
             found = self._analyses.get(recording.content)
-            if found is not None:
-                self._amend(found)
-            else:
+            if found is None:
                 self.analyse(recording, source)
+            elif len(found.onsets):
+                self._amend(found)
 
     def analyse(self, recording: Recording, source: Source) -> None:
         """Look for onsets and pulse in the background, unless that runs already."""
@@ -243,17 +244,6 @@ class Workspace(QObject):
         if any(task.words == words for task in self._tasks.running):
             return
         generation = self._generation
-
-        def work(progress: Progress) -> Found:
-            kept = kept_analysis(recording.content)
-            if kept is not None:
-                return Found(recording.content, kept.onsets, kept.measured)
-            audio = Audio(source.region.samples, source.rate)
-            onsets, measured = analyse(
-                audio, Path(recording.file).stem, progress, rate=recording.rate, frames=recording.frames
-            )
-            keep_analysis(recording.content, onsets, measured)
-            return Found(recording.content, onsets, measured)
 
         def show(found: Found) -> None:
             if generation == self._generation:
@@ -263,13 +253,17 @@ class Workspace(QObject):
                     self.told.emit(f"No hits found in {recording.file}: it is silent, or very even.")
 
         def fail(error: ChronotomeError) -> None:
-            if isinstance(error, Cancelled) and generation == self._generation:
-                self._analyses[recording.content] = Found(recording.content, Onsets(), None)
-                self.told.emit(f"No hits were looked for in {recording.file}. Find hits in Mark does it.")
-            elif not isinstance(error, Cancelled):
-                self._tasks.error.emit(str(error))
+            if generation == self._generation:
+                self._not_analysed(recording, error)
 
-        self._tasks.run(words, work, show, fail)
+        self._tasks.run(words, lambda progress: _find_hits(recording, source, progress), show, fail)
+
+    def _not_analysed(self, recording: Recording, error: ChronotomeError) -> None:
+        self._analyses[recording.content] = Found(recording.content, Onsets(), None)
+        if isinstance(error, Cancelled):
+            self.told.emit(f"No hits were looked for in {recording.file}. Find hits, in Mark, does it.")
+        else:
+            self._tasks.error.emit(str(error))
 
     def find_hits_again(self, content: ContentHash) -> None:
         """Look for hits where that was cancelled."""
@@ -309,3 +303,15 @@ class Workspace(QObject):
         if self._journal.problem:
             self.told.emit(self._journal.problem)
             self._journal.problem = None
+
+
+def _find_hits(recording: Recording, source: Source, progress: Progress) -> Found:
+    """From the cache, or worked out and kept there."""
+    kept = kept_analysis(recording.content)
+    if kept is not None:
+        return Found(recording.content, kept.onsets, kept.measured)
+    audio = Audio(source.region.samples, source.rate)
+    name = Path(recording.file).stem
+    onsets, measured = analyse(audio, name, progress, rate=recording.rate, frames=recording.frames)
+    keep_analysis(recording.content, onsets, measured)
+    return Found(recording.content, onsets, measured)

@@ -1,10 +1,12 @@
 """Minimum and maximum of the samples over fixed buckets, for drawing at any zoom."""
 
 import numpy as np
+from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples
 from chronotome.dsp.spectrum import Curve
 
+Edges = NDArray[np.float64]
 BUCKET = 256
 COARSE = 16
 
@@ -44,7 +46,7 @@ class Overview:
         self.coarse_lows[low:high] = self.lows[inside].reshape(-1, COARSE).min(axis=1)
         self.coarse_highs[low:high] = self.highs[inside].reshape(-1, COARSE).max(axis=1)
 
-    def columns(self, edges: Curve) -> tuple[Curve, Curve]:
+    def columns(self, edges: Edges) -> tuple[Curve, Curve]:
         """Lows and highs between neighbouring edges.
 
         Parameters
@@ -62,7 +64,7 @@ class Overview:
             return self._reduced(edges, BUCKET * COARSE, self.coarse_lows, self.coarse_highs)
         return self._reduced(edges, BUCKET, self.lows, self.highs)
 
-    def _reduced(self, edges: Curve, bucket: int, lows: Curve, highs: Curve) -> tuple[Curve, Curve]:
+    def _reduced(self, edges: Edges, bucket: int, lows: Curve, highs: Curve) -> tuple[Curve, Curve]:
         total = len(lows)
         starts = np.floor(edges[:-1] / bucket).astype(np.int64)
         ends = np.maximum(np.ceil(edges[1:] / bucket).astype(np.int64), starts + 1)
@@ -81,7 +83,7 @@ def overview_of(samples: Samples) -> Overview:
     return overview
 
 
-def columns_of(samples: Samples, edges: Curve) -> tuple[Curve, Curve]:
+def columns_of(samples: Samples, edges: Edges) -> tuple[Curve, Curve]:
     """Like `Overview.columns`, from the samples themselves; for zooms below a bucket per column."""
     total = len(samples)
     starts = np.floor(edges[:-1]).astype(np.int64)

@@ -149,7 +149,8 @@ def style_sheet(theme: Theme) -> str:
     QLabel#figure {{ font-family: "{FIGURES}"; font-size: 12px; }}
     QLabel#bigfigure {{ font-family: "{FIGURES}"; font-size: 17px; }}
     QLabel#heading {{ font-weight: 600; }}
-    QPushButton {{ background: {t.paper}; border: 1px solid {t.rule}; border-radius: 6px; padding: 5px 12px; }}
+    QPushButton {{ background: {t.paper}; border: 1px solid {t.rule}; border-radius: 6px;
+        padding: 5px 12px; }}
     QPushButton:hover {{ border-color: {t.strong_rule}; background: {t.panel}; }}
     QPushButton:focus, QLineEdit:focus {{ border-color: {t.accent}; }}
     QPushButton:checked {{ background: {t.wash}; border-color: {t.strong_rule}; }}
@@ -160,7 +161,8 @@ def style_sheet(theme: Theme) -> str:
     QPushButton#play {{ background: {t.ink}; border-radius: 16px; padding: 0; border: none; }}
     QLineEdit {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px; padding: 3px 6px;
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}
-    QLineEdit#figure {{ font-family: "{FIGURES}"; font-size: 17px; padding: 0 2px; border-color: transparent; }}
+    QLineEdit#figure {{ font-family: "{FIGURES}"; font-size: 17px; padding: 0 2px;
+        border-color: transparent; }}
     QLineEdit#figure:hover, QLineEdit#figure:focus {{ border-color: {t.strong_rule}; }}
     QComboBox {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px; padding: 3px 8px; }}
     QComboBox:focus {{ border-color: {t.accent}; }}

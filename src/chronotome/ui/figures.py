@@ -1,0 +1,25 @@
+"""How numbers are written: units, decimals, and a real minus sign."""
+
+
+def signed(value: float, decimals: int = 1) -> str:
+    text = f"{value:+.{decimals}f}".replace("-", "−")
+    return text if float(f"{value:.{decimals}f}") else f"{0:.{decimals}f}"
+
+
+def plain(value: float, decimals: int = 1) -> str:
+    return f"{value:.{decimals}f}".replace("-", "−")
+
+
+def decibels(value: float) -> str:
+    return "−∞ dB" if value <= -90 else f"{plain(value)} dB"
+
+
+def clock(seconds: float) -> str:
+    """Minutes, seconds and milliseconds: m:ss.mmm."""
+    sign = "−" if seconds < 0 else ""
+    milliseconds = round(abs(seconds) * 1000)
+    return f"{sign}{milliseconds // 60000}:{milliseconds // 1000 % 60:02d}.{milliseconds % 1000:03d}"
+
+
+def counted(number: int, one: str, many: str | None = None) -> str:
+    return f"{number} {one if number == 1 else many or one + 's'}"

@@ -1,0 +1,85 @@
+"""Other tracks, as context."""
+
+from PySide6.QtCore import QPointF, QRect, Qt
+from PySide6.QtGui import QImage, QMouseEvent, QPainter
+
+from chronotome.session.model import Track, TrackId
+from chronotome.ui.desk import Desk
+from chronotome.ui.theme import colour
+from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.shown import shown_of
+from chronotome.ui.timeline.track_buttons import TrackButtons
+from chronotome.ui.timeline.waveform import columns, wave_image
+
+HEIGHT = 56
+
+
+class ContextLane(Lane):
+    """Click: bring this track into the tall lane."""
+
+    hint = "Click the name to bring this track into the tall lane."
+
+    def __init__(self, desk: Desk, track: TrackId) -> None:
+        super().__init__(desk, "Track")
+        self.track_id = track
+        self.setFixedHeight(HEIGHT)
+        self._image: QImage | None = None
+        self._key: tuple[object, ...] = ()
+        self._buttons = TrackButtons(desk, self, size=20)
+        self._buttons.follow(track)
+        self._buttons.move(12, HEIGHT - 23)
+        desk.workspace.source_grew.connect(self._on_grew)
+        desk.workspace.source_ready.connect(self._on_grew)
+
+    @property
+    def _track(self) -> Track | None:
+        return next((track for track in self.desk.session.tracks if track.id == self.track_id), None)
+
+    def _on_grew(self, content: str) -> None:
+        track = self._track
+        if track is not None and any(clip.recording == content for clip in track.clips):
+            self._key = ()
+            self.update()
+
+    def paint_header(self, painter: QPainter) -> None:
+        track, theme = self._track, self.desk.view.theme
+        if track is None:
+            return
+        self.setAccessibleName(f"Track {track.name}")
+        y = self.paint_words(painter, 4, track.name, size=11, weight=600, value=theme.ink)
+        guide = self.desk.session.guide_of(track.id)
+        if guide != track.id:
+            words = f"locked to {self.desk.session.track(guide).name}"
+            self.paint_words(painter, y - 3, words, size=9, weight=400, value=theme.soft_ink)
+
+    def paint_content(self, painter: QPainter, content: QRect) -> None:
+        theme, track = self.desk.view.theme, self._track
+        painter.fillRect(content, colour(theme.paper))
+        self.paint_grid(painter, content)
+        shown = None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
+        source = None if shown is None else self.desk.workspace.pool.get(shown.recording.content)
+        if track is None or shown is None or source is None:
+            return
+        ratio = self.devicePixelRatioF()
+        key = (shown, self.desk.view.viewport, ratio, theme.name, source.is_whole, track.is_muted)
+        if self._image is None or key != self._key:
+            lows, highs = columns(source, shown.source_edges(self.desk.view.viewport.edges(ratio)))
+            ink = colour(theme.wave, 110 if track.is_muted else 255)
+            if track.is_muted:
+                ink = colour(theme.strong_rule)
+            self._image = wave_image(
+                lows, highs, ink, height=int((HEIGHT - 8) * ratio), ratio=ratio, scale=1.2
+            )
+            self._key = key if source.is_whole else ()
+        painter.drawImage(QPointF(HEADER, 4), self._image)
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        if event.button() is not Qt.MouseButton.LeftButton:
+            return
+        if event.position().x() < HEADER:
+            self.desk.view.focus(self.track_id)
+        else:
+            self.desk.transport.go_to(self.frame_of(event.position().x()))
+
+    def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
+        self.desk.view.focus(self.track_id)

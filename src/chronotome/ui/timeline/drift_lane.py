@@ -1,0 +1,279 @@
+"""Drift: every hit at its ms from its line, filled as played, hollow where it lands."""
+
+import numpy as np
+from numpy.typing import NDArray
+from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtGui import QMouseEvent, QPainter, QPen
+
+from chronotome.session.checks import Check, checks_of
+from chronotome.session.edits.tightening import reset_hit
+from chronotome.session.tighten import Reason, spread
+from chronotome.ui.desk import Desk
+from chronotome.ui.figures import plain, signed
+from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.timeline.gestures import HitDrag, take_hit
+from chronotome.ui.timeline.hit_test import nearest_in_reach
+from chronotome.ui.timeline.lane import HEADER, Lane, triangle
+from chronotome.ui.timeline.shown import Shown, shown_of
+
+SCALES = (15.0, 30.0, 60.0, 120.0, 240.0)
+REACH = 10
+SELDOM_OUTSIDE = 96
+"""Percentile of the drift that the scale holds; the rest sits at the edge."""
+MOST_MARKS = 900
+CALLOUT_WIDTH = 176
+
+
+class DriftLane(Lane):
+    """Drag a mark up or down: that hit lands there, by hand."""
+
+    hint = "Drag a drift mark up or down to move that hit by hand; Alt keeps it off the grid."
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk, "Drift of each hit in milliseconds")
+        self.setMinimumHeight(140)
+        self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)
+        self._drag: HitDrag | None = None
+        self._pressed_y = 0.0
+        desk.view.focus_changed.connect(self.update)
+
+    @property
+    def shown(self) -> Shown | None:
+        track = self.desk.view.focused
+        if track is None:
+            return None
+        session = self.desk.session
+        return shown_of(session, session.track(session.guide_of(track.id)), self.desk.transport.side)
+
+    def _scale(self, shown: Shown) -> float:
+        """Milliseconds at the edge of the lane: the smallest of a few that holds nearly all hits."""
+        if not len(shown.targets):
+            return SCALES[1]
+        most = float(np.percentile(np.abs(shown.targets.drift), SELDOM_OUTSIDE))
+        return next((scale for scale in SCALES if scale >= most * 1.1), SCALES[-1])
+
+    def _y_of(self, milliseconds: float, scale: float) -> float:
+        middle = self.height() / 2
+        return middle + float(np.clip(milliseconds / scale, -1, 1)) * (middle - 22)
+
+    def _milliseconds_of(self, y: float, scale: float) -> float:
+        middle = self.height() / 2
+        return (y - middle) / (middle - 22) * scale
+
+    # Painting
+
+    def paint_header(self, painter: QPainter) -> None:
+        theme, shown = self.desk.view.theme, self.shown
+        y = self.paint_words(painter, 8, "Drift", size=13, weight=600, value=theme.ink)
+        y = self.paint_words(painter, y, "ms from line", size=10, weight=400, value=theme.soft_ink)
+        if shown is None or not len(shown.targets):
+            return
+        before, after = spread(shown.targets.drift), spread(shown.targets.landing)
+        painter.setFont(text_font(10))
+        painter.setPen(colour(theme.soft_ink))
+        painter.drawText(QPointF(12, y + 14), "before")
+        painter.drawText(QPointF(58, y + 14), "now")
+        painter.setFont(figure_font(12, 500))
+        painter.drawText(QPointF(12, y + 30), f"±{plain(before)}")
+        painter.setPen(colour(theme.ink))
+        painter.drawText(QPointF(58, y + 30), f"±{plain(after)}")
+        if self.height() < 150:
+            return
+        lean = float(np.mean(shown.targets.drift))
+        painter.setFont(text_font(10))
+        painter.setPen(colour(theme.soft_ink))
+        painter.drawText(QPointF(12, y + 52), "leans")
+        painter.setFont(figure_font(12))
+        painter.setPen(colour(theme.late if lean > 0 else theme.early))
+        painter.drawText(QPointF(12, y + 68), f"{signed(lean)} {'late' if lean > 0 else 'early'}")
+
+    def paint_content(self, painter: QPainter, content: QRect) -> None:
+        theme = self.desk.view.theme
+        painter.fillRect(content, colour(theme.paper))
+        shown = self.shown
+        if shown is None:
+            return
+        scale = self._scale(shown)
+        self._paint_scale(painter, content, shown, scale)
+        self.paint_grid(painter, content)
+        self._paint_axis(painter, content, scale)
+        self._paint_marks(painter, shown, scale)
+        self._paint_callout(painter, shown, scale)
+
+    def _paint_scale(self, painter: QPainter, content: QRect, shown: Shown, scale: float) -> None:
+        theme = self.desk.view.theme
+        checks = checks_of(self.desk.session, shown.track)
+        for x in self.xs_of(shown.heard_of_played(np.array([check.played for check in checks]))).tolist():
+            painter.fillRect(QRectF(x - 12, 0, 32, self.height()), colour(theme.wash, 110))
+        window = max(shown.track.tighten.leave_alone, 0.6)
+        top, bottom = self._y_of(-window, scale), self._y_of(window, scale)
+        painter.fillRect(QRectF(content.left(), top, content.width(), bottom - top), colour(theme.wash))
+
+    def _paint_axis(self, painter: QPainter, content: QRect, scale: float) -> None:
+        theme = self.desk.view.theme
+        painter.setFont(figure_font(10))
+        for share in (-1.0, -0.5, 0.5, 1.0):
+            y = self._y_of(share * scale, scale)
+            painter.setPen(QPen(colour(theme.rule), 1, Qt.PenStyle.DotLine))
+            painter.drawLine(QPointF(content.left(), y), QPointF(content.right() - 30, y))
+            painter.setPen(colour(theme.soft_ink))
+            box = QRectF(content.right() - 40, y - 8, 34, 16)
+            words = signed(share * scale, 0 if scale > 15 else 1)
+            painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, words)
+        painter.setPen(QPen(colour(theme.soft_ink), 1))
+        painter.drawLine(
+            QPointF(content.left(), self.height() / 2), QPointF(content.right(), self.height() / 2)
+        )
+        painter.setFont(text_font(9, 600))
+        painter.setPen(colour(theme.early))
+        painter.drawText(QPointF(content.left() + 6, 13), "EARLY")
+        painter.setPen(colour(theme.late))
+        painter.drawText(QPointF(content.left() + 6, self.height() - 6), "LATE")
+
+    def _points(
+        self, shown: Shown, scale: float
+    ) -> tuple[NDArray[np.float64], NDArray[np.float64], NDArray[np.float64]]:
+        """Screen x of each hit, y as played, y where it lands."""
+        targets = shown.targets
+        middle, reach = self.height() / 2, self.height() / 2 - 22
+        played = middle + np.clip(targets.drift / scale, -1, 1) * reach
+        landing = middle + np.clip(targets.landing / scale, -1, 1) * reach
+        return self.xs_of(shown.hits), played, landing
+
+    def _paint_marks(self, painter: QPainter, shown: Shown, scale: float) -> None:
+        xs, played, landing = self._points(shown, scale)
+        visible = np.flatnonzero((xs > HEADER - 12) & (xs < self.width() + 12))
+        if len(visible) > MOST_MARKS:
+            self._paint_cloud(painter, xs[visible], played[visible], landing[visible])
+            return
+        for at in visible.tolist():
+            self._paint_mark(painter, shown, at, QPointF(xs[at], played[at]), float(landing[at]))
+
+    def _paint_cloud(
+        self,
+        painter: QPainter,
+        xs: NDArray[np.float64],
+        played: NDArray[np.float64],
+        landing: NDArray[np.float64],
+    ) -> None:
+        """Far out, marks are points: as played in soft ink, where they land in ink."""
+        theme = self.desk.view.theme
+        for ys, value in ((played, theme.strong_rule), (landing, theme.ink)):
+            painter.setPen(QPen(colour(value), 2))
+            painter.drawPoints([QPointF(x, y) for x, y in zip(xs.tolist(), ys.tolist(), strict=True)])
+
+    def _paint_mark(self, painter: QPainter, shown: Shown, at: int, place: QPointF, landing: float) -> None:
+        theme, targets = self.desk.view.theme, shown.targets
+        drift = float(targets.drift[at])
+        by_hand = targets.reasons[at] == Reason.BY_HAND
+        is_selected = int(targets.onsets[at]) == self.desk.view.selected
+        size = 6 + 5 * float(targets.strengths[at]) / 100
+        value = theme.early if drift < 0 else theme.late
+        if abs(landing - place.y()) > 1.5:
+            painter.setPen(QPen(colour(theme.accent if by_hand else value), 1, Qt.PenStyle.DashLine))
+            painter.drawLine(place, QPointF(place.x(), landing))
+        painter.setPen(Qt.PenStyle.NoPen)
+        if abs(drift) <= shown.track.tighten.leave_alone:
+            painter.setPen(QPen(colour(theme.ink), 2))
+            painter.setBrush(colour(theme.card))
+            painter.drawEllipse(place, size / 2.6, size / 2.6)
+        else:
+            painter.setBrush(colour(value))
+            painter.drawPolygon(triangle(place.x(), place.y(), size, is_up=drift < 0))
+        painter.setPen(QPen(colour(theme.accent if by_hand else theme.ink), 1.4))
+        painter.setBrush(colour(theme.accent if by_hand else theme.card))
+        painter.drawEllipse(QPointF(place.x(), landing), 3.0, 3.0)
+        if is_selected:
+            painter.setPen(QPen(colour(theme.accent), 1.4))
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawEllipse(place, size, size)
+
+    def _paint_callout(self, painter: QPainter, shown: Shown, scale: float) -> None:
+        """What is to check about the selected hit, in a sentence with numbers."""
+        selected = self.desk.view.selected
+        checks = checks_of(self.desk.session, shown.track)
+        check = next((each for each in checks if each.onset == selected), None)
+        if check is None:
+            return
+        at = int(np.flatnonzero(shown.targets.onsets == check.onset)[0])
+        xs, played, _ = self._points(shown, scale)
+        self._paint_box(painter, check, QPointF(xs[at], played[at]))
+
+    def _paint_box(self, painter: QPainter, check: Check, place: QPointF) -> None:
+        theme = self.desk.view.theme
+        is_left = place.x() > HEADER + CALLOUT_WIDTH + 40
+        left = place.x() - CALLOUT_WIDTH - 20 if is_left else place.x() + 24
+        top = min(max(6.0, place.y() - 40), self.height() - 64.0)
+        box = QRectF(left, top, CALLOUT_WIDTH, 56)
+        painter.setPen(QPen(colour(theme.soft_ink), 1))
+        painter.drawLine(place, QPointF(box.right() if is_left else box.left(), box.center().y()))
+        painter.setBrush(colour(theme.card))
+        painter.drawRoundedRect(box, 6, 6)
+        painter.setPen(colour(theme.ink))
+        painter.setFont(text_font(11, 600))
+        painter.drawText(box.adjusted(10, 5, -8, 0), Qt.AlignmentFlag.AlignLeft, check.title.capitalize())
+        painter.setFont(text_font(11))
+        painter.setPen(colour(theme.soft_ink))
+        flags = Qt.AlignmentFlag.AlignLeft | Qt.TextFlag.TextWordWrap
+        painter.drawText(box.adjusted(10, 21, -8, 0), flags, check.sentence)
+
+    # Mouse
+
+    def _mark_at(self, x: float, y: float) -> tuple[Shown, int] | None:
+        shown = self.shown
+        if shown is None or not len(shown.targets):
+            return None
+        xs, played, landing = self._points(shown, self._scale(shown))
+        found = nearest_in_reach(xs, played, x, y, reach=REACH)
+        if found is None:
+            found = nearest_in_reach(xs, landing, x, y, reach=REACH)
+        return None if found is None else (shown, found)
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        x, y = event.position().x(), event.position().y()
+        if event.button() is not Qt.MouseButton.LeftButton or x < HEADER:
+            return
+        found = self._mark_at(x, y)
+        if found is None:
+            self.desk.view.select(None)
+            self.desk.transport.go_to(self.frame_of(x))
+            return
+        shown, at = found
+        self._pressed_y = y
+        landing = float(shown.targets.landing[at])
+        self._drag = take_hit(self.desk, shown, at, grip=y - self._y_of(landing, self._scale(shown)))
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        x, y = event.position().x(), event.position().y()
+        if self._drag is None:
+            is_over = self._mark_at(x, y) is not None
+            self.setCursor(Qt.CursorShape.SizeVerCursor if is_over else Qt.CursorShape.ArrowCursor)
+            return
+        shown = self.shown
+        if shown is None or (abs(y - self._pressed_y) < 2 and not self._drag.has_moved):
+            return
+        is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier) or not self.desk.view.is_snapping
+        milliseconds = self._milliseconds_of(y - self._drag.grip, self._scale(shown))
+        self._drag.to_drift(milliseconds, is_free=is_free)
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        if self._drag is not None:
+            self._drag.finish()
+            self._drag = None
+
+    def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
+        """Take back what was set by hand."""
+        found = self._mark_at(event.position().x(), event.position().y())
+        if found is not None:
+            shown, at = found
+            onset = int(shown.targets.onsets[at])
+            self.desk.store.apply(
+                lambda session: reset_hit(session, shown.track.id, shown.clip.id, onset), "Reset hit"
+            )
+
+    def cancel_drag(self) -> bool:
+        if self._drag is None:
+            return False
+        self._drag.cancel()
+        self._drag = None
+        return True

@@ -1,0 +1,99 @@
+"""Gestures on hits: drafts while the mouse moves, one step of undo when it is let go."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+import numpy as np
+
+from chronotome.bridge.store import Edit
+from chronotome.session.edits.tightening import move_hit
+from chronotome.session.grid import nearest_lines
+from chronotome.session.model import ClipId, Session, TrackId
+from chronotome.session.onsets import OnsetId
+from chronotome.ui.desk import Desk
+from chronotome.ui.timeline.shown import Shown
+
+NEAR_LINE_MILLISECONDS = 3.0
+ON_LINE_PIXELS = 8
+
+
+@dataclass
+class HitDrag:
+    """A hit that is being dragged. `grip` is the distance of the pointer from it when it was taken."""
+
+    desk: Desk
+    track: TrackId
+    clip: ClipId
+    onset: OnsetId
+    line: float
+    """Beat of the line that its drift is counted from."""
+    grip: float
+    has_moved: bool = False
+
+    def to_drift(self, milliseconds: float, *, is_free: bool) -> None:
+        """Let it land so far from its line; near the line, or at whole ms, unless free."""
+        if not is_free:
+            near = abs(milliseconds) < NEAR_LINE_MILLISECONDS
+            milliseconds = 0.0 if near else float(round(milliseconds))
+        tempo = self.desk.session.tempo
+        self._draft(tempo.beat_of(tempo.seconds_of(self.line) + milliseconds / 1000))
+
+    def to_beat(self, beat: float, *, is_free: bool) -> None:
+        """Let it land at a beat, pulled to a grid line that is near, unless free."""
+        desk = self.desk
+        if not is_free and desk.view.is_snapping:
+            grid, swing = desk.view.tighten_grid
+            line = float(nearest_lines(np.array([beat]), grid, desk.session.metre, swing)[0])
+            pixels_per_beat = 60 / desk.session.tempo.beats_per_minute * desk.session.rate
+            pixels_per_beat /= desk.view.viewport.frames_per_pixel
+            if abs(line - beat) * pixels_per_beat <= ON_LINE_PIXELS:
+                beat = line
+        self._draft(beat)
+
+    def _draft(self, beat: float) -> None:
+        self.has_moved = True
+        self.edit = self._edit_to(beat)
+        self.desk.store.draft(self.edit)
+
+    def _edit_to(self, beat: float) -> Edit:
+        def edit(session: Session) -> Session:
+            return move_hit(session, self.track, self.clip, self.onset, beat)
+
+        return edit
+
+    def finish(self) -> None:
+        if self.has_moved:
+            self.desk.store.apply(self.edit, "Move hit by hand")
+
+    def cancel(self) -> None:
+        self.desk.store.drop_draft()
+
+
+def take_hit(desk: Desk, shown: Shown, place: int, *, grip: float) -> HitDrag:
+    """Begin to drag hit number `place` of a clip's targets; it is selected."""
+    onset = int(shown.targets.onsets[place])
+    desk.view.select(onset)
+    line = float(shown.targets.line_beats[place])
+    return HitDrag(desk, shown.track.id, shown.clip.id, onset, line, grip)
+
+
+@dataclass
+class ValueDrag:
+    """A value that is being dragged: a draft at each move, kept when let go."""
+
+    desk: Desk
+    edit_to: Callable[[Session, float], Session]
+    label: str
+    value: float | None = None
+
+    def to(self, value: float) -> None:
+        self.value = value
+        self.desk.store.draft(lambda session: self.edit_to(session, value))
+
+    def finish(self) -> None:
+        value = self.value
+        if value is not None:
+            self.desk.store.apply(lambda session: self.edit_to(session, value), self.label)
+
+    def cancel(self) -> None:
+        self.desk.store.drop_draft()

@@ -1,0 +1,170 @@
+"""What all lanes share: a header at the left, the common time axis, grid and playhead."""
+
+import numpy as np
+from numpy.typing import NDArray
+from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, Qt
+from PySide6.QtGui import QFontMetrics, QPainter, QPaintEvent, QPen, QPolygonF, QResizeEvent, QWheelEvent
+from PySide6.QtWidgets import QSizePolicy, QWidget
+
+from chronotome.session.grid import lines_between
+from chronotome.ui.desk import Desk
+from chronotome.ui.theme import colour, text_font
+from chronotome.ui.timeline.viewport import Places
+from chronotome.ui.view_state import Stage
+
+HEADER = 104
+WHEEL_STEP = 120
+ZOOM_STEP = 1.25
+CLOSEST_LINES = 5
+"""Pixels between lines below which they are left out."""
+
+
+class Lane(QWidget):
+    """A horizontal strip of the timeline. Painting changes nothing."""
+
+    hint = ""
+    """What the pointer can do here, for the status line."""
+
+    def __init__(self, desk: Desk, name: str) -> None:
+        super().__init__()
+        self.desk = desk
+        self.setAccessibleName(name)
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setMouseTracking(True)
+        self._playhead = self.x_of(desk.transport.position)
+        view = desk.view
+        for signal in (view.viewport_changed, view.theme_changed, view.stage_changed, view.snap_changed):
+            signal.connect(self.update)
+        view.selection_changed.connect(self.update)
+        desk.transport.side_changed.connect(self.update)
+        desk.transport.moved.connect(self._on_moved)
+        desk.store.changed.connect(self.update)
+
+    # The time axis
+
+    @property
+    def content(self) -> QRect:
+        return QRect(HEADER, 0, max(1, self.width() - HEADER), self.height())
+
+    def x_of(self, frame: float) -> float:
+        return HEADER + self.desk.view.viewport.x_of(frame)
+
+    def xs_of(self, frames: Places) -> NDArray[np.float64]:
+        return HEADER + self.desk.view.viewport.xs_of(frames)
+
+    def frame_of(self, x: float) -> float:
+        return self.desk.view.viewport.frame_of(x - HEADER)
+
+    def beat_of_x(self, x: float) -> float:
+        session = self.desk.session
+        return session.tempo.beat_of(self.frame_of(x) / session.rate)
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        view = self.desk.view
+        view.show(view.viewport.resized(self.width() - HEADER))
+
+    def wheelEvent(self, event: QWheelEvent) -> None:
+        delta = event.angleDelta()
+        amount = delta.y() or delta.x()
+        view = self.desk.view
+        if event.modifiers() & Qt.KeyboardModifier.ControlModifier:
+            view.zoom(ZOOM_STEP ** (amount / WHEEL_STEP), event.position().x() - HEADER)
+        else:
+            view.scroll(-amount / WHEEL_STEP * view.viewport.width / 8)
+        event.accept()
+
+    def enterEvent(self, event: QEvent) -> None:
+        self.desk.workspace.told.emit(self.hint)
+        event.accept()
+
+    # Painting
+
+    def paintEvent(self, event: QPaintEvent) -> None:
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        theme = self.desk.view.theme
+        content = self.content
+        if event.rect().right() >= HEADER:
+            painter.setClipRect(content.intersected(event.rect()))
+            self.paint_content(painter, content)
+            self._paint_playhead(painter)
+        if event.rect().left() < HEADER:
+            painter.setClipRect(QRect(0, 0, HEADER, self.height()))
+            painter.fillRect(0, 0, HEADER, self.height(), colour(theme.panel))
+            self.paint_header(painter)
+        painter.setClipping(False)
+        painter.setPen(colour(theme.rule))
+        painter.drawLine(0, self.height() - 1, self.width(), self.height() - 1)
+        painter.drawLine(HEADER - 1, 0, HEADER - 1, self.height())
+        if self.hasFocus():
+            painter.setPen(QPen(colour(theme.accent), 1.5))
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawRect(QRectF(1, 1, self.width() - 2, self.height() - 3))
+        painter.end()
+
+    def paint_content(self, painter: QPainter, content: QRect) -> None:
+        """Everything right of the header but the playhead."""
+
+    def paint_header(self, painter: QPainter) -> None:
+        """What stands in the header."""
+
+    def paint_grid(self, painter: QPainter, content: QRect) -> None:
+        """Lines of bars, beats and the grid in use; swing moves them."""
+        session, view = self.desk.session, self.desk.view
+        theme = view.theme
+        first, last = (self.beat_of_x(x) for x in (content.left(), content.right() + 1))
+        grid, swing = view.tighten_grid if view.stage is Stage.TIGHTEN else (view.grid, 50.0)
+        tempo, rate, metre = session.tempo, session.rate, session.metre
+        per_beat = content.width() / max(1e-9, last - first)
+        if grid.step * per_beat >= CLOSEST_LINES:
+            lines = lines_between(first, last, grid, metre, swing)
+            self._verticals(painter, self.xs_of(tempo.seconds_at(lines) * rate), theme.rule, 1.0)
+        for step, value, width in ((metre.beat, theme.strong_rule, 1.0), (metre.bar, theme.soft_ink, 1.2)):
+            if step * per_beat >= CLOSEST_LINES:
+                lines = np.arange(np.ceil(first / step), np.floor(last / step) + 1) * step
+                self._verticals(painter, self.xs_of(tempo.seconds_at(lines) * rate), value, width)
+
+    def _verticals(self, painter: QPainter, xs: NDArray[np.float64], value: str, width: float) -> None:
+        painter.setPen(QPen(colour(value), width))
+        height = self.height()
+        for x in np.round(xs).tolist():
+            painter.drawLine(QPointF(x + 0.5, 0), QPointF(x + 0.5, height))
+
+    def paint_words(
+        self, painter: QPainter, y: int, words: str, *, size: int, weight: int, value: str
+    ) -> int:
+        """A line in the header, shortened to fit; returns where the next one starts."""
+        font = text_font(size, weight)
+        painter.setFont(font)
+        painter.setPen(colour(value))
+        fitting = QFontMetrics(font).elidedText(words, Qt.TextElideMode.ElideRight, HEADER - 18)
+        painter.drawText(QRectF(12, y, HEADER - 16, size + 6), Qt.AlignmentFlag.AlignVCenter, fitting)
+        return y + size + 6
+
+    def _paint_playhead(self, painter: QPainter) -> None:
+        x = self.x_of(self.desk.transport.position)
+        painter.setPen(QPen(colour(self.desk.view.theme.accent), 1.6))
+        painter.drawLine(QPointF(x, 0), QPointF(x, self.height()))
+
+    def _on_moved(self, frame: float) -> None:
+        """Two narrow strips: where the playhead was and where it is."""
+        for x in (self._playhead, self.x_of(frame)):
+            if HEADER - 8 <= x <= self.width() + 8:
+                self.update(int(x) - 8, 0, 17, self.height())
+        self._playhead = self.x_of(frame)
+
+
+def triangle(x: float, y: float, size: float, *, is_up: bool) -> QPolygonF:
+    rise = -size if is_up else size
+    return QPolygonF(
+        [
+            QPointF(x, y + rise * 0.6),
+            QPointF(x - size * 0.6, y - rise * 0.4),
+            QPointF(x + size * 0.6, y - rise * 0.4),
+        ]
+    )
+
+
+def diamond(x: float, y: float, size: float) -> QPolygonF:
+    return QPolygonF([QPointF(x, y - size), QPointF(x + size, y), QPointF(x, y + size), QPointF(x - size, y)])

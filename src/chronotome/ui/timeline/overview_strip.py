@@ -1,0 +1,97 @@
+"""The whole take, and which part of it is in sight."""
+
+from dataclasses import replace
+
+import numpy as np
+from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen
+
+from chronotome.ui.desk import Desk
+from chronotome.ui.theme import colour
+from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.shown import shown_of
+from chronotome.ui.timeline.waveform import columns, wave_image
+
+HEIGHT = 30
+
+
+class OverviewStrip(Lane):
+    """Click or drag: look there."""
+
+    hint = "Drag the window over the take to look elsewhere. The wheel scrolls, Ctrl+wheel zooms."
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk, "Whole take")
+        self.setFixedHeight(HEIGHT)
+        self._image: QImage | None = None
+        self._key: tuple[object, ...] = ()
+        desk.view.focus_changed.connect(self.update)
+        desk.workspace.source_grew.connect(self._on_grew)
+        desk.workspace.source_ready.connect(self._on_grew)
+
+    def _on_grew(self, _content: str) -> None:
+        self._key = ()
+        self.update()
+
+    @property
+    def _per_pixel(self) -> float:
+        return max(1.0, self.desk.session.frames / self.content.width())
+
+    def paint_header(self, painter: QPainter) -> None:
+        self.paint_words(painter, 7, "Whole take", size=11, weight=400, value=self.desk.view.theme.ink)
+
+    def paint_content(self, painter: QPainter, content: QRect) -> None:
+        theme, view = self.desk.view.theme, self.desk.view
+        painter.fillRect(content, colour(theme.panel))
+        self._paint_wave(painter, content)
+        left = HEADER + view.viewport.start / self._per_pixel
+        right = HEADER + view.viewport.end / self._per_pixel
+        window = QRectF(left, 1, right - left, HEIGHT - 3).intersected(QRectF(content).adjusted(1, 0, -1, 0))
+        painter.setBrush(colour(theme.wash, 120))
+        painter.setPen(QPen(colour(theme.ink), 1))
+        painter.drawRoundedRect(window, 4, 4)
+        x = HEADER + self.desk.transport.position / self._per_pixel
+        painter.setPen(QPen(colour(theme.accent), 1.6))
+        painter.drawLine(QPointF(x, 0), QPointF(x, HEIGHT))
+
+    def _paint_wave(self, painter: QPainter, content: QRect) -> None:
+        track, theme = self.desk.view.focused, self.desk.view.theme
+        shown = None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
+        source = None if shown is None else self.desk.workspace.pool.get(shown.recording.content)
+        if shown is None or source is None:
+            return
+        ratio = self.devicePixelRatioF()
+        key = (shown.recording.content, shown.clip.start, content.width(), ratio, theme.name, source.is_whole)
+        if self._image is None or key != self._key:
+            count = int(content.width() * ratio)
+            edges = np.linspace(0.0, self.desk.session.frames, count + 1) - float(shown.clip.start)
+            lows, highs = columns(source, edges)
+            self._image = wave_image(
+                lows,
+                highs,
+                colour(theme.strong_rule),
+                height=int((HEIGHT - 4) * ratio),
+                ratio=ratio,
+                scale=1.2,
+            )
+            self._key = key if source.is_whole else ()
+        painter.drawImage(QPointF(HEADER, 2), self._image)
+
+    def _paint_playhead(self, painter: QPainter) -> None:
+        """The strip has its own axis: it is drawn with the content."""
+
+    def _on_moved(self, _frame: float) -> None:
+        self.update()
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        self._look_at(event)
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        if event.buttons() & Qt.MouseButton.LeftButton:
+            self._look_at(event)
+
+    def _look_at(self, event: QMouseEvent) -> None:
+        view = self.desk.view
+        middle = (event.position().x() - HEADER) * self._per_pixel
+        span = view.viewport.end - view.viewport.start
+        view.show(replace(view.viewport, start=middle - span / 2).held(self.desk.session.frames))

@@ -1,0 +1,72 @@
+"""Proof: every join of what was exported, by how much it is rougher or smoother than the recording."""
+
+import numpy as np
+from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtGui import QPainter, QPen
+
+from chronotome.render.proof import ALLOWED, Proof
+from chronotome.ui.desk import Desk
+from chronotome.ui.figures import signed
+from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.timeline.lane import HEADER, Lane
+
+LOWEST, HIGHEST = -60.0, 12.0
+MARGIN = 16
+
+
+class ProofLane(Lane):
+    """Evidence of Export: stems up to each join's level against the recording's roughest place."""
+
+    hint = "Each stem is a join: its roughness against the roughest place of the recording, in dB."
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk, "Joins of the exported sound")
+        self.setMinimumHeight(120)
+        self.proof: Proof | None = None
+
+    def show_proof(self, proof: Proof | None) -> None:
+        self.proof = proof
+        self.update()
+
+    def _y_of(self, level: float) -> float:
+        share = (np.clip(level, LOWEST, HIGHEST) - LOWEST) / (HIGHEST - LOWEST)
+        return self.height() - MARGIN - float(share) * (self.height() - 2 * MARGIN)
+
+    def paint_header(self, painter: QPainter) -> None:
+        theme = self.desk.view.theme
+        y = self.paint_words(painter, 8, "Proof", size=13, weight=600, value=theme.ink)
+        y = self.paint_words(painter, y, "joins, dB", size=10, weight=400, value=theme.soft_ink)
+        if self.proof is not None:
+            words = f"{len(self.proof.joins)} joins"
+            y = self.paint_words(painter, y + 4, words, size=11, weight=500, value=theme.ink)
+            words = f"{self.proof.clicks} clicks" if self.proof.clicks else "no clicks"
+            value = theme.late if self.proof.clicks else theme.ink
+            self.paint_words(painter, y, words, size=11, weight=500, value=value)
+
+    def paint_content(self, painter: QPainter, content: QRect) -> None:
+        theme = self.desk.view.theme
+        painter.fillRect(content, colour(theme.paper))
+        self.paint_grid(painter, content)
+        painter.setFont(figure_font(10))
+        for level, value in ((ALLOWED, theme.late), (0.0, theme.soft_ink), (-30.0, theme.rule)):
+            y = self._y_of(level)
+            painter.setPen(QPen(colour(value), 1, Qt.PenStyle.DotLine))
+            painter.drawLine(QPointF(content.left(), y), QPointF(content.right() - 34, y))
+            painter.setPen(colour(theme.soft_ink))
+            box = QRectF(content.right() - 40, y - 8, 34, 16)
+            flags = Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter
+            painter.drawText(box, flags, signed(level, 0))
+        if self.proof is None:
+            painter.setPen(colour(theme.soft_ink))
+            painter.drawText(
+                content, Qt.AlignmentFlag.AlignCenter, "Export checks every join, and shows it here"
+            )
+            return
+        xs = self.xs_of(self.proof.joins)
+        for at in np.flatnonzero((xs > HEADER - 4) & (xs < self.width() + 4)).tolist():
+            level = float(self.proof.levels[at])
+            is_click = level > ALLOWED
+            painter.setPen(QPen(colour(theme.late if is_click else theme.ink), 1.4))
+            painter.drawLine(QPointF(xs[at], self.height() - MARGIN), QPointF(xs[at], self._y_of(level)))
+            painter.setBrush(colour(theme.card))
+            painter.drawEllipse(QPointF(xs[at], self._y_of(level)), 2.6, 2.6)

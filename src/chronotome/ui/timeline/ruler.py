@@ -1,0 +1,171 @@
+"""Bars and beats, the loop, and the warp markers on the lower edge."""
+
+import numpy as np
+from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtGui import QMouseEvent, QPainter, QPen, QPolygonF
+
+from chronotome.session.edits.tightening import reset_hit
+from chronotome.session.edits.timing import set_loop
+from chronotome.session.grid import nearest_lines
+from chronotome.session.model import Session
+from chronotome.session.tighten import Reason
+from chronotome.ui.desk import Desk
+from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, take_hit
+from chronotome.ui.timeline.hit_test import nearest_column
+from chronotome.ui.timeline.lane import HEADER, Lane, diamond
+from chronotome.ui.timeline.shown import Shown, shown_of
+
+HEIGHT = 34
+REACH = 6
+MARKER_ZONE = 12
+CLOSEST_LABELS = 44
+SMALLEST_DRAG = 4
+CLOSEST_MARKERS = 5
+
+
+class Ruler(Lane):
+    """Drag: loop a span. Drag a diamond: move that hit. Double-click one: take back what was set by hand."""
+
+    hint = "Drag to loop a span. Drag a diamond to move that hit; double-click takes it back. Alt: no snap."
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk, "Ruler: bars and beats")
+        self.setFixedHeight(HEIGHT)
+        self._drag: HitDrag | ValueDrag | None = None
+        self._pressed_at = 0.0
+        desk.view.focus_changed.connect(self.update)
+
+    def _shown(self) -> Shown | None:
+        track = self.desk.view.focused
+        return None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
+
+    def paint_header(self, painter: QPainter) -> None:
+        theme = self.desk.view.theme
+        self.paint_words(painter, 9, "Bars", size=11, weight=400, value=theme.ink)
+
+    def paint_content(self, painter: QPainter, content: QRect) -> None:
+        theme = self.desk.view.theme
+        painter.fillRect(content, colour(theme.paper))
+        self._paint_loop(painter)
+        self._paint_numbers(painter, content)
+        self._paint_markers(painter)
+        x = self.x_of(self.desk.transport.position)
+        painter.setPen(Qt.PenStyle.NoPen)
+        painter.setBrush(colour(theme.accent))
+        painter.drawPolygon(QPolygonF([QPointF(x - 5, 0), QPointF(x + 5, 0), QPointF(x, 8)]))
+
+    def _paint_loop(self, painter: QPainter) -> None:
+        session, theme = self.desk.session, self.desk.view.theme
+        if session.loop is None:
+            return
+        ends = np.array([session.loop.start, session.loop.end])
+        left, right = self.xs_of(session.tempo.seconds_at(ends) * session.rate).tolist()
+        alpha = 255 if session.is_looping else 90
+        painter.fillRect(QRectF(left, 0, right - left, HEIGHT), colour(theme.wash, alpha))
+
+    def _paint_numbers(self, painter: QPainter, content: QRect) -> None:
+        session, theme = self.desk.session, self.desk.view.theme
+        metre, tempo = session.metre, session.tempo
+        first, last = self.beat_of_x(content.left() - 40), self.beat_of_x(content.right())
+        per_beat = content.width() / max(1e-9, last - first)
+        step = metre.beat
+        for candidate in (metre.beat, metre.bar, *(metre.bar * 2**power for power in range(1, 14))):
+            step = candidate
+            if step * per_beat >= CLOSEST_LABELS:
+                break
+        beats = np.arange(np.ceil(first / step), np.floor(last / step) + 1) * step
+        for beat, x in zip(beats.tolist(), self.xs_of(tempo.seconds_at(beats) * session.rate), strict=True):
+            bar, rest = divmod(round(beat / metre.beat), metre.beats)
+            is_bar = rest == 0
+            painter.setPen(QPen(colour(theme.ink if is_bar else theme.strong_rule), 1))
+            painter.drawLine(QPointF(x + 0.5, 6 if is_bar else 18), QPointF(x + 0.5, HEIGHT))
+            painter.setFont(figure_font(12, 500) if is_bar else figure_font(10))
+            painter.setPen(colour(theme.ink if is_bar else theme.soft_ink))
+            words = f"{bar + 1}" if is_bar else f"{bar + 1}.{rest + 1}"
+            painter.drawText(QPointF(x + 5, 17), words.replace("-", "−"))
+
+    def _paint_markers(self, painter: QPainter) -> None:
+        shown, theme = self._shown(), self.desk.view.theme
+        if shown is None or not len(shown.targets):
+            return
+        targets = shown.targets
+        xs = self.xs_of(targets.target)
+        wanted = (targets.target != targets.played) | (targets.reasons == Reason.BY_HAND)
+        visible = np.flatnonzero(wanted & (xs > HEADER - 8) & (xs < self.width() + 8))
+        if len(visible) * CLOSEST_MARKERS > self.width():
+            visible = visible[targets.reasons[visible] == Reason.BY_HAND]
+        for at in visible.tolist():
+            by_hand = targets.reasons[at] == Reason.BY_HAND
+            is_selected = int(targets.onsets[at]) == self.desk.view.selected
+            painter.setPen(QPen(colour(theme.accent if by_hand or is_selected else theme.soft_ink), 1.2))
+            painter.setBrush(colour(theme.accent) if by_hand else colour(theme.paper))
+            painter.drawPolygon(diamond(float(xs[at]), HEIGHT - 6, 5 if by_hand else 4))
+
+    # Mouse
+
+    def _marker_at(self, x: float, y: float) -> tuple[Shown, int] | None:
+        shown = self._shown()
+        if shown is None or y < HEIGHT - MARKER_ZONE or not len(shown.targets):
+            return None
+        at = nearest_column(self.xs_of(shown.targets.target), x, reach=REACH)
+        return None if at is None else (shown, at)
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        x, y = event.position().x(), event.position().y()
+        if event.button() is not Qt.MouseButton.LeftButton or x < HEADER:
+            return
+        self._pressed_at = x
+        found = self._marker_at(x, y)
+        if found is not None:
+            shown, at = found
+            grip = x - float(self.xs_of(shown.targets.target[at : at + 1])[0])
+            self._drag = take_hit(self.desk, shown, at, grip=grip)
+            return
+        start = self._snapped(x)
+
+        def loop_to(session: Session, end: float) -> Session:
+            return set_loop(session, start, end)
+
+        self._drag = ValueDrag(self.desk, loop_to, "Loop a span")
+
+    def _snapped(self, x: float) -> float:
+        beat = self.beat_of_x(x)
+        if not self.desk.view.is_snapping:
+            return beat
+        return float(nearest_lines(np.array([beat]), self.desk.view.grid, self.desk.session.metre, 50.0)[0])
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        x = event.position().x()
+        is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
+        if isinstance(self._drag, HitDrag):
+            self._drag.to_beat(self.beat_of_x(x - self._drag.grip), is_free=is_free)
+        elif isinstance(self._drag, ValueDrag):
+            if abs(x - self._pressed_at) >= SMALLEST_DRAG:
+                self._drag.to(self.beat_of_x(x) if is_free else self._snapped(x))
+        else:
+            is_over = self._marker_at(x, event.position().y()) is not None
+            self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
+
+    def mouseReleaseEvent(self, event: QMouseEvent) -> None:
+        drag, self._drag = self._drag, None
+        if isinstance(drag, ValueDrag) and drag.value is None:
+            self.desk.transport.go_to(self.frame_of(event.position().x()))
+        elif drag is not None:
+            drag.finish()
+
+    def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
+        found = self._marker_at(event.position().x(), event.position().y())
+        if found is not None:
+            shown, at = found
+            onset = int(shown.targets.onsets[at])
+            self.desk.store.apply(
+                lambda session: reset_hit(session, shown.track.id, shown.clip.id, onset), "Reset hit"
+            )
+
+    def cancel_drag(self) -> bool:
+        if self._drag is None:
+            return False
+        self._drag.cancel()
+        self._drag = None
+        return True

@@ -1,0 +1,89 @@
+"""Where things of a clip are on screen, for the side that is listened to."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.render.mix import Side
+from chronotome.render.plan import ClipPlan, clip_plan
+from chronotome.session.memo import by_identity
+from chronotome.session.model import Clip, Recording, Session, Track
+from chronotome.session.tighten import Targets, targets_of
+
+
+@dataclass(frozen=True, eq=False)
+class Shown:
+    """One clip as it is heard: its plan, its targets, and which side is listened to."""
+
+    track: Track
+    clip: Clip
+    recording: Recording
+    plan: ClipPlan
+    targets: Targets
+    side: Side
+    rate: int
+
+    @property
+    def source_anchors(self) -> NDArray[np.int64]:
+        return self.plan.source if self.side is Side.EDITED else self.plan.source[[0, -1]]
+
+    @property
+    def heard_anchors(self) -> NDArray[np.int64]:
+        if self.side is Side.EDITED:
+            return self.plan.heard
+        start = self.plan.played_at
+        return np.array([start, start + int(self.plan.source[-1] - self.plan.source[0])])
+
+    def source_edges(self, edges: NDArray[np.float64]) -> NDArray[np.float64]:
+        """Source frames under screen edges; edges outside the clip lie outside the source."""
+        source, heard = self.source_anchors, self.heard_anchors
+        inside = np.interp(edges, heard, source)
+        before, after = edges < heard[0], edges > heard[-1]
+        inside[before] = source[0] - (heard[0] - edges[before]) if source[0] == 0 else -1e9
+        inside[after] = source[-1] + (edges[after] - heard[-1])
+        return np.maximum.accumulate(inside)
+
+    def heard_of_played(self, played: NDArray[np.int64]) -> NDArray[np.float64]:
+        """Session frames on screen of session frames as played."""
+        if self.side is not Side.EDITED:
+            return played.astype(np.float64)
+        offset = int(self.plan.source[0]) - self.plan.played_at
+        return np.interp(played + offset, self.plan.source, self.plan.heard)
+
+    @property
+    def hits(self) -> NDArray[np.float64]:
+        """Session frames on screen of the counted onsets."""
+        return self.heard_of_played(self.targets.played)
+
+    def onset_frames(self) -> NDArray[np.float64]:
+        """Session frames on screen of every candidate."""
+        ratio = self.rate / self.recording.rate
+        played = self.clip.start + (self.recording.onsets.frame_array - self.clip.source_start) * ratio
+        return self.heard_of_played(np.rint(played).astype(np.int64))
+
+    def recording_frame(self, shown: float) -> int:
+        """Frame of the recording, at its own rate, under a session frame on screen."""
+        source = float(np.interp(shown, self.heard_anchors, self.source_anchors))
+        return round(source * self.recording.rate / self.rate)
+
+
+def shown_of(session: Session, track: Track, side: Side) -> Shown | None:
+    """The first clip of a track as it is shown."""
+    if not track.clips:
+        return None
+    return _shown(session, track, side)
+
+
+@by_identity(64)
+def _shown(session: Session, track: Track, side: Side) -> Shown:
+    clip = track.clips[0]
+    return Shown(
+        track,
+        clip,
+        session.recording_of(clip),
+        clip_plan(session, track, clip),
+        targets_of(session, track, clip),
+        side,
+        session.rate,
+    )

@@ -1,0 +1,169 @@
+"""Strength: a stem per onset, and the threshold that tells hits from faint ones."""
+
+import numpy as np
+from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtGui import QMouseEvent, QPainter, QPen
+
+from chronotome.dsp.onsets import Band
+from chronotome.session.edits.marks import set_threshold
+from chronotome.session.model import Session
+from chronotome.ui.desk import Desk
+from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.timeline.gestures import ValueDrag
+from chronotome.ui.timeline.hit_test import nearest_in_reach
+from chronotome.ui.timeline.lane import HEADER, Lane, triangle
+from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.wave_lane import toggle_onset
+
+REACH = 8
+MARGIN = 18
+MOST_MARKS = 1500
+
+
+class StrengthLane(Lane):
+    """Drag the line: weak onsets turn hollow and silent at once. Double-click one: keep or drop it."""
+
+    hint = "Drag the threshold line. Double-click a hollow onset to keep it, a solid one to drop it."
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk, "Strength of each onset")
+        self.setMinimumHeight(140)
+        self._drag: ValueDrag | None = None
+        desk.view.focus_changed.connect(self.update)
+
+    @property
+    def shown(self) -> Shown | None:
+        track = self.desk.view.focused
+        return None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
+
+    def _y_of(self, strength: float) -> float:
+        return self.height() - MARGIN - strength / 100 * (self.height() - 2 * MARGIN)
+
+    def _strength_of(self, y: float) -> float:
+        return (self.height() - MARGIN - y) / (self.height() - 2 * MARGIN) * 100
+
+    def paint_header(self, painter: QPainter) -> None:
+        theme, shown = self.desk.view.theme, self.shown
+        y = self.paint_words(painter, 8, "Strength", size=13, weight=600, value=theme.ink)
+        y = self.paint_words(painter, y, "of each onset", size=10, weight=400, value=theme.soft_ink)
+        if shown is None:
+            return
+        self._paint_histogram(painter, shown)
+        painter.setFont(text_font(10))
+        painter.setPen(colour(theme.soft_ink))
+        for row, words in enumerate(("■ low", "● mid", "▲ high")):
+            painter.drawText(QPointF(12, y + 14 + row * 14), words)
+
+    def _paint_histogram(self, painter: QPainter, shown: Shown) -> None:
+        """How many onsets there are at each strength, along the lane's own axis."""
+        theme = self.desk.view.theme
+        counts, edges = np.histogram(shown.recording.onsets.strength_array, 20, (0, 100))
+        most = max(1, int(counts.max(initial=0)))
+        for count, low, high in zip(counts.tolist(), edges[:-1].tolist(), edges[1:].tolist(), strict=True):
+            if not count:
+                continue
+            length = 3 + 27 * float(np.log1p(count) / np.log1p(most))
+            top, bottom = self._y_of(high), self._y_of(low)
+            is_counted = high > shown.recording.threshold
+            value = theme.soft_ink if is_counted else theme.strong_rule
+            painter.fillRect(QRectF(HEADER - 4 - length, top + 1, length, bottom - top - 1), colour(value))
+
+    def paint_content(self, painter: QPainter, content: QRect) -> None:
+        theme, shown = self.desk.view.theme, self.shown
+        painter.fillRect(content, colour(theme.paper))
+        self.paint_grid(painter, content)
+        if shown is None:
+            return
+        y = self._y_of(shown.recording.threshold)
+        painter.fillRect(
+            QRectF(content.left(), y, content.width(), self.height() - y), colour(theme.wash, 70)
+        )
+        self._paint_stems(painter, shown)
+        painter.setPen(QPen(colour(theme.accent), 1.6))
+        painter.drawLine(QPointF(content.left(), y), QPointF(content.right(), y))
+        painter.setFont(figure_font(10, 500))
+        words = f"{shown.recording.threshold:.0f}"
+        painter.fillRect(QRectF(content.right() - 32, y - 8, 28, 16), colour(theme.accent))
+        painter.setPen(colour(theme.on_ink))
+        painter.drawText(QRectF(content.right() - 32, y - 8, 28, 16), Qt.AlignmentFlag.AlignCenter, words)
+
+    def _paint_stems(self, painter: QPainter, shown: Shown) -> None:
+        theme, onsets = self.desk.view.theme, shown.recording.onsets
+        xs = self.xs_of(shown.onset_frames())
+        counted = onsets.counted(shown.recording.threshold)
+        visible = np.flatnonzero((xs > HEADER - 8) & (xs < self.width() + 8))
+        is_far = len(visible) > MOST_MARKS
+        foot = self.height() - MARGIN
+        for at in visible.tolist():
+            x, y = float(xs[at]), self._y_of(onsets.strengths[at])
+            value = theme.ink if counted[at] else theme.strong_rule
+            if onsets.ids[at] == self.desk.view.selected:
+                value = theme.accent
+            painter.setPen(QPen(colour(value), 1))
+            painter.drawLine(QPointF(x, foot), QPointF(x, y))
+            if not is_far:
+                painter.setBrush(colour(value) if counted[at] else colour(theme.paper))
+                self._paint_symbol(painter, QPointF(x, y), Band(onsets.bands[at]))
+
+    @staticmethod
+    def _paint_symbol(painter: QPainter, place: QPointF, band: Band) -> None:
+        if band is Band.LOW:
+            painter.drawRect(QRectF(place.x() - 3.5, place.y() - 3.5, 7, 7))
+        elif band is Band.MID:
+            painter.drawEllipse(place, 3.8, 3.8)
+        else:
+            painter.drawPolygon(triangle(place.x(), place.y(), 8, is_up=True))
+
+    # Mouse
+
+    def _onset_at(self, x: float, y: float) -> tuple[Shown, int] | None:
+        shown = self.shown
+        if shown is None or not len(shown.recording.onsets):
+            return None
+        strengths = shown.recording.onsets.strength_array
+        ys = self.height() - MARGIN - strengths / 100 * (self.height() - 2 * MARGIN)
+        found = nearest_in_reach(self.xs_of(shown.onset_frames()), ys, x, y, reach=REACH)
+        return None if found is None else (shown, found)
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        shown = self.shown
+        x, y = event.position().x(), event.position().y()
+        if shown is None or event.button() is not Qt.MouseButton.LeftButton or x < HEADER:
+            return
+        found = self._onset_at(x, y)
+        if found is not None:
+            self.desk.view.select(shown.recording.onsets.ids[found[1]])
+        elif abs(y - self._y_of(shown.recording.threshold)) <= REACH:
+            content = shown.recording.content
+
+            def edit(session: Session, threshold: float) -> Session:
+                return set_threshold(session, content, threshold)
+
+            self._drag = ValueDrag(self.desk, edit, "Set threshold")
+        else:
+            self.desk.transport.go_to(self.frame_of(x))
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        y, shown = event.position().y(), self.shown
+        if self._drag is not None:
+            self._drag.to(self._strength_of(y))
+        elif shown is not None:
+            is_over = abs(y - self._y_of(shown.recording.threshold)) <= REACH
+            self.setCursor(Qt.CursorShape.SizeVerCursor if is_over else Qt.CursorShape.ArrowCursor)
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        if self._drag is not None:
+            self._drag.finish()
+            self._drag = None
+
+    def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
+        found = self._onset_at(event.position().x(), event.position().y())
+        if found is not None:
+            toggle_onset(self.desk, *found)
+
+    def cancel_drag(self) -> bool:
+        if self._drag is None:
+            return False
+        self._drag.cancel()
+        self._drag = None
+        return True

@@ -1,0 +1,123 @@
+"""Overview, ruler, the focused track with its evidence, and the other tracks, on one time axis."""
+
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QPainter, QPaintEvent
+from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
+
+from chronotome.ui.desk import Desk
+from chronotome.ui.theme import colour, text_font
+from chronotome.ui.timeline.context_lane import ContextLane
+from chronotome.ui.timeline.drift_lane import DriftLane
+from chronotome.ui.timeline.lane import Lane
+from chronotome.ui.timeline.overview_strip import OverviewStrip
+from chronotome.ui.timeline.proof_lane import ProofLane
+from chronotome.ui.timeline.pulse_lane import PulseLane
+from chronotome.ui.timeline.ruler import Ruler
+from chronotome.ui.timeline.strength_lane import StrengthLane
+from chronotome.ui.timeline.wave_lane import WaveLane
+from chronotome.ui.view_state import Stage
+
+
+class Timeline(QWidget):
+    """Everything between the rail and the tray."""
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__()
+        self._desk = desk
+        self.overview = OverviewStrip(desk)
+        self.ruler = Ruler(desk)
+        self.wave = WaveLane(desk)
+        self.strength = StrengthLane(desk)
+        self.pulse = PulseLane(desk)
+        self.drift = DriftLane(desk)
+        self.proof = ProofLane(desk)
+        self.evidence: dict[Stage, Lane] = {
+            Stage.MARK: self.strength,
+            Stage.FIT: self.pulse,
+            Stage.TIGHTEN: self.drift,
+            Stage.EXPORT: self.proof,
+        }
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(0, 0, 0, 0)
+        layout.setSpacing(0)
+        for lane, stretch in ((self.overview, 0), (self.ruler, 0), (self.wave, 11)):
+            layout.addWidget(lane, stretch)
+        for lane in self.evidence.values():
+            layout.addWidget(lane, 10)
+        self._context = QWidget()
+        self._context.setAutoFillBackground(False)
+        self._context_layout = QVBoxLayout(self._context)
+        self._context_layout.setContentsMargins(0, 0, 0, 0)
+        self._context_layout.setSpacing(0)
+        self._context_layout.addStretch(1)
+        self._scroll = QScrollArea()
+        self._scroll.setWidgetResizable(True)
+        self._scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        self._scroll.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        self._scroll.setWidget(self._context)
+        self._scroll.viewport().setAutoFillBackground(False)
+        layout.addWidget(self._scroll, 9)
+        self._lanes: list[ContextLane] = []
+        for lane in (self.wave, *self.evidence.values()):
+            policy = lane.sizePolicy()
+            policy.setVerticalPolicy(policy.Policy.Expanding)
+            lane.setSizePolicy(policy)
+        desk.view.stage_changed.connect(self._on_stage)
+        desk.view.focus_changed.connect(self._on_tracks)
+        desk.store.watch(self, self._on_tracks, lambda s: tuple(track.id for track in s.tracks))
+        self._on_stage()
+
+    @property
+    def context_lanes(self) -> list[ContextLane]:
+        return self._lanes
+
+    def cancel_drag(self) -> bool:
+        """Escape during a drag leaves no trace."""
+        lanes = (self.wave, self.ruler, self.drift, self.strength)
+        return any([lane.cancel_drag() for lane in lanes])
+
+    def _on_stage(self) -> None:
+        for stage, lane in self.evidence.items():
+            lane.setVisible(stage is self._desk.view.stage)
+
+    def _on_tracks(self) -> None:
+        """One lane for every track but the focused one."""
+        focused = self._desk.view.focused
+        tracks = self._desk.session.tracks
+        others = [track.id for track in tracks if focused is None or track.id != focused.id]
+        if [lane.track_id for lane in self._lanes] == others:
+            return
+        for lane in self._lanes:
+            lane.hide()
+            lane.deleteLater()
+        self._lanes = [ContextLane(self._desk, track) for track in others]
+        for place, lane in enumerate(self._lanes):
+            self._context_layout.insertWidget(place, lane)
+        self._scroll.setVisible(bool(others))
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        painter = QPainter(self)
+        painter.fillRect(self.rect(), colour(self._desk.view.theme.paper))
+        painter.end()
+
+
+class Welcome(QWidget):
+    """What stands where the timeline will be, before there is a recording."""
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__()
+        self._desk = desk
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        theme = self._desk.view.theme
+        painter = QPainter(self)
+        painter.fillRect(self.rect(), colour(theme.paper))
+        middle = self.height() // 2 - 120
+        painter.setPen(colour(theme.ink))
+        painter.setFont(text_font(22, 600))
+        painter.drawText(0, middle, self.width(), 32, Qt.AlignmentFlag.AlignHCenter, "Drop a recording here")
+        painter.setPen(colour(theme.soft_ink))
+        painter.setFont(text_font(13))
+        words = "WAV, AIFF, FLAC, OGG, Opus or MP3. It is never altered, and nothing moves by itself."
+        painter.drawText(0, middle + 40, self.width(), 24, Qt.AlignmentFlag.AlignHCenter, words)
+        painter.end()

@@ -1,0 +1,74 @@
+"""Which part of the session is on screen: plain arithmetic, no Qt."""
+
+from dataclasses import dataclass, replace
+
+import numpy as np
+from numpy.typing import NDArray
+
+Places = NDArray[np.float64] | NDArray[np.int64]
+CLOSEST = 0.05
+"""Frames per pixel at the deepest zoom."""
+MARGIN = 0.05
+
+
+@dataclass(frozen=True)
+class Viewport:
+    """A span of session frames over a width in pixels.
+
+    Invariants: `frames_per_pixel` is positive; `width` at least 1. `start` may be
+    negative: before the session.
+    """
+
+    start: float = 0.0
+    frames_per_pixel: float = 1000.0
+    width: int = 800
+
+    @property
+    def end(self) -> float:
+        return self.start + self.width * self.frames_per_pixel
+
+    def x_of(self, frame: float) -> float:
+        return (frame - self.start) / self.frames_per_pixel
+
+    def xs_of(self, frames: Places) -> NDArray[np.float64]:
+        return np.asarray((frames - self.start) / self.frames_per_pixel, dtype=np.float64)
+
+    def frame_of(self, x: float) -> float:
+        return self.start + x * self.frames_per_pixel
+
+    def edges(self, scale: float = 1.0) -> NDArray[np.float64]:
+        """Frames at the edges of pixel columns, `scale` columns a pixel; shape (columns + 1,)."""
+        columns = max(1, int(self.width * scale))
+        return self.start + np.arange(columns + 1) * (self.frames_per_pixel / scale)
+
+    def zoomed(self, factor: float, x: float, total: int) -> "Viewport":
+        """`factor` times closer, the frame under `x` staying there."""
+        widest = max(1.0, total * (1 + 2 * MARGIN) / self.width)
+        per_pixel = min(widest, max(CLOSEST, self.frames_per_pixel / factor))
+        anchor = self.frame_of(x)
+        return replace(self, start=anchor - x * per_pixel, frames_per_pixel=per_pixel).held(total)
+
+    def scrolled(self, pixels: float, total: int) -> "Viewport":
+        return replace(self, start=self.start + pixels * self.frames_per_pixel).held(total)
+
+    def held(self, total: int) -> "Viewport":
+        """Not farther from the session than a margin."""
+        span = self.width * self.frames_per_pixel
+        margin = MARGIN * span
+        latest = max(-margin, total + margin - span)
+        return replace(self, start=max(-margin, min(self.start, latest)))
+
+    def fitted(self, first: float, last: float) -> "Viewport":
+        """Showing a span with a little room at both sides."""
+        length = max(1.0, last - first)
+        per_pixel = max(CLOSEST, length * (1 + 2 * MARGIN) / self.width)
+        return replace(self, start=first - MARGIN * length, frames_per_pixel=per_pixel)
+
+    def resized(self, width: int) -> "Viewport":
+        return replace(self, width=max(1, width))
+
+    def following(self, frame: float) -> "Viewport":
+        """Turned like a page, so that a playhead stays in sight."""
+        if self.start <= frame < self.end:
+            return self
+        return replace(self, start=frame - MARGIN * self.width * self.frames_per_pixel)

@@ -1,0 +1,296 @@
+"""The focused track: its wave, the notches of its onsets, hatching where it is stretched."""
+
+from collections.abc import Callable
+
+import numpy as np
+from numpy.typing import NDArray
+from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen, QPolygonF
+
+from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.render.mix import Side
+from chronotome.render.pool import Source
+from chronotome.session.checks import checks_of
+from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset, move_onset
+from chronotome.session.model import Session
+from chronotome.session.onsets import OnsetId
+from chronotome.ui.desk import Desk
+from chronotome.ui.figures import decibels
+from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, take_hit
+from chronotome.ui.timeline.hit_test import nearest_column
+from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.track_buttons import TrackButtons
+from chronotome.ui.timeline.waveform import columns, wave_image
+from chronotome.ui.view_state import Stage
+
+NOTCH = 9
+NOTCH_ZONE = 16
+"""Pixels at the top in which a notch can be taken."""
+REACH = 7
+FOOT = 26
+MOST_MARKS = 1200
+"""More notches than this in sight are a grey band; they could not be told apart."""
+LEAST_RATIO_SHOWN = 0.015
+MATERIAL_WORDS = {
+    MoveBy.CUTTING: "Cutting",
+    MoveBy.STRETCHING: "Stretching · drums",
+    MoveBy.TAPE: "Tape",
+}
+
+
+class WaveLane(Lane):
+    """The tall lane. Click: playhead. Drag a notch: move the hit, or in Mark the onset itself."""
+
+    hint = "Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms."
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk, "Wave of the focused track")
+        self.setMinimumHeight(150)
+        self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)
+        self._image: QImage | None = None
+        self._image_key: tuple[object, ...] = ()
+        self._drag: HitDrag | ValueDrag | None = None
+        self._buttons = TrackButtons(desk, self)
+        self._buttons.move(12, 66)
+        desk.view.focus_changed.connect(self._on_focus)
+        desk.workspace.source_grew.connect(self._on_grew)
+        desk.workspace.source_ready.connect(self._on_grew)
+        self._on_focus()
+
+    @property
+    def shown(self) -> Shown | None:
+        track = self.desk.view.focused
+        return None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
+
+    def _on_focus(self) -> None:
+        track = self.desk.view.focused
+        self._buttons.follow(None if track is None else track.id)
+        self.update()
+
+    def _on_grew(self, _content: str) -> None:
+        self._image_key = ()
+        self.update()
+
+    # Painting
+
+    def paint_content(self, painter: QPainter, content: QRect) -> None:
+        theme = self.desk.view.theme
+        painter.fillRect(content, colour(theme.card))
+        shown = self.shown
+        if shown is not None and self.desk.view.stage is Stage.TIGHTEN:
+            self._paint_checks(painter, shown)
+        self.paint_grid(painter, content)
+        if shown is None:
+            return
+        source = self.desk.workspace.pool.get(shown.recording.content)
+        if source is None:
+            self._paint_absent(painter, content, shown)
+            return
+        self._paint_wave(painter, content, shown, source)
+        if self.desk.transport.side is Side.EDITED:
+            self._paint_hatching(painter, shown)
+        self._paint_notches(painter, shown)
+
+    def _paint_absent(self, painter: QPainter, content: QRect, shown: Shown) -> None:
+        words = f"{shown.recording.file} is being read"
+        if shown.recording.content in self.desk.workspace.lost:
+            words = f"{shown.recording.file} was not found: Session, Find missing recordings"
+        painter.setFont(text_font(13))
+        painter.setPen(colour(self.desk.view.theme.soft_ink))
+        painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
+
+    def _paint_wave(self, painter: QPainter, content: QRect, shown: Shown, source: Source) -> None:
+        ratio = self.devicePixelRatioF()
+        viewport, theme = self.desk.view.viewport, self.desk.view.theme
+        height = content.height() - FOOT - NOTCH
+        key = (shown, viewport, height, ratio, theme.name, source.is_whole, self.desk.workspace.pool)
+        if self._image is None or key != self._image_key:
+            edges = shown.source_edges(viewport.edges(ratio))
+            lows, highs = columns(source, edges)
+            self._image = wave_image(
+                lows, highs, colour(theme.wave), height=max(8, int(height * ratio)), ratio=ratio, scale=1.25
+            )
+            self._image_key = key if source.is_whole else ()
+        painter.drawImage(QPointF(HEADER, NOTCH), self._image)
+
+    def _visible(self, xs: NDArray[np.float64]) -> list[int]:
+        return np.flatnonzero((xs > HEADER - 20) & (xs < self.width() + 20)).tolist()
+
+    def _paint_notches(self, painter: QPainter, shown: Shown) -> None:
+        theme, view = self.desk.view.theme, self.desk.view
+        onsets = shown.recording.onsets
+        xs = self.xs_of(shown.onset_frames())
+        counted = onsets.counted(shown.recording.threshold)
+        visible = self._visible(xs)
+        if len(visible) > MOST_MARKS:
+            painter.fillRect(QRect(HEADER, 0, self.width() - HEADER, 4), colour(theme.ink, 160))
+            return
+        hand = {marker.onset for marker in shown.clip.markers}
+        for at in visible:
+            x, onset = float(xs[at]), onsets.ids[at]
+            if not counted[at] and view.stage is not Stage.MARK:
+                continue
+            value = theme.accent if onset in hand else theme.ink
+            self._paint_notch(painter, x, value, is_solid=bool(counted[at]))
+            if counted[at]:
+                painter.setPen(QPen(colour(value, 110), 1, Qt.PenStyle.DotLine))
+                painter.drawLine(QPointF(x, NOTCH), QPointF(x, self.height() - FOOT))
+            if onset == view.selected:
+                painter.setPen(QPen(colour(theme.accent), 1.6))
+                painter.drawLine(QPointF(x, 0), QPointF(x, self.height()))
+
+    @staticmethod
+    def _paint_notch(painter: QPainter, x: float, value: str, *, is_solid: bool) -> None:
+        painter.setPen(QPen(colour(value), 1))
+        painter.setBrush(colour(value) if is_solid else Qt.BrushStyle.NoBrush)
+        painter.drawPolygon(QPolygonF([QPointF(x - 4.5, 0), QPointF(x + 4.5, 0), QPointF(x, NOTCH - 1)]))
+
+    def _paint_hatching(self, painter: QPainter, shown: Shown) -> None:
+        """Denser the more the sound is compressed, wider the more it is expanded."""
+        theme = self.desk.view.theme
+        plan = shown.plan
+        spans = np.diff(plan.heard) / np.diff(plan.source)
+        xs = self.xs_of(plan.heard)
+        top, bottom = self.height() - FOOT + 2, self.height() - 3
+        changed = np.abs(spans - 1) >= LEAST_RATIO_SHOWN
+        in_sight = (xs[1:] > HEADER) & (xs[:-1] < self.width()) & (xs[1:] - xs[:-1] > 6)
+        painter.setFont(figure_font(10))
+        for at in np.flatnonzero(changed & in_sight).tolist():
+            left, right, ratio = float(xs[at]), float(xs[at + 1]), float(spans[at])
+            painter.save()
+            painter.setClipRect(QRectF(max(left, HEADER), top, right - max(left, HEADER), bottom - top))
+            painter.setPen(QPen(colour(theme.strong_rule), 1))
+            gap = float(np.clip(6 * ratio**4, 3, 16))
+            for x in np.arange(left - (bottom - top), right, gap).tolist():
+                painter.drawLine(QPointF(x, bottom), QPointF(x + bottom - top, top))
+            painter.restore()
+            if right - left > 44:
+                painter.setPen(colour(theme.ink))
+                box = QRectF(left, top, right - left, bottom - top)
+                words = f"×{ratio:.2f}"
+                width = painter.fontMetrics().horizontalAdvance(words) + 6
+                painter.fillRect(
+                    QRectF(box.center().x() - width / 2, top + 3, width, bottom - top - 6), colour(theme.card)
+                )
+                painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
+
+    def _paint_checks(self, painter: QPainter, shown: Shown) -> None:
+        theme = self.desk.view.theme
+        for check in checks_of(self.desk.session, shown.track):
+            at = shown.heard_of_played(np.array([check.played]))
+            x = float(self.xs_of(at)[0])
+            painter.fillRect(QRectF(x - 12, 0, 32, self.height()), colour(theme.wash, 150))
+
+    def paint_header(self, painter: QPainter) -> None:
+        track, theme = self.desk.view.focused, self.desk.view.theme
+        if track is None:
+            return
+        session = self.desk.session
+        y = self.paint_words(painter, 8, track.name, size=13, weight=600, value=theme.ink)
+        if track.clips:
+            name = session.recording_of(track.clips[0]).file
+            y = self.paint_words(painter, y, name, size=10, weight=400, value=theme.soft_ink)
+        guide = session.track(session.guide_of(track.id))
+        self.paint_words(
+            painter, y + 1, MATERIAL_WORDS[guide.move_by], size=11, weight=500, value=theme.soft_ink
+        )
+        y = 98
+        group = session.group_of(track.id)
+        if group is not None:
+            others = [session.track(each).name for each in group.tracks if each != track.id]
+            y = self.paint_words(painter, y, "locked with", size=10, weight=400, value=theme.soft_ink)
+            self.paint_words(painter, y - 2, ", ".join(others), size=11, weight=400, value=theme.soft_ink)
+        painter.setFont(figure_font(11))
+        painter.setPen(colour(theme.soft_ink))
+        painter.drawText(QPointF(12, self.height() - 10), decibels(track.level))
+
+    # Mouse
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        if event.button() is not Qt.MouseButton.LeftButton or event.position().x() < HEADER:
+            return
+        shown, x = self.shown, event.position().x()
+        place = None if shown is None else self._notch_at(shown, x, event.position().y())
+        if shown is not None and place is not None:
+            self._take(shown, place, x)
+            return
+        self.desk.view.select(None)
+        self.desk.transport.go_to(self.frame_of(x))
+
+    def _notch_at(self, shown: Shown, x: float, y: float) -> int | None:
+        """Place in the onsets' columns of the notch under the pointer."""
+        if y > NOTCH_ZONE:
+            return None
+        xs = self.xs_of(shown.onset_frames())
+        if self.desk.view.stage is not Stage.MARK:
+            counted = shown.recording.onsets.counted(shown.recording.threshold)
+            xs = np.where(counted, xs, -1e9)
+        return nearest_column(xs, x, reach=REACH)
+
+    def _take(self, shown: Shown, place: int, x: float) -> None:
+        onset = shown.recording.onsets.ids[place]
+        self.desk.view.select(onset)
+        if self.desk.view.stage is Stage.MARK:
+            self._drag = ValueDrag(self.desk, self._onset_edit(shown, onset), "Move onset")
+            return
+        at = np.flatnonzero(shown.targets.onsets == onset)
+        if len(at):
+            grip = x - float(self.xs_of(shown.targets.target[at])[0])
+            self._drag = take_hit(self.desk, shown, int(at[0]), grip=grip)
+
+    @staticmethod
+    def _onset_edit(shown: Shown, onset: OnsetId) -> Callable[[Session, float], Session]:
+        def edit(session: Session, frame: float) -> Session:
+            return move_onset(session, shown.recording.content, onset, int(frame))
+
+        return edit
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        x = event.position().x()
+        is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
+        shown = self.shown
+        if isinstance(self._drag, HitDrag):
+            self._drag.to_beat(self.beat_of_x(x - self._drag.grip), is_free=is_free)
+        elif isinstance(self._drag, ValueDrag) and shown is not None:
+            self._drag.to(shown.recording_frame(self.frame_of(x)))
+        elif shown is not None:
+            is_over = self._notch_at(shown, x, event.position().y()) is not None
+            self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        if self._drag is not None:
+            self._drag.finish()
+            self._drag = None
+
+    def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
+        """In Mark: add an onset, or drop or keep the one under the pointer."""
+        shown, x = self.shown, event.position().x()
+        if shown is None or x < HEADER or self.desk.view.stage is not Stage.MARK:
+            return
+        content = shown.recording.content
+        place = self._notch_at(shown, x, event.position().y())
+        if place is None:
+            frame = shown.recording_frame(self.frame_of(x))
+            self.desk.store.apply(lambda session: add_onset(session, content, frame), "Add onset")
+            return
+        toggle_onset(self.desk, shown, place)
+
+    def cancel_drag(self) -> bool:
+        """Escape: nothing was dragged. False if nothing was."""
+        if self._drag is None:
+            return False
+        self._drag.cancel()
+        self._drag = None
+        return True
+
+
+def toggle_onset(desk: Desk, shown: Shown, place: int) -> None:
+    """Drop an onset that counts, keep one that does not."""
+    onsets, content = shown.recording.onsets, shown.recording.content
+    onset = onsets.ids[place]
+    if onsets.counted(shown.recording.threshold)[place]:
+        desk.store.apply(lambda session: drop_onset(session, content, onset), "Drop onset")
+    else:
+        desk.store.apply(lambda session: keep_onset(session, content, onset), "Keep onset")

@@ -1,0 +1,142 @@
+"""What is looked at: viewport, focus, selection, stage. Not part of the session, no undo."""
+
+from enum import IntEnum
+
+from PySide6.QtCore import QObject, Signal
+
+from chronotome.bridge.store import Store
+from chronotome.session.grid import Feel, Grid
+from chronotome.session.model import Session, Track, TrackId
+from chronotome.session.onsets import OnsetId
+from chronotome.ui.theme import DAY, Theme
+from chronotome.ui.timeline.viewport import Viewport
+
+FINEST_PIXELS = 14
+"""Lines of a grid that follows the zoom are never nearer than this."""
+
+
+class Stage(IntEnum):
+    MARK = 1
+    FIT = 2
+    TIGHTEN = 3
+    REWORK = 4
+    EXPORT = 5
+
+    @property
+    def words(self) -> str:
+        return self.name.capitalize()
+
+
+class ViewState(QObject):
+    """Shared by everything on screen."""
+
+    viewport_changed = Signal()
+    focus_changed = Signal()
+    selection_changed = Signal()
+    stage_changed = Signal()
+    theme_changed = Signal()
+    snap_changed = Signal()
+
+    def __init__(self, store: Store) -> None:
+        super().__init__(store)
+        self._store = store
+        self.viewport = Viewport()
+        self.stage = Stage.TIGHTEN
+        self.theme: Theme = DAY
+        self.selected: OnsetId | None = None
+        self.snap_grid = Grid(16)
+        self.snap_follows_zoom = True
+        self.is_snapping = True
+        self._focus: TrackId | None = None
+
+    @property
+    def session(self) -> Session:
+        return self._store.session
+
+    @property
+    def focused(self) -> Track | None:
+        """The track in the tall lane."""
+        tracks = self.session.tracks
+        return next((track for track in tracks if track.id == self._focus), tracks[0] if tracks else None)
+
+    def focus(self, track: TrackId) -> None:
+        if self.focused is None or self.focused.id != track:
+            self._focus = track
+            self.selected = None
+            self.focus_changed.emit()
+            self.selection_changed.emit()
+
+    def focus_next(self, step: int) -> None:
+        tracks = [track.id for track in self.session.tracks]
+        if self.focused is not None and tracks:
+            self.focus(tracks[(tracks.index(self.focused.id) + step) % len(tracks)])
+
+    def select(self, onset: OnsetId | None) -> None:
+        if self.selected != onset:
+            self.selected = onset
+            self.selection_changed.emit()
+
+    def show_stage(self, stage: Stage) -> None:
+        if self.stage is not stage:
+            self.stage = stage
+            self.stage_changed.emit()
+
+    def show(self, viewport: Viewport) -> None:
+        if viewport != self.viewport:
+            self.viewport = viewport
+            self.viewport_changed.emit()
+
+    def zoom(self, factor: float, x: float | None = None) -> None:
+        """Zoom about a pixel, the middle where none is given."""
+        at = self.viewport.width / 2 if x is None else x
+        self.show(self.viewport.zoomed(factor, at, self.session.frames))
+
+    def scroll(self, pixels: float) -> None:
+        self.show(self.viewport.scrolled(pixels, self.session.frames))
+
+    def fit(self) -> None:
+        self.show(self.viewport.fitted(0, max(1, self.session.frames)))
+
+    def center_on(self, frame: float) -> None:
+        """Bring a frame into the middle unless it is well in sight."""
+        viewport = self.viewport
+        x = viewport.x_of(frame)
+        if not 0.1 * viewport.width < x < 0.9 * viewport.width:
+            self.scroll(x - viewport.width / 2)
+
+    def set_snap(self, grid: Grid | None) -> None:
+        """A fixed grid, or None for one that follows the zoom."""
+        self.snap_follows_zoom = grid is None
+        if grid is not None:
+            self.snap_grid = grid
+        self.snap_changed.emit()
+
+    def set_snapping(self, *, is_snapping: bool) -> None:
+        self.is_snapping = is_snapping
+        self.snap_changed.emit()
+
+    @property
+    def grid(self) -> Grid:
+        """The grid to draw and snap to."""
+        if not self.snap_follows_zoom:
+            return self.snap_grid
+        session = self.session
+        for division in (32, 16, 8):
+            grid = Grid(division, Feel.STRAIGHT)
+            seconds = grid.step * 60 / session.tempo.beats_per_minute
+            if seconds * session.rate / self.viewport.frames_per_pixel >= FINEST_PIXELS:
+                return grid
+        return Grid(4)
+
+    @property
+    def tighten_grid(self) -> tuple[Grid, float]:
+        """Grid and swing that the focused track is tightened to."""
+        track = self.focused
+        if track is None:
+            return Grid(), 50.0
+        guide = self.session.track(self.session.guide_of(track.id))
+        return guide.tighten.grid, guide.tighten.swing
+
+    def set_theme(self, theme: Theme) -> None:
+        self.theme = theme
+        self.theme_changed.emit()
