@@ -13,9 +13,9 @@ def main(words: Sequence[str] | None = None) -> int:
         return 2
     if arguments.command not in {"open", "demo", "shot"}:
         return cli.run(arguments)
-    from chronotome.ui import application  # noqa: PLC0415 - no Qt unless a window or a picture is wanted
+    from chronotome.ui.application import run  # noqa: PLC0415 - no Qt unless a window or a picture is wanted
 
-    return application.run(arguments)
+    return run(arguments)
 
 
 if __name__ == "__main__":

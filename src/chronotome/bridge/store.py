@@ -1,5 +1,6 @@
 """The Store: holds the current session; everything else reads it, and hears when it is another."""
 
+import contextlib
 from collections.abc import Callable
 from typing import Any
 
@@ -104,7 +105,11 @@ class Store(QObject):
                 heard()
 
         self.changed.connect(on_changed)
-        owner.destroyed.connect(lambda: self.changed.disconnect(on_changed))
+        def on_gone() -> None:
+            with contextlib.suppress(RuntimeError):  # the store went first
+                self.changed.disconnect(on_changed)
+
+        owner.destroyed.connect(on_gone)
         heard()
 
     def _become(self, history: History, draft: Session | None) -> None:

@@ -58,7 +58,7 @@ class Workspace(QObject):
 
     def __init__(self, store: Store, tasks: Tasks, arena: Arena, journal: Journal) -> None:
         super().__init__(store)
-        self._store, self._tasks, self._arena, self._journal = store, tasks, arena, journal
+        self._store, self._tasks, self.arena, self._journal = store, tasks, arena, journal
         self.pool = Pool()
         self.places: dict[ContentHash, Path] = {}
         self.folder: Path | None = None
@@ -172,7 +172,7 @@ class Workspace(QObject):
                 )
             return load_source(
                 facts,
-                self._arena,
+                self.arena,
                 rate,
                 progress=self._growing(content, part_of(progress, 0.1, 1.0)),
                 started=self._source_started.emit,

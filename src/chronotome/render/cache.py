@@ -73,6 +73,14 @@ class PieceCache:
         """Mixes up to number `serial` are no longer read by anyone."""
         self._released = max(self._released, serial)
 
+    def clear(self) -> None:
+        """Free every piece; nobody may read one any more."""
+        for piece in self._pieces.values():
+            self._arena.free(piece.region)
+        self._pieces.clear()
+        self._used_by.clear()
+        self.bytes = 0
+
     def _make_room(self) -> None:
         for key in list(self._pieces):
             if self.bytes <= self._limit:

@@ -40,10 +40,11 @@ class Timeline(QWidget):
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(0)
-        for lane, stretch in ((self.overview, 0), (self.ruler, 0), (self.wave, 11)):
-            layout.addWidget(lane, stretch)
-        for lane in self.evidence.values():
-            layout.addWidget(lane, 10)
+        layout.addWidget(self.overview)
+        layout.addWidget(self.ruler)
+        layout.addWidget(self.wave, 11)
+        for evidence in self.evidence.values():
+            layout.addWidget(evidence, 10)
         self._context = QWidget()
         self._context.setAutoFillBackground(False)
         self._context_layout = QVBoxLayout(self._context)
@@ -58,10 +59,10 @@ class Timeline(QWidget):
         self._scroll.viewport().setAutoFillBackground(False)
         layout.addWidget(self._scroll, 9)
         self._lanes: list[ContextLane] = []
-        for lane in (self.wave, *self.evidence.values()):
-            policy = lane.sizePolicy()
+        for tall in (self.wave, *self.evidence.values()):
+            policy = tall.sizePolicy()
             policy.setVerticalPolicy(policy.Policy.Expanding)
-            lane.setSizePolicy(policy)
+            tall.setSizePolicy(policy)
         desk.view.stage_changed.connect(self._on_stage)
         desk.view.focus_changed.connect(self._on_tracks)
         desk.store.watch(self, self._on_tracks, lambda s: tuple(track.id for track in s.tracks))
@@ -74,7 +75,7 @@ class Timeline(QWidget):
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
         lanes = (self.wave, self.ruler, self.drift, self.strength)
-        return any([lane.cancel_drag() for lane in lanes])
+        return any(lane.cancel_drag() for lane in lanes)
 
     def _on_stage(self) -> None:
         for stage, lane in self.evidence.items():

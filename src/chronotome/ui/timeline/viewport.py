@@ -31,7 +31,7 @@ class Viewport:
         return (frame - self.start) / self.frames_per_pixel
 
     def xs_of(self, frames: Places) -> NDArray[np.float64]:
-        return np.asarray((frames - self.start) / self.frames_per_pixel, dtype=np.float64)
+        return (frames.astype(np.float64) - self.start) / self.frames_per_pixel
 
     def frame_of(self, x: float) -> float:
         return self.start + x * self.frames_per_pixel
@@ -39,7 +39,8 @@ class Viewport:
     def edges(self, scale: float = 1.0) -> NDArray[np.float64]:
         """Frames at the edges of pixel columns, `scale` columns a pixel; shape (columns + 1,)."""
         columns = max(1, int(self.width * scale))
-        return self.start + np.arange(columns + 1) * (self.frames_per_pixel / scale)
+        places = np.arange(columns + 1, dtype=np.float64)
+        return np.asarray(self.start + places * (self.frames_per_pixel / scale), np.float64)
 
     def zoomed(self, factor: float, x: float, total: int) -> "Viewport":
         """`factor` times closer, the frame under `x` staying there."""

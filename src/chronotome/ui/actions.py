@@ -1,0 +1,115 @@
+"""Everything that can be done, in one table: name, menu, words, shortcut, and what it does."""
+
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass
+
+from PySide6.QtCore import QObject, Qt
+from PySide6.QtGui import QAction, QKeySequence
+from PySide6.QtWidgets import QMenu, QMenuBar, QPushButton, QWidget
+
+from chronotome.errors import ChronotomeError
+
+MENUS = ("Session", "Edit", "Recording", "Timing", "Playback", "View", "Help")
+
+
+@dataclass(frozen=True)
+class Entry:
+    """One action. An empty `words` is a line between two groups of a menu."""
+
+    name: str
+    menu: str
+    words: str = ""
+    keys: str = ""
+    do: Callable[[], None] | None = None
+    is_on: Callable[[], bool] | None = None
+    """For one that is on or off."""
+
+
+class Actions(QObject):
+    """Builds menus and shortcuts from the table; a person's own shortcuts replace the usual ones."""
+
+    def __init__(
+        self,
+        window: QWidget,
+        entries: Sequence[Entry],
+        shortcuts: Mapping[str, str],
+        tell: Callable[[str], None],
+    ) -> None:
+        super().__init__(window)
+        self.entries = [entry for entry in entries if entry.words]
+        self._table = entries
+        self._tell = tell
+        self._actions: dict[str, QAction] = {}
+        self._buttons: list[tuple[QPushButton, str]] = []
+        for entry in self.entries:
+            action = QAction(entry.words, window)
+            action.setShortcutContext(Qt.ShortcutContext.WindowShortcut)
+            action.setCheckable(entry.is_on is not None)
+            action.triggered.connect(self._runner(entry))
+            self._actions[entry.name] = action
+            window.addAction(action)
+        self.use_shortcuts(shortcuts)
+
+    def _runner(self, entry: Entry) -> Callable[[], None]:
+        def run() -> None:
+            if entry.do is None:
+                return
+            try:
+                entry.do()
+            except ChronotomeError as error:
+                self._tell(str(error))
+            self.refresh()
+
+        return run
+
+    def use_shortcuts(self, shortcuts: Mapping[str, str]) -> None:
+        for entry in self.entries:
+            keys = shortcuts.get(entry.name, entry.keys)
+            action = self._actions[entry.name]
+            action.setShortcuts([QKeySequence(each) for each in keys.split(", ") if each])
+            words = entry.words.replace("&", "").rstrip("…")
+            action.setToolTip(f"{words} ({keys})" if keys else words)
+        for button, name in self._buttons:
+            button.setToolTip(self._actions[name].toolTip())
+
+    def keys(self, name: str) -> str:
+        return self._actions[name].shortcut().toString()
+
+    def get(self, name: str) -> QAction:
+        return self._actions[name]
+
+    def run(self, name: str) -> None:
+        """As if it were chosen from the menu."""
+        self._actions[name].trigger()
+
+    def attach(self, button: QPushButton, name: str) -> None:
+        """Let a button do an action, with its words as tooltip and for screen readers."""
+        action = self._actions[name]
+        button.clicked.connect(action.trigger)
+        button.setToolTip(action.toolTip())
+        button.setAccessibleName(action.text().rstrip("…"))
+        button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
+        self._buttons.append((button, name))
+
+    def fill(self, bar: QMenuBar) -> dict[str, QMenu]:
+        menus = {name: bar.addMenu(name) for name in MENUS}
+        for menu in menus.values():
+            menu.setToolTipsVisible(True)
+            menu.aboutToShow.connect(self.refresh)
+        for entry in self._table:
+            if entry.words:
+                menus[entry.menu].addAction(self._actions[entry.name])
+            else:
+                menus[entry.menu].addSeparator()
+        return menus
+
+    def refresh(self) -> None:
+        """Show which of them are on."""
+        for entry in self.entries:
+            if entry.is_on is not None:
+                self._actions[entry.name].setChecked(entry.is_on())
+
+    def name(self, name: str, words: str, *, is_enabled: bool) -> None:
+        """Give an action other words: undo says what it undoes."""
+        self._actions[name].setText(words)
+        self._actions[name].setEnabled(is_enabled)

@@ -1,0 +1,243 @@
+"""Builds every long-lived object once, wires them, and runs the window, the demo or a picture."""
+
+import argparse
+import os
+import sys
+import tempfile
+from pathlib import Path
+
+from PySide6.QtCore import QCoreApplication, QEventLoop, Qt, QTimer
+from PySide6.QtWidgets import QApplication, QMessageBox
+
+from chronotome.bridge.rendering import Rendering
+from chronotome.bridge.store import Store
+from chronotome.bridge.tasks import Tasks
+from chronotome.bridge.transport import Transport
+from chronotome.bridge.workspace import Workspace
+from chronotome.engine.player import Player
+from chronotome.errors import ChronotomeError, UnusableFile
+from chronotome.files.journal import Journal, Recovered, discard, left_behind, recover
+from chronotome.files.places import Settings, load_settings
+from chronotome.files.session_file import is_session
+from chronotome.render.arena import Arena
+from chronotome.session.checks import checks_of
+from chronotome.ui.desk import Desk
+from chronotome.ui.main_window import MainWindow
+from chronotome.ui.theme import THEMES, load_fonts, text_font
+from chronotome.ui.view_state import Stage, ViewState
+
+READY_MILLISECONDS = 60000
+SETTLE_MILLISECONDS = 150
+DEMO_SECONDS = 6.0
+FIRST_BAR, BARS_SHOWN = 2, 2
+
+
+def build(
+    settings: Settings, *, output: str | None = None, in_process: bool = False, journal: Journal | None = None
+) -> MainWindow:
+    """A window with nothing in it, and all that it stands on."""
+    arena = Arena()
+    store = Store()
+    player = Player(arena, output=output or settings.output, block=settings.block, in_process=in_process)
+    tasks = Tasks(store)
+    journal = journal or Journal()
+    workspace = Workspace(store, tasks, arena, journal)
+    transport = Transport(store, player, store)
+    rendering = Rendering(store, workspace.pool, player, arena, store)
+    workspace.retired.connect(rendering.retire)
+    view = ViewState(store)
+    view.theme = THEMES.get(settings.theme, THEMES["day"])
+    desk = Desk(store, view, transport, workspace, tasks, rendering)
+    return MainWindow(desk, journal, settings)
+
+
+def application() -> QApplication:
+    existing = QApplication.instance()
+    if isinstance(existing, QApplication):
+        return existing
+    QCoreApplication.setApplicationName("chronotome")
+    QApplication.setHighDpiScaleFactorRoundingPolicy(Qt.HighDpiScaleFactorRoundingPolicy.PassThrough)
+    qt = QApplication(sys.argv[:1])
+    qt.setStyle("Fusion")
+    load_fonts()
+    qt.setFont(text_font(12))
+    return qt
+
+
+def has_display() -> bool:
+    return any(os.environ.get(name) for name in ("DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM"))
+
+
+def run(arguments: argparse.Namespace) -> int:
+    """Open, demo or shot, as the command line says."""
+    if arguments.command == "shot":
+        os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+        return shot(arguments)
+    if not has_display():
+        os.environ["QT_QPA_PLATFORM"] = "offscreen"
+        if arguments.command == "demo":
+            return demo_without_display()
+        print("chronotome: there is no display. Set DISPLAY, or use the commands: --help.", file=sys.stderr)
+        return 1
+    qt = application()
+    window = build(load_settings(), output=_output(arguments))
+    window.show()
+    if arguments.command == "demo":
+        window.open_demo()
+        show_demo_view(window)
+    elif not arguments.files:
+        offer_recovery(window)
+    else:
+        window.open(arguments.files)
+    return qt.exec()
+
+
+def _output(arguments: argparse.Namespace) -> str | None:
+    return "simulated" if arguments.output == "simulated" else None
+
+
+def offer_recovery(window: MainWindow) -> None:
+    """Edits of a session that ended without being closed are offered back."""
+    found = _newest_kept()
+    if found is None:
+        return
+    name = found.history.session.name
+    box = QMessageBox(
+        QMessageBox.Icon.NoIcon, "Chronotome", f"“{name}” was not closed properly.", parent=window
+    )
+    box.setInformativeText(f"{found.edits} edits since it was last saved were kept. Bring them back?")
+    yes, no = QMessageBox.StandardButton.Yes, QMessageBox.StandardButton.Discard
+    box.setStandardButtons(yes | no)
+    box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+    box.accepted.connect(lambda: window.restore(found))
+    box.rejected.connect(lambda: discard(found.journal))
+    box.open()
+
+
+def _newest_kept() -> Recovered | None:
+    """The newest journal with edits in it; empty and unreadable ones are cleared away."""
+    for path in left_behind():
+        try:
+            found = recover(path)
+        except ChronotomeError:
+            found = None
+        if found is not None:
+            return found
+        discard(path)
+    return None
+
+
+def wait_until_ready(window: MainWindow) -> None:
+    """Until everything is read, analysed and rendered; runs the event loop."""
+    loop = QEventLoop()
+    timer = QTimer()
+    timer.timeout.connect(lambda: _leave_when_ready(window, loop))
+    timer.start(20)
+    QTimer.singleShot(READY_MILLISECONDS, loop.quit)
+    loop.exec()
+
+
+def _leave_when_ready(window: MainWindow, loop: QEventLoop) -> None:
+    desk = window.desk
+    if desk.tasks.is_idle and (desk.rendering.is_current or not desk.session.tracks):
+        loop.quit()
+
+
+def pause(milliseconds: int) -> None:
+    loop = QEventLoop()
+    QTimer.singleShot(milliseconds, loop.quit)
+    loop.exec()
+
+
+def show_demo_view(window: MainWindow) -> None:
+    """Two bars with something worth looking at, once they can be seen."""
+    workspace = window.desk.workspace
+
+    def look() -> None:
+        workspace.opened.disconnect(look)
+        session, view = window.desk.session, window.desk.view
+        ends = [(FIRST_BAR - 1 + bars) * session.metre.bar for bars in (0, BARS_SHOWN)]
+        first, last = (session.tempo.seconds_of(beat) * session.rate for beat in ends)
+        view.show(view.viewport.fitted(first, last))
+        window.desk.transport.go_to(first)
+
+    workspace.opened.connect(look)
+
+
+def shot(arguments: argparse.Namespace) -> int:
+    """A picture of a stage, without touching the screen or the settings."""
+    try:
+        width, height = (int(part) for part in arguments.size.split("x"))
+    except ValueError:
+        print(f"chronotome: “{arguments.size}” is no size: say 1280x800.", file=sys.stderr)
+        return 2
+    _qt = application()
+    errors: list[str] = []
+    with tempfile.TemporaryDirectory() as folder:
+        window = build(Settings(theme=arguments.theme), output="simulated", journal=Journal(Path(folder)))
+        window.desk.tasks.error.disconnect()
+        window.desk.tasks.error.connect(errors.append)
+        window.resize(width, height)
+        window.show()
+        if arguments.session == "demo":
+            show_demo_view(window)
+            window.open_demo()
+        elif is_session(Path(arguments.session)) or Path(arguments.session).is_file():
+            window.open([Path(arguments.session)])
+        else:
+            errors.append(
+                str(UnusableFile(arguments.session, "is no session and no sound file", "Check the name."))
+            )
+        wait_until_ready(window)
+        if not errors:
+            take_picture(window, Stage[arguments.stage.upper()], Path(arguments.out), errors)
+        window.desk.store.mark_saved(window.desk.store.history.session)
+        window.close()
+    for error in errors:
+        print(f"chronotome: {error}", file=sys.stderr)
+    return 1 if errors else 0
+
+
+def take_picture(window: MainWindow, stage: Stage, path: Path, errors: list[str]) -> None:
+    """Show a stage as a person would leave it, and write what is on screen."""
+    view = window.desk.view
+    view.show_stage(stage)
+    track = view.focused
+    if stage is Stage.TIGHTEN and track is not None:
+        guide = window.desk.session.track(window.desk.session.guide_of(track.id))
+        checks = checks_of(window.desk.session, guide)
+        if checks:
+            view.select(checks[0].onset)
+    window.status.tell(window.timeline.drift.hint if stage is Stage.TIGHTEN else window.timeline.wave.hint)
+    pause(SETTLE_MILLISECONDS)
+    if not window.grab().save(str(path)):
+        errors.append(f"“{path}” could not be written. Choose another place, and an ending like .png.")
+
+
+def demo_without_display() -> int:
+    """The same window offscreen: plays a few bars, and writes a picture of each stage."""
+    print("There is no display: running the window offscreen, with the simulated output.")
+    _qt = application()
+    folder = Path(tempfile.mkdtemp(prefix="chronotome-demo-"))
+    errors: list[str] = []
+    window = build(Settings(), output="simulated", journal=Journal(folder / "journal"))
+    window.desk.tasks.error.connect(errors.append)
+    window.show()
+    show_demo_view(window)
+    window.open_demo()
+    wait_until_ready(window)
+    transport = window.desk.transport
+    transport.play()
+    pause(int(1000 * DEMO_SECONDS))
+    reached = transport.position / window.desk.session.rate
+    transport.stop()
+    window.export_tray.export(folder / "harbour-ferry.wav")
+    wait_until_ready(window)
+    for stage in Stage:
+        take_picture(window, stage, folder / f"{int(stage)}-{stage.name.lower()}.png", errors)
+    dropouts = transport.device.dropouts
+    window.close()
+    print(f"Played up to {reached:.1f} s with {dropouts} dropouts. Pictures and the export are in {folder}")
+    for error in errors:
+        print(f"chronotome: {error}", file=sys.stderr)
+    return 1 if errors else 0

@@ -1,0 +1,85 @@
+"""One choice of a few, side by side."""
+
+from collections.abc import Sequence
+
+from PySide6.QtCore import QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QSizePolicy, QWidget
+
+from chronotome.ui.theme import colour, text_font
+from chronotome.ui.view_state import ViewState
+
+HEIGHT = 30
+
+
+class Segmented(QWidget):
+    """`chosen` carries the index that a person chose."""
+
+    chosen = Signal(int)
+
+    def __init__(self, view: ViewState, name: str, words: Sequence[str], *, is_round: bool = False) -> None:
+        super().__init__()
+        self._view = view
+        self._words = list(words)
+        self._index = 0
+        self._radius = HEIGHT / 2 if is_round else 6
+        self.setAccessibleName(name)
+        self.setFixedHeight(HEIGHT)
+        self.setMinimumWidth(60 * len(words))
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
+        view.theme_changed.connect(self.update)
+
+    @property
+    def index(self) -> int:
+        return self._index
+
+    def set_index(self, index: int) -> None:
+        if index != self._index:
+            self._index = index
+            shown = self._words[index] if 0 <= index < len(self._words) else ""
+            self.setAccessibleDescription(shown)
+            self.update()
+
+    def sizeHint(self) -> QSize:
+        return QSize(70 * len(self._words), HEIGHT)
+
+    def choose(self, index: int) -> None:
+        """As a person does."""
+        if index != self._index and 0 <= index < len(self._words):
+            self.set_index(index)
+            self.chosen.emit(index)
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        self.choose(int(event.position().x() / self.width() * len(self._words)))
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        step = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1}.get(Qt.Key(event.key()))
+        if step is None:
+            super().keyPressEvent(event)
+        else:
+            self.choose(self._index + step)
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        theme = self._view.theme
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        box = QRectF(0.5, 0.5, self.width() - 1, HEIGHT - 1)
+        painter.setPen(QPen(colour(theme.accent if self.hasFocus() else theme.strong_rule), 1))
+        painter.setBrush(colour(theme.paper))
+        painter.drawRoundedRect(box, self._radius, self._radius)
+        width = self.width() / len(self._words)
+        for index, words in enumerate(self._words):
+            cell = QRectF(index * width, 0, width, HEIGHT)
+            is_chosen = index == self._index
+            if is_chosen:
+                painter.setPen(Qt.PenStyle.NoPen)
+                painter.setBrush(colour(theme.ink))
+                painter.drawRoundedRect(cell.adjusted(3, 3, -3, -3), self._radius - 2, self._radius - 2)
+            elif index and index - 1 != self._index:
+                painter.setPen(QPen(colour(theme.rule), 1))
+                painter.drawLine(int(cell.left()), 8, int(cell.left()), HEIGHT - 8)
+            painter.setPen(colour(theme.on_ink if is_chosen else theme.ink))
+            painter.setFont(text_font(12, 600 if is_chosen else 400))
+            painter.drawText(cell, Qt.AlignmentFlag.AlignCenter, words)
+        painter.end()

@@ -1,0 +1,144 @@
+"""A slider with its name and value over it; the value can be typed."""
+
+from collections.abc import Callable
+
+from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
+from PySide6.QtWidgets import QSizePolicy, QWidget
+
+from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.view_state import ViewState
+
+HEIGHT = 42
+KNOB = 7
+TRACK_Y = 32
+
+
+class ValueSlider(QWidget):
+    """Sliding tells `slid` at every move, letting go tells `settled`; keys settle at once."""
+
+    slid = Signal(float)
+    settled = Signal(float)
+    dropped = Signal()
+    """Escape while sliding."""
+
+    def __init__(
+        self,
+        view: ViewState,
+        name: str,
+        low: float,
+        high: float,
+        words: Callable[[float], str],
+        *,
+        step: float = 1.0,
+        usual: float | None = None,
+    ) -> None:
+        super().__init__()
+        self._view, self._name, self._words = view, name, words
+        self._low, self._high, self._step = low, high, step
+        self._usual = low if usual is None else usual
+        self._value = self._usual
+        self._note = ""
+        self._is_sliding = False
+        self.setAccessibleName(name)
+        self.setFixedHeight(HEIGHT)
+        self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setToolTip(f"{name}. Drag, or arrow keys; double-click for {words(self._usual)}.")
+        view.theme_changed.connect(self.update)
+
+    @property
+    def value(self) -> float:
+        return self._value
+
+    def set_value(self, value: float, note: str = "") -> None:
+        if (value, note) != (self._value, self._note):
+            self._value, self._note = value, note
+            self.setAccessibleDescription(self._words(value))
+            self.update()
+
+    def sizeHint(self) -> QSize:
+        return QSize(240, HEIGHT)
+
+    def x_of(self, value: float) -> float:
+        share = (value - self._low) / (self._high - self._low)
+        return KNOB + min(1.0, max(0.0, share)) * (self.width() - 2 * KNOB)
+
+    def _value_of(self, x: float) -> float:
+        share = min(1.0, max(0.0, (x - KNOB) / max(1, self.width() - 2 * KNOB)))
+        return self._rounded(self._low + share * (self._high - self._low))
+
+    def _rounded(self, value: float) -> float:
+        steps = round((min(self._high, max(self._low, value)) - self._low) / self._step)
+        return round(self._low + steps * self._step, 6)
+
+    def _settle(self, value: float) -> None:
+        self.set_value(value, self._note)
+        self.settled.emit(value)
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        if event.button() is Qt.MouseButton.LeftButton and event.position().y() > TRACK_Y - 12:
+            self._is_sliding = True
+            self.mouseMoveEvent(event)
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        if self._is_sliding:
+            value = self._value_of(event.position().x())
+            if value != self._value:
+                self.set_value(value, self._note)
+                self.slid.emit(value)
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        if self._is_sliding:
+            self._is_sliding = False
+            self.settled.emit(self._value)
+
+    def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
+        self._is_sliding = False
+        self._settle(self._usual)
+
+    def wheelEvent(self, event: QWheelEvent) -> None:
+        event.ignore()  # scrolling a tray must not change values
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        steps = {
+            Qt.Key.Key_Left: -1,
+            Qt.Key.Key_Down: -1,
+            Qt.Key.Key_Right: 1,
+            Qt.Key.Key_Up: 1,
+            Qt.Key.Key_PageDown: -10,
+            Qt.Key.Key_PageUp: 10,
+        }.get(Qt.Key(event.key()))
+        if steps is not None:
+            self._settle(self._rounded(self._value + steps * self._step))
+        elif event.key() == Qt.Key.Key_Escape and self._is_sliding:
+            self._is_sliding = False
+            self.dropped.emit()
+        else:
+            super().keyPressEvent(event)
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        theme = self._view.theme
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.setFont(text_font(12, 500))
+        painter.setPen(colour(theme.ink if self.isEnabled() else theme.faint_ink))
+        painter.drawText(QRectF(0, 2, self.width(), 18), Qt.AlignmentFlag.AlignLeft, self._name)
+        painter.setFont(figure_font(12))
+        value = self._words(self._value)
+        painter.drawText(QRectF(0, 2, self.width(), 18), Qt.AlignmentFlag.AlignRight, value)
+        if self._note:
+            right = self.width() - painter.fontMetrics().horizontalAdvance(value) - 10
+            painter.setFont(text_font(10))
+            painter.setPen(colour(theme.soft_ink))
+            painter.drawText(QRectF(0, 3, right, 18), Qt.AlignmentFlag.AlignRight, self._note)
+        x = self.x_of(self._value)
+        painter.setPen(Qt.PenStyle.NoPen)
+        painter.setBrush(colour(theme.strong_rule))
+        painter.drawRoundedRect(QRectF(0, TRACK_Y - 1.5, self.width(), 3), 1.5, 1.5)
+        painter.setBrush(colour(theme.ink if self.isEnabled() else theme.faint_ink))
+        painter.drawRoundedRect(QRectF(0, TRACK_Y - 1.5, x, 3), 1.5, 1.5)
+        painter.setPen(QPen(colour(theme.accent if self.hasFocus() else theme.ink), 1.8))
+        painter.setBrush(colour(theme.card))
+        painter.drawEllipse(QPointF(x, TRACK_Y), KNOB - 0.5, KNOB - 0.5)
+        painter.end()

@@ -1,0 +1,108 @@
+"""Dialogs: shortcuts, and what the marks mean."""
+
+from collections.abc import Mapping
+
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QKeySequence
+from PySide6.QtWidgets import (
+    QDialog,
+    QDialogButtonBox,
+    QGridLayout,
+    QKeySequenceEdit,
+    QLabel,
+    QScrollArea,
+    QVBoxLayout,
+    QWidget,
+)
+
+from chronotome.ui.actions import Actions
+
+HELP = """
+<p><b>Shape first, colour second</b></p>
+<p>▼ notch on the wave: an onset. Hollow: below the threshold.<br>
+◆ on the ruler: a hit that was set by hand. ◇: placed by Tighten.<br>
+▲ early, ▼ late, ○ left alone: a hit as it was played. The small ring: where it lands.<br>
+Hatching under the wave: stretched, by the ratio printed on it.<br>
+Ochre: a place to check. N goes to the next one.</p>
+<p><b>The mouse</b></p>
+<p>Wheel scrolls, Ctrl+wheel zooms where the pointer is.<br>
+Drag a drift mark, a notch or a diamond to move that hit; Alt: without snap; Escape: leave it.<br>
+Double-click a mark takes back what was set by hand.<br>
+Drag over the ruler loops that span.</p>
+"""
+
+
+class ShortcutsDialog(QDialog):
+    """Every action with its keys, to be changed."""
+
+    def __init__(self, actions: Actions, own: Mapping[str, str], parent: QWidget) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("Shortcuts")
+        self.resize(460, 560)
+        layout = QVBoxLayout(self)
+        body = QWidget()
+        grid = QGridLayout(body)
+        self._edits: dict[str, tuple[QKeySequenceEdit, str]] = {}
+        for row, entry in enumerate(actions.entries):
+            label = QLabel(f"{entry.menu}: {entry.words.rstrip('…')}")
+            edit = QKeySequenceEdit(QKeySequence(own.get(entry.name, entry.keys).split(", ")[0]))
+            edit.setClearButtonEnabled(True)
+            edit.setAccessibleName(entry.words)
+            label.setBuddy(edit)
+            grid.addWidget(label, row, 0)
+            grid.addWidget(edit, row, 1)
+            self._edits[entry.name] = (edit, entry.keys)
+        area = QScrollArea()
+        area.setWidgetResizable(True)
+        area.setWidget(body)
+        layout.addWidget(area)
+        self.problem = QLabel()
+        self.problem.setWordWrap(True)
+        layout.addWidget(self.problem)
+        buttons = QDialogButtonBox(
+            QDialogButtonBox.StandardButton.Ok
+            | QDialogButtonBox.StandardButton.Cancel
+            | QDialogButtonBox.StandardButton.RestoreDefaults
+        )
+        buttons.accepted.connect(self._on_accept)
+        buttons.rejected.connect(self.reject)
+        usual = buttons.button(QDialogButtonBox.StandardButton.RestoreDefaults)
+        usual.clicked.connect(self._on_usual)
+        layout.addWidget(buttons)
+
+    def shortcuts(self) -> dict[str, str]:
+        """Those that differ from the usual ones."""
+        chosen = {}
+        for name, (edit, usual) in self._edits.items():
+            keys = edit.keySequence().toString()
+            if keys != usual.split(", ")[0]:
+                chosen[name] = keys
+        return chosen
+
+    def _on_usual(self) -> None:
+        for edit, usual in self._edits.values():
+            edit.setKeySequence(QKeySequence(usual.split(", ")[0]))
+
+    def _on_accept(self) -> None:
+        taken: dict[str, str] = {}
+        for name, (edit, _) in self._edits.items():
+            keys = edit.keySequence().toString()
+            if keys and keys in taken:
+                self.problem.setText(f"{keys} stands for two actions: change one of them.")
+                edit.setFocus(Qt.FocusReason.OtherFocusReason)
+                return
+            taken[keys] = name
+        self.accept()
+
+
+class HelpDialog(QDialog):
+    def __init__(self, parent: QWidget) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("Marks and mouse")
+        layout = QVBoxLayout(self)
+        text = QLabel(HELP)
+        text.setTextFormat(Qt.TextFormat.RichText)
+        layout.addWidget(text)
+        buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
+        buttons.rejected.connect(self.reject)
+        layout.addWidget(buttons)

@@ -1,0 +1,171 @@
+"""The five stages as cards, each with its key figure: the summary of the job."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from PySide6.QtCore import QPointF, QRectF, Qt
+from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent
+from PySide6.QtWidgets import QWidget
+
+from chronotome.session.checks import checks_of
+from chronotome.session.tighten import spread, targets_of
+from chronotome.ui.desk import Desk
+from chronotome.ui.figures import counted, plain
+from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.view_state import Stage
+
+WIDTH = 112
+CARD = 84
+TOP = 8
+NOTHING_YET = "nothing yet"
+
+
+@dataclass(frozen=True)
+class Figures:
+    """What a card shows: the key figure, a line about it, and how many places need a look."""
+
+    key: str
+    about: str = ""
+    to_check: int = 0
+
+
+class StageCard(QWidget):
+    def __init__(self, desk: Desk, stage: Stage) -> None:
+        super().__init__()
+        self._desk, self.stage = desk, stage
+        self.figures = Figures("")
+        self.setFixedSize(WIDTH, CARD)
+        self.setToolTip(f"{stage.words} ({int(stage)})")
+        self.setCursor(Qt.CursorShape.PointingHandCursor)
+        self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
+
+    def show_figures(self, figures: Figures) -> None:
+        if figures != self.figures:
+            self.figures = figures
+            checks = f", {figures.to_check} to check" if figures.to_check else ""
+            self.setAccessibleName(f"{self.stage.words}: {figures.key}, {figures.about}{checks}")
+            self.update()
+
+    def mousePressEvent(self, _event: QMouseEvent) -> None:
+        self._desk.view.show_stage(self.stage)
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        if event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
+            self._desk.view.show_stage(self.stage)
+        else:
+            super().keyPressEvent(event)
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        theme = self._desk.view.theme
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        is_current = self._desk.view.stage is self.stage
+        if is_current or self.hasFocus():
+            painter.setPen(Qt.PenStyle.NoPen)
+            painter.setBrush(colour(theme.card if is_current else theme.rule))
+            painter.drawRoundedRect(QRectF(8, 0, WIDTH + 8, CARD - 2), 6, 6)
+        if is_current:
+            painter.setBrush(colour(theme.accent))
+            painter.drawRoundedRect(QRectF(8, 10, 3, CARD - 22), 1.5, 1.5)
+        painter.setFont(figure_font(10))
+        painter.setPen(colour(theme.accent if is_current else theme.soft_ink))
+        painter.drawText(QPointF(20, 24), str(int(self.stage)))
+        painter.setFont(text_font(14, 600))
+        painter.setPen(colour(theme.ink if is_current else theme.soft_ink))
+        painter.drawText(QPointF(36, 24), self.stage.words)
+        painter.setFont(figure_font(12, 500))
+        painter.setPen(colour(theme.ink))
+        painter.drawText(QPointF(20, 45), self.figures.key)
+        painter.setFont(text_font(10))
+        painter.setPen(colour(theme.soft_ink))
+        painter.drawText(QPointF(20, 62), self.figures.about)
+        if self.figures.to_check:
+            self._paint_count(painter)
+        painter.end()
+
+    def _paint_count(self, painter: QPainter) -> None:
+        theme = self._desk.view.theme
+        words = str(self.figures.to_check)
+        painter.setPen(Qt.PenStyle.NoPen)
+        painter.setBrush(colour(theme.late))
+        box = QRectF(WIDTH - 28, 33, 22, 17)
+        painter.drawRoundedRect(box, 8.5, 8.5)
+        painter.setPen(colour(theme.on_ink))
+        painter.setFont(figure_font(10, 500))
+        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
+
+
+class Rail(QWidget):
+    """Cards at the left, top to bottom in the order of work."""
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__()
+        self.setObjectName("rail")
+        self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
+        self.setFixedWidth(WIDTH)
+        self._desk = desk
+        self.exported = NOTHING_YET
+        self.cards = {stage: StageCard(desk, stage) for stage in Stage}
+        for place, card in enumerate(self.cards.values()):
+            card.setParent(self)
+            card.move(0, TOP + place * (CARD + 4))
+        view = desk.view
+        for signal in (view.stage_changed, view.theme_changed):
+            signal.connect(self._repaint)
+        view.focus_changed.connect(self._show)
+        desk.store.changed.connect(self._show)
+        self._show()
+
+    def show_exported(self, words: str) -> None:
+        self.exported = words
+        self._show()
+
+    def _repaint(self) -> None:
+        self.update()
+        for card in self.cards.values():
+            card.update()
+
+    def _show(self) -> None:
+        for stage, figures in self._figures().items():
+            self.cards[stage].show_figures(figures)
+
+    def _figures(self) -> dict[Stage, Figures]:
+        session, track = self._desk.session, self._desk.view.focused
+        if track is None or not track.clips:
+            return {stage: Figures(NOTHING_YET) for stage in Stage}
+        clip = track.clips[0]
+        recording = session.recording_of(clip)
+        if not recording.is_analysed:
+            looking = Figures("looking…")
+            return dict.fromkeys(Stage, looking) | {Stage.EXPORT: Figures(self.exported)}
+        guide = session.track(session.guide_of(track.id))
+        targets = targets_of(session, guide, guide.clips[0])
+        counted_onsets = int(np.count_nonzero(recording.onsets.counted(recording.threshold)))
+        faint = len(recording.onsets) - counted_onsets
+        before, now = spread(targets.drift), spread(targets.landing)
+        bars = session.frames / session.rate * session.tempo.beats_per_minute / 60 / session.metre.bar
+        beat_one = "beat 1 set" if session.is_beat_one_set else "beat 1 not set"
+        return {
+            Stage.MARK: Figures(counted(counted_onsets, "onset"), f"{faint} faint hidden"),
+            Stage.FIT: Figures(
+                f"{plain(session.tempo.beats_per_minute, 2)} bpm", f"{bars:.0f} bars · {beat_one}"
+            ),
+            Stage.TIGHTEN: Figures(
+                f"±{plain(now)} ms", f"was ±{plain(before)}", len(checks_of(session, guide))
+            ),
+            Stage.REWORK: Figures(counted(counted_onsets, "slice"), f"{len(session.tracks)} tracks"),
+            Stage.EXPORT: Figures(self.exported),
+        }
+
+    def paintEvent(self, event: QPaintEvent) -> None:
+        super().paintEvent(event)
+        theme = self._desk.view.theme
+        painter = QPainter(self)
+        painter.fillRect(self.rect(), colour(theme.panel))
+        painter.setPen(colour(theme.rule))
+        painter.drawLine(WIDTH - 1, 0, WIDTH - 1, self.height())
+        painter.setPen(colour(theme.soft_ink))
+        painter.setFont(text_font(10))
+        painter.drawText(QPointF(16, self.height() - 30), "Stages  1 – 5")
+        painter.drawText(QPointF(16, self.height() - 14), "Next to check  N")
+        painter.end()

@@ -1,0 +1,92 @@
+"""What a tray is made of: a title, and rows from top to bottom in the order of use."""
+
+from collections.abc import Callable
+
+from PySide6.QtCore import QSize, Qt
+from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
+
+from chronotome.session.model import Session
+from chronotome.ui.actions import Actions
+from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.controls.value_slider import ValueSlider
+from chronotome.ui.desk import Desk
+from chronotome.ui.view_state import Stage
+
+WIDTH = 300
+
+
+class Tray(QWidget):
+    """One stage's settings."""
+
+    def __init__(self, desk: Desk, actions: Actions, stage: Stage, about: str) -> None:
+        super().__init__()
+        self.setObjectName("trayBody")
+        self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
+        self.desk, self.table = desk, actions
+        self.rows = QVBoxLayout(self)
+        self.rows.setContentsMargins(16, 12, 16, 12)
+        self.rows.setSpacing(8)
+        head = QHBoxLayout()
+        title = QLabel(stage.words)
+        title.setObjectName("title")
+        self.about = QLabel(about)
+        self.about.setObjectName("soft")
+        head.addWidget(title)
+        head.addStretch(1)
+        head.addWidget(self.about)
+        self.rows.addLayout(head)
+
+    def sizeHint(self) -> QSize:
+        return QSize(WIDTH, super().sizeHint().height())
+
+    def add(self, widget: QWidget) -> None:
+        self.rows.addWidget(widget)
+
+    def add_label(self, words: str, kind: str = "soft") -> QLabel:
+        label = QLabel(words)
+        label.setObjectName(kind)
+        label.setWordWrap(True)
+        self.rows.addWidget(label)
+        return label
+
+    def add_rule(self) -> None:
+        line = QFrame()
+        line.setFixedHeight(1)
+        line.setStyleSheet(f"background: {self.desk.view.theme.rule};")
+        self.desk.view.theme_changed.connect(
+            lambda: line.setStyleSheet(f"background: {self.desk.view.theme.rule};")
+        )
+        self.rows.addWidget(line)
+
+    def add_buttons(self, *names: str) -> list[QPushButton]:
+        """A row of buttons that do actions."""
+        row = QHBoxLayout()
+        row.setSpacing(8)
+        buttons = []
+        for name in names:
+            button = QPushButton(self.table.get(name).text().rstrip("…"))
+            self.table.attach(button, name)
+            row.addWidget(button)
+            buttons.append(button)
+        self.rows.addLayout(row)
+        return buttons
+
+    def finish(self) -> None:
+        self.rows.addStretch(1)
+
+    def bind(self, slider: ValueSlider, edit: Callable[[Session, float], Session], label: str) -> None:
+        """Sliding drafts, letting go keeps."""
+        store = self.desk.store
+        slider.slid.connect(lambda value: store.draft(lambda session: edit(session, value)))
+        slider.settled.connect(lambda value: store.apply(lambda session: edit(session, value), label))
+        slider.dropped.connect(store.drop_draft)
+
+    def choice(
+        self, name: str, words: list[str], edit: Callable[[Session, int], Session], label: str
+    ) -> Segmented:
+        """A choice that is an edit."""
+        segmented = Segmented(self.desk.view, name, words)
+        store = self.desk.store
+        segmented.chosen.connect(lambda index: store.apply(lambda session: edit(session, index), label))
+        self.rows.addWidget(segmented)
+        return segmented

@@ -1,0 +1,195 @@
+"""Play, position, tempo, metre, snap, what is listened to, level."""
+
+from PySide6.QtCore import QSize, Qt
+from PySide6.QtWidgets import (
+    QComboBox,
+    QFrame,
+    QHBoxLayout,
+    QLabel,
+    QLineEdit,
+    QPushButton,
+    QVBoxLayout,
+    QWidget,
+)
+
+from chronotome.render.mix import Side
+from chronotome.session.edits.timing import set_metre, set_tempo
+from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, position_words
+from chronotome.ui.actions import Actions
+from chronotome.ui.controls.meter import Meter
+from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.desk import Desk
+from chronotome.ui.figures import clock, plain
+from chronotome.ui.theme import icon
+
+HEIGHT = 52
+METRES = ((4, 4), (3, 4), (2, 4), (5, 4), (6, 8), (7, 8), (12, 8))
+SIDES = (Side.AS_PLAYED, Side.EDITED)
+
+
+class TransportBar(QWidget):
+    def __init__(self, desk: Desk, actions: Actions) -> None:
+        super().__init__()
+        self.setObjectName("transport")
+        self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
+        self.setFixedHeight(HEIGHT)
+        self._desk, self._actions = desk, actions
+        layout = QHBoxLayout(self)
+        layout.setContentsMargins(16, 4, 16, 4)
+        layout.setSpacing(8)
+        self._buttons = {name: self._button(name) for name in ("play", "return", "loop", "click")}
+        for button in self._buttons.values():
+            layout.addWidget(button)
+        layout.addSpacing(12)
+        self._add_fields(layout)
+        layout.addStretch(1)
+        self._add_listening(layout)
+        desk.transport.moved.connect(self._on_moved)
+        desk.transport.playing_changed.connect(self._show)
+        desk.transport.side_changed.connect(self._show)
+        desk.store.changed.connect(self._show)
+        desk.view.theme_changed.connect(self._show)
+        desk.view.snap_changed.connect(self._show)
+        desk.view.viewport_changed.connect(self._show_snap)
+        self._theme_shown = ""
+        self._show()
+
+    def _add_fields(self, layout: QHBoxLayout) -> None:
+        """Where it is, and the song's tempo, metre and snap."""
+        self.bar, self.clock = self._figure(96), self._figure(96)
+        layout.addLayout(self._captioned("BAR", self.bar))
+        layout.addLayout(self._captioned("TIME", self.clock))
+        layout.addWidget(self._rule())
+        self.tempo = QLineEdit()
+        self.tempo.setObjectName("figure")
+        self.tempo.setFixedWidth(76)
+        self.tempo.setAccessibleName("Tempo in beats per minute")
+        self.tempo.setToolTip("Tempo of the song: type it, or tap it")
+        self.tempo.editingFinished.connect(self._on_tempo)
+        layout.addLayout(self._captioned("TEMPO", self.tempo))
+        self._tap = QPushButton("Tap")
+        self._actions.attach(self._tap, "tap")
+        layout.addWidget(self._tap)
+        self.metre = QComboBox()
+        self.metre.setAccessibleName("Metre")
+        self.metre.addItems([f"{beats}/{unit}" for beats, unit in METRES])
+        self.metre.activated.connect(self._on_metre)
+        layout.addLayout(self._captioned("METRE", self.metre))
+        self.snap = QComboBox()
+        self.snap.setAccessibleName("Snap")
+        self.snap.setToolTip("What is drawn and snapped to: follows the zoom, or fixed")
+        self._grids = [Grid(division, feel) for feel in Feel for division in DIVISIONS]
+        self.snap.addItems(["follows zoom", *(grid.words for grid in self._grids), "off"])
+        self.snap.activated.connect(self._on_snap)
+        layout.addLayout(self._captioned("SNAP", self.snap))
+
+    def _add_listening(self, layout: QHBoxLayout) -> None:
+        desk = self._desk
+        label = QLabel("Listen to")
+        label.setObjectName("soft")
+        layout.addWidget(label)
+        self.listen = Segmented(desk.view, "Listen to", ["As played", "Edited"], is_round=True)
+        self.listen.setFixedWidth(184)
+        self.listen.setToolTip(f"Both at one level, switched where it plays ({self._actions.keys('listen')})")
+        self.listen.chosen.connect(lambda index: desk.transport.listen(SIDES[index]))
+        layout.addWidget(self.listen)
+        self.meter = Meter(desk.view)
+        layout.addWidget(self.meter)
+        desk.transport.levels.connect(self.meter.show_levels)
+
+    def _button(self, name: str) -> QPushButton:
+        button = QPushButton()
+        button.setObjectName("play" if name == "play" else "tool")
+        size = 34 if name == "play" else 30
+        button.setFixedSize(size, size)
+        button.setIconSize(QSize(20, 20))
+        button.setCheckable(name in {"loop", "click"})
+        self._actions.attach(button, name)
+        return button
+
+    @staticmethod
+    def _figure(width: int) -> QLabel:
+        label = QLabel()
+        label.setObjectName("bigfigure")
+        label.setMinimumWidth(width)
+        return label
+
+    @staticmethod
+    def _captioned(words: str, widget: QWidget) -> QVBoxLayout:
+        layout = QVBoxLayout()
+        layout.setSpacing(0)
+        caption = QLabel(words)
+        caption.setObjectName("caption")
+        layout.addStretch(1)
+        layout.addWidget(caption)
+        layout.addWidget(widget)
+        layout.addStretch(1)
+        return layout
+
+    @staticmethod
+    def _rule() -> QFrame:
+        line = QFrame()
+        line.setFrameShape(QFrame.Shape.VLine)
+        line.setStyleSheet("color: palette(mid);")
+        return line
+
+    def _on_moved(self, frame: float) -> None:
+        session = self._desk.session
+        seconds = frame / session.rate
+        self.bar.setText(position_words(session.tempo.beat_of(seconds), session.metre))
+        self.clock.setText(clock(seconds))
+
+    def _show(self) -> None:
+        session, theme, transport = self._desk.session, self._desk.view.theme, self._desk.transport
+        if not self.tempo.hasFocus():
+            self.tempo.setText(plain(session.tempo.beats_per_minute, 2))
+        metre = (session.metre.beats, session.metre.unit)
+        self.metre.setCurrentIndex(METRES.index(metre) if metre in METRES else -1)
+        self._buttons["loop"].setChecked(session.is_looping)
+        self._buttons["click"].setChecked(session.click.is_on)
+        self.listen.set_index(SIDES.index(transport.side))
+        look = f"{theme.name} {transport.is_playing}"
+        if look != self._theme_shown:
+            self._theme_shown = look
+            for name, button in self._buttons.items():
+                shown = "stop" if name == "play" and transport.is_playing else name
+                button.setIcon(icon(shown, theme.on_ink if name == "play" else theme.ink))
+        self._on_moved(transport.position)
+        self._show_snap()
+
+    def _show_snap(self) -> None:
+        view = self._desk.view
+        self.snap.setItemText(0, f"{view.grid.words} · zoom" if view.snap_follows_zoom else "follows zoom")
+        if not view.is_snapping:
+            self.snap.setCurrentIndex(self.snap.count() - 1)
+        else:
+            self.snap.setCurrentIndex(0 if view.snap_follows_zoom else 1 + self._grids.index(view.snap_grid))
+
+    def _on_tempo(self) -> None:
+        text = self.tempo.text().replace(",", ".").replace("−", "-")
+        try:
+            tempo = float(text)
+        except ValueError:
+            tempo = 0.0
+        if not SLOWEST <= tempo <= FASTEST:
+            self._desk.workspace.told.emit(
+                f"“{self.tempo.text()}” is no tempo: {SLOWEST:.0f} to {FASTEST:.0f} bpm."
+            )
+            self.tempo.setText(plain(self._desk.session.tempo.beats_per_minute, 2))
+        elif (
+            text != plain(self._desk.session.tempo.beats_per_minute, 2) or not self._desk.session.is_tempo_set
+        ):
+            self._desk.store.apply(lambda session: set_tempo(session, tempo), "Set tempo")
+        self.tempo.clearFocus()
+
+    def _on_metre(self, index: int) -> None:
+        beats, unit = METRES[index]
+        self._desk.store.apply(lambda session: set_metre(session, Metre(beats, unit)), "Set metre")
+
+    def _on_snap(self, index: int) -> None:
+        view = self._desk.view
+        view.set_snapping(is_snapping=index < self.snap.count() - 1)
+        if index == 0:
+            view.set_snap(None)
+        elif index < self.snap.count() - 1:
+            view.set_snap(self._grids[index - 1])
