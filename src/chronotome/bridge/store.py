@@ -105,6 +105,7 @@ class Store(QObject):
                 heard()
 
         self.changed.connect(on_changed)
+
         def on_gone() -> None:
             with contextlib.suppress(RuntimeError):  # the store went first
                 self.changed.disconnect(on_changed)

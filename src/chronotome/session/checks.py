@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 
 from chronotome.session.grid import bar_lines, nearest_lines, position_words
 from chronotome.session.memo import by_identity
@@ -51,25 +52,31 @@ def _between_lines(targets: Targets, session: Session, track: Track) -> list[Che
     found = []
     lines = np.array(bar_lines(settings.grid, metre, settings.swing))
     drift_beats = tempo.beats_at(targets.played / rate) - targets.line_beats
-    for at in np.flatnonzero(targets.reasons == Reason.GRID):
-        drift = float(drift_beats[at])
-        towards = float(targets.line_beats[at]) + (1e-6 if drift > 0 else -1e-6)
-        inside = towards % metre.bar
-        step = float(np.diff(lines)[min(len(lines) - 2, int(np.searchsorted(lines, inside, "right")) - 1)])
+    for at in np.flatnonzero((targets.reasons == Reason.GRID) | (targets.reasons == Reason.CARRIED)):
+        line, drift = float(targets.line_beats[at]), float(drift_beats[at])
+        step = _step_at(lines, line % metre.bar, is_after=drift > 0)
         if abs(drift) < DOUBTFUL_SHARE * step:
             continue
-        other = float(targets.line_beats[at]) + (step if drift > 0 else -step)
-        other = float(
-            nearest_lines(np.array([other]), settings.grid, metre, settings.swing)[0]
-        )  # an exact line, for its words
+        beyond = np.array([line + (step if drift > 0 else -step)])
+        other = float(nearest_lines(beyond, settings.grid, metre, settings.swing)[0])
         off = float(targets.drift[at])
         rest = float(targets.played[at] / rate - tempo.seconds_of(other)) * 1000
         sentence = (
-            f"{_side(off)} {position_words(float(targets.line_beats[at]), metre)}\n"
-            f"or {_side(rest)} {position_words(other, metre)}"
+            f"{_side(off)} {position_words(line, metre)}\nor {_side(rest)} {position_words(other, metre)}"
         )
-        found.append(_check(targets, int(at), "between two lines", f"{abs(off):.0f} ms", sentence))
+        title = "between two lines" if targets.reasons[at] == Reason.GRID else "two hits on one line"
+        found.append(_check(targets, int(at), title, f"{abs(off):.0f} ms", sentence))
     return found
+
+
+def _step_at(lines: NDArray[np.float64], inside: float, *, is_after: bool) -> float:
+    """Distance from a line of the bar to the next one, or to the one before it."""
+    at = int(np.abs(lines - inside).argmin())
+    if is_after:
+        at = 0 if at == len(lines) - 1 else at
+        return float(lines[at + 1] - lines[at])
+    at = len(lines) - 1 if at == 0 else at
+    return float(lines[at] - lines[at - 1])
 
 
 def _side(drift: float) -> str:

@@ -63,9 +63,18 @@ class Targets:
         """Milliseconds from the line where it lands."""
         return np.asarray((self.target - self.line) * (1000.0 / self.rate), np.float64)
 
+    @property
+    def spread_before(self) -> float:
+        """Root mean square of the drift as played, in ms, of hits that have a line of their own."""
+        return _spread(self.drift[self.reasons != Reason.CARRIED])
 
-def spread(drift: NDArray[np.float64]) -> float:
-    """Root mean square of the drift, in ms; 0 where there is none."""
+    @property
+    def spread_now(self) -> float:
+        """The same of where they land."""
+        return _spread(self.landing[self.reasons != Reason.CARRIED])
+
+
+def _spread(drift: NDArray[np.float64]) -> float:
     return float(np.sqrt(np.mean(drift**2))) if len(drift) else 0.0
 
 

@@ -8,7 +8,7 @@ from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
 from chronotome.session.checks import checks_of
-from chronotome.session.tighten import spread, targets_of
+from chronotome.session.tighten import targets_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
 from chronotome.ui.theme import colour, figure_font, text_font
@@ -142,7 +142,7 @@ class Rail(QWidget):
         targets = targets_of(session, guide, guide.clips[0])
         counted_onsets = int(np.count_nonzero(recording.onsets.counted(recording.threshold)))
         faint = len(recording.onsets) - counted_onsets
-        before, now = spread(targets.drift), spread(targets.landing)
+        before, now = targets.spread_before, targets.spread_now
         bars = session.frames / session.rate * session.tempo.beats_per_minute / 60 / session.metre.bar
         beat_one = "beat 1 set" if session.is_beat_one_set else "beat 1 not set"
         return {

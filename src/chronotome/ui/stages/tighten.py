@@ -182,6 +182,8 @@ class TightenTray(Tray):
         return f"{signed(milliseconds, decimals)} ms on off-{grid.division}ths"
 
     def _show_checks(self, checks: tuple[Check, ...]) -> None:
+        more = f", {len(checks) - MOST_CHECKS} more: N" if len(checks) > MOST_CHECKS else ""
+        self.to_check.setText(f"To check: {len(checks)}{more}" if checks else "Nothing to check")
         if [row.check for row in self._check_rows] == list(checks[:MOST_CHECKS]):
             return
         for row in self._check_rows:
@@ -191,8 +193,6 @@ class TightenTray(Tray):
         self._check_rows = [CheckRow(self.desk, self._commands, check) for check in checks[:MOST_CHECKS]]
         for row in self._check_rows:
             self._checks.addWidget(row)
-        more = f", {len(checks) - MOST_CHECKS} more: N" if len(checks) > MOST_CHECKS else ""
-        self.to_check.setText(f"To check: {len(checks)}{more}" if checks else "Nothing to check")
 
     def _show_selection(self) -> None:
         for row in self._check_rows:

@@ -7,7 +7,7 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.session.checks import Check, checks_of
 from chronotome.session.edits.tightening import reset_hit
-from chronotome.session.tighten import Reason, spread
+from chronotome.session.tighten import Reason
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import plain, signed
 from chronotome.ui.theme import colour, figure_font, text_font
@@ -18,7 +18,7 @@ from chronotome.ui.timeline.shown import Shown, shown_of
 
 SCALES = (15.0, 30.0, 60.0, 120.0, 240.0)
 REACH = 10
-SELDOM_OUTSIDE = 96
+SELDOM_OUTSIDE = 90
 """Percentile of the drift that the scale holds; the rest sits at the edge."""
 MOST_MARKS = 900
 CALLOUT_WIDTH = 176
@@ -68,7 +68,7 @@ class DriftLane(Lane):
         y = self.paint_words(painter, y, "ms from line", size=10, weight=400, value=theme.soft_ink)
         if shown is None or not len(shown.targets):
             return
-        before, after = spread(shown.targets.drift), spread(shown.targets.landing)
+        before, after = shown.targets.spread_before, shown.targets.spread_now
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
         painter.drawText(QPointF(12, y + 14), "before")

@@ -3,7 +3,7 @@
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QFontMetrics, QPainter, QPaintEvent, QPen, QPolygonF, QResizeEvent, QWheelEvent
+from PySide6.QtGui import QFontMetrics, QPainter, QPaintEvent, QPen, QPolygonF, QWheelEvent
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
 from chronotome.session.grid import lines_between
@@ -58,11 +58,6 @@ class Lane(QWidget):
     def beat_of_x(self, x: float) -> float:
         session = self.desk.session
         return session.tempo.beat_of(self.frame_of(x) / session.rate)
-
-    def resizeEvent(self, event: QResizeEvent) -> None:
-        super().resizeEvent(event)
-        view = self.desk.view
-        view.show(view.viewport.resized(self.width() - HEADER))
 
     def wheelEvent(self, event: QWheelEvent) -> None:
         delta = event.angleDelta()

@@ -32,7 +32,7 @@ class PulseLane(Lane):
     def paint_header(self, painter: QPainter) -> None:
         theme, shown = self.desk.view.theme, self._shown()
         y = self.paint_words(painter, 8, "Pulse", size=13, weight=600, value=theme.ink)
-        y = self.paint_words(painter, y, "bpm, beat by beat", size=10, weight=400, value=theme.soft_ink)
+        y = self.paint_words(painter, y, "bpm at each beat", size=10, weight=400, value=theme.soft_ink)
         measured = None if shown is None else shown.recording.measured
         if measured is None:
             return
@@ -60,10 +60,10 @@ class PulseLane(Lane):
             share = float(np.clip((tempo - middle) / reach, -1, 1))
             return self.height() / 2 - share * (self.height() / 2 - MARGIN)
 
-        self._paint_axis(painter, content, (middle - reach, middle, middle + reach), y_of(middle - reach))
         y = y_of(song)
         painter.setPen(QPen(colour(theme.accent), 1.4, Qt.PenStyle.DashLine))
         painter.drawLine(QPointF(content.left(), y), QPointF(content.right(), y))
+        self._paint_axis(painter, content, (middle - reach, middle, middle + reach), y_of(middle - reach))
         if shown is None or len(beats) < 2:
             return
         frames = np.rint(beats * shown.rate).astype(np.int64) + shown.clip.start
@@ -88,7 +88,8 @@ class PulseLane(Lane):
         for tempo, y in zip(reversed(tempi), (top, self.height() / 2, foot), strict=True):
             painter.setPen(QPen(colour(theme.rule), 1, Qt.PenStyle.DotLine))
             painter.drawLine(QPointF(HEADER, y), QPointF(content.right() - 46, y))
-            painter.setPen(colour(theme.soft_ink))
             box = QRectF(content.right() - 52, y - 8, 46, 16)
+            painter.fillRect(box.adjusted(0, 1, 2, -1), colour(theme.paper))
+            painter.setPen(colour(theme.soft_ink))
             flags = Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter
             painter.drawText(box, flags, plain(tempo, 2))

@@ -1,14 +1,14 @@
 """Overview, ruler, the focused track with its evidence, and the other tracks, on one time axis."""
 
 from PySide6.QtCore import Qt
-from PySide6.QtGui import QPainter, QPaintEvent
+from PySide6.QtGui import QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
 
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.context_lane import ContextLane
 from chronotome.ui.timeline.drift_lane import DriftLane
-from chronotome.ui.timeline.lane import Lane
+from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.timeline.overview_strip import OverviewStrip
 from chronotome.ui.timeline.proof_lane import ProofLane
 from chronotome.ui.timeline.pulse_lane import PulseLane
@@ -95,6 +95,12 @@ class Timeline(QWidget):
         for place, lane in enumerate(self._lanes):
             self._context_layout.insertWidget(place, lane)
         self._scroll.setVisible(bool(others))
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        """All lanes are as wide as this: it tells the viewport."""
+        super().resizeEvent(event)
+        view = self._desk.view
+        view.show(view.viewport.resized(self.width() - HEADER))
 
     def paintEvent(self, _event: QPaintEvent) -> None:
         painter = QPainter(self)

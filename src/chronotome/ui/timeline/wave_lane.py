@@ -32,10 +32,11 @@ REACH = 7
 FOOT = 26
 MOST_MARKS = 1200
 """More notches than this in sight are a grey band; they could not be told apart."""
+NARROWEST_LABEL = 36
 LEAST_RATIO_SHOWN = 0.015
 MATERIAL_WORDS = {
     MoveBy.CUTTING: "Cutting",
-    MoveBy.STRETCHING: "Stretching · drums",
+    MoveBy.STRETCHING: "Stretch · drums",
     MoveBy.TAPE: "Tape",
 }
 
@@ -89,7 +90,7 @@ class WaveLane(Lane):
             self._paint_absent(painter, content, shown)
             return
         self._paint_wave(painter, content, shown, source)
-        if self.desk.transport.side is Side.EDITED:
+        if self.desk.transport.side is Side.EDITED and self.desk.view.stage >= Stage.TIGHTEN:
             self._paint_hatching(painter, shown)
         self._paint_notches(painter, shown)
 
@@ -156,7 +157,7 @@ class WaveLane(Lane):
         top, bottom = self.height() - FOOT + 2, self.height() - 3
         changed = np.abs(spans - 1) >= LEAST_RATIO_SHOWN
         in_sight = (xs[1:] > HEADER) & (xs[:-1] < self.width()) & (xs[1:] - xs[:-1] > 6)
-        painter.setFont(figure_font(10))
+        painter.setFont(figure_font(9))
         for at in np.flatnonzero(changed & in_sight).tolist():
             left, right, ratio = float(xs[at]), float(xs[at + 1]), float(spans[at])
             painter.save()
@@ -166,7 +167,7 @@ class WaveLane(Lane):
             for x in np.arange(left - (bottom - top), right, gap).tolist():
                 painter.drawLine(QPointF(x, bottom), QPointF(x + bottom - top, top))
             painter.restore()
-            if right - left > 44:
+            if right - left > NARROWEST_LABEL:
                 painter.setPen(colour(theme.ink))
                 box = QRectF(left, top, right - left, bottom - top)
                 words = f"×{ratio:.2f}"
