@@ -39,10 +39,14 @@ class Mixer:
         self._start = ((np.arange(START_FADE, dtype=np.float32) + 1) / (START_FADE + 1))[:, None]
         self._jumped = False
 
-    def process(self, out: Samples, when: float) -> None:
-        """Fill `out`, float32 (frames, 2), whose first frame will sound at `when` (monotonic seconds)."""
+    def process(self, out: Samples, when: float) -> bool:
+        """Fill `out`, float32 (frames, 2), whose first frame will sound at `when` (monotonic seconds).
+
+        False where it is silence, because nothing plays.
+        """
         began = time.perf_counter_ns()
         control = self._control
+        sounds = self._is_playing
         out.fill(0)
         self._obey()
         self._take_newest()
@@ -67,6 +71,7 @@ class Mixer:
         control.put(Word.PEAK_RIGHT, int(1e6 * max(out[:, 1].max(), -out[:, 1].min())))
         control.put(Word.BLOCKS, control.get(Word.BLOCKS) + 1)
         control.put(Word.BUSIEST, max(control.get(Word.BUSIEST), time.perf_counter_ns() - began))
+        return sounds
 
     def _obey(self) -> None:
         while (command := self._control.next_command()) is not None:

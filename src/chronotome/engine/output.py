@@ -13,8 +13,11 @@ from chronotome.dsp.audio import Samples
 from chronotome.errors import DeviceUnavailable
 from chronotome.render.mix import OUT_CHANNELS
 
-Process = Callable[[Samples, float], None]
-"""Fills a block, float32 (frames, 2), that will sound at a moment of the monotonic clock."""
+Process = Callable[[Samples, float], bool]
+"""Fills a block, float32 (frames, 2), that will sound at a moment of the monotonic clock.
+
+False where it is silence, because nothing plays.
+"""
 PERIODS = 2
 STALLED_BLOCKS = 50
 
@@ -80,8 +83,8 @@ class SimulatedOutput:
             self._pull(time.monotonic() + self.latency, None)
 
     def _pull(self, when: float, deadline: float | None) -> None:
-        self._process(self._out, when)
-        if deadline is not None and time.monotonic() > deadline:
+        sounds = self._process(self._out, when)
+        if sounds and deadline is not None and time.monotonic() > deadline:
             self.dropouts += 1
             self._out.fill(0)  # a card would have played silence
         if self._tape is not None:
@@ -151,10 +154,10 @@ class PortAudioOutput:
 
     def _on_block(self, out: Samples, frames: int, times: Any, _status: Any) -> None:
         due = times.outputBufferDacTime
-        if self._next_due is not None and due - self._next_due > 1.5 * frames / self._rate:
-            self.dropouts += 1  # the device has gone on without us; its own flag misses most of these
+        is_late = self._next_due is not None and due - self._next_due > 1.5 * frames / self._rate
         self._next_due = due + frames / self._rate
-        self._process(out, time.monotonic() + self.latency)
+        if self._process(out, time.monotonic() + self.latency) and is_late:
+            self.dropouts += 1  # the device has gone on without us; its own flag misses most of these
 
 
 @contextlib.contextmanager

@@ -24,7 +24,8 @@ from chronotome.files.audio_file import SUFFIXES, Written
 from chronotome.files.journal import Journal, Recovered, discard
 from chronotome.files.places import Settings, save_settings, with_recent
 from chronotome.render.proof import Proof
-from chronotome.ui.actions import Actions, Entry
+from chronotome.ui.action_table import table_of
+from chronotome.ui.actions import Actions
 from chronotome.ui.commands import Commands
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs import HelpDialog, ShortcutsDialog
@@ -37,7 +38,6 @@ from chronotome.ui.stages.tighten import TightenTray
 from chronotome.ui.stages.tray import WIDTH, Tray
 from chronotome.ui.status_line import StatusLine
 from chronotome.ui.theme import THEMES, style_sheet
-from chronotome.ui.timeline.lane import ZOOM_STEP
 from chronotome.ui.timeline.timeline import Timeline, Welcome
 from chronotome.ui.transport_bar import TransportBar
 from chronotome.ui.view_state import Stage
@@ -57,7 +57,7 @@ class MainWindow(QMainWindow):
         self.setMinimumSize(*SMALLEST)
         self.resize(*USUAL)
         self.setAcceptDrops(True)
-        self.actions_table = Actions(self, self._entries(), settings.shortcuts, self._tell)
+        self.actions_table = Actions(self, table_of(self, self._commands), settings.shortcuts, self._tell)
         self._menus = self.actions_table.fill(self.menuBar())
         self._recent = self._menus["Session"].addMenu("Recent sessions")
         self._menus["Session"].aboutToShow.connect(self._fill_recent)
@@ -128,7 +128,7 @@ class MainWindow(QMainWindow):
         row.addStretch(1)
         for words, do, is_main in (
             ("Open the demo: Harbour ferry", self.open_demo, True),
-            ("Open files…", self._open, False),
+            ("Open files…", self.ask_and_open, False),
         ):
             button = QPushButton(words)
             button.setObjectName("main" if is_main else "")
@@ -138,83 +138,6 @@ class MainWindow(QMainWindow):
         layout.addLayout(row)
         layout.addStretch(1)
         return welcome
-
-    def _entries(self) -> list[Entry]:
-        c, view, transport = self._commands, self.desk.view, self.desk.transport
-        stages = [
-            Entry(
-                f"stage-{int(stage)}",
-                "View",
-                stage.words,
-                str(int(stage)),
-                lambda stage=stage: view.show_stage(stage),  # type: ignore[misc]  # bound at once
-                lambda stage=stage: view.stage is stage,  # type: ignore[misc]  # bound at once
-            )
-            for stage in Stage
-        ]
-        return [
-            Entry("new", "Session", "New", "Ctrl+N", self._new),
-            Entry("open", "Session", "Open…", "Ctrl+O", self._open),
-            Entry("open-session", "Session", "Open session folder…", "Ctrl+Shift+O", self._open_folder),
-            Entry("demo", "Session", "Open the demo", "", self.open_demo),
-            Entry("find-missing", "Session", "Find missing recordings…", "", self._find_missing),
-            Entry("", "Session"),
-            Entry("save", "Session", "Save", "Ctrl+S", self.save),
-            Entry("save-as", "Session", "Save as…", "Ctrl+Shift+S", self._save_as),
-            Entry("export", "Session", "Export…", "Ctrl+E", self._export),
-            Entry("", "Session"),
-            Entry("quit", "Session", "Quit", "Ctrl+Q", self._quit),
-            Entry("undo", "Edit", "Undo", "Ctrl+Z", self.desk.store.undo),
-            Entry("redo", "Edit", "Redo", "Ctrl+Shift+Z, Ctrl+Y", self.desk.store.redo),
-            Entry("", "Edit"),
-            Entry("next-hit", "Edit", "Next hit", "Tab, Right", lambda: c.step_hit(1)),
-            Entry("previous-hit", "Edit", "Previous hit", "Shift+Tab, Left", lambda: c.step_hit(-1)),
-            Entry("next-check", "Edit", "Next to check", "N", c.next_check),
-            Entry("", "Edit"),
-            Entry("shortcuts", "Edit", "Shortcuts…", "", self._shortcuts),
-            Entry("add-onset", "Recording", "Add onset at playhead", "Insert, I", c.add_onset),
-            Entry("keep-onset", "Recording", "Keep onset", "K", c.keep_onset),
-            Entry("drop-onset", "Recording", "Drop onset", "Delete", c.drop_onset),
-            Entry("find-hits", "Recording", "Find hits", "", c.find_hits),
-            Entry("", "Recording"),
-            Entry("mute", "Recording", "Mute", "M", c.mute),
-            Entry("solo", "Recording", "Solo", "S", c.solo),
-            Entry("louder", "Recording", "Louder by 1 dB", "Ctrl+Up", lambda: c.level(1)),
-            Entry("softer", "Recording", "Softer by 1 dB", "Ctrl+Down", lambda: c.level(-1)),
-            Entry("lock", "Recording", "Lock with the track below", "Ctrl+L", c.lock_with_next),
-            Entry("remove-track", "Recording", "Remove track", "Ctrl+Delete", c.remove_track),
-            Entry("beat-one", "Timing", "Beat one here", "B", c.beat_one),
-            Entry("use-measured", "Timing", "Use measured tempo and beat one", "U", c.use_measured),
-            Entry("tap", "Timing", "Tap", "T", c.tap),
-            Entry("halve", "Timing", "Half", "", lambda: c.scale_tempo(0.5)),
-            Entry("double", "Timing", "Double", "", lambda: c.scale_tempo(2.0)),
-            Entry("", "Timing"),
-            Entry("earlier", "Timing", "Nudge hit 1 ms earlier", "Up", lambda: c.nudge(-1)),
-            Entry("later", "Timing", "Nudge hit 1 ms later", "Down", lambda: c.nudge(1)),
-            Entry("reset-hit", "Timing", "Reset hit", "Backspace", c.reset_hit),
-            Entry("reset-hits", "Timing", "Reset all", "Ctrl+Backspace", c.reset_hits),
-            Entry("play", "Playback", "Play or stop", "Space", transport.toggle),
-            Entry("return", "Playback", "Return", "Home", transport.go_back),
-            Entry("loop", "Playback", "Loop", "L", c.loop, lambda: self.desk.session.is_looping),
-            Entry("click", "Playback", "Click", "C", c.click, lambda: self.desk.session.click.is_on),
-            Entry("listen", "Playback", "As played or edited", "A", c.listen),
-            *stages,
-            Entry("", "View"),
-            Entry("zoom-in", "View", "Zoom in", "+, =", lambda: view.zoom(ZOOM_STEP, self._playhead_x())),
-            Entry("zoom-out", "View", "Zoom out", "-", lambda: view.zoom(1 / ZOOM_STEP, self._playhead_x())),
-            Entry("fit", "View", "Whole take", "F", view.fit),
-            Entry("track-below", "View", "Next track", "PgDown", lambda: view.focus_next(1)),
-            Entry("track-above", "View", "Previous track", "PgUp", lambda: view.focus_next(-1)),
-            Entry(
-                "night",
-                "View",
-                "Night",
-                "Ctrl+T",
-                self._toggle_theme,
-                lambda: view.theme.name == "night",
-            ),
-            Entry("help", "Help", "Marks and mouse", "F1", self._help),
-        ]
 
     # Showing
 
@@ -256,7 +179,7 @@ class MainWindow(QMainWindow):
         if viewport.end < 100:
             self.desk.view.fit()
 
-    def _playhead_x(self) -> float | None:
+    def playhead_x(self) -> float | None:
         viewport = self.desk.view.viewport
         x = viewport.x_of(self.desk.transport.position)
         return x if 0 <= x <= viewport.width else None
@@ -290,10 +213,10 @@ class MainWindow(QMainWindow):
         discard(recovered.journal)
         self._tell(f"Brought back {recovered.edits} edits of “{recovered.history.session.name}”. Save them.")
 
-    def _new(self) -> None:
+    def new(self) -> None:
         self._when_safe(self.desk.workspace.new)
 
-    def _open(self) -> None:
+    def ask_and_open(self) -> None:
         endings = " ".join(f"*{suffix}" for suffix in SUFFIXES)
         names, _ = QFileDialog.getOpenFileNames(
             self, "Open", str(Path.home()), f"Sound and sessions ({endings} session.json)"
@@ -301,7 +224,7 @@ class MainWindow(QMainWindow):
         if names:
             self._open_safely([Path(name) for name in names])
 
-    def _open_folder(self) -> None:
+    def open_folder(self) -> None:
         name = QFileDialog.getExistingDirectory(self, "Open session folder", str(Path.home()))
         if name:
             self._open_safely([Path(name)])
@@ -322,11 +245,11 @@ class MainWindow(QMainWindow):
     def save(self) -> None:
         folder = self.desk.workspace.folder
         if folder is None:
-            self._save_as()
+            self.save_as()
         else:
             self.desk.workspace.save(folder)
 
-    def _save_as(self) -> None:
+    def save_as(self) -> None:
         usual = str(Path.home() / self.desk.workspace.title)
         name, _ = QFileDialog.getSaveFileName(self, "Save session as a folder", usual)
         if name:
@@ -363,7 +286,7 @@ class MainWindow(QMainWindow):
         elif chosen == buttons.Discard:
             then()
 
-    def _export(self) -> None:
+    def export(self) -> None:
         if self.desk.session.tracks:
             self.desk.view.show_stage(Stage.EXPORT)
             self.export_tray.ask_and_export()
@@ -374,10 +297,10 @@ class MainWindow(QMainWindow):
         box.setInformativeText("They stay silent until they are found. Point to the folder that holds them?")
         box.setStandardButtons(QMessageBox.StandardButton.Open | QMessageBox.StandardButton.Cancel)
         box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        box.accepted.connect(self._find_missing)
+        box.accepted.connect(self.find_missing)
         box.open()
 
-    def _find_missing(self) -> None:
+    def find_missing(self) -> None:
         if not self.desk.workspace.lost:
             self._tell("Every recording is there")
             return
@@ -387,23 +310,23 @@ class MainWindow(QMainWindow):
 
     # The rest
 
-    def _toggle_theme(self) -> None:
+    def toggle_theme(self) -> None:
         name = "day" if self.desk.view.theme.name == "night" else "night"
         self.settings = msgspec.structs.replace(self.settings, theme=name)
         save_settings(self.settings)
         self.desk.view.set_theme(THEMES[name])
 
-    def _shortcuts(self) -> None:
+    def edit_shortcuts(self) -> None:
         dialog = ShortcutsDialog(self.actions_table, self.settings.shortcuts, self)
         if dialog.exec():
             self.settings = msgspec.structs.replace(self.settings, shortcuts=dialog.shortcuts())
             save_settings(self.settings)
             self.actions_table.use_shortcuts(self.settings.shortcuts)
 
-    def _help(self) -> None:
+    def show_help(self) -> None:
         HelpDialog(self).open()
 
-    def _quit(self) -> None:
+    def quit(self) -> None:
         self.close()
 
     def keyPressEvent(self, event: QKeyEvent) -> None:

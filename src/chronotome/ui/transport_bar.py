@@ -1,6 +1,7 @@
 """Play, position, tempo, metre, snap, what is listened to, level."""
 
 from PySide6.QtCore import QSize, Qt
+from PySide6.QtGui import QResizeEvent
 from PySide6.QtWidgets import (
     QComboBox,
     QFrame,
@@ -23,6 +24,7 @@ from chronotome.ui.figures import clock, plain
 from chronotome.ui.theme import icon
 
 HEIGHT = 52
+NARROW = 1180
 METRES = ((4, 4), (3, 4), (2, 4), (5, 4), (6, 8), (7, 8), (12, 8))
 SIDES = (Side.AS_PLAYED, Side.EDITED)
 
@@ -56,7 +58,7 @@ class TransportBar(QWidget):
 
     def _add_fields(self, layout: QHBoxLayout) -> None:
         """Where it is, and the song's tempo, metre and snap."""
-        self.bar, self.clock = self._figure(96), self._figure(96)
+        self.bar, self.clock = self._figure(84), self._figure(92)
         layout.addLayout(self._captioned("BAR", self.bar))
         layout.addLayout(self._captioned("TIME", self.clock))
         layout.addWidget(self._rule())
@@ -85,9 +87,9 @@ class TransportBar(QWidget):
 
     def _add_listening(self, layout: QHBoxLayout) -> None:
         desk = self._desk
-        label = QLabel("Listen to")
-        label.setObjectName("soft")
-        layout.addWidget(label)
+        self._label = QLabel("Listen to")
+        self._label.setObjectName("soft")
+        layout.addWidget(self._label)
         self.listen = Segmented(desk.view, "Listen to", ["As played", "Edited"], is_round=True)
         self.listen.setFixedWidth(184)
         self.listen.setToolTip(f"Both at one level, switched where it plays ({self._actions.keys('listen')})")
@@ -96,6 +98,13 @@ class TransportBar(QWidget):
         self.meter = Meter(desk.view)
         layout.addWidget(self.meter)
         desk.transport.levels.connect(self.meter.show_levels)
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        """In a narrow window the meter is shorter, and the choice speaks for itself."""
+        super().resizeEvent(event)
+        is_narrow = self.width() < NARROW
+        self._label.setVisible(not is_narrow)
+        self.meter.setFixedWidth(72 if is_narrow else 106)
 
     def _button(self, name: str) -> QPushButton:
         button = QPushButton()

@@ -27,7 +27,7 @@ class ReworkTray(Tray):
         self.add_rule()
         self.add_label("Locked tracks", "heading")
         self.locked = self.add_label("")
-        self.add_buttons("lock")
+        (self.lock,) = self.add_buttons("lock")
         self.add_label("Tracks that are locked move by the amounts of their guide.")
         self.add_rule()
         self.add_buttons("remove-track")
@@ -55,6 +55,7 @@ class ReworkTray(Tray):
             self.name.setText(track.name)
         self.level.set_value(track.level)
         group = session.group_of(track.id)
+        self.lock.setText("Unlock" if group else "Lock with the track below")
         if group is None:
             self.locked.setText(f"{track.name} moves by itself")
         else:

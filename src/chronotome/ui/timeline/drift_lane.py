@@ -111,15 +111,11 @@ class DriftLane(Lane):
 
     def _paint_axis(self, painter: QPainter, content: QRect, scale: float) -> None:
         theme = self.desk.view.theme
-        painter.setFont(figure_font(10))
         for share in (-1.0, -0.5, 0.5, 1.0):
             y = self._y_of(share * scale, scale)
             painter.setPen(QPen(colour(theme.rule), 1, Qt.PenStyle.DotLine))
             painter.drawLine(QPointF(content.left(), y), QPointF(content.right() - 30, y))
-            painter.setPen(colour(theme.soft_ink))
-            box = QRectF(content.right() - 40, y - 8, 34, 16)
-            words = signed(share * scale, 0 if scale > 15 else 1)
-            painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, words)
+            self.paint_axis_label(painter, y, signed(share * scale, 0 if scale > 15 else 1))
         painter.setPen(QPen(colour(theme.soft_ink), 1))
         painter.drawLine(
             QPointF(content.left(), self.height() / 2), QPointF(content.right(), self.height() / 2)

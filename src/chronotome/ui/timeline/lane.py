@@ -8,7 +8,7 @@ from PySide6.QtWidgets import QSizePolicy, QWidget
 
 from chronotome.session.grid import lines_between
 from chronotome.ui.desk import Desk
-from chronotome.ui.theme import colour, text_font
+from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.viewport import Places
 from chronotome.ui.view_state import Stage
 
@@ -136,6 +136,16 @@ class Lane(QWidget):
         fitting = QFontMetrics(font).elidedText(words, Qt.TextElideMode.ElideRight, HEADER - 18)
         painter.drawText(QRectF(12, y, HEADER - 16, size + 6), Qt.AlignmentFlag.AlignVCenter, fitting)
         return y + size + 6
+
+    def paint_axis_label(self, painter: QPainter, y: float, words: str) -> None:
+        """A figure at the right edge, on the lane's ground."""
+        theme = self.desk.view.theme
+        painter.setFont(figure_font(10))
+        width = painter.fontMetrics().horizontalAdvance(words) + 8
+        box = QRectF(self.width() - width - 2, y - 7, width, 14)
+        painter.fillRect(box, colour(theme.paper))
+        painter.setPen(colour(theme.soft_ink))
+        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
 
     def _paint_playhead(self, painter: QPainter) -> None:
         x = self.x_of(self.desk.transport.position)

@@ -1,13 +1,13 @@
 """Proof: every join of what was exported, by how much it is rougher or smoother than the recording."""
 
 import numpy as np
-from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtCore import QPointF, QRect, Qt
 from PySide6.QtGui import QPainter, QPen
 
 from chronotome.render.proof import ALLOWED, Proof
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import signed
-from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.lane import HEADER, Lane
 
 LOWEST, HIGHEST = -60.0, 12.0
@@ -47,16 +47,13 @@ class ProofLane(Lane):
         theme = self.desk.view.theme
         painter.fillRect(content, colour(theme.paper))
         self.paint_grid(painter, content)
-        painter.setFont(figure_font(10))
         for level, value in ((ALLOWED, theme.late), (0.0, theme.soft_ink), (-30.0, theme.rule)):
             y = self._y_of(level)
             painter.setPen(QPen(colour(value), 1, Qt.PenStyle.DotLine))
             painter.drawLine(QPointF(content.left(), y), QPointF(content.right() - 34, y))
-            painter.setPen(colour(theme.soft_ink))
-            box = QRectF(content.right() - 40, y - 8, 34, 16)
-            flags = Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter
-            painter.drawText(box, flags, signed(level, 0))
+            self.paint_axis_label(painter, y, signed(level, 0))
         if self.proof is None:
+            painter.setFont(text_font(12))
             painter.setPen(colour(theme.soft_ink))
             painter.drawText(
                 content, Qt.AlignmentFlag.AlignCenter, "Export checks every join, and shows it here"

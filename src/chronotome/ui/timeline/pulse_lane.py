@@ -1,7 +1,7 @@
 """Pulse: the measured tempo, beat by beat, beside the tempo of the song."""
 
 import numpy as np
-from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtCore import QPointF, QRect, Qt
 from PySide6.QtGui import QPainter, QPen, QPolygonF
 
 from chronotome.ui.desk import Desk
@@ -83,13 +83,8 @@ class PulseLane(Lane):
         self, painter: QPainter, content: QRect, tempi: tuple[float, float, float], foot: float
     ) -> None:
         theme = self.desk.view.theme
-        painter.setFont(figure_font(10))
         top = self.height() - foot
         for tempo, y in zip(reversed(tempi), (top, self.height() / 2, foot), strict=True):
             painter.setPen(QPen(colour(theme.rule), 1, Qt.PenStyle.DotLine))
             painter.drawLine(QPointF(HEADER, y), QPointF(content.right() - 46, y))
-            box = QRectF(content.right() - 52, y - 8, 46, 16)
-            painter.fillRect(box.adjusted(0, 1, 2, -1), colour(theme.paper))
-            painter.setPen(colour(theme.soft_ink))
-            flags = Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter
-            painter.drawText(box, flags, plain(tempo, 2))
+            self.paint_axis_label(painter, y, plain(tempo, 2))

@@ -1,0 +1,90 @@
+"""The one table of actions: name, menu, words, keys, and what each does."""
+
+from typing import TYPE_CHECKING
+
+from chronotome.ui.actions import Entry
+from chronotome.ui.commands import Commands
+from chronotome.ui.timeline.lane import ZOOM_STEP
+from chronotome.ui.view_state import Stage
+
+if TYPE_CHECKING:
+    from chronotome.ui.main_window import MainWindow
+
+
+def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
+    """Every action of the window, in the order of the menus."""
+    desk, view, transport = window.desk, window.desk.view, window.desk.transport
+    stages = [
+        Entry(
+            f"stage-{int(stage)}",
+            "View",
+            stage.words,
+            str(int(stage)),
+            lambda stage=stage: view.show_stage(stage),  # type: ignore[misc]  # bound at once
+            lambda stage=stage: view.stage is stage,  # type: ignore[misc]  # bound at once
+        )
+        for stage in Stage
+    ]
+    return [
+        Entry("new", "Session", "New", "Ctrl+N", window.new),
+        Entry("open", "Session", "Open…", "Ctrl+O", self._open),
+        Entry("open-session", "Session", "Open session folder…", "Ctrl+Shift+O", window.open_folder),
+        Entry("demo", "Session", "Open the demo", "", window.open_demo),
+        Entry("find-missing", "Session", "Find missing recordings…", "", window.find_missing),
+        Entry("", "Session"),
+        Entry("save", "Session", "Save", "Ctrl+S", self.save),
+        Entry("save-as", "Session", "Save as…", "Ctrl+Shift+S", window.save_as),
+        Entry("export", "Session", "Export…", "Ctrl+E", window.export),
+        Entry("", "Session"),
+        Entry("quit", "Session", "Quit", "Ctrl+Q", window.quit),
+        Entry("undo", "Edit", "Undo", "Ctrl+Z", desk.store.undo),
+        Entry("redo", "Edit", "Redo", "Ctrl+Shift+Z, Ctrl+Y", desk.store.redo),
+        Entry("", "Edit"),
+        Entry("next-hit", "Edit", "Next hit", "Tab, Right", lambda: c.step_hit(1)),
+        Entry("previous-hit", "Edit", "Previous hit", "Shift+Tab, Left", lambda: c.step_hit(-1)),
+        Entry("next-check", "Edit", "Next to check", "N", c.next_check),
+        Entry("", "Edit"),
+        Entry("shortcuts", "Edit", "Shortcuts…", "", window.edit_shortcuts),
+        Entry("add-onset", "Recording", "Add onset at playhead", "Insert, I", c.add_onset),
+        Entry("keep-onset", "Recording", "Keep onset", "K", c.keep_onset),
+        Entry("drop-onset", "Recording", "Drop onset", "Delete", c.drop_onset),
+        Entry("find-hits", "Recording", "Find hits", "", c.find_hits),
+        Entry("", "Recording"),
+        Entry("mute", "Recording", "Mute", "M", c.mute),
+        Entry("solo", "Recording", "Solo", "S", c.solo),
+        Entry("louder", "Recording", "Louder by 1 dB", "Ctrl+Up", lambda: c.level(1)),
+        Entry("softer", "Recording", "Softer by 1 dB", "Ctrl+Down", lambda: c.level(-1)),
+        Entry("lock", "Recording", "Lock with the track below", "Ctrl+L", c.lock_with_next),
+        Entry("remove-track", "Recording", "Remove track", "Ctrl+Delete", c.remove_track),
+        Entry("beat-one", "Timing", "Beat one here", "B", c.beat_one),
+        Entry("use-measured", "Timing", "Use measured tempo and beat one", "U", c.use_measured),
+        Entry("tap", "Timing", "Tap", "T", c.tap),
+        Entry("halve", "Timing", "Half", "", lambda: c.scale_tempo(0.5)),
+        Entry("double", "Timing", "Double", "", lambda: c.scale_tempo(2.0)),
+        Entry("", "Timing"),
+        Entry("earlier", "Timing", "Nudge hit 1 ms earlier", "Up", lambda: c.nudge(-1)),
+        Entry("later", "Timing", "Nudge hit 1 ms later", "Down", lambda: c.nudge(1)),
+        Entry("reset-hit", "Timing", "Reset hit", "Backspace", c.reset_hit),
+        Entry("reset-hits", "Timing", "Reset all", "Ctrl+Backspace", c.reset_hits),
+        Entry("play", "Playback", "Play or stop", "Space", transport.toggle),
+        Entry("return", "Playback", "Return", "Home", transport.go_back),
+        Entry("loop", "Playback", "Loop", "L", c.loop, lambda: desk.session.is_looping),
+        Entry("click", "Playback", "Click", "C", c.click, lambda: desk.session.click.is_on),
+        Entry("listen", "Playback", "As played or edited", "A", c.listen),
+        *stages,
+        Entry("", "View"),
+        Entry("zoom-in", "View", "Zoom in", "+, =", lambda: view.zoom(ZOOM_STEP, window.playhead_x())),
+        Entry("zoom-out", "View", "Zoom out", "-", lambda: view.zoom(1 / ZOOM_STEP, window.playhead_x())),
+        Entry("fit", "View", "Whole take", "F", view.fit),
+        Entry("track-below", "View", "Next track", "PgDown", lambda: view.focus_next(1)),
+        Entry("track-above", "View", "Previous track", "PgUp", lambda: view.focus_next(-1)),
+        Entry(
+            "night",
+            "View",
+            "Night",
+            "Ctrl+T",
+            window.toggle_theme,
+            lambda: view.theme.name == "night",
+        ),
+        Entry("help", "Help", "Marks and mouse", "F1", window.show_help),
+    ]
