@@ -89,11 +89,13 @@ def novelty(signal: Curve, rate: int, *, progress: Progress = unheard) -> Novelt
         Frames per second.
     """
     hop = max(1, round(HOP_SECONDS * rate))
-    scale = 2 ** max(0, round(np.log2(rate / 44100)))
+    scale = 2.0 ** max(-3, round(np.log2(rate / 44100)))
     hops = len(signal) // hop + 1
-    attack = _flux_with(signal, rate, 1024 * scale, hop, hops, 0.015, part_of(progress, 0, 0.45))
+    attack = _flux_with(signal, rate, int(1024 * scale), hop, hops, 0.015, part_of(progress, 0, 0.45))
     wide_hop, wide_hops = 2 * hop, len(signal) // (2 * hop) + 1
-    wide = _flux_with(signal, rate, 4096 * scale, wide_hop, wide_hops, 0.020, part_of(progress, 0.45, 1.0))
+    wide = _flux_with(
+        signal, rate, int(4096 * scale), wide_hop, wide_hops, 0.020, part_of(progress, 0.45, 1.0)
+    )
     late = 0.010 * rate / hop  # the long window hears an attack this much early
     pitch = np.interp(np.arange(hops) - late, np.arange(wide_hops) * 2.0, wide).astype(np.float32)
     attack /= np.float32(ATTACK_SCALE)

@@ -27,12 +27,12 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
     ]
     return [
         Entry("new", "Session", "New", "Ctrl+N", window.new),
-        Entry("open", "Session", "Open…", "Ctrl+O", self._open),
+        Entry("open", "Session", "Open…", "Ctrl+O", window.ask_and_open),
         Entry("open-session", "Session", "Open session folder…", "Ctrl+Shift+O", window.open_folder),
         Entry("demo", "Session", "Open the demo", "", window.open_demo),
         Entry("find-missing", "Session", "Find missing recordings…", "", window.find_missing),
         Entry("", "Session"),
-        Entry("save", "Session", "Save", "Ctrl+S", self.save),
+        Entry("save", "Session", "Save", "Ctrl+S", window.save),
         Entry("save-as", "Session", "Save as…", "Ctrl+Shift+S", window.save_as),
         Entry("export", "Session", "Export…", "Ctrl+E", window.export),
         Entry("", "Session"),

@@ -1,0 +1,157 @@
+import numpy as np
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from chronotome.engine.control import SLOTS, Command, Control, Word
+from chronotome.engine.mixer import CHANGE_FADE, START_FADE, Mixer
+from chronotome.engine.output import SimulatedOutput
+from chronotome.render.arena import Arena
+from chronotome.render.mix import Lane, Mix, Side
+from chronotome.render.renderer import OfflineMix
+
+TOTAL = 40000
+RATE = 48000
+
+
+class Deck:
+    """A mixer on a simulated output without a clock, with two mixes of different sound."""
+
+    def __init__(self, block: int = 256) -> None:
+        self.arena = Arena()
+        self.control = Control()
+        self.control.put(Word.RATE, RATE)
+        mixer = Mixer(self.control, self.arena.floats)
+        self.output = SimulatedOutput(mixer.process, rate=RATE, block=block, tape=self.control.tape)
+        self.block = block
+
+    def mix(self, serial: int, *, channels: int = 2) -> Mix:
+        random = np.random.default_rng(serial)
+        lanes = []
+        for side in (Side.AS_PLAYED, Side.EDITED):
+            starts = np.array([0, 9000, 21000])
+            lengths = np.array([9000, 12000, TOTAL - 21000])
+            region = self.arena.allocate(TOTAL, channels)
+            region.samples[:] = random.uniform(-0.5, 0.5, (TOTAL, channels))
+            offsets = region.offset + starts * channels
+            lanes.append(Lane(side, 0.5, starts, lengths, offsets, np.full(3, channels)))
+        return Mix(serial, TOTAL, tuple(lanes), played_gain=0.8)
+
+    def offline(self, mix: Mix, start: int, frames: int, side: Side = Side.EDITED) -> np.ndarray:
+        return OfflineMix(mix, self.arena).read(start, frames, side)
+
+    def play(self, blocks: int) -> np.ndarray:
+        first = self.output.played
+        self.output.step(blocks)
+        return self.control.tape[first : self.output.played].copy()
+
+
+@pytest.fixture
+def deck():
+    return Deck()
+
+
+@pytest.mark.parametrize("channels", [1, 2])
+@pytest.mark.parametrize("block", [128, 256, 1000])
+def test_what_is_played_is_the_offline_mix_bit_for_bit(block, channels):
+    deck = Deck(block)
+    mix = deck.mix(1, channels=channels)
+    deck.control.publish(mix)
+    deck.control.send(Command.PLAY, 5000)
+
+    played = deck.play(20)
+
+    expected = deck.offline(mix, 5000, len(played))
+    np.testing.assert_array_equal(played[START_FADE:], expected[START_FADE:])
+
+
+def test_another_side_comes_in_without_a_gap_at_its_own_level(deck):
+    mix = deck.mix(1)
+    deck.control.publish(mix)
+    deck.control.send(Command.PLAY, 0)
+    deck.play(4)
+
+    deck.control.send(Command.LISTEN, Side.AS_PLAYED)
+    played = deck.play(4)
+
+    at = 4 * 256
+    old, new = (deck.offline(mix, at, len(played), side) for side in (Side.EDITED, Side.AS_PLAYED))
+    np.testing.assert_array_equal(played[CHANGE_FADE:], new[CHANGE_FADE:])
+    low, high = np.minimum(old, new) - 1e-6, np.maximum(old, new) + 1e-6
+    assert ((low <= played) & (played <= high)).all()
+
+
+def test_another_mix_takes_over_while_it_plays(deck):
+    first, second = deck.mix(1), deck.mix(2)
+    deck.control.publish(first)
+    deck.control.send(Command.PLAY, 0)
+    deck.play(4)
+
+    deck.control.publish(second)
+    played = deck.play(4)
+
+    np.testing.assert_array_equal(played[CHANGE_FADE:], deck.offline(second, 1024, len(played))[CHANGE_FADE:])
+    assert deck.control.get(Word.OLDEST_SERIAL) == 2
+
+
+def test_a_loop_repeats_its_span_to_the_frame(deck):
+    mix = deck.mix(1)
+    deck.control.publish(mix)
+    deck.control.send(Command.LOOP, 10000, 13000)
+    deck.control.send(Command.PLAY, 12000)
+
+    played = deck.play(20)
+
+    turns = [1000, 4000]
+    for turn in turns:
+        settled = played[turn + CHANGE_FADE : turn + 900]
+        np.testing.assert_array_equal(settled, deck.offline(mix, 10000 + CHANGE_FADE, len(settled)))
+    assert deck.control.get(Word.POSITION) == 10000 + (20 * 256 - 1000) % 3000
+
+
+def test_stop_fades_out_and_then_is_silent(deck):
+    deck.control.publish(deck.mix(1))
+    deck.control.send(Command.PLAY, 0)
+    deck.play(2)
+
+    deck.control.send(Command.STOP)
+    played = deck.play(4)
+
+    assert np.abs(played[:20]).max() > 0.05
+    assert not played[CHANGE_FADE:].any()
+    assert not deck.control.get(Word.IS_PLAYING)
+
+
+def test_without_a_mix_it_plays_silence(deck):
+    deck.control.send(Command.PLAY, 0)
+
+    assert not deck.play(3).any()
+
+
+@given(st.lists(st.integers(1, 6), min_size=1, max_size=12))
+@settings(deadline=None, max_examples=20)
+def test_a_slot_that_is_read_is_never_written(steps):
+    deck = Deck()
+    deck.control.send(Command.PLAY, 0)
+    serial = 0
+    for count in steps:
+        for _ in range(count):
+            serial += 1
+            deck.control.publish(deck.mix(serial))
+            reading = deck.control.get(Word.READING)
+            assert reading < 0 or deck.control.get(Word.PUBLISHED) != reading
+        deck.output.step(1)
+        assert deck.control.get(Word.ADOPTED_SERIAL) == serial
+    assert SLOTS >= 4
+
+
+def test_a_full_ring_loses_the_oldest_commands_only():
+    control = Control()
+    for number in range(3000):
+        control.send(Command.SEEK, number)
+
+    seen = []
+    while (command := control.next_command()) is not None:
+        seen.append(command[1])
+
+    assert seen == list(range(3000 - 1024, 3000))

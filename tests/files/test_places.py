@@ -1,0 +1,43 @@
+from pathlib import Path
+
+from chronotome.files.analysis import keep_analysis, kept_analysis
+from chronotome.files.places import (
+    MOST_RECENT,
+    Settings,
+    load_settings,
+    save_settings,
+    settings_file,
+    with_recent,
+)
+from chronotome.session.model import Measured
+from chronotome.session.onsets import Onsets
+
+
+def test_settings_come_back_and_damaged_ones_are_the_usual_ones():
+    save_settings(Settings(theme="night"))
+    back = load_settings()
+    settings_file().write_text("{")
+
+    assert back.theme == "night"
+    assert load_settings() == Settings()
+
+
+def test_recent_sessions_are_newest_first_once_each_and_few():
+    settings = Settings()
+    for number in range(15):
+        settings = with_recent(settings, Path(f"/s/{number}"))
+    settings = with_recent(settings, Path("/s/9"))
+
+    assert settings.recent[:2] == ("/s/9", "/s/14")
+    assert len(settings.recent) == len(set(settings.recent)) == MOST_RECENT
+
+
+def test_an_analysis_is_kept_under_its_content():
+    onsets = Onsets((1,), (5,), (90.0,), (0,), (0,), 2)
+    measured = Measured(92.0, 0.5, 0.9, True)
+
+    keep_analysis("c" * 32, onsets, measured)
+
+    kept = kept_analysis("c" * 32)
+    assert (kept.onsets, kept.measured) == (onsets, measured)
+    assert kept_analysis("d" * 32) is None

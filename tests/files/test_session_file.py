@@ -1,0 +1,200 @@
+import contextlib
+import errno
+import os
+from pathlib import Path
+
+import msgspec
+import pytest
+from hypothesis import HealthCheck, given, settings
+from hypothesis import strategies as st
+
+from chronotome.errors import CannotWrite, ChronotomeError, MissingRecordings, UnusableFile
+from chronotome.files import session_file
+from chronotome.files.audio_file import content_hash
+from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
+from chronotome.files.session_file import (
+    check_place,
+    find_recordings,
+    is_session,
+    load_session,
+    save_session,
+    schema,
+)
+from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tracks import set_level
+from chronotome.session.history import History
+from chronotome.session.model import Session, replace
+from sounds import noise_hits, write
+from strategies import edits, sessions, simple_session
+
+SCHEMA = Path(__file__).parents[2] / "docs" / "session.schema.json"
+
+
+def with_audio(session: Session, folder: Path) -> tuple[Session, dict[str, Path]]:
+    """The session with a real file for its recording."""
+    path = write(folder / "take.wav", noise_hits([500], session.recordings[0].frames, rate=48000), rate=48000)
+    content = content_hash(path)
+    recording = replace(session.recordings[0], content=content)
+    track = session.tracks[0]
+    clip = replace(track.clips[0], recording=content)
+    session = replace(session, recordings=(recording,), tracks=(replace(track, clips=(clip,)),))
+    return session, {content: path}
+
+
+@pytest.fixture
+def saved(tmp_path):
+    session, places = with_audio(simple_session([0, 6000], 20000), tmp_path)
+    history = History(session).then(set_tempo(session, 99.0), "Set tempo")
+    save_session(tmp_path / "ferry", history, places)
+    return tmp_path / "ferry"
+
+
+def test_a_session_comes_back_as_it_was_history_and_files_included(saved):
+    opened = load_session(saved)
+
+    assert opened.history.undo_label == "Set tempo"
+    assert opened.history.session.tempo.beats_per_minute == 99.0
+    assert opened.history.undone().session.tempo.beats_per_minute == 120.0
+    assert list(opened.places.values()) == [saved / "audio" / "take.wav"]
+    assert not opened.missing
+
+
+@given(sessions(), st.lists(st.one_of(edits(), st.sampled_from(["undo", "redo"])), max_size=8))
+@settings(deadline=None, max_examples=25, suppress_health_check=[HealthCheck.too_slow])
+def test_every_history_survives_the_ledger_and_shares_as_before(session, changes):
+    history = History(session)
+    for change in changes:
+        if change == "undo":
+            history = history.undone()
+        elif change == "redo":
+            history = history.redone()
+        else:
+            history = history.then(change(history.session), "Edit")
+    reader = LedgerReader()
+
+    reader.read(LedgerWriter().whole(history))
+
+    back = reader.history
+    assert back is not None
+    assert back.session == history.session
+    assert [step.label for step in back.past] == [step.label for step in history.past]
+    assert [step.session for step in back.future] == [step.session for step in history.future]
+    recordings = {id(step.session.recordings[0]) for step in (*back.past, *back.future)}
+    assert len(recordings | {id(back.session.recordings[0])}) == 1
+
+
+def test_saving_again_keeps_one_history_and_changes_no_recording(saved):
+    opened = load_session(saved)
+    before = (saved / "audio" / "take.wav").stat().st_mtime_ns
+    history = opened.history.then(set_level(opened.history.session, 2, -3.0), "Set level")
+
+    save_session(saved, history, opened.places)
+
+    assert load_session(saved).history.undo_label == "Set level"
+    assert [path.name for path in saved.glob("history-*")] == ["history-2.jsonl"]
+    assert (saved / "audio" / "take.wav").stat().st_mtime_ns == before
+
+
+def test_a_lost_history_does_not_lose_the_session(saved):
+    (saved / "history-1.jsonl").write_bytes(b'{"event": "history"')
+
+    opened = load_session(saved)
+
+    assert opened.history.session.tempo.beats_per_minute == 99.0
+    assert "history" in opened.note
+
+
+@pytest.mark.parametrize(
+    ("change", "words"),
+    [
+        (lambda text: text.replace('"version": 1', '"version": 7'), "newer Chronotome"),
+        (lambda text: text.replace("chronotome-session", "something-else"), "is not a Chronotome session"),
+        (lambda text: text[: len(text) // 2], "damaged"),
+        (lambda text: text.replace('"take.wav"', '"../../take.wav"'), "outside its folder"),
+        (lambda text: text.replace('"take.wav"', '"/etc/passwd"'), "outside its folder"),
+        (lambda text: text.replace('"swing": 50.0', '"swing": "much"'), "damaged .*swing"),
+        (lambda text: text.replace('"next_id": 3', '"next_id": 1'), "damaged"),
+    ],
+)
+def test_documents_that_cannot_be_used_say_why_and_are_left_untouched(saved, change, words):
+    document = saved / "session.json"
+    document.write_text(change(document.read_text()))
+    before = document.read_bytes()
+
+    with pytest.raises(UnusableFile, match=words):
+        load_session(saved)
+
+    assert document.read_bytes() == before
+
+
+@given(st.data())
+@settings(deadline=None, max_examples=60, suppress_health_check=[HealthCheck.function_scoped_fixture])
+def test_a_damaged_document_raises_nothing_but_sentences(saved, data):
+    whole = (saved / "session.json").read_bytes()
+    at = data.draw(st.integers(0, len(whole) - 1))
+    damaged = whole[:at] + data.draw(st.binary(max_size=8)) + whole[at + data.draw(st.integers(0, 40)) :]
+    copy = saved.parent / "copy"
+    copy.mkdir(exist_ok=True)
+    (copy / "session.json").write_bytes(damaged)
+
+    with contextlib.suppress(ChronotomeError):
+        load_session(copy)
+
+
+def test_a_missing_recording_is_told_and_found_by_its_content(saved, tmp_path):
+    (saved / "audio" / "take.wav").rename(tmp_path / "renamed.wav")
+    (tmp_path / "take.wav").write_bytes(b"something else")
+
+    opened = load_session(saved)
+
+    found = find_recordings(opened.missing, [tmp_path])
+    assert list(opened.missing.values()) == ["take.wav"]
+    assert list(found.values()) == [tmp_path / "renamed.wav"]
+    with pytest.raises(MissingRecordings, match="take.wav"):
+        save_session(tmp_path / "elsewhere", opened.history, opened.places)
+
+
+def test_a_recording_that_changed_since_is_not_saved_as_if_it_had_not(tmp_path):
+    session, places = with_audio(simple_session([0], 20000), tmp_path)
+    write(tmp_path / "take.wav", noise_hits([900], 20000), rate=48000)
+
+    with pytest.raises(UnusableFile, match="has changed since"):
+        save_session(tmp_path / "ferry", History(session), places)
+
+    assert not (tmp_path / "ferry" / "session.json").exists()
+
+
+@pytest.mark.parametrize("number", [errno.ENOSPC, errno.EACCES, errno.EIO])
+def test_a_save_that_fails_leaves_the_last_one(saved, monkeypatch, number):
+    opened = load_session(saved)
+    history = opened.history.then(set_tempo(opened.history.session, 50.0), "Set tempo")
+
+    def fail(_file):
+        raise OSError(number, os.strerror(number))
+
+    monkeypatch.setattr(session_file.os, "fsync", fail)
+    with pytest.raises(CannotWrite, match="session.json"):
+        save_session(saved, history, opened.places)
+    monkeypatch.undo()
+
+    assert load_session(saved).history.session.tempo.beats_per_minute == 99.0
+    assert not list(saved.rglob("*.part"))
+
+
+def test_other_peoples_folders_are_not_saved_into(saved, tmp_path):
+    check_place(saved)
+    check_place(tmp_path / "new")
+    with pytest.raises(CannotWrite, match="holds other things"):
+        check_place(tmp_path)
+    with pytest.raises(CannotWrite, match="a file of this name"):
+        check_place(tmp_path / "take.wav")
+    assert is_session(saved)
+    assert not is_session(tmp_path)
+
+
+def test_a_line_that_was_cut_short_is_no_line():
+    assert list(whole_lines(b'{"a":1}\n{"b":2}\n{"c"')) == [b'{"a":1}', b'{"b":2}']
+
+
+def test_the_schema_in_docs_is_the_one_of_the_code():
+    assert msgspec.json.decode(SCHEMA.read_bytes()) == msgspec.json.decode(msgspec.json.encode(schema()))

@@ -1,0 +1,215 @@
+import numpy as np
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from chronotome.dsp.overview import Overview
+from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.errors import Cancelled
+from chronotome.render.arena import Arena
+from chronotome.render.cache import PieceCache
+from chronotome.render.mix import Side, fold_down
+from chronotome.render.plan import plan_for
+from chronotome.render.pool import Source
+from chronotome.render.proof import joins_of, proof_of
+from chronotome.render.renderer import OfflineMix, Renderer, render_mix
+from chronotome.session.edits.recordings import add_recording
+from chronotome.session.edits.tightening import move_hit, set_tighten
+from chronotome.session.edits.timing import set_click
+from chronotome.session.edits.tracks import lock, set_level, set_move_by, set_muted, set_solo
+from chronotome.session.model import Click, Recording, Session
+from chronotome.session.tighten import targets_of
+from sounds import noise_hits
+from strategies import RATE, edits, sessions, simple_session
+
+STEP = RATE // 8
+FRAMES = [0, STEP + 700, 2 * STEP - 500, 3 * STEP + 200, 4 * STEP]
+TOTAL = 5 * STEP
+
+
+class Studio:
+    """Sessions with sound."""
+
+    def __init__(self) -> None:
+        self.arena = Arena()
+        self.renderer = Renderer(self.arena)
+        self.sources: dict[str, Source] = {}
+
+    def load(self, recording: Recording, *, seed: int = 1) -> None:
+        frames = list(recording.onsets.frames)
+        samples = noise_hits(frames, recording.frames, rate=RATE, channels=recording.channels, seed=seed)
+        region = self.arena.allocate(*samples.shape)
+        region.samples[:] = samples
+        source = Source(recording.content, region, RATE, Overview(len(samples)))
+        source.finish()
+        self.sources[recording.content] = source
+
+    def heard(self, session: Session, side: Side = Side.EDITED) -> np.ndarray:
+        for recording in session.recordings:
+            if recording.content not in self.sources:
+                self.load(recording)
+        mix = render_mix(self.renderer, plan_for(session), self.sources)
+        return OfflineMix(mix, self.arena).read(0, mix.frames, side)
+
+
+@pytest.fixture
+def studio():
+    return Studio()
+
+
+def tightened(**values: object) -> Session:
+    session = simple_session(FRAMES, TOTAL)
+    return set_tighten(session, session.tracks[0].id, **{"strength": 1.0, **values})
+
+
+def test_an_untouched_session_is_the_recording_bit_for_bit(studio):
+    session = simple_session(FRAMES, TOTAL)
+
+    heard = studio.heard(session)
+
+    samples = studio.sources[session.recordings[0].content].region.samples
+    np.testing.assert_array_equal(heard[:, 0], samples[:, 0])
+    np.testing.assert_array_equal(heard, studio.heard(session, Side.AS_PLAYED))
+    assert studio.renderer.cache.rendered_count == 0
+
+
+@pytest.mark.parametrize("move_by", [MoveBy.CUTTING, MoveBy.STRETCHING])
+def test_attacks_land_on_their_targets_to_the_frame(studio, move_by):
+    session = tightened()
+    session = set_move_by(session, session.tracks[0].id, move_by)
+
+    heard = studio.heard(session)
+
+    source = studio.sources[session.recordings[0].content].region.samples[:, 0]
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    for played, target in zip(targets.played, targets.target, strict=True):
+        np.testing.assert_array_equal(heard[target : target + 200, 0], source[played : played + 200])
+    assert len(heard) == TOTAL
+
+
+def test_one_moved_hit_renders_two_pieces_and_leaves_every_other_sample(studio):
+    session = tightened()
+    before = studio.heard(session)
+    count = studio.renderer.cache.rendered_count
+    track, clip = session.tracks[0], session.tracks[0].clips[0]
+
+    after = studio.heard(move_hit(session, track.id, clip.id, 3, 0.54))
+
+    assert studio.renderer.cache.rendered_count == count + 2
+    changed = np.flatnonzero((before != after).any(axis=1))
+    targets = targets_of(session, track, clip).target
+    assert targets[1] < changed.min()
+    assert changed.max() < targets[3]
+
+
+@given(sessions(), st.lists(edits(), min_size=1, max_size=4))
+@settings(deadline=None, max_examples=15)
+def test_edited_step_by_step_is_rendered_afresh(session, changes):
+    one = Studio()
+    for edit in changes:
+        one.heard(session)
+        session = edit(session)
+
+    np.testing.assert_array_equal(one.heard(session), Studio().heard(session))
+
+
+def test_mute_solo_and_level(studio):
+    session = tightened()
+    session = add_recording(session, Recording("b" * 32, "b.wav", RATE, TOTAL, 2), "b")
+    first, second = (track.id for track in session.tracks)
+    both = studio.heard(session)
+
+    softer = studio.heard(set_level(set_muted(session, second, True), first, -6.0))
+
+    alone = studio.heard(set_solo(session, first, True))
+    other = studio.heard(set_muted(session, first, True))
+    np.testing.assert_allclose(both, alone + other, atol=1e-6)
+    np.testing.assert_allclose(softer, alone * 10 ** (-6 / 20), atol=1e-6)
+
+
+def test_a_locked_track_is_moved_by_its_guide(studio):
+    session = tightened()
+    session = add_recording(session, Recording("b" * 32, "b.wav", RATE, TOTAL, 1), "room")
+    guide, room = (track.id for track in session.tracks)
+
+    locked = lock(session, guide, [room])
+
+    plans = [track.clips[0] for track in plan_for(locked).tracks]
+    np.testing.assert_array_equal(plans[0].source, plans[1].source)
+    np.testing.assert_array_equal(plans[0].heard, plans[1].heard)
+
+
+def test_the_level_of_both_sides_is_matched(studio):
+    session = tightened()
+    session = set_move_by(session, session.tracks[0].id, MoveBy.CUTTING)
+
+    edited, played = (studio.heard(session, side) for side in (Side.EDITED, Side.AS_PLAYED))
+
+    assert np.sum(played**2) == pytest.approx(np.sum(edited**2), rel=0.01)
+
+
+def test_the_click_sounds_on_every_beat_of_the_player_only(studio):
+    session = set_click(simple_session(FRAMES, TOTAL), Click(is_on=True, level=0.0))
+    plain = studio.heard(simple_session(FRAMES, TOTAL))
+
+    heard = studio.heard(session)
+
+    added = np.abs(heard - plain)[:, 0]
+    assert added[4 * STEP : 4 * STEP + 400].max() > 0.5
+    assert not added[STEP : 4 * STEP].any()
+
+
+def test_the_nearest_piece_to_the_playhead_comes_first(studio):
+    frames = [place * STEP + (300 if place % 2 else 0) for place in range(80)]
+    session = simple_session(frames, 81 * STEP)
+    session = set_tighten(session, session.tracks[0].id, strength=1.0)
+    studio.load(session.recordings[0])
+    mixes = []
+
+    studio.renderer.render(plan_for(session), studio.sources, mixes.append, near=60 * STEP)
+
+    early, whole = mixes
+    covered = OfflineMix(early, studio.arena).read(60 * STEP, 8 * STEP)
+    np.testing.assert_array_equal(covered, OfflineMix(whole, studio.arena).read(60 * STEP, 8 * STEP))
+    assert early.serial < whole.serial
+
+
+def test_what_is_no_longer_wanted_stops(studio):
+    session = tightened()
+    studio.load(session.recordings[0])
+
+    with pytest.raises(Cancelled):
+        studio.renderer.render(plan_for(session), studio.sources, lambda _mix: None, is_wanted=lambda: False)
+
+
+def test_the_cache_keeps_to_its_limit_once_old_mixes_are_released():
+    studio = Studio()
+    studio.renderer = Renderer(studio.arena, PieceCache(studio.arena, limit=200_000))
+    session = tightened()
+    for strength in (0.2, 0.4, 0.6, 0.8):
+        studio.heard(set_tighten(session, session.tracks[0].id, strength=strength))
+        studio.renderer.cache.release(10**9)
+
+    studio.heard(session)
+
+    assert studio.renderer.cache.bytes <= 200_000 + 4 * STEP * 8
+
+
+def test_the_proof_finds_no_click_and_the_level(studio):
+    session = tightened()
+    studio.load(session.recordings[0])
+    plan = plan_for(session)
+    mix = OfflineMix(render_mix(studio.renderer, plan, studio.sources), studio.arena)
+
+    proof = proof_of(mix, plan)
+
+    assert len(proof.joins) == len(joins_of(plan)) > 2
+    assert proof.clicks == 0
+    assert 0 < proof.peak < 1
+
+
+def test_5_1_is_folded_down_as_the_standard_says():
+    weights = fold_down(6, 2)
+
+    np.testing.assert_allclose(weights[:, 0], [1, 0, 0.7071, 0, 0.7071, 0], atol=1e-4)
+    np.testing.assert_allclose(fold_down(8, 2).sum(axis=0), [1, 1])

@@ -1,0 +1,89 @@
+"""Sessions, grids and edits for hypothesis."""
+
+import numpy as np
+from hypothesis import strategies as st
+
+from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tightening import move_hit, reset_hits, set_tighten
+from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tracks import set_level, set_move_by, set_muted
+from chronotome.session.grid import DIVISIONS, Feel, Grid, Metre, TempoChange, TempoMap
+from chronotome.session.model import Recording, Session
+from chronotome.session.onsets import Onsets, onsets_from
+
+RATE = 48000
+
+grids = st.builds(Grid, st.sampled_from(DIVISIONS), st.sampled_from(Feel))
+metres = st.builds(Metre, st.integers(2, 7), st.sampled_from([4, 8]))
+swings = st.floats(50, 75)
+
+
+@st.composite
+def tempo_maps(draw: st.DrawFn) -> TempoMap:
+    beats = sorted(draw(st.sets(st.integers(-16, 64), min_size=1, max_size=5)))
+    tempi = draw(st.lists(st.floats(40, 240), min_size=len(beats), max_size=len(beats)))
+    changes = tuple(TempoChange(float(beat), tempo) for beat, tempo in zip(beats, tempi, strict=True))
+    return TempoMap(changes, draw(st.floats(0, 5)))
+
+
+@st.composite
+def onset_tables(draw: st.DrawFn, *, longest: int = 20) -> Onsets:
+    gaps = draw(st.lists(st.integers(300, 30000), min_size=1, max_size=longest))
+    frames = np.cumsum(gaps)
+    strengths = draw(st.lists(st.floats(0, 100), min_size=len(gaps), max_size=len(gaps)))
+    return onsets_from(frames, np.array(strengths), np.zeros(len(gaps), np.int64))
+
+
+@st.composite
+def sessions(draw: st.DrawFn) -> Session:
+    """One track of one recording, tightened in some way."""
+    onsets = draw(onset_tables())
+    recording = Recording("c" * 32, "take.wav", RATE, onsets.frames[-1] + 20000, 2)
+    session = add_recording(Session(), recording, "take")
+    session = set_analysis(session, recording.content, onsets, None)
+    session = set_beat_one(set_tempo(session, draw(st.floats(60, 200))), draw(st.floats(0, 1)))
+    track = session.tracks[0].id
+    session = set_move_by(session, track, draw(st.sampled_from(MoveBy)))
+    return set_tighten(
+        session,
+        track,
+        grid=draw(grids),
+        swing=draw(swings),
+        strength=draw(st.floats(0, 1)),
+        leave_alone=draw(st.floats(0, 20)),
+    )
+
+
+@st.composite
+def edits(draw: st.DrawFn):  # type: ignore[no-untyped-def]  # a function from session to session
+    """Something that a person does; it may change nothing."""
+    kind = draw(st.integers(0, 6))
+    number = draw(st.floats(0, 1))
+
+    def edit(session: Session) -> Session:
+        track = session.tracks[0]
+        recording = session.recordings[0]
+        onset = recording.onsets.ids[int(number * (len(recording.onsets) - 1))]
+        choices = [
+            lambda: set_tempo(session, 60 + 100 * number),
+            lambda: set_beat_one(session, number),
+            lambda: set_tighten(session, track.id, strength=round(number, 1)),
+            lambda: move_hit(session, track.id, track.clips[0].id, onset, 8 * number),
+            lambda: reset_hits(session, track.id),
+            lambda: set_muted(session, track.id, number > 0.5),
+            lambda: set_level(session, track.id, -20 * number),
+        ]
+        return choices[kind]()
+
+    return edit
+
+
+def simple_session(frames: list[int], total: int, *, tempo: float = 120.0, rate: int = RATE) -> Session:
+    """One track whose onsets are all sure."""
+    recording = Recording("a" * 32, "take.wav", rate, total, 1)
+    session = add_recording(Session(), recording, "take")
+    count = len(frames)
+    onsets = onsets_from(np.array(frames, np.int64), np.full(count, 90.0), np.ones(count, np.int64))
+    session = set_analysis(session, recording.content, onsets, None)
+    return set_beat_one(set_tempo(session, tempo), 0.0)
