@@ -29,6 +29,7 @@ class Rendering(QObject):
     rendered = Signal(object)
     """The whole mix of the newest request is with the player."""
     started = Signal()
+    _done = Signal(object, object)
 
     def __init__(
         self, store: Store, pool: Pool, player: Player, arena: Arena, parent: QObject | None = None
@@ -40,7 +41,8 @@ class Rendering(QObject):
         self._retired: list[Region] = []
         self._last_serial_with: dict[int, int] = {}
         self.is_current = False
-        self.rendered.connect(self._on_rendered)
+        self._newest: Request | None = None
+        self._done.connect(self._on_done)  # queued: the worker emits it
         store.changed.connect(lambda _before, _after: self.ask())
 
     def ask(self) -> None:
@@ -49,7 +51,8 @@ class Rendering(QObject):
         near = int(self._player.state().position)
         self.is_current = False
         self.started.emit()
-        self._latest.ask(Request(session, self._pool.ready(), near))
+        self._newest = Request(session, self._pool.ready(), near)
+        self._latest.ask(self._newest)
 
     def wait(self, seconds: float = 10.0) -> bool:
         """Wait until what was asked for is with the player."""
@@ -74,7 +77,7 @@ class Rendering(QObject):
 
         self._renderer.render(plan_for(request.session), request.sources, publish, request.near, is_wanted)
         if is_wanted():
-            self.rendered.emit(mixes[-1])
+            self._done.emit(request, mixes[-1])
 
     def _free_retired(self, request: Request) -> None:
         released = self._player.released_serial
@@ -88,5 +91,7 @@ class Rendering(QObject):
                 self._renderer.arena.free(region)
                 self._last_serial_with.pop(id(region), None)
 
-    def _on_rendered(self, _mix: Mix) -> None:
-        self.is_current = self._latest.wait_idle(0)
+    def _on_done(self, request: Request, mix: Mix) -> None:
+        if request is self._newest:
+            self.is_current = True
+            self.rendered.emit(mix)

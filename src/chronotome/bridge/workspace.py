@@ -68,6 +68,7 @@ class Workspace(QObject):
         self._source_started.connect(self._on_source_started)
         store.kept.connect(self._on_kept)
         store.changed.connect(lambda _before, after: self._bring_analyses(after))
+        journal.start(store.history, {}, None)
 
     @property
     def title(self) -> str:

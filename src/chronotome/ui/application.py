@@ -48,7 +48,7 @@ def build(
     view = ViewState(store)
     view.theme = THEMES.get(settings.theme, THEMES["day"])
     desk = Desk(store, view, transport, workspace, tasks, rendering)
-    return MainWindow(desk, journal, settings)
+    return MainWindow(desk, player, journal, settings)
 
 
 def application() -> QApplication:
@@ -85,10 +85,9 @@ def run(arguments: argparse.Namespace) -> int:
     if arguments.command == "demo":
         window.open_demo()
         show_demo_view(window)
-    elif not arguments.files:
-        offer_recovery(window)
-    else:
+    elif arguments.files:
         window.open(arguments.files)
+    offer_recovery(window)
     return qt.exec()
 
 

@@ -32,6 +32,11 @@ Drag over the ruler loops that span.</p>
 """
 
 
+def first_of(keys: str) -> QKeySequence:
+    """The first of several shortcuts."""
+    return QKeySequence(keys.split(", ", maxsplit=1)[0])
+
+
 class ShortcutsDialog(QDialog):
     """Every action with its keys, to be changed."""
 
@@ -45,7 +50,7 @@ class ShortcutsDialog(QDialog):
         self._edits: dict[str, tuple[QKeySequenceEdit, str]] = {}
         for row, entry in enumerate(actions.entries):
             label = QLabel(f"{entry.menu}: {entry.words.rstrip('…')}")
-            edit = QKeySequenceEdit(QKeySequence(own.get(entry.name, entry.keys).split(", ")[0]))
+            edit = QKeySequenceEdit(first_of(own.get(entry.name, entry.keys)))
             edit.setClearButtonEnabled(True)
             edit.setAccessibleName(entry.words)
             label.setBuddy(edit)
@@ -75,13 +80,13 @@ class ShortcutsDialog(QDialog):
         chosen = {}
         for name, (edit, usual) in self._edits.items():
             keys = edit.keySequence().toString()
-            if keys != usual.split(", ")[0]:
+            if keys != first_of(usual).toString():
                 chosen[name] = keys
         return chosen
 
     def _on_usual(self) -> None:
         for edit, usual in self._edits.values():
-            edit.setKeySequence(QKeySequence(usual.split(", ")[0]))
+            edit.setKeySequence(first_of(usual))
 
     def _on_accept(self) -> None:
         taken: dict[str, str] = {}

@@ -20,6 +20,7 @@ from PySide6.QtWidgets import (
 
 from chronotome import demo
 from chronotome.bridge.transport import Transport
+from chronotome.engine.player import Player
 from chronotome.files.audio_file import SUFFIXES, Written
 from chronotome.files.journal import Journal, Recovered, discard
 from chronotome.files.places import Settings, save_settings, with_recent
@@ -48,9 +49,9 @@ USUAL = (1280, 800)
 
 
 class MainWindow(QMainWindow):
-    def __init__(self, desk: Desk, journal: Journal, settings: Settings) -> None:
+    def __init__(self, desk: Desk, player: Player, journal: Journal, settings: Settings) -> None:
         super().__init__()
-        self.desk, self._journal, self.settings = desk, journal, settings
+        self.desk, self.player, self._journal, self.settings = desk, player, journal, settings
         self._commands = Commands(desk)
         self._after_save: Callable[[], None] | None = None
         self._is_closing = False

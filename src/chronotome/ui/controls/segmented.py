@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from PySide6.QtCore import QRectF, QSize, Qt, Signal
+from PySide6.QtCore import QEvent, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
@@ -10,6 +10,7 @@ from chronotome.ui.theme import colour, text_font
 from chronotome.ui.view_state import ViewState
 
 HEIGHT = 30
+STEPS = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1}
 
 
 class Segmented(QWidget):
@@ -53,8 +54,16 @@ class Segmented(QWidget):
     def mousePressEvent(self, event: QMouseEvent) -> None:
         self.choose(int(event.position().x() / self.width() * len(self._words)))
 
+    def event(self, event: QEvent) -> bool:
+        """Its own arrow keys come before the window's shortcuts."""
+        is_asked = event.type() is QEvent.Type.ShortcutOverride and isinstance(event, QKeyEvent)
+        if is_asked and Qt.Key(event.key()) in STEPS:
+            event.accept()
+            return True
+        return super().event(event)
+
     def keyPressEvent(self, event: QKeyEvent) -> None:
-        step = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1}.get(Qt.Key(event.key()))
+        step = STEPS.get(Qt.Key(event.key()))
         if step is None:
             super().keyPressEvent(event)
         else:

@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 
-from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtCore import QEvent, QPointF, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
@@ -12,6 +12,14 @@ from chronotome.ui.view_state import ViewState
 HEIGHT = 42
 KNOB = 7
 TRACK_Y = 32
+STEPS = {
+    Qt.Key.Key_Left: -1,
+    Qt.Key.Key_Down: -1,
+    Qt.Key.Key_Right: 1,
+    Qt.Key.Key_Up: 1,
+    Qt.Key.Key_PageDown: -10,
+    Qt.Key.Key_PageUp: 10,
+}
 
 
 class ValueSlider(QWidget):
@@ -100,15 +108,16 @@ class ValueSlider(QWidget):
     def wheelEvent(self, event: QWheelEvent) -> None:
         event.ignore()  # scrolling a tray must not change values
 
+    def event(self, event: QEvent) -> bool:
+        """Its own keys come before the window's shortcuts."""
+        is_asked = event.type() is QEvent.Type.ShortcutOverride and isinstance(event, QKeyEvent)
+        if is_asked and Qt.Key(event.key()) in STEPS:
+            event.accept()
+            return True
+        return super().event(event)
+
     def keyPressEvent(self, event: QKeyEvent) -> None:
-        steps = {
-            Qt.Key.Key_Left: -1,
-            Qt.Key.Key_Down: -1,
-            Qt.Key.Key_Right: 1,
-            Qt.Key.Key_Up: 1,
-            Qt.Key.Key_PageDown: -10,
-            Qt.Key.Key_PageUp: 10,
-        }.get(Qt.Key(event.key()))
+        steps = STEPS.get(Qt.Key(event.key()))
         if steps is not None:
             self._settle(self._rounded(self._value + steps * self._step))
         elif event.key() == Qt.Key.Key_Escape and self._is_sliding:

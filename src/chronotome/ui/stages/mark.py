@@ -25,7 +25,7 @@ class MarkTray(Tray):
         self.counts = self.add_label("", "figure")
         self.add_rule()
         self.add_label("Selected onset", "heading")
-        self.selected: QLabel = self.add_label("none: Tab steps through them")
+        self.selected: QLabel = self.add_label("none: ← and → step through them")
         self.add_buttons("keep-onset", "drop-onset")
         self.add_rule()
         self.add_label("At the playhead", "heading")
@@ -59,7 +59,7 @@ class MarkTray(Tray):
         self.counts.setText(f"{counted(hits, 'onset')} · {faint} left out · {by_hand} by hand")
         place = None if self.desk.view.selected is None else onsets.place_of(self.desk.view.selected)
         if place is None:
-            self.selected.setText("none: Tab steps through them")
+            self.selected.setText("none: ← and → step through them")
             return
         words = ("low", "mid", "high")[onsets.bands[place]]
         seconds = clock(onsets.frames[place] / recording.rate)

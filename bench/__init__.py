@@ -1,0 +1,1 @@
+"""Figures: accuracy, speed, memory, latency."""

@@ -1,0 +1,209 @@
+"""The command line as a script uses it."""
+
+import csv
+import io
+import json
+import subprocess
+import sys
+from pathlib import Path
+
+import numpy as np
+import pytest
+import soundfile
+
+from chronotome import cli
+from chronotome.__main__ import main
+from chronotome.dsp.audio import audio_of
+from chronotome.dsp.onsets import detect_onsets
+from chronotome.ui.main_window import DEMO_SESSION
+from sounds import noise_hits, steady_hits, write
+
+TRUTH = DEMO_SESSION.parent / "truth"
+
+
+def run(*words):
+    return main([str(word) for word in words])
+
+
+@pytest.fixture
+def take(tmp_path):
+    train = steady_hits(100.0, 16, spread=0.012)
+    return write(tmp_path / "take.wav", np.repeat(train.audio.samples, 2, axis=1))
+
+
+def test_onsets_as_json_and_csv(take, capsys):
+    assert run("onsets", take) == 0
+    document = json.loads(capsys.readouterr().out)
+    assert run("onsets", take, "--csv", "--threshold", "45") == 0
+    rows = list(csv.DictReader(io.StringIO(capsys.readouterr().out)))
+
+    assert (document["version"], document["rate"], len(document["onsets"])) == (1, 44100, 32)
+    assert [int(row["frame"]) for row in rows] == [onset["frame"] for onset in document["onsets"]]
+    assert {row["band"] for row in rows} <= {"low", "mid", "high"}
+
+
+def test_tempo_as_json(take, capsys):
+    assert run("tempo", take, "--json") == 0
+
+    document = json.loads(capsys.readouterr().out)
+    assert document["bpm"] == pytest.approx(100, abs=0.3)
+    assert set(document) == {
+        "version", "bpm", "metre", "beats", "downbeats", "confidence", "constant", "loop",
+    }  # fmt: skip
+    assert document["downbeats"][0] in document["beats"]
+
+
+@pytest.mark.parametrize("by", ["cutting", "stretching"])
+def test_tightened_hits_are_found_again_on_their_lines(take, tmp_path, by):
+    out, moves = tmp_path / "out.wav", tmp_path / "moves.json"
+
+    assert (
+        run(
+            "tighten",
+            take,
+            "-o",
+            out,
+            "--bpm",
+            100,
+            "--beat-one",
+            0.25,
+            "--grid",
+            "1/8",
+            "--by",
+            by,
+            "--moves",
+            moves,
+        )
+        == 0
+    )
+
+    samples, rate = soundfile.read(out, dtype="float32", always_2d=True)
+    told = json.loads(moves.read_text())["moves"]
+    found = detect_onsets(audio_of(samples, rate))
+    assert samples.shape == soundfile.read(take)[0].shape
+    assert len(told) == 32
+    for move in told:
+        assert abs(move["landed_frame"] - move["target_frame"]) <= 1
+        assert np.abs(found.frames - move["target_frame"]).min() <= 0.001 * rate
+        assert (move["target_frame"] / rate - 0.25) / 0.3 == pytest.approx(
+            round((move["target_frame"] / rate - 0.25) / 0.3), abs=1e-3
+        )
+
+
+def test_swing_strength_and_window_are_obeyed(take, tmp_path):
+    moves = tmp_path / "moves.json"
+    common = ("tighten", take, "-o", tmp_path / "o.flac", "--bpm", 100, "--beat-one", 0.25, "--moves", moves)
+
+    run(*common, "--strength", 0)
+    still = json.loads(moves.read_text())["moves"]
+    run(*common, "--leave-alone", 100)
+    alone = json.loads(moves.read_text())["moves"]
+
+    assert all(move["source_frame"] == move["target_frame"] for move in still)
+    assert {move["reason"] for move in alone} == {"left alone"}
+
+
+def test_a_session_is_rendered_in_part_and_as_played(tmp_path):
+    out = tmp_path / "part.wav"
+
+    assert run("render", DEMO_SESSION, "-o", out, "--start", 2, "--end", 3, "--as-played") == 0
+
+    facts = soundfile.info(out)
+    assert facts.frames == pytest.approx(4 * 60 / 92 * 44100, abs=1)
+
+
+def test_the_demo_s_truth_is_found_in_its_recordings():
+    for name, share in (
+        ("bucket_kit", 1.0),
+        ("room_pair", 0.95),
+        ("hand_claps", 1.0),
+        ("ferry_shaker", 0.98),
+    ):
+        truth = json.loads((TRUTH / f"{name}.json").read_text())
+        samples, rate = soundfile.read(
+            DEMO_SESSION / "audio" / f"{name}.flac", dtype="float32", always_2d=True
+        )
+        found = detect_onsets(audio_of(samples, rate))
+        hits = np.array([onset["frame"] for onset in truth["onsets"]])
+
+        near = np.abs(found.frames[:, None] - hits[None]).min(axis=0) <= 0.005 * rate
+
+        assert near.mean() >= share, name
+
+
+@pytest.mark.parametrize(
+    ("make", "words"),
+    [
+        (lambda path: path.write_bytes(b""), "is empty"),
+        (lambda path: path.write_text("words" * 100), "not a sound file"),
+        (lambda path: write(path, np.zeros((44100, 1), np.float32)), "is silent"),
+        (lambda path: write(path, np.full((4410, 1), np.nan, np.float32), subtype="FLOAT"), "no numbers"),
+        (lambda _path: None, "is not there"),
+    ],
+)
+@pytest.mark.parametrize("command", [("onsets",), ("tempo",), ("tighten", "--bpm", "90", "-o", "out.wav")])
+def test_bad_input_is_one_clear_line_and_exit_1(tmp_path, capsys, monkeypatch, make, words, command):
+    monkeypatch.chdir(tmp_path)
+    path = tmp_path / "odd.wav"
+    make(path)
+
+    assert run(command[0], path, *command[1:]) == 1
+
+    error = capsys.readouterr().err
+    assert words in error
+    assert "odd.wav" in error
+    assert error.count("\n") == 1
+    assert not (tmp_path / "out.wav").exists()
+
+
+def test_a_tenth_of_a_second_is_enough(tmp_path, capsys):
+    path = write(tmp_path / "short.wav", noise_hits([500], 4410))
+
+    assert run("onsets", path) == 0
+
+    assert len(json.loads(capsys.readouterr().out)["onsets"]) == 1
+
+
+@pytest.mark.parametrize(
+    "words",
+    [
+        ["tighten", "a.wav"],
+        ["tighten", "a.wav", "-o", "b.wav", "--bpm", "0"],
+        ["tighten", "a.wav", "-o", "b.wav", "--bpm", "90", "--grid", "1/7"],
+        ["onsets", "a.wav", "--threshold", "200"],
+        ["shot", "demo", "-o", "x.png", "--stage", "nothing"],
+    ],
+)
+def test_wrong_usage_is_exit_2(words, capsys):
+    with pytest.raises(SystemExit) as raised:
+        cli.parsed(words)
+
+    assert raised.value.code == 2
+
+
+def test_no_qt_is_imported_where_no_window_is_wanted(take):
+    code = "import sys; from chronotome.__main__ import main; main(sys.argv[1:])"
+    code += "; print('PySide6' in sys.modules)"
+    source = str(Path(cli.__file__).parent.parent)
+
+    done = subprocess.run(
+        [sys.executable, "-c", code, "tempo", str(take)],
+        capture_output=True,
+        text=True,
+        check=True,
+        env={"PYTHONPATH": source},
+    )
+
+    assert done.stdout.splitlines()[-1] == "False"
+
+
+def test_a_picture_of_the_demo(tmp_path, qapp):
+    out = tmp_path / "mark.png"
+
+    assert run("shot", "demo", "-o", out, "--stage", "mark", "--size", "1100x720") == 0
+
+    from PySide6.QtGui import QImage
+
+    image = QImage(str(out))
+    assert (image.width(), image.height()) == (1100, 720)
+    assert run("shot", tmp_path / "nothing", "-o", out) == 1

@@ -1,0 +1,219 @@
+import numpy as np
+import pytest
+from PySide6.QtCore import Qt
+
+from chronotome.render.mix import Side
+from chronotome.session.edits.recordings import set_analysis
+from chronotome.session.model import replace
+from chronotome.session.tighten import Reason, targets_of
+from chronotome.ui.timeline.shown import shown_of
+from chronotome.ui.view_state import Stage
+
+ALT = Qt.KeyboardModifier.AltModifier
+
+
+def targets(person):
+    session = person.session
+    return targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+
+
+def drift_place(person, at):
+    """Screen place of a drift mark as played."""
+    lane = person.window.timeline.drift
+    shown = lane.shown
+    xs, played, _ = lane._points(shown, lane._scale(shown))
+    return xs[at], played[at]
+
+
+def test_dragging_a_drift_mark_moves_the_hit_by_hand_as_one_step_and_is_heard(at_work):
+    lane = at_work.window.timeline.drift
+    steps = len(at_work.desk.store.history.past)
+    before = at_work.offline(200000)
+    x, y = drift_place(at_work, 5)
+
+    at_work.drag(lane, (x, y), (x, y + 30))
+    at_work.settle()
+
+    moved = targets(at_work)
+    assert moved.reasons[5] == Reason.BY_HAND
+    assert moved.landing[5] == round(moved.landing[5])  # whole milliseconds, with snap
+    assert len(at_work.desk.store.history.past) == steps + 1
+    assert at_work.desk.store.history.undo_label == "Move hit by hand"
+    after = at_work.listen(4.0)
+    assert np.abs(after[:190000] - at_work.offline(190000)[: len(after)])[16:].max() == 0
+    assert np.abs(at_work.offline(200000) - before).max() > 0.01
+
+
+def test_alt_keeps_it_off_the_grid(at_work):
+    lane = at_work.window.timeline.drift
+    x, y = drift_place(at_work, 5)
+
+    at_work.drag(lane, (x, y), (x, y + 31), modifier=ALT)
+
+    landing = targets(at_work).landing[5]
+    assert abs(landing - round(landing)) > 0.01
+
+
+def test_near_the_line_it_snaps_to_it(at_work):
+    lane = at_work.window.timeline.drift
+    shown = lane.shown
+    scale = lane._scale(shown)
+    x, y = drift_place(at_work, 5)
+    landing_y = lane._y_of(float(shown.targets.landing[5]), scale)
+
+    at_work.drag(lane, (x, y), (x, y + lane._y_of(1.5, scale) - landing_y))
+
+    assert targets(at_work).target[5] == targets(at_work).line[5]
+
+
+def test_escape_during_a_drag_leaves_no_trace(at_work):
+    lane = at_work.window.timeline.drift
+    before = at_work.desk.store.history
+    x, y = drift_place(at_work, 5)
+
+    at_work.drag(lane, (x, y), (x, y + 40), release=False)
+    was_drafting = at_work.desk.store.is_drafting
+    at_work.press(Qt.Key.Key_Escape)
+
+    assert was_drafting
+    assert at_work.desk.store.history is before
+    assert at_work.session is before.session
+
+
+def test_double_click_takes_back_what_was_set_by_hand(at_work):
+    lane = at_work.window.timeline.drift
+    x, y = drift_place(at_work, 5)
+    at_work.drag(lane, (x, y), (x, y + 30))
+    assert targets(at_work).reasons[5] == Reason.BY_HAND
+
+    at_work.double_click(lane, drift_place(at_work, 5))
+
+    assert targets(at_work).reasons[5] == Reason.GRID
+
+
+def test_dragging_a_diamond_moves_the_hit_and_snaps_to_lines(at_work):
+    ruler = at_work.window.timeline.ruler
+    place = targets(at_work)
+    x = float(ruler.xs_of(place.target[5:6])[0])
+    line = float(ruler.xs_of(place.line[5:6])[0])
+
+    at_work.drag(ruler, (x, ruler.height() - 5), (line + 3, ruler.height() - 5))
+
+    moved = targets(at_work)
+    assert moved.reasons[5] == Reason.BY_HAND
+    assert moved.target[5] == moved.line[5]
+
+
+def test_dragging_a_notch_in_tighten_moves_the_hit_not_the_onset(at_work):
+    wave = at_work.window.timeline.wave
+    frames = at_work.session.recordings[0].onsets.frames
+    x = float(wave.xs_of(wave.shown.hits)[5])
+
+    at_work.drag(wave, (x, 4), (x + 12, 4), modifier=ALT)
+
+    assert targets(at_work).reasons[5] == Reason.BY_HAND
+    assert at_work.session.recordings[0].onsets.frames == frames
+
+
+def test_in_mark_a_notch_is_the_onset_itself(at_work):
+    at_work.press(Qt.Key.Key_1)
+    at_work.desk.transport.listen(Side.AS_PLAYED)
+    wave = at_work.window.timeline.wave
+    shown = wave.shown
+    before = shown.targets.played[5]
+    x = float(wave.xs_of(shown.hits)[5])
+
+    at_work.drag(wave, (x, 4), (x + 10, 4))
+
+    after = targets(at_work).played[5]
+    assert after - before == pytest.approx(10 * at_work.desk.view.viewport.frames_per_pixel, rel=0.1)
+
+
+def test_double_click_in_mark_adds_drops_and_keeps(at_work):
+    at_work.press(Qt.Key.Key_1)
+    wave = at_work.window.timeline.wave
+    count = len(targets(at_work))
+    between = float(wave.xs_of(wave.shown.hits)[5:7].mean())
+
+    at_work.double_click(wave, (between, 80))
+    added = len(targets(at_work))
+    at_work.double_click(wave, (float(wave.xs_of(wave.shown.hits)[6]), 4))
+    dropped = len(targets(at_work))
+
+    assert (added, dropped) == (count + 1, count)
+
+
+def test_the_threshold_line_is_dragged_and_faint_onsets_turn_silent_at_once(at_work):
+    at_work.press(Qt.Key.Key_1)
+    onsets = at_work.session.recordings[0].onsets
+    weaker = replace(onsets, strengths=tuple(60.0 + place % 2 * 30 for place in range(len(onsets))))
+    content = at_work.session.recordings[0].content
+    at_work.desk.store.amend(lambda session: set_analysis(session, content, weaker, None))
+    lane = at_work.window.timeline.strength
+    threshold = at_work.session.recordings[0].threshold
+    y = lane._y_of(threshold)
+
+    at_work.drag(lane, (lane.width() - 20, y), (lane.width() - 20, lane._y_of(75.0)), release=False)
+    while_dragging = at_work.window.rail.cards[Stage.MARK].figures
+    at_work.press(Qt.Key.Key_Escape)
+
+    assert while_dragging.key == f"{len(onsets) // 2} onsets"
+    assert at_work.window.rail.cards[Stage.MARK].figures.key == f"{len(onsets)} onsets"
+    assert at_work.session.recordings[0].threshold == threshold
+
+
+def test_a_drag_over_the_ruler_loops_that_span_on_the_grid(at_work):
+    ruler = at_work.window.timeline.ruler
+    session = at_work.session
+    first, last = (ruler.x_of(session.tempo.seconds_of(beat) * session.rate) for beat in (2.0, 4.0))
+
+    at_work.drag(ruler, (first + 2, 8), (last - 2, 8))
+
+    loop = at_work.session.loop
+    assert (loop.start, loop.end) == pytest.approx((2.0, 4.0))
+    assert at_work.session.is_looping
+
+
+def test_a_click_on_the_wave_puts_the_playhead(at_work):
+    wave = at_work.window.timeline.wave
+
+    at_work.click(wave, (400, 90))
+
+    assert at_work.desk.transport.position == pytest.approx(wave.frame_of(400), abs=1)
+
+
+def test_zoom_is_anchored_at_the_pointer_and_the_wheel_scrolls(at_work):
+    view = at_work.desk.view
+    frame = view.viewport.frame_of(300)
+
+    view.zoom(2.0, 300)
+    zoomed = view.viewport
+    view.scroll(100)
+
+    assert zoomed.frame_of(300) == pytest.approx(frame)
+    assert view.viewport.start == pytest.approx(zoomed.start + 100 * zoomed.frames_per_pixel)
+
+
+def test_the_wave_shows_the_side_that_is_listened_to(at_work):
+    edited = shown_of(at_work.session, at_work.session.tracks[0], Side.EDITED)
+    played = shown_of(at_work.session, at_work.session.tracks[0], Side.AS_PLAYED)
+
+    np.testing.assert_array_equal(played.hits, played.targets.played)
+    np.testing.assert_allclose(edited.hits, edited.targets.target)
+    edges = np.array([1000.0, 50000.0])
+    np.testing.assert_allclose(played.source_edges(edges), edges)
+
+
+@pytest.mark.parametrize("stage", Stage)
+@pytest.mark.parametrize("theme", ["day", "night"])
+def test_every_stage_paints_in_both_themes(at_work, stage, theme):
+    from chronotome.ui.theme import THEMES
+
+    at_work.desk.view.set_theme(THEMES[theme])
+    at_work.desk.view.show_stage(stage)
+
+    image = at_work.window.grab().toImage()
+
+    ground = THEMES[theme].panel.lower()
+    assert image.pixelColor(40, image.height() - 100).name() == ground
+    assert len({image.pixel(x, 200) for x in range(220, 900)}) > 4
