@@ -56,7 +56,7 @@ def sessions(draw: st.DrawFn) -> Session:
 
 
 @st.composite
-def edits(draw: st.DrawFn):  # type: ignore[no-untyped-def]  # a function from session to session
+def edits(draw: st.DrawFn):
     """Something that a person does; it may change nothing."""
     kind = draw(st.integers(0, 6))
     number = draw(st.floats(0, 1))

@@ -57,25 +57,8 @@ def test_tempo_as_json(take, capsys):
 def test_tightened_hits_are_found_again_on_their_lines(take, tmp_path, by):
     out, moves = tmp_path / "out.wav", tmp_path / "moves.json"
 
-    assert (
-        run(
-            "tighten",
-            take,
-            "-o",
-            out,
-            "--bpm",
-            100,
-            "--beat-one",
-            0.25,
-            "--grid",
-            "1/8",
-            "--by",
-            by,
-            "--moves",
-            moves,
-        )
-        == 0
-    )
+    fit = ("--bpm", 100, "--beat-one", 0.25, "--grid", "1/8")
+    assert run("tighten", take, "-o", out, *fit, "--by", by, "--moves", moves) == 0
 
     samples, rate = soundfile.read(out, dtype="float32", always_2d=True)
     told = json.loads(moves.read_text())["moves"]

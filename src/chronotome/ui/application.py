@@ -7,7 +7,7 @@ import tempfile
 from pathlib import Path
 
 from PySide6.QtCore import QCoreApplication, QEventLoop, Qt, QTimer
-from PySide6.QtWidgets import QApplication, QMessageBox
+from PySide6.QtWidgets import QAbstractButton, QApplication, QMessageBox
 
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.store import Store
@@ -108,8 +108,14 @@ def offer_recovery(window: MainWindow) -> None:
     yes, no = QMessageBox.StandardButton.Yes, QMessageBox.StandardButton.Discard
     box.setStandardButtons(yes | no)
     box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-    box.accepted.connect(lambda: window.restore(found))
-    box.rejected.connect(lambda: discard(found.journal))
+
+    def decide(button: QAbstractButton) -> None:
+        if box.standardButton(button) is yes:
+            window.restore(found)
+        else:
+            discard(found.journal)
+
+    box.buttonClicked.connect(decide)
     box.open()
 
 

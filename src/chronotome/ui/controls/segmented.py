@@ -56,8 +56,8 @@ class Segmented(QWidget):
 
     def event(self, event: QEvent) -> bool:
         """Its own arrow keys come before the window's shortcuts."""
-        is_asked = event.type() is QEvent.Type.ShortcutOverride and isinstance(event, QKeyEvent)
-        if is_asked and Qt.Key(event.key()) in STEPS:
+        is_asked = event.type() is QEvent.Type.ShortcutOverride
+        if is_asked and isinstance(event, QKeyEvent) and Qt.Key(event.key()) in STEPS:
             event.accept()
             return True
         return super().event(event)
