@@ -1,1 +1,0 @@
-"""Figures: accuracy, speed, memory, latency."""

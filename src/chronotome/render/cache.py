@@ -25,8 +25,8 @@ class Rendered:
 class PieceCache:
     """Pieces in an arena; the longest unused go first.
 
-    Invariants: one thread uses it. A piece is freed only after `release` said that mixes up to the last one
-    that may hold it are no longer read.
+    Invariants: one thread uses it. A piece is freed only by `make_room`, and only after `release` said that
+    mixes up to the last one that `get` was told of are no longer read.
     """
 
     def __init__(self, arena: Arena, *, limit: int = DEFAULT_BYTES) -> None:
@@ -66,7 +66,6 @@ class PieceCache:
         self._used_by[key] = serial
         self.bytes += region.size * 4
         self.rendered_count += 1
-        self._make_room()
         return piece
 
     def release(self, serial: int) -> None:
@@ -81,7 +80,12 @@ class PieceCache:
         self._used_by.clear()
         self.bytes = 0
 
-    def _make_room(self) -> None:
+    @property
+    def is_over(self) -> bool:
+        return self.bytes > self._limit
+
+    def make_room(self) -> None:
+        """Free the longest unused pieces; to be called when every piece in use was asked for by `get`."""
         for key in list(self._pieces):
             if self.bytes <= self._limit:
                 return

@@ -48,14 +48,26 @@ class ClipPlan:
     played_at: int
     """Session frame at which the first anchor sounds as played."""
 
-    def keys(self) -> list[PieceKey]:
-        lengths = np.diff(self.heard).tolist()
-        source = self.source.tolist()
-        last = len(lengths) - 1
-        return [
-            PieceKey(self.content, self.rate, self.move_by, source[k], source[k + 1], length, k == last)
-            for k, length in enumerate(lengths)
-        ]
+    def __len__(self) -> int:
+        return len(self.source) - 1
+
+    def key(self, piece: int) -> PieceKey:
+        start, end = int(self.source[piece]), int(self.source[piece + 1])
+        length = int(self.heard[piece + 1] - self.heard[piece])
+        is_last = piece == len(self) - 1
+        return PieceKey(self.content, self.rate, self.move_by, start, end, length, is_last)
+
+    def same_pieces(self, other: "ClipPlan") -> Frames:
+        """For each piece, which piece of another plan has the same key; -1 where none has."""
+        if (other.content, other.rate, other.move_by) != (self.content, self.rate, self.move_by):
+            return np.full(len(self), -1)
+        at = np.minimum(np.searchsorted(other.source[:-1], self.source[:-1]), len(other) - 1)
+        same = other.source[at] == self.source[:-1]
+        same &= other.source[at + 1] == self.source[1:]
+        same &= np.diff(other.heard)[at] == np.diff(self.heard)
+        same[-1] &= at[-1] == len(other) - 1
+        same[:-1] &= at[:-1] != len(other) - 1
+        return np.where(same, at, -1)
 
 
 @dataclass(frozen=True, eq=False)

@@ -1,9 +1,11 @@
 """Plan -> mix: renders what is missing, nearest to the playhead first, and hands the mix over."""
 
 from collections.abc import Callable, Iterator, Mapping
+from dataclasses import dataclass
 from itertools import count
 
 import numpy as np
+from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples
 from chronotome.errors import Cancelled
@@ -11,9 +13,10 @@ from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena, Region
 from chronotome.render.cache import PieceCache, Rendered
 from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Lane, Mix, MixTable, Side
-from chronotome.render.plan import ClickPlan, ClipPlan, PieceKey, Plan
+from chronotome.render.plan import ClickPlan, ClipPlan, Plan
 from chronotome.render.pool import Source
 from chronotome.session.model import ContentHash
+from chronotome.units import Frames
 
 SOON_SECONDS = 2.0
 ACCENT_HERTZ, BEAT_HERTZ = 1760.0, 1174.7
@@ -25,14 +28,38 @@ def always() -> bool:
     return True
 
 
+@dataclass(eq=False)
+class Placed:
+    """What is known of a clip's pieces: where each lies in the arena, and its gain in energy.
+
+    Invariant: columns as long as the plan has pieces; `ready` is False where a piece was not rendered yet.
+    """
+
+    plan: ClipPlan
+    source: Source
+    offsets: Frames
+    gained: NDArray[np.float64]
+    ready: NDArray[np.bool_]
+
+    def put(self, piece: int, rendered: Rendered) -> None:
+        self.offsets[piece] = rendered.region.offset
+        self.gained[piece] = rendered.gained
+        self.ready[piece] = True
+
+
 class Renderer:
-    """Turns plans into mixes. One thread uses it."""
+    """Turns plans into mixes. One thread uses it.
+
+    It remembers where the pieces of the last plan lie, so that an edit costs what it changes: pieces with
+    the same key are found by comparing arrays, not one by one.
+    """
 
     def __init__(self, arena: Arena, cache: PieceCache | None = None) -> None:
         self.arena = arena
         self.cache = cache or PieceCache(arena)
         self._serials: Iterator[int] = count(1)
         self._clicks: dict[int, tuple[Region, Region]] = {}
+        self._known: dict[tuple[int, int], Placed] = {}
 
     def render(  # noqa: PLR0917 - everything a request carries
         self,
@@ -51,48 +78,67 @@ class Renderer:
             If it was no longer wanted.
         """
         serial = next(self._serials)
-        missing = self._missing(plan, sources, serial, near)
+        placed = self._place(plan, sources, serial)
+        missing = _missing(placed, near, plan.frames)
         soon = int(SOON_SECONDS * plan.rate)
         is_told = False
-        for done, (distance, key) in enumerate(missing):
+        for done, (distance, clip, piece) in enumerate(missing):
             if not is_wanted():
                 raise Cancelled
             if not is_told and distance > soon:
-                publish(self._mix(plan, sources, serial))
+                publish(self._mix(plan, placed, serial))
                 serial = next(self._serials)
                 is_told = True
-            self.cache.render(key, sources[key.content], serial)
+            known = placed[clip]
+            known.put(piece, self.cache.render(known.plan.key(piece), known.source, serial))
             if done % 64 == 0:
                 progress(done / len(missing))
-        publish(self._mix(plan, sources, serial))
+        publish(self._mix(plan, placed, serial))
 
-    def _missing(self, plan: Plan, sources: Sources, serial: int, near: int) -> list[tuple[int, PieceKey]]:
-        """Keys that are not in the cache with their distance from the playhead, nearest first."""
-        missing: list[tuple[int, PieceKey]] = []
-        for clip in _known_clips(plan, sources):
-            ends = clip.heard[1:]
-            distances = np.where(ends > near, np.maximum(clip.heard[:-1] - near, 0), plan.frames)
-            missing.extend(
-                (distance, key)
-                for key, distance in zip(clip.keys(), distances.tolist(), strict=True)
-                if not key.is_verbatim and self.cache.get(key, serial) is None
-            )
-        missing.sort(key=lambda entry: entry[0])
-        return missing
+    def _place(self, plan: Plan, sources: Sources, serial: int) -> dict[tuple[int, int], Placed]:
+        """Find every piece that is there already; those of the last plan by comparing arrays."""
+        is_over = self.cache.is_over
+        last = {} if is_over else self._known
+        self._known = {}
+        for track_number, track in enumerate(plan.tracks):
+            for clip_number, clip in enumerate(track.clips):
+                source = sources.get(clip.content)
+                if source is not None:
+                    place = (track_number, clip_number)
+                    self._known[place] = self._placed(clip, source, last.get(place), serial)
+        if is_over:  # every piece in use was just asked for by name
+            self.cache.make_room()
+        return self._known
 
-    def _mix(self, plan: Plan, sources: Sources, serial: int) -> Mix:
+    def _placed(self, clip: ClipPlan, source: Source, last: Placed | None, serial: int) -> Placed:
+        region = source.region
+        verbatim = np.diff(clip.heard) == np.diff(clip.source)
+        offsets = region.offset + clip.source[:-1] * region.channels
+        placed = Placed(clip, source, offsets, np.zeros(len(clip)), verbatim)
+        unknown = ~verbatim
+        if last is not None and last.source is source:
+            same = clip.same_pieces(last.plan)
+            taken = unknown & (same >= 0)
+            taken[taken] = last.ready[same[taken]]
+            offsets[taken] = last.offsets[same[taken]]
+            placed.gained[taken] = last.gained[same[taken]]
+            placed.ready = verbatim | taken
+            unknown &= ~taken
+        for piece in np.flatnonzero(unknown).tolist():
+            rendered = self.cache.get(clip.key(piece), serial)
+            if rendered is not None:
+                placed.put(piece, rendered)
+        return placed
+
+    def _mix(self, plan: Plan, placed: Mapping[tuple[int, int], Placed], serial: int) -> Mix:
         lanes: list[Lane] = []
         total = gained = 0.0
-        for track in plan.tracks:
-            for clip in track.clips:
-                source = sources.get(clip.content)
-                if source is None:
-                    continue
-                lanes.append(_played_lane(clip, source, track.gain))
-                lane, more = self._edited_lane(clip, source, track.gain, serial)
-                lanes.append(lane)
-                total += source.energy * track.gain**2
-                gained += more * track.gain**2
+        for (track_number, _), known in placed.items():
+            gain = plan.tracks[track_number].gain
+            lanes.append(_played_lane(known.plan, known.source, gain))
+            lanes.append(_edited_lane(known, gain))
+            total += known.source.energy * gain**2
+            gained += float(known.gained.sum()) * gain**2
         gain = float(np.sqrt(max(total + gained, 0.0) / total)) if total > 0 else 1.0
         if plan.click is not None:
             lanes.extend(self._click_lanes(plan.click, plan.rate))
@@ -118,31 +164,6 @@ class Renderer:
                 np.full(count, region.channels),
             )
 
-    def _edited_lane(self, clip: ClipPlan, source: Source, gain: float, serial: int) -> tuple[Lane, float]:
-        region, channels = source.region, source.region.channels
-        keys = clip.keys()
-        offsets = region.offset + clip.source[:-1] * channels
-        ready = np.ones(len(keys), bool)
-        gained = 0.0
-        for index, key in enumerate(keys):
-            if key.is_verbatim:
-                continue
-            piece: Rendered | None = self.cache.get(key, serial)
-            if piece is None:
-                ready[index] = False
-            else:
-                offsets[index] = piece.region.offset
-                gained += piece.gained
-        lane = Lane(
-            Side.EDITED,
-            gain,
-            clip.heard[:-1][ready],
-            np.diff(clip.heard)[ready],
-            offsets[ready],
-            np.full(int(ready.sum()), channels),
-        )
-        return lane, gained
-
 
 def click_sound(rate: int, frequency: float) -> Samples:
     """A struck wooden bar, 30 ms, peak 1."""
@@ -153,11 +174,25 @@ def click_sound(rate: int, frequency: float) -> Samples:
     return (sound / np.abs(sound).max())[:, None].astype(np.float32)
 
 
-def _known_clips(plan: Plan, sources: Sources) -> Iterator[ClipPlan]:
-    for track in plan.tracks:
-        for clip in track.clips:
-            if clip.content in sources:
-                yield clip
+def _missing(
+    placed: Mapping[tuple[int, int], Placed], near: int, end: int
+) -> list[tuple[int, tuple[int, int], int]]:
+    """(distance from the playhead, clip, piece) of all that is not rendered, nearest first."""
+    missing = []
+    for clip, known in placed.items():
+        heard = known.plan.heard
+        for piece in np.flatnonzero(~known.ready).tolist():
+            is_ahead = heard[piece + 1] > near
+            missing.append((max(0, int(heard[piece]) - near) if is_ahead else end, clip, piece))
+    missing.sort()
+    return missing
+
+
+def _edited_lane(known: Placed, gain: float) -> Lane:
+    ready = known.ready
+    lengths = np.diff(known.plan.heard)[ready]
+    channels = np.full(len(lengths), known.source.region.channels)
+    return Lane(Side.EDITED, gain, known.plan.heard[:-1][ready], lengths, known.offsets[ready], channels)
 
 
 def _played_lane(clip: ClipPlan, source: Source, gain: float) -> Lane:

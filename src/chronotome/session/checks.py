@@ -52,11 +52,10 @@ def _between_lines(targets: Targets, session: Session, track: Track) -> list[Che
     found = []
     lines = np.array(bar_lines(settings.grid, metre, settings.swing))
     drift_beats = tempo.beats_at(targets.played / rate) - targets.line_beats
-    for at in np.flatnonzero((targets.reasons == Reason.GRID) | (targets.reasons == Reason.CARRIED)):
-        line, drift = float(targets.line_beats[at]), float(drift_beats[at])
-        step = _step_at(lines, line % metre.bar, is_after=drift > 0)
-        if abs(drift) < DOUBTFUL_SHARE * step:
-            continue
+    steps = _steps(lines, targets.line_beats % metre.bar, drift_beats > 0)
+    judged = (targets.reasons == Reason.GRID) | (targets.reasons == Reason.CARRIED)
+    for at in np.flatnonzero(judged & (np.abs(drift_beats) >= DOUBTFUL_SHARE * steps)):
+        line, drift, step = float(targets.line_beats[at]), float(drift_beats[at]), float(steps[at])
         beyond = np.array([line + (step if drift > 0 else -step)])
         other = float(nearest_lines(beyond, settings.grid, metre, settings.swing)[0])
         off = float(targets.drift[at])
@@ -69,14 +68,13 @@ def _between_lines(targets: Targets, session: Session, track: Track) -> list[Che
     return found
 
 
-def _step_at(lines: NDArray[np.float64], inside: float, *, is_after: bool) -> float:
-    """Distance from a line of the bar to the next one, or to the one before it."""
-    at = int(np.abs(lines - inside).argmin())
-    if is_after:
-        at = 0 if at == len(lines) - 1 else at
-        return float(lines[at + 1] - lines[at])
-    at = len(lines) - 1 if at == 0 else at
-    return float(lines[at] - lines[at - 1])
+def _steps(
+    lines: NDArray[np.float64], inside: NDArray[np.float64], is_after: NDArray[np.bool_]
+) -> NDArray[np.float64]:
+    """Distance from each line of the bar to the next one, or to the one before it."""
+    gaps = np.diff(lines)
+    at = np.abs(lines[None] - inside[:, None]).argmin(axis=1) % len(gaps)
+    return np.where(is_after, gaps[at], gaps[at - 1])
 
 
 def _side(drift: float) -> str:

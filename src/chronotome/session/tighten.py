@@ -101,7 +101,7 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     strengths = onsets.strength_array[chosen]
     ids = onsets.id_array[chosen]
     hand = {marker.onset: marker.beat for marker in clip.markers}
-    by_hand = np.array([int(onset) in hand for onset in ids], bool)
+    by_hand = np.isin(ids, list(hand)) if hand else np.zeros(len(ids), bool)
     leads = _leaders(lines, strengths, np.abs(played - line_frames)) & ~by_hand
     alone = np.abs(played - line_frames) <= settings.leave_alone * rate / 1000.0
     target = played.astype(np.float64)

@@ -11,6 +11,7 @@ from chronotome.session.checks import checks_of
 from chronotome.session.tighten import targets_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
+from chronotome.ui.soon import Soon
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.view_state import Stage
 
@@ -113,7 +114,8 @@ class Rail(QWidget):
         for signal in (view.stage_changed, view.theme_changed):
             signal.connect(self._repaint)
         view.focus_changed.connect(self._show)
-        desk.store.changed.connect(self._show)
+        self._soon = Soon(self._show, self)
+        desk.store.changed.connect(self._soon.ask)
         self._show()
 
     def show_exported(self, words: str) -> None:

@@ -10,6 +10,7 @@ from chronotome.ui.actions import Actions
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import clock, counted
+from chronotome.ui.soon import Soon
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 
@@ -36,7 +37,8 @@ class MarkTray(Tray):
         self.finish()
         desk.view.focus_changed.connect(self._show)
         desk.view.selection_changed.connect(self._show)
-        desk.store.changed.connect(self._show)
+        self._soon = Soon(self._show, self)
+        desk.store.changed.connect(self._soon.ask)
         self._show()
 
     def _set(self, session: Session, value: float) -> Session:

@@ -15,6 +15,7 @@ from chronotome.ui.commands import Commands
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import signed
+from chronotome.ui.soon import Soon
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.view_state import Stage
@@ -120,6 +121,7 @@ class TightenTray(Tray):
         self._checks.setSpacing(4)
         self.rows.addLayout(self._checks)
         self._check_rows: list[CheckRow] = []
+        self._soon = Soon(self._show_checks, self)
         self.finish()
         desk.view.focus_changed.connect(self._show)
         desk.view.selection_changed.connect(self._show_selection)
@@ -170,7 +172,7 @@ class TightenTray(Tray):
         self.strength.set_value(round(settings.strength * 100, 2))
         self.alone.set_value(settings.leave_alone)
         self.way.set_index(WAYS.index(guide.move_by))
-        self._show_checks(checks_of(self.desk.session, guide))
+        self._soon.ask()
 
     def _swing_note(self, grid: Grid, swing: float) -> str:
         """By how much the second line of a pair is moved."""
@@ -181,7 +183,9 @@ class TightenTray(Tray):
         decimals = 0 if milliseconds >= 10 else 1
         return f"{signed(milliseconds, decimals)} ms on off-{grid.division}ths"
 
-    def _show_checks(self, checks: tuple[Check, ...]) -> None:
+    def _show_checks(self) -> None:
+        guide = self._guide
+        checks = () if guide is None else checks_of(self.desk.session, guide)
         more = f", {len(checks) - MOST_CHECKS} more: N" if len(checks) > MOST_CHECKS else ""
         self.to_check.setText(f"To check: {len(checks)}{more}" if checks else "Nothing to check")
         if [row.check for row in self._check_rows] == list(checks[:MOST_CHECKS]):

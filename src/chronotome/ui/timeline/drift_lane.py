@@ -20,7 +20,7 @@ SCALES = (15.0, 30.0, 60.0, 120.0, 240.0)
 REACH = 10
 SELDOM_OUTSIDE = 90
 """Percentile of the drift that the scale holds; the rest sits at the edge."""
-MOST_MARKS = 900
+MOST_MARKS = 250
 CALLOUT_WIDTH = 176
 
 

@@ -1,7 +1,7 @@
 """Strength: a stem per onset, and the threshold that tells hits from faint ones."""
 
 import numpy as np
-from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.dsp.onsets import Band
@@ -17,7 +17,8 @@ from chronotome.ui.timeline.wave_lane import toggle_onset
 
 REACH = 8
 MARGIN = 18
-MOST_MARKS = 1500
+MOST_MARKS = 250
+"""More onsets than this in sight are stems only."""
 
 
 class StrengthLane(Lane):
@@ -92,18 +93,22 @@ class StrengthLane(Lane):
         xs = self.xs_of(shown.onset_frames())
         counted = onsets.counted(shown.recording.threshold)
         visible = np.flatnonzero((xs > HEADER - 8) & (xs < self.width() + 8))
-        is_far = len(visible) > MOST_MARKS
         foot = self.height() - MARGIN
-        for at in visible.tolist():
-            x, y = float(xs[at]), self._y_of(onsets.strengths[at])
-            value = theme.ink if counted[at] else theme.strong_rule
-            if onsets.ids[at] == self.desk.view.selected:
-                value = theme.accent
+        ys = foot - onsets.strength_array / 100 * (self.height() - 2 * MARGIN)
+        for value, chosen in ((theme.strong_rule, ~counted), (theme.ink, counted)):
             painter.setPen(QPen(colour(value), 1))
-            painter.drawLine(QPointF(x, foot), QPointF(x, y))
-            if not is_far:
-                painter.setBrush(colour(value) if counted[at] else colour(theme.paper))
-                self._paint_symbol(painter, QPointF(x, y), Band(onsets.bands[at]))
+            stems = visible[chosen[visible]].tolist()
+            painter.drawLines([QLineF(xs[at], foot, xs[at], ys[at]) for at in stems])
+            if len(visible) <= MOST_MARKS:
+                painter.setBrush(colour(theme.ink if value == theme.ink else theme.paper))
+                for at in stems:
+                    self._paint_symbol(painter, QPointF(xs[at], ys[at]), Band(onsets.bands[at]))
+        place = None if self.desk.view.selected is None else onsets.place_of(self.desk.view.selected)
+        if place is not None:
+            painter.setPen(QPen(colour(theme.accent), 2))
+            painter.setBrush(colour(theme.accent))
+            painter.drawLine(QPointF(xs[place], foot), QPointF(xs[place], ys[place]))
+            self._paint_symbol(painter, QPointF(xs[place], ys[place]), Band(onsets.bands[place]))
 
     @staticmethod
     def _paint_symbol(painter: QPainter, place: QPointF, band: Band) -> None:

@@ -4,7 +4,7 @@ from collections.abc import Callable
 
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen, QPolygonF
 
 from chronotome.dsp.stretch.segment import MoveBy
@@ -32,6 +32,8 @@ REACH = 7
 FOOT = 26
 MOST_MARKS = 1200
 """More notches than this in sight are a grey band; they could not be told apart."""
+MOST_STEMS = 200
+"""More hits than this in sight have notches only, no line through the wave."""
 NARROWEST_LABEL = 36
 LEAST_RATIO_SHOWN = 0.015
 MATERIAL_WORDS = {
@@ -135,7 +137,7 @@ class WaveLane(Lane):
                 continue
             value = theme.accent if onset in hand else theme.ink
             self._paint_notch(painter, x, value, is_solid=bool(counted[at]))
-            if counted[at]:
+            if counted[at] and len(visible) <= MOST_STEMS:
                 painter.setPen(QPen(colour(value, 110), 1, Qt.PenStyle.DotLine))
                 painter.drawLine(QPointF(x, NOTCH), QPointF(x, self.height() - FOOT))
             if onset == view.selected:
@@ -157,25 +159,25 @@ class WaveLane(Lane):
         top, bottom = self.height() - FOOT + 2, self.height() - 3
         changed = np.abs(spans - 1) >= LEAST_RATIO_SHOWN
         in_sight = (xs[1:] > HEADER) & (xs[:-1] < self.width()) & (xs[1:] - xs[:-1] > 6)
+        chosen = np.flatnonzero(changed & in_sight)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
+        painter.setPen(QPen(colour(theme.strong_rule), 1))
+        lines = [
+            line
+            for at in chosen.tolist()
+            for line in hatching(max(HEADER, float(xs[at])), float(xs[at + 1]), top, bottom, float(spans[at]))
+        ]
+        painter.drawLines(lines)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.setFont(figure_font(9))
-        for at in np.flatnonzero(changed & in_sight).tolist():
-            left, right, ratio = float(xs[at]), float(xs[at + 1]), float(spans[at])
-            painter.save()
-            painter.setClipRect(QRectF(max(left, HEADER), top, right - max(left, HEADER), bottom - top))
-            painter.setPen(QPen(colour(theme.strong_rule), 1))
-            gap = float(np.clip(6 * ratio**4, 3, 16))
-            for x in np.arange(left - (bottom - top), right, gap).tolist():
-                painter.drawLine(QPointF(x, bottom), QPointF(x + bottom - top, top))
-            painter.restore()
-            if right - left > NARROWEST_LABEL:
-                painter.setPen(colour(theme.ink))
-                box = QRectF(left, top, right - left, bottom - top)
-                words = f"×{ratio:.2f}"
-                width = painter.fontMetrics().horizontalAdvance(words) + 6
-                painter.fillRect(
-                    QRectF(box.center().x() - width / 2, top + 3, width, bottom - top - 6), colour(theme.card)
-                )
-                painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
+        for at in chosen[xs[chosen + 1] - xs[chosen] > NARROWEST_LABEL].tolist():
+            box = QRectF(float(xs[at]), top, float(xs[at + 1] - xs[at]), bottom - top)
+            words = f"×{float(spans[at]):.2f}"
+            width = painter.fontMetrics().horizontalAdvance(words) + 6
+            ground = QRectF(box.center().x() - width / 2, top + 3, width, bottom - top - 6)
+            painter.fillRect(ground, colour(theme.card))
+            painter.setPen(colour(theme.ink))
+            painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
 
     def _paint_checks(self, painter: QPainter, shown: Shown) -> None:
         theme = self.desk.view.theme
@@ -285,6 +287,18 @@ class WaveLane(Lane):
         self._drag.cancel()
         self._drag = None
         return True
+
+
+def hatching(left: float, right: float, top: float, bottom: float, ratio: float) -> list[QLineF]:
+    """Slanted lines within a span: denser the more it is compressed, wider the more it is expanded."""
+    height = bottom - top
+    gap = float(np.clip(6 * ratio**4, 3, 16))
+    lines = []
+    for foot in np.arange(left - height, right, gap).tolist():
+        first, last = max(left, foot), min(right, foot + height)
+        if last > first:
+            lines.append(QLineF(first, bottom - (first - foot), last, bottom - (last - foot)))
+    return lines
 
 
 def toggle_onset(desk: Desk, shown: Shown, place: int) -> None:

@@ -16,7 +16,7 @@ THINNEST = 1.0
 def columns(source: Source, edges: NDArray[np.float64]) -> tuple[Curve, Curve]:
     """Lows and highs between edges in source frames; from the samples themselves where that is finer."""
     per_column = (edges[-1] - edges[0]) / max(1, len(edges) - 1)
-    if per_column < 2 * BUCKET and source.is_whole:
+    if per_column < BUCKET and source.is_whole:
         return columns_of(source.region.samples, edges)
     return source.overview.columns(edges)
 

@@ -1,0 +1,51 @@
+"""Scrolling and zooming ten minutes with four context lanes: how long a paint of the whole timeline takes.
+
+./run exec python -m bench.painting
+"""
+
+import time
+
+import numpy as np
+from PySide6.QtGui import QImage
+
+from bench.material import isolate, window_with, write_performance
+from chronotome.session.edits.recordings import add_recording
+from chronotome.session.model import replace
+from chronotome.ui.application import wait_until_ready
+from chronotome.ui.view_state import Stage
+
+
+def main() -> None:
+    home = isolate()
+    window = window_with(write_performance(home / "long.wav", 10))
+    store = window.desk.store
+    recording = store.session.recordings[0]
+    for number in range(4):
+        store.apply(lambda s, n=number: add_recording(s, replace(recording), f"Context {n}"), "Add")
+    wait_until_ready(window)
+    view, timeline = window.desk.view, window.timeline
+    image = QImage(timeline.size(), QImage.Format.Format_ARGB32_Premultiplied)
+    for stage in (Stage.MARK, Stage.TIGHTEN):
+        view.show_stage(stage)
+        view.fit()
+        found = []
+        for step in range(240):
+            if step < 120:
+                view.zoom(1.1, 300)
+            elif step < 180:
+                view.scroll(37)
+            else:
+                view.zoom(1 / 1.1, 500)
+            began = time.perf_counter()
+            timeline.render(image)
+            found.append(1000 * (time.perf_counter() - began))
+        print(
+            f"{stage.words}: median {np.median(found):.1f} ms, 95 % {np.percentile(found, 95):.1f} ms "
+            f"(bar 16), most {max(found):.1f} ms"
+        )
+    store.mark_saved(store.session)
+    window.close()
+
+
+if __name__ == "__main__":
+    main()

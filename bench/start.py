@@ -1,0 +1,59 @@
+"""From the command to a painted, usable demo window, against an empty PySide6 window.
+
+./run exec python -m bench.start
+"""
+
+import os
+import statistics
+import subprocess
+import sys
+import time
+
+from bench.material import isolate
+
+RUNS = 5
+EMPTY = """
+from PySide6.QtWidgets import QApplication, QMainWindow
+from PySide6.QtCore import QTimer
+app = QApplication([])
+window = QMainWindow(); window.resize(1280, 800); window.show()
+QTimer.singleShot(0, lambda: (window.grab(), app.quit()))
+app.exec()
+"""
+DEMO = """
+from PySide6.QtCore import QTimer
+from chronotome.files.places import load_settings
+from chronotome.ui import application as a
+qt = a.application()
+window = a.build(load_settings(), output="simulated")
+window.show()
+window.open_demo()
+a.show_demo_view(window)
+def look():
+    if window.desk.session.tracks and window.desk.workspace.pool.ready():
+        window.grab(); print("usable", flush=True); os._exit(0)
+import os
+timer = QTimer(); timer.timeout.connect(look); timer.start(5)
+qt.exec()
+"""
+
+
+def seconds(code: str) -> float:
+    found = []
+    for _ in range(RUNS):
+        began = time.perf_counter()
+        subprocess.run(
+            [sys.executable, "-c", code], check=True, stdout=subprocess.DEVNULL, env=dict(os.environ)
+        )
+        found.append(time.perf_counter() - began)
+    return statistics.median(found)
+
+
+def main() -> None:
+    isolate()
+    empty, demo = seconds(EMPTY), seconds(DEMO)
+    print(f"empty window {empty:.2f} s, demo {demo:.2f} s: {demo - empty:.2f} s more (bar 1.5)")
+
+
+if __name__ == "__main__":
+    main()
