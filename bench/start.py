@@ -21,6 +21,7 @@ QTimer.singleShot(0, lambda: (window.grab(), app.quit()))
 app.exec()
 """
 DEMO = """
+import os
 from PySide6.QtCore import QTimer
 from chronotome.files.places import load_settings
 from chronotome.ui import application as a
@@ -32,7 +33,6 @@ a.show_demo_view(window)
 def look():
     if window.desk.session.tracks and window.desk.workspace.pool.ready():
         window.grab(); print("usable", flush=True); os._exit(0)
-import os
 timer = QTimer(); timer.timeout.connect(look); timer.start(5)
 qt.exec()
 """
@@ -43,7 +43,11 @@ def seconds(code: str) -> float:
     for _ in range(RUNS):
         began = time.perf_counter()
         subprocess.run(
-            [sys.executable, "-c", code], check=True, stdout=subprocess.DEVNULL, env=dict(os.environ)
+            [sys.executable, "-c", code],
+            check=True,
+            timeout=30,
+            stdout=subprocess.DEVNULL,
+            env=dict(os.environ),
         )
         found.append(time.perf_counter() - began)
     return statistics.median(found)

@@ -1,5 +1,6 @@
 """The document and what belongs to it: samples, places of files, journal, opening and saving."""
 
+import time
 from collections.abc import Sequence
 from dataclasses import dataclass
 from pathlib import Path
@@ -29,6 +30,9 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.history import History
 from chronotome.session.model import ContentHash, Measured, Recording, Session
 from chronotome.session.onsets import Onsets
+
+GROWING_SECONDS = 0.15
+"""Between two drawings of a wave that is being read."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -153,7 +157,7 @@ class Workspace(QObject):
             words = f"Open {path.name}"
             self._store.apply(lambda session: add_recording(session, recording, path.stem), words)
             if self.pool.get(facts.content) is None:
-                self._load(facts.content, path, self._store.session.rate)
+                self._load(facts.content, path, self._store.session.rate, known=facts)
 
         self._tasks.run(f"Opening {path.name}", lambda progress: facts_of(path, progress), add)
 
@@ -162,11 +166,12 @@ class Workspace(QObject):
         taken = {each.file for each in self._store.session.recordings if each.content != content}
         return name if name not in taken else f"{Path(name).stem}-{content[:6]}{Path(name).suffix}"
 
-    def _load(self, content: ContentHash, path: Path, rate: int) -> None:
+    def _load(self, content: ContentHash, path: Path, rate: int, *, known: FileFacts | None = None) -> None:
+        """Read a recording; `known` where its file was looked at just now."""
         generation = self._generation
 
         def work(progress: Progress) -> Source:
-            facts = facts_of(path, part_of(progress, 0.0, 0.1))
+            facts = known or facts_of(path, part_of(progress, 0.0, 0.1))
             if facts.content != content:
                 raise UnusableFile(
                     path, "has changed since it was first opened", "Bring the old file back, or open it anew."
@@ -199,9 +204,14 @@ class Workspace(QObject):
         self._tasks.run(f"Reading {path.name}", work, keep, fail)
 
     def _growing(self, content: ContentHash, progress: Progress) -> Progress:
+        told = 0.0
+
         def report(fraction: float) -> None:
+            nonlocal told
             progress(fraction)
-            self.source_grew.emit(content)
+            if time.monotonic() - told > GROWING_SECONDS:
+                told = time.monotonic()
+                self.source_grew.emit(content)
 
         return report
 

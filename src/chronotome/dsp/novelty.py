@@ -13,6 +13,9 @@ COMPRESSION = 1000.0
 FALL_DB_PER_SECOND = 6.0
 FLOOR_DB = -70.0
 MEDIAN_SECONDS = 0.13
+BLOCK = 16
+"""Hops that share one value of the peak follower."""
+HOPS_AT_ONCE = 256 * BLOCK
 ATTACK_SCALE, PITCH_SCALE = 0.0624, 0.0219  # brings both curves to one scale
 
 
@@ -29,17 +32,14 @@ class Novelty:
     hop: int
 
 
-def peak_follower(magnitudes: Spectrogram, fall: float, *, block: int = 16) -> Spectrogram:
-    """Per band, the loudest nearby magnitude, falling by the factor `fall` per hop in both directions."""
-    hops, bands = magnitudes.shape
-    blocks = -(-hops // block)
-    padded = np.zeros((blocks * block, bands), np.float32)
-    padded[:hops] = magnitudes
-    loudest = np.log(padded.reshape(blocks, block, bands).max(axis=1) + 1e-12)
-    slope = (np.arange(blocks) * block * np.log(fall)).astype(np.float32)[:, None]
+def peak_follower(magnitudes: Spectrogram, fall: float, *, block: int) -> Spectrogram:
+    """Per block of hops and band, the loudest magnitude near it, falling by `fall` per hop both ways."""
+    starts = np.arange(0, len(magnitudes), block)
+    loudest = np.log(np.maximum.reduceat(magnitudes, starts, axis=0) + np.float32(1e-12))
+    slope = (starts * np.log(fall)).astype(np.float32)[:, None]
     forward = np.maximum.accumulate(loudest - slope, axis=0) + slope
     backward = np.maximum.accumulate((loudest + slope)[::-1], axis=0)[::-1] - slope
-    return np.repeat(np.exp(np.maximum(forward, backward)), block, axis=0)[:hops]
+    return np.exp(np.maximum(forward, backward))
 
 
 def whitened_flux(magnitudes: Spectrogram, *, hops_per_second: float, lag: int) -> Curve:
@@ -65,16 +65,19 @@ def whitened_flux(magnitudes: Spectrogram, *, hops_per_second: float, lag: int) 
     """
     fall = 10 ** (-FALL_DB_PER_SECOND / 20 / hops_per_second)
     floor = float(magnitudes.max()) * 10 ** (FLOOR_DB / 20)
-    magnitudes /= np.maximum(peak_follower(magnitudes, fall), max(floor, 1e-12))
-    magnitudes *= COMPRESSION
-    magnitudes += 1
-    np.log10(magnitudes, out=magnitudes)
-    before = maximum_filter1d(magnitudes, 3, axis=1)
+    followed = np.maximum(peak_follower(magnitudes, fall, block=BLOCK), np.float32(max(floor, 1e-12)))
     flux = np.empty(len(magnitudes), np.float32)
-    flux[:lag] = magnitudes[:lag].mean(axis=1)
-    magnitudes[lag:] -= before[:-lag]
-    np.maximum(magnitudes, 0, out=magnitudes)
-    flux[lag:] = magnitudes[lag:].mean(axis=1)
+    before = np.zeros((lag, magnitudes.shape[1]), np.float32)
+    for start in range(0, len(magnitudes), HOPS_AT_ONCE):  # whole blocks; memory stays small
+        part = magnitudes[start : start + HOPS_AT_ONCE]
+        blocks = followed[start // BLOCK : (start + HOPS_AT_ONCE) // BLOCK]
+        part /= np.repeat(blocks, BLOCK, axis=0)[: len(part)]
+        part *= COMPRESSION
+        part += 1
+        np.log10(part, out=part)
+        earlier = np.concatenate([before, maximum_filter1d(part, 3, axis=1)])
+        before = earlier[len(part) :]
+        flux[start : start + len(part)] = np.maximum(part - earlier[: len(part)], 0).mean(axis=1)
     return flux
 
 

@@ -74,10 +74,11 @@ def detect_onsets(audio: Audio, *, progress: Progress = unheard) -> DetectedOnse
     predictor of the past does not expect.
     """
     signal = mono(audio.samples)
+    is_view = np.shares_memory(signal, audio.samples)
     peak = float(max(signal.max(initial=0.0), -signal.min(initial=0.0)))
     if len(signal) < SHORTEST or peak <= 0:
         return NOTHING
-    signal = signal * np.float32(1 / peak)
+    signal = np.multiply(signal, np.float32(1 / peak), out=None if is_view else signal)
     curves = novelty(signal, audio.rate, progress=part_of(progress, 0.0, 0.7))
     hops = _candidate_hops(curves, audio.rate)
     if not len(hops):

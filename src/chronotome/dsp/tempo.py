@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 from scipy.ndimage import gaussian_filter1d
 
 from chronotome.dsp.attack import rows_around
-from chronotome.dsp.spectrum import Curve
+from chronotome.dsp.spectrum import Curve, in_threads
 from chronotome.units import Frames, SecondsArray
 
 Weights = NDArray[np.float64]
@@ -18,6 +18,7 @@ PULSE_SPREAD = 0.012
 SLOWEST, FASTEST = 45.0, 220.0
 USUAL, USUAL_SPREAD = 110.0, 0.75
 LONGEST_LOOP = 90.0
+ONSETS_AT_ONCE = 256
 
 
 @dataclass(frozen=True)
@@ -47,17 +48,20 @@ def onset_weights(signal: Curve, rate: int, frames: Frames, strengths: Weights) 
     """
     size = int(0.064 * rate)
     fade = np.hanning(2 * size)[size:].astype(np.float32)
-    rows = rows_around(signal, frames, size, size)
-    after = np.abs(scipy.fft.rfft(rows[:, size:] * fade, axis=1)) ** 2
-    before = np.abs(scipy.fft.rfft(rows[:, :size] * fade[::-1], axis=1)) ** 2
     frequency = np.fft.rfftfreq(size, 1 / rate)
+    spans = [(frequency >= 30.0) & (frequency < highest) for highest in (16000.0, 150.0)]
+    rises = np.zeros((2, len(frames)))
 
-    def rise(lowest: float, highest: float) -> Weights:
-        inside = (frequency >= lowest) & (frequency < highest)
-        gained = np.sqrt(after[:, inside].sum(axis=1)) - np.sqrt(before[:, inside].sum(axis=1))
-        return np.maximum(gained, 0) / (gained.max(initial=0.0) + 1e-12)
+    def weigh(start: int, end: int) -> None:
+        rows = rows_around(signal, frames[start:end], size, size)
+        after = np.abs(scipy.fft.rfft(rows[:, size:] * fade, axis=1)) ** 2
+        before = np.abs(scipy.fft.rfft(rows[:, :size] * fade[::-1], axis=1)) ** 2
+        for rise, span in zip(rises, spans, strict=True):
+            gained = np.sqrt(after[:, span].sum(axis=1)) - np.sqrt(before[:, span].sum(axis=1))
+            rise[start:end] = np.maximum(gained, 0)
 
-    whole, low = rise(30.0, 16000.0), rise(30.0, 150.0)
+    in_threads(weigh, len(frames), ONSETS_AT_ONCE)  # in batches: memory stays small
+    whole, low = rises / (rises.max(axis=1, initial=0.0, keepdims=True) + 1e-12)
     return strengths / 100 * (0.15 + np.sqrt(whole) + 0.5 * np.sqrt(low)), low
 
 

@@ -8,6 +8,9 @@ from chronotome.dsp.overview import Overview
 from chronotome.render.arena import Region
 from chronotome.session.model import ContentHash
 
+SUMMED_AT_ONCE = 1 << 14
+"""Samples that one sum in single precision takes."""
+
 
 @dataclass(eq=False)
 class Source:
@@ -22,13 +25,9 @@ class Source:
 
     def finish(self) -> None:
         """All is read: take the energy, which level matching needs."""
-        samples = self.region.samples
-        self.energy = float(
-            sum(
-                np.einsum("ij,ij->", block, block, dtype=np.float64)
-                for block in np.array_split(samples, max(1, len(samples) >> 18))
-            )
-        )
+        flat = self.region.samples.reshape(-1)
+        blocks = (flat[start : start + SUMMED_AT_ONCE] for start in range(0, len(flat), SUMMED_AT_ONCE))
+        self.energy = float(sum(float(np.dot(block, block)) for block in blocks))
         self.is_whole = True
 
 

@@ -1,8 +1,10 @@
 """Drift: every hit at its ms from its line, filled as played, hollow where it lands."""
 
+from collections.abc import Iterator
+
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.session.checks import Check, checks_of
@@ -13,15 +15,20 @@ from chronotome.ui.figures import plain, signed
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import HitDrag, take_hit
 from chronotome.ui.timeline.hit_test import nearest_in_reach
-from chronotome.ui.timeline.lane import HEADER, Lane, triangle
+from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.marks import paint_dots, rings, triangles
 from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.units import Frames
 
 SCALES = (15.0, 30.0, 60.0, 120.0, 240.0)
 REACH = 10
 SELDOM_OUTSIDE = 90
 """Percentile of the drift that the scale holds; the rest sits at the edge."""
-MOST_MARKS = 250
+MOST_MARKS = 90
+MOST_DASHED = 40
 CALLOUT_WIDTH = 176
+Screen = NDArray[np.float64]
+"""Pixels."""
 
 
 class DriftLane(Lane):
@@ -140,49 +147,70 @@ class DriftLane(Lane):
         xs, played, landing = self._points(shown, scale)
         visible = np.flatnonzero((xs > HEADER - 12) & (xs < self.width() + 12))
         if len(visible) > MOST_MARKS:
-            self._paint_cloud(painter, xs[visible], played[visible], landing[visible])
+            theme, content = self.desk.view.theme, self.content
+            layers = [
+                (xs[visible], ys[visible], colour(value))
+                for ys, value in ((played, theme.strong_rule), (landing, theme.ink))
+            ]
+            paint_dots(painter, content.left(), (content.width(), content.height()), layers)
             return
-        for at in visible.tolist():
-            self._paint_mark(painter, shown, at, QPointF(xs[at], played[at]), float(landing[at]))
+        self._paint_stems(painter, shown, visible, xs, (played, landing))
+        self._paint_played(painter, shown, visible, xs, played)
+        self._paint_landing(painter, shown, visible, xs, landing)
+        selected = visible[shown.targets.onsets[visible] == self.desk.view.selected]
+        painter.setPen(QPen(colour(self.desk.view.theme.accent), 1.4))
+        painter.setBrush(Qt.BrushStyle.NoBrush)
+        painter.drawPath(rings(_pairs(xs, played, selected), 11))
 
-    def _paint_cloud(
-        self,
-        painter: QPainter,
-        xs: NDArray[np.float64],
-        played: NDArray[np.float64],
-        landing: NDArray[np.float64],
+    def _paint_stems(
+        self, painter: QPainter, shown: Shown, visible: Frames, xs: Screen, ends: tuple[Screen, Screen]
     ) -> None:
-        """Far out, marks are points: as played in soft ink, where they land in ink."""
-        theme = self.desk.view.theme
-        for ys, value in ((played, theme.strong_rule), (landing, theme.ink)):
-            painter.setPen(QPen(colour(value), 2))
-            painter.drawPoints([QPointF(x, y) for x, y in zip(xs.tolist(), ys.tolist(), strict=True)])
+        """From where a hit was played to where it lands."""
+        theme, (played, landing) = self.desk.view.theme, ends
+        moved = visible[np.abs(landing[visible] - played[visible]) > 1.5]
+        by_hand = shown.targets.reasons[moved] == Reason.BY_HAND
+        is_early = shown.targets.drift[moved] < 0
+        dash = Qt.PenStyle.DashLine if len(moved) <= MOST_DASHED else Qt.PenStyle.SolidLine
+        for chosen, value in (
+            (moved[by_hand], theme.accent),
+            (moved[~by_hand & is_early], theme.early),
+            (moved[~by_hand & ~is_early], theme.late),
+        ):
+            painter.setPen(QPen(colour(value), 1, dash))
+            painter.drawLines([QLineF(xs[at], played[at], xs[at], landing[at]) for at in chosen.tolist()])
 
-    def _paint_mark(self, painter: QPainter, shown: Shown, at: int, place: QPointF, landing: float) -> None:
+    def _paint_played(
+        self, painter: QPainter, shown: Shown, visible: Frames, xs: Screen, played: Screen
+    ) -> None:
+        """Up when early, down when late, a ring when within the window; as large as it is strong."""
         theme, targets = self.desk.view.theme, shown.targets
-        drift = float(targets.drift[at])
-        by_hand = targets.reasons[at] == Reason.BY_HAND
-        is_selected = int(targets.onsets[at]) == self.desk.view.selected
-        size = 6 + 5 * float(targets.strengths[at]) / 100
-        value = theme.early if drift < 0 else theme.late
-        if abs(landing - place.y()) > 1.5:
-            painter.setPen(QPen(colour(theme.accent if by_hand else value), 1, Qt.PenStyle.DashLine))
-            painter.drawLine(place, QPointF(place.x(), landing))
+        is_alone = np.abs(targets.drift[visible]) <= shown.track.tighten.leave_alone
+        is_early = targets.drift[visible] < 0
+        sizes = 6 + 5 * targets.strengths / 100
         painter.setPen(Qt.PenStyle.NoPen)
-        if abs(drift) <= shown.track.tighten.leave_alone:
-            painter.setPen(QPen(colour(theme.ink), 2))
-            painter.setBrush(colour(theme.card))
-            painter.drawEllipse(place, size / 2.6, size / 2.6)
-        else:
+        for chosen, value, is_up in (
+            (visible[~is_alone & is_early], theme.early, True),
+            (visible[~is_alone & ~is_early], theme.late, False),
+        ):
             painter.setBrush(colour(value))
-            painter.drawPolygon(triangle(place.x(), place.y(), size, is_up=drift < 0))
-        painter.setPen(QPen(colour(theme.accent if by_hand else theme.ink), 1.4))
-        painter.setBrush(colour(theme.accent if by_hand else theme.card))
-        painter.drawEllipse(QPointF(place.x(), landing), 3.0, 3.0)
-        if is_selected:
-            painter.setPen(QPen(colour(theme.accent), 1.4))
-            painter.setBrush(Qt.BrushStyle.NoBrush)
-            painter.drawEllipse(place, size, size)
+            places = zip(xs[chosen].tolist(), played[chosen].tolist(), sizes[chosen].tolist(), strict=True)
+            painter.drawPath(triangles(places, is_up=is_up))
+        painter.setPen(QPen(colour(theme.ink), 2))
+        painter.setBrush(colour(theme.card))
+        painter.drawPath(rings(_pairs(xs, played, visible[is_alone]), 4))
+
+    def _paint_landing(
+        self, painter: QPainter, shown: Shown, visible: Frames, xs: Screen, landing: Screen
+    ) -> None:
+        theme = self.desk.view.theme
+        by_hand = shown.targets.reasons[visible] == Reason.BY_HAND
+        for chosen, line, fill in (
+            (visible[~by_hand], theme.ink, theme.card),
+            (visible[by_hand], theme.accent, theme.accent),
+        ):
+            painter.setPen(QPen(colour(line), 1.4))
+            painter.setBrush(colour(fill))
+            painter.drawPath(rings(_pairs(xs, landing, chosen), 3))
 
     def _paint_callout(self, painter: QPainter, shown: Shown, scale: float) -> None:
         """What is to check about the selected hit, in a sentence with numbers."""
@@ -273,3 +301,7 @@ class DriftLane(Lane):
         self._drag.cancel()
         self._drag = None
         return True
+
+
+def _pairs(xs: Screen, ys: Screen, chosen: Frames) -> Iterator[tuple[float, float]]:
+    return zip(xs[chosen].tolist(), ys[chosen].tolist(), strict=True)

@@ -2,21 +2,19 @@
 
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QFontMetrics, QPainter, QPaintEvent, QPen, QPolygonF, QWheelEvent
+from PySide6.QtCore import QEvent, QLineF, QPointF, QRect, QRectF, Qt
+from PySide6.QtGui import QFontMetrics, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
-from chronotome.session.grid import lines_between
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.timeline.grid_lines import BAR, BEAT, FINE, grid_lines
 from chronotome.ui.timeline.viewport import Places
 from chronotome.ui.view_state import Stage
 
 HEADER = 104
 WHEEL_STEP = 120
 ZOOM_STEP = 1.25
-CLOSEST_LINES = 5
-"""Pixels between lines below which they are left out."""
 
 
 class Lane(QWidget):
@@ -33,9 +31,10 @@ class Lane(QWidget):
         self.setMouseTracking(True)
         self._playhead = self.x_of(desk.transport.position)
         view = desk.view
-        for signal in (view.viewport_changed, view.theme_changed, view.stage_changed, view.snap_changed):
+        for signal in (view.theme_changed, view.stage_changed):
             signal.connect(self.update)
-        view.selection_changed.connect(self.update)
+        for signal in (view.viewport_changed, view.snap_changed, view.selection_changed):
+            signal.connect(self._update_content)
         desk.transport.side_changed.connect(self.update)
         desk.transport.moved.connect(self._on_moved)
         desk.store.changed.connect(self.update)
@@ -73,6 +72,10 @@ class Lane(QWidget):
         self.desk.workspace.told.emit(self.hint)
         event.accept()
 
+    def _update_content(self) -> None:
+        """The header does not scroll."""
+        self.update(self.content)
+
     # Painting
 
     def paintEvent(self, event: QPaintEvent) -> None:
@@ -108,23 +111,15 @@ class Lane(QWidget):
         """Lines of bars, beats and the grid in use; swing moves them."""
         session, view = self.desk.session, self.desk.view
         theme = view.theme
-        first, last = (self.beat_of_x(x) for x in (content.left(), content.right() + 1))
         grid, swing = view.tighten_grid if view.stage is Stage.TIGHTEN else (view.grid, 50.0)
-        tempo, rate, metre = session.tempo, session.rate, session.metre
-        per_beat = content.width() / max(1e-9, last - first)
-        if grid.step * per_beat >= CLOSEST_LINES:
-            lines = lines_between(first, last, grid, metre, swing)
-            self._verticals(painter, self.xs_of(tempo.seconds_at(lines) * rate), theme.rule, 1.0)
-        for step, value, width in ((metre.beat, theme.strong_rule, 1.0), (metre.bar, theme.soft_ink, 1.2)):
-            if step * per_beat >= CLOSEST_LINES:
-                lines = np.arange(np.ceil(first / step), np.floor(last / step) + 1) * step
-                self._verticals(painter, self.xs_of(tempo.seconds_at(lines) * rate), value, width)
-
-    def _verticals(self, painter: QPainter, xs: NDArray[np.float64], value: str, width: float) -> None:
-        painter.setPen(QPen(colour(value), width))
-        height = self.height()
-        for x in np.round(xs).tolist():
-            painter.drawLine(QPointF(x + 0.5, 0), QPointF(x + 0.5, height))
+        pens = {FINE: (theme.rule, 1.0), BEAT: (theme.strong_rule, 1.0), BAR: (theme.soft_ink, 1.2)}
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
+        left, height = content.left(), content.height()
+        for kind, xs in grid_lines(session.tempo, session.rate, session.metre, grid, swing, view.viewport):
+            value, width = pens[kind]
+            painter.setPen(QPen(colour(value), width))
+            painter.drawLines([QLineF(left + x, 0, left + x, height) for x in xs])
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
 
     def paint_words(
         self, painter: QPainter, y: int, words: str, *, size: int, weight: int, value: str
@@ -158,18 +153,3 @@ class Lane(QWidget):
             if HEADER - 8 <= x <= self.width() + 8:
                 self.update(int(x) - 8, 0, 17, self.height())
         self._playhead = self.x_of(frame)
-
-
-def triangle(x: float, y: float, size: float, *, is_up: bool) -> QPolygonF:
-    rise = -size if is_up else size
-    return QPolygonF(
-        [
-            QPointF(x, y + rise * 0.6),
-            QPointF(x - size * 0.6, y - rise * 0.4),
-            QPointF(x + size * 0.6, y - rise * 0.4),
-        ]
-    )
-
-
-def diamond(x: float, y: float, size: float) -> QPolygonF:
-    return QPolygonF([QPointF(x, y - size), QPointF(x + size, y), QPointF(x, y + size), QPointF(x - size, y)])

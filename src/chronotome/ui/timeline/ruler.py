@@ -13,7 +13,8 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
-from chronotome.ui.timeline.lane import HEADER, Lane, diamond
+from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.marks import diamonds
 from chronotome.ui.timeline.shown import Shown, shown_of
 
 HEIGHT = 34
@@ -21,7 +22,7 @@ REACH = 6
 MARKER_ZONE = 12
 CLOSEST_LABELS = 44
 SMALLEST_DRAG = 4
-CLOSEST_MARKERS = 5
+CLOSEST_MARKERS = 9
 
 
 class Ruler(Lane):
@@ -95,12 +96,16 @@ class Ruler(Lane):
         visible = np.flatnonzero(wanted & (xs > HEADER - 8) & (xs < self.width() + 8))
         if len(visible) * CLOSEST_MARKERS > self.width():
             visible = visible[targets.reasons[visible] == Reason.BY_HAND]
-        for at in visible.tolist():
-            by_hand = targets.reasons[at] == Reason.BY_HAND
-            is_selected = int(targets.onsets[at]) == self.desk.view.selected
-            painter.setPen(QPen(colour(theme.accent if by_hand or is_selected else theme.soft_ink), 1.2))
-            painter.setBrush(colour(theme.accent) if by_hand else colour(theme.paper))
-            painter.drawPolygon(diamond(float(xs[at]), HEIGHT - 6, 5 if by_hand else 4))
+        by_hand = targets.reasons[visible] == Reason.BY_HAND
+        y = HEIGHT - 6
+        painter.setPen(QPen(colour(theme.soft_ink), 1.2))
+        painter.setBrush(colour(theme.paper))
+        painter.drawPath(diamonds(((x, y) for x in xs[visible[~by_hand]].tolist()), 4))
+        painter.setPen(QPen(colour(theme.accent), 1.2))
+        selected = visible[~by_hand & (targets.onsets[visible] == self.desk.view.selected)]
+        painter.drawPath(diamonds(((x, y) for x in xs[selected].tolist()), 4))
+        painter.setBrush(colour(theme.accent))
+        painter.drawPath(diamonds(((x, y) for x in xs[visible[by_hand]].tolist()), 5))
 
     # Mouse
 

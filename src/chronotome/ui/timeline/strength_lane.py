@@ -1,23 +1,29 @@
 """Strength: a stem per onset, and the threshold that tells hits from faint ones."""
 
 import numpy as np
+from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.dsp.onsets import Band
 from chronotome.session.edits.marks import set_threshold
 from chronotome.session.model import Session
+from chronotome.session.onsets import Onsets
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import ValueDrag
 from chronotome.ui.timeline.hit_test import nearest_in_reach
-from chronotome.ui.timeline.lane import HEADER, Lane, triangle
+from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.marks import rings, squares, triangles
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.timeline.wave_lane import toggle_onset
+from chronotome.units import Frames
 
+Screen = NDArray[np.float64]
+"""Pixels."""
 REACH = 8
 MARGIN = 18
-MOST_MARKS = 250
+MOST_MARKS = 90
 """More onsets than this in sight are stems only."""
 
 
@@ -96,28 +102,33 @@ class StrengthLane(Lane):
         foot = self.height() - MARGIN
         ys = foot - onsets.strength_array / 100 * (self.height() - 2 * MARGIN)
         for value, chosen in ((theme.strong_rule, ~counted), (theme.ink, counted)):
+            stems = visible[chosen[visible]]
+            painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
             painter.setPen(QPen(colour(value), 1))
-            stems = visible[chosen[visible]].tolist()
-            painter.drawLines([QLineF(xs[at], foot, xs[at], ys[at]) for at in stems])
+            painter.drawLines(_tallest(xs[stems], ys[stems], foot))
+            painter.setRenderHint(QPainter.RenderHint.Antialiasing)
             if len(visible) <= MOST_MARKS:
                 painter.setBrush(colour(theme.ink if value == theme.ink else theme.paper))
-                for at in stems:
-                    self._paint_symbol(painter, QPointF(xs[at], ys[at]), Band(onsets.bands[at]))
+                self._paint_symbols(painter, onsets, stems, xs, ys)
         place = None if self.desk.view.selected is None else onsets.place_of(self.desk.view.selected)
         if place is not None:
             painter.setPen(QPen(colour(theme.accent), 2))
             painter.setBrush(colour(theme.accent))
             painter.drawLine(QPointF(xs[place], foot), QPointF(xs[place], ys[place]))
-            self._paint_symbol(painter, QPointF(xs[place], ys[place]), Band(onsets.bands[place]))
+            self._paint_symbols(painter, onsets, np.array([place]), xs, ys)
 
     @staticmethod
-    def _paint_symbol(painter: QPainter, place: QPointF, band: Band) -> None:
-        if band is Band.LOW:
-            painter.drawRect(QRectF(place.x() - 3.5, place.y() - 3.5, 7, 7))
-        elif band is Band.MID:
-            painter.drawEllipse(place, 3.8, 3.8)
-        else:
-            painter.drawPolygon(triangle(place.x(), place.y(), 8, is_up=True))
+    def _paint_symbols(painter: QPainter, onsets: Onsets, places: Frames, xs: Screen, ys: Screen) -> None:
+        """A square for low, a ring for mid, a triangle for high."""
+        bands = onsets.band_array[places]
+
+        def of(band: Band) -> list[tuple[float, float]]:
+            chosen = places[bands == band]
+            return list(zip(xs[chosen].tolist(), ys[chosen].tolist(), strict=True))
+
+        painter.drawPath(squares(of(Band.LOW), 3.5))
+        painter.drawPath(rings(of(Band.MID), 3.8))
+        painter.drawPath(triangles(((x, y, 8.0) for x, y in of(Band.HIGH)), is_up=True))
 
     # Mouse
 
@@ -172,3 +183,13 @@ class StrengthLane(Lane):
         self._drag.cancel()
         self._drag = None
         return True
+
+
+def _tallest(xs: Screen, ys: Screen, foot: float) -> list[QLineF]:
+    """Stems from the foot, one a pixel column: the tallest hides the others."""
+    columns = np.round(xs)
+    order = np.lexsort((ys, columns))
+    first = np.ones(len(order), bool)
+    first[1:] = np.diff(columns[order]) > 0
+    chosen = order[first]
+    return [QLineF(x, foot, x, y) for x, y in zip(columns[chosen].tolist(), ys[chosen].tolist(), strict=True)]

@@ -1,11 +1,12 @@
 """The focused track: its wave, the notches of its onsets, hatching where it is stretched."""
 
 from collections.abc import Callable
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen, QPolygonF
+from PySide6.QtGui import QBrush, QImage, QMouseEvent, QPainter, QPen, QTransform
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.mix import Side
@@ -20,6 +21,7 @@ from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.marks import notches
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.waveform import columns, wave_image
@@ -30,11 +32,12 @@ NOTCH_ZONE = 16
 """Pixels at the top in which a notch can be taken."""
 REACH = 7
 FOOT = 26
-MOST_MARKS = 1200
-"""More notches than this in sight are a grey band; they could not be told apart."""
-MOST_STEMS = 200
-"""More hits than this in sight have notches only, no line through the wave."""
+MOST_NOTCHES = 90
+"""More onsets than this in sight are ticks."""
+MOST_STEMS = 80
+"""More onsets than this in sight have no line through the wave."""
 NARROWEST_LABEL = 36
+NARROWEST_HATCHING = 12
 LEAST_RATIO_SHOWN = 0.015
 MATERIAL_WORDS = {
     MoveBy.CUTTING: "Cutting",
@@ -118,8 +121,8 @@ class WaveLane(Lane):
             self._image_key = key if source.is_whole else ()
         painter.drawImage(QPointF(HEADER, NOTCH), self._image)
 
-    def _visible(self, xs: NDArray[np.float64]) -> list[int]:
-        return np.flatnonzero((xs > HEADER - 20) & (xs < self.width() + 20)).tolist()
+    def _visible(self, xs: NDArray[np.float64]) -> NDArray[np.int64]:
+        return np.flatnonzero((xs > HEADER - 20) & (xs < self.width() + 20))
 
     def _paint_notches(self, painter: QPainter, shown: Shown) -> None:
         theme, view = self.desk.view.theme, self.desk.view
@@ -127,28 +130,38 @@ class WaveLane(Lane):
         xs = self.xs_of(shown.onset_frames())
         counted = onsets.counted(shown.recording.threshold)
         visible = self._visible(xs)
-        if len(visible) > MOST_MARKS:
-            painter.fillRect(QRect(HEADER, 0, self.width() - HEADER, 4), colour(theme.ink, 160))
+        if view.stage is not Stage.MARK:
+            visible = visible[counted[visible]]
+        if len(visible) > MOST_NOTCHES:
+            self._paint_ticks(painter, xs[visible])
             return
         hand = {marker.onset for marker in shown.clip.markers}
-        for at in visible:
-            x, onset = float(xs[at]), onsets.ids[at]
-            if not counted[at] and view.stage is not Stage.MARK:
-                continue
-            value = theme.accent if onset in hand else theme.ink
-            self._paint_notch(painter, x, value, is_solid=bool(counted[at]))
-            if counted[at] and len(visible) <= MOST_STEMS:
-                painter.setPen(QPen(colour(value, 110), 1, Qt.PenStyle.DotLine))
-                painter.drawLine(QPointF(x, NOTCH), QPointF(x, self.height() - FOOT))
-            if onset == view.selected:
-                painter.setPen(QPen(colour(theme.accent), 1.6))
-                painter.drawLine(QPointF(x, 0), QPointF(x, self.height()))
+        solid = visible[counted[visible]]
+        if len(visible) <= MOST_STEMS:
+            painter.setPen(QPen(colour(theme.ink, 110), 1, Qt.PenStyle.DotLine))
+            foot = self.height() - FOOT
+            painter.drawLines([QLineF(x, NOTCH, x, foot) for x in xs[solid].tolist()])
+        by_hand = np.isin(onsets.id_array[solid], list(hand)) if hand else np.zeros(len(solid), bool)
+        for chosen, value, is_solid in (
+            (visible[~counted[visible]], theme.ink, False),
+            (solid[~by_hand], theme.ink, True),
+            (solid[by_hand], theme.accent, True),
+        ):
+            painter.setPen(QPen(colour(value), 1))
+            painter.setBrush(colour(value) if is_solid else Qt.BrushStyle.NoBrush)
+            painter.drawPath(notches(xs[chosen].tolist(), NOTCH - 1))
+        place = None if view.selected is None else onsets.place_of(view.selected)
+        if place is not None:
+            painter.setPen(QPen(colour(theme.accent), 1.6))
+            painter.drawLine(QPointF(xs[place], 0), QPointF(xs[place], self.height()))
 
-    @staticmethod
-    def _paint_notch(painter: QPainter, x: float, value: str, *, is_solid: bool) -> None:
-        painter.setPen(QPen(colour(value), 1))
-        painter.setBrush(colour(value) if is_solid else Qt.BrushStyle.NoBrush)
-        painter.drawPolygon(QPolygonF([QPointF(x - 4.5, 0), QPointF(x + 4.5, 0), QPointF(x, NOTCH - 1)]))
+    def _paint_ticks(self, painter: QPainter, xs: NDArray[np.float64]) -> None:
+        """Far out, notches are ticks; where there are more than pixels, they are a band."""
+        places = np.unique(np.round(xs)).tolist()
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
+        painter.setPen(QPen(colour(self.desk.view.theme.ink), 1))
+        painter.drawLines([QLineF(x, 0, x, NOTCH - 3) for x in places])
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
 
     def _paint_hatching(self, painter: QPainter, shown: Shown) -> None:
         """Denser the more the sound is compressed, wider the more it is expanded."""
@@ -158,17 +171,13 @@ class WaveLane(Lane):
         xs = self.xs_of(plan.heard)
         top, bottom = self.height() - FOOT + 2, self.height() - 3
         changed = np.abs(spans - 1) >= LEAST_RATIO_SHOWN
-        in_sight = (xs[1:] > HEADER) & (xs[:-1] < self.width()) & (xs[1:] - xs[:-1] > 6)
+        in_sight = (xs[1:] > HEADER) & (xs[:-1] < self.width()) & (xs[1:] - xs[:-1] > NARROWEST_HATCHING)
         chosen = np.flatnonzero(changed & in_sight)
-        painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
-        painter.setPen(QPen(colour(theme.strong_rule), 1))
-        lines = [
-            line
-            for at in chosen.tolist()
-            for line in hatching(max(HEADER, float(xs[at])), float(xs[at + 1]), top, bottom, float(spans[at]))
-        ]
-        painter.drawLines(lines)
-        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        lefts, rights = np.maximum(xs[:-1], HEADER)[chosen].tolist(), xs[1:][chosen].tolist()
+        for left, right, ratio in zip(lefts, rights, spans[chosen].tolist(), strict=True):
+            painter.fillRect(
+                QRectF(left, top, right - left, bottom - top), hatching(theme.strong_rule, ratio)
+            )
         painter.setFont(figure_font(9))
         for at in chosen[xs[chosen + 1] - xs[chosen] > NARROWEST_LABEL].tolist():
             box = QRectF(float(xs[at]), top, float(xs[at + 1] - xs[at]), bottom - top)
@@ -289,16 +298,16 @@ class WaveLane(Lane):
         return True
 
 
-def hatching(left: float, right: float, top: float, bottom: float, ratio: float) -> list[QLineF]:
-    """Slanted lines within a span: denser the more it is compressed, wider the more it is expanded."""
-    height = bottom - top
-    gap = float(np.clip(6 * ratio**4, 3, 16))
-    lines = []
-    for foot in np.arange(left - height, right, gap).tolist():
-        first, last = max(left, foot), min(right, foot + height)
-        if last > first:
-            lines.append(QLineF(first, bottom - (first - foot), last, bottom - (last - foot)))
-    return lines
+def hatching(value: str, ratio: float) -> QBrush:
+    """Slanted lines: denser the more it is compressed, wider the more it is expanded."""
+    return _hatching(value, round(float(np.clip(ratio**4, 0.4, 2.5)), 1))
+
+
+@lru_cache(maxsize=64)
+def _hatching(value: str, scale: float) -> QBrush:
+    brush = QBrush(colour(value), Qt.BrushStyle.BDiagPattern)
+    brush.setTransform(QTransform.fromScale(scale, scale))
+    return brush
 
 
 def toggle_onset(desk: Desk, shown: Shown, place: int) -> None:
