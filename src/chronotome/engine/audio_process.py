@@ -1,5 +1,6 @@
 """The child process in which sound is made: nothing that the window does can stall it."""
 
+import contextlib
 import ctypes
 import gc
 import os
@@ -16,6 +17,7 @@ from chronotome.render.arena import Arena
 POLL_SECONDS = 0.02
 RETRY_SECONDS = 2.0
 PR_SET_PDEATHSIG = 1
+NICER = -11
 
 
 def open_output(
@@ -40,6 +42,8 @@ def run(arena_descriptor: int, control_descriptor: int, wanted: str, rate: int, 
     parent = os.getppid()
     signal.signal(signal.SIGINT, signal.SIG_IGN)
     ctypes.CDLL(None).prctl(PR_SET_PDEATHSIG, signal.SIGTERM)
+    with contextlib.suppress(OSError):  # only where the system allows it
+        os.nice(NICER)
     control = Control(control_descriptor)
     mixer = Mixer(control, Arena(arena_descriptor).floats)
     control.put(Word.RATE, rate)

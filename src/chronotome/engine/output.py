@@ -1,6 +1,7 @@
 """Sound devices behind one interface: the real one and the simulated one."""
 
 import contextlib
+import math
 import os
 import threading
 import time
@@ -18,8 +19,16 @@ Process = Callable[[Samples, float], bool]
 
 False where it is silence, because nothing plays.
 """
-PERIODS = 2
+LEAST_PERIODS = 2
+CALM_BLOCK = 512
+CALM_SECONDS = 0.1
+"""Blocks of 512 frames and more are for calm playing: so much lies ready that a stall is not heard."""
 STALLED_BLOCKS = 50
+
+
+def buffer_seconds(block: int, rate: int) -> float:
+    """How much should lie ready; 0 for as little as the device can do."""
+    return CALM_SECONDS if block * 48000 >= CALM_BLOCK * rate else 0.0
 
 
 class Output(Protocol):
@@ -40,7 +49,7 @@ class Output(Protocol):
 class SimulatedOutput:
     """A sound card made of a thread and the monotonic clock.
 
-    It pulls blocks two periods ahead of its play head, keeps what it played on a tape, plays silence for a
+    It pulls blocks a few periods ahead of its play head, keeps what it played on a tape, plays silence for a
     block that came too late, and counts it. `step` pulls blocks without a clock.
     """
 
@@ -53,7 +62,8 @@ class SimulatedOutput:
         self._out = np.zeros((block, OUT_CHANNELS), np.float32)
         self._quit = threading.Event()
         self._thread: threading.Thread | None = None
-        self.latency = PERIODS * block / rate
+        self._periods = max(LEAST_PERIODS, math.ceil(buffer_seconds(block, rate) * rate / block))
+        self.latency = self._periods * block / rate
         self.dropouts = 0
         self.blocks = 0
 
@@ -96,12 +106,12 @@ class SimulatedOutput:
         period = self._block / self._rate
         began, number = time.monotonic(), 0
         while not self._quit.is_set():
-            due = began + (PERIODS + number) * period
+            due = began + (self._periods + number) * period
             now = time.monotonic()
             if now > due + STALLED_BLOCKS * period:  # the machine was asleep: a card starts anew
                 began += now - due
                 due = now
-            wait = due - PERIODS * period - now
+            wait = due - self._periods * period - now
             if wait > 0:
                 self._quit.wait(wait)
             self._pull(due, due)
@@ -127,7 +137,7 @@ class PortAudioOutput:
                     device=device,
                     channels=OUT_CHANNELS,
                     dtype="float32",
-                    latency="low" if block > 256 else block / rate,
+                    latency=buffer_seconds(block, rate) or "low",
                     callback=self._on_block,
                     finished_callback=self._on_finished,
                     prime_output_buffers_using_stream_callback=False,
