@@ -125,13 +125,10 @@ class Mixer:
             count = min(self._rise, len(out))
             out[:count] *= self._start[done : done + count]
             self._rise -= count
-        elif self._old_left and not self._jumped:
-            done = CHANGE_FADE - self._old_left
-            count = min(self._old_left, len(out))
-            out[:count] *= self._rising[done : done + count]
         self._fade_old(out)
 
     def _fade_old(self, out: Samples) -> None:
+        """Lead what sounded before into `out`; where both are the same, nothing changes, to the bit."""
         if not self._old_left:
             return
         count = min(self._old_left, len(out))
@@ -139,8 +136,13 @@ class Mixer:
         tail = self._scratch[:count]
         tail.fill(0)
         self._control.tables[self._old_slot].add_into(tail, self._old_position, self._old_side, self._floats)
-        tail *= self._falling[done : done + count]
-        out[:count] += tail
+        if self._jumped or not self._is_playing:
+            tail *= self._falling[done : done + count]
+            out[:count] += tail
+        elif (tail != out[:count]).any():
+            out[:count] *= self._rising[done : done + count]
+            tail *= self._falling[done : done + count]
+            out[:count] += tail
         self._old_position += count
         self._old_left -= count
         if not self._old_left:

@@ -23,6 +23,8 @@ LEAST_PERIODS = 2
 CALM_BLOCK = 512
 CALM_SECONDS = 0.1
 """Blocks of 512 frames and more are for calm playing: so much lies ready that a stall is not heard."""
+SIMULATED_TIMES = 3
+"""The stand-in runs on machines that stall for 200 ms now and then; nobody waits for its sound."""
 STALLED_BLOCKS = 50
 
 
@@ -62,7 +64,8 @@ class SimulatedOutput:
         self._out = np.zeros((block, OUT_CHANNELS), np.float32)
         self._quit = threading.Event()
         self._thread: threading.Thread | None = None
-        self._periods = max(LEAST_PERIODS, math.ceil(buffer_seconds(block, rate) * rate / block))
+        calm = SIMULATED_TIMES * buffer_seconds(block, rate)
+        self._periods = max(LEAST_PERIODS, math.ceil(calm * rate / block))
         self.latency = self._periods * block / rate
         self.dropouts = 0
         self.blocks = 0
