@@ -1,5 +1,7 @@
 import os
 import signal
+import subprocess
+import sys
 import time
 
 import numpy as np
@@ -88,6 +90,21 @@ def test_the_audio_process_ends_with_the_player(player):
     player.close()
 
     assert child.poll() == 0
+
+
+def test_an_audio_process_whose_parent_is_gone_before_it_starts_ends_by_itself(player):
+    arena, control = player.arena.descriptor, player.control.descriptor
+    gone = subprocess.Popen([sys.executable, "-c", ""])
+    gone.wait()
+    words = [str(arena), str(control), str(gone.pid), "simulated", "48000", "512"]
+
+    child = subprocess.Popen(
+        [sys.executable, "-m", "chronotome.engine.audio_process", *words],
+        pass_fds=(arena, control),
+        env={**os.environ, "PYTHONPATH": os.pathsep.join(sys.path)},
+    )
+
+    assert child.wait(10) == 0
 
 
 def test_another_rate_starts_another_device(player):

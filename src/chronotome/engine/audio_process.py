@@ -37,9 +37,9 @@ def open_output(
     return output
 
 
-def run(arena_descriptor: int, control_descriptor: int, wanted: str, rate: int, block: int) -> None:
-    """Serve until told to quit, or until the parent is gone."""
-    parent = os.getppid()
+def run(descriptors: tuple[int, int], parent: int, wanted: str, rate: int, block: int) -> None:
+    """Serve until told to quit, or until the parent is gone, be it while this process starts."""
+    arena_descriptor, control_descriptor = descriptors
     signal.signal(signal.SIGINT, signal.SIG_IGN)
     ctypes.CDLL(None).prctl(PR_SET_PDEATHSIG, signal.SIGTERM)
     with contextlib.suppress(OSError):  # only where the system allows it
@@ -83,4 +83,5 @@ def _begin(output: Output, control: Control) -> None:
 
 
 if __name__ == "__main__":
-    run(int(sys.argv[1]), int(sys.argv[2]), sys.argv[3], int(sys.argv[4]), int(sys.argv[5]))
+    arena, shared, parent_id, device, frames_per_second, frames_per_block = sys.argv[1:]
+    run((int(arena), int(shared)), int(parent_id), device, int(frames_per_second), int(frames_per_block))

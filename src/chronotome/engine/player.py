@@ -86,6 +86,7 @@ class Player:
                     "-m",
                     "chronotome.engine.audio_process",
                     *(str(descriptor) for descriptor in descriptors),
+                    str(os.getpid()),
                     self._output,
                     str(self.rate),
                     str(self._block),
