@@ -6,13 +6,12 @@ import json
 import sys
 from collections.abc import Sequence
 from pathlib import Path
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
 import numpy as np
 
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.beats import find_pulse
-from chronotome.dsp.onsets import DEFAULT_THRESHOLD, Band, DetectedOnsets, detect_onsets
+from chronotome.dsp.bands import Band
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.analysis import analyse
@@ -30,8 +29,11 @@ from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.edits.tracks import set_move_by
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
-from chronotome.session.model import Recording, Session
+from chronotome.session.model import DEFAULT_THRESHOLD, Recording, Session
 from chronotome.session.tighten import REASON_WORDS, Reason, Targets, targets_of
+
+if TYPE_CHECKING:
+    from chronotome.dsp.onsets import DetectedOnsets
 
 SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
 
@@ -159,7 +161,9 @@ def _put(document: dict[str, Any]) -> None:
     sys.stdout.write("\n")
 
 
-def _heard(path: Path, progress: Progress) -> tuple[Audio, DetectedOnsets]:
+def _heard(path: Path, progress: Progress) -> "tuple[Audio, DetectedOnsets]":
+    from chronotome.dsp.onsets import detect_onsets  # noqa: PLC0415 - SciPy takes longer than the window to open
+
     facts_of(path, part_of(progress, 0.0, 0.05))
     audio = read_audio(path, part_of(progress, 0.05, 0.2))
     if not np.any(audio.samples):
@@ -188,6 +192,8 @@ def _onsets(arguments: argparse.Namespace, progress: Progress) -> None:
 
 
 def _tempo(arguments: argparse.Namespace, progress: Progress) -> None:
+    from chronotome.dsp.beats import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
+
     audio, found = _heard(arguments.audio, progress)
     pulse = find_pulse(audio, found, name=arguments.audio.stem)
     if arguments.json:

@@ -2,7 +2,8 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.onsets import Band, detect_onsets
+from chronotome.dsp.bands import Band
+from chronotome.dsp.onsets import detect_onsets
 from chronotome.errors import Cancelled
 from sounds import RATE, click_train, noise_hits, sine
 

@@ -8,7 +8,7 @@ from numpy.lib.stride_tricks import sliding_window_view
 from numpy.typing import NDArray
 from scipy.ndimage import maximum_filter1d
 
-from chronotome.dsp.spectrum import Curve
+from chronotome.dsp.audio import Curve
 from chronotome.units import Frames
 
 BACK, AHEAD, BEFORE = 0.050, 0.030, 0.015

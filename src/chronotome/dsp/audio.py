@@ -7,6 +7,8 @@ from numpy.typing import NDArray
 
 Samples = NDArray[np.float32]
 """float32, shape (frames, channels)."""
+Curve = NDArray[np.float32]
+"""float32, shape (frames,) or (hops,)."""
 
 
 @dataclass(frozen=True, eq=False)

@@ -2,8 +2,7 @@
 
 import numpy as np
 
-from chronotome.dsp.audio import Samples
-from chronotome.dsp.spectrum import Curve
+from chronotome.dsp.audio import Curve, Samples
 from chronotome.units import Frames
 
 

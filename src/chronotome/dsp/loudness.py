@@ -2,7 +2,6 @@
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy.signal import lfilter
 
 from chronotome.dsp.audio import Samples
 
@@ -52,6 +51,8 @@ def loudness(samples: Samples, rate: int) -> float:
     -----
     Source: ITU-R BS.1770-4.
     """
+    from scipy.signal import lfilter  # noqa: PLC0415 - takes longer to import than the window to open
+
     block, hop = round(0.4 * rate), round(0.1 * rate)
     weighted = samples.astype(np.float64)
     for numerator, denominator in _k_weighting(rate):

@@ -5,7 +5,8 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.ndimage import maximum_filter1d, median_filter
 
-from chronotome.dsp.spectrum import Curve, Spectrogram, band_magnitudes, triangular_bank
+from chronotome.dsp.audio import Curve
+from chronotome.dsp.spectrum import Spectrogram, band_magnitudes, triangular_bank
 from chronotome.progress import Progress, part_of, unheard
 
 HOP_SECONDS = 0.005

@@ -1,22 +1,19 @@
 """Audio -> frames, strengths and bands of what starts."""
 
 from dataclasses import dataclass
-from enum import IntEnum
 
 import numpy as np
 import scipy.fft
 from numpy.typing import NDArray
 
 from chronotome.dsp.attack import coarse_attacks, first_frames, rows_around
-from chronotome.dsp.audio import Audio, mono
+from chronotome.dsp.audio import Audio, Curve, mono
 from chronotome.dsp.novelty import Novelty, novelty
 from chronotome.dsp.peaks import local_maxima, strongest_apart
-from chronotome.dsp.spectrum import Curve, in_threads
+from chronotome.dsp.spectrum import in_threads
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.units import Frames
 
-ANALYSIS_VERSION = 1
-DEFAULT_THRESHOLD = 45.0
 LEAST_SPACING = 0.030
 CANDIDATES_AT_ONCE = 128
 SHORTEST = 256
@@ -25,14 +22,6 @@ SHORTEST = 256
 EXCESS_WEIGHT, RISE_WEIGHT, OFFSET = 3.31, 2.15, -1.04
 BAND_EDGES = (200.0, 2500.0)
 BAND_TILT = np.array([1.0, 3.0, 12.0])  # natural spectra fall; without it nothing would count as high
-
-
-class Band(IntEnum):
-    """Where most of an onset's new energy lies: below 200 Hz, above 2.5 kHz, or between."""
-
-    LOW = 0
-    MID = 1
-    HIGH = 2
 
 
 @dataclass(frozen=True, eq=False)

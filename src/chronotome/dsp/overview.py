@@ -3,8 +3,7 @@
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.audio import Samples
-from chronotome.dsp.spectrum import Curve
+from chronotome.dsp.audio import Curve, Samples
 
 Edges = NDArray[np.float64]
 BUCKET = 256

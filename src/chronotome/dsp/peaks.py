@@ -4,7 +4,7 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy.ndimage import maximum_filter1d
 
-from chronotome.dsp.spectrum import Curve
+from chronotome.dsp.audio import Curve
 from chronotome.units import Frames
 
 

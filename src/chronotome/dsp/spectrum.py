@@ -9,10 +9,9 @@ import scipy.fft
 from numpy.lib.stride_tricks import as_strided
 from numpy.typing import NDArray
 
+from chronotome.dsp.audio import Curve
 from chronotome.progress import Progress, unheard
 
-Curve = NDArray[np.float32]
-"""float32, shape (hops,)."""
 Spectrogram = NDArray[np.float32]
 """float32, shape (hops, bands)."""
 

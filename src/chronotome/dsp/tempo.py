@@ -9,7 +9,8 @@ from numpy.typing import NDArray
 from scipy.ndimage import gaussian_filter1d
 
 from chronotome.dsp.attack import rows_around
-from chronotome.dsp.spectrum import Curve, in_threads
+from chronotome.dsp.audio import Curve
+from chronotome.dsp.spectrum import in_threads
 from chronotome.units import Frames, SecondsArray
 
 Weights = NDArray[np.float64]

@@ -4,8 +4,7 @@ import time
 
 import numpy as np
 
-from chronotome.dsp.audio import Samples
-from chronotome.dsp.spectrum import Curve
+from chronotome.dsp.audio import Curve, Samples
 from chronotome.engine.control import Command, Control, Word
 from chronotome.render.mix import OUT_CHANNELS, Side
 

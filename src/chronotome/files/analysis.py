@@ -2,6 +2,7 @@
 
 import contextlib
 from pathlib import Path
+from typing import TYPE_CHECKING
 
 import msgspec
 import numpy as np
@@ -9,13 +10,15 @@ import platformdirs
 from msgspec import Struct
 
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.beats import Pulse, find_pulse
-from chronotome.dsp.onsets import ANALYSIS_VERSION, detect_onsets
+from chronotome.dsp.bands import ANALYSIS_VERSION
 from chronotome.files.places import NAME
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.model import ContentHash, Measured
 from chronotome.session.onsets import Onsets, onsets_from
 from chronotome.units import at_other_rate
+
+if TYPE_CHECKING:
+    from chronotome.dsp.beats import Pulse
 
 
 class Analysis(Struct, frozen=True):
@@ -35,6 +38,9 @@ def analyse(
     frames: int | None = None,
 ) -> tuple[Onsets, Measured | None]:
     """Onsets and pulse of samples; onsets counted at the recording's own `rate`, none beyond `frames`."""
+    from chronotome.dsp.beats import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
+    from chronotome.dsp.onsets import detect_onsets  # noqa: PLC0415 - the same
+
     found = detect_onsets(audio, progress=part_of(progress, 0.0, 0.9))
     counted = at_other_rate(found.frames, audio.rate, rate or audio.rate)
     kept = (np.diff(counted, prepend=-1) > 0) & (counted < (frames or audio.frames))
@@ -44,7 +50,7 @@ def analyse(
     return onsets, measured
 
 
-def measured_of(pulse: Pulse) -> Measured | None:
+def measured_of(pulse: "Pulse") -> Measured | None:
     """The pulse as a session keeps it."""
     if pulse.beats_per_minute <= 0 or not len(pulse.downbeats):
         return None

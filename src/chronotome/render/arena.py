@@ -8,8 +8,7 @@ from ctypes import CDLL, c_int, c_int64
 
 import numpy as np
 
-from chronotome.dsp.audio import Samples
-from chronotome.dsp.spectrum import Curve
+from chronotome.dsp.audio import Curve, Samples
 
 VIRTUAL_BYTES = 1 << 38
 """Address space, not memory: a page costs nothing until it is written."""

@@ -6,8 +6,7 @@ from enum import IntEnum
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.audio import Samples
-from chronotome.dsp.spectrum import Curve
+from chronotome.dsp.audio import Curve, Samples
 from chronotome.units import Frames
 
 MOST_LANES = 512

@@ -5,8 +5,7 @@ from functools import lru_cache
 import numpy as np
 from numpy.lib.stride_tricks import sliding_window_view
 
-from chronotome.dsp.audio import Samples
-from chronotome.dsp.spectrum import Curve
+from chronotome.dsp.audio import Curve, Samples
 
 TAPS = 32
 PHASES = 512

@@ -7,12 +7,10 @@ Quality Time-Scale Modification of Speech", 1993.
 from dataclasses import dataclass
 
 import numpy as np
-import scipy.fft
 from numpy.lib.stride_tricks import sliding_window_view
 from numpy.typing import NDArray
 
-from chronotome.dsp.audio import Samples
-from chronotome.dsp.spectrum import Curve
+from chronotome.dsp.audio import Curve, Samples
 
 FRAME_SECONDS = 0.040
 SEARCH_SECONDS = 0.016
@@ -96,9 +94,9 @@ class _Search:
         places = len(field) - len(pattern)
         if places < 1 or len(pattern) < 8:
             return None
-        total = scipy.fft.next_fast_len(len(field), real=True)
-        product = scipy.fft.rfft(field, total) * np.conj(scipy.fft.rfft(pattern, total))
-        alike: NDArray[np.float64] = scipy.fft.irfft(product, total)[: places + 1]
+        total = 1 << (len(field) - 1).bit_length()
+        product = np.fft.rfft(field, total) * np.conj(np.fft.rfft(pattern, total))
+        alike: NDArray[np.float64] = np.fft.irfft(product, total)[: places + 1]
         ends = begin + len(pattern) + np.arange(places + 1)
         energy = self._energy[np.minimum(ends, len(self._coarse))] - self._energy[ends - len(pattern)]
         return self.low + (begin + int(np.argmax(alike / np.sqrt(energy + 1e-9)))) * COARSENESS

@@ -5,7 +5,7 @@ from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
-from chronotome.dsp.onsets import Band
+from chronotome.dsp.bands import Band
 from chronotome.session.edits.marks import set_threshold
 from chronotome.session.model import Session
 from chronotome.session.onsets import Onsets

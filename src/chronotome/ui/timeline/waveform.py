@@ -6,8 +6,8 @@ import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtGui import QColor, QImage
 
+from chronotome.dsp.audio import Curve
 from chronotome.dsp.overview import BUCKET, columns_of
-from chronotome.dsp.spectrum import Curve
 from chronotome.render.pool import Source
 
 THINNEST = 1.0
