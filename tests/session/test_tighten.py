@@ -47,7 +47,8 @@ def test_strength_1_puts_every_leader_on_its_line(session):
 
     targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
 
-    leads = targets.reasons == Reason.GRID
+    has_room = targets.line >= np.arange(len(targets))  # else hits before it stand at the session's start
+    leads = (targets.reasons == Reason.GRID) & has_room
     np.testing.assert_array_equal(targets.target[leads], targets.line[leads])
 
 

@@ -20,6 +20,7 @@ SLOWEST, FASTEST = 45.0, 220.0
 USUAL, USUAL_SPREAD = 110.0, 0.75
 LONGEST_LOOP = 90.0
 ONSETS_AT_ONCE = 256
+FREQUENCIES_AT_ONCE = 128
 
 
 @dataclass(frozen=True)
@@ -136,9 +137,11 @@ def refined_frequency(moments: SecondsArray, weights: Weights, near: float) -> f
 
     def score(frequencies: Weights) -> Weights:
         total = np.zeros(len(frequencies))
-        for harmonic in (1, 2, 4):
-            phases = np.exp(-2j * np.pi * harmonic * frequencies[:, None] * moments[None])
-            total += np.abs(phases @ weights) ** 2 / np.sqrt(harmonic)
+        for start in range(0, len(frequencies), FREQUENCIES_AT_ONCE):
+            part = slice(start, start + FREQUENCIES_AT_ONCE)
+            for harmonic in (1, 2, 4):
+                phases = np.exp(-2j * np.pi * harmonic * frequencies[part, None] * moments[None])
+                total[part] += np.abs(phases @ weights) ** 2 / np.sqrt(harmonic)
         return total
 
     grid = near * np.linspace(0.97, 1.03, int(max(81, 0.06 * near * span * 16)))
