@@ -9,6 +9,8 @@ from chronotome.dsp.audio import Curve, Samples
 
 TAPS = 32
 PHASES = 512
+LOWEST_CUTOFF = 0.02
+"""Of the band; a hit squeezed a hundredfold is a click, whatever is done."""
 AT_ONCE = 1 << 14
 
 
@@ -30,7 +32,8 @@ def at_other_speed(source: Samples, start: int, end: int, length: int) -> Sample
     """
     step = (end - start) / length
     taps = TAPS * 2 if step > 1.3 else TAPS
-    table = _sinc_table(taps, round(min(1.0, 1 / step) * 0.97, 2))
+    cutoff = max(LOWEST_CUTOFF, round(min(1.0, 1 / step) * 0.97, 2))
+    table = _sinc_table(taps, cutoff)
     low = start - taps
     padded = np.zeros((end - start + 2 * taps, source.shape[1]), np.float32)
     first, last = max(0, low), min(len(source), end + taps)
