@@ -172,5 +172,5 @@ def style_sheet(theme: Theme) -> str:
     QProgressBar {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 4px; height: 8px;
         text-align: center; }}
     QProgressBar::chunk {{ background: {t.accent}; border-radius: 3px; }}
-    QCheckBox {{ spacing: 8px; }}
+    QDialogButtonBox {{ dialogbuttonbox-buttons-have-icons: 0; }}
     """
