@@ -8,16 +8,16 @@ from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.session.checks import Check, checks_of
-from chronotome.session.edits.tightening import reset_hit
 from chronotome.session.tighten import Reason
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import plain, signed
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import HitDrag, take_hit
 from chronotome.ui.timeline.hit_test import nearest_in_reach
-from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_dots, rings, triangles
 from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.units import Frames
 
 SCALES = (15.0, 30.0, 60.0, 120.0, 240.0)
@@ -31,7 +31,7 @@ Screen = NDArray[np.float64]
 """Pixels."""
 
 
-class DriftLane(Lane):
+class DriftLane(TrackLane):
     """Drag a mark up or down: that hit lands there, by hand."""
 
     hint = "Drag a drift mark up or down to move that hit by hand; Alt keeps it off the grid."
@@ -40,9 +40,7 @@ class DriftLane(Lane):
         super().__init__(desk, "Drift of each hit in milliseconds")
         self.setMinimumHeight(140)
         self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)
-        self._drag: HitDrag | None = None
         self._pressed_y = 0.0
-        desk.view.focus_changed.connect(self.update)
 
     @property
     def shown(self) -> Shown | None:
@@ -265,42 +263,27 @@ class DriftLane(Lane):
         shown, at = found
         self._pressed_y = y
         landing = float(shown.targets.landing[at])
-        self._drag = take_hit(self.desk, shown, at, grip=y - self._y_of(landing, self._scale(shown)))
+        self.drag = take_hit(self.desk, shown, at, grip=y - self._y_of(landing, self._scale(shown)))
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x, y = event.position().x(), event.position().y()
-        if self._drag is None:
+        if not isinstance(self.drag, HitDrag):
             is_over = self._mark_at(x, y) is not None
             self.setCursor(Qt.CursorShape.SizeVerCursor if is_over else Qt.CursorShape.ArrowCursor)
             return
         shown = self.shown
-        if shown is None or (abs(y - self._pressed_y) < 2 and not self._drag.has_moved):
+        if shown is None or (abs(y - self._pressed_y) < 2 and not self.drag.has_moved):
             return
         is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier) or not self.desk.view.is_snapping
-        milliseconds = self._milliseconds_of(y - self._drag.grip, self._scale(shown))
-        self._drag.to_drift(milliseconds, is_free=is_free)
-
-    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        if self._drag is not None:
-            self._drag.finish()
-            self._drag = None
+        milliseconds = self._milliseconds_of(y - self.drag.grip, self._scale(shown))
+        self.drag.to_drift(milliseconds, is_free=is_free)
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         """Take back what was set by hand."""
         found = self._mark_at(event.position().x(), event.position().y())
         if found is not None:
             shown, at = found
-            onset = int(shown.targets.onsets[at])
-            self.desk.store.apply(
-                lambda session: reset_hit(session, shown.track.id, shown.clip.id, onset), "Reset hit"
-            )
-
-    def cancel_drag(self) -> bool:
-        if self._drag is None:
-            return False
-        self._drag.cancel()
-        self._drag = None
-        return True
+            self.reset_hit(shown, at)
 
 
 def _pairs(xs: Screen, ys: Screen, chosen: Frames) -> Iterator[tuple[float, float]]:

@@ -7,15 +7,15 @@ from PySide6.QtGui import QPainter, QPen, QPolygonF
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import plain
 from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.timeline.track_lane import TrackLane
 
 MARGIN = 22
 NARROWEST = 6.0
 """Beats per minute from foot to top, at least."""
 
 
-class PulseLane(Lane):
+class PulseLane(TrackLane):
     """Evidence of Fit. It shows; what is set stands in the tray."""
 
     hint = "The curve is the tempo from beat to beat as measured, the line is the tempo of the song."
@@ -23,14 +23,9 @@ class PulseLane(Lane):
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk, "Tempo beat by beat")
         self.setMinimumHeight(140)
-        desk.view.focus_changed.connect(self.update)
-
-    def _shown(self) -> Shown | None:
-        track = self.desk.view.focused
-        return None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
 
     def paint_header(self, painter: QPainter) -> None:
-        theme, shown = self.desk.view.theme, self._shown()
+        theme, shown = self.desk.view.theme, self.shown
         y = self.paint_words(painter, 8, "Pulse", size=13, weight=600, value=theme.ink)
         y = self.paint_words(painter, y, "bpm at each beat", size=10, weight=400, value=theme.soft_ink)
         measured = None if shown is None else shown.recording.measured
@@ -45,7 +40,7 @@ class PulseLane(Lane):
         painter.drawText(QPointF(12, y + 49), f"sure {measured.confidence:.0%}")
 
     def paint_content(self, painter: QPainter, content: QRect) -> None:
-        theme, shown = self.desk.view.theme, self._shown()
+        theme, shown = self.desk.view.theme, self.shown
         painter.fillRect(content, colour(theme.paper))
         self.paint_grid(painter, content)
         song = self.desk.session.tempo.beats_per_minute

@@ -4,7 +4,6 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen, QPolygonF
 
-from chronotome.session.edits.tightening import reset_hit
 from chronotome.session.edits.timing import set_loop
 from chronotome.session.grid import nearest_lines
 from chronotome.session.model import Session
@@ -13,9 +12,10 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
-from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import diamonds
-from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.timeline.track_lane import TrackLane
 
 HEIGHT = 34
 REACH = 6
@@ -25,7 +25,7 @@ SMALLEST_DRAG = 4
 CLOSEST_MARKERS = 9
 
 
-class Ruler(Lane):
+class Ruler(TrackLane):
     """Drag: loop a span. Drag a diamond: move that hit. Double-click one: take back what was set by hand."""
 
     hint = "Drag to loop a span. Drag a diamond to move that hit; double-click takes it back. Alt: no snap."
@@ -33,13 +33,7 @@ class Ruler(Lane):
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk, "Ruler: bars and beats")
         self.setFixedHeight(HEIGHT)
-        self._drag: HitDrag | ValueDrag | None = None
         self._pressed_at = 0.0
-        desk.view.focus_changed.connect(self.update)
-
-    def _shown(self) -> Shown | None:
-        track = self.desk.view.focused
-        return None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
 
     def paint_header(self, painter: QPainter) -> None:
         theme = self.desk.view.theme
@@ -87,7 +81,7 @@ class Ruler(Lane):
             painter.drawText(QPointF(x + 5, 17), words.replace("-", "−"))
 
     def _paint_markers(self, painter: QPainter) -> None:
-        shown, theme = self._shown(), self.desk.view.theme
+        shown, theme = self.shown, self.desk.view.theme
         if shown is None or not len(shown.targets):
             return
         targets = shown.targets
@@ -110,7 +104,7 @@ class Ruler(Lane):
     # Mouse
 
     def _marker_at(self, x: float, y: float) -> tuple[Shown, int] | None:
-        shown = self._shown()
+        shown = self.shown
         if shown is None or y < HEIGHT - MARKER_ZONE or not len(shown.targets):
             return None
         at = nearest_column(self.xs_of(shown.targets.target), x, reach=REACH)
@@ -125,14 +119,14 @@ class Ruler(Lane):
         if found is not None:
             shown, at = found
             grip = x - float(self.xs_of(shown.targets.target[at : at + 1])[0])
-            self._drag = take_hit(self.desk, shown, at, grip=grip)
+            self.drag = take_hit(self.desk, shown, at, grip=grip)
             return
         start = self._snapped(x)
 
         def loop_to(session: Session, end: float) -> Session:
             return set_loop(session, start, end)
 
-        self._drag = ValueDrag(self.desk, loop_to, "Loop a span")
+        self.drag = ValueDrag(self.desk, loop_to, "Loop a span")
 
     def _snapped(self, x: float) -> float:
         beat = self.beat_of_x(x)
@@ -143,34 +137,23 @@ class Ruler(Lane):
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x = event.position().x()
         is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
-        if isinstance(self._drag, HitDrag):
-            self._drag.to_beat(self.beat_of_x(x - self._drag.grip), is_free=is_free)
-        elif isinstance(self._drag, ValueDrag):
+        if isinstance(self.drag, HitDrag):
+            self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_free)
+        elif isinstance(self.drag, ValueDrag):
             if abs(x - self._pressed_at) >= SMALLEST_DRAG:
-                self._drag.to(self.beat_of_x(x) if is_free else self._snapped(x))
+                self.drag.to(self.beat_of_x(x) if is_free else self._snapped(x))
         else:
             is_over = self._marker_at(x, event.position().y()) is not None
             self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
 
     def mouseReleaseEvent(self, event: QMouseEvent) -> None:
-        drag, self._drag = self._drag, None
-        if isinstance(drag, ValueDrag) and drag.value is None:
+        if isinstance(self.drag, ValueDrag) and self.drag.value is None:
+            self.drag = None
             self.desk.transport.go_to(self.frame_of(event.position().x()))
-        elif drag is not None:
-            drag.finish()
+        super().mouseReleaseEvent(event)
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         found = self._marker_at(event.position().x(), event.position().y())
         if found is not None:
             shown, at = found
-            onset = int(shown.targets.onsets[at])
-            self.desk.store.apply(
-                lambda session: reset_hit(session, shown.track.id, shown.clip.id, onset), "Reset hit"
-            )
-
-    def cancel_drag(self) -> bool:
-        if self._drag is None:
-            return False
-        self._drag.cancel()
-        self._drag = None
-        return True
+            self.reset_hit(shown, at)

@@ -13,9 +13,10 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import ValueDrag
 from chronotome.ui.timeline.hit_test import nearest_in_reach
-from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import rings, squares, triangles
-from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.ui.timeline.wave_lane import toggle_onset
 from chronotome.units import Frames
 
@@ -27,7 +28,7 @@ MOST_MARKS = 90
 """More onsets than this in sight are stems only."""
 
 
-class StrengthLane(Lane):
+class StrengthLane(TrackLane):
     """Drag the line: weak onsets turn hollow and silent at once. Double-click one: keep or drop it."""
 
     hint = "Drag the threshold line. Double-click a hollow onset to keep it, a solid one to drop it."
@@ -35,13 +36,6 @@ class StrengthLane(Lane):
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk, "Strength of each onset")
         self.setMinimumHeight(140)
-        self._drag: ValueDrag | None = None
-        desk.view.focus_changed.connect(self.update)
-
-    @property
-    def shown(self) -> Shown | None:
-        track = self.desk.view.focused
-        return None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
 
     def _y_of(self, strength: float) -> float:
         return self.height() - MARGIN - strength / 100 * (self.height() - 2 * MARGIN)
@@ -155,34 +149,22 @@ class StrengthLane(Lane):
             def edit(session: Session, threshold: float) -> Session:
                 return set_threshold(session, content, threshold)
 
-            self._drag = ValueDrag(self.desk, edit, "Set threshold")
+            self.drag = ValueDrag(self.desk, edit, "Set threshold")
         else:
             self.desk.transport.go_to(self.frame_of(x))
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         y, shown = event.position().y(), self.shown
-        if self._drag is not None:
-            self._drag.to(self._strength_of(y))
+        if isinstance(self.drag, ValueDrag):
+            self.drag.to(self._strength_of(y))
         elif shown is not None:
             is_over = abs(y - self._y_of(shown.recording.threshold)) <= REACH
             self.setCursor(Qt.CursorShape.SizeVerCursor if is_over else Qt.CursorShape.ArrowCursor)
-
-    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        if self._drag is not None:
-            self._drag.finish()
-            self._drag = None
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         found = self._onset_at(event.position().x(), event.position().y())
         if found is not None:
             toggle_onset(self.desk, *found)
-
-    def cancel_drag(self) -> bool:
-        if self._drag is None:
-            return False
-        self._drag.cancel()
-        self._drag = None
-        return True
 
 
 def _tallest(xs: Screen, ys: Screen, foot: float) -> list[QLineF]:

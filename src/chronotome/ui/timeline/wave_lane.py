@@ -20,10 +20,11 @@ from chronotome.ui.figures import decibels
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
-from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import notches
-from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_buttons import TrackButtons
+from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.ui.timeline.waveform import columns, wave_image
 from chronotome.ui.view_state import Stage
 
@@ -46,7 +47,7 @@ MATERIAL_WORDS = {
 }
 
 
-class WaveLane(Lane):
+class WaveLane(TrackLane):
     """The tall lane. Click: playhead. Drag a notch: move the hit, or in Mark the onset itself."""
 
     hint = "Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms."
@@ -57,18 +58,12 @@ class WaveLane(Lane):
         self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)
         self._image: QImage | None = None
         self._image_key: tuple[object, ...] = ()
-        self._drag: HitDrag | ValueDrag | None = None
         self._buttons = TrackButtons(desk, self)
         self._buttons.move(12, 66)
         desk.view.focus_changed.connect(self._on_focus)
         desk.workspace.source_grew.connect(self._on_grew)
         desk.workspace.source_ready.connect(self._on_grew)
         self._on_focus()
-
-    @property
-    def shown(self) -> Shown | None:
-        track = self.desk.view.focused
-        return None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
 
     def _on_focus(self) -> None:
         track = self.desk.view.focused
@@ -245,12 +240,12 @@ class WaveLane(Lane):
         onset = shown.recording.onsets.ids[place]
         self.desk.view.select(onset)
         if self.desk.view.stage is Stage.MARK:
-            self._drag = ValueDrag(self.desk, self._onset_edit(shown, onset), "Move onset")
+            self.drag = ValueDrag(self.desk, self._onset_edit(shown, onset), "Move onset")
             return
         at = np.flatnonzero(shown.targets.onsets == onset)
         if len(at):
             grip = x - float(self.xs_of(shown.targets.target[at])[0])
-            self._drag = take_hit(self.desk, shown, int(at[0]), grip=grip)
+            self.drag = take_hit(self.desk, shown, int(at[0]), grip=grip)
 
     @staticmethod
     def _onset_edit(shown: Shown, onset: OnsetId) -> Callable[[Session, float], Session]:
@@ -263,18 +258,13 @@ class WaveLane(Lane):
         x = event.position().x()
         is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
         shown = self.shown
-        if isinstance(self._drag, HitDrag):
-            self._drag.to_beat(self.beat_of_x(x - self._drag.grip), is_free=is_free)
-        elif isinstance(self._drag, ValueDrag) and shown is not None:
-            self._drag.to(shown.recording_frame(self.frame_of(x)))
+        if isinstance(self.drag, HitDrag):
+            self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_free)
+        elif isinstance(self.drag, ValueDrag) and shown is not None:
+            self.drag.to(shown.recording_frame(self.frame_of(x)))
         elif shown is not None:
             is_over = self._notch_at(shown, x, event.position().y()) is not None
             self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
-
-    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        if self._drag is not None:
-            self._drag.finish()
-            self._drag = None
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         """In Mark: add an onset, or drop or keep the one under the pointer."""
@@ -288,14 +278,6 @@ class WaveLane(Lane):
             self.desk.store.apply(lambda session: add_onset(session, content, frame), "Add onset")
             return
         toggle_onset(self.desk, shown, place)
-
-    def cancel_drag(self) -> bool:
-        """Escape: nothing was dragged. False if nothing was."""
-        if self._drag is None:
-            return False
-        self._drag.cancel()
-        self._drag = None
-        return True
 
 
 def hatching(value: str, ratio: float) -> QBrush:

@@ -1,0 +1,201 @@
+import numpy as np
+import pytest
+from PySide6.QtCore import Qt
+
+from chronotome.session.checks import checks_of
+from chronotome.session.edits.tightening import move_hit
+from chronotome.session.tighten import targets_of
+from chronotome.ui.view_state import Stage
+from sounds import noise_hits, write
+
+CONTROL = Qt.KeyboardModifier.ControlModifier
+
+
+@pytest.fixture
+def two_tracks(at_work, tmp_path):
+    """A second track below the first."""
+    other = write(tmp_path / "room.wav", noise_hits([3000, 9000], 200000, rate=48000), rate=48000)
+    at_work.drop(other)
+    at_work.settle()
+    return at_work
+
+
+def run(person, name):
+    person.window.actions_table.run(name)
+
+
+def test_next_to_check_goes_round_and_shows_the_place(at_work):
+    track, clip = at_work.session.tracks[0], at_work.session.tracks[0].clips[0]
+    targets = targets_of(at_work.session, track, clip)
+    for at, beats in ((4, 0.4), (9, 0.4)):
+        beat, onset = float(targets.line_beats[at]) + beats, int(targets.onsets[at])
+        at_work.desk.store.apply(lambda s, o=onset, b=beat: move_hit(s, track.id, clip.id, o, b), "Move")
+    checks = checks_of(at_work.session, at_work.session.tracks[0])
+
+    seen = []
+    for _ in range(len(checks) + 1):
+        at_work.press(Qt.Key.Key_N)
+        seen.append(at_work.desk.view.selected)
+
+    assert len(checks) >= 2
+    assert seen[0] == seen[-1] == checks[0].onset
+    assert set(seen) == {check.onset for check in checks}
+
+
+def test_a_row_of_the_check_list_goes_there(at_work):
+    track, clip = at_work.session.tracks[0], at_work.session.tracks[0].clips[0]
+    onset = int(targets_of(at_work.session, track, clip).onsets[6])
+    at_work.desk.store.apply(lambda s: move_hit(s, track.id, clip.id, onset, 3.4), "Move")
+    tray = at_work.window.trays[Stage.TIGHTEN]
+    at_work.wait(lambda: bool(tray._check_rows))
+
+    at_work.click(tray._check_rows[0], (20, 12))
+
+    assert at_work.desk.view.selected == tray._check_rows[0].check.onset
+    assert tray.to_check.text().startswith("To check: ")
+
+
+def test_nothing_to_check_is_said(at_work):
+    at_work.press(Qt.Key.Key_N)
+
+    assert at_work.window.status.words.text() == "Nothing to check here"
+
+
+def test_tracks_are_locked_unlocked_and_removed_by_command(two_tracks):
+    first, second = (track.id for track in two_tracks.session.tracks)
+    two_tracks.desk.view.focus(first)
+
+    run(two_tracks, "lock")
+    locked = two_tracks.session.guide_of(second)
+    two_tracks.window.trays[Stage.REWORK]._show()
+    words = two_tracks.window.trays[Stage.REWORK].lock.text()
+    run(two_tracks, "lock")
+    unlocked = two_tracks.session.guide_of(second)
+    run(two_tracks, "remove-track")
+
+    assert (locked, unlocked, words) == (first, second, "Unlock")
+    assert [track.id for track in two_tracks.session.tracks] == [second]
+    assert two_tracks.desk.store.history.undo_label == "Remove stairwell"
+
+
+def test_a_locked_track_is_moved_through_its_guide(two_tracks):
+    first, second = (track.id for track in two_tracks.session.tracks)
+    two_tracks.desk.view.focus(first)
+    run(two_tracks, "lock")
+    two_tracks.desk.view.focus(second)
+    tray = two_tracks.window.trays[Stage.TIGHTEN]
+
+    two_tracks.drag(tray.strength, (tray.strength.x_of(50), 32), (tray.strength.x_of(80), 32))
+
+    strengths = {track.id: track.tighten.strength for track in two_tracks.session.tracks}
+    assert strengths == {first: 0.8, second: 0.0}
+
+
+def test_the_focus_moves_with_page_keys(two_tracks):
+    names = []
+    for key in (Qt.Key.Key_PageDown, Qt.Key.Key_PageDown, Qt.Key.Key_PageUp):
+        two_tracks.press(key)
+        names.append(two_tracks.desk.view.focused.name)
+
+    assert names == ["room", "stairwell", "room"]
+
+
+def test_onsets_are_added_kept_and_dropped_at_the_playhead(at_work):
+    at_work.press(Qt.Key.Key_1)
+    at_work.desk.transport.go_to(5000)
+    count = len(at_work.session.recordings[0].onsets)
+
+    at_work.press(Qt.Key.Key_I)
+    onsets = at_work.session.recordings[0].onsets
+    added = onsets.ids[onsets.nearest(5000)]
+    at_work.desk.view.select(added)
+    at_work.press(Qt.Key.Key_Delete)
+    dropped = at_work.session.recordings[0].onsets.counted(45).sum()
+    at_work.press(Qt.Key.Key_K)
+
+    assert len(onsets) == count + 1
+    assert at_work.session.recordings[0].onsets.counted(45).sum() == dropped + 1
+    at_work.wait(lambda: "strength 100" in at_work.window.trays[Stage.MARK].selected.text())
+
+
+def test_half_and_double_time(at_work):
+    run(at_work, "halve")
+    half = at_work.session.tempo.beats_per_minute
+    run(at_work, "double")
+    run(at_work, "double")
+
+    assert half == 60
+    assert at_work.session.tempo.beats_per_minute == 240
+
+
+def test_return_goes_to_where_it_was_started_then_to_the_loop(at_work):
+    transport = at_work.desk.transport
+    ruler = at_work.window.timeline.ruler
+    session = at_work.session
+    first, last = (ruler.x_of(session.tempo.seconds_of(beat) * session.rate) for beat in (1.0, 3.0))
+    at_work.drag(ruler, (first + 1, 8), (last - 1, 8))
+    transport.go_to(60000)
+    transport.play()
+    at_work.window.player.step(10)
+    transport._on_tick()
+
+    at_work.press(Qt.Key.Key_Home)
+    started = transport.position
+    transport.stop()
+    at_work.press(Qt.Key.Key_Home)
+
+    assert started == 60000
+    assert transport.position == pytest.approx(at_work.session.tempo.seconds_of(1.0) * 48000, abs=1)
+
+
+def test_renaming_and_level_in_the_tray(at_work):
+    at_work.press(Qt.Key.Key_4)
+    tray = at_work.window.trays[Stage.REWORK]
+
+    tray.name.setText("Buckets")
+    tray.name.editingFinished.emit()
+    tray.level.setFocus()
+    at_work.bot.keyClick(tray.level, Qt.Key.Key_Left)
+
+    assert at_work.session.tracks[0].name == "Buckets"
+    assert at_work.session.tracks[0].level == -0.5
+
+
+def test_the_metre_is_chosen_and_counts(at_work):
+    box = at_work.window.transport.metre
+    box.setCurrentIndex(4)
+    box.activated.emit(4)
+
+    assert (at_work.session.metre.beats, at_work.session.metre.unit) == (6, 8)
+    at_work.desk.transport.go_to(1200 + 3 * 24000)
+    assert at_work.window.transport.bar.text() == "2.1.1"
+
+
+def test_export_asks_where_and_writes_only_the_loop(at_work, tmp_path, monkeypatch):
+    import soundfile
+
+    from chronotome.session.edits.timing import set_loop
+
+    at_work.desk.store.apply(lambda s: set_loop(s, 1.0, 3.0), "Loop")
+    tray = at_work.window.export_tray
+    tray.span.choose(1)
+    tray.kind.choose(1)
+    monkeypatch.setattr(
+        "chronotome.ui.stages.export.QFileDialog.getSaveFileName",
+        lambda *_args: (str(tmp_path / "loop"), ""),
+    )
+
+    at_work.press(Qt.Key.Key_E, CONTROL)
+    at_work.settle()
+
+    facts = soundfile.info(tmp_path / "loop.flac")
+    assert (facts.frames, facts.subtype) == (48000, "PCM_24")
+    written, _ = soundfile.read(tmp_path / "loop.flac", dtype="float32")
+    np.testing.assert_allclose(written, at_work.offline(48000, start=25200), atol=2**-23)
+
+
+def test_an_export_that_cannot_be_written_is_told_and_nothing_is_lost(at_work, tmp_path):
+    at_work.window.export_tray.export(tmp_path / "gone" / "a.wav")
+
+    at_work.wait(lambda: "folder is not there" in at_work.window.status.words.text())
+    assert at_work.window.rail.exported == "nothing yet"
