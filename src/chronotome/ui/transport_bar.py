@@ -167,12 +167,13 @@ class TransportBar(QWidget):
         self._show_snap()
 
     def _show_snap(self) -> None:
+        """Called at every move of the viewport: touches the box only where its words change."""
         view = self._desk.view
-        self.snap.setItemText(0, f"{view.grid.words} · zoom" if view.snap_follows_zoom else "follows zoom")
-        if not view.is_snapping:
-            self.snap.setCurrentIndex(self.snap.count() - 1)
-        else:
-            self.snap.setCurrentIndex(0 if view.snap_follows_zoom else 1 + self._grids.index(view.snap_grid))
+        words = f"{view.grid.words} · zoom" if view.snap_follows_zoom else "follows zoom"
+        if words != self.snap.itemText(0):
+            self.snap.setItemText(0, words)
+        index = 0 if view.snap_follows_zoom else 1 + self._grids.index(view.snap_grid)
+        self.snap.setCurrentIndex(index if view.is_snapping else self.snap.count() - 1)
 
     def _on_tempo(self) -> None:
         text = self.tempo.text().replace(",", ".").replace("−", "-")

@@ -185,10 +185,10 @@ class WaveLane(TrackLane):
 
     def _paint_checks(self, painter: QPainter, shown: Shown) -> None:
         theme = self.desk.view.theme
-        for check in checks_of(self.desk.session, shown.track):
-            at = shown.heard_of_played(np.array([check.played]))
-            x = float(self.xs_of(at)[0])
-            painter.fillRect(QRectF(x - 12, 0, 32, self.height()), colour(theme.wash, 150))
+        played = np.array([check.played for check in checks_of(self.desk.session, shown.track)])
+        for x in self.xs_of(shown.heard_of_played(played)).tolist():
+            if HEADER - 32 < x < self.width() + 12:
+                painter.fillRect(QRectF(x - 12, 0, 32, self.height()), colour(theme.wash, 150))
 
     def paint_header(self, painter: QPainter) -> None:
         track, theme = self.desk.view.focused, self.desk.view.theme
