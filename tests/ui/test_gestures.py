@@ -194,6 +194,24 @@ def test_zoom_is_anchored_at_the_pointer_and_the_wheel_scrolls(at_work):
     assert view.viewport.start == pytest.approx(zoomed.start + 100 * zoomed.frames_per_pixel)
 
 
+def test_the_view_follows_the_playhead_unless_somebody_looks_elsewhere(at_work):
+    view, transport = at_work.desk.view, at_work.desk.transport
+    view.show(view.viewport.fitted(0, 20000))
+    transport.go_to(1000)
+    transport.play()
+    at_work.window.player.step(45)
+    transport._on_tick()
+    followed = view.viewport
+
+    view.show(view.viewport.fitted(150000, 160000))
+    at_work.window.player.step(4)
+    transport._on_tick()
+
+    assert followed.start <= transport.position < followed.end
+    assert view.viewport.start > 100000
+    transport.stop()
+
+
 def test_the_wave_shows_the_side_that_is_listened_to(at_work):
     edited = shown_of(at_work.session, at_work.session.tracks[0], Side.EDITED)
     played = shown_of(at_work.session, at_work.session.tracks[0], Side.AS_PLAYED)

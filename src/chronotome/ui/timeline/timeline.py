@@ -59,6 +59,8 @@ class Timeline(QWidget):
         self._scroll.viewport().setAutoFillBackground(False)
         layout.addWidget(self._scroll, 9)
         self._lanes: list[ContextLane] = []
+        self._last_position = 0.0
+        desk.transport.moved.connect(self._follow)
         for tall in (self.wave, *self.evidence.values()):
             policy = tall.sizePolicy()
             policy.setVerticalPolicy(policy.Policy.Expanding)
@@ -76,6 +78,14 @@ class Timeline(QWidget):
         """Escape during a drag leaves no trace."""
         lanes = (self.wave, self.ruler, self.drift, self.strength)
         return any(lane.cancel_drag() for lane in lanes)
+
+    def _follow(self, frame: float) -> None:
+        """Turn the page when the playhead leaves it; whoever scrolled away from it is left alone."""
+        view, last = self._desk.view, self._last_position
+        self._last_position = frame
+        viewport = view.viewport
+        if self._desk.transport.is_playing and viewport.start <= last < viewport.end:
+            view.show(viewport.following(frame))
 
     def _on_stage(self) -> None:
         for stage, lane in self.evidence.items():
