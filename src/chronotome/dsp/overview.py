@@ -21,10 +21,12 @@ class Overview:
         buckets = -(-max(frames, 1) // BUCKET)
         coarse = -(-buckets // COARSE)
         self.frames = frames
-        self.lows = np.zeros(coarse * COARSE, np.float32)
-        self.highs = np.zeros(coarse * COARSE, np.float32)
-        self.coarse_lows = np.zeros(coarse, np.float32)
-        self.coarse_highs = np.zeros(coarse, np.float32)
+        self.lows = np.zeros(
+            coarse * COARSE + 1, np.float32
+        )  # one more than buckets: `reduceat` needs an end
+        self.highs = np.zeros(coarse * COARSE + 1, np.float32)
+        self.coarse_lows = np.zeros(coarse + 1, np.float32)
+        self.coarse_highs = np.zeros(coarse + 1, np.float32)
 
     def add(self, start: int, samples: Samples) -> None:
         """Take in frames from `start`, which must be a multiple of BUCKET."""
@@ -62,15 +64,14 @@ class Overview:
         return self._reduced(edges, BUCKET, self.lows, self.highs)
 
     def _reduced(self, edges: Edges, bucket: int, lows: Curve, highs: Curve) -> tuple[Curve, Curve]:
-        total = len(lows)
+        total = len(lows) - 1
         starts = np.floor(edges[:-1] / bucket).astype(np.int64)
         ends = np.maximum(np.ceil(edges[1:] / bucket).astype(np.int64), starts + 1)
         inside = (edges[1:] > 0) & (edges[:-1] < self.frames) & (starts < total)
         starts, ends = np.clip(starts, 0, total - 1), np.clip(ends, 1, total)
         pairs = np.stack([starts, ends], axis=1).ravel()
-        padded_lows, padded_highs = np.append(lows, np.float32(0)), np.append(highs, np.float32(0))
-        low = np.minimum.reduceat(padded_lows, pairs)[::2]
-        high = np.maximum.reduceat(padded_highs, pairs)[::2]
+        low = np.minimum.reduceat(lows, pairs)[::2]
+        high = np.maximum.reduceat(highs, pairs)[::2]
         return np.where(inside, low, np.float32(0)), np.where(inside, high, np.float32(0))
 
 

@@ -7,7 +7,7 @@ import numpy as np
 from chronotome.session.grid import Grid, Metre, TempoMap, lines_between
 from chronotome.ui.timeline.viewport import Viewport
 
-CLOSEST = 5
+CLOSEST = 9
 """Pixels between lines below which they are left out."""
 FINE, BEAT, BAR = range(3)
 Lines = tuple[tuple[int, tuple[float, ...]], ...]

@@ -70,6 +70,34 @@ def paint_dots(
             inside = (columns >= 0) & (columns + shift < width) & (rows >= 0) & (rows + 1 < height)
             for down in (0, 1):
                 pixels[rows[inside] + down, columns[inside] + shift] = len(colours) - 1
-    image = QImage(pixels.data, width, height, width, QImage.Format.Format_Indexed8)
+    _draw(painter, left, pixels, colours)
+
+
+def paint_stems(
+    painter: QPainter, left: int, size: tuple[int, int], layers: list[Layer], foot: float
+) -> None:
+    """Thousands of stems from the foot up to (x, y), one pixel wide, later layers over earlier ones."""
+    width, height = size
+    pixels = np.zeros((height, width), np.uint8)
+    rows = np.arange(height)[:, None]
+    colours = [0]
+    for xs, ys, value in layers:
+        colours.append(value.rgba())
+        columns = np.round(xs - left).astype(np.int64)
+        inside = (columns >= 0) & (columns < width)
+        tops = np.full(width, float(height))
+        np.minimum.at(tops, columns[inside], ys[inside])
+        used = np.flatnonzero(tops < height)
+        part = pixels[:, used]
+        part[(rows >= tops[used]) & (rows <= foot)] = len(colours) - 1
+        pixels[:, used] = part
+    _draw(painter, left, pixels, colours)
+
+
+def _draw(painter: QPainter, left: int, pixels: NDArray[np.uint8], colours: list[int]) -> None:
+    height, width = pixels.shape
+    padded = np.zeros((height, -(-width // 4) * 4), np.uint8)  # rows of an image are whole words
+    padded[:, :width] = pixels
+    image = QImage(padded.data, width, height, padded.shape[1], QImage.Format.Format_Indexed8)
     image.setColorTable(colours)
     painter.drawImage(left, 0, image)

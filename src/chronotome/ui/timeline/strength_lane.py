@@ -2,7 +2,7 @@
 
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
+from PySide6.QtCore import QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.dsp.bands import Band
@@ -14,7 +14,7 @@ from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import ValueDrag
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.marks import rings, squares, triangles
+from chronotome.ui.timeline.marks import paint_stems, rings, squares, triangles
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.ui.timeline.wave_lane import toggle_onset
@@ -95,12 +95,15 @@ class StrengthLane(TrackLane):
         visible = np.flatnonzero((xs > HEADER - 8) & (xs < self.width() + 8))
         foot = self.height() - MARGIN
         ys = foot - onsets.strength_array / 100 * (self.height() - 2 * MARGIN)
+        content = self.content
+        layers = [
+            (xs[visible[chosen[visible]]], ys[visible[chosen[visible]]], colour(value))
+            for value, chosen in ((theme.strong_rule, ~counted), (theme.ink, counted))
+        ]
+        paint_stems(painter, content.left(), (content.width(), content.height()), layers, foot)
         for value, chosen in ((theme.strong_rule, ~counted), (theme.ink, counted)):
             stems = visible[chosen[visible]]
-            painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
             painter.setPen(QPen(colour(value), 1))
-            painter.drawLines(_tallest(xs[stems], ys[stems], foot))
-            painter.setRenderHint(QPainter.RenderHint.Antialiasing)
             if len(visible) <= MOST_MARKS:
                 painter.setBrush(colour(theme.ink if value == theme.ink else theme.paper))
                 self._paint_symbols(painter, onsets, stems, xs, ys)
@@ -165,13 +168,3 @@ class StrengthLane(TrackLane):
         found = self._onset_at(event.position().x(), event.position().y())
         if found is not None:
             toggle_onset(self.desk, *found)
-
-
-def _tallest(xs: Screen, ys: Screen, foot: float) -> list[QLineF]:
-    """Stems from the foot, one a pixel column: the tallest hides the others."""
-    columns = np.round(xs)
-    order = np.lexsort((ys, columns))
-    first = np.ones(len(order), bool)
-    first[1:] = np.diff(columns[order]) > 0
-    chosen = order[first]
-    return [QLineF(x, foot, x, y) for x, y in zip(columns[chosen].tolist(), ys[chosen].tolist(), strict=True)]
