@@ -13,6 +13,7 @@ import numpy as np
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import Band
 from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.warp import WarpMap
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import ENCODINGS, Encoding, facts_of, load_source, read_audio
@@ -304,7 +305,8 @@ def _landed(session: Session, targets: Targets) -> list[int]:
     """Where the rendered plan really puts each onset, read from its anchors."""
     clip = plan_for(session).tracks[0].clips[0]
     offset = int(clip.source[0]) - clip.played_at
-    return [round(float(np.interp(played + offset, clip.source, clip.heard))) for played in targets.played]
+    heard = WarpMap(clip.source, clip.heard).heard_at(targets.played + offset)
+    return [round(float(frame)) for frame in heard]
 
 
 def _render(arguments: argparse.Namespace, progress: Progress) -> None:

@@ -17,11 +17,6 @@ BeatArray = NDArray[np.float64]
 SecondsArray = NDArray[np.float64]
 
 
-def frame_at(seconds: float, rate: int) -> Frame:
-    """Nearest frame to a moment."""
-    return Frame(round(seconds * rate))
-
-
 def frames_at(seconds: SecondsArray, rate: int) -> Frames:
     """Nearest frames to many moments."""
     return np.rint(seconds * rate).astype(np.int64)

@@ -6,7 +6,6 @@ into a slot that nobody reads; publishing it is one store.
 
 import mmap
 import os
-import time
 from enum import IntEnum
 
 import numpy as np
@@ -128,6 +127,3 @@ class Control:
             self.put(Word.READING, slot)
             if self.get(Word.PUBLISHED) == slot:
                 return slot
-
-    def stamp(self) -> None:
-        self.put(Word.POSITION_TIME, time.monotonic_ns())

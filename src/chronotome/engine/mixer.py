@@ -11,7 +11,6 @@ from chronotome.render.mix import OUT_CHANNELS, Side
 CHANGE_FADE = 256
 """Frames over which one mix or side gives way to another."""
 START_FADE = 16
-MOST_BLOCK = 8192
 
 
 class Mixer:

@@ -28,10 +28,6 @@ class PieceKey(NamedTuple):
     length: int
     is_last: bool
 
-    @property
-    def is_verbatim(self) -> bool:
-        return self.length == self.end - self.start
-
 
 @dataclass(frozen=True, eq=False)
 class ClipPlan:

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from chronotome.dsp.warp import WarpMap
 from chronotome.render.mix import Side
 from chronotome.render.plan import ClipPlan, clip_plan
 from chronotome.session.memo import by_identity
@@ -64,7 +65,8 @@ class Shown:
 
     def recording_frame(self, shown: float) -> int:
         """Frame of the recording, at its own rate, under a session frame on screen."""
-        source = float(np.interp(shown, self.heard_anchors, self.source_anchors))
+        warp = WarpMap(self.source_anchors, self.heard_anchors)
+        source = float(warp.source_at(np.array([shown]))[0])
         return round(source * self.recording.rate / self.rate)
 
 
