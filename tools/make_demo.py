@@ -290,8 +290,8 @@ def make_session(recordings: list[tuple[str, Path]]) -> None:
         session = add_recording(
             session, Recording(content, path.name, audio.rate, audio.frames, audio.channels), name
         )
-        onsets, measured = analyse(audio, path.stem)
-        session = set_analysis(session, content, onsets, measured)
+        heard = analyse(audio, path.stem)
+        session = set_analysis(session, content, heard.onsets, heard.measured, heard.material)
     tracks = {track.name: track.id for track in session.tracks}
     session = replace(session, name="Harbour ferry")
     session = set_beat_one(set_tempo(session, TEMPO), LEAD)

@@ -1,7 +1,6 @@
 """The command line: the core alone, for scripts and for measuring. No Qt is imported here."""
 
 import argparse
-import csv
 import json
 import sys
 from collections.abc import Sequence
@@ -11,13 +10,14 @@ from typing import TYPE_CHECKING, Any
 import numpy as np
 
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.bands import Band
+from chronotome.dsp.bands import Band, Material
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.dsp.warp import WarpMap
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import ENCODINGS, Encoding, facts_of, load_source, read_audio
 from chronotome.files.export import export_mix
+from chronotome.files.marks import Mark, csv_text, write_marks
 from chronotome.files.session_file import load_session
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
@@ -29,8 +29,10 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.edits.tracks import set_move_by
-from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
-from chronotome.session.model import DEFAULT_THRESHOLD, Recording, Session
+from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, TempoChange, TempoMap
+from chronotome.session.model import Recording, Session, replace
+from chronotome.session.onsets import onsets_from
+from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Clock, Per, Sift, sifted
 from chronotome.session.tighten import REASON_WORDS, Reason, Targets, targets_of
 
 if TYPE_CHECKING:
@@ -52,6 +54,9 @@ def grid_of(text: str) -> Grid:
     return grid
 
 
+MATERIALS = ["auto", *(str(each) for each in Material)]
+
+
 def _between(low: float, high: float) -> Any:
     def read(text: str) -> float:
         value = float(text)
@@ -60,6 +65,12 @@ def _between(low: float, high: float) -> Any:
         return value
 
     return read
+
+
+def _per(text: str) -> str:
+    if text not in {"bar", "beat"} and not 0.02 <= float(text) <= 60:
+        raise argparse.ArgumentTypeError(f"{text} is not bar, beat, or 0.02 to 60 seconds")
+    return text
 
 
 def parser() -> argparse.ArgumentParser:
@@ -73,10 +84,17 @@ def parser() -> argparse.ArgumentParser:
 
     onsets = commands.add_parser("onsets", help="find where hits start")
     onsets.add_argument("audio", type=Path)
-    onsets.add_argument("--threshold", type=_between(0, 100), default=DEFAULT_THRESHOLD, metavar="0..100")
+    onsets.add_argument("--threshold", type=_between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
+    onsets.add_argument("--material", choices=MATERIALS, default="auto", help="auto: as it is heard")
+    onsets.add_argument("--least-spacing", type=_between(0, 500), default=USUAL_SPACING, metavar="MS")
+    onsets.add_argument(
+        "--strongest-per", type=_per, metavar="bar|beat|SECONDS", help="leave the weaker ones out"
+    )
+    for kind, words in (("labels", "tab-separated labels"), ("midi", "notes"), ("cue", "WAV with cue markers")):
+        onsets.add_argument(f"--{kind}", type=Path, metavar="OUT", help=f"write {words} too")
     kinds = onsets.add_mutually_exclusive_group()
     kinds.add_argument("--json", action="store_true", help="one JSON document (as without)")
-    kinds.add_argument("--csv", action="store_true", help="frame,seconds,strength,band")
+    kinds.add_argument("--csv", action="store_true", help="frame,seconds,strength,band,locked")
 
     tempo = commands.add_parser("tempo", help="find tempo, beats and bars")
     tempo.add_argument("audio", type=Path)
@@ -91,9 +109,9 @@ def parser() -> argparse.ArgumentParser:
     tighten.add_argument("--swing", type=_between(50, 75), default=50.0, metavar="50..75")
     tighten.add_argument("--strength", type=_between(0, 100), default=100.0, metavar="0..100")
     tighten.add_argument("--leave-alone", type=_between(0, 100), default=0.0, metavar="MS")
-    tighten.add_argument("--threshold", type=_between(0, 100), default=DEFAULT_THRESHOLD, metavar="0..100")
+    tighten.add_argument("--threshold", type=_between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
     tighten.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
-    tighten.add_argument("--material", choices=["drums"], default="drums")
+    tighten.add_argument("--material", choices=MATERIALS, default="auto")
     tighten.add_argument("--moves", type=Path, metavar="JSON", help="write every onset and where it landed")
 
     render = commands.add_parser("render", help="write what a session sounds like")
@@ -162,34 +180,71 @@ def _put(document: dict[str, Any]) -> None:
     sys.stdout.write("\n")
 
 
-def _heard(path: Path, progress: Progress) -> "tuple[Audio, DetectedOnsets]":
+def material_of(words: str) -> Material | None:
+    """None for `auto`: as it is heard."""
+    return None if words == "auto" else Material(words)
+
+
+def _heard(
+    path: Path, progress: Progress, material: Material | None = None
+) -> "tuple[Audio, DetectedOnsets]":
     from chronotome.dsp.onsets import detect_onsets  # noqa: PLC0415 - SciPy takes longer than the window to open
 
     facts_of(path, part_of(progress, 0.0, 0.05))
     audio = read_audio(path, part_of(progress, 0.05, 0.2))
     if not np.any(audio.samples):
         raise UnusableFile(path, *SILENT)
-    return audio, detect_onsets(audio, progress=part_of(progress, 0.2, 1.0))
+    return audio, detect_onsets(audio, material=material, progress=part_of(progress, 0.2, 1.0))
 
 
 def _onsets(arguments: argparse.Namespace, progress: Progress) -> None:
-    audio, found = _heard(arguments.audio, progress)
+    audio, found = _heard(arguments.audio, progress, material_of(arguments.material))
+    onsets = onsets_from(found.frames, found.strengths, found.bands, found.doubts)
+    sift, clock = _sift_of(arguments, audio, found)
+    counts = sifted(onsets, arguments.threshold, sift, clock)
+    marks = [
+        Mark(frame / audio.rate, strength, Band(band))
+        for frame, strength, band, is_counted in zip(
+            onsets.frames, onsets.strengths, onsets.bands, counts.tolist(), strict=True
+        )
+        if is_counted
+    ]
+    for place, suffix in ((arguments.labels, ".tsv"), (arguments.midi, ".mid"), (arguments.cue, ".wav")):
+        if place is not None:
+            write_marks(place, marks, arguments.audio, audio.rate, suffix)
+    if arguments.csv:
+        sys.stdout.write(csv_text(marks, audio.rate))
+        return
     rows = [
         {
-            "frame": int(frame),
-            "seconds": round(int(frame) / audio.rate, 9),
-            "strength": round(float(strength), 2),
-            "band": Band(int(band)).name.lower(),
+            "frame": round(mark.seconds * audio.rate),
+            "seconds": round(mark.seconds, 9),
+            "strength": mark.strength,
+            "band": mark.band.name.lower(),
+            "doubt_ms": doubt,
         }
-        for frame, strength, band in zip(found.frames, found.strengths, found.bands, strict=True)
-        if strength >= arguments.threshold
+        for mark, doubt in zip(marks, onsets.doubt_array[counts].tolist(), strict=True)
     ]
-    if arguments.csv:
-        writer = csv.DictWriter(sys.stdout, ["frame", "seconds", "strength", "band"], lineterminator="\n")
-        writer.writeheader()
-        writer.writerows(rows)
-    else:
-        _put({"version": 1, "rate": audio.rate, "onsets": rows})
+    _put({"version": 1, "rate": audio.rate, "material": str(found.material), "onsets": rows})
+
+
+def _sift_of(
+    arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets"
+) -> tuple[Sift, Clock]:
+    """What the arguments let through; bars and beats are those that are measured."""
+    sift, tempo, metre = Sift(least_spacing=arguments.least_spacing), TempoMap(), Metre()
+    if arguments.strongest_per in {"bar", "beat"}:
+        from chronotome.dsp.beats import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
+
+        pulse = find_pulse(audio, found, name=arguments.audio.stem)
+        if pulse.beats_per_minute <= 0 or not len(pulse.downbeats):
+            raise UnusableFile(arguments.audio, "has no bars: too few hits", "Give --strongest-per in seconds.")
+        change = TempoChange(0.0, min(FASTEST, max(SLOWEST, pulse.beats_per_minute)))
+        tempo = TempoMap((change,), float(pulse.downbeats[0]))
+        sift = replace(sift, strongest_per=Per(arguments.strongest_per))
+    elif arguments.strongest_per is not None:
+        sift = replace(sift, strongest_per=Per.SECONDS, seconds=float(arguments.strongest_per))
+    return sift, Clock(0, 0.0, audio.rate, tempo, metre)
 
 
 def _tempo(arguments: argparse.Namespace, progress: Progress) -> None:
@@ -252,8 +307,8 @@ def _tighten(arguments: argparse.Namespace, progress: Progress) -> None:
     )
     session = add_recording(Session(), recording, name)
     audio = Audio(source.region.samples, facts.rate)
-    onsets, measured = analyse(audio, name, part_of(progress, 0.2, 0.6))
-    session = set_analysis(session, facts.content, onsets, measured)
+    heard = analyse(audio, name, part_of(progress, 0.2, 0.6), material=material_of(arguments.material))
+    session = set_analysis(session, facts.content, heard.onsets, heard.measured, heard.material)
     session = set_beat_one(set_tempo(session, arguments.bpm), arguments.beat_one)
     track = session.tracks[0].id
     session = set_move_by(session, track, arguments.by)

@@ -3,8 +3,8 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from chronotome.engine.control import SLOTS, Command, Control, Word
-from chronotome.engine.mixer import CHANGE_FADE, START_FADE, Mixer
+from chronotome.engine.control import SLOTS, Command, Control, Word, packed_span
+from chronotome.engine.mixer import CHANGE_FADE, HIT_FADE, START_FADE, Mixer
 from chronotome.engine.output import SimulatedOutput
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Lane, Mix, Side
@@ -155,3 +155,35 @@ def test_a_full_ring_loses_the_oldest_commands_only():
         seen.append(command[1])
 
     assert seen == list(range(3000 - 1024, 3000))
+
+
+@pytest.mark.parametrize("channels", [1, 2])
+def test_a_hit_sounds_in_the_next_block_and_ends_without_a_click(deck, channels):
+    region = deck.arena.allocate(3000, channels)
+    region.samples[:] = 0.5
+    deck.play(2)
+
+    deck.control.send(Command.HEAR, region.offset, packed_span(1000, channels, 0.5))
+    played = deck.play(5)
+
+    np.testing.assert_allclose(played[: 1000 - HIT_FADE], 0.25, rtol=1e-5)
+    assert np.abs(np.diff(played[1000 - HIT_FADE : 1001, 0])).max() < 0.25 / HIT_FADE * 1.01
+    assert not played[1000:].any()
+    assert not deck.control.get(Word.IS_PLAYING)
+
+
+def test_a_hit_is_heard_over_the_mix_and_leaves_it_alone(deck):
+    mix = deck.mix(1)
+    deck.control.publish(mix)
+    region = deck.arena.allocate(500, 2)
+    region.samples[:] = 0.25
+    deck.control.send(Command.PLAY, 0)
+    deck.play(1)
+
+    deck.control.send(Command.HEAR, region.offset, packed_span(500, 2, 1.0))
+    played = deck.play(4)
+
+    expected = deck.offline(mix, 256, len(played))
+    expected[: 500 - HIT_FADE] += 0.25
+    np.testing.assert_allclose(played[: 500 - HIT_FADE], expected[: 500 - HIT_FADE], atol=1e-6)
+    np.testing.assert_array_equal(played[500:], expected[500:])

@@ -4,6 +4,7 @@ from PySide6.QtCore import QObject, QTimer, Signal
 
 from chronotome.bridge.store import Store
 from chronotome.engine.player import Player, PlayerState
+from chronotome.render.arena import Region
 from chronotome.render.mix import Side
 
 TICK_MILLISECONDS = 16
@@ -76,6 +77,15 @@ class Transport(QObject):
         if session.is_looping and session.loop is not None:
             start = max(0.0, session.tempo.seconds_of(session.loop.start) * session.rate)
         self.go_to(start if abs(self.position - self._started_at) < 1 else self._started_at)
+
+    def hear(self, region: Region, start: int, end: int, gain: float = 1.0) -> None:
+        """Let a span of samples sound at once, over whatever plays."""
+        self._player.hear(region, start, end, gain)
+
+    @property
+    def latency(self) -> float:
+        """Seconds from an order to its sound, by what the device says of itself."""
+        return self._player.latency
 
     def listen(self, side: Side) -> None:
         if side is not self.side:

@@ -10,8 +10,9 @@ from PySide6.QtCore import QObject, Signal
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.dsp.audio import Audio
+from chronotome.dsp.bands import Material
 from chronotome.errors import Cancelled, ChronotomeError, UnusableFile
-from chronotome.files.analysis import analyse, keep_analysis, kept_analysis
+from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_analysis
 from chronotome.files.audio_file import FileFacts, facts_of, load_source
 from chronotome.files.journal import Journal, Recovered
 from chronotome.files.session_file import (
@@ -28,7 +29,7 @@ from chronotome.render.arena import Arena
 from chronotome.render.pool import Pool, Source
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.history import History
-from chronotome.session.model import ContentHash, Measured, Recording, Session
+from chronotome.session.model import ContentHash, Recording, Session
 from chronotome.session.onsets import Onsets
 
 GROWING_SECONDS = 0.15
@@ -37,11 +38,11 @@ GROWING_SECONDS = 0.15
 
 @dataclass(frozen=True, eq=False)
 class Found:
-    """What the analysis of a recording brought."""
+    """What the analysis of a recording brought. `asked` is the material a person said it is of."""
 
     content: ContentHash
-    onsets: Onsets
-    measured: Measured | None
+    analysis: Analysis
+    asked: Material | None
 
 
 class Workspace(QObject):
@@ -244,9 +245,9 @@ class Workspace(QObject):
             if recording.is_analysed or source is None or not source.is_whole:
                 continue
             found = self._analyses.get(recording.content)
-            if found is None:
+            if found is None or found.asked is not _asked(recording):
                 self.analyse(recording, source)
-            elif len(found.onsets):
+            elif len(found.analysis.onsets):
                 self._amend(found)
 
     def analyse(self, recording: Recording, source: Source) -> None:
@@ -260,7 +261,7 @@ class Workspace(QObject):
             if generation == self._generation:
                 self._analyses[found.content] = found
                 self._amend(found)
-                if not len(found.onsets):
+                if not len(found.analysis.onsets):
                     self.told.emit(f"No hits found in {recording.file}: it is silent, or very even.")
 
         def fail(error: ChronotomeError) -> None:
@@ -270,7 +271,9 @@ class Workspace(QObject):
         self._tasks.run(words, lambda progress: _find_hits(recording, source, progress), show, fail)
 
     def _not_analysed(self, recording: Recording, error: ChronotomeError) -> None:
-        self._analyses[recording.content] = Found(recording.content, Onsets(), None)
+        self._analyses[recording.content] = Found(
+            recording.content, Analysis(Onsets(), None), _asked(recording)
+        )
         if isinstance(error, Cancelled):
             self.told.emit(f"No hits were looked for in {recording.file}. Find hits, in Mark, does it.")
         else:
@@ -284,7 +287,17 @@ class Workspace(QObject):
             self.analyse(self._store.session.recording_with(content), source)
 
     def _amend(self, found: Found) -> None:
-        self._store.amend(lambda session: set_analysis(session, found.content, found.onsets, found.measured))
+        analysis = found.analysis
+
+        def amend(session: Session) -> Session:
+            recording = next((each for each in session.recordings if each.content == found.content), None)
+            if recording is None or _asked(recording) is not found.asked:
+                return session
+            return set_analysis(
+                session, found.content, analysis.onsets, analysis.measured, analysis.material
+            )
+
+        self._store.amend(amend)
 
     # Saving
 
@@ -318,11 +331,18 @@ class Workspace(QObject):
 
 def _find_hits(recording: Recording, source: Source, progress: Progress) -> Found:
     """From the cache, or worked out and kept there."""
-    kept = kept_analysis(recording.content)
-    if kept is not None:
-        return Found(recording.content, kept.onsets, kept.measured)
-    audio = Audio(source.region.samples, source.rate)
-    name = Path(recording.file).stem
-    onsets, measured = analyse(audio, name, progress, rate=recording.rate, frames=recording.frames)
-    keep_analysis(recording.content, onsets, measured)
-    return Found(recording.content, onsets, measured)
+    asked = _asked(recording)
+    analysis = kept_analysis(recording.content, asked)
+    if analysis is None:
+        audio = Audio(source.region.samples, source.rate)
+        name = Path(recording.file).stem
+        analysis = analyse(
+            audio, name, progress, rate=recording.rate, frames=recording.frames, material=asked
+        )
+        keep_analysis(recording.content, analysis, asked)
+    return Found(recording.content, analysis, asked)
+
+
+def _asked(recording: Recording) -> Material | None:
+    """The material a person said the recording is of; None where it is to be heard."""
+    return recording.material if recording.is_material_chosen else None

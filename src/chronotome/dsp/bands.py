@@ -1,8 +1,8 @@
-"""Bands of onsets, and the version of the analysis that names them."""
+"""Bands of onsets, kinds of material, and the version of the analysis that names them."""
 
-from enum import IntEnum
+from enum import IntEnum, StrEnum
 
-ANALYSIS_VERSION = 1
+ANALYSIS_VERSION = 2
 
 
 class Band(IntEnum):
@@ -11,3 +11,15 @@ class Band(IntEnum):
     LOW = 0
     MID = 1
     HIGH = 2
+
+
+class Material(StrEnum):
+    """What a recording is of, for the ear that judges its attacks."""
+
+    DRUMS = "drums"
+    STRUCK = "struck"
+    """Plucked and struck strings, keys, bass."""
+    SUSTAINED = "sustained"
+    """Bowed, blown and sung: soft attacks."""
+    MIXED = "mixed"
+    """Several of them, or not known."""

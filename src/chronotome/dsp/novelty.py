@@ -1,36 +1,67 @@
-"""Curves of change per hop."""
+"""Whitened log-flux per hop: what changed, in which octave, and how loud it was before and after."""
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 import numpy as np
-from scipy.ndimage import maximum_filter1d, median_filter
+from numpy.typing import NDArray
+from scipy.ndimage import median_filter
 
 from chronotome.dsp.audio import Curve
-from chronotome.dsp.spectrum import Spectrogram, band_magnitudes, triangular_bank
-from chronotome.progress import Progress, part_of, unheard
+from chronotome.dsp.spectrum import Spectrogram, band_magnitudes, halved, triangular_bank
 
 HOP_SECONDS = 0.005
+LONG_HOP = 0.010
+SHORT_SECONDS, LONG_SECONDS = 1024 / 44100, 4096 / 44100
+LOWEST, HIGHEST, HIGHEST_LONG, PER_OCTAVE = 30.0, 16000.0, 4600.0, 12
+SHORT_LAG, LONG_LAG, SLOW_LAG = 0.015, 0.020, 0.080
 COMPRESSION = 1000.0
 FALL_DB_PER_SECOND = 6.0
-FLOOR_DB = -70.0
+FLOOR = 10 ** (-90.0 / 20)
+"""Of the follower, for a signal whose peak is 1."""
+LOW_RATE = 10000
+LONG_EARLY = 0.010
 MEDIAN_SECONDS = 0.13
 BLOCK = 16
 """Hops that share one value of the peak follower."""
-HOPS_AT_ONCE = 256 * BLOCK
-ATTACK_SCALE, PITCH_SCALE = 0.0624, 0.0219  # brings both curves to one scale
+SHORT_SCALE, LONG_SCALE = 0.0624, 0.0219  # brings the curves to one scale
+SHORT_OCTAVES = (0.0, 120.0, 240.0, 480.0, 960.0, 1920.0, 3840.0, 7680.0)
+LONG_OCTAVES = (0.0, 60.0, 120.0, 240.0, 480.0, 960.0, 1920.0)
+BAND_EDGES = (0.0, 200.0, 2500.0)
+
+
+@dataclass(frozen=True, eq=False)
+class Flux:
+    """Rises of one spectrogram. `octaves` and `levels` have one column per octave."""
+
+    change: Curve
+    octaves: Spectrogram
+    levels: Spectrogram
 
 
 @dataclass(frozen=True, eq=False)
 class Novelty:
-    """Both curves of change on one axis of hops.
+    """All curves on one axis of hops.
 
-    Invariants: equal lengths; `change` is their mean, `excess` is `change` over its running median.
+    Invariants: equal lengths; `change` is the mean of the short and the long window's change; `excess` is
+    `change` over its running median; `bands` are magnitudes below 200 Hz, between, and above 2.5 kHz.
     """
 
+    hop: int
     change: Curve
     excess: Curve
-    attack: Curve
-    hop: int
+    short: Flux
+    long: Flux
+    slow: Flux
+    bands: Spectrogram
+
+
+@lru_cache(maxsize=16)
+def _grouping(centres: tuple[float, ...], edges: tuple[float, ...]) -> Spectrogram:
+    """Weights of shape (bands, groups): the mean over the bands that begin at an edge; 0 where none does."""
+    group = np.searchsorted(edges, centres, side="right") - 1
+    weights = (group[:, None] == np.arange(len(edges))).astype(np.float32)
+    return weights / np.maximum(weights.sum(axis=0), 1)
 
 
 def peak_follower(magnitudes: Spectrogram, fall: float, *, block: int) -> Spectrogram:
@@ -43,46 +74,45 @@ def peak_follower(magnitudes: Spectrogram, fall: float, *, block: int) -> Spectr
     return np.exp(np.maximum(forward, backward))
 
 
-def whitened_flux(magnitudes: Spectrogram, *, hops_per_second: float, lag: int) -> Curve:
-    """Rise of the whitened, log-compressed spectrum over `lag` hops, mean over bands.
-
-    Parameters
-    ----------
-    magnitudes : float32, shape (hops, bands), at least 0
-        Overwritten.
-    hops_per_second : float
-    lag : int
-        Hops to look back, at least 1.
-
-    Returns
-    -------
-    float32, shape (hops,), at least 0
+def whitened(magnitudes: Spectrogram, *, hops_per_second: float) -> Spectrogram:
+    """Log-compressed magnitudes relative to what is usual for their band. Overwrites `magnitudes`.
 
     Notes
     -----
-    Whitening after Stowell and Plumbley, "Adaptive Whitening for Improved Real-Time Audio Onset
-    Detection", 2007; the three-band maximum before the difference (against vibrato) after Böck and
-    Widmer, "Maximum Filter Vibrato Suppression for Onset Detection", 2013.
+    Stowell and Plumbley, "Adaptive Whitening for Improved Real-Time Audio Onset Detection", 2007.
     """
     fall = 10 ** (-FALL_DB_PER_SECOND / 20 / hops_per_second)
-    floor = float(magnitudes.max()) * 10 ** (FLOOR_DB / 20)
-    followed = np.maximum(peak_follower(magnitudes, fall, block=BLOCK), np.float32(max(floor, 1e-12)))
-    flux = np.empty(len(magnitudes), np.float32)
-    before = np.zeros((lag, magnitudes.shape[1]), np.float32)
-    for start in range(0, len(magnitudes), HOPS_AT_ONCE):  # whole blocks; memory stays small
-        part = magnitudes[start : start + HOPS_AT_ONCE]
-        blocks = followed[start // BLOCK : (start + HOPS_AT_ONCE) // BLOCK]
-        part /= np.repeat(blocks, BLOCK, axis=0)[: len(part)]
-        part *= COMPRESSION
-        part += 1
-        np.log10(part, out=part)
-        earlier = np.concatenate([before, maximum_filter1d(part, 3, axis=1)])
-        before = earlier[len(part) :]
-        flux[start : start + len(part)] = np.maximum(part - earlier[: len(part)], 0).mean(axis=1)
-    return flux
+    followed = np.maximum(peak_follower(magnitudes, fall, block=BLOCK), np.float32(FLOOR))
+    scale = np.float32(COMPRESSION) / followed
+    whole = len(magnitudes) // BLOCK
+    blocks = magnitudes[: whole * BLOCK].reshape(whole, BLOCK, -1)
+    blocks *= scale[:whole, None]
+    magnitudes[whole * BLOCK :] *= scale[whole:]
+    magnitudes += 1
+    np.log(magnitudes, out=magnitudes)
+    magnitudes *= np.float32(1 / np.log(10))
+    return magnitudes
 
 
-def novelty(signal: Curve, rate: int, *, progress: Progress = unheard) -> Novelty:
+def flux(levels: Spectrogram, *, lag: int, grouping: Spectrogram, scale: float) -> Flux:
+    """Rise of whitened levels over `lag` hops, over all bands and per octave.
+
+    Notes
+    -----
+    The three-band maximum before the difference suppresses vibrato: Böck and Widmer, "Maximum Filter
+    Vibrato Suppression for Onset Detection", 2013.
+    """
+    widest = levels.copy()
+    np.maximum(widest[:, 1:], levels[:, :-1], out=widest[:, 1:])
+    np.maximum(widest[:, :-1], levels[:, 1:], out=widest[:, :-1])
+    rises = levels.copy()
+    rises[lag:] -= widest[: max(0, len(levels) - lag)]
+    np.maximum(rises, 0, out=rises)
+    change = rises @ np.full(levels.shape[1], 1 / (levels.shape[1] * scale), np.float32)
+    return Flux(change, rises @ grouping, levels @ grouping)
+
+
+def novelty(signal: Curve, rate: int) -> Novelty:
     """Change per 5 ms hop: a 23 ms window for attacks, a 93 ms window for pitch and soft starts.
 
     Parameters
@@ -93,28 +123,58 @@ def novelty(signal: Curve, rate: int, *, progress: Progress = unheard) -> Novelt
         Frames per second.
     """
     hop = max(1, round(HOP_SECONDS * rate))
-    scale = 2.0 ** max(-3, round(np.log2(rate / 44100)))
-    hops = len(signal) // hop + 1
-    attack = _flux_with(signal, rate, int(1024 * scale), hop, hops, 0.015, part_of(progress, 0, 0.45))
-    wide_hop, wide_hops = 2 * hop, len(signal) // (2 * hop) + 1
-    wide = _flux_with(
-        signal, rate, int(4096 * scale), wide_hop, wide_hops, 0.020, part_of(progress, 0.45, 1.0)
+    bank, centres = triangular_bank(
+        rate, _power_of_two(SHORT_SECONDS * rate), lowest=LOWEST, highest=HIGHEST, per_octave=PER_OCTAVE
     )
-    late = 0.010 * rate / hop  # the long window hears an attack this much early
-    pitch = np.interp(np.arange(hops) - late, np.arange(wide_hops) * 2.0, wide).astype(np.float32)
-    attack /= np.float32(ATTACK_SCALE)
-    pitch /= np.float32(PITCH_SCALE)
-    change = (attack + pitch) / 2
+    magnitudes = band_magnitudes(signal, bank, hop=hop)
+    bands = magnitudes @ _grouping(tuple(centres), BAND_EDGES)
+    levels = whitened(magnitudes, hops_per_second=rate / hop)
+    short = flux(
+        levels,
+        lag=max(1, round(SHORT_LAG * rate / hop)),
+        grouping=_grouping(tuple(centres), SHORT_OCTAVES),
+        scale=SHORT_SCALE,
+    )
+    long, slow = _long_windows(signal, rate, hop, len(levels))
+    change = (short.change + long.change) / 2
     reach = int(MEDIAN_SECONDS * rate / hop) | 1
-    return Novelty(change, change - median_filter(change, reach, mode="constant"), attack, hop)
+    excess = change - median_filter(change, reach, mode="constant")
+    return Novelty(hop, change, excess, short, long, slow, bands)
 
 
-def _flux_with(  # noqa: PLR0917 - a private step of `novelty`
-    signal: Curve, rate: int, size: int, hop: int, hops: int, lag_seconds: float, progress: Progress
-) -> Curve:
-    bank = triangular_bank(rate, size, lowest=30.0, highest=16000.0, per_octave=12)
-    magnitudes = band_magnitudes(signal, bank, hop=hop, hops=hops, progress=progress)
-    hops_per_second = rate / hop
-    return whitened_flux(
-        magnitudes, hops_per_second=hops_per_second, lag=max(1, round(lag_seconds * hops_per_second))
+def _power_of_two(size: float) -> int:
+    return int(2 ** max(5, round(np.log2(size))))
+
+
+def _long_windows(signal: Curve, rate: int, hop: int, hops: int) -> tuple[Flux, Flux]:
+    """Flux of the long window over 20 and over 80 ms, at a low rate and every second hop, on the axis of hops."""
+    parts = int(2 ** max(0, np.floor(np.log2(rate / LOW_RATE))))
+    for left in range(int(np.log2(parts)), 0, -1):
+        signal = halved(signal, taps=23 if left == 1 else 7)
+    low_rate = rate / parts
+    wide_hop = max(1, round(LONG_HOP * low_rate))
+    bank, centres = triangular_bank(
+        low_rate, _power_of_two(LONG_SECONDS * low_rate), lowest=LOWEST, highest=HIGHEST_LONG, per_octave=PER_OCTAVE
     )
+    levels = whitened(band_magnitudes(signal, bank, hop=wide_hop), hops_per_second=low_rate / wide_hop)
+    early = LONG_EARLY * rate / hop  # the long window hears an attack before it comes
+    places = (np.arange(hops) - early) * hop / (wide_hop * parts)
+    grouping = _grouping(tuple(centres), LONG_OCTAVES)
+    fluxes = [
+        flux(levels, lag=max(1, round(lag * low_rate / wide_hop)), grouping=grouping, scale=LONG_SCALE)
+        for lag in (LONG_LAG, SLOW_LAG)
+    ]
+    long, slow = (
+        Flux(_at(places, each.change), _at(places, each.octaves), _at(places, each.levels)) for each in fluxes
+    )
+    return long, slow
+
+
+def _at(places: NDArray[np.float64], curve: NDArray[np.float32]) -> NDArray[np.float32]:
+    """The curve between its hops, its ends held."""
+    places = np.clip(places, 0, max(0, len(curve) - 1))
+    left = np.minimum(places.astype(np.int64), max(0, len(curve) - 2))
+    share = (places - left).astype(np.float32)
+    share = share[:, None] if curve.ndim == 2 else share
+    right = np.minimum(left + 1, len(curve) - 1)
+    return curve[left] * (1 - share) + curve[right] * share

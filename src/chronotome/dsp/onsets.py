@@ -3,139 +3,289 @@
 from dataclasses import dataclass
 
 import numpy as np
-import scipy.fft
 from numpy.typing import NDArray
+from threadpoolctl import threadpool_limits
 
-from chronotome.dsp.attack import coarse_attacks, first_frames, rows_around
-from chronotome.dsp.audio import Audio, Curve, mono
+from chronotome.dsp.attack import first_frames
+from chronotome.dsp.audio import Audio, Curve, Samples
+from chronotome.dsp.bands import Material
+from chronotome.dsp.candidates import features_of, find_candidates, shapes_of
+from chronotome.dsp.network import Features, network
 from chronotome.dsp.novelty import Novelty, novelty
-from chronotome.dsp.peaks import local_maxima, strongest_apart
+from chronotome.dsp.peaks import strongest_within
+from chronotome.dsp.rises import octave_rises
 from chronotome.dsp.spectrum import in_threads
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.units import Frames
 
-LEAST_SPACING = 0.030
-CANDIDATES_AT_ONCE = 128
+LONGEST_PART = 60.0
+"""Seconds looked at in one piece: memory does not grow with the recording."""
+SHORTEST_PART = 8.0
+MARGIN = 2.0
+PADDING = 0.25
 SHORTEST = 256
 """Frames below which nothing is looked for."""
-# Logistic of log excess and log rise, calibrated to the probability of being an onset.
-EXCESS_WEIGHT, RISE_WEIGHT, OFFSET = 3.31, 2.15, -1.04
-BAND_EDGES = (200.0, 2500.0)
-BAND_TILT = np.array([1.0, 3.0, 12.0])  # natural spectra fall; without it nothing would count as high
+UNLIKELY = 0.01
+"""Chance below which a candidate is forgotten."""
+SURE = 0.5
+SURE_STRENGTH = 45.0
+LEAST_SHIFT, MOST_SHIFT = 0.001, 0.010
+"""Seconds: smaller corrections would only blur an exact frame; larger ones are not believed."""
+LEAST_RISE = 1.5
+ONE_ATTACK = 0.006
+"""Seconds: closer candidates are one; strokes of a flam are farther apart."""
+BAND_TILT = np.array([1.0, 3.0, 12.0], np.float32)  # natural spectra fall; without it nothing would be high
+LOUDNESS_RANGE = 48.0
+"""dB from the loudest hits down to what adds nothing to strength."""
+MATERIALS = (Material.DRUMS, Material.STRUCK, Material.SUSTAINED)
+CONFIDENT = 0.8
+FEW = 4
+"""Hits below which the material is not guessed."""
+FRAMES_AT_ONCE = 1 << 20
 
 
 @dataclass(frozen=True, eq=False)
 class DetectedOnsets:
     """Candidates in order of time.
 
-    Invariants: equal lengths; `frames` strictly rising; `strengths` within 0 to 100.
+    Invariants: equal lengths; `frames` strictly rising; `strengths` within 0 to 100, from 45 on more likely
+    an onset than not; `doubts` are the expected errors of the frames in ms, at least 0.
     """
 
     frames: Frames
     strengths: NDArray[np.float64]
     bands: NDArray[np.int64]
+    doubts: NDArray[np.float64]
+    material: Material = Material.MIXED
 
     def __len__(self) -> int:
         return len(self.frames)
 
 
-NOTHING = DetectedOnsets(np.zeros(0, np.int64), np.zeros(0), np.zeros(0, np.int64))
+NOTHING = DetectedOnsets(np.zeros(0, np.int64), np.zeros(0), np.zeros(0, np.int64), np.zeros(0))
 
 
-def detect_onsets(audio: Audio, *, progress: Progress = unheard) -> DetectedOnsets:
+@dataclass(frozen=True, eq=False)
+class Heard:
+    """Candidates of one part of a recording, with what the networks heard of them."""
+
+    frames: Frames
+    features: Features
+    bands: NDArray[np.int64]
+    gains: NDArray[np.float32]
+    """dB of new energy, relative to a full-scale peak."""
+    doubts: NDArray[np.float32]
+
+
+class Listener:
+    """One channel of an audio, its peak at 1 and its mean at 0, read part by part."""
+
+    def __init__(self, audio: Audio) -> None:
+        self.rate, self.frames = audio.rate, audio.frames
+        self._samples = audio.samples
+        self._channel = _loudest_where_the_mean_cancels(audio.samples)
+        sums, low, high = 0.0, 0.0, 0.0
+        for start in range(0, self.frames, FRAMES_AT_ONCE):
+            part = self._mono(start, start + FRAMES_AT_ONCE)
+            sums += float(part.sum(dtype=np.float64))
+            low, high = min(low, float(part.min())), max(high, float(part.max()))
+        self._mean = np.float32(sums / max(1, self.frames))
+        self.peak = max(high - float(self._mean), float(self._mean) - low) if self.frames else 0.0
+
+    def _mono(self, start: int, end: int) -> Curve:
+        part = self._samples[start:end]
+        if self._channel is not None:
+            return part[:, self._channel].copy()
+        total = part[:, 0].copy()
+        for channel in range(1, part.shape[1]):
+            total += part[:, channel]
+        total /= part.shape[1]
+        return total
+
+    def part(self, start: int, end: int) -> Curve:
+        """Frames [start, end), zeros outside of the audio."""
+        first, last = max(0, start), min(self.frames, end)
+        inside = self._mono(first, last)
+        inside -= self._mean
+        inside /= np.float32(self.peak)
+        return np.pad(inside, (first - start, end - last))
+
+
+def _loudest_where_the_mean_cancels(samples: Samples) -> int | None:
+    """None where the mean of the channels stands for all of them; else the loudest channel."""
+    channels = samples.shape[1]
+    if channels == 1:
+        return 0
+    energies, mean_energy = np.zeros(channels), 0.0
+    for start in range(0, len(samples), FRAMES_AT_ONCE):
+        part = samples[start : start + FRAMES_AT_ONCE]
+        products = (part.T @ part).astype(np.float64)
+        energies += np.diagonal(products)
+        mean_energy += float(products.sum()) / channels**2
+    return None if mean_energy > 0.2 * energies.max(initial=0.0) else int(energies.argmax())
+
+
+def detect_onsets(
+    audio: Audio, *, material: Material | None = None, progress: Progress = unheard
+) -> DetectedOnsets:
     """Every candidate, from faint to sure, each at the frame where its attack starts.
 
     Parameters
     ----------
     audio : Audio
         Any rate and number of channels.
+    material : Material or None
+        None: chosen by what is heard.
     progress : Progress
 
     Returns
     -------
     DetectedOnsets
-        Empty for silence. A strength of 45 is as likely an onset as not, by the detector's calibration.
+        Empty for silence.
 
     Notes
     -----
-    Two whitened log-flux curves (Böck and Widmer, 2013), candidates at their common maxima; each is then
-    moved to the earliest strong rise of its octave-band energies and on to the first frame that a linear
-    predictor of the past does not expect.
+    Whitened log-flux curves with vibrato suppression (Böck and Widmer, 2013) and the rises of octave-band
+    energies name the candidates; the first frame that a linear predictor of the past does not expect is
+    where each starts. Small networks judge, from rises and levels per octave, how likely a candidate is an
+    onset, and where a slow attack starts. The recording is looked at in parts of at most a minute, so that
+    memory does not grow with it.
     """
-    signal = mono(audio.samples)
-    is_view = np.shares_memory(signal, audio.samples)
-    peak = float(max(signal.max(initial=0.0), -signal.min(initial=0.0)))
-    if len(signal) < SHORTEST or peak <= 0:
+    listener = Listener(audio)
+    if audio.frames < SHORTEST or listener.peak <= 0:
         return NOTHING
-    signal = np.multiply(signal, np.float32(1 / peak), out=None if is_view else signal)
-    curves = novelty(signal, audio.rate, progress=part_of(progress, 0.0, 0.7))
-    hops = _candidate_hops(curves, audio.rate)
-    if not len(hops):
+    with threadpool_limits(1, "blas"):  # its threads would wait for one another; the parts have their own
+        heard = _heard(listener, progress=part_of(progress, 0.0, 0.98))
+    if not len(heard.frames):
         return NOTHING
-    frames, rises = _refined(
-        signal, audio.rate, _first_guess(curves, hops, audio.rate, len(signal)), progress
-    )
-    logit = EXCESS_WEIGHT * np.log(curves.excess[hops]) + RISE_WEIGHT * np.log1p(rises) + OFFSET
-    strengths = 100.0 / (1.0 + np.exp(-logit))
+    likely = _likelihoods(heard.features, material)
+    if material is None:
+        material = _material_of(heard.features, likely)
+        likely = _likelihoods(heard.features, material)
     early = int(0.012 * audio.rate)
-    if np.abs(signal[:early]).max() < 0.02:  # zero padding giving way to a noise floor is no onset
-        strengths[frames < early] = 0.0
-    order = np.argsort(frames, kind="stable")
-    frames, strengths = frames[order], strengths[order]
-    kept = strongest_apart(frames, strengths, int(LEAST_SPACING * audio.rate))
-    frames, strengths = frames[kept], strengths[kept]
-    bands = _bands(signal, audio.rate, frames)
+    if np.abs(listener.part(0, early)).max() < 0.02:  # padding giving way to a noise floor is no onset
+        likely[heard.frames < early] = 0.0
+    kept = _kept(heard.frames, likely, ONE_ATTACK * audio.rate)
+    strengths = _strengths(likely, heard.gains)
     progress(1.0)
-    return DetectedOnsets(frames, np.round(strengths, 2), bands)
+    return DetectedOnsets(
+        heard.frames[kept],
+        np.round(strengths[kept], 2),
+        heard.bands[kept],
+        np.round(heard.doubts[kept].astype(np.float64), 2),
+        material,
+    )
 
 
-def _candidate_hops(curves: Novelty, rate: int) -> Frames:
-    reach = round(0.030 * rate / curves.hop)
-    return np.flatnonzero(local_maxima(curves.change, reach=reach) & (curves.excess > 0.2))
+def _kept(frames: Frames, likely: NDArray[np.float64], spacing: float) -> NDArray[np.int64]:
+    """Places in order of time, the likeliest of those that are one attack."""
+    order = np.argsort(frames, kind="stable")
+    order = order[likely[order] >= UNLIKELY]
+    return order[strongest_within(frames[order], likely[order], spacing)]
 
 
-def _first_guess(curves: Novelty, hops: Frames, rate: int, total: int) -> Frames:
-    """The short window's peak nearby tells the time better, where it has one."""
-    back, ahead = round(0.020 * rate / curves.hop), round(0.045 * rate / curves.hop)
-    padded = np.pad(curves.attack, (back, ahead))
-    nearby = padded[hops[:, None] + np.arange(back + ahead + 1)[None]]
-    best = nearby.argmax(axis=1)
-    hops = np.where(nearby.max(axis=1) > 0.25, hops + best - back, hops)
-    return np.clip((hops * curves.hop - 0.003 * rate).astype(np.int64), 0, total - 1)
+def _parts(frames: int, rate: int) -> list[tuple[int, int]]:
+    count = 1
+    if frames > 2 * SHORTEST_PART * rate:
+        count = 2 * max(1, int(np.ceil(frames / (2 * LONGEST_PART * rate))))
+    edges = np.linspace(0, frames, count + 1).astype(int).tolist()
+    return list(zip(edges[:-1], edges[1:], strict=True))
 
 
-def _refined(
-    signal: Curve, rate: int, guesses: Frames, progress: Progress
-) -> tuple[Frames, NDArray[np.float64]]:
-    frames = np.empty(len(guesses), np.int64)
-    rises = np.empty(len(guesses))
+def _heard(listener: Listener, *, progress: Progress) -> Heard:
+    parts = _parts(listener.frames, listener.rate)
+    heard: list[Heard | None] = [None] * len(parts)
 
-    def refine(start: int, end: int) -> None:
-        attacks = coarse_attacks(signal, rate, guesses[start:end])
-        rises[start:end] = attacks.rises
-        exact = first_frames(signal, rate, attacks.frames)
-        frames[start:end] = np.where(attacks.heights > 1.5, exact, guesses[start:end])
+    def listen(first: int, last: int) -> None:
+        for place in range(first, last):
+            heard[place] = hear_part(listener, *parts[place])
 
-    in_threads(refine, len(guesses), CANDIDATES_AT_ONCE, part_of(progress, 0.7, 0.98))
-    return frames, rises
+    in_threads(listen, len(parts), 1, progress)
+    whole = [each for each in heard if each is not None]
+    return Heard(
+        *(
+            np.concatenate([getattr(each, column) for each in whole])
+            for column in ("frames", "features", "bands", "gains", "doubts")
+        )
+    )
 
 
-def _bands(signal: Curve, rate: int, frames: Frames) -> NDArray[np.int64]:
-    """The band that gains most energy in the 43 ms after the attack."""
-    size = max(64, int(0.043 * rate))
-    fade = np.hanning(2 * size)[size:].astype(np.float32)
-    frequency = np.fft.rfftfreq(size, 1 / rate)
-    columns = np.searchsorted(frequency, BAND_EDGES)
-    bands = np.empty(len(frames), np.int64)
+def hear_part(listener: Listener, start: int, end: int) -> Heard:
+    """Candidates that start within [start, end)."""
+    rate = listener.rate
+    before = min(start, int(MARGIN * rate)) + int(PADDING * rate)
+    after = min(listener.frames - end, int(MARGIN * rate)) + int(PADDING * rate)
+    signal = listener.part(start - before, end + after)
+    flux, rises = novelty(signal, rate), octave_rises(signal, rate)
+    found = find_candidates(flux, rises, rate)
+    features = features_of(found, flux, rises, rate)
+    places = found.places * rises.hop
+    wanted = (_likelihoods(features, None) >= UNLIKELY) if len(found) else np.zeros(0, bool)
+    wanted &= (places >= before - PADDING * rate) & (places < len(signal) - after + PADDING * rate)
+    places, features, heights = places[wanted], features[wanted], found.heights[wanted]
+    if not len(places):
+        return Heard(places, features, places, heights, heights)
+    frames = np.where(heights > LEAST_RISE, first_frames(signal, rate, places), places)
+    shapes = np.concatenate([shapes_of(frames, signal, rises, rate), features], axis=1)
+    shifts, doubts = network("timing")(shapes)[:, 0] / 1000, network("doubt")(shapes)[:, 0]
+    believed = np.where(np.abs(shifts) > LEAST_SHIFT, np.clip(shifts, -MOST_SHIFT, MOST_SHIFT), 0)
+    frames = frames + np.round(believed * rate).astype(np.int64)
+    bands, gains = _bands(flux, frames, rate)
+    frames = frames - before + start
+    inside = (frames < end) & ((frames >= start) | (start == 0))
+    return Heard(
+        np.maximum(frames, 0)[inside],
+        features[inside],
+        bands[inside],
+        gains[inside],
+        np.maximum(doubts, 0)[inside],
+    )
 
-    def weigh(start: int, end: int) -> None:
-        rows = rows_around(signal, frames[start:end], size, size)
-        after = np.abs(scipy.fft.rfft(rows[:, size:] * fade, axis=1)) ** 2
-        before = np.abs(scipy.fft.rfft(rows[:, :size] * fade[::-1], axis=1)) ** 2
-        gained = np.maximum(after - before, 0)
-        sums = np.stack([part.sum(axis=1) for part in np.split(gained, columns, axis=1)], axis=1)
-        bands[start:end] = (sums * BAND_TILT).argmax(axis=1)
 
-    if len(frames):
-        in_threads(weigh, len(frames), 4 * CANDIDATES_AT_ONCE)
-    return bands
+def _bands(flux: Novelty, frames: Frames, rate: int) -> tuple[NDArray[np.int64], NDArray[np.float32]]:
+    """The band that gains most just after each frame, and the gain over all in dB."""
+    hops = np.round(frames / flux.hop).astype(np.int64)
+    per_ms, last = rate / 1000 / flux.hop, len(flux.bands) - 1
+    later = np.arange(round(5 * per_ms), round(25 * per_ms) + 1)
+    earlier = np.arange(-round(25 * per_ms), -round(15 * per_ms) + 1)
+    after = flux.bands[np.clip(hops[:, None] + later, 0, last)].max(axis=1)
+    before = flux.bands[np.clip(hops[:, None] + earlier, 0, last)].mean(axis=1)
+    gained = np.maximum(after - before, 0) * np.sqrt(BAND_TILT)
+    total = np.sqrt((gained**2).sum(axis=1))
+    return gained.argmax(axis=1), 20 * np.log10(np.maximum(total, np.float32(1e-6)))
+
+
+def _likelihoods(features: Features, material: Material | None) -> NDArray[np.float64]:
+    """Chance that each candidate is an onset."""
+    kind = np.array([each is material for each in MATERIALS], np.float32)
+    told = np.concatenate([features, np.broadcast_to(kind, (len(features), len(kind)))], axis=1)
+    logits = network("strength")(told)[:, 0].astype(np.float64)
+    return 1 / (1 + np.exp(-np.clip(logits, -30, 30)))
+
+
+def _material_of(features: Features, likely: NDArray[np.float64]) -> Material:
+    """What the sure onsets sound like together; mixed where that is not clear."""
+    sure = features[likely >= SURE]
+    if len(sure) < FEW:
+        return Material.MIXED
+    logits = network("material")(material_features(sure)[None])[0].astype(np.float64)
+    chances = np.exp(logits - logits.max())
+    chances /= chances.sum()
+    best = int(chances.argmax())
+    return (*MATERIALS, Material.MIXED)[best] if chances[best] >= CONFIDENT else Material.MIXED
+
+
+def material_features(sure: Features) -> NDArray[np.float32]:
+    """Mean and spread of each feature over the sure onsets of a recording."""
+    held = np.clip(sure, -12, 12)
+    return np.concatenate([held.mean(axis=0), held.std(axis=0)])
+
+
+def _strengths(likely: NDArray[np.float64], gains: NDArray[np.float32]) -> NDArray[np.float64]:
+    """0 to 100: up to 45 by likelihood alone, above that also by loudness among the sure ones."""
+    sure = likely >= SURE
+    loudest = float(np.percentile(gains[sure], 95)) if sure.any() else 0.0
+    loudness = np.clip(1 + (gains.astype(np.float64) - loudest) / LOUDNESS_RANGE, 0, 1)
+    surety = np.clip((likely - SURE) / (1 - SURE), 0, 1)
+    above = SURE_STRENGTH + (100 - SURE_STRENGTH) * surety * (0.3 + 0.7 * loudness)
+    return np.where(sure, above, likely * SURE_STRENGTH / SURE)

@@ -1,4 +1,4 @@
-"""Windows, filter banks and band magnitudes per hop."""
+"""Windows, filter banks, halving of the rate, and band magnitudes per hop."""
 
 from collections.abc import Callable
 from concurrent.futures import ThreadPoolExecutor
@@ -25,12 +25,17 @@ def periodic_hann(size: int) -> Curve:
     return np.hanning(size + 1)[:-1].astype(np.float32)
 
 
-def triangular_bank(rate: float, size: int, *, lowest: float, highest: float, per_octave: int) -> Spectrogram:
+@lru_cache(maxsize=16)
+def triangular_bank(
+    rate: float, size: int, *, lowest: float, highest: float, per_octave: int
+) -> tuple[Spectrogram, Curve]:
     """Triangular bands on a logarithmic axis of frequency, each with weights that sum to 1.
 
     Returns
     -------
-    float32, shape (size // 2 + 1, bands)
+    bank : float32, shape (size // 2 + 1, bands)
+    centres : float32, shape (bands,)
+        Hz.
     """
     steps = int(np.floor(np.log2(min(highest, rate * 0.49) / lowest) * per_octave)) + 2
     edges = np.unique(np.round(lowest * 2.0 ** (np.arange(steps) / per_octave) * size / rate).astype(int))
@@ -40,7 +45,7 @@ def triangular_bank(rate: float, size: int, *, lowest: float, highest: float, pe
         bank[left : centre + 1, band] = np.linspace(0, 1, centre - left + 1)
         bank[centre : right + 1, band] = np.linspace(1, 0, right - centre + 1)
         bank[:, band] /= bank[:, band].sum()
-    return bank
+    return bank, (edges[1:-1] * rate / size).astype(np.float32)
 
 
 def in_threads(
@@ -60,36 +65,59 @@ def in_threads(
             raise
 
 
-def _padded(signal: Curve, start: int, end: int) -> Curve:
-    inside = signal[max(0, start) : max(0, min(len(signal), end))]
-    if start >= 0 and end <= len(signal):
-        return inside
-    return np.pad(inside, (max(0, -start), max(0, end - max(len(signal), start))))[: end - start]
+def _half_band(taps: int) -> Curve:
+    """Every second tap of it is 0: a windowed sinc that cuts at a quarter of the rate."""
+    places = np.arange(taps) - taps // 2
+    weights = np.sinc(places / 2) * np.kaiser(taps, 6)
+    return np.asarray(weights / weights.sum(), np.float32)
 
 
-def band_magnitudes(
-    signal: Curve, bank: Spectrogram, *, hop: int, hops: int, progress: Progress = unheard
-) -> Spectrogram:
+def halved(signal: Curve, *, taps: int) -> Curve:
+    """The signal at half its rate; frame k of it is frame 2 k.
+
+    Parameters
+    ----------
+    signal : float32, shape (frames,)
+    taps : int
+        4 n + 3: the length of the half-band filter.
+    """
+    weights, middle = _half_band(taps), taps // 2
+    padded = np.pad(signal, (middle, middle + 1))
+    frames = (len(signal) + 1) // 2
+    result = weights[middle] * padded[middle : middle + 2 * frames : 2]
+    for away in range(1, middle + 1, 2):
+        pair = padded[middle - away : middle - away + 2 * frames : 2].copy()
+        pair += padded[middle + away : middle + away + 2 * frames : 2]
+        pair *= weights[middle + away]
+        result += pair
+    return result
+
+
+def windows_of(signal: Curve, size: int, hop: int, start: int, hops: int) -> Spectrogram:
+    """View of shape (hops, size); row k begins at frame `start + k * hop`. All of it must be inside."""
+    step = signal.strides[0]
+    return as_strided(signal[start:], (hops, size), (step * hop, step), writeable=False)
+
+
+def band_magnitudes(signal: Curve, bank: Spectrogram, *, hop: int) -> Spectrogram:
     """Magnitude per hop and band; hop k is centred on frame k * hop, zeros stand outside.
 
-    Never holds more than `HOPS_AT_ONCE` spectra per thread.
+    Never holds more than `HOPS_AT_ONCE` spectra.
     """
     size = 2 * (bank.shape[0] - 1)
+    hops = len(signal) // hop + 1
     window = periodic_hann(size)
     window = window / (window.sum() / 2)
     used = np.flatnonzero(bank.any(axis=1))
     first, last = int(used[0]), int(used[-1]) + 1
     weights = np.ascontiguousarray(bank[first:last])
     magnitudes = np.empty((hops, bank.shape[1]), np.float32)
-
-    def fill(start: int, end: int) -> None:
-        span = _padded(signal, start * hop - size // 2, (end - 1) * hop + size // 2)
-        step = span.strides[0]
-        views = as_strided(span, (end - start, size), (step * hop, step), writeable=False)
+    padded = np.pad(signal, (size // 2, size // 2))
+    for start in range(0, hops, HOPS_AT_ONCE):
+        end = min(hops, start + HOPS_AT_ONCE)
+        views = windows_of(padded, size, hop, start * hop, end - start)
         spectra = scipy.fft.rfft(views * window, axis=1)[:, first:last]
         power = spectra.real**2  # |complex64| is three times slower
         power += spectra.imag**2
-        magnitudes[start:end] = np.sqrt(power, out=power) @ weights
-
-    in_threads(fill, hops, HOPS_AT_ONCE, progress)
+        np.matmul(np.sqrt(power, out=power), weights, out=magnitudes[start:end])
     return magnitudes

@@ -55,6 +55,18 @@ class Command(IntEnum):
     SEEK = 3
     LOOP = 4
     LISTEN = 5
+    HEAR = 6
+    """`a`: offset in the arena, `b`: frames, channels and gain as `packed_span` has them."""
+
+
+def packed_span(frames: int, channels: int, gain: float) -> int:
+    """A span of samples in one word of a command: frames up to 2^31, channels up to 255, gain up to 16."""
+    return frames << 32 | channels << 24 | min((1 << 24) - 1, round(gain * (1 << 20)))
+
+
+def unpacked_span(word: int) -> tuple[int, int, float]:
+    """Frames, channels and gain."""
+    return word >> 32, word >> 24 & 0xFF, (word & 0xFFFFFF) / (1 << 20)
 
 
 class Control:

@@ -5,12 +5,18 @@ import time
 import numpy as np
 
 from chronotome.dsp.audio import Curve, Samples
-from chronotome.engine.control import Command, Control, Word
-from chronotome.render.mix import OUT_CHANNELS, Side
+from chronotome.engine.control import Command, Control, Word, unpacked_span
+from chronotome.render.mix import OUT_CHANNELS, Side, fold_down
 
 CHANGE_FADE = 256
 """Frames over which one mix or side gives way to another."""
 START_FADE = 16
+HIT_FADE = 96
+"""Frames over which a single hit ends."""
+HIT_AT_ONCE = 4096
+MOST_CHANNELS = 64
+FOLDS = [fold_down(max(1, channels), OUT_CHANNELS) for channels in range(MOST_CHANNELS + 1)]
+FOLDS[1] = np.ones((1, OUT_CHANNELS), np.float32)
 
 
 class Mixer:
@@ -36,6 +42,10 @@ class Mixer:
         self._rising = 1 - self._falling
         self._start = ((np.arange(START_FADE, dtype=np.float32) + 1) / (START_FADE + 1))[:, None]
         self._jumped = False
+        self._hit = self._hit_channels = self._hit_left = 0
+        self._hit_gain = 1.0
+        self._hit_part = np.zeros((HIT_AT_ONCE, OUT_CHANNELS), np.float32)
+        self._hit_end = np.linspace(1, 0, HIT_FADE, endpoint=False, dtype=np.float32)[:, None]
 
     def process(self, out: Samples, when: float) -> bool:
         """Fill `out`, float32 (frames, 2), whose first frame will sound at `when` (monotonic seconds).
@@ -44,7 +54,7 @@ class Mixer:
         """
         began = time.perf_counter_ns()
         control = self._control
-        sounds = self._is_playing
+        sounds = self._is_playing or self._hit_left > 0
         out.fill(0)
         self._obey()
         self._take_newest()
@@ -60,6 +70,9 @@ class Mixer:
                 self._jump(start)
         if not self._is_playing:
             self._fade_old(out)
+        if self._hit_left:
+            self._add_hit(out)
+            sounds = True
         control.put(Word.POSITION, self._position)
         control.put(
             Word.POSITION_TIME, int(when * 1e9) + int(1e9 * len(out) / max(1, control.get(Word.RATE)))
@@ -88,6 +101,31 @@ class Mixer:
             elif kind == Command.LISTEN and a != self._side:
                 self._leave()
                 self._side = a
+            elif kind == Command.HEAR:
+                self._take_hit(a, b)
+
+    def _take_hit(self, offset: int, word: int) -> None:
+        """A hit sounds from now on, over whatever plays; one that sounds already gives way to it."""
+        frames, channels, gain = unpacked_span(word)
+        self._hit, self._hit_channels, self._hit_left, self._hit_gain = offset, channels, frames, gain
+
+    def _add_hit(self, out: Samples) -> None:
+        """Add what comes next of the hit; its end is faded, so that it stops without a click."""
+        done, channels = 0, self._hit_channels
+        while self._hit_left and done < len(out):
+            count = min(self._hit_left, len(out) - done, len(self._hit_part))
+            span = self._floats[self._hit : self._hit + count * channels].reshape(count, channels)
+            part = self._hit_part[:count]
+            np.matmul(span, FOLDS[channels], out=part)
+            part *= self._hit_gain
+            ending = max(0, count - max(0, self._hit_left - HIT_FADE))
+            if ending:
+                passed = HIT_FADE - self._hit_left + count - ending
+                part[count - ending :] *= self._hit_end[passed : passed + ending]
+            out[done : done + count] += part
+            self._hit += count * channels
+            self._hit_left -= count
+            done += count
 
     def _take_newest(self) -> None:
         control = self._control

@@ -10,10 +10,10 @@ from pathlib import Path
 
 import chronotome
 from chronotome.dsp.audio import Samples
-from chronotome.engine.control import TAPE_FRAMES, Command, Control, Word
+from chronotome.engine.control import TAPE_FRAMES, Command, Control, Word, packed_span
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import SimulatedOutput
-from chronotome.render.arena import Arena
+from chronotome.render.arena import Arena, Region
 from chronotome.render.mix import Mix, Side
 
 DEFAULT_BLOCK = 512
@@ -143,6 +143,18 @@ class Player:
 
     def seek(self, position: int) -> None:
         self.control.send(Command.SEEK, position)
+
+    def hear(self, region: Region, start: int, end: int, gain: float = 1.0) -> None:
+        """Let frames [start, end) of a region sound at once, over whatever plays."""
+        start, end = max(0, start), min(region.frames, end)
+        if end > start:
+            offset = region.offset + start * region.channels
+            self.control.send(Command.HEAR, offset, packed_span(end - start, region.channels, gain))
+
+    @property
+    def latency(self) -> float:
+        """Seconds from a frame's making to its sounding."""
+        return self.control.get(Word.LATENCY) / 1e9
 
     def set_loop(self, start: int, end: int) -> None:
         """Loop session frames [start, end); an empty span loops nothing."""

@@ -10,7 +10,7 @@ import platformdirs
 from msgspec import Struct
 
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.bands import ANALYSIS_VERSION
+from chronotome.dsp.bands import ANALYSIS_VERSION, Material
 from chronotome.files.places import NAME
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.model import ContentHash, Measured
@@ -22,10 +22,11 @@ if TYPE_CHECKING:
 
 
 class Analysis(Struct, frozen=True):
-    """What is kept: onsets at the recording's own rate, and the measured pulse."""
+    """Onsets at the recording's own rate, the measured pulse, and the material it was heard as."""
 
     onsets: Onsets
     measured: Measured | None
+    material: Material = Material.MIXED
     version: int = ANALYSIS_VERSION
 
 
@@ -36,18 +37,22 @@ def analyse(
     *,
     rate: int | None = None,
     frames: int | None = None,
-) -> tuple[Onsets, Measured | None]:
-    """Onsets and pulse of samples; onsets counted at the recording's own `rate`, none beyond `frames`."""
+    material: Material | None = None,
+) -> Analysis:
+    """Onsets and pulse of samples; onsets counted at the recording's own `rate`, none beyond `frames`.
+
+    `material` None: as it is heard.
+    """
     from chronotome.dsp.beats import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
     from chronotome.dsp.onsets import detect_onsets  # noqa: PLC0415 - the same
 
-    found = detect_onsets(audio, progress=part_of(progress, 0.0, 0.9))
+    found = detect_onsets(audio, material=material, progress=part_of(progress, 0.0, 0.9))
     counted = at_other_rate(found.frames, audio.rate, rate or audio.rate)
     kept = (np.diff(counted, prepend=-1) > 0) & (counted < (frames or audio.frames))
-    onsets = onsets_from(counted[kept], found.strengths[kept], found.bands[kept])
+    onsets = onsets_from(counted[kept], found.strengths[kept], found.bands[kept], found.doubts[kept])
     measured = measured_of(find_pulse(audio, found, name=name))
     progress(1.0)
-    return onsets, measured
+    return Analysis(onsets, measured, found.material)
 
 
 def measured_of(pulse: "Pulse") -> Measured | None:
@@ -65,23 +70,24 @@ def measured_of(pulse: "Pulse") -> Measured | None:
     )
 
 
-def _kept_at(content: ContentHash) -> Path:
-    return Path(platformdirs.user_cache_dir(NAME)) / "analysis" / f"{content}-{ANALYSIS_VERSION}.json"
+def _kept_at(content: ContentHash, material: Material | None) -> Path:
+    name = f"{content}-{ANALYSIS_VERSION}-{material or 'heard'}.json"
+    return Path(platformdirs.user_cache_dir(NAME)) / "analysis" / name
 
 
-def kept_analysis(content: ContentHash) -> Analysis | None:
-    """The analysis of an earlier session, if there is one."""
+def kept_analysis(content: ContentHash, material: Material | None = None) -> Analysis | None:
+    """The analysis of an earlier session, if there is one; `material` as it was asked for."""
     try:
-        return msgspec.json.decode(_kept_at(content).read_bytes(), type=Analysis)
+        return msgspec.json.decode(_kept_at(content, material).read_bytes(), type=Analysis)
     except (OSError, msgspec.MsgspecError, ValueError):
         return None
 
 
-def keep_analysis(content: ContentHash, onsets: Onsets, measured: Measured | None) -> None:
+def keep_analysis(content: ContentHash, analysis: Analysis, material: Material | None = None) -> None:
     """Best effort: a full disk must not stop the work."""
-    path = _kept_at(content)
+    path = _kept_at(content, material)
     with contextlib.suppress(OSError):
         path.parent.mkdir(parents=True, exist_ok=True)
         new = path.with_suffix(".part")
-        new.write_bytes(msgspec.json.encode(Analysis(onsets, measured)))
+        new.write_bytes(msgspec.json.encode(analysis))
         new.replace(path)

@@ -7,6 +7,7 @@ import numpy as np
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.dsp.warp import rising
+from chronotome.session.counting import counted_of
 from chronotome.session.model import Clip, ContentHash, Session, Track
 from chronotome.session.tighten import targets_of
 from chronotome.units import Frames, at_other_rate, frames_at, gain_of
@@ -162,7 +163,7 @@ def _with_faint(
     """
     recording = session.recording_of(clip)
     onsets = recording.onsets
-    faint = ~onsets.counted(recording.threshold) & (onsets.strength_array >= FAINT_ANCHOR)
+    faint = ~counted_of(session, clip) & (onsets.strength_array >= FAINT_ANCHOR)
     frames = onsets.frame_array[faint]
     frames = frames[(frames >= clip.source_start) & (frames < clip.source_end)]
     extra = clip.start + offset + at_other_rate(frames - clip.source_start, recording.rate, session.rate)

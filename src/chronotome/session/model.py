@@ -5,15 +5,16 @@ from typing import Annotated
 import msgspec
 from msgspec import Meta, Struct
 
+from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.session.grid import Grid, Metre, TempoMap
 from chronotome.session.onsets import OnsetId, Onsets
+from chronotome.session.sift import USUAL_THRESHOLD, Sift
 
 ContentHash = str
 TrackId = int
 ClipId = int
 Share = Annotated[float, Meta(ge=0.0, le=1.0)]
-DEFAULT_THRESHOLD = 45.0
 
 
 class Measured(Struct, frozen=True):
@@ -40,9 +41,13 @@ class Recording(Struct, frozen=True):
     frames: Annotated[int, Meta(ge=1)]
     channels: Annotated[int, Meta(ge=1, le=64)]
     onsets: Onsets = Onsets()
-    threshold: Annotated[float, Meta(ge=0.0, le=100.0)] = DEFAULT_THRESHOLD
+    threshold: Annotated[float, Meta(ge=0.0, le=100.0)] = USUAL_THRESHOLD
+    sift: Sift = Sift()
     is_analysed: bool = False
     measured: Measured | None = None
+    material: Material = Material.MIXED
+    is_material_chosen: bool = False
+    """True where a person said it; else it is what was heard."""
 
 
 class WarpMarker(Struct, frozen=True):

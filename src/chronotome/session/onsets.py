@@ -1,7 +1,9 @@
 """The onsets of a recording: sorted, unique, with ids that are never used twice."""
 
+from collections.abc import Iterable, Sequence
 from enum import IntEnum
 from functools import cached_property
+from typing import TypeVar
 
 import msgspec
 import numpy as np
@@ -11,6 +13,7 @@ from numpy.typing import NDArray
 from chronotome.units import Frames
 
 OnsetId = int
+T = TypeVar("T")
 
 
 class Standing(IntEnum):
@@ -19,13 +22,20 @@ class Standing(IntEnum):
     BY_STRENGTH = 0
     KEPT = 1
     DROPPED = 2
+    ADDED = 3
+    """Kept, and not found by the analysis: dropped, it is gone."""
+
+
+COUNTED_BY_HAND = (Standing.KEPT, Standing.ADDED)
 
 
 class Onsets(Struct, frozen=True, dict=True):
     """Columns, one entry per candidate.
 
     Invariants: columns of equal length; `frames` strictly rising, at least 0, counted at the recording's own
-    rate; ids unique and below `next_id`; strengths 0 to 100; bands 0 low, 1 mid, 2 high.
+    rate; ids unique and below `next_id`; strengths 0 to 100; bands 0 low, 1 mid, 2 high. `doubts` are the
+    expected errors of the frames in ms, and `locks` hold an onset where it is; both may be empty: no doubt,
+    nothing locked.
     """
 
     ids: tuple[OnsetId, ...] = ()
@@ -34,11 +44,13 @@ class Onsets(Struct, frozen=True, dict=True):
     bands: tuple[int, ...] = ()
     standings: tuple[int, ...] = ()
     next_id: int = 1
+    doubts: tuple[float, ...] = ()
+    locks: tuple[bool, ...] = ()
 
     def __post_init__(self) -> None:
-        lengths = {
-            len(column) for column in (self.ids, self.frames, self.strengths, self.bands, self.standings)
-        }
+        columns = (self.ids, self.frames, self.strengths, self.bands, self.standings)
+        optional = (column for column in (self.doubts, self.locks) if column)
+        lengths = {len(column) for column in (*columns, *optional)}
         if len(lengths) != 1:
             raise ValueError(f"columns of onsets must be of one length, are {sorted(lengths)}")
         frames = self.frame_array
@@ -71,6 +83,14 @@ class Onsets(Struct, frozen=True, dict=True):
         return np.array(self.standings, np.int64)
 
     @cached_property
+    def doubt_array(self) -> NDArray[np.float64]:
+        return np.array(self.doubts or np.zeros(len(self)), np.float64)
+
+    @cached_property
+    def lock_array(self) -> NDArray[np.bool_]:
+        return np.array(self.locks or np.zeros(len(self)), bool)
+
+    @cached_property
     def _places(self) -> dict[OnsetId, int]:
         return {onset: place for place, onset in enumerate(self.ids)}
 
@@ -80,9 +100,13 @@ class Onsets(Struct, frozen=True, dict=True):
 
     def counted(self, threshold: float) -> NDArray[np.bool_]:
         """True for what stands: strong enough, or kept by hand, and not dropped by hand."""
-        standing = self.standing_array
         strong = self.strength_array >= threshold
-        return (standing == Standing.KEPT) | (strong & (standing == Standing.BY_STRENGTH))
+        return self.is_kept | (strong & (self.standing_array == Standing.BY_STRENGTH))
+
+    @cached_property
+    def is_kept(self) -> NDArray[np.bool_]:
+        """True for what a person wants, whatever its strength."""
+        return np.isin(self.standing_array, COUNTED_BY_HAND)
 
     def nearest(self, frame: int) -> int | None:
         """Place of the onset nearest to a frame."""
@@ -90,48 +114,127 @@ class Onsets(Struct, frozen=True, dict=True):
             return None
         return int(np.abs(self.frame_array - frame).argmin())
 
-    def added(self, frame: int, *, strength: float = 100.0, band: int = 1) -> "Onsets":
-        """With an onset kept by hand; the same object where one already starts at `frame`."""
-        if frame < 0 or frame in self.frames:
-            return self
-        at = int(np.searchsorted(self.frame_array, frame))
+    def with_rows(self, frames: Iterable[int], *, strength: float = 100.0, band: int = 1) -> "Onsets":
+        """With onsets added by hand at these frames; those that start at one of them already are kept."""
+        wanted = sorted({frame for frame in frames if frame >= 0})
+        there = dict(zip(self.frames, self.ids, strict=True))
+        present = self.standings_at([there[frame] for frame in wanted if frame in there], Standing.KEPT)
+        new = [frame for frame in wanted if frame not in there]
+        if not new:
+            return present
+        order = np.argsort(np.concatenate([self.frame_array, np.array(new, np.int64)]), kind="stable").tolist()
 
-        def put(column: tuple, value: object) -> tuple:  # type: ignore[type-arg]  # columns of several types
-            return (*column[:at], value, *column[at:])
+        def merged(column: Sequence[T], values: Sequence[T]) -> tuple[T, ...]:
+            both = (*column, *values)
+            return tuple(both[place] for place in order)
 
+        count = len(new)
         return Onsets(
-            put(self.ids, self.next_id),
-            put(self.frames, frame),
-            put(self.strengths, strength),
-            put(self.bands, band),
-            put(self.standings, int(Standing.KEPT)),
-            self.next_id + 1,
+            merged(self.ids, range(self.next_id, self.next_id + count)),
+            merged(self.frames, new),
+            merged(self.strengths, (strength,) * count),
+            merged(self.bands, (band,) * count),
+            merged(present.standings, (int(Standing.ADDED),) * count),
+            self.next_id + count,
+            merged(self.doubt_array.tolist(), (0.0,) * count),
+            merged(self.lock_array.tolist(), (False,) * count),
         )
+
+    def added(self, frame: int, *, strength: float = 100.0, band: int = 1) -> "Onsets":
+        """With an onset added by hand; the one that starts at `frame` already is kept."""
+        return self.with_rows([frame], strength=strength, band=band)
 
     def moved(self, onset: OnsetId, frame: int) -> "Onsets":
         """With one onset at another frame, held between its neighbours; it counts as kept by hand."""
-        at = self.place_of(onset)
-        if at is None:
+        return self.shifted([onset], frame - (self.frames[self._places[onset]] if onset in self._places else 0))
+
+    def shifted(self, onsets: Iterable[OnsetId], by: int) -> "Onsets":
+        """With onsets moved by frames together, as far as those that stay allow; they count as kept.
+
+        Locked ones stay.
+        """
+        places = sorted(place for place in map(self.place_of, onsets) if place is not None)
+        places = [place for place in places if not self.lock_array[place]]
+        if not places or by == 0:
             return self
-        low = self.frames[at - 1] + 1 if at else 0
-        high = self.frames[at + 1] - 1 if at + 1 < len(self) else frame
-        frame = max(low, min(high, frame))
-        if frame == self.frames[at]:
+        moving = set(places)
+        for place in places:
+            low = self.frames[place - 1] + 1 if place else 0
+            if by < 0 and place - 1 not in moving:
+                by = max(by, low - self.frames[place])
+            if by > 0 and place + 1 < len(self) and place + 1 not in moving:
+                by = min(by, self.frames[place + 1] - 1 - self.frames[place])
+        if by == 0:
             return self
-        frames = (*self.frames[:at], frame, *self.frames[at + 1 :])
-        return msgspec.structs.replace(self, frames=frames).standing(onset, Standing.KEPT)
+        frames, standings, doubts = list(self.frames), list(self.standings), self.doubt_array.tolist()
+        for place in places:
+            frames[place] += by
+            doubts[place] = 0.0
+            if standings[place] not in COUNTED_BY_HAND:
+                standings[place] = int(Standing.KEPT)
+        return msgspec.structs.replace(
+            self, frames=tuple(frames), standings=tuple(standings), doubts=tuple(doubts)
+        )
 
     def standing(self, onset: OnsetId, standing: Standing) -> "Onsets":
         """With another word said about one onset."""
-        at = self.place_of(onset)
-        if at is None or self.standings[at] == standing:
-            return self
-        standings = (*self.standings[:at], int(standing), *self.standings[at + 1 :])
-        return msgspec.structs.replace(self, standings=standings)
+        return self.standings_at([onset], standing)
+
+    def standings_at(self, onsets: Iterable[OnsetId], standing: Standing) -> "Onsets":
+        """With another word said about several; an added one that is dropped is gone, locked ones stay."""
+        places = [place for place in map(self.place_of, onsets) if place is not None]
+        places = [place for place in places if not self.lock_array[place]]
+        gone = {
+            place
+            for place in places
+            if standing is Standing.DROPPED and self.standings[place] == Standing.ADDED
+        }
+        standings = list(self.standings)
+        for place in places:
+            if not (standing is Standing.KEPT and standings[place] == Standing.ADDED):
+                standings[place] = int(standing)
+        changed = self
+        if tuple(standings) != self.standings:
+            changed = msgspec.structs.replace(self, standings=tuple(standings))
+        return changed._without(gone) if gone else changed
+
+    def as_found(self) -> "Onsets":
+        """Without anything that was said by hand; corrected frames stay."""
+        added = {place for place, each in enumerate(self.standings) if each == Standing.ADDED}
+        plain = msgspec.structs.replace(self, standings=(int(Standing.BY_STRENGTH),) * len(self))
+        return plain._without(added) if added else plain
+
+    def locked(self, onsets: Iterable[OnsetId], *, is_locked: bool) -> "Onsets":
+        """With onsets held where they are, or free again."""
+        locks = self.lock_array.tolist()
+        for place in map(self.place_of, onsets):
+            if place is not None:
+                locks[place] = is_locked
+        return self if locks == self.lock_array.tolist() else msgspec.structs.replace(self, locks=tuple(locks))
+
+    def _without(self, places: set[int]) -> "Onsets":
+        def left(column: tuple[T, ...]) -> tuple[T, ...]:
+            return tuple(value for place, value in enumerate(column) if place not in places)
+
+        return Onsets(
+            left(self.ids),
+            left(self.frames),
+            left(self.strengths),
+            left(self.bands),
+            left(self.standings),
+            self.next_id,
+            left(self.doubts),
+            left(self.locks),
+        )
 
 
 def onsets_from(
-    frames: Frames, strengths: NDArray[np.float64], bands: NDArray[np.int64], *, first_id: int = 1
+    frames: Frames,
+    strengths: NDArray[np.float64],
+    bands: NDArray[np.int64],
+    doubts: NDArray[np.float64] | None = None,
+    *,
+    first_id: int = 1,
 ) -> Onsets:
     """Onsets as detected; ids are given in order of time."""
     total = len(frames)
@@ -142,4 +245,5 @@ def onsets_from(
         tuple(int(band) for band in bands),
         (int(Standing.BY_STRENGTH),) * total,
         first_id + total,
+        () if doubts is None else tuple(round(float(doubt), 2) for doubt in doubts),
     )

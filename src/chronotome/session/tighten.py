@@ -6,6 +6,7 @@ from enum import IntEnum
 import numpy as np
 from numpy.typing import NDArray
 
+from chronotome.session.counting import counted_of
 from chronotome.session.grid import Metre, TempoMap, nearest_lines
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Recording, Session, TightenSettings, Track
@@ -81,16 +82,23 @@ def _spread(drift: NDArray[np.float64]) -> float:
 def targets_of(session: Session, track: Track, clip: Clip) -> Targets:
     """Targets of a clip by its own onsets and its track's settings."""
     recording = session.recording_of(clip)
-    return _targets(clip, recording, track.tighten, session.tempo, session.metre, session.rate)
+    counts = counted_of(session, clip)
+    return _targets(clip, recording, counts, track.tighten, session.tempo, session.metre, session.rate)
 
 
 @by_identity(64)
 def _targets(  # noqa: PLR0917 - found again by the identity of each
-    clip: Clip, recording: Recording, settings: TightenSettings, tempo: TempoMap, metre: Metre, rate: int
+    clip: Clip,
+    recording: Recording,
+    counts: NDArray[np.bool_],
+    settings: TightenSettings,
+    tempo: TempoMap,
+    metre: Metre,
+    rate: int,
 ) -> Targets:
     onsets = recording.onsets
     frames = onsets.frame_array
-    inside = onsets.counted(recording.threshold) & (frames >= clip.source_start) & (frames < clip.source_end)
+    inside = counts & (frames >= clip.source_start) & (frames < clip.source_end)
     chosen = np.flatnonzero(inside)
     played = clip.start + at_other_rate(frames[chosen] - clip.source_start, recording.rate, rate)
     distinct = np.diff(played, prepend=-1) > 0  # two neighbours may round to one frame at a lower rate

@@ -8,6 +8,7 @@ from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
 from chronotome.session.checks import checks_of
+from chronotome.session.counting import counted_of
 from chronotome.session.tighten import targets_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
@@ -144,7 +145,7 @@ class Rail(QWidget):
             return dict.fromkeys(Stage, looking) | {Stage.EXPORT: Figures(self.exported)}
         guide = session.track(session.guide_of(track.id))
         targets = targets_of(session, guide, guide.clips[0])
-        counted_onsets = int(np.count_nonzero(recording.onsets.counted(recording.threshold)))
+        counted_onsets = int(np.count_nonzero(counted_of(session, clip)))
         faint = len(recording.onsets) - counted_onsets
         before, now = targets.spread_before, targets.spread_now
         bars = session.frames / session.rate * session.tempo.beats_per_minute / 60 / session.metre.bar

@@ -1,10 +1,18 @@
-"""Edits of Mark: the threshold, and onsets added, dropped, kept or moved by hand."""
+"""Edits of Mark: what counts, and onsets added, dropped, kept, moved, locked or slipped by hand."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterable
 
+import numpy as np
+
+from chronotome.dsp.bands import Material
+from chronotome.session.counting import clock_of
 from chronotome.session.edits.recordings import with_recording
-from chronotome.session.model import ContentHash, Recording, Session, replace
+from chronotome.session.edits.tightening import move_hit
+from chronotome.session.model import Clip, ClipId, ContentHash, Recording, Session, TrackId, replace
 from chronotome.session.onsets import OnsetId, Onsets, Standing
+from chronotome.session.sift import Sift
+from chronotome.session.tighten import targets_of
+from chronotome.units import BeatArray
 
 
 def set_threshold(session: Session, content: ContentHash, threshold: float) -> Session:
@@ -17,24 +25,137 @@ def set_threshold(session: Session, content: ContentHash, threshold: float) -> S
     return with_recording(session, content, change)
 
 
+def set_sift(session: Session, content: ContentHash, change: Callable[[Sift], Sift]) -> Session:
+    """Change what else sifts the onsets: spacing, bands, the strongest of, near to lines."""
+
+    def change_recording(old: Recording) -> Recording:
+        sift = change(old.sift)
+        return old if sift == old.sift else replace(old, sift=sift)
+
+    return with_recording(session, content, change_recording)
+
+
+def choose_material(session: Session, content: ContentHash, material: Material | None) -> Session:
+    """Say what a recording is of, or leave it to what is heard; it is to be analysed again."""
+
+    def change(old: Recording) -> Recording:
+        return replace(
+            old,
+            material=material or old.material,
+            is_material_chosen=material is not None,
+            is_analysed=False,
+        )
+
+    return with_recording(session, content, change)
+
+
 def add_onset(session: Session, content: ContentHash, frame: int) -> Session:
     """Mark a hit at a frame of the recording."""
-    return _with_onsets(session, content, lambda onsets: onsets.added(frame))
+    return add_onsets(session, content, [frame])
+
+
+def add_onsets(session: Session, content: ContentHash, frames: Iterable[int]) -> Session:
+    """Mark hits at frames of the recording."""
+    recording = session.recording_with(content)
+    inside = [frame for frame in frames if 0 <= frame < recording.frames]
+    return _with_onsets(session, content, lambda onsets: onsets.with_rows(inside))
 
 
 def drop_onset(session: Session, content: ContentHash, onset: OnsetId) -> Session:
     """Say that this is no hit, whatever its strength."""
-    return _with_onsets(session, content, lambda onsets: onsets.standing(onset, Standing.DROPPED))
+    return drop_onsets(session, content, [onset])
+
+
+def drop_onsets(session: Session, content: ContentHash, which: Iterable[OnsetId]) -> Session:
+    """Say that these are no hits; those that were added by hand are gone, locked ones stay."""
+    return _with_onsets(session, content, lambda onsets: onsets.standings_at(which, Standing.DROPPED))
 
 
 def keep_onset(session: Session, content: ContentHash, onset: OnsetId) -> Session:
     """Say that this is a hit, whatever its strength."""
-    return _with_onsets(session, content, lambda onsets: onsets.standing(onset, Standing.KEPT))
+    return keep_onsets(session, content, [onset])
+
+
+def keep_onsets(session: Session, content: ContentHash, which: Iterable[OnsetId]) -> Session:
+    """Say that these are hits, whatever their strength."""
+    return _with_onsets(session, content, lambda onsets: onsets.standings_at(which, Standing.KEPT))
+
+
+def marks_as_found(session: Session, content: ContentHash) -> Session:
+    """Forget what was said by hand about which onsets count."""
+    return _with_onsets(session, content, lambda onsets: onsets.as_found())
+
+
+def lock_onsets(
+    session: Session, content: ContentHash, which: Iterable[OnsetId], *, is_locked: bool
+) -> Session:
+    """Hold onsets where they are, or free them."""
+    return _with_onsets(session, content, lambda onsets: onsets.locked(which, is_locked=is_locked))
 
 
 def move_onset(session: Session, content: ContentHash, onset: OnsetId, frame: int) -> Session:
-    """Say that the hit starts at another frame."""
+    """Say that the hit starts at another frame; the sound stays, its target is worked out anew."""
     return _with_onsets(session, content, lambda onsets: onsets.moved(onset, frame))
+
+
+def shift_onsets(session: Session, content: ContentHash, which: Iterable[OnsetId], by: int) -> Session:
+    """Move marks by frames of the recording; the sound stays."""
+    return _with_onsets(session, content, lambda onsets: onsets.shifted(which, by))
+
+
+def slip_onset(session: Session, track: TrackId, clip: ClipId, onset: OnsetId, frame: int) -> Session:
+    """Slide the sound under a mark: another frame of the recording sounds where the mark is and stays."""
+    old = session.track(track)
+    content = next(each for each in old.clips if each.id == clip)
+    targets = targets_of(session, old, content)
+    at = np.flatnonzero(targets.onsets == onset)
+    if not len(at):
+        return session
+    beat = session.tempo.beat_of(float(targets.target[at[0]]) / session.rate)
+    moved = move_onset(session, content.recording, onset, frame)
+    return session if moved is session else move_hit(moved, track, clip, onset, beat)
+
+
+def mark_grid(session: Session, clip: Clip, step: float) -> Session:
+    """Marks on the lines instead of on attacks: one every `step` quarter notes, from each bar's start."""
+    clock = clock_of(session, clip)
+    first, last = (
+        session.tempo.beat_of(clip.start / session.rate + frames / clock.rate)
+        for frames in (0, clip.source_end - clip.source_start)
+    )
+    return _marks_instead(session, clip, _lines(first, last, step, session.metre.bar))
+
+
+def mark_parts(session: Session, clip: Clip, parts: int) -> Session:
+    """Marks at the starts of `parts` equal parts of the clip, instead of on attacks."""
+    length = clip.source_end - clip.source_start
+    frames = [clip.source_start + round(part * length / parts) for part in range(parts)]
+    return _instead(session, clip, frames)
+
+
+def _lines(first: float, last: float, step: float, bar: float) -> BeatArray:
+    if step >= bar:
+        bars = np.arange(np.ceil(first / bar - 1e-9), np.floor(last / bar + 1e-9) + 1)
+        return bars * bar
+    starts = np.arange(np.floor(first / bar), np.floor(last / bar) + 1) * bar
+    inside = np.arange(0, bar - 1e-9, step)
+    lines = (starts[:, None] + inside[None]).ravel()
+    return lines[(lines >= first - 1e-9) & (lines < last - 1e-9)]
+
+
+def _marks_instead(session: Session, clip: Clip, beats: BeatArray) -> Session:
+    clock = clock_of(session, clip)
+    seconds = session.tempo.seconds_at(beats) - clock.seconds
+    return _instead(session, clip, (clip.source_start + np.rint(seconds * clock.rate).astype(np.int64)).tolist())
+
+
+def _instead(session: Session, clip: Clip, frames: Iterable[int]) -> Session:
+    inside = [frame for frame in frames if clip.source_start <= frame < clip.source_end]
+
+    def change(onsets: Onsets) -> Onsets:
+        return onsets.standings_at(onsets.ids, Standing.DROPPED).with_rows(inside)
+
+    return _with_onsets(session, clip.recording, change)
 
 
 def _with_onsets(session: Session, content: ContentHash, change: Callable[[Onsets], Onsets]) -> Session:

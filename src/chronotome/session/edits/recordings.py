@@ -2,6 +2,7 @@
 
 from collections.abc import Callable
 
+from chronotome.dsp.bands import Material
 from chronotome.session.model import (
     Clip,
     ContentHash,
@@ -34,12 +35,18 @@ def add_recording(session: Session, recording: Recording, name: str) -> Session:
 
 
 def set_analysis(
-    session: Session, content: ContentHash, onsets: Onsets, measured: Measured | None
+    session: Session,
+    content: ContentHash,
+    onsets: Onsets,
+    measured: Measured | None,
+    material: Material | None = None,
 ) -> Session:
-    """Keep what the analysis found; nothing is moved by it."""
+    """Keep what the analysis found; nothing is moved by it. `material` None: as it was."""
 
     def change(old: Recording) -> Recording:
-        return replace(old, onsets=onsets, measured=measured, is_analysed=True)
+        return replace(
+            old, onsets=onsets, measured=measured, is_analysed=True, material=material or old.material
+        )
 
     return with_recording(session, content, change)
 

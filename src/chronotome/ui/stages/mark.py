@@ -4,7 +4,7 @@ import numpy as np
 from PySide6.QtWidgets import QLabel
 
 from chronotome.session.edits.marks import set_threshold
-from chronotome.session.model import DEFAULT_THRESHOLD, Session
+from chronotome.session.model import USUAL_THRESHOLD, Session
 from chronotome.session.onsets import Standing
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.value_slider import ValueSlider
@@ -19,7 +19,7 @@ class MarkTray(Tray):
     def __init__(self, desk: Desk, actions: Actions) -> None:
         super().__init__(desk, actions, Stage.MARK, "finds, and moves nothing")
         self.threshold = ValueSlider(
-            desk.view, "Threshold", 0, 100, lambda value: f"{value:.0f}", step=1, usual=DEFAULT_THRESHOLD
+            desk.view, "Threshold", 0, 100, lambda value: f"{value:.0f}", step=1, usual=USUAL_THRESHOLD
         )
         self.add(self.threshold)
         self.bind(self.threshold, self._set, "Set threshold")

@@ -8,6 +8,7 @@ from numpy.typing import NDArray
 from chronotome.dsp.warp import WarpMap
 from chronotome.render.mix import Side
 from chronotome.render.plan import ClipPlan, clip_plan
+from chronotome.session.counting import counted_of
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Recording, Session, Track
 from chronotome.session.tighten import Targets, targets_of
@@ -22,6 +23,8 @@ class Shown:
     recording: Recording
     plan: ClipPlan
     targets: Targets
+    counts: NDArray[np.bool_]
+    """True for each onset of the recording that counts."""
     side: Side
     rate: int
 
@@ -86,6 +89,7 @@ def _shown(session: Session, track: Track, side: Side) -> Shown:
         session.recording_of(clip),
         clip_plan(session, track, clip),
         targets_of(session, track, clip),
+        counted_of(session, clip),
         side,
         session.rate,
     )

@@ -91,7 +91,7 @@ class StrengthLane(TrackLane):
     def _paint_stems(self, painter: QPainter, shown: Shown) -> None:
         theme, onsets = self.desk.view.theme, shown.recording.onsets
         xs = self.xs_of(shown.onset_frames())
-        counted = onsets.counted(shown.recording.threshold)
+        counted = shown.counts
         visible = np.flatnonzero((xs > HEADER - 8) & (xs < self.width() + 8))
         foot = self.height() - MARGIN
         ys = foot - onsets.strength_array / 100 * (self.height() - 2 * MARGIN)

@@ -123,7 +123,7 @@ class WaveLane(TrackLane):
         theme, view = self.desk.view.theme, self.desk.view
         onsets = shown.recording.onsets
         xs = self.xs_of(shown.onset_frames())
-        counted = onsets.counted(shown.recording.threshold)
+        counted = shown.counts
         visible = self._visible(xs)
         if view.stage is not Stage.MARK:
             visible = visible[counted[visible]]
@@ -232,7 +232,7 @@ class WaveLane(TrackLane):
             return None
         xs = self.xs_of(shown.onset_frames())
         if self.desk.view.stage is not Stage.MARK:
-            counted = shown.recording.onsets.counted(shown.recording.threshold)
+            counted = shown.counts
             xs = np.where(counted, xs, -1e9)
         return nearest_column(xs, x, reach=REACH)
 
@@ -296,7 +296,7 @@ def toggle_onset(desk: Desk, shown: Shown, place: int) -> None:
     """Drop an onset that counts, keep one that does not."""
     onsets, content = shown.recording.onsets, shown.recording.content
     onset = onsets.ids[place]
-    if onsets.counted(shown.recording.threshold)[place]:
+    if shown.counts[place]:
         desk.store.apply(lambda session: drop_onset(session, content, onset), "Drop onset")
     else:
         desk.store.apply(lambda session: keep_onset(session, content, onset), "Keep onset")

@@ -1,0 +1,232 @@
+"""Where something may start, and what can be told about each such place."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+from scipy.ndimage import maximum_filter1d
+
+from chronotome.dsp.audio import Curve
+from chronotome.dsp.network import Features
+from chronotome.dsp.novelty import Novelty
+from chronotome.dsp.peaks import local_maxima
+from chronotome.dsp.rises import Rises
+from chronotome.units import Frames
+
+REACH = 0.030
+"""Seconds within which only the highest change of a curve is looked at."""
+LEAST_EXCESS, LEAST_CHANGE, LEAST_SLOW = 0.1, 0.02, 0.3
+SLOW_LATE = 0.035
+SAME_PLACE = 0.020
+"""Seconds within which a second curve's maximum is the same place."""
+BACK, AHEAD = 0.050, 0.030
+NEARNESS = 0.012
+EARLIEST_SHARE, FAINT_SHARE, LEAST_RISE = 0.4, 0.12, 2.0
+APART = 0.006
+SMALLEST = np.float32(1e-3)
+
+
+@dataclass(frozen=True, eq=False)
+class Candidates:
+    """Places in order of time.
+
+    Invariants: equal lengths; `places` are hops of the rises and rise; `hops` are hops of the novelty that
+    brought the place; `is_first` is False for strokes within the attack of another place; `heights` are
+    values of the rises' change.
+    """
+
+    places: Frames
+    hops: Frames
+    is_first: NDArray[np.bool_]
+    heights: NDArray[np.float32]
+
+    def __len__(self) -> int:
+        return len(self.places)
+
+
+def _maxima(curve: Curve, reach: int, least: float) -> Frames:
+    return np.flatnonzero(local_maxima(curve, reach=reach) & (curve > least))
+
+
+def candidate_hops(heard: Novelty, rate: int) -> Frames:
+    """Maxima of the excess, and those of single parts of the spectrum where the excess has none near."""
+    reach = max(1, round(REACH * rate / heard.hop))
+    main = np.flatnonzero(local_maxima(heard.change, reach=reach) & (heard.excess > LEAST_EXCESS))
+    octaves = heard.short.octaves
+    parts = [octaves[:, low : low + 3].sum(axis=1) for low in (0, 3, 6)]
+    others = [_maxima(part, reach, LEAST_CHANGE) for part in (*parts, heard.long.change, heard.short.change)]
+    slow = _maxima(heard.slow.change, 2 * reach, LEAST_SLOW) - round(SLOW_LATE * rate / heard.hop)
+    more = np.unique(np.concatenate([*others, np.maximum(slow, 0)]))
+    same = round(SAME_PLACE * rate / heard.hop)
+    if len(main):
+        right = np.clip(np.searchsorted(main, more), 0, len(main) - 1)
+        left = np.maximum(right - 1, 0)
+        more = more[np.minimum(np.abs(more - main[right]), np.abs(more - main[left])) > same]
+    return np.sort(np.concatenate([main, _spread(more, same)]))
+
+
+def _spread(hops: Frames, same: int) -> Frames:
+    """Those that are no nearer to the one kept before them than the same place."""
+    kept: list[int] = []
+    for hop in hops.tolist():
+        if not kept or hop - kept[-1] > same:
+            kept.append(hop)
+    return np.array(kept, np.int64)
+
+
+def _around(curve: NDArray[np.float32], hops: Frames, first: int, last: int) -> NDArray[np.float32]:
+    """Shape (hops, last - first + 1, ...): the curve from `first` to `last` hops after each."""
+    last = max(first, last)
+    return curve[np.clip(hops[:, None] + np.arange(first, last + 1), 0, len(curve) - 1)]
+
+
+def _guesses(heard: Novelty, hops: Frames, rate: int) -> NDArray[np.float64]:
+    """Frames. The short window's peak nearby tells the time better, where it has one."""
+    back, ahead = round(0.020 * rate / heard.hop), round(0.045 * rate / heard.hop)
+    nearby = _around(heard.short.change, hops, -back, ahead)
+    best = nearby.argmax(axis=1)
+    hops = np.where(nearby.max(axis=1) > 0.25, hops + best - back, hops)
+    return np.maximum(hops * heard.hop - 0.003 * rate, 0)
+
+
+def find_candidates(heard: Novelty, rises: Rises, rate: int) -> Candidates:
+    """The rises near each hop that heard a change: the first strong one, and fainter strokes beside it."""
+    hops = candidate_hops(heard, rate)
+    guesses = np.round(_guesses(heard, hops, rate) / rises.hop).astype(np.int64)
+    back, ahead = int(BACK * rate / rises.hop), int(AHEAD * rate / rises.hop)
+    offsets = np.arange(-back, ahead + 1)
+    places = guesses[:, None] + offsets
+    inside = (places >= 0) & (places < len(rises.change))
+    change = np.where(inside, rises.change[np.clip(places, 0, len(rises.change) - 1)], np.float32(0))
+    nearness = np.exp(-0.5 * (offsets * rises.hop / rate / NEARNESS) ** 2)
+    each = np.arange(len(hops))
+    best = (change * nearness).argmax(axis=1)
+    heights = change[each, best]
+    is_peak = change >= maximum_filter1d(change, 2 * int(0.002 * rate / rises.hop) + 1, axis=1)
+    from_best = np.arange(len(offsets)) - best[:, None]
+    is_strong = change >= np.maximum(EARLIEST_SHARE * heights, LEAST_RISE)[:, None]
+    leading = is_peak & is_strong & (from_best <= 0) & (from_best >= -int(0.03 * rate / rises.hop))
+    leading[each, best] = True
+    first = leading.argmax(axis=1)
+    strokes = is_peak & (change >= np.maximum(FAINT_SHARE * heights, LEAST_RISE)[:, None]) & (from_best <= 0)
+    strokes[:, offsets < -0.045 * rate / rises.hop] = False
+    strokes[each, first] = True
+    strokes[each, best] = True
+    row, column = np.nonzero(strokes)
+    place = np.clip(places[row, column], 0, len(rises.change) - 1)
+    is_first, height = column == first[row], change[row, column]
+    order = np.lexsort((~is_first, place))
+    found = Candidates(place[order], hops[row][order], is_first[order], height[order])
+    kept = _one_per_place(found, int(APART * rate / rises.hop))
+    return Candidates(found.places[kept], found.hops[kept], found.is_first[kept], found.heights[kept])
+
+
+def _one_per_place(found: Candidates, spacing: int) -> NDArray[np.bool_]:
+    """Of candidates that are one place, the first stroke stays, of equals the highest."""
+    kept = np.ones(len(found), bool)
+    last = 0
+    places, firsts, heights = found.places.tolist(), found.is_first.tolist(), found.heights.tolist()
+    for here in range(1, len(found)):
+        if places[here] - places[last] > spacing:
+            last = here
+        elif (firsts[here], heights[here]) > (firsts[last], heights[last]):
+            kept[last] = False
+            last = here
+        else:
+            kept[here] = False
+    return kept
+
+
+def _log(values: NDArray[np.float32]) -> NDArray[np.float32]:
+    return np.log(np.maximum(values, SMALLEST))
+
+
+def features_of(found: Candidates, heard: Novelty, rises: Rises, rate: int) -> Features:
+    """What the networks hear of each candidate; all of it relative, so that gain changes nothing.
+
+    Rises per octave of the three fluxes and of the energies, whitened levels before and after, how much
+    changes in the second around it, and energies before and after.
+    """
+    hops = np.round((found.places * rises.hop + 0.003 * rate) / heard.hop).astype(np.int64)
+    hops = np.clip(hops, 0, len(heard.change) - 1)
+    per_ms = rate / 1000 / heard.hop
+
+    def most(curve: NDArray[np.float32], first: float, last: float) -> NDArray[np.float32]:
+        return _around(curve, hops, round(first * per_ms), round(last * per_ms)).max(axis=1)
+
+    def mean(curve: NDArray[np.float32], first: float, last: float) -> NDArray[np.float32]:
+        return _around(curve, hops, round(first * per_ms), round(last * per_ms)).mean(axis=1)
+
+    short, long, slow = heard.short, heard.long, heard.slow
+    columns = [
+        _log(heard.excess[found.hops]),
+        _log(heard.change[found.hops]),
+        _log(most(short.change, -5, 15)),
+        _log(most(long.change, -10, 20)),
+        found.is_first.astype(np.float32),
+        (found.places * rises.hop - found.hops * heard.hop) / np.float32(rate) * 20,
+        *(_log(most(slow.change, *span)) for span in ((20, 80), (-100, -20), (100, 200))),
+        *(_log(most(slow.change, ms, ms)) for ms in (20, 50, 75)),
+        *(_log(most(heard.change, *span)) for span in ((-150, -35), (35, 150), (-1000, 1000))),
+        _log(mean(heard.change, -500, 500)),
+    ]
+    blocks = [
+        most(short.octaves, -5, 15) * 4,
+        most(long.octaves, -10, 25) * 4,
+        most(slow.octaves, 0, 90) * 3,
+        mean(short.levels, 5, 25),
+        mean(short.levels, -25, -15),
+        mean(long.levels, 15, 40),
+        mean(long.levels, 80, 120),
+        mean(long.levels, -50, -30),
+        np.clip(rises.ratios[:, found.places].T, -2, 6),
+        _energy_features(found, rises, rate),
+    ]
+    return np.concatenate([np.stack(columns, axis=1), *blocks], axis=1, dtype=np.float32)
+
+
+def _energy_features(found: Candidates, rises: Rises, rate: int) -> Features:
+    def span(seconds: float) -> int:
+        return int(seconds * rate / rises.hop)
+
+    def loudness(start: float, end: float) -> NDArray[np.float32]:
+        return np.log(_around(energy, found.places, span(start), max(span(start), span(end) - 1)).mean(axis=1))
+
+    energy = rises.energies.sum(axis=0)
+    after, before = loudness(0, 0.03), loudness(-0.03, -0.003)
+    return np.stack(
+        [
+            np.log1p(rises.change[found.places]),
+            np.log1p(_around(rises.change, found.places, span(-0.03), span(-0.004)).max(axis=1)),
+            np.log1p(_around(rises.change, found.places, span(0.004), span(0.03)).max(axis=1)),
+            after,
+            before,
+            after - before,
+            loudness(0.03, 0.08) - after,
+            loudness(-0.005, 0) - loudness(-0.03, -0.01),
+        ],
+        axis=1,
+    )
+
+
+def shapes_of(frames: Frames, signal: Curve, rises: Rises, rate: int) -> Features:
+    """The envelope around each frame: energies below 250 Hz, to 1.2 kHz, above, and all; and peaks per ms."""
+    energies = rises.energies
+    bands = np.log(np.stack([energies[0], energies[1:3].sum(axis=0), energies[3:].sum(axis=0), energies.sum(axis=0)], 1))
+    centres = np.round(frames / rises.hop).astype(np.int64)
+    seconds = np.arange(-20, 30) * 0.0007
+    places = centres[:, None] + np.round(seconds * rate / rises.hop).astype(np.int64)
+    envelope = bands[np.clip(places, 0, len(bands) - 1)]
+    envelope = np.maximum(envelope - envelope[:, :, 3].max(axis=1)[:, None, None], -12)
+    return np.concatenate([envelope.reshape(len(frames), -1), _peaks(frames, signal, rate)], axis=1)
+
+
+def _peaks(frames: Frames, signal: Curve, rate: int) -> Features:
+    """Log of the loudest sample in each ms from 14 before to 12 after, relative to the next 40 ms."""
+    size = max(1, int(0.001 * rate))
+    places = frames[:, None] + np.arange(-14 * size, 40 * size)
+    inside = (places >= 0) & (places < len(signal))
+    samples = np.abs(np.where(inside, signal[np.clip(places, 0, len(signal) - 1)], np.float32(0)))
+    loudest = np.log(samples[:, 14 * size :].max(axis=1) + np.float32(1e-6))
+    peaks = samples[:, : 26 * size].reshape(len(frames), 26, size).max(axis=2)
+    return np.maximum(np.log(peaks + np.float32(1e-6)) - loudest[:, None], -6)

@@ -1,0 +1,236 @@
+"""Marks in and out: tab-separated labels, CSV, cue markers of a WAV file, notes of a MIDI file."""
+
+import csv
+import io
+import struct
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from pathlib import Path
+from typing import BinaryIO
+
+import mido
+import soundfile
+
+from chronotome.dsp.bands import Band
+from chronotome.errors import UnusableFile
+from chronotome.files.audio_file import cannot_write, facts_of, read_audio
+
+LABEL_SUFFIXES = (".txt", ".tsv")
+SUFFIXES = (*LABEL_SUFFIXES, ".csv", ".wav", ".mid", ".midi")
+TICKS = 19200
+TEMPO = 500_000
+"""Microseconds per quarter note in a MIDI file of marks: it keeps seconds, whatever the session's tempo."""
+NOTE_OF = {Band.LOW: 36, Band.MID: 38, Band.HIGH: 42}
+BAND_OF = {note: band for band, note in NOTE_OF.items()}
+NOTE_SECONDS = 0.05
+MOST_CHUNK = 1 << 24
+FIELDS = ("frame", "seconds", "strength", "band", "locked")
+
+
+@dataclass(frozen=True)
+class Mark:
+    """A place in a recording. `seconds` is exact for marks that came without frames."""
+
+    seconds: float
+    strength: float = 100.0
+    band: Band = Band.MID
+    name: str = ""
+    is_locked: bool = False
+
+
+def write_marks(
+    path: Path, marks: Sequence[Mark], recording: Path, rate: int, suffix: str | None = None
+) -> None:
+    """Write marks as the ending says, or as `suffix` does; `.wav` is a copy of the recording with cue markers in it.
+
+    Raises
+    ------
+    UnusableFile
+        For another ending, or where the recording cannot be read.
+    CannotWrite
+        Where `path` cannot be written.
+    """
+    suffix = suffix or path.suffix.lower()
+    if suffix not in SUFFIXES:
+        raise UnusableFile(path, "has an ending that marks are not written to", f"Say {', '.join(SUFFIXES)}.")
+    if suffix == ".wav":
+        _write_cues(path, marks, recording, rate)
+        return
+    try:
+        if suffix in LABEL_SUFFIXES:
+            path.write_text(labels_text(marks), encoding="utf-8")
+        elif suffix == ".csv":
+            path.write_text(csv_text(marks, rate), encoding="utf-8")
+        else:
+            _midi(marks).save(path)
+    except OSError as error:
+        raise cannot_write(path, error) from error
+
+
+def read_marks(path: Path, rate: int) -> list[Mark]:
+    """Marks from a file, in order of time; `rate` is that of the recording they are for.
+
+    Raises
+    ------
+    UnusableFile
+        If it is damaged or holds no marks.
+    """
+    suffix = path.suffix.lower()
+    try:
+        if suffix in LABEL_SUFFIXES:
+            marks = list(_from_labels(path))
+        elif suffix == ".csv":
+            marks = list(_from_csv(path, rate))
+        elif suffix == ".wav":
+            marks = list(_from_cues(path))
+        elif suffix in {".mid", ".midi"}:
+            marks = list(_from_midi(path))
+        else:
+            raise UnusableFile(path, "has an ending that marks are not read from", f"Say {', '.join(SUFFIXES)}.")
+    except OSError as error:
+        raise UnusableFile(path, f"cannot be read ({error.strerror})", "Check the file.") from None
+    except (ValueError, KeyError, EOFError, struct.error, IndexError, UnicodeDecodeError):
+        raise UnusableFile(path, "is damaged, or holds no marks", "Check that it is the right file.") from None
+    if not marks:
+        raise UnusableFile(path, "holds no marks", "Check that it is the right file.")
+    return sorted(marks, key=lambda mark: mark.seconds)
+
+
+def labels_text(marks: Sequence[Mark]) -> str:
+    """Start, end and name in columns, in seconds, as audio editors read them."""
+    rows = (
+        f"{mark.seconds:.6f}\t{mark.seconds:.6f}\t{mark.name or f'{mark.band.name.lower()} {mark.strength:.0f}'}\n"
+        for mark in marks
+    )
+    return "".join(rows)
+
+
+def _from_labels(path: Path) -> Iterator[Mark]:
+    for line in path.read_text("utf-8-sig").splitlines():
+        if not line.strip() or line.startswith("\\"):  # a line of frequencies belongs to the label before it
+            continue
+        cells = line.split("\t")
+        yield Mark(float(cells[0].replace(",", ".")), name=cells[-1] if len(cells) > 2 else "")
+
+
+def csv_text(marks: Sequence[Mark], rate: int) -> str:
+    """A header and one row per mark."""
+    text = io.StringIO()
+    writer = csv.writer(text, lineterminator="\n")
+    writer.writerow(FIELDS)
+    for mark in marks:
+        frame = round(mark.seconds * rate)
+        row = (frame, f"{mark.seconds:.9f}", f"{mark.strength:.2f}", mark.band.name.lower(), int(mark.is_locked))
+        writer.writerow(row)
+    return text.getvalue()
+
+
+def _from_csv(path: Path, rate: int) -> Iterator[Mark]:
+    for row in csv.DictReader(io.StringIO(path.read_text("utf-8-sig"))):
+        seconds = float(row["seconds"]) if row.get("seconds") else int(row["frame"]) / rate
+        band = Band[(row.get("band") or "mid").upper()]
+        yield Mark(seconds, float(row.get("strength") or 100.0), band, is_locked=row.get("locked") == "1")
+
+
+def _midi(marks: Sequence[Mark]) -> mido.MidiFile:
+    """Notes: the pitch tells the band, the velocity the strength."""
+    track = mido.MidiTrack([mido.MetaMessage("set_tempo", tempo=TEMPO)])
+    events = []
+    for mark in marks:
+        note, velocity = NOTE_OF[mark.band], max(1, min(127, round(mark.strength * 1.27)))
+        start = round(mido.second2tick(mark.seconds, TICKS, TEMPO))
+        end = start + max(1, round(mido.second2tick(NOTE_SECONDS, TICKS, TEMPO)))
+        events.append((start, 1, mido.Message("note_on", note=note, velocity=velocity, channel=9)))
+        events.append((end, 0, mido.Message("note_off", note=note, channel=9)))
+    now = 0
+    for tick, _, message in sorted(events, key=lambda event: event[:2]):
+        track.append(message.copy(time=tick - now))
+        now = tick
+    file = mido.MidiFile(ticks_per_beat=TICKS)
+    file.tracks.append(track)
+    return file
+
+
+def _from_midi(path: Path) -> Iterator[Mark]:
+    now = 0.0
+    for message in mido.MidiFile(path):
+        now += message.time
+        if message.type == "note_on" and message.velocity:
+            yield Mark(now, message.velocity / 1.27, BAND_OF.get(message.note, Band.MID))
+
+
+def _write_cues(path: Path, marks: Sequence[Mark], recording: Path, rate: int) -> None:
+    facts, audio = facts_of(recording), read_audio(recording)
+    info = soundfile.info(facts.path)
+    subtype = info.subtype if info.format in {"WAV", "WAVEX"} else "PCM_24"
+    part = path.with_name(path.name + ".part")
+    try:
+        soundfile.write(part, audio.samples, audio.rate, subtype=subtype, format="WAV")
+        with part.open("r+b") as file:
+            _append_cues(file, [(round(mark.seconds * rate), mark.name) for mark in marks])
+        part.replace(path)
+    except (OSError, soundfile.SoundFileError) as error:
+        part.unlink(missing_ok=True)
+        raise cannot_write(path, error) from error
+
+
+def _append_cues(file: BinaryIO, cues: Sequence[tuple[int, str]]) -> None:
+    """Chunks `cue ` and, for names, `LIST` of type `adtl`, after the samples; the sizes are set right."""
+    points = b"".join(
+        struct.pack("<II4sIII", number, frame, b"data", 0, 0, frame)
+        for number, (frame, _) in enumerate(cues, 1)
+    )
+    names = b"".join(
+        _chunk(b"labl", struct.pack("<I", number) + (name or str(number)).encode() + b"\0")
+        for number, (_, name) in enumerate(cues, 1)
+    )
+    end = file.seek(0, io.SEEK_END)
+    file.write(b"\0" * (end % 2))
+    file.write(_chunk(b"cue ", struct.pack("<I", len(cues)) + points) + _chunk(b"LIST", b"adtl" + names))
+    size = file.tell()
+    file.seek(4)
+    file.write(struct.pack("<I", size - 8))
+
+
+def _chunk(kind: bytes, body: bytes) -> bytes:
+    return kind + struct.pack("<I", len(body)) + body + b"\0" * (len(body) % 2)
+
+
+def _from_cues(path: Path) -> Iterator[Mark]:
+    rate, cues, names = 0, {}, {}
+    with path.open("rb") as file:
+        for kind, body in _chunks(file):
+            if kind == b"fmt ":
+                rate = struct.unpack_from("<I", body, 4)[0]
+            elif kind == b"cue ":
+                for number in range(struct.unpack_from("<I", body)[0]):
+                    key, _, _, _, _, frame = struct.unpack_from("<II4sIII", body, 4 + 24 * number)
+                    cues[key] = frame
+            elif body[:4] == b"adtl":
+                names.update(_names(body[4:]))
+    if not rate:
+        raise ValueError("no format")
+    for key, frame in cues.items():
+        yield Mark(frame / rate, name=names.get(key, ""))
+
+
+def _names(body: bytes) -> Iterator[tuple[int, str]]:
+    at = 0
+    while at + 12 <= len(body):
+        kind, size, key = struct.unpack_from("<4sII", body, at)
+        if kind == b"labl":
+            yield key, body[at + 12 : at + 8 + size].split(b"\0")[0].decode("utf-8", "replace")
+        at += 8 + size + size % 2
+
+
+def _chunks(file: BinaryIO) -> Iterator[tuple[bytes, bytes]]:
+    """Kind and body of each chunk but the samples, which are stepped over."""
+    head = file.read(12)
+    if head[:4] != b"RIFF" or head[8:] != b"WAVE":
+        raise ValueError("no WAV file")
+    while len(head := file.read(8)) == 8:
+        kind, size = struct.unpack("<4sI", head)
+        after = file.tell() + size + size % 2
+        if kind != b"data" and size <= MOST_CHUNK:
+            yield kind, file.read(size)
+        file.seek(after)

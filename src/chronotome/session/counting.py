@@ -1,0 +1,33 @@
+"""Which onsets of a clip count."""
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.memo import by_identity
+from chronotome.session.model import Clip, Recording, Session
+from chronotome.session.sift import Clock, sifted
+
+
+def clock_of(session: Session, clip: Clip) -> Clock:
+    """Where the frames of a clip's recording are, as played."""
+    recording = session.recording_of(clip)
+    return Clock(clip.source_start, clip.start / session.rate, recording.rate, session.tempo, session.metre)
+
+
+def counted_of(session: Session, clip: Clip) -> NDArray[np.bool_]:
+    """True for each onset of the clip's recording that counts."""
+    recording = session.recording_of(clip)
+    return _counted(
+        recording, clip.source_start, clip.start, session.rate, session.tempo, session.metre
+    )
+
+
+@by_identity(64)
+def _counted(  # noqa: PLR0917 - found again by the identity of each
+    recording: Recording, source_start: int, start: int, rate: int, tempo: TempoMap, metre: Metre
+) -> NDArray[np.bool_]:
+    clock = Clock(source_start, start / rate, recording.rate, tempo, metre)
+    counts = sifted(recording.onsets, recording.threshold, recording.sift, clock)
+    counts.flags.writeable = False
+    return counts
