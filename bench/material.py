@@ -47,13 +47,13 @@ def write_performance(path: Path, minutes: float, **options: int) -> Path:
     return path
 
 
-def window_with(path: Path, *, in_process: bool = True, output: str = "simulated"):
+def window_with(path: Path, *, in_process: bool = True, output: str = "simulated", block: int = 512):
     """A window on a file, tightened, all of it rendered."""
     from chronotome.files.places import Settings  # noqa: PLC0415 - after `isolate`
     from chronotome.ui.application import application, build, wait_until_ready  # noqa: PLC0415 - the same
 
     application()
-    window = build(Settings(), in_process=in_process, output=output)
+    window = build(Settings(block=block), in_process=in_process, output=output)
     window.resize(1280, 800)
     window.show()
     window.open([path])

@@ -2,7 +2,7 @@
 
     python tools/train_onsets.py SET... [--out src/chronotome/assets/onset-networks.npz]
 
-Each SET is a folder of WAV files, each beside a JSON of the same name with `samplerate`, `category`, `seconds`
+Each SET is a folder of WAV files, each beside a JSON of its name with `samplerate`, `category`, `seconds`
 and lists of `events` and `onsets` in frames (`bench/onsets.py` says where they come from). Every recording is
 heard twice, once with its speed, tone and noise floor changed. Needs scikit-learn, which the application
 does not: see `requirements/bench.txt`. Sets used here must not be used for reporting.
@@ -14,10 +14,12 @@ import zlib
 from collections.abc import Iterator
 from concurrent.futures import ProcessPoolExecutor
 from pathlib import Path
+from typing import Any
 
 import numpy as np
 import scipy.signal
 import soundfile
+from sklearn.linear_model import LogisticRegression
 from sklearn.neural_network import MLPClassifier, MLPRegressor
 from sklearn.preprocessing import StandardScaler
 
@@ -35,6 +37,7 @@ NEAR, NEAR_SOFT = 0.025, 0.045
 UNKNOWN_SHARE = 0.35
 """Of the examples that are not told their material."""
 MOST_MS = 12.0
+Layers = dict[str, np.ndarray]
 
 
 def material_of(name: str, category: str) -> Material:
@@ -57,7 +60,7 @@ def changed(samples: np.ndarray, rate: int, random: np.random.Generator) -> tupl
     return samples.astype(np.float32), round(rate * random.uniform(0.85, 1.18))
 
 
-def truth_of(truth: dict) -> tuple[np.ndarray, ...]:
+def truth_of(truth: dict[str, Any]) -> tuple[np.ndarray, ...]:
     events = truth["events"] or [dict(each, orn=None) for each in truth["onsets"]]
     frames = np.array([each["sample"] for each in events], float)
     slack = np.array([each["slack_ms"] for each in events]) / 1000
@@ -67,7 +70,9 @@ def truth_of(truth: dict) -> tuple[np.ndarray, ...]:
     return frames, slack, masked, strum, soft
 
 
-def labels_of(truth: dict, frames: np.ndarray, rate: int) -> tuple[np.ndarray, np.ndarray, np.ndarray]:
+def labels_of(
+    truth: dict[str, Any], frames: np.ndarray, rate: int
+) -> tuple[np.ndarray, np.ndarray, np.ndarray]:
     """Per candidate: is an onset; how much it says (0: masked, no answer); ms to the nearest attack."""
     starts, slack, masked, strum, soft = truth_of(truth)
     away = (frames[:, None] - starts[None]) / rate
@@ -93,7 +98,9 @@ def examples_of(wav: Path, *, variant: int) -> dict[str, np.ndarray] | None:
     truth = json.loads(wav.with_suffix(".json").read_text())
     samples, rate = soundfile.read(wav, dtype="float32", always_2d=True)
     if variant:
-        samples, rate = changed(samples, rate, np.random.default_rng([variant, zlib.crc32(wav.name.encode())]))
+        samples, rate = changed(
+            samples, rate, np.random.default_rng([variant, zlib.crc32(wav.name.encode())])
+        )
     listener = Listener(audio_of(samples, rate))
     signal = listener.part(-int(0.25 * rate), len(samples) + int(0.25 * rate))
     flux, rises = novelty(signal, rate), octave_rises(signal, rate)
@@ -124,26 +131,55 @@ def _examples(task: tuple[Path, int]) -> dict[str, np.ndarray] | None:
 
 
 def gathered(sets: list[Path], variants: int) -> Iterator[dict[str, np.ndarray]]:
-    tasks = [(wav, variant) for folder in sets for wav in sorted(folder.glob("*.wav")) for variant in range(variants)]
+    tasks = [
+        (wav, variant)
+        for folder in sets
+        for wav in sorted(folder.glob("*.wav"))
+        for variant in range(variants)
+    ]
     with ProcessPoolExecutor(2) as pool:
         yield from (each for each in pool.map(_examples, tasks, chunksize=8) if each is not None)
 
 
-def layers(name: str, scaler: StandardScaler, net: MLPClassifier | MLPRegressor) -> dict[str, np.ndarray]:
-    kept = {f"{name}.mean": scaler.mean_.astype(np.float32), f"{name}.scale": scaler.scale_.astype(np.float32)}
+def layers(name: str, scaler: StandardScaler, net: MLPClassifier | MLPRegressor) -> Layers:
+    kept = {
+        f"{name}.mean": scaler.mean_.astype(np.float32),
+        f"{name}.scale": scaler.scale_.astype(np.float32),
+    }
     for layer, (weights, biases) in enumerate(zip(net.coefs_, net.intercepts_, strict=True)):
         kept[f"{name}.weights{layer}"] = weights.astype(np.float16)
         kept[f"{name}.biases{layer}"] = biases.astype(np.float32)
     return kept
 
 
-def fitted(name: str, net: MLPClassifier | MLPRegressor, inputs: np.ndarray, wanted: np.ndarray) -> tuple:
+def fitted(
+    name: str, net: MLPClassifier | MLPRegressor, inputs: np.ndarray, wanted: np.ndarray
+) -> tuple[Layers, np.ndarray]:
     scaler = StandardScaler().fit(inputs)
     scaler.scale_ = np.maximum(scaler.scale_, 1e-3)
     held = np.clip((inputs - scaler.mean_) / scaler.scale_, -WIDEST, WIDEST).astype(np.float32)
     net.fit(held, wanted)
-    print(f"{name}: {inputs.shape}, loss {net.loss_:.4f}, held out {net.best_validation_score_:.4f}", flush=True)
+    print(
+        f"{name}: {inputs.shape}, loss {net.loss_:.4f}, held out {net.best_validation_score_:.4f}", flush=True
+    )
     return layers(name, scaler, net), net.predict(held)
+
+
+def linear(name: str, inputs: np.ndarray, wanted: np.ndarray) -> dict[str, np.ndarray]:
+    """One layer: more would learn the few recordings by heart."""
+    scaler = StandardScaler().fit(inputs)
+    scaler.scale_ = np.maximum(scaler.scale_, 1e-3)
+    fit = LogisticRegression(C=0.01, max_iter=2000).fit(scaler.transform(inputs), wanted)
+    kept = {
+        f"{name}.mean": scaler.mean_.astype(np.float32),
+        f"{name}.scale": scaler.scale_.astype(np.float32),
+    }
+    kept |= {
+        f"{name}.weights0": fit.coef_.T.astype(np.float16),
+        f"{name}.biases0": fit.intercept_.astype(np.float32),
+    }
+    print(f"{name}: {inputs.shape}, right {fit.score(scaler.transform(inputs), wanted):.3f}", flush=True)
+    return kept
 
 
 def main() -> None:
@@ -157,14 +193,13 @@ def main() -> None:
     features = np.concatenate([each["features"] for each in heard])
     material = np.concatenate(
         [
-            np.broadcast_to(each["material"], (len(each["features"]), 3))
-            * (random.random() > UNKNOWN_SHARE)
+            np.broadcast_to(each["material"], (len(each["features"]), 3)) * (random.random() > UNKNOWN_SHARE)
             for each in heard
         ]
     )
     is_onset, weight = (np.concatenate([each[key] for each in heard]) for key in ("is_onset", "weight"))
     says = weight > 0
-    common = {"max_iter": 60, "early_stopping": True, "random_state": 0, "batch_size": 256}
+    common: dict[str, Any] = {"max_iter": 60, "early_stopping": True, "random_state": 0, "batch_size": 256}
     told = np.concatenate([features, material], axis=1)[says]
     kept, _ = fitted(
         "strength",
@@ -182,9 +217,9 @@ def main() -> None:
     doubt, _ = fitted("doubt", MLPRegressor(hidden_layer_sizes=(16,), **common), shapes, left)
     whole = [each for each in heard if len(each["whole"])]
     kinds = [int(np.append(each["material"], 0.5).argmax()) for each in whole]
-    mixed_last = MLPClassifier((12,), alpha=0.3, max_iter=300, early_stopping=True, n_iter_no_change=20, random_state=0)
-    kind, _ = fitted("material", mixed_last, np.stack([each["whole"] for each in whole]), np.array(kinds))
-    np.savez_compressed(given.out, **kept, **timing, **doubt, **kind)
+    kind = linear("material", np.stack([each["whole"] for each in whole]), np.array(kinds))
+    every: dict[str, Any] = {**kept, **timing, **doubt, **kind}
+    np.savez_compressed(given.out, **every)
     print(f"{given.out}: {given.out.stat().st_size} bytes")
 
 

@@ -90,7 +90,11 @@ def parser() -> argparse.ArgumentParser:
     onsets.add_argument(
         "--strongest-per", type=_per, metavar="bar|beat|SECONDS", help="leave the weaker ones out"
     )
-    for kind, words in (("labels", "tab-separated labels"), ("midi", "notes"), ("cue", "WAV with cue markers")):
+    for kind, words in (
+        ("labels", "tab-separated labels"),
+        ("midi", "notes"),
+        ("cue", "WAV with cue markers"),
+    ):
         onsets.add_argument(f"--{kind}", type=Path, metavar="OUT", help=f"write {words} too")
     kinds = onsets.add_mutually_exclusive_group()
     kinds.add_argument("--json", action="store_true", help="one JSON document (as without)")
@@ -228,9 +232,7 @@ def _onsets(arguments: argparse.Namespace, progress: Progress) -> None:
     _put({"version": 1, "rate": audio.rate, "material": str(found.material), "onsets": rows})
 
 
-def _sift_of(
-    arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets"
-) -> tuple[Sift, Clock]:
+def _sift_of(arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets") -> tuple[Sift, Clock]:
     """What the arguments let through; bars and beats are those that are measured."""
     sift, tempo, metre = Sift(least_spacing=arguments.least_spacing), TempoMap(), Metre()
     if arguments.strongest_per in {"bar", "beat"}:
@@ -238,7 +240,9 @@ def _sift_of(
 
         pulse = find_pulse(audio, found, name=arguments.audio.stem)
         if pulse.beats_per_minute <= 0 or not len(pulse.downbeats):
-            raise UnusableFile(arguments.audio, "has no bars: too few hits", "Give --strongest-per in seconds.")
+            raise UnusableFile(
+                arguments.audio, "has no bars: too few hits", "Give --strongest-per in seconds."
+            )
         change = TempoChange(0.0, min(FASTEST, max(SLOWEST, pulse.beats_per_minute)))
         tempo = TempoMap((change,), float(pulse.downbeats[0]))
         sift = replace(sift, strongest_per=Per(arguments.strongest_per))

@@ -1,6 +1,7 @@
 from pathlib import Path
 
-from chronotome.files.analysis import keep_analysis, kept_analysis
+from chronotome.dsp.bands import Material
+from chronotome.files.analysis import Analysis, keep_analysis, kept_analysis
 from chronotome.files.places import (
     MOST_RECENT,
     Settings,
@@ -36,8 +37,11 @@ def test_an_analysis_is_kept_under_its_content():
     onsets = Onsets((1,), (5,), (90.0,), (0,), (0,), 2)
     measured = Measured(92.0, 0.5, 0.9, True)
 
-    keep_analysis("c" * 32, onsets, measured)
+    analysis = Analysis(onsets, measured, Material.STRUCK)
 
-    kept = kept_analysis("c" * 32)
-    assert (kept.onsets, kept.measured) == (onsets, measured)
+    keep_analysis("c" * 32, analysis)
+    keep_analysis("c" * 32, Analysis(onsets, None, Material.DRUMS), Material.DRUMS)
+
+    assert kept_analysis("c" * 32) == analysis
+    assert kept_analysis("c" * 32, Material.DRUMS).material is Material.DRUMS
     assert kept_analysis("d" * 32) is None

@@ -11,13 +11,13 @@ from strategies import onset_tables
 def test_an_added_onset_is_kept_whatever_the_threshold_and_has_a_new_id(onsets, frame):
     added = onsets.added(frame)
 
+    place = added.frames.index(frame)
+    assert added.counted(100.0)[place]
     if frame in onsets.frames:
-        assert added is onsets
+        assert added.ids == onsets.ids
     else:
-        place = added.frames.index(frame)
-        assert added.counted(100.0)[place]
         assert added.ids[place] not in onsets.ids
-        assert len(added) == len(onsets) + 1
+        assert added.standing(added.ids[place], Standing.DROPPED).frames == onsets.frames
 
 
 @given(onset_tables(), st.data())

@@ -5,18 +5,22 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from chronotome.session.checks import checks_of
-from chronotome.session.edits.marks import set_threshold
+from chronotome.session.edits.marks import set_sift, set_threshold
 from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits, set_tighten
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.grid import Grid
+from chronotome.session.model import replace
+from chronotome.session.sift import USUAL_SPACING
 from chronotome.session.tighten import Reason, Targets, targets_of
 from strategies import RATE, sessions, simple_session
 
 STEP = RATE // 8  # a sixteenth at 120 bpm is 125 ms
 
 
-def tightened(frames: list[int], **values: object) -> Targets:
+def tightened(frames: list[int], *, least_spacing: float = USUAL_SPACING, **values: object) -> Targets:
     session = simple_session(frames, frames[-1] + RATE)
+    content = session.recordings[0].content
+    session = set_sift(session, content, lambda sift: replace(sift, least_spacing=least_spacing))
     session = set_tighten(session, session.tracks[0].id, **{"strength": 1.0, **values})
     return targets_of(session, session.tracks[0], session.tracks[0].clips[0])
 
@@ -92,7 +96,7 @@ def test_swing_moves_the_target():
 
 
 def test_the_grace_stroke_of_a_flam_keeps_its_distance():
-    targets = tightened([0, STEP + 300, STEP + 300 + 800, 3 * STEP])
+    targets = tightened([0, STEP + 300, STEP + 300 + 800, 3 * STEP], least_spacing=10.0)
 
     assert targets.target.tolist() == [0, STEP, STEP + 800, 3 * STEP]
     assert targets.reasons[2] == Reason.CARRIED

@@ -4,6 +4,7 @@ from PySide6.QtCore import Qt
 
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.tightening import move_hit
+from chronotome.session.onsets import Standing
 from chronotome.session.tighten import targets_of
 from chronotome.ui.view_state import Stage
 from sounds import noise_hits, write
@@ -106,16 +107,19 @@ def test_onsets_are_added_kept_and_dropped_at_the_playhead(at_work):
     count = len(at_work.session.recordings[0].onsets)
 
     at_work.press(Qt.Key.Key_I)
-    onsets = at_work.session.recordings[0].onsets
-    added = onsets.ids[onsets.nearest(5000)]
-    at_work.desk.view.select(added)
+    added = len(at_work.session.recordings[0].onsets)
     at_work.press(Qt.Key.Key_Delete)
-    dropped = at_work.session.recordings[0].onsets.counted(45).sum()
-    at_work.press(Qt.Key.Key_K)
+    gone = len(at_work.session.recordings[0].onsets)
+    at_work.press(Qt.Key.Key_Right)
+    found = at_work.desk.view.selected
+    standings = []
+    for key in (Qt.Key.Key_Delete, Qt.Key.Key_K):
+        at_work.press(key)
+        onsets = at_work.session.recordings[0].onsets
+        standings.append(onsets.standings[onsets.place_of(found)])
 
-    assert len(onsets) == count + 1
-    assert at_work.session.recordings[0].onsets.counted(45).sum() == dropped + 1
-    at_work.wait(lambda: "strength 100" in at_work.window.trays[Stage.MARK].selected.text())
+    assert (added, gone) == (count + 1, count)
+    assert standings == [Standing.DROPPED, Standing.KEPT]
 
 
 def test_half_and_double_time(at_work):

@@ -293,9 +293,7 @@ class Workspace(QObject):
             recording = next((each for each in session.recordings if each.content == found.content), None)
             if recording is None or _asked(recording) is not found.asked:
                 return session
-            return set_analysis(
-                session, found.content, analysis.onsets, analysis.measured, analysis.material
-            )
+            return set_analysis(session, found.content, analysis.onsets, analysis.measured, analysis.material)
 
         self._store.amend(amend)
 

@@ -4,10 +4,17 @@ import numpy as np
 import scipy.fft
 from numpy.typing import NDArray
 
-from chronotome.dsp.audio import Curve
+from chronotome.dsp.audio import Curve, Samples, mono
+from chronotome.dsp.rises import octave_rises
 from chronotome.units import Frames
 
 PREDICTION_ORDER = 16
+ROWS_AT_ONCE = 32
+"""Few enough that what is worked on stays in the cache of a core."""
+CONTEXT = 0.040
+"""Seconds around that are heard too when one attack is looked for."""
+LEAST_CLEAR = 4.0
+"""Change from which something starts that a mark may be pulled to."""
 
 
 def rows_around(signal: Curve, centres: Frames, before: int, after: int) -> Curve:
@@ -23,6 +30,14 @@ def first_frames(signal: Curve, rate: int, coarse: Frames) -> Frames:
     An autoregressive model of order 16 is fitted on the 25 ms before; the answer is the first frame whose
     prediction error exceeds both 1.5 times its past maximum and 2 % of what follows.
     """
+    frames = np.empty(len(coarse), np.int64)
+    for start in range(0, len(coarse), ROWS_AT_ONCE):
+        chosen = slice(start, start + ROWS_AT_ONCE)
+        frames[chosen] = _first_frames(signal, rate, coarse[chosen])
+    return frames
+
+
+def _first_frames(signal: Curve, rate: int, coarse: Frames) -> Frames:
     past, back, ahead, gap = (int(seconds * rate) for seconds in (0.025, 0.005, 0.004, 0.0025))
     before = past + back
     rows = rows_around(signal, coarse, before, ahead + int(0.006 * rate)).astype(np.float64)
@@ -56,3 +71,39 @@ def _prediction_errors(rows: NDArray[np.float64], fitted: int) -> NDArray[np.flo
     for order in range(1, PREDICTION_ORDER + 1):
         result[:, order:] += each[:, order : order + 1] * rows[:, :-order]
     return result
+
+
+def nearest_attack(samples: Samples, rate: int, frame: int, reach: float) -> int | None:
+    """The frame where an attack starts within `reach` seconds of `frame`; None where nothing starts.
+
+    Parameters
+    ----------
+    samples : float32, shape (frames, channels)
+        Only what is near is read.
+    """
+    away = int(reach * rate)
+    before = away + int(CONTEXT * rate)
+    start, end = max(0, frame - before), min(len(samples), frame + before)
+    part = mono(samples[start:end])
+    peak = float(np.abs(part).max(initial=0.0))
+    if len(part) < 2 * PREDICTION_ORDER or peak <= 0:
+        return None
+    padding = int(CONTEXT * rate)
+    signal = np.pad(part / np.float32(peak), (padding, padding))
+    rises = octave_rises(signal, rate)
+    places = np.arange(len(rises.change)) * rises.hop - padding + start - frame
+    nearness = np.exp(-0.5 * (places / max(1, away)) ** 2)
+    change = np.where(np.abs(places) <= away, rises.change * nearness, 0)
+    best = int(change.argmax())
+    if rises.change[best] < LEAST_CLEAR:
+        return None
+    exact = int(first_frames(signal, rate, np.array([best * rises.hop]))[0])
+    return max(0, exact - padding + start)
+
+
+def nearest_crossing(samples: Samples, frame: int, reach: int) -> int:
+    """The frame nearest to `frame`, within `reach` frames, from which on the mean has another sign."""
+    start, end = max(0, frame - reach), min(len(samples), frame + reach + 1)
+    part = samples[start:end].mean(axis=1)
+    crossings = np.flatnonzero((part[:-1] < 0) != (part[1:] < 0)) + 1 + start
+    return int(crossings[np.abs(crossings - frame).argmin()]) if len(crossings) else frame

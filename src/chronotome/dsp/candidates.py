@@ -158,13 +158,13 @@ def features_of(found: Candidates, heard: Novelty, rises: Rises, rate: int) -> F
         return _around(curve, hops, round(first * per_ms), round(last * per_ms)).mean(axis=1)
 
     short, long, slow = heard.short, heard.long, heard.slow
-    columns = [
+    columns: list[NDArray[np.float32]] = [
         _log(heard.excess[found.hops]),
         _log(heard.change[found.hops]),
         _log(most(short.change, -5, 15)),
         _log(most(long.change, -10, 20)),
         found.is_first.astype(np.float32),
-        (found.places * rises.hop - found.hops * heard.hop) / np.float32(rate) * 20,
+        ((found.places * rises.hop - found.hops * heard.hop) / rate * 20).astype(np.float32),
         *(_log(most(slow.change, *span)) for span in ((20, 80), (-100, -20), (100, 200))),
         *(_log(most(slow.change, ms, ms)) for ms in (20, 50, 75)),
         *(_log(most(heard.change, *span)) for span in ((-150, -35), (35, 150), (-1000, 1000))),
@@ -190,7 +190,9 @@ def _energy_features(found: Candidates, rises: Rises, rate: int) -> Features:
         return int(seconds * rate / rises.hop)
 
     def loudness(start: float, end: float) -> NDArray[np.float32]:
-        return np.log(_around(energy, found.places, span(start), max(span(start), span(end) - 1)).mean(axis=1))
+        return np.log(
+            _around(energy, found.places, span(start), max(span(start), span(end) - 1)).mean(axis=1)
+        )
 
     energy = rises.energies.sum(axis=0)
     after, before = loudness(0, 0.03), loudness(-0.03, -0.003)
@@ -212,7 +214,9 @@ def _energy_features(found: Candidates, rises: Rises, rate: int) -> Features:
 def shapes_of(frames: Frames, signal: Curve, rises: Rises, rate: int) -> Features:
     """The envelope around each frame: energies below 250 Hz, to 1.2 kHz, above, and all; and peaks per ms."""
     energies = rises.energies
-    bands = np.log(np.stack([energies[0], energies[1:3].sum(axis=0), energies[3:].sum(axis=0), energies.sum(axis=0)], 1))
+    bands = np.log(
+        np.stack([energies[0], energies[1:3].sum(axis=0), energies[3:].sum(axis=0), energies.sum(axis=0)], 1)
+    )
     centres = np.round(frames / rises.hop).astype(np.int64)
     seconds = np.arange(-20, 30) * 0.0007
     places = centres[:, None] + np.round(seconds * rate / rises.hop).astype(np.int64)

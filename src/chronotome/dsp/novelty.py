@@ -136,9 +136,9 @@ def novelty(signal: Curve, rate: int) -> Novelty:
         scale=SHORT_SCALE,
     )
     long, slow = _long_windows(signal, rate, hop, len(levels))
-    change = (short.change + long.change) / 2
+    change = (short.change + long.change) * np.float32(0.5)
     reach = int(MEDIAN_SECONDS * rate / hop) | 1
-    excess = change - median_filter(change, reach, mode="constant")
+    excess: Curve = change - median_filter(change, reach, mode="constant").astype(np.float32)
     return Novelty(hop, change, excess, short, long, slow, bands)
 
 
@@ -147,14 +147,18 @@ def _power_of_two(size: float) -> int:
 
 
 def _long_windows(signal: Curve, rate: int, hop: int, hops: int) -> tuple[Flux, Flux]:
-    """Flux of the long window over 20 and over 80 ms, at a low rate and every second hop, on the axis of hops."""
+    """Flux of the long window over 20 and over 80 ms, at a low rate, brought to the axis of hops."""
     parts = int(2 ** max(0, np.floor(np.log2(rate / LOW_RATE))))
     for left in range(int(np.log2(parts)), 0, -1):
         signal = halved(signal, taps=23 if left == 1 else 7)
     low_rate = rate / parts
     wide_hop = max(1, round(LONG_HOP * low_rate))
     bank, centres = triangular_bank(
-        low_rate, _power_of_two(LONG_SECONDS * low_rate), lowest=LOWEST, highest=HIGHEST_LONG, per_octave=PER_OCTAVE
+        low_rate,
+        _power_of_two(LONG_SECONDS * low_rate),
+        lowest=LOWEST,
+        highest=HIGHEST_LONG,
+        per_octave=PER_OCTAVE,
     )
     levels = whitened(band_magnitudes(signal, bank, hop=wide_hop), hops_per_second=low_rate / wide_hop)
     early = LONG_EARLY * rate / hop  # the long window hears an attack before it comes

@@ -1,6 +1,8 @@
 """Audio -> frames, strengths and bands of what starts."""
 
+import math
 from dataclasses import dataclass
+from itertools import pairwise
 
 import numpy as np
 from numpy.typing import NDArray
@@ -38,10 +40,10 @@ BAND_TILT = np.array([1.0, 3.0, 12.0], np.float32)  # natural spectra fall; with
 LOUDNESS_RANGE = 48.0
 """dB from the loudest hits down to what adds nothing to strength."""
 MATERIALS = (Material.DRUMS, Material.STRUCK, Material.SUSTAINED)
-CONFIDENT = 0.8
+CONFIDENT = 0.6
 FEW = 4
 """Hits below which the material is not guessed."""
-FRAMES_AT_ONCE = 1 << 20
+FRAMES_AT_ONCE = 1 << 17
 
 
 @dataclass(frozen=True, eq=False)
@@ -84,13 +86,17 @@ class Listener:
         self.rate, self.frames = audio.rate, audio.frames
         self._samples = audio.samples
         self._channel = _loudest_where_the_mean_cancels(audio.samples)
-        sums, low, high = 0.0, 0.0, 0.0
-        for start in range(0, self.frames, FRAMES_AT_ONCE):
-            part = self._mono(start, start + FRAMES_AT_ONCE)
-            sums += float(part.sum(dtype=np.float64))
-            low, high = min(low, float(part.min())), max(high, float(part.max()))
-        self._mean = np.float32(sums / max(1, self.frames))
-        self.peak = max(high - float(self._mean), float(self._mean) - low) if self.frames else 0.0
+        found: list[tuple[float, float, float]] = []
+
+        def measure(start: int, end: int) -> None:
+            part = self._mono(start, end)
+            found.append((float(part.sum()), float(part.min()), float(part.max())))
+
+        if self.frames:
+            in_threads(measure, self.frames, FRAMES_AT_ONCE)
+        sums, lows, highs = zip(*sorted(found), strict=True) if found else ((), (0.0,), (0.0,))
+        self._mean = np.float32(math.fsum(sums) / max(1, self.frames))
+        self.peak = max(max(highs) - float(self._mean), float(self._mean) - min(lows)) if self.frames else 0.0
 
     def _mono(self, start: int, end: int) -> Curve:
         part = self._samples[start:end]
@@ -116,13 +122,19 @@ def _loudest_where_the_mean_cancels(samples: Samples) -> int | None:
     channels = samples.shape[1]
     if channels == 1:
         return 0
-    energies, mean_energy = np.zeros(channels), 0.0
-    for start in range(0, len(samples), FRAMES_AT_ONCE):
-        part = samples[start : start + FRAMES_AT_ONCE]
-        products = (part.T @ part).astype(np.float64)
-        energies += np.diagonal(products)
-        mean_energy += float(products.sum()) / channels**2
-    return None if mean_energy > 0.2 * energies.max(initial=0.0) else int(energies.argmax())
+    found: list[list[float]] = []
+
+    def measure(start: int, end: int) -> None:
+        columns = np.ascontiguousarray(samples[start:end].T)
+        mean = columns.sum(axis=0)
+        mean /= channels
+        found.append([float(np.dot(each, each)) for each in (mean, *columns)])
+
+    if not len(samples):
+        return None
+    in_threads(measure, len(samples), FRAMES_AT_ONCE)
+    mean_energy, *energies = (math.fsum(sorted(each)) for each in zip(*found, strict=True))
+    return None if mean_energy > 0.2 * max(energies) else int(np.argmax(energies))
 
 
 def detect_onsets(
@@ -172,7 +184,7 @@ def detect_onsets(
         heard.frames[kept],
         np.round(strengths[kept], 2),
         heard.bands[kept],
-        np.round(heard.doubts[kept].astype(np.float64), 2),
+        np.round(heard.doubts[kept], 2).astype(np.float64),
         material,
     )
 
@@ -189,7 +201,7 @@ def _parts(frames: int, rate: int) -> list[tuple[int, int]]:
     if frames > 2 * SHORTEST_PART * rate:
         count = 2 * max(1, int(np.ceil(frames / (2 * LONGEST_PART * rate))))
     edges = np.linspace(0, frames, count + 1).astype(int).tolist()
-    return list(zip(edges[:-1], edges[1:], strict=True))
+    return list(pairwise(edges))
 
 
 def _heard(listener: Listener, *, progress: Progress) -> Heard:
@@ -276,9 +288,8 @@ def _material_of(features: Features, likely: NDArray[np.float64]) -> Material:
 
 
 def material_features(sure: Features) -> NDArray[np.float32]:
-    """Mean and spread of each feature over the sure onsets of a recording."""
-    held = np.clip(sure, -12, 12)
-    return np.concatenate([held.mean(axis=0), held.std(axis=0)])
+    """Mean of each feature over the sure onsets of a recording."""
+    return np.asarray(np.clip(sure, -12, 12).mean(axis=0), np.float32)
 
 
 def _strengths(likely: NDArray[np.float64], gains: NDArray[np.float32]) -> NDArray[np.float64]:

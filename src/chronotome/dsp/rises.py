@@ -7,13 +7,13 @@ import numpy as np
 import scipy.fft
 
 from chronotome.dsp.audio import Curve
-from chronotome.dsp.spectrum import Spectrogram, windows_of
+from chronotome.dsp.spectrum import Spectrogram, power_of, windows_of
 
 WINDOW_SECONDS, HOP_SECONDS = 0.003, 0.0007
 RISE_SPAN, BEFORE = 0.005, 0.015
 OCTAVES = (0.0, 250.0, 600.0, 1200.0, 2500.0, 5000.0, 10000.0)
 QUIETEST = np.float32(1e-7)
-HOPS_AT_ONCE = 4096
+HOPS_AT_ONCE = 1024
 
 
 @dataclass(frozen=True, eq=False)
@@ -47,11 +47,13 @@ def _energies(signal: Curve, rate: int, hop: int) -> Spectrogram:
     octaves = _octaves(rate, size)
     padded = np.pad(signal, (size // 2, size // 2))
     energies = np.empty((len(OCTAVES), hops), np.float32)
+    windowed = np.empty((min(hops, HOPS_AT_ONCE), size), np.float32)
     for start in range(0, hops, HOPS_AT_ONCE):
         end = min(hops, start + HOPS_AT_ONCE)
-        spectra = scipy.fft.rfft(windows_of(padded, size, hop, start * hop, end - start) * window, axis=1)
-        power = spectra.real**2
-        power += spectra.imag**2
+        part = np.multiply(
+            windows_of(padded, size, hop, start * hop, end - start), window, out=windowed[: end - start]
+        )
+        power = power_of(scipy.fft.rfft(part, axis=1), 0, size // 2 + 1)
         energies[:, start:end] = (power @ octaves).T
     energies += QUIETEST
     return energies

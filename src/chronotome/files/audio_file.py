@@ -279,6 +279,13 @@ ENCODINGS = {
 }
 
 
+def encoding_like(path: Path) -> Encoding:
+    """The kind of WAV that holds a file's samples as they are; float where no whole numbers do."""
+    with _opened(path) as file:
+        kinds = {"PCM_16": "wav16", "PCM_24": "wav24"}
+        return ENCODINGS[kinds.get(file.subtype, "wavfloat")]
+
+
 @dataclass(frozen=True)
 class Written:
     """What was written: frames, the loudest sample, and how many samples had to be held at full scale."""

@@ -9,11 +9,13 @@ from pathlib import Path
 from typing import BinaryIO
 
 import mido
-import soundfile
+import numpy as np
+from numpy.typing import NDArray
 
 from chronotome.dsp.bands import Band
 from chronotome.errors import UnusableFile
-from chronotome.files.audio_file import cannot_write, facts_of, read_audio
+from chronotome.files.audio_file import cannot_write, encoding_like, read_audio, write_blocks
+from chronotome.session.model import Recording
 
 LABEL_SUFFIXES = (".txt", ".tsv")
 SUFFIXES = (*LABEL_SUFFIXES, ".csv", ".wav", ".mid", ".midi")
@@ -38,10 +40,24 @@ class Mark:
     is_locked: bool = False
 
 
+def marks_of(recording: Recording, counts: NDArray[np.bool_]) -> list[Mark]:
+    """The onsets that count, as marks."""
+    onsets = recording.onsets
+    return [
+        Mark(
+            onsets.frames[place] / recording.rate,
+            onsets.strengths[place],
+            Band(onsets.bands[place]),
+            is_locked=bool(onsets.lock_array[place]),
+        )
+        for place in np.flatnonzero(counts).tolist()
+    ]
+
+
 def write_marks(
     path: Path, marks: Sequence[Mark], recording: Path, rate: int, suffix: str | None = None
 ) -> None:
-    """Write marks as the ending says, or as `suffix` does; `.wav` is a copy of the recording with cue markers in it.
+    """Write marks as the ending says, or as `suffix` does; a `.wav` is a copy of the recording with cues.
 
     Raises
     ------
@@ -86,11 +102,15 @@ def read_marks(path: Path, rate: int) -> list[Mark]:
         elif suffix in {".mid", ".midi"}:
             marks = list(_from_midi(path))
         else:
-            raise UnusableFile(path, "has an ending that marks are not read from", f"Say {', '.join(SUFFIXES)}.")
+            raise UnusableFile(
+                path, "has an ending that marks are not read from", f"Say {', '.join(SUFFIXES)}."
+            )
     except OSError as error:
         raise UnusableFile(path, f"cannot be read ({error.strerror})", "Check the file.") from None
     except (ValueError, KeyError, EOFError, struct.error, IndexError, UnicodeDecodeError):
-        raise UnusableFile(path, "is damaged, or holds no marks", "Check that it is the right file.") from None
+        raise UnusableFile(
+            path, "is damaged, or holds no marks", "Check that it is the right file."
+        ) from None
     if not marks:
         raise UnusableFile(path, "holds no marks", "Check that it is the right file.")
     return sorted(marks, key=lambda mark: mark.seconds)
@@ -99,7 +119,8 @@ def read_marks(path: Path, rate: int) -> list[Mark]:
 def labels_text(marks: Sequence[Mark]) -> str:
     """Start, end and name in columns, in seconds, as audio editors read them."""
     rows = (
-        f"{mark.seconds:.6f}\t{mark.seconds:.6f}\t{mark.name or f'{mark.band.name.lower()} {mark.strength:.0f}'}\n"
+        f"{mark.seconds:.6f}\t{mark.seconds:.6f}\t"
+        f"{mark.name or f'{mark.band.name.lower()} {mark.strength:.0f}'}\n"
         for mark in marks
     )
     return "".join(rows)
@@ -120,7 +141,13 @@ def csv_text(marks: Sequence[Mark], rate: int) -> str:
     writer.writerow(FIELDS)
     for mark in marks:
         frame = round(mark.seconds * rate)
-        row = (frame, f"{mark.seconds:.9f}", f"{mark.strength:.2f}", mark.band.name.lower(), int(mark.is_locked))
+        row = (
+            frame,
+            f"{mark.seconds:.9f}",
+            f"{mark.strength:.2f}",
+            mark.band.name.lower(),
+            int(mark.is_locked),
+        )
         writer.writerow(row)
     return text.getvalue()
 
@@ -160,18 +187,25 @@ def _from_midi(path: Path) -> Iterator[Mark]:
 
 
 def _write_cues(path: Path, marks: Sequence[Mark], recording: Path, rate: int) -> None:
-    facts, audio = facts_of(recording), read_audio(recording)
-    info = soundfile.info(facts.path)
-    subtype = info.subtype if info.format in {"WAV", "WAVEX"} else "PCM_24"
-    part = path.with_name(path.name + ".part")
+    """A copy of the recording's samples, as they are, with markers behind them."""
+    encoding, audio = encoding_like(recording), read_audio(recording)
+    part = path.with_name(f".{path.name}.cues")
     try:
-        soundfile.write(part, audio.samples, audio.rate, subtype=subtype, format="WAV")
+        write_blocks(
+            part,
+            iter([audio.samples]),
+            rate=audio.rate,
+            channels=audio.channels,
+            frames=audio.frames,
+            encoding=encoding,
+        )
         with part.open("r+b") as file:
             _append_cues(file, [(round(mark.seconds * rate), mark.name) for mark in marks])
         part.replace(path)
-    except (OSError, soundfile.SoundFileError) as error:
-        part.unlink(missing_ok=True)
+    except OSError as error:
         raise cannot_write(path, error) from error
+    finally:
+        part.unlink(missing_ok=True)
 
 
 def _append_cues(file: BinaryIO, cues: Sequence[tuple[int, str]]) -> None:
@@ -197,7 +231,9 @@ def _chunk(kind: bytes, body: bytes) -> bytes:
 
 
 def _from_cues(path: Path) -> Iterator[Mark]:
-    rate, cues, names = 0, {}, {}
+    rate = 0
+    cues: dict[int, int] = {}
+    names: dict[int, str] = {}
     with path.open("rb") as file:
         for kind, body in _chunks(file):
             if kind == b"fmt ":

@@ -18,9 +18,7 @@ def clock_of(session: Session, clip: Clip) -> Clock:
 def counted_of(session: Session, clip: Clip) -> NDArray[np.bool_]:
     """True for each onset of the clip's recording that counts."""
     recording = session.recording_of(clip)
-    return _counted(
-        recording, clip.source_start, clip.start, session.rate, session.tempo, session.metre
-    )
+    return _counted(recording, clip.source_start, clip.start, session.rate, session.tempo, session.metre)
 
 
 @by_identity(64)

@@ -122,7 +122,9 @@ class Onsets(Struct, frozen=True, dict=True):
         new = [frame for frame in wanted if frame not in there]
         if not new:
             return present
-        order = np.argsort(np.concatenate([self.frame_array, np.array(new, np.int64)]), kind="stable").tolist()
+        order = np.argsort(
+            np.concatenate([self.frame_array, np.array(new, np.int64)]), kind="stable"
+        ).tolist()
 
         def merged(column: Sequence[T], values: Sequence[T]) -> tuple[T, ...]:
             both = (*column, *values)
@@ -146,7 +148,9 @@ class Onsets(Struct, frozen=True, dict=True):
 
     def moved(self, onset: OnsetId, frame: int) -> "Onsets":
         """With one onset at another frame, held between its neighbours; it counts as kept by hand."""
-        return self.shifted([onset], frame - (self.frames[self._places[onset]] if onset in self._places else 0))
+        return self.shifted(
+            [onset], frame - (self.frames[self._places[onset]] if onset in self._places else 0)
+        )
 
     def shifted(self, onsets: Iterable[OnsetId], by: int) -> "Onsets":
         """With onsets moved by frames together, as far as those that stay allow; they count as kept.
@@ -196,13 +200,13 @@ class Onsets(Struct, frozen=True, dict=True):
         changed = self
         if tuple(standings) != self.standings:
             changed = msgspec.structs.replace(self, standings=tuple(standings))
-        return changed._without(gone) if gone else changed
+        return changed.without(gone) if gone else changed
 
     def as_found(self) -> "Onsets":
         """Without anything that was said by hand; corrected frames stay."""
         added = {place for place, each in enumerate(self.standings) if each == Standing.ADDED}
         plain = msgspec.structs.replace(self, standings=(int(Standing.BY_STRENGTH),) * len(self))
-        return plain._without(added) if added else plain
+        return plain.without(added) if added else plain
 
     def locked(self, onsets: Iterable[OnsetId], *, is_locked: bool) -> "Onsets":
         """With onsets held where they are, or free again."""
@@ -210,9 +214,13 @@ class Onsets(Struct, frozen=True, dict=True):
         for place in map(self.place_of, onsets):
             if place is not None:
                 locks[place] = is_locked
-        return self if locks == self.lock_array.tolist() else msgspec.structs.replace(self, locks=tuple(locks))
+        return (
+            self if locks == self.lock_array.tolist() else msgspec.structs.replace(self, locks=tuple(locks))
+        )
 
-    def _without(self, places: set[int]) -> "Onsets":
+    def without(self, places: set[int]) -> "Onsets":
+        """Without the onsets at these places of the columns."""
+
         def left(column: tuple[T, ...]) -> tuple[T, ...]:
             return tuple(value for place, value in enumerate(column) if place not in places)
 

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QMenu, QMenuBar, QPushButton, QWidget
 
 from chronotome.errors import ChronotomeError
 
-MENUS = ("Session", "Edit", "Recording", "Timing", "Playback", "View", "Help")
+MENUS = ("Session", "Edit", "Recording", "Marks", "Timing", "Playback", "View", "Help")
 
 
 @dataclass(frozen=True)
@@ -20,7 +20,7 @@ class Entry:
     menu: str
     words: str = ""
     keys: str = ""
-    do: Callable[[], None] | None = None
+    do: Callable[[], object] | None = None
     is_on: Callable[[], bool] | None = None
     """For one that is on or off."""
 

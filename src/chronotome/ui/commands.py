@@ -8,14 +8,15 @@ import numpy as np
 
 from chronotome.render.mix import Side
 from chronotome.session.checks import Check, checks_of
-from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset
 from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits
 from chronotome.session.edits.timing import set_beat_one, set_click, set_looping, set_tempo
 from chronotome.session.edits.tracks import lock, remove_track, set_level, set_muted, set_solo, unlock
 from chronotome.session.model import Track, replace
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.desk import Desk
+from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.view_state import Stage
 
 LONGEST_TAP_GAP = 2.0
 TAPS = 8
@@ -25,10 +26,11 @@ LEVEL_STEP = 1.0
 
 
 class Commands:
-    """One method for each thing that a key or a menu can do."""
+    """One method for each thing that a key or a menu can do; `marks` has those of Mark."""
 
     def __init__(self, desk: Desk) -> None:
         self._desk = desk
+        self.marks = MarkCommands(desk)
         self._taps: list[float] = []
 
     # What is meant
@@ -107,20 +109,6 @@ class Commands:
 
     # Hits
 
-    def step_hit(self, step: int) -> None:
-        """Select the next or previous hit; from nothing, the one at the playhead."""
-        shown = self._guide() if self._shown is None else self._shown
-        if shown is None or not len(shown.targets):
-            return
-        onsets = shown.targets.onsets
-        at = np.flatnonzero(onsets == self._desk.view.selected)
-        if len(at):
-            place = int(np.clip(at[0] + step, 0, len(onsets) - 1))
-        else:
-            place = int(np.searchsorted(shown.hits, self._desk.transport.position))
-            place = min(len(onsets) - 1, place if step > 0 else max(0, place - 1))
-        self._go(int(onsets[place]), float(shown.hits[place]))
-
     def _go(self, onset: OnsetId, frame: float) -> None:
         self._desk.view.select(onset)
         self._desk.view.center_on(frame)
@@ -128,7 +116,10 @@ class Commands:
             self._desk.transport.go_to(frame)
 
     def next_check(self) -> None:
-        """Go to the next place to check, round again after the last."""
+        """Go to the next place to check, round again after the last; in Mark, of the marks."""
+        if self._desk.view.stage is Stage.MARK:
+            self.marks.next_check()
+            return
         shown = self._guide()
         checks = () if shown is None else checks_of(self._desk.session, shown.track)
         if shown is None or not checks:
@@ -167,28 +158,6 @@ class Commands:
         shown = self._guide()
         if shown is not None:
             self._desk.store.apply(lambda session: reset_hits(session, shown.track.id), "Reset all hits")
-
-    def add_onset(self) -> None:
-        """Mark a hit at the playhead."""
-        shown = self._shown
-        if shown is not None:
-            frame = shown.recording_frame(self._desk.transport.position)
-            content = shown.recording.content
-            self._desk.store.apply(lambda session: add_onset(session, content, frame), "Add onset")
-
-    def drop_onset(self) -> None:
-        """Say of the selected onset that it is no hit."""
-        shown, onset = self._shown, self._desk.view.selected
-        if shown is not None and onset is not None:
-            content = shown.recording.content
-            self._desk.store.apply(lambda session: drop_onset(session, content, onset), "Drop onset")
-
-    def keep_onset(self) -> None:
-        """Say of the selected onset that it is a hit."""
-        shown, onset = self._shown, self._desk.view.selected
-        if shown is not None and onset is not None:
-            content = shown.recording.content
-            self._desk.store.apply(lambda session: keep_onset(session, content, onset), "Keep onset")
 
     def find_hits(self) -> None:
         shown = self._shown

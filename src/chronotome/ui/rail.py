@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QWidget
 
 from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of
+from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.tighten import targets_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
@@ -151,7 +152,11 @@ class Rail(QWidget):
         bars = session.frames / session.rate * session.tempo.beats_per_minute / 60 / session.metre.bar
         beat_one = "beat 1 set" if session.is_beat_one_set else "beat 1 not set"
         return {
-            Stage.MARK: Figures(counted(counted_onsets, "onset"), f"{faint} faint hidden"),
+            Stage.MARK: Figures(
+                counted(counted_onsets, "onset"),
+                f"{faint} faint hidden",
+                len(mark_checks_of(session, track)),
+            ),
             Stage.FIT: Figures(
                 f"{plain(session.tempo.beats_per_minute, 2)} bpm", f"{bars:.0f} bars · {beat_one}"
             ),

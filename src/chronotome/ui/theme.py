@@ -169,6 +169,14 @@ def style_sheet(theme: Theme) -> str:
     QComboBox::drop-down {{ border: none; width: 16px; }}
     QComboBox QAbstractItemView {{ background: {t.card}; border: 1px solid {t.strong_rule};
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}
+    QTableView#onsets {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px;
+        font-family: "{FIGURES}"; font-size: 11px; outline: none;
+        selection-background-color: {t.wash}; selection-color: {t.ink}; }}
+    QTableView#onsets QHeaderView {{ background: {t.card}; border: none; }}
+    QTableView#onsets QHeaderView::section {{ background: {t.card}; color: {t.soft_ink}; border: none;
+        border-bottom: 1px solid {t.rule}; font-family: "{TEXT}"; font-size: 10px; padding: 2px 4px; }}
+    QSpinBox {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px; padding: 3px 4px; }}
+    QSpinBox:focus {{ border-color: {t.accent}; }}
     QProgressBar {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 4px; height: 8px;
         text-align: center; }}
     QProgressBar::chunk {{ background: {t.accent}; border-radius: 3px; }}

@@ -27,6 +27,14 @@ class Stage(IntEnum):
         return self.name.capitalize()
 
 
+class MarkSnap(IntEnum):
+    """What a mark that is dragged or set by ear is pulled to."""
+
+    ATTACK = 0
+    CROSSING = 1
+    NOTHING = 2
+
+
 class ViewState(QObject):
     """Shared by everything on screen."""
 
@@ -44,6 +52,8 @@ class ViewState(QObject):
         self.stage = Stage.TIGHTEN
         self.theme: Theme = DAY
         self.selected: OnsetId | None = None
+        self.picked: tuple[OnsetId, ...] = ()
+        self.mark_snap = MarkSnap.ATTACK
         self.snap_grid = Grid(16)
         self.snap_follows_zoom = True
         self.is_snapping = True
@@ -62,7 +72,7 @@ class ViewState(QObject):
     def focus(self, track: TrackId) -> None:
         if self.focused is None or self.focused.id != track:
             self._focus = track
-            self.selected = None
+            self.selected, self.picked = None, ()
             self.focus_changed.emit()
             self.selection_changed.emit()
 
@@ -72,8 +82,12 @@ class ViewState(QObject):
             self.focus(tracks[(tracks.index(self.focused.id) + step) % len(tracks)])
 
     def select(self, onset: OnsetId | None) -> None:
-        if self.selected != onset:
-            self.selected = onset
+        self.pick(() if onset is None else (onset,), onset)
+
+    def pick(self, onsets: tuple[OnsetId, ...], head: OnsetId | None) -> None:
+        """Select several; `head` is the one that keys move on from."""
+        if (self.selected, self.picked) != (head, onsets):
+            self.selected, self.picked = head, onsets
             self.selection_changed.emit()
 
     def show_stage(self, stage: Stage) -> None:
@@ -109,6 +123,10 @@ class ViewState(QObject):
         self.snap_follows_zoom = grid is None
         if grid is not None:
             self.snap_grid = grid
+        self.snap_changed.emit()
+
+    def set_mark_snap(self, snap: MarkSnap) -> None:
+        self.mark_snap = snap
         self.snap_changed.emit()
 
     def set_snapping(self, *, is_snapping: bool) -> None:

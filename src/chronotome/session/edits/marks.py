@@ -98,9 +98,28 @@ def move_onset(session: Session, content: ContentHash, onset: OnsetId, frame: in
     return _with_onsets(session, content, lambda onsets: onsets.moved(onset, frame))
 
 
-def shift_onsets(session: Session, content: ContentHash, which: Iterable[OnsetId], by: int) -> Session:
-    """Move marks by frames of the recording; the sound stays."""
-    return _with_onsets(session, content, lambda onsets: onsets.shifted(which, by))
+def correct_onsets(
+    session: Session, track: TrackId, clip: ClipId, which: Iterable[OnsetId], by: int
+) -> Session:
+    """Move marks by frames of the recording. The sound stays, of hits that were set by hand too."""
+    old = session.track(track)
+    content = next(each for each in old.clips if each.id == clip)
+    before = session.recording_of(content)
+    moved = _with_onsets(session, content.recording, lambda onsets: onsets.shifted(which, by))
+    if moved is session or not content.markers:
+        return moved
+    after = moved.recording_of(content)
+    targets = targets_of(session, old, content)
+    for marker in content.markers:
+        place = before.onsets.place_of(marker.onset)
+        at = after.onsets.place_of(marker.onset)
+        if place is None or at is None or before.onsets.frames[place] == after.onsets.frames[at]:
+            continue
+        frame = after.onsets.frames[at] - content.source_start
+        played = content.start + frame * session.rate / before.rate
+        heard = float(np.interp(played, targets.played, targets.target))
+        moved = move_hit(moved, track, clip, marker.onset, session.tempo.beat_of(heard / session.rate))
+    return moved
 
 
 def slip_onset(session: Session, track: TrackId, clip: ClipId, onset: OnsetId, frame: int) -> Session:
@@ -146,7 +165,9 @@ def _lines(first: float, last: float, step: float, bar: float) -> BeatArray:
 def _marks_instead(session: Session, clip: Clip, beats: BeatArray) -> Session:
     clock = clock_of(session, clip)
     seconds = session.tempo.seconds_at(beats) - clock.seconds
-    return _instead(session, clip, (clip.source_start + np.rint(seconds * clock.rate).astype(np.int64)).tolist())
+    return _instead(
+        session, clip, (clip.source_start + np.rint(seconds * clock.rate).astype(np.int64)).tolist()
+    )
 
 
 def _instead(session: Session, clip: Clip, frames: Iterable[int]) -> Session:

@@ -1,68 +1,244 @@
 """The tray of Mark: what counts as a hit."""
 
-import numpy as np
-from PySide6.QtWidgets import QLabel
+from collections.abc import Callable
 
-from chronotome.session.edits.marks import set_threshold
-from chronotome.session.model import USUAL_THRESHOLD, Session
+import numpy as np
+from PySide6.QtWidgets import QComboBox, QHBoxLayout, QLabel, QPushButton, QSpinBox
+
+from chronotome.dsp.bands import Band, Material
+from chronotome.session.edits.marks import choose_material, set_sift, set_threshold
+from chronotome.session.grid import Grid
+from chronotome.session.mark_checks import mark_checks_of
+from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import Standing
+from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Near, Per, Sift
 from chronotome.ui.actions import Actions
+from chronotome.ui.commands import Commands
+from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import clock, counted
+from chronotome.ui.figures import counted
 from chronotome.ui.soon import Soon
+from chronotome.ui.stages.onset_table import OnsetTable
 from chronotome.ui.stages.tray import Tray
-from chronotome.ui.view_state import Stage
+from chronotome.ui.timeline.shown import shown_of
+from chronotome.ui.view_state import MarkSnap, Stage
+
+MATERIAL_WORDS = {
+    None: "as heard",
+    Material.DRUMS: "drums",
+    Material.STRUCK: "plucked, struck",
+    Material.SUSTAINED: "bowed, blown, sung",
+    Material.MIXED: "mixed",
+}
+PER_WORDS = {
+    "every one": Sift(),
+    "strongest per bar": Sift(strongest_per=Per.BAR),
+    "strongest per beat": Sift(strongest_per=Per.BEAT),
+    "strongest in ¼ s": Sift(strongest_per=Per.SECONDS, seconds=0.25),
+    "strongest in ½ s": Sift(strongest_per=Per.SECONDS, seconds=0.5),
+    "strongest in 1 s": Sift(strongest_per=Per.SECONDS, seconds=1.0),
+    "strongest in 2 s": Sift(strongest_per=Per.SECONDS, seconds=2.0),
+}
+NEAR_WORDS = {
+    "anywhere": Near.ANYWHERE,
+    "near the grid": Near.NEAR,
+    "far from the grid": Near.FAR,
+}
+GRID_WORDS = {
+    "every bar": 0.0,
+    "every beat": 1.0,
+    "1/2 beat": 0.5,
+    "1/4 beat": 0.25,
+    "1/8 beat": 0.125,
+    "1/16 beat": 0.0625,
+    "1/32 beat": 0.03125,
+}
+PARTS_WORDS = "equal parts"
 
 
 class MarkTray(Tray):
-    def __init__(self, desk: Desk, actions: Actions) -> None:
+    def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
         super().__init__(desk, actions, Stage.MARK, "finds, and moves nothing")
+        self._commands = commands
+        self.material = self._combo("Material", list(MATERIAL_WORDS.values()), self._choose_material)
         self.threshold = ValueSlider(
             desk.view, "Threshold", 0, 100, lambda value: f"{value:.0f}", step=1, usual=USUAL_THRESHOLD
         )
-        self.add(self.threshold)
-        self.bind(self.threshold, self._set, "Set threshold")
+        self.spacing = ValueSlider(
+            desk.view, "Least spacing", 0, 120, lambda value: f"{value:.0f} ms", step=1, usual=USUAL_SPACING
+        )
+        for slider, edit, label in (
+            (self.threshold, self._set_threshold, "Set threshold"),
+            (self.spacing, self._set_spacing, "Set least spacing"),
+        ):
+            self.add(slider)
+            self.bind(slider, edit, label)
+        self.bands = self._band_row()
+        self.per = self._combo("Of them", list(PER_WORDS), self._set_per)
+        self.near = self._combo("Where", list(NEAR_WORDS), self._set_near)
         self.counts = self.add_label("", "figure")
+        self.to_check = self.add_label("")
         self.add_rule()
-        self.add_label("Selected onset", "heading")
-        self.selected: QLabel = self.add_label("none: ← and → step through them")
-        self.add_buttons("keep-onset", "drop-onset")
-        self.add_rule()
-        self.add_label("At the playhead", "heading")
-        self.add_buttons("add-onset")
-        self.add_label("Double-click the wave adds an onset there. Drag a notch to move it.")
-        self.add_rule()
-        self.add_buttons("find-hits")
-        self.finish()
-        desk.view.focus_changed.connect(self._show)
-        desk.view.selection_changed.connect(self._show)
+        self.snap = Segmented(desk.view, "A mark is pulled to", ["attack", "crossing", "nothing"])
+        self.snap.chosen.connect(lambda index: desk.view.set_mark_snap(MarkSnap(index)))
+        self._row("Pulled to").addWidget(self.snap, 1)
+        self._short_buttons({"add-onset": "Mark here", "hear-onset": "Hear", "lock-onset": "Lock"})
+        self._short_buttons({"keep-onset": "Keep", "drop-onset": "Drop", "pull-onset": "Pull"})
+        self.onset_table = OnsetTable(desk)
+        self.rows.addWidget(self.onset_table, 1)
+        self._grid_row()
+        self._short_buttons({"find-hits": "Find hits", "as-found": "As found"})
+        for signal in (desk.view.focus_changed, desk.view.selection_changed, desk.view.snap_changed):
+            signal.connect(self._show)
         self._soon = Soon(self._show, self)
         desk.store.changed.connect(self._soon.ask)
         self._show()
 
-    def _set(self, session: Session, value: float) -> Session:
+    # Building
+
+    def _row(self, words: str) -> QHBoxLayout:
+        row = QHBoxLayout()
+        row.setSpacing(8)
+        label = QLabel(words)
+        label.setObjectName("soft")
+        label.setFixedWidth(64)
+        row.addWidget(label)
+        self.rows.addLayout(row)
+        return row
+
+    def _short_buttons(self, words: dict[str, str]) -> None:
+        for button, each in zip(self.add_buttons(*words), words.values(), strict=True):
+            button.setText(each)
+
+    def _combo(self, words: str, choices: list[str], do: Callable[[int], None]) -> QComboBox:
+        combo = QComboBox()
+        combo.addItems(choices)
+        combo.setAccessibleName(words)
+        combo.activated.connect(do)
+        self._row(words).addWidget(combo, 1)
+        return combo
+
+    def _band_row(self) -> list[QPushButton]:
+        row, buttons = self._row("Bands"), []
+        for band, sign in zip(Band, "■●▲", strict=True):
+            button = QPushButton(f"{sign} {band.name.lower()}")
+            button.setCheckable(True)
+            button.setAccessibleName(f"Onsets of the {band.name.lower()} band")
+            button.clicked.connect(self._set_bands)
+            row.addWidget(button, 1)
+            buttons.append(button)
+        return buttons
+
+    def _grid_row(self) -> None:
+        row = self._row("Instead")
+        self.grid = QComboBox()
+        self.grid.addItems([*GRID_WORDS, PARTS_WORDS])
+        self.grid.setAccessibleName("Marks at lines instead of at attacks")
+        self.parts = QSpinBox()
+        self.parts.setRange(2, 999)
+        self.parts.setValue(16)
+        self.parts.setAccessibleName("Number of equal parts")
+        self.parts.hide()
+        self.grid.currentTextChanged.connect(lambda words: self.parts.setVisible(words == PARTS_WORDS))
+        button = QPushButton("Mark")
+        button.setToolTip("Marks at these places instead of at attacks; undo, or As found, takes them back")
+        button.clicked.connect(self._mark_grid)
+        self.mark_grid = button
+        row.addWidget(self.grid, 1)
+        row.addWidget(self.parts)
+        row.addWidget(button)
+
+    # Editing
+
+    @property
+    def _recording(self) -> Recording | None:
         track = self.desk.view.focused
-        if track is None or not track.clips:
-            return session
-        return set_threshold(session, track.clips[0].recording, value)
+        return None if track is None or not track.clips else self.desk.session.recording_of(track.clips[0])
+
+    def _set_threshold(self, session: Session, value: float) -> Session:
+        recording = self._recording
+        return session if recording is None else set_threshold(session, recording.content, value)
+
+    def _set_spacing(self, session: Session, value: float) -> Session:
+        return self._sifted(session, lambda sift: replace(sift, least_spacing=value))
+
+    def _sifted(self, session: Session, change: Callable[[Sift], Sift]) -> Session:
+        recording = self._recording
+        return session if recording is None else set_sift(session, recording.content, change)
+
+    def _change_sift(self, change: Callable[[Sift], Sift], words: str) -> None:
+        self.desk.store.apply(lambda session: self._sifted(session, change), words)
+
+    def _set_bands(self) -> None:
+        chosen = tuple(band for band, button in zip(Band, self.bands, strict=True) if button.isChecked())
+        self._change_sift(lambda sift: replace(sift, bands=chosen), "Choose bands")
+
+    def _set_per(self, index: int) -> None:
+        wanted = list(PER_WORDS.values())[index]
+        self._change_sift(
+            lambda sift: replace(sift, strongest_per=wanted.strongest_per, seconds=wanted.seconds),
+            "Thin onsets",
+        )
+
+    def _set_near(self, index: int) -> None:
+        track = self.desk.view.focused
+        grid = Grid() if track is None else track.tighten.grid
+        near = list(NEAR_WORDS.values())[index]
+        self._change_sift(lambda sift: replace(sift, near=near, grid=grid), "Choose onsets by the grid")
+
+    def _choose_material(self, index: int) -> None:
+        recording = self._recording
+        if recording is not None:
+            material = list(MATERIAL_WORDS)[index]
+            self.desk.store.apply(
+                lambda session: choose_material(session, recording.content, material), "Choose material"
+            )
+
+    def _mark_grid(self) -> None:
+        words = self.grid.currentText()
+        if words == PARTS_WORDS:
+            self._commands.marks.in_parts(self.parts.value())
+        else:
+            self._commands.marks.on_grid(GRID_WORDS[words] * self.desk.session.metre.beat)
+
+    # Showing
 
     def _show(self) -> None:
         track = self.desk.view.focused
-        if track is None or not track.clips:
+        shown = None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
+        self.snap.set_index(int(self.desk.view.mark_snap))
+        if shown is None:
             self.counts.setText("no recording")
+            self.to_check.setText("")
             return
-        recording = self.desk.session.recording_of(track.clips[0])
-        onsets = recording.onsets
-        hits = int(np.count_nonzero(onsets.counted(recording.threshold)))
-        by_hand = int(np.count_nonzero(onsets.standing_array != Standing.BY_STRENGTH))
+        recording = shown.recording
+        self._show_material(recording)
+        sift = recording.sift
         self.threshold.set_value(recording.threshold)
-        faint = len(onsets) - hits
+        self.spacing.set_value(sift.least_spacing, "flams apart" if sift.least_spacing <= 15 else "")
+        for band, button in zip(Band, self.bands, strict=True):
+            button.setChecked(band in sift.bands)
+        per = [
+            (each.strongest_per, each.seconds if each.strongest_per is Per.SECONDS else None)
+            for each in PER_WORDS.values()
+        ]
+        wanted = (sift.strongest_per, sift.seconds if sift.strongest_per is Per.SECONDS else None)
+        self.per.setCurrentIndex(per.index(wanted) if wanted in per else -1)
+        self.near.setCurrentIndex(list(NEAR_WORDS.values()).index(sift.near))
+        hits = int(np.count_nonzero(shown.counts))
+        by_hand = int(np.count_nonzero(recording.onsets.standing_array != Standing.BY_STRENGTH))
+        faint = len(recording.onsets) - hits
         self.counts.setText(f"{counted(hits, 'onset')} · {faint} left out · {by_hand} by hand")
-        place = None if self.desk.view.selected is None else onsets.place_of(self.desk.view.selected)
-        if place is None:
-            self.selected.setText("none: ← and → step through them")
-            return
-        words = ("low", "mid", "high")[onsets.bands[place]]
-        seconds = clock(onsets.frames[place] / recording.rate)
-        self.selected.setText(f"{seconds} · strength {onsets.strengths[place]:.0f} · {words}")
+        checks = len(mark_checks_of(self.desk.session, shown.track))
+        self.to_check.setText(
+            f"{counted(checks, 'place')} to check: N goes there" if checks else "Nothing to check"
+        )
+
+    def _show_material(self, recording: Recording) -> None:
+        heard = MATERIAL_WORDS[recording.material]
+        if not recording.is_analysed:
+            heard = "…"
+        self.material.setItemText(0, "as heard" if recording.is_material_chosen else f"as heard: {heard}")
+        chosen = recording.material if recording.is_material_chosen else None
+        self.material.setCurrentIndex(list(MATERIAL_WORDS).index(chosen))

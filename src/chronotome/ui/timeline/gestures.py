@@ -78,6 +78,25 @@ def take_hit(desk: Desk, shown: Shown, place: int, *, grip: float) -> HitDrag:
 
 
 @dataclass
+class SweepDrag:
+    """A span of the session that is being swept; a press that does not move is a click."""
+
+    start: float
+    sweep: Callable[[float, float], None]
+    click: Callable[[], None]
+    end: float | None = None
+
+    def finish(self) -> None:
+        if self.end is None:
+            self.click()
+        else:
+            self.sweep(self.start, self.end)
+
+    def cancel(self) -> None:
+        """Nothing was changed yet."""
+
+
+@dataclass
 class ValueDrag:
     """A value that is being dragged: a draft at each move, kept when let go."""
 
@@ -85,6 +104,9 @@ class ValueDrag:
     edit_to: Callable[[Session, float], Session]
     label: str
     value: float | None = None
+    words: Callable[[float], str] | None = None
+    """What the lane says beside it."""
+    has_begun: bool = False
 
     def to(self, value: float) -> None:
         self.value = value

@@ -66,6 +66,11 @@ class Shown:
         played = self.clip.start + (self.recording.onsets.frame_array - self.clip.source_start) * ratio
         return self.heard_of_played(np.rint(played).astype(np.int64))
 
+    def frame_shown(self, frame: float) -> float:
+        """Session frame on screen of a frame of the recording."""
+        played = self.clip.start + (frame - self.clip.source_start) * self.rate / self.recording.rate
+        return float(self.heard_of_played(np.array([round(played)]))[0])
+
     def recording_frame(self, shown: float) -> int:
         """Frame of the recording, at its own rate, under a session frame on screen."""
         warp = WarpMap(self.source_anchors, self.heard_anchors)

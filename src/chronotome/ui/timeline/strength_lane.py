@@ -2,7 +2,7 @@
 
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtCore import QPointF, QRect, QRectF, Qt
+from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.dsp.bands import Band
@@ -10,8 +10,9 @@ from chronotome.session.edits.marks import set_threshold
 from chronotome.session.model import Session
 from chronotome.session.onsets import Onsets
 from chronotome.ui.desk import Desk
+from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.timeline.gestures import ValueDrag
+from chronotome.ui.timeline.gestures import SweepDrag, ValueDrag
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_stems, rings, squares, triangles
@@ -31,10 +32,14 @@ MOST_MARKS = 90
 class StrengthLane(TrackLane):
     """Drag the line: weak onsets turn hollow and silent at once. Double-click one: keep or drop it."""
 
-    hint = "Drag the threshold line. Double-click a hollow onset to keep it, a solid one to drop it."
+    hint = (
+        "Drag the threshold line. Double-click keeps a hollow onset, drops a solid one. "
+        "Drag over several: Delete drops them."
+    )
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: Desk, marks: MarkCommands) -> None:
         super().__init__(desk, "Strength of each onset")
+        self._marks = marks
         self.setMinimumHeight(140)
 
     def _y_of(self, strength: float) -> float:
@@ -107,12 +112,16 @@ class StrengthLane(TrackLane):
             if len(visible) <= MOST_MARKS:
                 painter.setBrush(colour(theme.ink if value == theme.ink else theme.paper))
                 self._paint_symbols(painter, onsets, stems, xs, ys)
-        place = None if self.desk.view.selected is None else onsets.place_of(self.desk.view.selected)
-        if place is not None:
+        locked = visible[onsets.lock_array[visible]]
+        painter.setPen(QPen(colour(theme.ink), 1.6))
+        painter.drawLines([QLineF(x - 4, foot + 4, x + 4, foot + 4) for x in xs[locked].tolist()])
+        if self.desk.view.picked:
+            picked = visible[np.isin(onsets.id_array[visible], self.desk.view.picked)]
             painter.setPen(QPen(colour(theme.accent), 2))
             painter.setBrush(colour(theme.accent))
-            painter.drawLine(QPointF(xs[place], foot), QPointF(xs[place], ys[place]))
-            self._paint_symbols(painter, onsets, np.array([place]), xs, ys)
+            painter.drawLines([QLineF(xs[at], foot, xs[at], ys[at]) for at in picked.tolist()])
+            self._paint_symbols(painter, onsets, picked, xs, ys)
+        self.paint_sweep(painter)
 
     @staticmethod
     def _paint_symbols(painter: QPainter, onsets: Onsets, places: Frames, xs: Screen, ys: Screen) -> None:
@@ -145,7 +154,12 @@ class StrengthLane(TrackLane):
             return
         found = self._onset_at(x, y)
         if found is not None:
-            self.desk.view.select(shown.recording.onsets.ids[found[1]])
+            onset = shown.recording.onsets.ids[found[1]]
+            if event.modifiers() & Qt.KeyboardModifier.ShiftModifier:
+                self._marks.extend_to(onset)
+            else:
+                self.desk.view.select(onset)
+                self._marks.hear(onset)
         elif abs(y - self._y_of(shown.recording.threshold)) <= REACH:
             content = shown.recording.content
 
@@ -154,11 +168,17 @@ class StrengthLane(TrackLane):
 
             self.drag = ValueDrag(self.desk, edit, "Set threshold")
         else:
-            self.desk.transport.go_to(self.frame_of(x))
+            self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
+
+    def _put_playhead(self, x: float) -> None:
+        self.desk.view.select(None)
+        self.desk.transport.go_to(self.frame_of(x))
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         y, shown = event.position().y(), self.shown
-        if isinstance(self.drag, ValueDrag):
+        if isinstance(self.drag, SweepDrag):
+            self.go_on_sweeping(event.position().x())
+        elif isinstance(self.drag, ValueDrag):
             self.drag.to(self._strength_of(y))
         elif shown is not None:
             is_over = abs(y - self._y_of(shown.recording.threshold)) <= REACH

@@ -5,6 +5,7 @@ from PySide6.QtGui import QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
 
 from chronotome.ui.desk import Desk
+from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.context_lane import ContextLane
 from chronotome.ui.timeline.drift_lane import DriftLane
@@ -21,13 +22,13 @@ from chronotome.ui.view_state import Stage
 class Timeline(QWidget):
     """Everything between the rail and the tray."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: Desk, marks: MarkCommands) -> None:
         super().__init__()
         self._desk = desk
         self.overview = OverviewStrip(desk)
         self.ruler = Ruler(desk)
-        self.wave = WaveLane(desk)
-        self.strength = StrengthLane(desk)
+        self.wave = WaveLane(desk, marks)
+        self.strength = StrengthLane(desk, marks)
         self.pulse = PulseLane(desk)
         self.drift = DriftLane(desk)
         self.proof = ProofLane(desk)
@@ -76,7 +77,7 @@ class Timeline(QWidget):
 
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
-        lanes = (self.wave, self.ruler, self.drift, self.strength)
+        lanes = (self.wave.lens, self.wave, self.ruler, self.drift, self.strength)
         return any(lane.cancel_drag() for lane in lanes)
 
     def _follow(self, frame: float) -> None:

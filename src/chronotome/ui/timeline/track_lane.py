@@ -1,12 +1,19 @@
 """A lane about the focused track, and the drags that start in it."""
 
-from PySide6.QtGui import QMouseEvent
+from collections.abc import Callable
+
+from PySide6.QtCore import QRectF
+from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.session.edits.tightening import reset_hit
 from chronotome.ui.desk import Desk
-from chronotome.ui.timeline.gestures import HitDrag, ValueDrag
+from chronotome.ui.theme import colour
+from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.shown import Shown, shown_of
+
+STILL = 3
+"""Pixels that a hand moves without meaning it."""
 
 
 class TrackLane(Lane):
@@ -14,7 +21,8 @@ class TrackLane(Lane):
 
     def __init__(self, desk: Desk, name: str) -> None:
         super().__init__(desk, name)
-        self.drag: HitDrag | ValueDrag | None = None
+        self.drag: HitDrag | SweepDrag | ValueDrag | None = None
+        self._sweep_x = 0.0
         desk.view.focus_changed.connect(self.update)
 
     @property
@@ -29,10 +37,28 @@ class TrackLane(Lane):
             lambda session: reset_hit(session, shown.track.id, shown.clip.id, onset), "Reset hit"
         )
 
+    def begin_sweep(self, x: float, click: Callable[[], None], sweep: Callable[[float, float], None]) -> None:
+        self._sweep_x = x
+        self.drag = SweepDrag(self.frame_of(x), sweep, click)
+
+    def go_on_sweeping(self, x: float) -> None:
+        """Nothing is swept before the pointer has moved for good."""
+        if isinstance(self.drag, SweepDrag) and (self.drag.end is not None or abs(x - self._sweep_x) > STILL):
+            self.drag.end = self.frame_of(x)
+            self.update()
+
+    def paint_sweep(self, painter: QPainter) -> None:
+        if isinstance(self.drag, SweepDrag) and self.drag.end is not None:
+            left, right = sorted((self.x_of(self.drag.start), self.x_of(self.drag.end)))
+            painter.setPen(QPen(colour(self.desk.view.theme.accent), 1))
+            painter.setBrush(colour(self.desk.view.theme.accent, 40))
+            painter.drawRect(QRectF(left, 0.5, right - left, self.height() - 2))
+
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        if self.drag is not None:
-            self.drag.finish()
-            self.drag = None
+        drag, self.drag = self.drag, None
+        if drag is not None:
+            drag.finish()
+            self.update()
 
     def cancel_drag(self) -> bool:
         """False if nothing was dragged."""
@@ -40,4 +66,5 @@ class TrackLane(Lane):
             return False
         self.drag.cancel()
         self.drag = None
+        self.update()
         return True

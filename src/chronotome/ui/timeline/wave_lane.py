@@ -1,26 +1,27 @@
 """The focused track: its wave, the notches of its onsets, hatching where it is stretched."""
 
-from collections.abc import Callable
 from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QBrush, QImage, QMouseEvent, QPainter, QPen, QTransform
+from PySide6.QtGui import QBrush, QImage, QMouseEvent, QPainter, QPen, QResizeEvent, QTransform
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.mix import Side
 from chronotome.render.pool import Source
 from chronotome.session.checks import checks_of
-from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset, move_onset
+from chronotome.session.edits.marks import add_onset, correct_onsets, drop_onset, keep_onset, slip_onset
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import decibels
+from chronotome.ui.figures import decibels, signed
+from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, take_hit
+from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.timeline.lens import Lens
 from chronotome.ui.timeline.marks import notches
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_buttons import TrackButtons
@@ -32,6 +33,8 @@ NOTCH = 9
 NOTCH_ZONE = 16
 """Pixels at the top in which a notch can be taken."""
 REACH = 7
+PULL_PIXELS, PULL_SECONDS = 10, 0.030
+"""How far a dragged mark is pulled to an attack."""
 FOOT = 26
 MOST_NOTCHES = 90
 """More onsets than this in sight are ticks."""
@@ -52,23 +55,41 @@ class WaveLane(TrackLane):
 
     hint = "Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms."
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: Desk, marks: MarkCommands) -> None:
         super().__init__(desk, "Wave of the focused track")
+        self._marks = marks
+        self.lens = Lens(desk, lambda: self.shown, self)
         self.setMinimumHeight(150)
         self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)
         self._image: QImage | None = None
+        self._slip_from: int | None = None
+        self._grabbed_at = 0.0
         self._image_key: tuple[object, ...] = ()
         self._buttons = TrackButtons(desk, self)
         self._buttons.move(12, 66)
         desk.view.focus_changed.connect(self._on_focus)
         desk.workspace.source_grew.connect(self._on_grew)
         desk.workspace.source_ready.connect(self._on_grew)
+        for signal in (desk.view.selection_changed, desk.view.stage_changed, desk.view.focus_changed):
+            signal.connect(self._look_at_selected)
+        desk.store.changed.connect(self._on_change)
         self._on_focus()
 
     def _on_focus(self) -> None:
         track = self.desk.view.focused
         self._buttons.follow(None if track is None else track.id)
         self.update()
+
+    def _look_at_selected(self) -> None:
+        is_mark = self.desk.view.stage is Stage.MARK
+        self.lens.look_at(self.desk.view.selected if is_mark else None)
+
+    def _on_change(self) -> None:
+        self.lens.update()
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self.lens.move(self.width() - self.lens.width() - 10, self.height() - FOOT - self.lens.height() - 2)
 
     def _on_grew(self, _content: str) -> None:
         self._image_key = ()
@@ -93,6 +114,8 @@ class WaveLane(TrackLane):
         if self.desk.transport.side is Side.EDITED and self.desk.view.stage >= Stage.TIGHTEN:
             self._paint_hatching(painter, shown)
         self._paint_notches(painter, shown)
+        self.paint_sweep(painter)
+        self._paint_drag_words(painter, shown)
 
     def _paint_absent(self, painter: QPainter, content: QRect, shown: Shown) -> None:
         words = f"{shown.recording.file} is being read"
@@ -145,10 +168,15 @@ class WaveLane(TrackLane):
             painter.setPen(QPen(colour(value), 1))
             painter.setBrush(colour(value) if is_solid else Qt.BrushStyle.NoBrush)
             painter.drawPath(notches(xs[chosen].tolist(), NOTCH - 1))
-        place = None if view.selected is None else onsets.place_of(view.selected)
-        if place is not None:
-            painter.setPen(QPen(colour(theme.accent), 1.6))
-            painter.drawLine(QPointF(xs[place], 0), QPointF(xs[place], self.height()))
+        locked = visible[onsets.lock_array[visible]]
+        painter.setPen(QPen(colour(theme.ink), 1.6))
+        painter.drawLines([QLineF(x - 4, NOTCH + 1, x + 4, NOTCH + 1) for x in xs[locked].tolist()])
+        if view.picked:
+            chosen = visible[np.isin(onsets.id_array[visible], view.picked)]
+            painter.setPen(QPen(colour(theme.accent), 1.2))
+            painter.setBrush(colour(theme.accent))
+            painter.drawPath(notches(xs[chosen].tolist(), NOTCH - 1))
+            painter.drawLines([QLineF(x, 0, x, self.height()) for x in xs[chosen].tolist()])
 
     def _paint_ticks(self, painter: QPainter, xs: NDArray[np.float64]) -> None:
         """Far out, notches are ticks; where there are more than pixels, they are a band."""
@@ -213,6 +241,27 @@ class WaveLane(TrackLane):
         painter.setPen(colour(theme.soft_ink))
         painter.drawText(QPointF(12, self.height() - 10), decibels(track.level))
 
+    def _paint_drag_words(self, painter: QPainter, shown: Shown) -> None:
+        """What moves under the hand, and what stays."""
+        drag, selected = self.drag, self.desk.view.selected
+        if not isinstance(drag, ValueDrag) or drag.value is None or drag.words is None or selected is None:
+            return
+        place = shown.recording.onsets.place_of(selected)
+        if place is None:
+            return
+        theme = self.desk.view.theme
+        x = self.x_of(shown.frame_shown(shown.recording.onsets.frames[place]))
+        painter.setFont(figure_font(11))
+        words = drag.words(drag.value)
+        width = painter.fontMetrics().horizontalAdvance(words) + 12
+        left = x + 8 if x + 8 + width < self.width() else x - 8 - width
+        box = QRectF(left, NOTCH + 6, width, 18)
+        painter.setPen(Qt.PenStyle.NoPen)
+        painter.setBrush(colour(theme.accent))
+        painter.drawRoundedRect(box, 4, 4)
+        painter.setPen(colour(theme.on_ink))
+        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
+
     # Mouse
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
@@ -221,8 +270,13 @@ class WaveLane(TrackLane):
         shown, x = self.shown, event.position().x()
         place = None if shown is None else self._notch_at(shown, x, event.position().y())
         if shown is not None and place is not None:
-            self._take(shown, place, x)
-            return
+            self._take(shown, place, x, event.modifiers())
+        elif self.desk.view.stage is Stage.MARK:
+            self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
+        else:
+            self._put_playhead(x)
+
+    def _put_playhead(self, x: float) -> None:
         self.desk.view.select(None)
         self.desk.transport.go_to(self.frame_of(x))
 
@@ -236,23 +290,55 @@ class WaveLane(TrackLane):
             xs = np.where(counted, xs, -1e9)
         return nearest_column(xs, x, reach=REACH)
 
-    def _take(self, shown: Shown, place: int, x: float) -> None:
+    def _take(self, shown: Shown, place: int, x: float, keys: Qt.KeyboardModifier) -> None:
         onset = shown.recording.onsets.ids[place]
-        self.desk.view.select(onset)
         if self.desk.view.stage is Stage.MARK:
-            self.drag = ValueDrag(self.desk, self._onset_edit(shown, onset), "Move onset")
+            self._take_mark(shown, onset, keys)
             return
+        self.desk.view.select(onset)
         at = np.flatnonzero(shown.targets.onsets == onset)
         if len(at):
             grip = x - float(self.xs_of(shown.targets.target[at])[0])
             self.drag = take_hit(self.desk, shown, int(at[0]), grip=grip)
 
-    @staticmethod
-    def _onset_edit(shown: Shown, onset: OnsetId) -> Callable[[Session, float], Session]:
-        def edit(session: Session, frame: float) -> Session:
-            return move_onset(session, shown.recording.content, onset, int(frame))
+    def _take_mark(self, shown: Shown, onset: OnsetId, keys: Qt.KeyboardModifier) -> None:
+        """Shift: select up to it. Ctrl: slip the sound under it. Else hear it, and correct it by dragging."""
+        if keys & Qt.KeyboardModifier.ShiftModifier:
+            self._marks.extend_to(onset)
+            return
+        self.desk.view.select(onset)
+        track, clip = shown.track.id, shown.clip.id
+        frame = shown.recording.onsets.frames[shown.recording.onsets.place_of(onset) or 0]
+        per_ms = shown.recording.rate / 1000
+        if keys & Qt.KeyboardModifier.ControlModifier:
+            self._marks.slip_side()
 
-        return edit
+            def slip(session: Session, to: float) -> Session:
+                return slip_onset(session, track, clip, onset, round(to))
+
+            def slip_words(to: float) -> str:
+                return f"sound {signed((frame - to) / per_ms)} ms · mark stays"
+
+            self.drag = ValueDrag(self.desk, slip, "Slip the sound", words=slip_words)
+            self._slip_from = frame
+            return
+        self._marks.hear(onset)
+
+        def correct(session: Session, to: float) -> Session:
+            return correct_onsets(session, track, clip, [onset], round(to) - frame)
+
+        def words(to: float) -> str:
+            return f"mark {signed((to - frame) / per_ms)} ms · sound stays"
+
+        self.drag = ValueDrag(self.desk, correct, "Move onset", words=words)
+        self._slip_from = None
+
+    def _mark_frame(self, shown: Shown, x: float, *, is_free: bool) -> int:
+        """The frame of the recording that a mark under the pointer would have."""
+        frame = shown.recording_frame(self.frame_of(x))
+        per_pixel = self.desk.view.viewport.frames_per_pixel / self.desk.session.rate
+        reach = min(PULL_SECONDS, PULL_PIXELS * per_pixel)
+        return frame if is_free else self._marks.pulled(shown, frame, reach=reach)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x = event.position().x()
@@ -260,11 +346,28 @@ class WaveLane(TrackLane):
         shown = self.shown
         if isinstance(self.drag, HitDrag):
             self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_free)
+        elif isinstance(self.drag, SweepDrag):
+            self.go_on_sweeping(x)
         elif isinstance(self.drag, ValueDrag) and shown is not None:
-            self.drag.to(shown.recording_frame(self.frame_of(x)))
+            self._drag_mark(self.drag, shown, x, is_free=is_free)
         elif shown is not None:
-            is_over = self._notch_at(shown, x, event.position().y()) is not None
+            place = self._notch_at(shown, x, event.position().y())
+            is_over = place is not None
+            if self.desk.view.stage is Stage.MARK:
+                onset = self.desk.view.selected if place is None else shown.recording.onsets.ids[place]
+                self.lens.look_at(onset)
             self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
+
+    def _drag_mark(self, drag: ValueDrag, shown: Shown, x: float, *, is_free: bool) -> None:
+        if not drag.has_begun:
+            drag.has_begun, self._grabbed_at = True, x
+        if self._slip_from is not None:
+            pixels = x - self._grabbed_at
+            ratio = shown.recording.rate / self.desk.session.rate
+            drag.to(round(self._slip_from - pixels * self.desk.view.viewport.frames_per_pixel * ratio))
+        else:
+            drag.to(self._mark_frame(shown, x, is_free=is_free))
+        self.update()
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         """In Mark: add an onset, or drop or keep the one under the pointer."""
@@ -274,7 +377,8 @@ class WaveLane(TrackLane):
         content = shown.recording.content
         place = self._notch_at(shown, x, event.position().y())
         if place is None:
-            frame = shown.recording_frame(self.frame_of(x))
+            is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
+            frame = self._mark_frame(shown, x, is_free=is_free)
             self.desk.store.apply(lambda session: add_onset(session, content, frame), "Add onset")
             return
         toggle_onset(self.desk, shown, place)

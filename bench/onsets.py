@@ -1,0 +1,150 @@
+"""How well, how fast and in how much memory onsets are found.
+
+    ./run bench onsets score --seed 21 --seed 31     every figure of accuracy, per seed
+    ./run bench onsets speed                         against librosa's default detection, same run, warm
+    ./run bench onsets memory                        peak above the decoded audio, 10 and 60 minutes
+
+`score` needs the generator and the scorer (`--eval`, usually ../shared/eval) and, from the system's packages,
+fluidsynth and fluid-soundfont-gm. Seeds 11 to 16 and 41 to 54 made the networks: report on others.
+"""
+
+import argparse
+import json
+import resource
+import subprocess
+import sys
+import tempfile
+import time
+from concurrent.futures import ProcessPoolExecutor
+from pathlib import Path
+
+import numpy as np
+import soundfile
+
+from bench.material import RATE, performance
+from chronotome.dsp.audio import Audio, audio_of
+from chronotome.dsp.onsets import detect_onsets
+from chronotome.dsp.peaks import first_of_crowds
+from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD
+
+EVAL = Path(__file__).parents[2] / "shared" / "eval"
+TRAINED = {*range(11, 17), *range(41, 55)}
+FLAM_SPACING = 12.0
+
+
+def predicted(wav: Path) -> tuple[str, dict[float, list[float]]]:
+    """Seconds of the onsets that count, for both spacings."""
+    samples, rate = soundfile.read(wav, dtype="float32", always_2d=True)
+    found = detect_onsets(audio_of(samples, rate))
+    sure = found.strengths >= USUAL_THRESHOLD
+    frames, strengths = found.frames[sure], found.strengths[sure]
+    return wav.stem, {
+        spacing: (frames[first_of_crowds(frames, strengths, spacing * rate / 1000)] / rate).tolist()
+        for spacing in (USUAL_SPACING, FLAM_SPACING)
+    }
+
+
+def score(seeds: list[int], tools: Path) -> None:
+    for seed in seeds:
+        if seed in TRAINED:
+            sys.exit(f"seed {seed} made the networks: choose another")
+        with tempfile.TemporaryDirectory() as folder:
+            made, told = (
+                Path(folder) / "set",
+                {s: Path(folder) / str(s) for s in (USUAL_SPACING, FLAM_SPACING)},
+            )
+            make = [sys.executable, str(tools / "make_set.py"), str(made), "--seed", str(seed)]
+            subprocess.run(make, check=True, stdout=subprocess.DEVNULL)
+            for place in told.values():
+                place.mkdir()
+            with ProcessPoolExecutor(2) as pool:
+                for name, spacings in pool.map(predicted, sorted(made.glob("*.wav"))):
+                    for spacing, seconds in spacings.items():
+                        (told[spacing] / f"{name}.json").write_text(json.dumps({"onsets": seconds}))
+            print(f"seed {seed}")
+            for spacing, place in told.items():
+                ask = [sys.executable, str(tools / "score.py"), str(made), str(place), "--split", "all"]
+                text = subprocess.run(ask, check=True, capture_output=True, text=True).stdout
+                is_usual = spacing == USUAL_SPACING
+                lines = (
+                    text.splitlines() if is_usual else [line for line in text.splitlines() if "grace" in line]
+                )
+                print(f"least spacing {spacing:g} ms")
+                print("\n".join(lines), flush=True)
+
+
+def speed(minutes: float) -> None:
+    import librosa  # noqa: PLC0415 - bench only
+
+    audio = audio_of(performance(minutes)[0], RATE)
+
+    def theirs() -> None:
+        librosa.onset.onset_detect(y=librosa.to_mono(audio.samples.T), sr=RATE)
+
+    ways = {"librosa": theirs, "chronotome": lambda: detect_onsets(audio)}
+    taken: dict[str, list[float]] = {name: [] for name in ways}
+    for _ in range(4):  # the first round warms up
+        for name, way in ways.items():
+            began = time.perf_counter()
+            way()
+            taken[name].append(time.perf_counter() - began)
+    ratios = np.array(taken["librosa"][1:]) / np.array(taken["chronotome"][1:])
+    for name, times in taken.items():
+        print(f"{name}: {minutes * 60 / np.median(times[1:]):.0f} times real time")
+    print(f"ratio {np.median(ratios):.2f} (rounds {', '.join(f'{ratio:.2f}' for ratio in ratios)})")
+
+
+def memory() -> None:
+    for minutes in (10, 60):
+        told = subprocess.run(
+            [sys.executable, "-m", "bench.onsets", "peak", str(minutes)],
+            check=True,
+            capture_output=True,
+            text=True,
+        )
+        print(told.stdout.strip(), flush=True)
+
+
+def peak(minutes: int) -> None:
+    """In a process of its own: what the analysis adds to the most memory that was held before."""
+    block, _ = performance(1)
+    samples = np.empty((minutes * len(block), 2), np.float32)
+    for minute in range(minutes):
+        samples[minute * len(block) : (minute + 1) * len(block)] = block
+    audio = Audio(samples, RATE)
+    detect_onsets(Audio(block, RATE))
+    before = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss
+    held = _resident()
+    found = detect_onsets(audio)
+    after = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss
+    above = (after - max(held, before)) / 1024
+    print(f"{minutes} min: {above:.0f} MB above the audio, {len(found)} candidates")
+
+
+def _resident() -> int:
+    """KB of memory held now."""
+    lines = Path("/proc/self/status").read_text().splitlines()
+    return next(int(line.split()[1]) for line in lines if line.startswith("VmRSS"))
+
+
+def main() -> None:
+    arguments = argparse.ArgumentParser(
+        description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter
+    )
+    arguments.add_argument("what", choices=["score", "speed", "memory", "peak"])
+    arguments.add_argument("minutes", nargs="?", type=int, default=10)
+    arguments.add_argument("--seed", action="append", type=int)
+    arguments.add_argument("--eval", type=Path, default=EVAL)
+    given = arguments.parse_args()
+    if given.what == "score":
+        score(given.seed or [21, 31], given.eval)
+    elif given.what == "speed":
+        speed(given.minutes)
+    elif given.what == "memory":
+        memory()
+    else:
+        peak(given.minutes)
+
+
+if __name__ == "__main__":
+    main()

@@ -1,0 +1,75 @@
+"""Marks that a person should look at: places where the analysis is not sure."""
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.session.checks import Check
+from chronotome.session.counting import counted_of
+from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.memo import by_identity
+from chronotome.session.model import Recording, Session, Track
+from chronotome.session.onsets import Standing
+from chronotome.session.sift import Clock
+
+DOUBTFUL_MS = 4.0
+CLOSE_SECONDS = 0.040
+LATE_SECONDS = 2.0
+MOST = 500
+
+
+def mark_checks_of(session: Session, track: Track) -> tuple[Check, ...]:
+    """In order of time: unsure attacks, two candidates within 40 ms, a very late first hit."""
+    if not track.clips:
+        return ()
+    clip = track.clips[0]
+    counts = counted_of(session, clip)
+    recording = session.recording_of(clip)
+    return _found(
+        recording, counts, clip.source_start, clip.start, session.rate, session.tempo, session.metre
+    )
+
+
+@by_identity(64)
+def _found(  # noqa: PLR0917 - found again by the identity of each
+    recording: Recording,
+    counts: NDArray[np.bool_],
+    source_start: int,
+    start: int,
+    rate: int,
+    tempo: TempoMap,
+    metre: Metre,
+) -> tuple[Check, ...]:
+    onsets = recording.onsets
+    clock = Clock(source_start, start / rate, recording.rate, tempo, metre)
+    untouched = onsets.standing_array == Standing.BY_STRENGTH
+    unsure = counts & untouched & ~onsets.lock_array & (onsets.doubt_array > DOUBTFUL_MS)
+    places = {
+        int(place): (
+            "attack not sure",
+            f"± {onsets.doubts[place]:.0f} ms",
+            "a slow start: listen, and move the mark",
+        )
+        for place in np.flatnonzero(unsure)[:MOST]
+    }
+    strong = np.flatnonzero(onsets.counted(recording.threshold) & untouched & ~onsets.lock_array)
+    gaps = np.diff(onsets.frame_array[strong]) / recording.rate
+    for at in np.flatnonzero(gaps < CLOSE_SECONDS)[:MOST].tolist():
+        both = counts[strong[at]] and counts[strong[at + 1]]
+        words = "both count: a flam is two" if both else "one counts: less spacing makes them two"
+        places.setdefault(int(strong[at]), ("two close together", f"{gaps[at] * 1000:.0f} ms", words))
+    first = int(counts.argmax()) if counts.any() else -1
+    if first >= 0 and onsets.frames[first] - source_start > LATE_SECONDS * recording.rate:
+        late = (onsets.frames[first] - source_start) / recording.rate
+        places[first] = ("late first hit", f"{late:.1f} s", "is there nothing before it?")
+    if not places:
+        return ()
+    beats = clock.beats_of(onsets)
+    return tuple(
+        Check(
+            onsets.ids[place],
+            float(beats[place]),
+            start + round((onsets.frames[place] - source_start) * rate / recording.rate),
+            *places[place],
+        )
+        for place in sorted(places)
+    )

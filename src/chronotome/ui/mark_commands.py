@@ -1,0 +1,381 @@
+"""What the actions of Mark do: step, hear, set by ear, nudge, lock, cut, loop."""
+
+from collections.abc import Callable, Sequence
+
+import numpy as np
+
+from chronotome.dsp.attack import nearest_attack, nearest_crossing
+from chronotome.render.mix import Side
+from chronotome.render.pool import Source
+from chronotome.session.checks import Check
+from chronotome.session.edits.cutting import crop, cut
+from chronotome.session.edits.marks import (
+    add_onset,
+    correct_onsets,
+    drop_onsets,
+    keep_onsets,
+    lock_onsets,
+    mark_grid,
+    mark_parts,
+    marks_as_found,
+)
+from chronotome.session.edits.timing import set_loop
+from chronotome.session.mark_checks import mark_checks_of
+from chronotome.session.model import Session
+from chronotome.session.onsets import OnsetId
+from chronotome.ui.desk import Desk
+from chronotome.ui.figures import counted as counted_words
+from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.view_state import MarkSnap
+from chronotome.units import gain_of
+
+EAR_REACH = 0.060
+"""Seconds within which a mark set by ear is pulled to an attack."""
+CROSSING_REACH = 0.005
+LONGEST_HIT = 4.0
+SCRUB_STEP, SCRUB_LENGTH = 0.020, 0.080
+JOIN_SECONDS = 1.5
+
+
+class MarkCommands:
+    """One method for each thing that a key or a menu can do to marks."""
+
+    def __init__(self, desk: Desk) -> None:
+        self._desk = desk
+        self.reaction_ms = 0.0
+        """By which a hand is late; set from the settings."""
+
+    @property
+    def shown(self) -> Shown | None:
+        track = self._desk.view.focused
+        return None if track is None else shown_of(self._desk.session, track, self._desk.transport.side)
+
+    def _source(self, shown: Shown) -> Source | None:
+        source = self._desk.workspace.pool.get(shown.recording.content)
+        return source if source is not None and source.is_whole else None
+
+    def _apply(self, edit: Callable[[Session], Session], words: str) -> None:
+        self._desk.store.apply(edit, words)
+
+    def _picked(self, what: str) -> tuple[Shown, tuple[OnsetId, ...]] | None:
+        """The clip and the selected onsets, or a sentence that there are none."""
+        shown, picked = self.shown, self._desk.view.picked
+        if shown is None or not picked:
+            self._desk.workspace.told.emit(
+                f"Select an onset to {what}: click its notch, or step with ← and →"
+            )
+            return None
+        return shown, picked
+
+    # Stepping and selecting
+
+    def step(self, step: int, *, is_extending: bool = False) -> None:
+        """Select the next or previous onset that counts; from nothing, the one at the playhead."""
+        shown, view = self.shown, self._desk.view
+        if shown is None:
+            return
+        places = np.flatnonzero(shown.counts)
+        if not len(places):
+            return
+        onsets = shown.recording.onsets
+        at = None if view.selected is None else onsets.place_of(view.selected)
+        if at is None:
+            frame = shown.recording_frame(self._desk.transport.position)
+            later = int(np.searchsorted(onsets.frame_array[places], frame))
+            number = min(len(places) - 1, later if step > 0 else max(0, later - 1))
+        else:
+            number = int(np.searchsorted(places, at + 1 if step > 0 else at))
+            number = int(np.clip(number if step > 0 else number - 1, 0, len(places) - 1))
+        onset = onsets.ids[int(places[number])]
+        if is_extending and view.picked:
+            self.extend_to(onset)
+        else:
+            view.select(onset)
+        self._show(shown, onset)
+
+    def extend_to(self, onset: OnsetId) -> None:
+        """Select everything that counts from the first selected one to this one."""
+        shown, view = self.shown, self._desk.view
+        if shown is None:
+            return
+        onsets = shown.recording.onsets
+        places = [place for place in map(onsets.place_of, (*view.picked[:1], onset)) if place is not None]
+        if len(places) < 2:
+            view.select(onset)
+            return
+        inside = [
+            onsets.ids[place]
+            for place in range(min(places), max(places) + 1)
+            if shown.counts[place] or place in places
+        ]
+        first = view.picked[0]
+        view.pick((first, *(each for each in inside if each != first)), onset)
+
+    def sweep(self, start: float, end: float) -> None:
+        """Select what counts between two session frames on screen."""
+        shown = self.shown
+        if shown is None:
+            return
+        frames = shown.onset_frames()
+        low, high = min(start, end), max(start, end)
+        inside = np.flatnonzero(shown.counts & (frames >= low) & (frames <= high))
+        ids = tuple(shown.recording.onsets.id_array[inside].tolist())
+        self._desk.view.pick(ids, ids[-1] if ids else None)
+        if ids:
+            self._desk.workspace.told.emit(f"{counted_words(len(ids), 'onset')} selected: Delete drops them")
+
+    def _show(self, shown: Shown, onset: OnsetId) -> None:
+        place = shown.recording.onsets.place_of(onset)
+        if place is None:
+            return
+        frame = shown.frame_shown(shown.recording.onsets.frames[place])
+        self._desk.view.center_on(frame)
+        if not self._desk.transport.is_playing:
+            self._desk.transport.go_to(frame)
+
+    def next_check(self) -> None:
+        """Go to the next mark to check, round again after the last."""
+        shown = self.shown
+        checks: Sequence[Check] = () if shown is None else mark_checks_of(self._desk.session, shown.track)
+        if shown is None or not checks:
+            self._desk.workspace.told.emit("Nothing to check here")
+            return
+        frames = [check.played for check in checks]
+        at = next((n for n, check in enumerate(checks) if check.onset == self._desk.view.selected), None)
+        if at is None:
+            later = int(np.searchsorted(frames, self._desk.transport.position))
+            at = later - 1
+        check = checks[(at + 1) % len(checks)]
+        self._desk.view.select(check.onset)
+        self._show(shown, check.onset)
+        self._desk.workspace.told.emit(f"{check.title}, {check.figure}: {check.sentence}")
+
+    # Hearing
+
+    def hear(self, onset: OnsetId) -> None:
+        """Let the hit sound, up to the next one that counts."""
+        shown = self.shown
+        source = None if shown is None else self._source(shown)
+        place = None if shown is None else shown.recording.onsets.place_of(onset)
+        if shown is None or source is None or place is None:
+            return
+        frames = shown.recording.onsets.frame_array
+        later = np.flatnonzero(shown.counts[place + 1 :])
+        end = int(frames[place + 1 + later[0]]) if len(later) else shown.clip.source_end
+        ratio = source.rate / shown.recording.rate
+        start = round(int(frames[place]) * ratio)
+        end = min(round(end * ratio), start + round(LONGEST_HIT * source.rate))
+        self._desk.transport.hear(source.region, start, end, gain_of(shown.track.level))
+
+    def hear_selected(self) -> None:
+        found = self._picked("hear it")
+        if found is not None and self._desk.view.selected is not None:
+            self.hear(self._desk.view.selected)
+
+    def scrub(self, direction: int) -> None:
+        """Move the playhead a little, and hear what is there."""
+        desk, shown = self._desk, self.shown
+        desk.transport.go_to(desk.transport.position + direction * SCRUB_STEP * desk.session.rate)
+        source = None if shown is None else self._source(shown)
+        if shown is None or source is None:
+            return
+        frame = shown.recording_frame(desk.transport.position)
+        start = round(frame * source.rate / shown.recording.rate)
+        desk.transport.hear(
+            source.region, start, start + round(SCRUB_LENGTH * source.rate), gain_of(shown.track.level)
+        )
+
+    def jump(self, bars: int) -> None:
+        """Move the playhead by bars, to a bar's start."""
+        session, transport = self._desk.session, self._desk.transport
+        bar = session.metre.bar
+        here = session.tempo.beat_of(transport.position / session.rate) / bar
+        near = np.floor(here + 1e-6) if bars > 0 else np.ceil(here - 1e-6)
+        frame = session.tempo.seconds_of(float(near + bars) * bar) * session.rate
+        transport.go_to(min(max(0.0, frame), float(session.frames)))
+        self._desk.view.center_on(transport.position)
+
+    # Setting
+
+    def pulled(self, shown: Shown, frame: int, *, reach: float) -> int:
+        """A frame of the recording, pulled to what marks snap to."""
+        source, snap = self._source(shown), self._desk.view.mark_snap
+        if source is None or snap is MarkSnap.NOTHING:
+            return frame
+        ratio = source.rate / shown.recording.rate
+        at = round(frame * ratio)
+        if snap is MarkSnap.ATTACK:
+            found = nearest_attack(source.region.samples, source.rate, at, reach)
+        else:
+            found = nearest_crossing(source.region.samples, at, round(CROSSING_REACH * source.rate))
+        return frame if found is None else min(shown.recording.frames - 1, round(found / ratio))
+
+    def add(self) -> None:
+        """Mark a hit at the playhead; while it plays, where the hand meant it."""
+        shown, transport = self.shown, self._desk.transport
+        if shown is None:
+            return
+        position = transport.position
+        if transport.is_playing:
+            position = max(0.0, position - self.reaction_ms / 1000 * self._desk.session.rate)
+        frame = max(shown.clip.source_start, shown.recording_frame(position))
+        if transport.is_playing:
+            frame = self.pulled(shown, frame, reach=EAR_REACH)
+        content = shown.recording.content
+        words = "Mark by ear" if transport.is_playing else "Add onset"
+        before = shown.recording.onsets
+        self._apply(lambda session: add_onset(session, content, frame), words)
+        after = self._desk.session.recording_with(content).onsets
+        if after is not before and frame in after.frames:
+            self._desk.view.select(after.ids[after.frames.index(frame)])
+
+    def drop(self) -> None:
+        found = self._picked("drop it")
+        if found is not None:
+            content, picked = found[0].recording.content, found[1]
+            words = "Drop onset" if len(picked) == 1 else f"Drop {len(picked)} onsets"
+            self._apply(lambda session: drop_onsets(session, content, picked), words)
+
+    def keep(self) -> None:
+        found = self._picked("keep it")
+        if found is not None:
+            content, picked = found[0].recording.content, found[1]
+            self._apply(lambda session: keep_onsets(session, content, picked), "Keep onset")
+
+    def lock(self) -> None:
+        """Hold the selected onsets where they are; free them where all are held."""
+        found = self._picked("lock it")
+        if found is None:
+            return
+        shown, picked = found
+        onsets = shown.recording.onsets
+        places = [place for place in map(onsets.place_of, picked) if place is not None]
+        is_locked = not all(onsets.lock_array[place] for place in places)
+        words = "Lock onset" if is_locked else "Unlock onset"
+        content = shown.recording.content
+        self._apply(lambda session: lock_onsets(session, content, picked, is_locked=is_locked), words)
+
+    def nudge(self, *, frames: int = 0, milliseconds: float = 0.0) -> None:
+        """Move the selected marks; the sound stays."""
+        found = self._picked("nudge it")
+        if found is None:
+            return
+        shown, picked = found
+        by = frames + round(milliseconds / 1000 * shown.recording.rate)
+        track, clip = shown.track.id, shown.clip.id
+        before = self._desk.session
+        self._apply(lambda session: correct_onsets(session, track, clip, picked, by), "Nudge mark")
+        if self._desk.session is before:
+            self._desk.workspace.told.emit("It is locked, or touches its neighbour")
+
+    def pull_to_attack(self) -> None:
+        """Move each selected mark to the attack nearest to it."""
+        found = self._picked("pull it to its attack")
+        if found is None:
+            return
+        shown, picked = found
+        source = self._source(shown)
+        if source is None:
+            return
+        ratio, onsets = source.rate / shown.recording.rate, shown.recording.onsets
+        moves = []
+        for onset in picked:
+            frame = onsets.frames[onsets.place_of(onset) or 0]
+            at = nearest_attack(source.region.samples, source.rate, round(frame * ratio), EAR_REACH / 2)
+            if at is not None:
+                moves.append((onset, round(at / ratio) - frame))
+        track, clip = shown.track.id, shown.clip.id
+
+        def edit(session: Session) -> Session:
+            for onset, by in moves:
+                session = correct_onsets(session, track, clip, [onset], by)
+            return session
+
+        self._apply(edit, "Pull to attack")
+
+    def as_found(self) -> None:
+        """Forget what was added, dropped and kept by hand."""
+        shown = self.shown
+        if shown is not None:
+            content = shown.recording.content
+            self._apply(lambda session: marks_as_found(session, content), "Marks as found")
+
+    def on_grid(self, step: float) -> None:
+        """Marks on lines instead of on attacks, every `step` quarter notes; 0: every bar."""
+        shown = self.shown
+        if shown is not None:
+            clip, length = shown.clip, step or self._desk.session.metre.bar
+            self._apply(lambda session: mark_grid(session, clip, length), "Marks on the grid")
+
+    def in_parts(self, parts: int) -> None:
+        shown = self.shown
+        if shown is not None:
+            clip = shown.clip
+            self._apply(lambda session: mark_parts(session, clip, parts), f"Marks at {parts} equal parts")
+
+    # Cutting and looping
+
+    def _span(self, shown: Shown, picked: Sequence[OnsetId]) -> tuple[int, int]:
+        """Frames of the recording from the first selected hit to the end of the last."""
+        onsets = shown.recording.onsets
+        places = sorted(place for place in map(onsets.place_of, picked) if place is not None)
+        later = np.flatnonzero(shown.counts[places[-1] + 1 :])
+        last = shown.clip.source_end
+        if len(later):
+            last = onsets.frames[places[-1] + 1 + int(later[0])]
+        return onsets.frames[places[0]], min(last, shown.clip.source_end)
+
+    def cut(self) -> None:
+        """Cut the track at the selected onset; what follows goes to a track below."""
+        found = self._picked("cut there")
+        if found is not None:
+            shown, picked = found
+            frame = self._span(shown, picked)[0]
+            track, clip = shown.track.id, shown.clip.id
+            self._apply(lambda session: cut(session, track, clip, frame), f"Cut {shown.track.name}")
+
+    def keep_selection(self) -> None:
+        """Keep only what is selected of the track."""
+        found = self._picked("keep only it")
+        if found is not None:
+            shown, picked = found
+            start, end = self._span(shown, picked)
+            track, clip = shown.track.id, shown.clip.id
+            self._apply(lambda session: crop(session, track, clip, start, end), "Keep only the selection")
+
+    def loop_selection(self) -> bool:
+        """Loop from the first selected hit to the end of the last."""
+        found = self._picked("loop it")
+        if found is None:
+            return False
+        shown, picked = found
+        session = self._desk.session
+        start, end = (
+            session.tempo.beat_of(shown.frame_shown(frame) / session.rate)
+            for frame in self._span(shown, picked)
+        )
+        self._apply(lambda each: set_loop(each, start, end), "Loop the selection")
+        return True
+
+    def hear_join(self) -> None:
+        """Play the end of the loop and its start: how it goes round."""
+        session, transport = self._desk.session, self._desk.transport
+        if len(self._desk.view.picked) > 1 and not self.loop_selection():
+            return
+        session = self._desk.session
+        if session.loop is None:
+            self._desk.workspace.told.emit("Select hits, or drag over the ruler, to say what is looped")
+            return
+        if not session.is_looping:
+            loop = session.loop
+            self._apply(lambda each: set_loop(each, loop.start, loop.end), "Loop")
+        start, end = (session.tempo.seconds_of(beat) for beat in (session.loop.start, session.loop.end))
+        transport.go_to(max(start, end - JOIN_SECONDS) * session.rate)
+        if not transport.is_playing:
+            transport.play()
+
+    def slip_side(self) -> None:
+        """Slipping is heard in what is edited only: listen to that."""
+        if self._desk.transport.side is not Side.EDITED:
+            self._desk.transport.listen(Side.EDITED)
+            self._desk.workspace.told.emit("Slipping changes what is edited: you listen to that now")

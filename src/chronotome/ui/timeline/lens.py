@@ -1,0 +1,182 @@
+"""A small view at fixed zoom around one mark: where it is to the frame, whatever the lane shows."""
+
+from collections.abc import Callable
+
+import numpy as np
+from PySide6.QtCore import QLineF, QPointF, QRectF, Qt
+from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QWidget
+
+from chronotome.render.pool import Source
+from chronotome.session.edits.marks import correct_onsets
+from chronotome.session.model import Session
+from chronotome.session.onsets import OnsetId
+from chronotome.ui.desk import Desk
+from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.timeline.gestures import ValueDrag
+from chronotome.ui.timeline.marks import notches
+from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.timeline.waveform import columns
+
+WIDTH, HEIGHT = 396, 116
+WIDE, NEAR = 276, 108
+"""Pixels of both views: 30 ms to either side, and the frames next to the mark."""
+REACH_SECONDS = 0.030
+NEAR_FRAMES = 13
+TOP, FOOT = 20, 8
+
+
+class Lens(QWidget):
+    """Drag in it: one pixel is one frame. It shows the onset `onset`, or nothing."""
+
+    def __init__(self, desk: Desk, shown: Callable[[], Shown | None], parent: QWidget) -> None:
+        super().__init__(parent)
+        self._desk, self._shown = desk, shown
+        self.onset: OnsetId | None = None
+        self.drag: ValueDrag | None = None
+        self._pressed = 0.0
+        self.setFixedSize(WIDTH, HEIGHT)
+        self.setCursor(Qt.CursorShape.SizeHorCursor)
+        self.setAccessibleName("Lens: 30 ms to either side of a mark")
+        self.setToolTip("Drag: one pixel is one frame. , and . move by a frame, Alt+← and Alt+→ by 1 ms.")
+        self.hide()
+
+    def look_at(self, onset: OnsetId | None) -> None:
+        if self.drag is None:
+            self.onset = onset
+            self.setVisible(self._found() is not None)
+            self.update()
+
+    def _found(self) -> tuple[Shown, Source, int] | None:
+        """What is shown: the clip, its samples, and the onset's place in its columns."""
+        shown = self._shown()
+        if shown is None or self.onset is None:
+            return None
+        source = self._desk.workspace.pool.get(shown.recording.content)
+        place = shown.recording.onsets.place_of(self.onset)
+        return None if source is None or place is None else (shown, source, place)
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        found = self._found()
+        if found is None:
+            return
+        shown, source, place = found
+        theme = self._desk.view.theme
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.setPen(QPen(colour(theme.strong_rule), 1))
+        painter.setBrush(colour(theme.paper))
+        painter.drawRoundedRect(QRectF(0.5, 0.5, WIDTH - 1, HEIGHT - 1), 6, 6)
+        frame = shown.recording.onsets.frames[place]
+        ratio = source.rate / shown.recording.rate
+        self._paint_wide(painter, source, frame * ratio, shown)
+        self._paint_near(painter, source, frame * ratio)
+        painter.setFont(figure_font(10))
+        painter.setPen(colour(theme.ink))
+        words = f"frame {frame}"
+        if shown.recording.onsets.lock_array[place]:
+            words += " · locked"
+        painter.drawText(QRectF(10, 3, 200, 15), Qt.AlignmentFlag.AlignVCenter, words)
+        painter.setFont(text_font(10))
+        painter.setPen(colour(theme.soft_ink))
+        painter.drawText(QRectF(WIDE - 110, 3, 110, 15), Qt.AlignmentFlag.AlignRight, "±30 ms")
+        painter.drawText(
+            QRectF(WIDE + 8, 3, NEAR - 4, 15), Qt.AlignmentFlag.AlignRight, f"±{NEAR_FRAMES} frames"
+        )
+        painter.end()
+
+    def _paint_wide(self, painter: QPainter, source: Source, frame: float, shown: Shown) -> None:
+        theme = self._desk.view.theme
+        reach = REACH_SECONDS * source.rate
+        edges = np.linspace(frame - reach, frame + reach, WIDE + 1 - 8)
+        lows, highs = columns(source, np.maximum(edges, 0))
+        loudest = max(1e-6, float(np.abs(lows).max(initial=0)), float(np.abs(highs).max(initial=0)))
+        middle, half = (TOP + HEIGHT - FOOT) / 2, (HEIGHT - TOP - FOOT) / 2
+        lines = [
+            QLineF(8 + x, middle - high * half, 8 + x, middle - low * half + 1)
+            for x, (low, high) in enumerate(
+                zip((lows / loudest).tolist(), (highs / loudest).tolist(), strict=True)
+            )
+        ]
+        painter.setPen(QPen(colour(theme.wave), 1))
+        painter.drawLines(lines)
+        onsets = shown.recording.onsets
+        ratio = source.rate / shown.recording.rate
+        xs = 8 + (onsets.frame_array * ratio - frame + reach) / (2 * reach) * (WIDE - 8)
+        inside = (xs > 8) & (xs < WIDE)
+        middle_x = 8 + (WIDE - 8) / 2
+        for chosen, value in (
+            (inside & shown.counts, theme.ink),
+            (inside & ~shown.counts, theme.strong_rule),
+        ):
+            others = [x for x in xs[chosen].tolist() if abs(x - middle_x) > 0.5]
+            self._paint_marks(painter, others, colour(value))
+        self._paint_marks(painter, [middle_x], colour(theme.accent))
+
+    @staticmethod
+    def _paint_marks(painter: QPainter, xs: list[float], value: QColor) -> None:
+        painter.setPen(QPen(value, 1.2))
+        painter.setBrush(value)
+        painter.drawLines([QLineF(x, TOP, x, HEIGHT - FOOT) for x in xs])
+        painter.translate(0, TOP)
+        painter.drawPath(notches(xs, 6))
+        painter.translate(0, -TOP)
+
+    def _paint_near(self, painter: QPainter, source: Source, frame: float) -> None:
+        """Each frame as a dot: nothing is between two of them."""
+        theme = self._desk.view.theme
+        centre = round(frame)
+        places = np.arange(centre - NEAR_FRAMES, centre + NEAR_FRAMES + 1)
+        inside = (places >= 0) & (places < source.region.frames)
+        values = np.zeros(len(places), np.float32)
+        values[inside] = source.region.samples[places[inside]].mean(axis=1)
+        loudest = max(1e-6, float(np.abs(values).max()))
+        left, middle, half = WIDE + 14, (TOP + HEIGHT - FOOT) / 2, (HEIGHT - TOP - FOOT) / 2 - 3
+        step = (NEAR - 12) / (len(places) - 1)
+        points = [
+            QPointF(left + at * step, middle - value * half)
+            for at, value in enumerate((values / loudest).tolist())
+        ]
+        painter.setPen(QPen(colour(theme.rule), 1))
+        painter.drawLine(QLineF(WIDE + 6, TOP - 4, WIDE + 6, HEIGHT - FOOT))
+        painter.drawLine(QLineF(left, middle, left + NEAR - 12, middle))
+        painter.setPen(QPen(colour(theme.wave), 1))
+        painter.drawPolyline(points)
+        painter.setBrush(colour(theme.wave))
+        for point in points:
+            painter.drawEllipse(point, 1.6, 1.6)
+        self._paint_marks(painter, [left + NEAR_FRAMES * step], colour(theme.accent))
+
+    # Mouse
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        found = self._found()
+        if found is None or event.button() is not Qt.MouseButton.LeftButton or self.onset is None:
+            return
+        self._desk.view.select(self.onset)
+        track, clip, onset = found[0].track.id, found[0].clip.id, self.onset
+        self._pressed = event.position().x()
+
+        def edit(session: Session, by: float) -> Session:
+            return correct_onsets(session, track, clip, [onset], round(by))
+
+        self.drag = ValueDrag(self._desk, edit, "Move onset")
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        if self.drag is not None:
+            self.drag.to(round(event.position().x() - self._pressed))
+            self.update()
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        drag, self.drag = self.drag, None
+        if drag is not None:
+            drag.finish()
+
+    def cancel_drag(self) -> bool:
+        """False if nothing was dragged."""
+        drag, self.drag = self.drag, None
+        if drag is None:
+            return False
+        drag.cancel()
+        self.update()
+        return True
