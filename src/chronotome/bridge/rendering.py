@@ -3,7 +3,7 @@
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
-from PySide6.QtCore import QObject, Signal
+from PySide6.QtCore import QObject, QTimer, Signal
 
 from chronotome.bridge.store import Store
 from chronotome.engine.latest import Latest
@@ -14,6 +14,9 @@ from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import Renderer, Sources
 from chronotome.session.model import Session
+
+CALM_MILLISECONDS = 60
+"""Without a move, after which a hand rests."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -43,10 +46,23 @@ class Rendering(QObject):
         self.is_current = False
         self._newest: Request | None = None
         self._done.connect(self._on_done)  # queued: the worker emits it
-        store.changed.connect(lambda _before, _after: self.ask())
+        self._calm = QTimer(self)
+        self._calm.setSingleShot(True)
+        self._calm.setInterval(CALM_MILLISECONDS)
+        self._calm.timeout.connect(self.ask)
+        store.changed.connect(self._on_change)
+
+    def _on_change(self) -> None:
+        """What is being sifted is rendered as soon as the hand rests: the drag comes first."""
+        if self._store.is_sifting:
+            self.is_current = False
+            self._calm.start()
+        else:
+            self.ask()
 
     def ask(self) -> None:
         """Render the session as it is now."""
+        self._calm.stop()
         session = self._store.session
         near = int(self._player.state().position)
         self.is_current = False

@@ -28,6 +28,7 @@ class Store(QObject):
         super().__init__(parent)
         self._history = History(Session())
         self._draft: Session | None = None
+        self._is_sifting = False
         self._saved: Session | None = self._history.session
 
     @property
@@ -47,8 +48,22 @@ class Store(QObject):
     def is_drafting(self) -> bool:
         return self._draft is not None
 
-    def draft(self, edit: Edit) -> None:
+    @property
+    def is_sifting(self) -> bool:
+        """The draft only changes which onsets count, and the hand is still moving."""
+        return self._is_sifting and self._draft is not None
+
+    @property
+    def placed(self) -> Session:
+        """The session by which things have their places: while onsets are sifted, the last kept one.
+
+        Working out where an hour of hits lands takes longer than a hand waits; which of them count does not.
+        """
+        return self._history.session if self.is_sifting else self.session
+
+    def draft(self, edit: Edit, *, is_sifting: bool = False) -> None:
         """Show and hear an edit of the last kept session, without keeping it."""
+        self._is_sifting = is_sifting
         self._become(self._history, edit(self._history.session))
 
     def drop_draft(self) -> None:

@@ -7,7 +7,9 @@ from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
 from chronotome.bridge.workspace import Workspace
+from chronotome.session.counting import counted_of
 from chronotome.session.model import Session
+from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import ViewState
 
 
@@ -23,3 +25,18 @@ class Desk:
     @property
     def session(self) -> Session:
         return self.store.session
+
+    @property
+    def shown(self) -> Shown | None:
+        """The focused track's clip as it is shown; the places in it rest while its onsets are sifted."""
+        track, store = self.view.focused, self.store
+        if track is None:
+            return None
+        placed = store.placed
+        if placed is store.session:
+            return shown_of(placed, track, self.transport.side)
+        shown = shown_of(placed, placed.track(track.id), self.transport.side)
+        if shown is None:
+            return None
+        counts = counted_of(store.session, shown.clip)
+        return shown.with_counts(store.session.recording_of(shown.clip), counts)

@@ -71,7 +71,6 @@ class MainWindow(QMainWindow):
         self._menus["Session"].aboutToShow.connect(self._fill_recent)
         self._build()
         desk.view.snap_follows_zoom = settings.grid_follows_zoom
-        desk.store.changed.connect(self._show)
         desk.store.kept.connect(self._show)
         desk.view.stage_changed.connect(self._on_stage)
         desk.view.theme_changed.connect(self._on_theme)
@@ -93,8 +92,9 @@ class MainWindow(QMainWindow):
         self.timeline = Timeline(desk, self._commands.marks)
         self.status = StatusLine(desk)
         self.export_tray = ExportTray(desk, self.actions_table)
+        self.mark_tray = MarkTray(desk, self.actions_table, self._commands)
         self.trays: dict[Stage, Tray] = {
-            Stage.MARK: MarkTray(desk, self.actions_table, self._commands),
+            Stage.MARK: self.mark_tray,
             Stage.FIT: FitTray(desk, self.actions_table),
             Stage.TIGHTEN: TightenTray(desk, self.actions_table, self._commands),
             Stage.REWORK: ReworkTray(desk, self.actions_table),
@@ -402,7 +402,7 @@ class MainWindow(QMainWindow):
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
         if event.key() == Qt.Key.Key_Escape:
-            if not self.timeline.cancel_drag():
+            if not (self.timeline.cancel_drag() or self.mark_tray.lens.cancel_drag()):
                 self.desk.view.select(None)
         else:
             super().keyPressEvent(event)

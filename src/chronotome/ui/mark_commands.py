@@ -25,7 +25,7 @@ from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted as counted_words
-from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.view_state import MarkSnap
 from chronotome.units import gain_of
 
@@ -47,8 +47,7 @@ class MarkCommands:
 
     @property
     def shown(self) -> Shown | None:
-        track = self._desk.view.focused
-        return None if track is None else shown_of(self._desk.session, track, self._desk.transport.side)
+        return self._desk.shown
 
     def _source(self, shown: Shown) -> Source | None:
         source = self._desk.workspace.pool.get(shown.recording.content)

@@ -44,6 +44,8 @@ class ViewState(QObject):
     stage_changed = Signal()
     theme_changed = Signal()
     snap_changed = Signal()
+    pointed_changed = Signal()
+    """Another onset is under the pointer."""
 
     def __init__(self, store: Store) -> None:
         super().__init__(store)
@@ -53,6 +55,7 @@ class ViewState(QObject):
         self.theme: Theme = DAY
         self.selected: OnsetId | None = None
         self.picked: tuple[OnsetId, ...] = ()
+        self.pointed: OnsetId | None = None
         self.mark_snap = MarkSnap.ATTACK
         self.snap_grid = Grid(16)
         self.snap_follows_zoom = True
@@ -124,6 +127,11 @@ class ViewState(QObject):
         if grid is not None:
             self.snap_grid = grid
         self.snap_changed.emit()
+
+    def point_at(self, onset: OnsetId | None) -> None:
+        if self.pointed != onset:
+            self.pointed = onset
+            self.pointed_changed.emit()
 
     def set_mark_snap(self, snap: MarkSnap) -> None:
         self.mark_snap = snap

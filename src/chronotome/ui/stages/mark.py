@@ -21,7 +21,7 @@ from chronotome.ui.figures import counted
 from chronotome.ui.soon import Soon
 from chronotome.ui.stages.onset_table import OnsetTable
 from chronotome.ui.stages.tray import Tray
-from chronotome.ui.timeline.shown import shown_of
+from chronotome.ui.timeline.lens import Lens
 from chronotome.ui.view_state import MarkSnap, Stage
 
 MATERIAL_WORDS = {
@@ -68,18 +68,30 @@ class MarkTray(Tray):
         self.spacing = ValueSlider(
             desk.view, "Least spacing", 0, 120, lambda value: f"{value:.0f} ms", step=1, usual=USUAL_SPACING
         )
+        both = QHBoxLayout()
+        both.setSpacing(14)
         for slider, edit, label in (
             (self.threshold, self._set_threshold, "Set threshold"),
             (self.spacing, self._set_spacing, "Set least spacing"),
         ):
-            self.add(slider)
-            self.bind(slider, edit, label)
+            both.addWidget(slider)
+            self.bind(slider, edit, label, is_sifting=True)
+        self.rows.addLayout(both)
         self.bands = self._band_row()
-        self.per = self._combo("Of them", list(PER_WORDS), self._set_per)
-        self.near = self._combo("Where", list(NEAR_WORDS), self._set_near)
+        row = self._row("Of them")
+        self.per, self.near = QComboBox(), QComboBox()
+        for combo, words, choices, choose in (
+            (self.per, "Which of them", list(PER_WORDS), self._set_per),
+            (self.near, "Where", list(NEAR_WORDS), self._set_near),
+        ):
+            combo.addItems(choices)
+            combo.setAccessibleName(words)
+            combo.activated.connect(choose)
+            combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
+            row.addWidget(combo, 1)
         self.counts = self.add_label("", "figure")
-        self.to_check = self.add_label("")
-        self.add_rule()
+        self.lens = Lens(desk)
+        self.add(self.lens)
         self.snap = Segmented(desk.view, "A mark is pulled to", ["attack", "crossing", "nothing"])
         self.snap.chosen.connect(lambda index: desk.view.set_mark_snap(MarkSnap(index)))
         self._row("Pulled to").addWidget(self.snap, 1)
@@ -205,35 +217,30 @@ class MarkTray(Tray):
     # Showing
 
     def _show(self) -> None:
-        track = self.desk.view.focused
-        shown = None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
+        shown = self.desk.shown
         self.snap.set_index(int(self.desk.view.mark_snap))
         if shown is None:
             self.counts.setText("no recording")
-            self.to_check.setText("")
             return
         recording = shown.recording
         self._show_material(recording)
-        sift = recording.sift
+        self._show_sift(recording.sift)
         self.threshold.set_value(recording.threshold)
-        self.spacing.set_value(sift.least_spacing, "flams apart" if sift.least_spacing <= 15 else "")
-        for band, button in zip(Band, self.bands, strict=True):
-            button.setChecked(band in sift.bands)
-        per = [
-            (each.strongest_per, each.seconds if each.strongest_per is Per.SECONDS else None)
-            for each in PER_WORDS.values()
-        ]
-        wanted = (sift.strongest_per, sift.seconds if sift.strongest_per is Per.SECONDS else None)
-        self.per.setCurrentIndex(per.index(wanted) if wanted in per else -1)
-        self.near.setCurrentIndex(list(NEAR_WORDS.values()).index(sift.near))
         hits = int(np.count_nonzero(shown.counts))
         by_hand = int(np.count_nonzero(recording.onsets.standing_array != Standing.BY_STRENGTH))
-        faint = len(recording.onsets) - hits
-        self.counts.setText(f"{counted(hits, 'onset')} · {faint} left out · {by_hand} by hand")
         checks = len(mark_checks_of(self.desk.session, shown.track))
-        self.to_check.setText(
-            f"{counted(checks, 'place')} to check: N goes there" if checks else "Nothing to check"
-        )
+        more = f"{checks} to check: N" if checks else f"{by_hand} by hand"
+        self.counts.setText(f"{counted(hits, 'onset')} · {len(recording.onsets) - hits} left out · {more}")
+
+    def _show_sift(self, sift: Sift) -> None:
+        self.spacing.set_value(sift.least_spacing)
+        for band, button in zip(Band, self.bands, strict=True):
+            button.setChecked(band in sift.bands)
+        seconds = sift.seconds if sift.strongest_per is Per.SECONDS else Sift().seconds
+        kinds = [(each.strongest_per, each.seconds) for each in PER_WORDS.values()]
+        wanted = (sift.strongest_per, seconds)
+        self.per.setCurrentIndex(kinds.index(wanted) if wanted in kinds else -1)
+        self.near.setCurrentIndex(list(NEAR_WORDS.values()).index(sift.near))
 
     def _show_material(self, recording: Recording) -> None:
         heard = MATERIAL_WORDS[recording.material]

@@ -19,7 +19,7 @@ from chronotome.session.grid import position_words
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import clock
 from chronotome.ui.soon import Soon
-from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.shown import Shown
 
 HEADERS = ("time", "bar", "strong", "band", "lock")
 ROW = 20
@@ -117,8 +117,7 @@ class OnsetTable(QTableView):
         self._soon.ask()
 
     def _show(self) -> None:
-        track = self._desk.view.focused
-        shown = None if track is None else shown_of(self._desk.session, track, self._desk.transport.side)
+        shown = self._desk.shown
         old = self.onsets.shown
         is_same = shown is not None and old is not None and shown.counts is old.counts
         if is_same and shown is not None and old is not None and shown.recording is old.recording:

@@ -74,10 +74,19 @@ class Tray(QWidget):
     def finish(self) -> None:
         self.rows.addStretch(1)
 
-    def bind(self, slider: ValueSlider, edit: Callable[[Session, float], Session], label: str) -> None:
+    def bind(
+        self,
+        slider: ValueSlider,
+        edit: Callable[[Session, float], Session],
+        label: str,
+        *,
+        is_sifting: bool = False,
+    ) -> None:
         """Sliding drafts, letting go keeps."""
         store = self.desk.store
-        slider.slid.connect(lambda value: store.draft(lambda session: edit(session, value)))
+        slider.slid.connect(
+            lambda value: store.draft(lambda session: edit(session, value), is_sifting=is_sifting)
+        )
         slider.settled.connect(lambda value: store.apply(lambda session: edit(session, value), label))
         slider.dropped.connect(store.drop_draft)
 

@@ -56,7 +56,7 @@ class ContextLane(Lane):
         theme, track = self.desk.view.theme, self._track
         painter.fillRect(content, colour(theme.paper))
         self.paint_grid(painter, content)
-        shown = None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
+        shown = None if track is None else shown_of(self.desk.store.placed, track, self.desk.transport.side)
         source = None if shown is None else self.desk.workspace.pool.get(shown.recording.content)
         if track is None or shown is None or source is None:
             return

@@ -106,11 +106,12 @@ class ValueDrag:
     value: float | None = None
     words: Callable[[float], str] | None = None
     """What the lane says beside it."""
-    has_begun: bool = False
+    is_sifting: bool = False
+    """It only changes which onsets count."""
 
     def to(self, value: float) -> None:
         self.value = value
-        self.desk.store.draft(lambda session: self.edit_to(session, value))
+        self.desk.store.draft(lambda session: self.edit_to(session, value), is_sifting=self.is_sifting)
 
     def finish(self) -> None:
         value = self.value

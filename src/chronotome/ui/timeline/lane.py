@@ -22,6 +22,7 @@ class Lane(QWidget):
 
     hint = ""
     """What the pointer can do here, for the status line."""
+    shows_counts = False
 
     def __init__(self, desk: Desk, name: str) -> None:
         super().__init__()
@@ -29,6 +30,7 @@ class Lane(QWidget):
         self.setAccessibleName(name)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setMouseTracking(True)
+        self.setAttribute(Qt.WidgetAttribute.WA_OpaquePaintEvent)  # nothing under it has to be painted
         self._playhead = self.x_of(desk.transport.position)
         view = desk.view
         for signal in (view.theme_changed, view.stage_changed):
@@ -37,7 +39,12 @@ class Lane(QWidget):
             signal.connect(self._update_content)
         desk.transport.side_changed.connect(self.update)
         desk.transport.moved.connect(self._on_moved)
-        desk.store.changed.connect(self.update)
+        desk.store.changed.connect(self._on_session)
+
+    def _on_session(self) -> None:
+        """While onsets are sifted, only lanes that show which of them count are drawn anew."""
+        if self.shows_counts or not self.desk.store.is_sifting:
+            self.update()
 
     # The time axis
 
@@ -69,8 +76,12 @@ class Lane(QWidget):
         event.accept()
 
     def enterEvent(self, event: QEvent) -> None:
-        self.desk.workspace.told.emit(self.hint)
+        self.desk.workspace.told.emit(self.hint_now())
         event.accept()
+
+    def hint_now(self) -> str:
+        """The hint for the stage that is shown."""
+        return self.hint
 
     def _update_content(self) -> None:
         """The header does not scroll."""

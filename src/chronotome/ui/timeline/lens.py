@@ -1,6 +1,4 @@
-"""A small view at fixed zoom around one mark: where it is to the frame, whatever the lane shows."""
-
-from collections.abc import Callable
+"""A small view at fixed zoom around the mark under the pointer: where it is to the frame."""
 
 import numpy as np
 from PySide6.QtCore import QLineF, QPointF, QRectF, Qt
@@ -18,38 +16,40 @@ from chronotome.ui.timeline.marks import notches
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.waveform import columns
 
-WIDTH, HEIGHT = 396, 116
-WIDE, NEAR = 276, 108
+WIDTH, HEIGHT = 268, 96
+WIDE, NEAR = 178, 86
 """Pixels of both views: 30 ms to either side, and the frames next to the mark."""
 REACH_SECONDS = 0.030
-NEAR_FRAMES = 13
+NEAR_FRAMES = 10
 TOP, FOOT = 20, 8
 
 
 class Lens(QWidget):
-    """Drag in it: one pixel is one frame. It shows the onset `onset`, or nothing."""
+    """Drag in it: one pixel is one frame."""
 
-    def __init__(self, desk: Desk, shown: Callable[[], Shown | None], parent: QWidget) -> None:
-        super().__init__(parent)
-        self._desk, self._shown = desk, shown
-        self.onset: OnsetId | None = None
+    def __init__(self, desk: Desk) -> None:
+        super().__init__()
+        self._desk = desk
         self.drag: ValueDrag | None = None
+        self._held: OnsetId | None = None
         self._pressed = 0.0
         self.setFixedSize(WIDTH, HEIGHT)
-        self.setCursor(Qt.CursorShape.SizeHorCursor)
         self.setAccessibleName("Lens: 30 ms to either side of a mark")
         self.setToolTip("Drag: one pixel is one frame. , and . move by a frame, Alt+← and Alt+→ by 1 ms.")
-        self.hide()
+        view = desk.view
+        for signal in (view.selection_changed, view.pointed_changed, view.focus_changed, view.theme_changed):
+            signal.connect(self.update)
+        desk.store.changed.connect(lambda: None if desk.store.is_sifting else self.update())
 
-    def look_at(self, onset: OnsetId | None) -> None:
-        if self.drag is None:
-            self.onset = onset
-            self.setVisible(self._found() is not None)
-            self.update()
+    @property
+    def onset(self) -> OnsetId | None:
+        """The onset under the pointer, or the selected one."""
+        view = self._desk.view
+        return self._held or view.pointed or view.selected
 
     def _found(self) -> tuple[Shown, Source, int] | None:
         """What is shown: the clip, its samples, and the onset's place in its columns."""
-        shown = self._shown()
+        shown = self._desk.shown
         if shown is None or self.onset is None:
             return None
         source = self._desk.workspace.pool.get(shown.recording.content)
@@ -57,16 +57,21 @@ class Lens(QWidget):
         return None if source is None or place is None else (shown, source, place)
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        found = self._found()
-        if found is None:
-            return
-        shown, source, place = found
-        theme = self._desk.view.theme
+        theme, found = self._desk.view.theme, self._found()
         painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        painter.setPen(QPen(colour(theme.strong_rule), 1))
-        painter.setBrush(colour(theme.paper))
+        painter.setPen(QPen(colour(theme.rule), 1))
+        painter.setBrush(colour(theme.card))
         painter.drawRoundedRect(QRectF(0.5, 0.5, WIDTH - 1, HEIGHT - 1), 6, 6)
+        if found is None:
+            painter.setFont(text_font(11))
+            painter.setPen(colour(theme.soft_ink))
+            painter.drawText(
+                self.rect(), Qt.AlignmentFlag.AlignCenter, "A mark under the pointer is seen here"
+            )
+            painter.end()
+            return
+        shown, source, place = found
         frame = shown.recording.onsets.frames[place]
         ratio = source.rate / shown.recording.rate
         self._paint_wide(painter, source, frame * ratio, shown)
@@ -79,7 +84,7 @@ class Lens(QWidget):
         painter.drawText(QRectF(10, 3, 200, 15), Qt.AlignmentFlag.AlignVCenter, words)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        painter.drawText(QRectF(WIDE - 110, 3, 110, 15), Qt.AlignmentFlag.AlignRight, "±30 ms")
+        painter.drawText(QRectF(WIDE - 60, 3, 60, 15), Qt.AlignmentFlag.AlignRight, "±30 ms")
         painter.drawText(
             QRectF(WIDE + 8, 3, NEAR - 4, 15), Qt.AlignmentFlag.AlignRight, f"±{NEAR_FRAMES} frames"
         )
@@ -153,6 +158,7 @@ class Lens(QWidget):
         found = self._found()
         if found is None or event.button() is not Qt.MouseButton.LeftButton or self.onset is None:
             return
+        self._held = self.onset
         self._desk.view.select(self.onset)
         track, clip, onset = found[0].track.id, found[0].clip.id, self.onset
         self._pressed = event.position().x()
@@ -168,13 +174,13 @@ class Lens(QWidget):
             self.update()
 
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        drag, self.drag = self.drag, None
+        drag, self.drag, self._held = self.drag, None, None
         if drag is not None:
             drag.finish()
 
     def cancel_drag(self) -> bool:
         """False if nothing was dragged."""
-        drag, self.drag = self.drag, None
+        drag, self.drag, self._held = self.drag, None, None
         if drag is None:
             return False
         drag.cancel()

@@ -79,18 +79,16 @@ def paint_stems(
     """Thousands of stems from the foot up to (x, y), one pixel wide, later layers over earlier ones."""
     width, height = size
     pixels = np.zeros((height, width), np.uint8)
-    rows = np.arange(height)[:, None]
+    rows = np.arange(height, dtype=np.int32)[:, None]
+    is_above_foot = rows <= int(foot)
     colours = [0]
     for xs, ys, value in layers:
         colours.append(value.rgba())
         columns = np.round(xs - left).astype(np.int64)
         inside = (columns >= 0) & (columns < width)
-        tops = np.full(width, float(height))
-        np.minimum.at(tops, columns[inside], ys[inside])
-        used = np.flatnonzero(tops < height)
-        part = pixels[:, used]
-        part[(rows >= tops[used]) & (rows <= foot)] = len(colours) - 1
-        pixels[:, used] = part
+        tops = np.full(width, height, np.int32)
+        np.minimum.at(tops, columns[inside], np.ceil(ys[inside]).astype(np.int32))
+        np.copyto(pixels, np.uint8(len(colours) - 1), where=(rows >= tops) & is_above_foot)
     _draw(painter, left, pixels, colours)
 
 

@@ -9,7 +9,6 @@ from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import shown_of
 from chronotome.ui.timeline.waveform import columns, wave_image
 
 HEIGHT = 30
@@ -56,15 +55,15 @@ class OverviewStrip(Lane):
 
     def _paint_wave(self, painter: QPainter, content: QRect) -> None:
         track, theme = self.desk.view.focused, self.desk.view.theme
-        shown = None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
-        source = None if shown is None else self.desk.workspace.pool.get(shown.recording.content)
-        if shown is None or source is None:
+        clip = None if track is None or not track.clips else track.clips[0]
+        source = None if clip is None else self.desk.workspace.pool.get(clip.recording)
+        if clip is None or source is None:
             return
         ratio = self.devicePixelRatioF()
-        key = (shown.recording.content, shown.clip.start, content.width(), ratio, theme.name, source.is_whole)
+        key = (clip.recording, clip.start, content.width(), ratio, theme.name, source.is_whole)
         if self._image is None or key != self._key:
             count = int(content.width() * ratio)
-            edges = np.linspace(0.0, self.desk.session.frames, count + 1) - float(shown.clip.start)
+            edges = np.linspace(0.0, self.desk.session.frames, count + 1) - float(clip.start)
             lows, highs = columns(source, edges)
             self._image = wave_image(
                 lows,

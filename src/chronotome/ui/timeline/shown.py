@@ -1,6 +1,6 @@
 """Where things of a clip are on screen, for the side that is listened to."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -11,6 +11,7 @@ from chronotome.render.plan import ClipPlan, clip_plan
 from chronotome.session.counting import counted_of
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Recording, Session, Track
+from chronotome.session.onsets import Onsets
 from chronotome.session.tighten import Targets, targets_of
 
 
@@ -62,9 +63,12 @@ class Shown:
 
     def onset_frames(self) -> NDArray[np.float64]:
         """Session frames on screen of every candidate."""
-        ratio = self.rate / self.recording.rate
-        played = self.clip.start + (self.recording.onsets.frame_array - self.clip.source_start) * ratio
-        return self.heard_of_played(np.rint(played).astype(np.int64))
+        recording = self.recording
+        return _onset_frames(recording.onsets, self.plan, self.clip, self.side, recording.rate, self.rate)
+
+    def with_counts(self, recording: Recording, counts: NDArray[np.bool_]) -> "Shown":
+        """The same places, with other onsets that count."""
+        return replace(self, recording=recording, counts=counts)
 
     def frame_shown(self, frame: float) -> float:
         """Session frame on screen of a frame of the recording."""
@@ -76,6 +80,17 @@ class Shown:
         warp = WarpMap(self.source_anchors, self.heard_anchors)
         source = float(warp.source_at(np.array([shown]))[0])
         return round(source * self.recording.rate / self.rate)
+
+
+@by_identity(32)
+def _onset_frames(  # noqa: PLR0917 - found again by the identity of each
+    onsets: Onsets, plan: ClipPlan, clip: Clip, side: Side, recording_rate: int, rate: int
+) -> NDArray[np.float64]:
+    ratio = rate / recording_rate
+    played = np.rint(clip.start + (onsets.frame_array - clip.source_start) * ratio)
+    if side is not Side.EDITED:
+        return played
+    return np.interp(played + (int(plan.source[0]) - plan.played_at), plan.source, plan.heard)
 
 
 def shown_of(session: Session, track: Track, side: Side) -> Shown | None:

@@ -7,6 +7,7 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.dsp.bands import Band
 from chronotome.session.edits.marks import set_threshold
+from chronotome.session.memo import by_identity
 from chronotome.session.model import Session
 from chronotome.session.onsets import Onsets
 from chronotome.ui.desk import Desk
@@ -29,6 +30,13 @@ MOST_MARKS = 90
 """More onsets than this in sight are stems only."""
 
 
+@by_identity(4)
+def _histogram(onsets: Onsets) -> tuple[Frames, Screen]:
+    """How many onsets there are in each twentieth of the axis, and where it begins and ends."""
+    counts, edges = np.histogram(onsets.strength_array, 20, (0, 100))
+    return counts, edges
+
+
 class StrengthLane(TrackLane):
     """Drag the line: weak onsets turn hollow and silent at once. Double-click one: keep or drop it."""
 
@@ -36,6 +44,8 @@ class StrengthLane(TrackLane):
         "Drag the threshold line. Double-click keeps a hollow onset, drops a solid one. "
         "Drag over several: Delete drops them."
     )
+
+    shows_counts = True
 
     def __init__(self, desk: Desk, marks: MarkCommands) -> None:
         super().__init__(desk, "Strength of each onset")
@@ -50,8 +60,7 @@ class StrengthLane(TrackLane):
 
     def paint_header(self, painter: QPainter) -> None:
         theme, shown = self.desk.view.theme, self.shown
-        y = self.paint_words(painter, 8, "Strength", size=13, weight=600, value=theme.ink)
-        y = self.paint_words(painter, y, "of each onset", size=10, weight=400, value=theme.soft_ink)
+        y = self.paint_words(painter, 8, "Strength", size=13, weight=600, value=theme.ink) + 8
         if shown is None:
             return
         self._paint_histogram(painter, shown)
@@ -63,12 +72,12 @@ class StrengthLane(TrackLane):
     def _paint_histogram(self, painter: QPainter, shown: Shown) -> None:
         """How many onsets there are at each strength, along the lane's own axis."""
         theme = self.desk.view.theme
-        counts, edges = np.histogram(shown.recording.onsets.strength_array, 20, (0, 100))
+        counts, edges = _histogram(shown.recording.onsets)
         most = max(1, int(counts.max(initial=0)))
         for count, low, high in zip(counts.tolist(), edges[:-1].tolist(), edges[1:].tolist(), strict=True):
             if not count:
                 continue
-            length = 3 + 27 * float(np.log1p(count) / np.log1p(most))
+            length = 3 + 23 * float(np.log1p(count) / np.log1p(most))
             top, bottom = self._y_of(high), self._y_of(low)
             is_counted = high > shown.recording.threshold
             value = theme.soft_ink if is_counted else theme.strong_rule
@@ -166,7 +175,7 @@ class StrengthLane(TrackLane):
             def edit(session: Session, threshold: float) -> Session:
                 return set_threshold(session, content, threshold)
 
-            self.drag = ValueDrag(self.desk, edit, "Set threshold")
+            self.drag = ValueDrag(self.desk, edit, "Set threshold", is_sifting=True)
         else:
             self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
 

@@ -77,7 +77,7 @@ class Timeline(QWidget):
 
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
-        lanes = (self.wave.lens, self.wave, self.ruler, self.drift, self.strength)
+        lanes = (self.wave, self.ruler, self.drift, self.strength)
         return any(lane.cancel_drag() for lane in lanes)
 
     def _follow(self, frame: float) -> None:

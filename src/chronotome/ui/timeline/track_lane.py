@@ -10,7 +10,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag
 from chronotome.ui.timeline.lane import Lane
-from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.shown import Shown
 
 STILL = 3
 """Pixels that a hand moves without meaning it."""
@@ -27,8 +27,7 @@ class TrackLane(Lane):
 
     @property
     def shown(self) -> Shown | None:
-        track = self.desk.view.focused
-        return None if track is None else shown_of(self.desk.session, track, self.desk.transport.side)
+        return self.desk.shown
 
     def reset_hit(self, shown: Shown, at: int) -> None:
         """Take back what was set by hand for hit number `at` of the targets."""

@@ -5,7 +5,7 @@ from functools import lru_cache
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QBrush, QImage, QMouseEvent, QPainter, QPen, QResizeEvent, QTransform
+from PySide6.QtGui import QBrush, QImage, QMouseEvent, QPainter, QPen, QTransform
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.mix import Side
@@ -21,8 +21,7 @@ from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.lens import Lens
-from chronotome.ui.timeline.marks import notches
+from chronotome.ui.timeline.marks import notches, paint_stems
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.track_lane import TrackLane
@@ -54,14 +53,19 @@ class WaveLane(TrackLane):
     """The tall lane. Click: playhead. Drag a notch: move the hit, or in Mark the onset itself."""
 
     hint = "Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms."
+    shows_counts = True
+    mark_hint = (
+        "A notch: click hears it, drag corrects the mark, Ctrl+drag slips the sound. "
+        "Double-click adds or drops. Drag over the wave selects."
+    )
 
     def __init__(self, desk: Desk, marks: MarkCommands) -> None:
         super().__init__(desk, "Wave of the focused track")
         self._marks = marks
-        self.lens = Lens(desk, lambda: self.shown, self)
         self.setMinimumHeight(150)
         self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)
         self._image: QImage | None = None
+        self._taken: Shown | None = None
         self._slip_from: int | None = None
         self._grabbed_at = 0.0
         self._image_key: tuple[object, ...] = ()
@@ -70,9 +74,6 @@ class WaveLane(TrackLane):
         desk.view.focus_changed.connect(self._on_focus)
         desk.workspace.source_grew.connect(self._on_grew)
         desk.workspace.source_ready.connect(self._on_grew)
-        for signal in (desk.view.selection_changed, desk.view.stage_changed, desk.view.focus_changed):
-            signal.connect(self._look_at_selected)
-        desk.store.changed.connect(self._on_change)
         self._on_focus()
 
     def _on_focus(self) -> None:
@@ -80,16 +81,8 @@ class WaveLane(TrackLane):
         self._buttons.follow(None if track is None else track.id)
         self.update()
 
-    def _look_at_selected(self) -> None:
-        is_mark = self.desk.view.stage is Stage.MARK
-        self.lens.look_at(self.desk.view.selected if is_mark else None)
-
-    def _on_change(self) -> None:
-        self.lens.update()
-
-    def resizeEvent(self, event: QResizeEvent) -> None:
-        super().resizeEvent(event)
-        self.lens.move(self.width() - self.lens.width() - 10, self.height() - FOOT - self.lens.height() - 2)
+    def hint_now(self) -> str:
+        return self.mark_hint if self.desk.view.stage is Stage.MARK else self.hint
 
     def _on_grew(self, _content: str) -> None:
         self._image_key = ()
@@ -129,7 +122,16 @@ class WaveLane(TrackLane):
         ratio = self.devicePixelRatioF()
         viewport, theme = self.desk.view.viewport, self.desk.view.theme
         height = content.height() - FOOT - NOTCH
-        key = (shown, viewport, height, ratio, theme.name, source.is_whole, self.desk.workspace.pool)
+        key = (
+            shown.plan,
+            shown.side,
+            viewport,
+            height,
+            ratio,
+            theme.name,
+            source.is_whole,
+            self.desk.workspace.pool,
+        )
         if self._image is None or key != self._image_key:
             edges = shown.source_edges(viewport.edges(ratio))
             lows, highs = columns(source, edges)
@@ -180,11 +182,9 @@ class WaveLane(TrackLane):
 
     def _paint_ticks(self, painter: QPainter, xs: NDArray[np.float64]) -> None:
         """Far out, notches are ticks; where there are more than pixels, they are a band."""
-        places = np.unique(np.round(xs)).tolist()
-        painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
-        painter.setPen(QPen(colour(self.desk.view.theme.ink), 1))
-        painter.drawLines([QLineF(x, 0, x, NOTCH - 3) for x in places])
-        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        content = self.content
+        ticks = [(xs, np.zeros(len(xs)), colour(self.desk.view.theme.ink))]
+        paint_stems(painter, content.left(), (content.width(), NOTCH - 2), ticks, NOTCH - 3)
 
     def _paint_hatching(self, painter: QPainter, shown: Shown) -> None:
         """Denser the more the sound is compressed, wider the more it is expanded."""
@@ -293,6 +293,7 @@ class WaveLane(TrackLane):
     def _take(self, shown: Shown, place: int, x: float, keys: Qt.KeyboardModifier) -> None:
         onset = shown.recording.onsets.ids[place]
         if self.desk.view.stage is Stage.MARK:
+            self._grabbed_at = x
             self._take_mark(shown, onset, keys)
             return
         self.desk.view.select(onset)
@@ -307,6 +308,7 @@ class WaveLane(TrackLane):
             self._marks.extend_to(onset)
             return
         self.desk.view.select(onset)
+        self._taken = shown
         track, clip = shown.track.id, shown.clip.id
         frame = shown.recording.onsets.frames[shown.recording.onsets.place_of(onset) or 0]
         per_ms = shown.recording.rate / 1000
@@ -327,8 +329,12 @@ class WaveLane(TrackLane):
         def correct(session: Session, to: float) -> Session:
             return correct_onsets(session, track, clip, [onset], round(to) - frame)
 
+        is_pinned = shown.clip.marker_of(onset) is not None
+        is_still = shown.side is Side.AS_PLAYED or shown.track.tighten.strength == 0 or is_pinned
+        rest = "sound stays" if is_still else "its target follows"
+
         def words(to: float) -> str:
-            return f"mark {signed((to - frame) / per_ms)} ms · sound stays"
+            return f"mark {signed((to - frame) / per_ms)} ms · {rest}"
 
         self.drag = ValueDrag(self.desk, correct, "Move onset", words=words)
         self._slip_from = None
@@ -348,23 +354,25 @@ class WaveLane(TrackLane):
             self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_free)
         elif isinstance(self.drag, SweepDrag):
             self.go_on_sweeping(x)
-        elif isinstance(self.drag, ValueDrag) and shown is not None:
-            self._drag_mark(self.drag, shown, x, is_free=is_free)
+        elif isinstance(self.drag, ValueDrag):
+            self._drag_mark(self.drag, x, is_free=is_free)
         elif shown is not None:
             place = self._notch_at(shown, x, event.position().y())
             is_over = place is not None
             if self.desk.view.stage is Stage.MARK:
-                onset = self.desk.view.selected if place is None else shown.recording.onsets.ids[place]
-                self.lens.look_at(onset)
+                self.desk.view.point_at(None if place is None else shown.recording.onsets.ids[place])
             self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
 
-    def _drag_mark(self, drag: ValueDrag, shown: Shown, x: float, *, is_free: bool) -> None:
-        if not drag.has_begun:
-            drag.has_begun, self._grabbed_at = True, x
+    def _drag_mark(self, drag: ValueDrag, x: float, *, is_free: bool) -> None:
+        """Measured on what was shown when it was taken: what moves under the hand must not move the hand."""
+        shown = self._taken
+        if shown is None:
+            return
         if self._slip_from is not None:
-            pixels = x - self._grabbed_at
-            ratio = shown.recording.rate / self.desk.session.rate
-            drag.to(round(self._slip_from - pixels * self.desk.view.viewport.frames_per_pixel * ratio))
+            slipped = shown.recording_frame(self.frame_of(x)) - shown.recording_frame(
+                self.frame_of(self._grabbed_at)
+            )
+            drag.to(self._slip_from - slipped)
         else:
             drag.to(self._mark_frame(shown, x, is_free=is_free))
         self.update()
