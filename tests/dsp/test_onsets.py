@@ -2,7 +2,9 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.bands import Band
+from chronotome.dsp import onsets
+from chronotome.dsp.attack import nearest_attack, nearest_crossing
+from chronotome.dsp.bands import Band, Material
 from chronotome.dsp.onsets import detect_onsets
 from chronotome.errors import Cancelled
 from sounds import RATE, click_train, noise_hits, sine
@@ -100,3 +102,110 @@ def test_progress_stops_it():
 
     with pytest.raises(Cancelled):
         detect_onsets(click_train(SPACED, 240000).audio, progress=stop)
+
+
+def damaged(kind):
+    """Hits as a person may bring them, and none of it their fault."""
+    samples = noise_hits(SPACED, 240000)
+    if kind == "offset":
+        return samples + np.float32(0.3)
+    if kind == "hum":
+        return samples + 0.02 * sine(50, 240000 / RATE)[: len(samples)]
+    if kind == "clipped":
+        return np.clip(samples * 8, -1, 1)
+    if kind == "very quiet":
+        return samples * np.float32(1e-4)
+    if kind == "late":
+        return np.concatenate([np.zeros((3 * RATE, 1), np.float32), samples])
+    return np.concatenate([samples, noise_hits([0], 2000)])  # the last hit starts just before the end
+
+
+@pytest.mark.parametrize("kind", ["offset", "hum", "clipped", "very quiet", "late", "at the end"])
+def test_hits_are_found_whatever_befell_the_recording(kind):
+    samples = damaged(kind)
+    expected = np.array(SPACED) + (3 * RATE if kind == "late" else 0)
+    if kind == "at the end":
+        expected = np.append(expected, 240000)
+
+    found = detect_onsets(audio_of(samples, RATE))
+
+    sure = found.frames[found.strengths >= 45]
+    assert len(sure) == len(expected)
+    assert np.abs(sure - expected).max() <= 0.001 * RATE
+
+
+def test_a_long_recording_is_heard_in_parts_as_it_is_heard_whole(monkeypatch):
+    frames = [round(k * 0.31 * RATE) + 11 * (k % 7) for k in range(1, 190)]
+    audio = click_train(frames, 60 * RATE).audio
+
+    whole = detect_onsets(audio)
+    monkeypatch.setattr(onsets, "LONGEST_PART", 9.0)
+    parts = detect_onsets(audio)
+
+    sure = [each.frames[each.strengths >= 45] for each in (whole, parts)]
+    np.testing.assert_array_equal(*sure)
+    assert len(sure[0]) == len(frames)
+
+
+def test_strokes_of_a_flam_are_two_candidates():
+    main = [20000, 60000, 100000, 140000]
+    grace = [frame - round(0.025 * RATE) for frame in main]
+    levels = [0.25] * 4 + [0.9] * 4
+    order = np.argsort(grace + main)
+    frames, levels = np.array(grace + main)[order].tolist(), np.array(levels)[order].tolist()
+
+    found = detect_onsets(audio_of(noise_hits(frames, 170000, loudness=levels, decay=0.004), RATE))
+
+    sure = found.frames[found.strengths >= 45]
+    distances = np.abs(sure[:, None] - np.array(frames)[None]).min(axis=0)
+    assert distances.max() <= 0.002 * RATE
+
+
+def test_louder_hits_are_stronger_and_faint_ones_still_count():
+    levels = [0.9, 0.3, 0.1, 0.03]
+    samples = noise_hits([10000, 40000, 70000, 100000], 130000, loudness=levels)
+
+    found = detect_onsets(audio_of(samples, RATE))
+
+    strengths = found.strengths[found.strengths >= 45]
+    assert len(strengths) == 4
+    assert (np.diff(strengths) < 0).all()
+
+
+def test_the_material_is_heard_and_can_be_said():
+    audio = click_train(SPACED, 240000).audio
+
+    assert detect_onsets(audio).material is Material.DRUMS
+    assert detect_onsets(audio, material=Material.SUSTAINED).material is Material.SUSTAINED
+
+
+def test_a_slow_attack_is_less_sure_than_a_click():
+    tone = sine(330, 1.5) * np.minimum(1, np.arange(round(1.5 * RATE)) / (0.08 * RATE))[:, None]
+    sound = np.concatenate([noise_hits([20000], 60000), tone * 0.5, np.zeros((9000, 1))]).astype(np.float32)
+
+    found = detect_onsets(audio_of(sound, RATE))
+
+    click = found.doubts[np.abs(found.frames - 20000).argmin()]
+    slow = found.doubts[np.abs(found.frames - 60000).argmin()]
+    assert click < 0.5 < slow
+
+
+def test_the_attack_near_a_frame_is_found_and_silence_has_none():
+    samples = noise_hits([20000], 60000, channels=2)
+
+    for off in (-900, -200, 0, 300, 1000):
+        assert nearest_attack(samples, RATE, 20000 + off, 0.03) == pytest.approx(20000, abs=8)
+    assert nearest_attack(samples, RATE, 40000, 0.03) is None
+    assert nearest_attack(np.zeros((5000, 1), np.float32), RATE, 2000, 0.03) is None
+    assert nearest_attack(noise_hits([0], 5000), RATE, 100, 0.03) == pytest.approx(0, abs=8)
+
+
+@pytest.mark.parametrize("at", [100, 1234, 9990])
+def test_a_crossing_is_where_the_sign_turns(at):
+    wave = sine(440, 10000 / RATE)
+
+    found = nearest_crossing(wave, at, 200)
+
+    assert wave[found - 1, 0] * wave[found, 0] <= 0
+    assert abs(found - at) <= RATE / 880 + 1
+    assert nearest_crossing(np.ones((500, 2), np.float32), 250, 100) == 250

@@ -4,7 +4,7 @@ import statistics
 import time
 
 import numpy as np
-from PySide6.QtCore import Qt, QTimer
+from PySide6.QtCore import QEvent, Qt, QTimer
 from PySide6.QtGui import QCloseEvent, QKeyEvent, QMouseEvent
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLabel, QProgressBar, QVBoxLayout, QWidget
 
@@ -84,6 +84,13 @@ class CalibrationDialog(QDialog):
         side = "after" if self.measured >= 0 else "before"
         self.words.setText(f"Your hand comes {abs(self.measured):.0f} ms {side} the click.")
         self.buttons.button(QDialogButtonBox.StandardButton.Ok).setEnabled(True)
+
+    def event(self, event: QEvent) -> bool:
+        """Any key is a tap, the window's shortcuts too."""
+        if event.type() is QEvent.Type.ShortcutOverride:
+            event.accept()
+            return True
+        return super().event(event)
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
         if event.key() == Qt.Key.Key_Escape:
