@@ -1,9 +1,9 @@
 import numpy as np
 import pytest
 
-from chronotome.dsp.audio import audio_of
 from chronotome.dsp import onsets
 from chronotome.dsp.attack import nearest_attack, nearest_crossing
+from chronotome.dsp.audio import audio_of
 from chronotome.dsp.bands import Band, Material
 from chronotome.dsp.onsets import detect_onsets
 from chronotome.errors import Cancelled

@@ -1,6 +1,8 @@
 import numpy as np
 import pytest
 
+from chronotome.dsp.bands import Material
+from chronotome.session.counting import counted_of
 from chronotome.session.edits.cutting import crop, cut
 from chronotome.session.edits.marks import (
     add_onsets,
@@ -15,8 +17,6 @@ from chronotome.session.edits.marks import (
 )
 from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.tightening import move_hit
-from chronotome.dsp.bands import Material
-from chronotome.session.counting import counted_of
 from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.model import check, replace
 from chronotome.session.tighten import targets_of
@@ -83,7 +83,9 @@ def test_locked_marks_neither_move_nor_go(session):
 
     assert moved.recordings[0].onsets.frames == (0, RATE, 2 * RATE + 100, 3 * RATE + 100)
     assert counted_frames(dropped) == [0, RATE]
-    assert counted_frames(drop_onsets(lock_onsets(dropped, content, ids, is_locked=False), content, ids)) == []
+    assert (
+        counted_frames(drop_onsets(lock_onsets(dropped, content, ids, is_locked=False), content, ids)) == []
+    )
 
 
 def test_several_marks_move_together_and_stop_at_those_that_stay(session):

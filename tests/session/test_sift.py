@@ -7,10 +7,10 @@ from chronotome.dsp.bands import Band
 from chronotome.dsp.peaks import first_of_crowds, strongest_within
 from chronotome.session.counting import counted_of
 from chronotome.session.edits.marks import drop_onset, keep_onset, set_sift, set_threshold
+from chronotome.session.grid import Metre, TempoChange, TempoMap
 from chronotome.session.model import replace
 from chronotome.session.onsets import Onsets
 from chronotome.session.sift import Clock, Near, Per, Sift, sifted
-from chronotome.session.grid import Metre, TempoChange, TempoMap
 from strategies import RATE, simple_session
 
 CLOCK = Clock(0, 0.0, 1000, TempoMap((TempoChange(0.0, 60.0),)), Metre())

@@ -90,10 +90,10 @@ class StageCard(QWidget):
 
     def _paint_count(self, painter: QPainter) -> None:
         theme = self._desk.view.theme
-        words = str(self.figures.to_check)
+        words = str(self.figures.to_check) if self.figures.to_check < 100 else "99+"
         painter.setPen(Qt.PenStyle.NoPen)
         painter.setBrush(colour(theme.late))
-        box = QRectF(WIDTH - 28, 33, 22, 17)
+        box = QRectF(WIDTH - 24, 33, 21, 17)
         painter.drawRoundedRect(box, 8.5, 8.5)
         painter.setPen(colour(theme.on_ink))
         painter.setFont(figure_font(10, 500))

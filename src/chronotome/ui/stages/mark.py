@@ -229,7 +229,7 @@ class MarkTray(Tray):
         hits = int(np.count_nonzero(shown.counts))
         by_hand = int(np.count_nonzero(recording.onsets.standing_array != Standing.BY_STRENGTH))
         checks = len(mark_checks_of(self.desk.session, shown.track))
-        more = f"{checks} to check: N" if checks else f"{by_hand} by hand"
+        more = f"{checks} to check" if checks else f"{by_hand} by hand"
         self.counts.setText(f"{counted(hits, 'onset')} · {len(recording.onsets) - hits} left out · {more}")
 
     def _show_sift(self, sift: Sift) -> None:

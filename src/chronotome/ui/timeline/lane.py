@@ -35,6 +35,7 @@ class Lane(QWidget):
         view = desk.view
         for signal in (view.theme_changed, view.stage_changed):
             signal.connect(self.update)
+        view.stage_changed.connect(self._tell_hint)
         for signal in (view.viewport_changed, view.snap_changed, view.selection_changed):
             signal.connect(self._update_content)
         desk.transport.side_changed.connect(self.update)
@@ -76,8 +77,12 @@ class Lane(QWidget):
         event.accept()
 
     def enterEvent(self, event: QEvent) -> None:
-        self.desk.workspace.told.emit(self.hint_now())
+        self._tell_hint()
         event.accept()
+
+    def _tell_hint(self) -> None:
+        if self.underMouse():
+            self.desk.workspace.told.emit(self.hint_now())
 
     def hint_now(self) -> str:
         """The hint for the stage that is shown."""

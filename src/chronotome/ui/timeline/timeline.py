@@ -70,6 +70,7 @@ class Timeline(QWidget):
         desk.view.focus_changed.connect(self._on_tracks)
         desk.store.watch(self, self._on_tracks, lambda s: tuple(track.id for track in s.tracks))
         self._on_stage()
+        self._on_tracks()
 
     @property
     def context_lanes(self) -> list[ContextLane]:
@@ -97,6 +98,7 @@ class Timeline(QWidget):
         focused = self._desk.view.focused
         tracks = self._desk.session.tracks
         others = [track.id for track in tracks if focused is None or track.id != focused.id]
+        self._scroll.setVisible(bool(others))
         if [lane.track_id for lane in self._lanes] == others:
             return
         for lane in self._lanes:
@@ -105,7 +107,6 @@ class Timeline(QWidget):
         self._lanes = [ContextLane(self._desk, track) for track in others]
         for place, lane in enumerate(self._lanes):
             self._context_layout.insertWidget(place, lane)
-        self._scroll.setVisible(bool(others))
 
     def resizeEvent(self, event: QResizeEvent) -> None:
         """All lanes are as wide as this: it tells the viewport."""
