@@ -108,7 +108,7 @@ def find_candidates(heard: Novelty, rises: Rises, rate: int) -> Candidates:
     leading = is_peak & is_strong & (from_best <= 0) & (from_best >= -int(0.03 * rate / rises.hop))
     leading[each, best] = True
     first = leading.argmax(axis=1)
-    strokes = is_peak & (change >= np.maximum(FAINT_SHARE * heights, LEAST_RISE)[:, None]) & (from_best <= 0)
+    strokes = is_peak & (change >= np.maximum(FAINT_SHARE * heights, LEAST_RISE)[:, None])
     strokes[:, offsets < -0.045 * rate / rises.hop] = False
     strokes[each, first] = True
     strokes[each, best] = True

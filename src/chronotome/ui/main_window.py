@@ -414,8 +414,14 @@ class MainWindow(QMainWindow):
     def dropEvent(self, event: QDropEvent) -> None:
         paths = [Path(url.toLocalFile()) for url in event.mimeData().urls() if url.isLocalFile()]
         event.acceptProposedAction()
-        if paths:
-            self._open_safely(paths)
+        marks = [
+            path for path in paths if path.suffix.lower() in MARK_SUFFIXES and path.suffix.lower() != ".wav"
+        ]
+        for path in marks:
+            self.bring_marks(path)
+        sounds = [path for path in paths if path not in marks]
+        if sounds:
+            self._open_safely(sounds)
 
     def closeEvent(self, event: QCloseEvent) -> None:
         if self._is_closing or not self.desk.store.is_modified:
