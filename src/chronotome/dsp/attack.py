@@ -9,7 +9,7 @@ from chronotome.dsp.rises import octave_rises
 from chronotome.units import Frames
 
 PREDICTION_ORDER = 16
-ROWS_AT_ONCE = 32
+ROWS_AT_ONCE = 64
 """Few enough that what is worked on stays in the cache of a core."""
 CONTEXT = 0.040
 """Seconds around that are heard too when one attack is looked for."""
