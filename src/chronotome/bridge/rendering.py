@@ -15,7 +15,7 @@ from chronotome.render.pool import Pool
 from chronotome.render.renderer import Renderer, Sources
 from chronotome.session.model import Session
 
-CALM_MILLISECONDS = 60
+CALM_MILLISECONDS = 120
 """Without a move, after which a hand rests."""
 
 
@@ -56,6 +56,7 @@ class Rendering(QObject):
         """What is being sifted is rendered as soon as the hand rests: the drag comes first."""
         if self._store.is_sifting:
             self.is_current = False
+            self._latest.drop()
             self._calm.start()
         else:
             self.ask()

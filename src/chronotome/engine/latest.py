@@ -30,6 +30,12 @@ class Latest(Generic[T]):
             self._request = (self._number, request)
             self._condition.notify_all()
 
+    def drop(self) -> None:
+        """Nothing is wanted for now: what is worked on learns that, what waits is forgotten."""
+        with self._condition:
+            self._number += 1
+            self._request = None
+
     def close(self) -> None:
         with self._condition:
             self._is_closed = True
