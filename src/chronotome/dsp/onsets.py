@@ -174,7 +174,7 @@ def detect_onsets(
     if material is None:
         material = _material_of(heard.features, likely)
         likely = _likelihoods(heard.features, material)
-    early = int(0.012 * audio.rate)
+    early = max(1, int(0.012 * audio.rate))
     if np.abs(listener.part(0, early)).max() < 0.02:  # padding giving way to a noise floor is no onset
         likely[heard.frames < early] = 0.0
     kept = _kept(heard.frames, likely, ONE_ATTACK * audio.rate)
