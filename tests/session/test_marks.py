@@ -138,6 +138,8 @@ def test_a_cut_goes_through_the_clip_and_both_parts_sound_where_they_sounded(ses
     assert (first.source_start, first.source_end, first.start) == (0, 2 * RATE, 0)
     assert (second.source_start, second.source_end, second.start) == (2 * RATE, 5 * RATE, 2 * RATE)
     assert session.tracks[1].name.endswith("2")
+    counts = [counted_of(session, each.clips[0]).tolist() for each in session.tracks]
+    assert counts == [[True, True, False, False], [False, False, True, True]]
 
 
 def test_cropping_keeps_the_place_and_drops_markers_of_what_is_gone(session):

@@ -1,5 +1,6 @@
 """Keeps the player's mix up with the session."""
 
+import time
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
@@ -17,6 +18,7 @@ from chronotome.session.model import Session
 
 CALM_MILLISECONDS = 120
 """Without a move, after which a hand rests."""
+LONG_SECONDS = 0.010
 
 
 @dataclass(frozen=True, eq=False)
@@ -46,6 +48,7 @@ class Rendering(QObject):
         self.is_current = False
         self._newest: Request | None = None
         self._done.connect(self._on_done)  # queued: the worker emits it
+        self._plan_seconds = 0.0
         self._calm = QTimer(self)
         self._calm.setSingleShot(True)
         self._calm.setInterval(CALM_MILLISECONDS)
@@ -53,8 +56,8 @@ class Rendering(QObject):
         store.changed.connect(self._on_change)
 
     def _on_change(self) -> None:
-        """What is being sifted is rendered as soon as the hand rests: the drag comes first."""
-        if self._store.is_sifting:
+        """What is being sifted is heard at once; where planning takes long, as soon as the hand rests."""
+        if self._store.is_sifting and self._plan_seconds > LONG_SECONDS:
             self.is_current = False
             self._latest.drop()
             self._calm.start()
@@ -92,7 +95,10 @@ class Rendering(QObject):
                 self._last_serial_with[id(source.region)] = mix.serial
             self._player.publish(mix)
 
-        self._renderer.render(plan_for(request.session), request.sources, publish, request.near, is_wanted)
+        began = time.perf_counter()
+        plan = plan_for(request.session)
+        self._plan_seconds = time.perf_counter() - began
+        self._renderer.render(plan, request.sources, publish, request.near, is_wanted)
         if is_wanted():
             self._done.emit(request, mixes[-1])
 

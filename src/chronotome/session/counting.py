@@ -15,17 +15,32 @@ def clock_of(session: Session, clip: Clip) -> Clock:
     return Clock(clip.source_start, clip.start / session.rate, recording.rate, session.tempo, session.metre)
 
 
+def inside_of(session: Session, clip: Clip) -> NDArray[np.bool_]:
+    """True for each onset of the clip's recording that lies within the clip."""
+    frames = session.recording_of(clip).onsets.frame_array
+    return (frames >= clip.source_start) & (frames < clip.source_end)
+
+
 def counted_of(session: Session, clip: Clip) -> NDArray[np.bool_]:
-    """True for each onset of the clip's recording that counts."""
+    """True for each onset of the clip's recording that lies within the clip and counts."""
     recording = session.recording_of(clip)
-    return _counted(recording, clip.source_start, clip.start, session.rate, session.tempo, session.metre)
+    span = (clip.source_start, clip.source_end, clip.start)
+    return _counted(recording, *span, session.rate, session.tempo, session.metre)
 
 
 @by_identity(64)
 def _counted(  # noqa: PLR0917 - found again by the identity of each
-    recording: Recording, source_start: int, start: int, rate: int, tempo: TempoMap, metre: Metre
+    recording: Recording,
+    source_start: int,
+    source_end: int,
+    start: int,
+    rate: int,
+    tempo: TempoMap,
+    metre: Metre,
 ) -> NDArray[np.bool_]:
     clock = Clock(source_start, start / rate, recording.rate, tempo, metre)
     counts = sifted(recording.onsets, recording.threshold, recording.sift, clock)
+    frames = recording.onsets.frame_array
+    counts &= (frames >= source_start) & (frames < source_end)
     counts.flags.writeable = False
     return counts

@@ -98,8 +98,7 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
 ) -> Targets:
     onsets = recording.onsets
     frames = onsets.frame_array
-    inside = counts & (frames >= clip.source_start) & (frames < clip.source_end)
-    chosen = np.flatnonzero(inside)
+    chosen = np.flatnonzero(counts)
     played = clip.start + at_other_rate(frames[chosen] - clip.source_start, recording.rate, rate)
     distinct = np.diff(played, prepend=-1) > 0  # two neighbours may round to one frame at a lower rate
     chosen, played = chosen[distinct], played[distinct]

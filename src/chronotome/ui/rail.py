@@ -8,7 +8,7 @@ from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
 from chronotome.session.checks import checks_of
-from chronotome.session.counting import counted_of
+from chronotome.session.counting import counted_of, inside_of
 from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.tighten import targets_of
 from chronotome.ui.desk import Desk
@@ -147,7 +147,7 @@ class Rail(QWidget):
         guide = session.track(session.guide_of(track.id))
         targets = targets_of(session, guide, guide.clips[0])
         counted_onsets = int(np.count_nonzero(counted_of(session, clip)))
-        faint = len(recording.onsets) - counted_onsets
+        faint = int(np.count_nonzero(inside_of(session, clip))) - counted_onsets
         before, now = targets.spread_before, targets.spread_now
         bars = session.frames / session.rate * session.tempo.beats_per_minute / 60 / session.metre.bar
         beat_one = "beat 1 set" if session.is_beat_one_set else "beat 1 not set"

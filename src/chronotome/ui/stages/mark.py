@@ -6,6 +6,7 @@ import numpy as np
 from PySide6.QtWidgets import QComboBox, QHBoxLayout, QLabel, QPushButton, QSpinBox
 
 from chronotome.dsp.bands import Band, Material
+from chronotome.session.counting import inside_of
 from chronotome.session.edits.marks import choose_material, set_sift, set_threshold
 from chronotome.session.grid import Grid
 from chronotome.session.mark_checks import mark_checks_of
@@ -227,10 +228,11 @@ class MarkTray(Tray):
         self._show_sift(recording.sift)
         self.threshold.set_value(recording.threshold)
         hits = int(np.count_nonzero(shown.counts))
+        candidates = int(np.count_nonzero(inside_of(self.desk.session, shown.clip)))
         by_hand = int(np.count_nonzero(recording.onsets.standing_array != Standing.BY_STRENGTH))
         checks = len(mark_checks_of(self.desk.session, shown.track))
         more = f"{checks} to check" if checks else f"{by_hand} by hand"
-        self.counts.setText(f"{counted(hits, 'onset')} · {len(recording.onsets) - hits} left out · {more}")
+        self.counts.setText(f"{counted(hits, 'onset')} · {candidates - hits} left out · {more}")
 
     def _show_sift(self, sift: Sift) -> None:
         self.spacing.set_value(sift.least_spacing)

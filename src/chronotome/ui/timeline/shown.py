@@ -14,6 +14,9 @@ from chronotome.session.model import Clip, Recording, Session, Track
 from chronotome.session.onsets import Onsets
 from chronotome.session.tighten import Targets, targets_of
 
+NOWHERE = -1e12
+"""The place of what is not within the clip."""
+
 
 @dataclass(frozen=True, eq=False)
 class Shown:
@@ -88,9 +91,11 @@ def _onset_frames(  # noqa: PLR0917 - found again by the identity of each
 ) -> NDArray[np.float64]:
     ratio = rate / recording_rate
     played = np.rint(clip.start + (onsets.frame_array - clip.source_start) * ratio)
-    if side is not Side.EDITED:
-        return played
-    return np.interp(played + (int(plan.source[0]) - plan.played_at), plan.source, plan.heard)
+    if side is Side.EDITED:
+        played = np.interp(played + (int(plan.source[0]) - plan.played_at), plan.source, plan.heard)
+    is_cut_off = (onsets.frame_array < clip.source_start) | (onsets.frame_array >= clip.source_end)
+    played[is_cut_off] = NOWHERE
+    return played
 
 
 def shown_of(session: Session, track: Track, side: Side) -> Shown | None:

@@ -47,7 +47,6 @@ class Timeline(QWidget):
         for evidence in self.evidence.values():
             layout.addWidget(evidence, 10)
         self._context = QWidget()
-        self._context.setAutoFillBackground(False)
         self._context_layout = QVBoxLayout(self._context)
         self._context_layout.setContentsMargins(0, 0, 0, 0)
         self._context_layout.setSpacing(0)
@@ -57,6 +56,7 @@ class Timeline(QWidget):
         self._scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self._scroll.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self._scroll.setWidget(self._context)
+        self._context.setAutoFillBackground(False)  # setting it as the widget switched that on
         self._scroll.viewport().setAutoFillBackground(False)
         layout.addWidget(self._scroll, 9)
         self._lanes: list[ContextLane] = []
