@@ -2,7 +2,7 @@
 
     ./run bench onsets score --seed 21 --seed 31     every figure of accuracy, per seed
     ./run bench onsets speed                         against librosa's default detection, same run, warm
-    ./run bench onsets memory                        peak above the decoded audio, 10 and 60 minutes
+    ./run bench onsets memory                        peak above the decoded audio, 10 and 60 min; with tempo
 
 `score` needs the generator and the scorer (`--eval`, usually ../shared/eval) and, from the system's packages,
 fluidsynth and fluid-soundfont-gm. Seeds 11 to 16 and 41 to 54 made the networks: report on others.
@@ -23,6 +23,7 @@ import soundfile
 
 from bench.material import RATE, performance
 from chronotome.dsp.audio import Audio, audio_of
+from chronotome.dsp.beats import find_pulse
 from chronotome.dsp.onsets import detect_onsets
 from chronotome.dsp.peaks import first_of_crowds
 from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD
@@ -117,8 +118,12 @@ def peak(minutes: int) -> None:
     held = _resident()
     found = detect_onsets(audio)
     after = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss
+    find_pulse(audio, found)
+    with_tempo = (resource.getrusage(resource.RUSAGE_SELF).ru_maxrss - max(held, before)) / 1024
     above = (after - max(held, before)) / 1024
-    print(f"{minutes} min: {above:.0f} MB above the audio, {len(found)} candidates")
+    print(
+        f"{minutes} min: {above:.0f} MB above the audio, {with_tempo:.0f} with tempo, {len(found)} candidates"
+    )
 
 
 def _resident() -> int:

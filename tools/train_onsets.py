@@ -27,9 +27,10 @@ from chronotome.dsp.attack import first_frames
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.bands import Material
 from chronotome.dsp.candidates import features_of, find_candidates, shapes_of
+from chronotome.dsp.listener import Listener
 from chronotome.dsp.network import WIDEST
 from chronotome.dsp.novelty import novelty
-from chronotome.dsp.onsets import LEAST_RISE, MATERIALS, Listener, material_features
+from chronotome.dsp.onsets import LEAST_RISE, MATERIALS, material_features
 from chronotome.dsp.rises import octave_rises
 
 WEIGHTS = Path(__file__).parent.parent / "src/chronotome/assets/onset-networks.npz"

@@ -4,7 +4,7 @@ import pytest
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.beats import find_pulse
 from chronotome.dsp.onsets import detect_onsets
-from chronotome.dsp.tempo import tempo_in_name
+from chronotome.dsp.tempo import refined_frequency, tempo_in_name
 from sounds import RATE, noise_hits, steady_hits
 
 
@@ -61,3 +61,12 @@ def test_too_few_hits_have_no_tempo():
 )
 def test_a_tempo_in_a_name(name, tempo):
     assert tempo_in_name(name) == tempo
+
+
+def test_the_beat_of_an_hour_is_found_to_the_last_beat():
+    random = np.random.default_rng(4)
+    moments = np.arange(7000) * 60 / 117.13 + random.normal(0, 0.004, 7000)
+
+    found = refined_frequency(moments, np.ones(len(moments)), 117.0 / 60)
+
+    assert abs(found - 117.13 / 60) * moments[-1] < 0.02

@@ -4,7 +4,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chronotome.dsp.audio import Audio, mono
+from chronotome.dsp.audio import Audio
+from chronotome.dsp.listener import Listener
 from chronotome.dsp.onsets import DetectedOnsets
 from chronotome.dsp.tempo import (
     FASTEST,
@@ -66,11 +67,11 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "") -> Pulse
     counted = onsets.strengths > 20
     if counted.sum() < FEWEST_ONSETS:
         return NO_PULSE
-    signal, rate = mono(audio.samples), audio.rate
+    listener, rate = Listener(audio), audio.rate
     frames = onsets.frames[counted]
     moments = frames / rate
-    weights, low = onset_weights(signal, rate, frames, onsets.strengths[counted])
-    duration = len(signal) / rate
+    weights, low = onset_weights(listener, frames, onsets.strengths[counted])
+    duration = audio.frames / rate
     train = pulse_train(moments, weights, duration)
     times, tempi = local_tempo(train)
     grid = constant_grid(moments, weights, refined_frequency(moments, weights, float(np.median(tempi)) / 60))
@@ -87,7 +88,7 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "") -> Pulse
         tempo = 60 / float(np.median(np.diff(beats))) if len(beats) > 1 else float(np.median(tempi))
     beats = beats[beats < duration]
     error = max(0.001, min(0.004, 4 * grid.spread / np.sqrt(len(moments)) / max(0.5, np.ptp(moments))))
-    loop = loop_of(signal, rate, tempo, tolerance=float(error) if is_constant else 0.006, name=name)
+    loop = loop_of(listener, tempo, tolerance=float(error) if is_constant else 0.006, name=name)
     phase, margin = _bar_phase(beats, moments, weights, low)
     confidence = float(np.clip(on_grid if is_constant else 0.5 * on_grid, 0, 1)) * (0.75 + 0.25 * margin)
     return Pulse(tempo, beats, beats[phase::BEATS_IN_BAR], round(confidence, 3), is_constant, loop)
@@ -153,9 +154,12 @@ def _bar_phase(
     if len(beats) < BEATS_IN_BAR:
         return 0, 0.0
     reach = min(0.045, float(np.median(np.diff(beats))) / 5)
-    near = np.abs(beats[:, None] - moments[None]) < reach
-    bass = np.where(near, low[None], 0).max(axis=1)
-    other = np.where(near, (weights * (1 - low))[None], 0).max(axis=1)
+    after = np.clip(np.searchsorted(beats, moments), 1, len(beats) - 1)
+    nearest = np.where(moments - beats[after - 1] <= beats[after] - moments, after - 1, after)
+    near = np.abs(beats[nearest] - moments) < reach  # an onset is near to one beat at most
+    bass, other = np.zeros(len(beats)), np.zeros(len(beats))
+    np.maximum.at(bass, nearest[near], low[near])
+    np.maximum.at(other, nearest[near], (weights * (1 - low))[near])
     scores = np.empty(BEATS_IN_BAR)
     for phase in range(BEATS_IN_BAR):
         bass_on_one = bass[phase::BEATS_IN_BAR].mean()

@@ -8,8 +8,7 @@ import scipy.fft
 from numpy.typing import NDArray
 from scipy.ndimage import gaussian_filter1d
 
-from chronotome.dsp.attack import rows_around
-from chronotome.dsp.audio import Curve
+from chronotome.dsp.listener import Listener
 from chronotome.dsp.spectrum import in_threads
 from chronotome.units import Frames, SecondsArray
 
@@ -43,11 +42,12 @@ class ConstantGrid:
     spread: float
 
 
-def onset_weights(signal: Curve, rate: int, frames: Frames, strengths: Weights) -> tuple[Weights, Weights]:
+def onset_weights(listener: Listener, frames: Frames, strengths: Weights) -> tuple[Weights, Weights]:
     """How much each onset counts as a pulse, and its share below 150 Hz; both at most about 1.65.
 
     The weight is strength times the rise in loudness: 64 ms after against 64 ms before.
     """
+    rate = listener.rate
     size = int(0.064 * rate)
     fade = np.hanning(2 * size)[size:].astype(np.float32)
     frequency = np.fft.rfftfreq(size, 1 / rate)
@@ -55,7 +55,7 @@ def onset_weights(signal: Curve, rate: int, frames: Frames, strengths: Weights) 
     rises = np.zeros((2, len(frames)))
 
     def weigh(start: int, end: int) -> None:
-        rows = rows_around(signal, frames[start:end], size, size)
+        rows = np.stack([listener.part(frame - size, frame + size) for frame in frames[start:end].tolist()])
         after = np.abs(scipy.fft.rfft(rows[:, size:] * fade, axis=1)) ** 2
         before = np.abs(scipy.fft.rfft(rows[:, :size] * fade[::-1], axis=1)) ** 2
         for rise, span in zip(rises, spans, strict=True):
@@ -131,6 +131,10 @@ def _best_path(score: Weights, cost: Weights) -> Frames:
     return path
 
 
+LONG_SPAN = 600.0
+"""Seconds that are searched as a whole; a longer take is searched around what its beginning says."""
+
+
 def refined_frequency(moments: SecondsArray, weights: Weights, near: float) -> float:
     """Beats per second within 3 % of `near` at which the onsets' periodogram is highest."""
     span = max(1.0, float(moments[-1] - moments[0]))
@@ -144,7 +148,12 @@ def refined_frequency(moments: SecondsArray, weights: Weights, near: float) -> f
                 total[part] += np.abs(phases @ weights) ** 2 / np.sqrt(harmonic)
         return total
 
-    grid = near * np.linspace(0.97, 1.03, int(max(81, 0.06 * near * span * 16)))
+    low, high = 0.97 * near, 1.03 * near
+    if span > LONG_SPAN:  # hours at once would cost hours times hours
+        early = moments <= moments[0] + LONG_SPAN
+        known = refined_frequency(moments[early], weights[early], near)
+        low, high = known - 2 / LONG_SPAN, known + 2 / LONG_SPAN
+    grid = np.linspace(low, high, int(max(81, (high - low) * span * 16)))
     best = near
     for _ in range(4):
         best = float(grid[score(grid).argmax()])
@@ -189,13 +198,13 @@ def tempo_in_name(name: str) -> float | None:
     return likely[-1] if likely else None
 
 
-def loop_of(signal: Curve, rate: int, measured: float, *, tolerance: float, name: str = "") -> Loop | None:
+def loop_of(listener: Listener, measured: float, *, tolerance: float, name: str = "") -> Loop | None:
     """The loop that the file is, if its length (with or without trailing silence) fits the measured tempo.
 
     Parameters
     ----------
-    signal : float32, shape (frames,)
-    rate : int
+    listener : Listener
+        Of the whole file.
     measured : float
         Beats per minute.
     tolerance : float
@@ -203,9 +212,11 @@ def loop_of(signal: Curve, rate: int, measured: float, *, tolerance: float, name
     name : str
         A tempo in it is a weak vote.
     """
-    duration = len(signal) / rate
+    rate = listener.rate
+    duration = listener.frames / rate
     if duration > LONGEST_LOOP:
         return None
+    signal = listener.part(0, listener.frames)
     lengths = [duration]
     loud = np.flatnonzero(np.abs(signal) > np.abs(signal).max() * 1e-3)
     if len(loud) and duration - loud[-1] / rate > 0.05:
