@@ -429,3 +429,29 @@ def test_the_calibration_plays_its_clicks_and_measures(marking, monkeypatch):
     assert dialog.measured == pytest.approx(25.0, abs=0.1)
     assert np.abs(heard_since(marking, before)).max() > 0.2
     dialog.reject()
+
+
+def test_the_playhead_leaves_no_ghost_after_a_zoom(marking):
+    """What is drawn anew is where it was since the zoom, not where it was before it."""
+    from PySide6.QtCore import QEvent, QObject, QPoint
+
+    painted = []
+
+    class Watch(QObject):
+        def eventFilter(self, _widget, event):
+            if event.type() is QEvent.Type.Paint:
+                painted.append(event.region())
+            return False
+
+    wave, watch = marking.window.timeline.wave, Watch()
+    marking.desk.transport.go_to(20000)
+    marking.desk.view.zoom(2.0, 10)
+    marking.bot.wait(20)
+    ghost = QPoint(round(wave.x_of(20000)), 80)
+    wave.installEventFilter(watch)
+
+    marking.desk.transport.go_to(60000)
+    marking.bot.waitUntil(lambda: bool(painted))
+
+    assert wave.rect().contains(ghost)
+    assert any(region.contains(ghost) for region in painted)

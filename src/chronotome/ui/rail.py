@@ -78,6 +78,8 @@ class StageCard(QWidget):
         painter.drawText(QPointF(36, 24), self.stage.words)
         painter.setFont(figure_font(12, 500))
         painter.setPen(colour(theme.ink))
+        if painter.fontMetrics().horizontalAdvance(self.figures.key) > WIDTH - 26:
+            painter.setFont(figure_font(10, 500))
         metrics = painter.fontMetrics()
         key = metrics.elidedText(self.figures.key, Qt.TextElideMode.ElideMiddle, WIDTH - 26)
         painter.drawText(QPointF(20, 45), key)

@@ -31,7 +31,7 @@ class Lane(QWidget):
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setMouseTracking(True)
         self.setAttribute(Qt.WidgetAttribute.WA_OpaquePaintEvent)  # nothing under it has to be painted
-        self._playhead = self.x_of(desk.transport.position)
+        self._playhead = desk.transport.position
         view = desk.view
         for signal in (view.theme_changed, view.stage_changed):
             signal.connect(self.update)
@@ -165,7 +165,7 @@ class Lane(QWidget):
 
     def _on_moved(self, frame: float) -> None:
         """Two narrow strips: where the playhead was and where it is."""
-        for x in (self._playhead, self.x_of(frame)):
+        for x in (self.x_of(self._playhead), self.x_of(frame)):
             if HEADER - 8 <= x <= self.width() + 8:
                 self.update(int(x) - 8, 0, 17, self.height())
-        self._playhead = self.x_of(frame)
+        self._playhead = frame
