@@ -41,14 +41,6 @@ def test_a_dropped_onset_does_not_count_and_a_kept_one_does():
     assert changed.standing(2, Standing.KEPT) is changed
 
 
-def test_the_nearest_onset():
-    onsets = Onsets((1, 2), (100, 200), (90.0, 10.0), (0, 1), (0, 0), 3)
-
-    assert onsets.nearest(149) == 0
-    assert onsets.nearest(151) == 1
-    assert Onsets().nearest(5) is None
-
-
 @pytest.mark.parametrize(
     ("columns", "match"),
     [

@@ -108,12 +108,6 @@ class Onsets(Struct, frozen=True, dict=True):
         """True for what a person wants, whatever its strength."""
         return np.isin(self.standing_array, COUNTED_BY_HAND)
 
-    def nearest(self, frame: int) -> int | None:
-        """Place of the onset nearest to a frame."""
-        if not len(self):
-            return None
-        return int(np.abs(self.frame_array - frame).argmin())
-
     def with_rows(self, frames: Iterable[int], *, strength: float = 100.0, band: int = 1) -> "Onsets":
         """With onsets added by hand at these frames; those that start at one of them already are kept."""
         wanted = sorted({frame for frame in frames if frame >= 0})
