@@ -141,6 +141,15 @@ def test_a_damaged_document_raises_nothing_but_sentences(saved, data):
         load_session(copy)
 
 
+def test_bytes_that_are_no_text_are_damage_too(saved):
+    document = saved / "session.json"
+    whole = document.read_bytes()
+    document.write_bytes(whole.replace(b"chronotome-session", b"chrono\x80ome-session", 1))
+
+    with pytest.raises(UnusableFile, match="damaged"):
+        load_session(saved)
+
+
 def test_a_missing_recording_is_told_and_found_by_its_content(saved, tmp_path):
     (saved / "audio" / "take.wav").rename(tmp_path / "renamed.wav")
     (tmp_path / "take.wav").write_bytes(b"something else")

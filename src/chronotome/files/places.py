@@ -40,7 +40,7 @@ def load_settings() -> Settings:
     """Settings as saved; the usual ones where there are none, or where they cannot be read."""
     try:
         return msgspec.json.decode(settings_file().read_bytes(), type=Settings)
-    except (OSError, msgspec.MsgspecError):
+    except (OSError, msgspec.MsgspecError, ValueError):
         return Settings()
 
 

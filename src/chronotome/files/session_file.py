@@ -95,7 +95,7 @@ def _read_document(path: Path) -> Document:
         raise UnusableFile(path, f"cannot be read ({error.strerror})", "Choose a session folder.") from None
     try:
         head = msgspec.json.decode(data, type=Head)
-    except msgspec.MsgspecError:
+    except (msgspec.MsgspecError, ValueError):  # bytes that are no text
         raise UnusableFile(
             path, "is not a Chronotome session, or is damaged", "Open a copy of it from a backup."
         ) from None
@@ -205,7 +205,7 @@ def _known_history(document: Path) -> str | None:
     """The history that a document names, if it is one of ours."""
     try:
         name = msgspec.json.decode(document.read_bytes(), type=dict[str, Any]).get("history")
-    except (OSError, msgspec.MsgspecError):
+    except (OSError, msgspec.MsgspecError, ValueError):
         return None
     is_ours = isinstance(name, str) and name.removeprefix("history-").removesuffix(".jsonl").isdigit()
     return name if is_ours else None
