@@ -327,12 +327,12 @@ def test_marks_go_out_and_come_in_again(marking, tmp_path):
     every = onsets(marking).frame_array[marking.desk.shown.counts].tolist()
     rate = recording(marking).rate
 
-    marking.window.write_marks(path)
+    marking.window.mark_files.write(path)
     marking.wait(path.exists)
     marking.wait(lambda: marking.desk.tasks.is_idle)
     marking.window.actions_table.run("as-found")
     path.write_text(path.read_text() + f"{7},{7 / rate:.9f},50,high,0\n")
-    marking.window.bring_marks(path)
+    marking.window.mark_files.bring(path)
     marking.wait(lambda: onsets(marking).frames[0] == 7)
 
     assert [round(mark.seconds * rate) for mark in read_marks(path, rate)] == [7, *every]
@@ -344,7 +344,7 @@ def test_marks_from_a_damaged_file_are_refused_with_its_name(marking, tmp_path):
     said = []
     marking.desk.tasks.error.connect(said.append)
 
-    marking.window.bring_marks(path)
+    marking.window.mark_files.bring(path)
     marking.wait(lambda: bool(said))
 
     assert "broken.mid" in said[0]
@@ -455,3 +455,47 @@ def test_the_playhead_leaves_no_ghost_after_a_zoom(marking):
 
     assert wave.rect().contains(ghost)
     assert any(region.contains(ghost) for region in painted)
+
+
+def test_dropped_marks_are_brought_in_and_not_opened_as_sound(marking, tmp_path):
+    path = tmp_path / "more.txt"
+    path.write_text("0.001\t0.001\tfirst\n")
+
+    marking.drop(path)
+    marking.wait(lambda: onsets(marking).frames[0] == recording(marking).rate // 1000)
+
+    assert len(marking.session.recordings) == 1
+
+
+@pytest.mark.parametrize("name", ["marks.wav", "marks"])
+def test_menu_dialogs_write_what_they_were_told(marking, tmp_path, monkeypatch, name):
+    from PySide6.QtWidgets import QFileDialog
+
+    chosen = (str(tmp_path / name), "Labels (*.txt)")
+    monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *_arguments: chosen)
+
+    marking.window.actions_table.run("export-marks")
+    path = tmp_path / (name if "." in name else "marks.txt")
+    marking.wait(path.exists)
+    marking.wait(lambda: marking.desk.tasks.is_idle)
+    monkeypatch.setattr(QFileDialog, "getOpenFileName", lambda *_arguments: (str(path), ""))
+    before = onsets(marking)
+    marking.window.actions_table.run("import-marks")
+    marking.wait(lambda: onsets(marking) is not before)
+
+    kept = onsets(marking).frame_array[onsets(marking).is_kept]
+    assert set(kept.tolist()) == set(before.frame_array[marking.desk.shown.counts].tolist())
+
+
+def test_a_double_clicked_stem_is_dropped_and_a_hollow_one_kept(marking):
+    strength, shown = marking.window.timeline.strength, marking.desk.shown
+    place = int(np.flatnonzero(shown.counts)[3])
+    x = float(strength.xs_of(shown.onset_frames())[place])
+    y = strength._y_of(onsets(marking).strengths[place])
+    seen = []
+
+    for _ in range(2):
+        marking.double_click(strength, (x, y))
+        seen.append(bool(marking.desk.shown.counts[place]))
+
+    assert seen == [False, True]

@@ -24,18 +24,15 @@ from chronotome.engine.player import Player
 from chronotome.files.audio_file import SUFFIXES, Written
 from chronotome.files.journal import Journal, Recovered, discard
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
-from chronotome.files.marks import Mark, marks_of, read_marks, write_marks
 from chronotome.files.places import Settings, save_settings, with_recent
-from chronotome.progress import Progress
 from chronotome.render.proof import Proof
-from chronotome.session.edits.marks import add_onsets
 from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
 from chronotome.ui.calibration import CalibrationDialog
 from chronotome.ui.commands import Commands
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs import HelpDialog, ShortcutsDialog
-from chronotome.ui.figures import counted
+from chronotome.ui.mark_files import MarkFiles
 from chronotome.ui.rail import Rail
 from chronotome.ui.stages.export import ExportTray
 from chronotome.ui.stages.fit import FitTray
@@ -62,6 +59,7 @@ class MainWindow(QMainWindow):
         self._commands.marks.reaction_ms = settings.reaction_ms
         self._after_save: Callable[[], None] | None = None
         self._is_closing = False
+        self.mark_files = MarkFiles(self, desk, self._commands.marks, self._tell)
         self.setMinimumSize(*SMALLEST)
         self.resize(*USUAL)
         self.setAcceptDrops(True)
@@ -318,58 +316,6 @@ class MainWindow(QMainWindow):
 
     # Marks
 
-    def import_marks(self) -> None:
-        shown = self._commands.marks.shown
-        if shown is None:
-            return
-        endings = " ".join(f"*{suffix}" for suffix in MARK_SUFFIXES)
-        name, _ = QFileDialog.getOpenFileName(self, "Import marks", str(Path.home()), f"Marks ({endings})")
-        if name:
-            self.bring_marks(Path(name))
-
-    def bring_marks(self, path: Path) -> None:
-        """Marks of a file become onsets that are kept by hand."""
-        shown = self._commands.marks.shown
-        if shown is None:
-            return
-        recording = shown.recording
-
-        def show(marks: list[Mark]) -> None:
-            frames = [round(mark.seconds * recording.rate) for mark in marks]
-            self.desk.store.apply(
-                lambda session: add_onsets(session, recording.content, frames), "Import marks"
-            )
-            self._tell(f"{counted(len(frames), 'mark')} from “{path.name}”")
-
-        self.desk.tasks.run(f"Reading {path.name}", lambda _progress: read_marks(path, recording.rate), show)
-
-    def export_marks(self) -> None:
-        shown = self._commands.marks.shown
-        if shown is None:
-            return
-        usual = Path.home() / f"{Path(shown.recording.file).stem} marks.txt"
-        kinds = "Labels (*.txt);;Table (*.csv);;WAV with cue markers (*.wav);;MIDI notes (*.mid)"
-        name, kind = QFileDialog.getSaveFileName(self, "Export marks", str(usual), kinds)
-        if name:
-            path = Path(name)
-            self.write_marks(path if path.suffix else path.with_suffix(kind[-5:-1]))
-
-    def write_marks(self, path: Path) -> None:
-        """What counts of the focused track, as the ending says."""
-        shown = self._commands.marks.shown
-        place = None if shown is None else self.desk.workspace.places.get(shown.recording.content)
-        if shown is None or place is None:
-            return
-        marks, rate = marks_of(shown.recording, shown.counts), shown.recording.rate
-
-        def work(_progress: Progress) -> None:
-            write_marks(path, marks, place, rate)
-
-        def show(_done: None) -> None:
-            self._tell(f"Wrote {counted(len(marks), 'mark')} to “{path}”")
-
-        self.desk.tasks.run(f"Writing {path.name}", work, show)
-
     def calibrate(self) -> None:
         """Measure how late a hand is that beats along."""
         dialog = CalibrationDialog(self.desk, self)
@@ -418,7 +364,7 @@ class MainWindow(QMainWindow):
             path for path in paths if path.suffix.lower() in MARK_SUFFIXES and path.suffix.lower() != ".wav"
         ]
         for path in marks:
-            self.bring_marks(path)
+            self.mark_files.bring(path)
         sounds = [path for path in paths if path not in marks]
         if sounds:
             self._open_safely(sounds)

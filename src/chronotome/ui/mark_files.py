@@ -1,0 +1,75 @@
+"""Marks brought in from files and written out, by dialog, drop or menu."""
+
+from collections.abc import Callable
+from pathlib import Path
+
+from PySide6.QtWidgets import QFileDialog, QWidget
+
+from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
+from chronotome.files.marks import Mark, marks_of, read_marks, write_marks
+from chronotome.progress import Progress
+from chronotome.session.edits.marks import add_onsets
+from chronotome.ui.desk import Desk
+from chronotome.ui.figures import counted
+from chronotome.ui.mark_commands import MarkCommands
+
+
+class MarkFiles:
+    """For the focused track. Reading and writing run as tasks."""
+
+    def __init__(self, window: QWidget, desk: Desk, marks: MarkCommands, tell: Callable[[str], None]) -> None:
+        self._window, self._desk, self._marks, self._tell = window, desk, marks, tell
+
+    def ask_and_bring(self) -> None:
+        shown = self._marks.shown
+        if shown is None:
+            return
+        endings = " ".join(f"*{suffix}" for suffix in MARK_SUFFIXES)
+        name, _ = QFileDialog.getOpenFileName(
+            self._window, "Import marks", str(Path.home()), f"Marks ({endings})"
+        )
+        if name:
+            self.bring(Path(name))
+
+    def bring(self, path: Path) -> None:
+        """Marks of a file become onsets that are kept by hand."""
+        shown = self._marks.shown
+        if shown is None:
+            return
+        recording = shown.recording
+
+        def show(marks: list[Mark]) -> None:
+            frames = [round(mark.seconds * recording.rate) for mark in marks]
+            self._desk.store.apply(
+                lambda session: add_onsets(session, recording.content, frames), "Import marks"
+            )
+            self._tell(f"{counted(len(frames), 'mark')} from “{path.name}”")
+
+        self._desk.tasks.run(f"Reading {path.name}", lambda _progress: read_marks(path, recording.rate), show)
+
+    def ask_and_write(self) -> None:
+        shown = self._marks.shown
+        if shown is None:
+            return
+        usual = Path.home() / f"{Path(shown.recording.file).stem} marks.txt"
+        kinds = "Labels (*.txt);;Table (*.csv);;WAV with cue markers (*.wav);;MIDI notes (*.mid)"
+        name, kind = QFileDialog.getSaveFileName(self._window, "Export marks", str(usual), kinds)
+        if name:
+            path = Path(name)
+            self.write(path if path.suffix else path.with_suffix(kind[-5:-1]))
+
+    def write(self, path: Path) -> None:
+        """What counts of the focused track, as the ending says."""
+        shown = self._marks.shown
+        place = None if shown is None else self._desk.workspace.places.get(shown.recording.content)
+        if shown is None or place is None:
+            return
+        marks, rate = marks_of(shown.recording, shown.counts), shown.recording.rate
+
+        def work(_progress: Progress) -> None:
+            write_marks(path, marks, place, rate)
+
+        def show(_done: None) -> None:
+            self._tell(f"Wrote {counted(len(marks), 'mark')} to “{path}”")
+
+        self._desk.tasks.run(f"Writing {path.name}", work, show)
