@@ -291,6 +291,17 @@ def test_another_material_is_analysed_again_and_undo_brings_back_the_old(marking
     assert onsets(marking).frames == before.frames
 
 
+def test_a_material_chosen_while_another_is_looked_at_is_the_one_that_counts(marking):
+    tray = marking.window.mark_tray
+
+    for index in (3, 1, 3, 1):
+        tray.material.activated.emit(index)
+    marking.wait(lambda: recording(marking).is_analysed)
+
+    assert recording(marking).material is Material.DRUMS
+    assert len(onsets(marking))
+
+
 def test_the_tray_sifts_without_another_analysis(marking):
     tray, content = marking.window.mark_tray, recording(marking).content
     every = int(marking.desk.shown.counts.sum())

@@ -68,7 +68,7 @@ class Workspace(QObject):
         self.places: dict[ContentHash, Path] = {}
         self.folder: Path | None = None
         self.lost: dict[ContentHash, str] = {}
-        self._analyses: dict[ContentHash, Found] = {}
+        self._analyses: dict[tuple[ContentHash, Material | None], Found] = {}
         self._generation = 0
         self._source_started.connect(self._on_source_started)
         store.kept.connect(self._on_kept)
@@ -244,22 +244,23 @@ class Workspace(QObject):
             source = self.pool.get(recording.content)
             if recording.is_analysed or source is None or not source.is_whole:
                 continue
-            found = self._analyses.get(recording.content)
-            if found is None or found.asked is not _asked(recording):
+            found = self._analyses.get((recording.content, _asked(recording)))
+            if found is None:
                 self.analyse(recording, source)
             elif len(found.analysis.onsets):
                 self._amend(found)
 
     def analyse(self, recording: Recording, source: Source) -> None:
         """Look for onsets and pulse in the background, unless that runs already."""
-        words = f"Finding hits in {recording.file}"
+        asked = _asked(recording)
+        words = f"Finding hits in {recording.file}" + (f" as {asked}" if asked else "")
         if any(task.words == words for task in self._tasks.running):
             return
         generation = self._generation
 
         def show(found: Found) -> None:
             if generation == self._generation:
-                self._analyses[found.content] = found
+                self._analyses[found.content, found.asked] = found
                 self._amend(found)
                 if not len(found.analysis.onsets):
                     self.told.emit(f"No hits found in {recording.file}: it is silent, or very even.")
@@ -271,9 +272,8 @@ class Workspace(QObject):
         self._tasks.run(words, lambda progress: _find_hits(recording, source, progress), show, fail)
 
     def _not_analysed(self, recording: Recording, error: ChronotomeError) -> None:
-        self._analyses[recording.content] = Found(
-            recording.content, Analysis(Onsets(), None), _asked(recording)
-        )
+        asked = _asked(recording)
+        self._analyses[recording.content, asked] = Found(recording.content, Analysis(Onsets(), None), asked)
         if isinstance(error, Cancelled):
             self.told.emit(f"No hits were looked for in {recording.file}. Find hits, in Mark, does it.")
         else:
@@ -283,8 +283,9 @@ class Workspace(QObject):
         """Look for hits where that was cancelled."""
         source = self.pool.get(content)
         if source is not None and source.is_whole:
-            self._analyses.pop(content, None)
-            self.analyse(self._store.session.recording_with(content), source)
+            recording = self._store.session.recording_with(content)
+            self._analyses.pop((content, _asked(recording)), None)
+            self.analyse(recording, source)
 
     def _amend(self, found: Found) -> None:
         analysis = found.analysis
