@@ -24,8 +24,8 @@ import soundfile
 from bench.material import RATE, performance
 from chronotome.dsp.audio import Audio, audio_of
 from chronotome.dsp.beats import find_pulse
+from chronotome.dsp.crowds import first_of_crowds
 from chronotome.dsp.onsets import detect_onsets
-from chronotome.dsp.peaks import first_of_crowds
 from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD
 
 EVAL = Path(__file__).parents[2] / "shared" / "eval"

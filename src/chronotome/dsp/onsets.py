@@ -11,10 +11,10 @@ from chronotome.dsp.attack import first_frames
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import Material
 from chronotome.dsp.candidates import features_of, find_candidates, shapes_of
+from chronotome.dsp.crowds import strongest_within
 from chronotome.dsp.listener import Listener
 from chronotome.dsp.network import Features, network
 from chronotome.dsp.novelty import Novelty, novelty
-from chronotome.dsp.peaks import strongest_within
 from chronotome.dsp.rises import octave_rises
 from chronotome.dsp.spectrum import in_threads
 from chronotome.progress import Progress, part_of, unheard

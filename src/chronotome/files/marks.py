@@ -6,9 +6,8 @@ import struct
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from pathlib import Path
-from typing import BinaryIO
+from typing import TYPE_CHECKING, BinaryIO
 
-import mido
 import numpy as np
 from numpy.typing import NDArray
 
@@ -16,6 +15,9 @@ from chronotome.dsp.bands import Band
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import cannot_write, encoding_like, read_audio, write_blocks
 from chronotome.session.model import Recording
+
+if TYPE_CHECKING:
+    from mido import MidiFile
 
 LABEL_SUFFIXES = (".txt", ".tsv")
 SUFFIXES = (*LABEL_SUFFIXES, ".csv", ".wav", ".mid", ".midi")
@@ -159,8 +161,10 @@ def _from_csv(path: Path, rate: int) -> Iterator[Mark]:
         yield Mark(seconds, float(row.get("strength") or 100.0), band, is_locked=row.get("locked") == "1")
 
 
-def _midi(marks: Sequence[Mark]) -> mido.MidiFile:
+def _midi(marks: Sequence[Mark]) -> "MidiFile":
     """Notes: the pitch tells the band, the velocity the strength."""
+    import mido  # noqa: PLC0415 - the window opens without it
+
     track = mido.MidiTrack([mido.MetaMessage("set_tempo", tempo=TEMPO)])
     events = []
     for mark in marks:
@@ -179,6 +183,8 @@ def _midi(marks: Sequence[Mark]) -> mido.MidiFile:
 
 
 def _from_midi(path: Path) -> Iterator[Mark]:
+    import mido  # noqa: PLC0415 - the window opens without it
+
     now = 0.0
     for message in mido.MidiFile(path):
         now += message.time

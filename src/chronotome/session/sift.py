@@ -8,7 +8,7 @@ from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
 from chronotome.dsp.bands import Band
-from chronotome.dsp.peaks import first_of_crowds, strongest_within
+from chronotome.dsp.crowds import first_of_crowds, strongest_within
 from chronotome.session.grid import Grid, Metre, TempoMap, nearest_lines
 from chronotome.session.onsets import Onsets
 from chronotome.units import BeatArray

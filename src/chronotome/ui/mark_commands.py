@@ -4,7 +4,6 @@ from collections.abc import Callable, Sequence
 
 import numpy as np
 
-from chronotome.dsp.attack import nearest_attack, nearest_crossing
 from chronotome.render.mix import Side
 from chronotome.render.pool import Source
 from chronotome.session.checks import Check
@@ -201,6 +200,8 @@ class MarkCommands:
         source, snap = self._source(shown), self._desk.view.mark_snap
         if source is None or snap is MarkSnap.NOTHING:
             return frame
+        from chronotome.dsp.attack import nearest_attack, nearest_crossing  # noqa: PLC0415 - SciPy takes longer than the window to open
+
         ratio = source.rate / shown.recording.rate
         at = round(frame * ratio)
         if snap is MarkSnap.ATTACK:
@@ -276,6 +277,8 @@ class MarkCommands:
         source = self._source(shown)
         if source is None:
             return
+        from chronotome.dsp.attack import nearest_attack  # noqa: PLC0415 - SciPy takes longer than the window to open
+
         ratio, onsets = source.rate / shown.recording.rate, shown.recording.onsets
         moves = []
         for onset in picked:
