@@ -29,6 +29,7 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.edits.tracks import set_move_by
+from chronotome.session.fit import BeatMap, Fit, Measured, Reads, Take, beat_map
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, TempoChange, TempoMap
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import onsets_from
@@ -36,6 +37,7 @@ from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Clock, Per, 
 from chronotome.session.tighten import REASON_WORDS, Reason, Targets, targets_of
 
 if TYPE_CHECKING:
+    from chronotome.dsp.beats import Pulse
     from chronotome.dsp.onsets import DetectedOnsets
 
 SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
@@ -52,6 +54,15 @@ def grid_of(text: str) -> Grid:
     if not head.startswith("1/") or grid.division not in DIVISIONS:
         raise argparse.ArgumentTypeError(f"“{text}” is no grid: 1/4, 1/8, 1/16 and 1/32 are")
     return grid
+
+
+def metre_of(text: str) -> Metre:
+    """4/4, 6/8."""
+    beats, _, unit = text.partition("/")
+    try:
+        return Metre(int(beats), int(unit))
+    except ValueError:
+        raise argparse.ArgumentTypeError(f"“{text}” is no metre: say 4/4") from None
 
 
 MATERIALS = ["auto", *(str(each) for each in Material)]
@@ -103,6 +114,18 @@ def parser() -> argparse.ArgumentParser:
     tempo = commands.add_parser("tempo", help="find tempo, beats and bars")
     tempo.add_argument("audio", type=Path)
     tempo.add_argument("--json", action="store_true", help="one JSON document")
+    tempo.add_argument("--bars", type=_between(0.25, 4096), metavar="N", help="the file is so many bars")
+    tempo.add_argument("--metre", type=metre_of, metavar="4/4", help="of these bars; as measured where not given")
+    tempo.add_argument("--guide", type=Path, metavar="AUDIO", help="take the beats from this recording instead")
+
+    straighten = commands.add_parser("straighten", help="make drifting recordings steady, locked to one of them")
+    straighten.add_argument("audio", type=Path, nargs="+")
+    straighten.add_argument("--guide", type=Path, metavar="AUDIO", help="whose beats count; the first where not given")
+    straighten.add_argument("--bpm", type=_between(SLOWEST, FASTEST), help="the guide's own where not given")
+    straighten.add_argument("--beats", type=Reads, choices=list(Reads), default=Reads.MEASURED, help="of the guide")
+    straighten.add_argument("--steady", type=_between(0, 100), default=100.0, metavar="0..100")
+    straighten.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
+    straighten.add_argument("-o", "--out", type=Path, required=True, metavar="FOLDER")
 
     tighten = commands.add_parser("tighten", help="move hits to the grid")
     tighten.add_argument("audio", type=Path)
@@ -141,12 +164,18 @@ def parser() -> argparse.ArgumentParser:
     return main
 
 
-COMMANDS = {"onsets", "tempo", "tighten", "render", "shot", "demo"}
+COMMANDS = {"onsets", "tempo", "straighten", "tighten", "render", "shot", "demo"}
 
 
 def run(arguments: argparse.Namespace) -> int:
     """Run one command of the core; 0 done, 1 the input cannot be used."""
-    work = {"onsets": _onsets, "tempo": _tempo, "tighten": _tighten, "render": _render}[arguments.command]
+    work = {
+        "onsets": _onsets,
+        "tempo": _tempo,
+        "straighten": _straighten,
+        "tighten": _tighten,
+        "render": _render,
+    }[arguments.command]
     try:
         work(arguments, _terminal_progress())
     except ChronotomeError as error:
@@ -252,36 +281,91 @@ def _sift_of(arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets
 
 
 def _tempo(arguments: argparse.Namespace, progress: Progress) -> None:
+    """Of the file; with --guide the bars are the guide's, counted in the file's time."""
     from chronotome.dsp.beats import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
 
-    audio, found = _heard(arguments.audio, progress)
-    pulse = find_pulse(audio, found, name=arguments.audio.stem)
+    path = arguments.guide or arguments.audio
+    if arguments.guide:
+        facts_of(arguments.audio)
+    audio, found = _heard(path, progress)
+    pulse = find_pulse(audio, found, name=path.stem, tag=tempo_tag(path))
+    measured = measured_of(pulse)
+    metre = arguments.metre or (measured.metre if measured else Metre())
+    fit = Fit()
+    if arguments.bars:
+        seconds = audio.frames / audio.rate
+        if arguments.guide:
+            facts = facts_of(arguments.audio)
+            seconds = facts.frames / facts.rate
+        tempo = 60 * arguments.bars * metre.bar / seconds
+        if not SLOWEST <= tempo <= FASTEST:
+            raise UnusableFile(
+                arguments.audio, f"would be {tempo:.2f} bpm as {arguments.bars:g} bars", "Say another number."
+            )
+        fit = Fit(tempo=tempo, beat_one=0)
+    take = Take(audio.frames, audio.rate, np.zeros(0, np.int64), metre)
+    beats = beat_map(fit, measured, take)
     if arguments.json:
-        loop = (
-            {"bpm": round(pulse.loop.beats_per_minute, 4), "beats": pulse.loop.beats} if pulse.loop else None
-        )
-        _put(
-            {
-                "version": 1,
-                "bpm": round(pulse.beats_per_minute, 4),
-                "metre": "4/4",
-                "beats": [round(float(beat), 6) for beat in pulse.beats],
-                "downbeats": [round(float(beat), 6) for beat in pulse.downbeats],
-                "confidence": pulse.confidence,
-                "constant": pulse.is_constant,
-                "loop": loop,
-            }
-        )
+        _put(_tempo_document(pulse, measured, beats, metre, fit))
         return
-    if pulse.beats_per_minute <= 0:
+    if beats is None or (measured is None and fit.tempo is None):
         print("no tempo found: fewer than three hits")
+        return
+    if fit.tempo is not None:
+        print(f"{fit.tempo:.2f} bpm: {arguments.bars:g} bars of {metre.beats}/{metre.unit}")
         return
     kind = "constant" if pulse.is_constant else "drifting"
     print(f"{pulse.beats_per_minute:.2f} bpm, {kind}, confidence {pulse.confidence:.2f}")
+    print(f"metre {metre.beats}/{metre.unit}, confidence {pulse.bar_confidence:.2f}")
+    if pulse.swing and pulse.swing.percent > NOTICEABLE:
+        print(f"swing {pulse.swing.percent:.1f} % of 1/{pulse.swing.division}")
     if pulse.loop:
         print(f"the file is {pulse.loop.beats} beats at {pulse.loop.beats_per_minute:.2f} bpm")
     if len(pulse.downbeats):
         print(f"beat one at {pulse.downbeats[0]:.3f} s")
+    print(f"distance from a constant tempo {beats.residual:.1f} ms")
+    for option in pulse.candidates[:5]:
+        print(f"  {option.beats_per_minute:8.2f} bpm {option.confidence:5.0%}  {', '.join(option.sources)}")
+
+
+def _tempo_document(
+    pulse: "Pulse", measured: Measured | None, beats: BeatMap | None, metre: Metre, fit: Fit
+) -> dict[str, Any]:
+    """What was measured; with --bars, the beats are those of the bars."""
+    said = beats is not None and fit.tempo is not None
+    per_beat = measured.quarters if measured and not said else metre.beat
+    moments = [] if beats is None else beats.seconds.tolist()
+    numbers = [] if beats is None else np.rint(beats.beats / per_beat).astype(int).tolist()
+    per_bar = round(metre.bar / per_beat)
+    loop = {"bpm": round(pulse.loop.beats_per_minute, 4), "beats": pulse.loop.beats} if pulse.loop else None
+    return {
+        "version": 1,
+        "bpm": round(fit.tempo if said and fit.tempo else pulse.beats_per_minute, 4),
+        "metre": f"{metre.beats}/{metre.unit}",
+        "metre_confidence": pulse.bar_confidence,
+        "beats": [round(moment, 6) for moment in moments],
+        "downbeats": [
+            round(moment, 6) for moment, number in zip(moments, numbers, strict=True) if number % per_bar == 0
+        ],
+        "confidence": pulse.confidence,
+        "constant": pulse.is_constant or said,
+        "residual_ms": round(beats.residual, 3) if beats is not None else None,
+        "swing": pulse.swing.percent if pulse.swing else None,
+        "swing_division": pulse.swing.division if pulse.swing else None,
+        "loop": loop,
+        "candidates": [
+            {"bpm": each.beats_per_minute, "confidence": each.confidence, "sources": list(each.sources)}
+            for each in pulse.candidates
+        ],
+    }
+
+
+def _straighten(arguments: argparse.Namespace, progress: Progress) -> None:
+    how = Straightening(arguments.bpm, arguments.steady / 100, arguments.by, arguments.beats)
+    guide = arguments.guide or arguments.audio[0]
+    done = straighten_files(arguments.audio, guide, arguments.out, how, progress)
+    for path in done.written:
+        print(path)
 
 
 def encoding_of(path: Path, name: str | None) -> Encoding:

@@ -2,7 +2,7 @@
 
 from enum import IntEnum, StrEnum
 
-ANALYSIS_VERSION = 2
+ANALYSIS_VERSION = 3
 
 
 class Band(IntEnum):

@@ -1,40 +1,49 @@
-"""Beats and bars: where the pulse falls, following drift."""
+"""Beats and bars: where the pulse falls, following drift, and how the tempo is called."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 import numpy as np
 
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.listener import Listener
+from chronotome.dsp.loops import Loop, loop_of, tempo_in_name
+from chronotome.dsp.metre import Answer, likeliest
 from chronotome.dsp.onsets import DetectedOnsets
-from chronotome.dsp.tempo import (
-    FASTEST,
-    PULSES_PER_SECOND,
-    ConstantGrid,
-    Loop,
-    Weights,
-    constant_grid,
-    local_tempo,
-    loop_of,
-    onset_weights,
-    pulse_train,
-    refined_frequency,
-    share_on_grid,
-)
+from chronotome.dsp.pacing import Pacing, first_pacing
+from chronotome.dsp.swing import Swing, swing_of
+from chronotome.dsp.tempo import Weights, onset_weights
 from chronotome.units import SecondsArray
 
-TIGHTNESS = 60.0
-ON_GRID = 0.72
+LEAST_STRENGTH = 20.0
 FEWEST_ONSETS = 3
-BEATS_IN_BAR = 4
+ON_BEAT = 0.040
+FEWEST_ON_BEAT = 4
+EDGE = 0.6
+"""Of a beat, before the first and after the last onset, within which there may still be a beat."""
+NAME_SHARE, TAG_SHARE, LOOP_SHARE = 3.0, 6.0, 1.5
+"""How many times likelier a tempo is that the file's name, its tags, or its length agree with."""
+AGREES = 0.015
+UNHEARD_SHARE = 0.06
+FEWEST_SHARE = 0.004
+
+
+@dataclass(frozen=True)
+class TempoCandidate:
+    """A tempo that the recording may have, how likely it is, and what speaks for it."""
+
+    beats_per_minute: float
+    confidence: float
+    sources: tuple[str, ...] = ("measured",)
+    """Among `measured`, `name`, `tag`, `length`."""
 
 
 @dataclass(frozen=True, eq=False)
 class Pulse:
     """What was found out about tempo and beats.
 
-    Invariants: `beats` and `downbeats` rise strictly, in seconds; `confidence` within 0 to 1;
-    `beats_per_minute` is 0 where there was nothing to measure.
+    Invariants: `beats` and `downbeats` rise strictly, in seconds; confidences within 0 to 1;
+    `beats_per_minute` is 0 where there was nothing to measure; candidates are ranked. Two beats in a bar are a
+    bar of 6/8, seven one of 7/8.
     """
 
     beats_per_minute: float
@@ -43,13 +52,17 @@ class Pulse:
     confidence: float
     is_constant: bool
     loop: Loop | None
+    beats_in_bar: int = 4
+    bar_confidence: float = 0.0
+    swing: Swing | None = None
+    candidates: tuple[TempoCandidate, ...] = field(default=())
 
 
 NO_PULSE = Pulse(0.0, np.zeros(0), np.zeros(0), 0.0, is_constant=False, loop=None)
 
 
-def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "") -> Pulse:
-    """Tempo, beats and first beats of bars (4/4) of a recording.
+def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: float | None = None) -> Pulse:
+    """Tempo, beats, metre and first beats of bars of a recording.
 
     Parameters
     ----------
@@ -57,114 +70,115 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "") -> Pulse
     onsets : DetectedOnsets
         As detected in `audio`; those of strength 20 and more count.
     name : str
-        Of the file; a tempo in it is a weak vote for a loop.
-
-    Notes
-    -----
-    A constant grid is fitted first; where the onsets do not lie on one, beats come from dynamic programming
-    (D. Ellis, "Beat Tracking by Dynamic Programming", 2007).
+        Of the file; a tempo in it is a vote.
+    tag : float, optional
+        Beats per minute in the file's own tags; a vote.
     """
-    counted = onsets.strengths > 20
+    counted = onsets.strengths > LEAST_STRENGTH
     if counted.sum() < FEWEST_ONSETS:
         return NO_PULSE
-    listener, rate = Listener(audio), audio.rate
-    frames = onsets.frames[counted]
-    moments = frames / rate
-    weights, low = onset_weights(listener, frames, onsets.strengths[counted])
-    duration = audio.frames / rate
-    train = pulse_train(moments, weights, duration)
-    times, tempi = local_tempo(train)
-    grid = constant_grid(moments, weights, refined_frequency(moments, weights, float(np.median(tempi)) / 60))
-    on_grid = max(share_on_grid(moments, weights, grid, 4), share_on_grid(moments, weights, grid, 3))
-    is_constant = on_grid > ON_GRID
-    if is_constant:
-        grid = _best_phase(grid, moments, weights, low)
-        first = np.ceil(-0.02 / grid.period - grid.start / grid.period)
-        count = int((duration - grid.start) / grid.period - first) + 1
-        beats = np.maximum(grid.start + grid.period * (first + np.arange(max(0, count))), 0)
-        tempo = 60 / grid.period
-    else:
-        beats = _snapped(tracked_beats(train, times, tempi), moments)
-        tempo = 60 / float(np.median(np.diff(beats))) if len(beats) > 1 else float(np.median(tempi))
-    beats = beats[beats < duration]
-    error = max(0.001, min(0.004, 4 * grid.spread / np.sqrt(len(moments)) / max(0.5, np.ptp(moments))))
-    loop = loop_of(listener, tempo, tolerance=float(error) if is_constant else 0.006, name=name)
-    phase, margin = _bar_phase(beats, moments, weights, low)
-    confidence = float(np.clip(on_grid if is_constant else 0.5 * on_grid, 0, 1)) * (0.75 + 0.25 * margin)
-    return Pulse(tempo, beats, beats[phase::BEATS_IN_BAR], round(confidence, 3), is_constant, loop)
+    listener, duration = Listener(audio), audio.frames / audio.rate
+    frames, strengths = onsets.frames[counted], onsets.strengths[counted]
+    moments = frames / audio.rate
+    weights, rises = onset_weights(listener, frames, strengths)
+    pacing = first_pacing(moments, weights, duration)
+    answer = likeliest(moments, rises, strengths, pacing, duration)
+    beats, downs = _placed(moments, weights, pacing, answer, duration)
+    if len(beats) < 2:
+        return NO_PULSE
+    tempo = 60 / (float(np.mean(np.diff(beats))) if pacing.is_constant else float(np.median(np.diff(beats))))
+    error = 4 * pacing.spread / np.sqrt(len(moments)) / max(0.5, float(np.ptp(moments)))
+    tolerance = max(0.001, min(0.004, error)) if pacing.is_constant else 0.006
+    loop = loop_of(listener, tempo, tolerance=tolerance, name=name)
+    return Pulse(
+        tempo,
+        beats,
+        downs,
+        round(answer.confidence, 3),
+        pacing.is_constant,
+        loop,
+        answer.beats,
+        round(answer.bar_confidence, 3),
+        swing_of(moments, weights, beats),
+        _candidates(answer, pacing, tempo, loop, (tempo_in_name(name), tag)),
+    )
 
 
-def tracked_beats(train: Weights, times: SecondsArray, tempi: Weights) -> SecondsArray:
-    """Beats in seconds that hit strong pulses and keep close to the local tempo."""
-    total = len(train)
-    pulses = train / (train.std() + 1e-9)
-    periods = 60 / np.interp(np.arange(total) / PULSES_PER_SECOND, times, tempi) * PULSES_PER_SECOND
-    score, came_from = pulses.copy(), np.full(total, -1)
-    for here in range(total):
-        period = periods[here]
-        nearest = int(here - period / 2)
-        if nearest < 1:
-            continue
-        before = np.arange(max(0, int(here - 2 * period)), nearest)
-        gains = score[before] - TIGHTNESS * np.log((here - before) / period) ** 2
-        best = int(gains.argmax())
-        if gains[best] > 0:
-            score[here], came_from[here] = pulses[here] + gains[best], before[best]
-    tail = max(1, min(total, int(periods[-1])))
-    here = total - tail + int(score[total - tail :].argmax())
-    path = []
-    while here >= 0:
-        path.append(here)
-        here = int(came_from[here])
-    return np.array(path[::-1]) / PULSES_PER_SECOND
+def _placed(
+    moments: SecondsArray, weights: Weights, pacing: Pacing, answer: Answer, duration: float
+) -> tuple[SecondsArray, SecondsArray]:
+    """Beats and first beats of bars in seconds, drawn to the onsets on them."""
+    ratio, steps = answer.ratio, pacing.steps_at(moments)
+    first = np.ceil((steps[0] - EDGE * ratio - answer.start) / ratio)
+    last = np.floor((steps[-1] + EDGE * ratio - answer.start) / ratio)
+    numbers = np.arange(first, last + 1)
+    beats = pacing.seconds_at(answer.start + ratio * numbers)
+    beats = _drawn(beats, moments, weights, is_constant=pacing.is_constant)
+    inside = (beats > -0.02) & (beats < duration)
+    beats, numbers = np.maximum(beats[inside], 0), numbers[inside]
+    return beats, beats[numbers % answer.beats == 0]
 
 
-def _snapped(beats: SecondsArray, moments: SecondsArray) -> SecondsArray:
-    """Beats pulled to an onset within 30 ms."""
-    if not len(beats):
+def _drawn(
+    beats: SecondsArray, moments: SecondsArray, weights: Weights, *, is_constant: bool
+) -> SecondsArray:
+    """Move beats to the onsets on them: all by one straight line where the tempo is constant."""
+    if len(beats) < 2:
         return beats
-    distance = np.abs(beats[:, None] - moments[None])
-    nearest = moments[distance.argmin(axis=1)]
-    return np.unique(np.where(distance.min(axis=1) < 0.030, nearest, beats))
-
-
-def _best_phase(grid: ConstantGrid, moments: SecondsArray, weights: Weights, low: Weights) -> ConstantGrid:
-    """Beats on the quarter, and at the double or half of it, where weight and low end gather most."""
-    best, choice = -1.0, grid
-    for factor in (0.5, 1.0, 2.0):
-        period = grid.period * factor
-        if not 50 <= 60 / period <= FASTEST:
-            continue
-        usual = np.exp(-0.5 * (np.log2(60 / period / 105.0) / 0.55) ** 2)
-        for quarter in range(4):
-            start = grid.start + quarter * grid.period / 4
-            places = (moments - start) / period
-            near = np.abs(places - np.round(places)) * period < 0.03
-            covered = len(np.unique(np.round(places[near]))) / max(1.0, np.ptp(moments) / period)
-            score = float((weights * (1 + low))[near].sum() / weights.sum() * min(1.0, covered / 0.7) * usual)
-            if score > best:
-                best, choice = score, ConstantGrid(period, start % period, grid.spread)
-    return choice
-
-
-def _bar_phase(
-    beats: SecondsArray, moments: SecondsArray, weights: Weights, low: Weights
-) -> tuple[int, float]:
-    """Which of four beats starts a bar (low end there, other weight on beats 2 and 4), and by how much."""
-    if len(beats) < BEATS_IN_BAR:
-        return 0, 0.0
-    reach = min(0.045, float(np.median(np.diff(beats))) / 5)
+    reach = min(ON_BEAT, float(np.median(np.diff(beats))) / 6)
     after = np.clip(np.searchsorted(beats, moments), 1, len(beats) - 1)
     nearest = np.where(moments - beats[after - 1] <= beats[after] - moments, after - 1, after)
-    near = np.abs(beats[nearest] - moments) < reach  # an onset is near to one beat at most
-    bass, other = np.zeros(len(beats)), np.zeros(len(beats))
-    np.maximum.at(bass, nearest[near], low[near])
-    np.maximum.at(other, nearest[near], (weights * (1 - low))[near])
-    scores = np.empty(BEATS_IN_BAR)
-    for phase in range(BEATS_IN_BAR):
-        bass_on_one = bass[phase::BEATS_IN_BAR].mean()
-        off = np.concatenate([other[(phase + 1) % 4 :: 4], other[(phase + 3) % 4 :: 4]])
-        scores[phase] = 1.5 * bass_on_one + 0.5 * off.mean()
-    scores[0] += 0.05  # recordings tend to start on one
-    order = np.sort(scores)
-    return int(scores.argmax()), float(np.clip(order[-1] - order[-2], 0, 1))
+    error = moments - beats[nearest]
+    on = np.abs(error) < reach
+    if on.sum() < FEWEST_ON_BEAT:
+        return beats
+    if is_constant:
+        trusted, at = weights[on] ** 2, nearest[on].astype(np.float64)
+        line, off = np.zeros(2), error[on]
+        for _ in range(3):
+            share = trusted * np.exp(-0.5 * ((off - np.polyval(line, at)) / 0.012) ** 2)
+            spread = float(np.average((at - np.average(at, weights=share)) ** 2, weights=share))
+            if spread < 1.0:
+                line = np.array([0.0, float(np.average(off, weights=share))])
+            else:
+                line = np.polyfit(at, off, 1, w=np.sqrt(share))
+        moved: SecondsArray = beats + np.polyval(line, np.arange(len(beats)))
+        return moved
+    order = np.argsort(weights[on])  # the heaviest onset of a beat is put last and stays
+    drawn = beats.copy()
+    drawn[nearest[on][order]] += 0.8 * error[on][order]
+    return drawn
+
+
+def _candidates(
+    answer: Answer,
+    pacing: Pacing,
+    tempo: float,
+    loop: Loop | None,
+    told: tuple[float | None, float | None],
+) -> tuple[TempoCandidate, ...]:
+    """Measured tempi and what the file says of itself, ranked; a told tempo that was not heard comes last."""
+    exact = loop.beats_per_minute if loop is not None else tempo
+    found: dict[float, tuple[float, tuple[str, ...]]] = {}
+    for candidate in answer.candidates:
+        found[exact * answer.ratio / candidate.ratio] = (candidate.confidence, ("measured",))
+    votes = [("name", told[0], NAME_SHARE), ("tag", told[1], TAG_SHARE)]
+    if loop is not None:
+        votes.append(("length", loop.beats_per_minute, LOOP_SHARE))
+    for source, said, factor in votes:
+        if said is None:
+            continue
+        agreeing = [each for each in found if abs(each / said - 1) < AGREES]
+        if agreeing:
+            share, sources = found[agreeing[0]]
+            odds = share / max(1e-9, 1 - share) * factor
+            found[agreeing[0]] = (odds / (1 + odds), (*sources, source))
+        else:
+            found[said] = (UNHEARD_SHARE, (source,))
+    total = sum(share for share, _ in found.values())
+    ranked = sorted(found.items(), key=lambda item: -item[1][0])
+    return tuple(
+        TempoCandidate(round(each, 3), round(share / total, 3), sources)
+        for each, (share, sources) in ranked
+        if share / total > FEWEST_SHARE
+    )

@@ -1,4 +1,4 @@
-"""Small networks whose weights ship with the application, made by `tools/train_onsets.py`."""
+"""Small networks whose weights ship with the application, made by `tools/train_onsets.py` and `train_beats.py`."""
 
 from dataclasses import dataclass
 from functools import cache
@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 Features = NDArray[np.float32]
 """float32, shape (candidates, features)."""
 WEIGHTS = "onset-networks.npz"
+BEAT_WEIGHTS = "beat-networks.npz"
 WIDEST = np.float32(5.0)
 """Standard deviations beyond which a feature is held: nothing unheard of may decide alone."""
 
@@ -39,19 +40,29 @@ class Network:
 
 @cache
 def network(name: str) -> Network:
-    """The network of that name among the shipped ones: `strength`, `timing`, `doubt` or `material`.
+    """The network of that name among those for onsets: `strength`, `timing`, `doubt` or `material`.
 
     Raises
     ------
     KeyError
         If there is none.
     """
-    data = BytesIO(files("chronotome.assets").joinpath(WEIGHTS).read_bytes())
+    return _shipped(WEIGHTS, name)
+
+
+@cache
+def beat_networks() -> dict[int, Network]:
+    """How likely a folded bar is, by the beats in it."""
+    return {beats: _shipped(BEAT_WEIGHTS, f"bar{beats}") for beats in (2, 3, 4, 5, 7)}
+
+
+def _shipped(file: str, name: str) -> Network:
+    data = BytesIO(files("chronotome.assets").joinpath(file).read_bytes())
     with np.load(data) as kept:
         layers = sum(key.startswith(f"{name}.weights") for key in kept)
         return Network(
-            kept[f"{name}.mean"],
-            kept[f"{name}.scale"],
+            kept[f"{name}.mean"].astype(np.float32),
+            kept[f"{name}.scale"].astype(np.float32),
             tuple(kept[f"{name}.weights{layer}"].astype(np.float32) for layer in range(layers)),
             tuple(kept[f"{name}.biases{layer}"].astype(np.float32) for layer in range(layers)),
         )

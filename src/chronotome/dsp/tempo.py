@@ -1,6 +1,5 @@
-"""Tempo from onsets: local periodicity, constant grids, loop lengths and file names."""
+"""Tempo from onsets: local periodicity and constant grids."""
 
-import re
 from dataclasses import dataclass
 
 import numpy as np
@@ -17,17 +16,12 @@ PULSES_PER_SECOND = 100.0
 PULSE_SPREAD = 0.012
 SLOWEST, FASTEST = 45.0, 220.0
 USUAL, USUAL_SPREAD = 110.0, 0.75
-LONGEST_LOOP = 90.0
+BAND_EDGES = ((30.0, 150.0), (150.0, 2500.0), (5000.0, 16000.0), (30.0, 16000.0))
+LOW, MID, HIGH, ALL = range(4)
+NEAR_GRID = 0.022
+WANDER_SECONDS = 3.0
 ONSETS_AT_ONCE = 256
 FREQUENCIES_AT_ONCE = 128
-
-
-@dataclass(frozen=True)
-class Loop:
-    """A file that is exactly `beats` beats long."""
-
-    beats_per_minute: float
-    beats: int
 
 
 @dataclass(frozen=True)
@@ -43,16 +37,21 @@ class ConstantGrid:
 
 
 def onset_weights(listener: Listener, frames: Frames, strengths: Weights) -> tuple[Weights, Weights]:
-    """How much each onset counts as a pulse, and its share below 150 Hz; both at most about 1.65.
+    """How much each onset counts as a pulse, and how loudly each band rises with it.
 
-    The weight is strength times the rise in loudness: 64 ms after against 64 ms before.
+    Returns
+    -------
+    weights, shape (onsets,)
+        Strength times rise; at most about 1.65.
+    rises, shape (4, onsets)
+        64 ms after against 64 ms before, within 0 to 1: low, mid, high, all of it (`BAND_EDGES`).
     """
     rate = listener.rate
     size = int(0.064 * rate)
     fade = np.hanning(2 * size)[size:].astype(np.float32)
     frequency = np.fft.rfftfreq(size, 1 / rate)
-    spans = [(frequency >= 30.0) & (frequency < highest) for highest in (16000.0, 150.0)]
-    rises = np.zeros((2, len(frames)))
+    spans = [(frequency >= lowest) & (frequency < highest) for lowest, highest in BAND_EDGES]
+    rises = np.zeros((len(spans), len(frames)))
 
     def weigh(start: int, end: int) -> None:
         rows = np.stack([listener.part(frame - size, frame + size) for frame in frames[start:end].tolist()])
@@ -63,8 +62,9 @@ def onset_weights(listener: Listener, frames: Frames, strengths: Weights) -> tup
             rise[start:end] = np.maximum(gained, 0)
 
     in_threads(weigh, len(frames), ONSETS_AT_ONCE)  # in batches: memory stays small
-    whole, low = rises / (rises.max(axis=1, initial=0.0, keepdims=True) + 1e-12)
-    return strengths / 100 * (0.15 + np.sqrt(whole) + 0.5 * np.sqrt(low)), low
+    rises /= rises.max(axis=1, initial=0.0, keepdims=True) + 1e-12
+    weights = strengths / 100 * (0.15 + np.sqrt(rises[ALL]) + 0.5 * np.sqrt(rises[LOW]))
+    return weights, rises
 
 
 def pulse_train(moments: SecondsArray, weights: Weights, duration: float) -> Weights:
@@ -179,74 +179,50 @@ def constant_grid(moments: SecondsArray, weights: Weights, frequency: float) -> 
     return ConstantGrid(float(period), float(start), spread)
 
 
-def share_on_grid(moments: SecondsArray, weights: Weights, grid: ConstantGrid, parts: int) -> float:
-    """Share of the weight that lies within 22 ms of a `parts`-th of a beat."""
-    places = (moments - grid.start) / grid.period * parts
-    distance = np.abs((places + 0.5) % 1 - 0.5) / parts * grid.period
-    return float(np.average(distance < 0.022, weights=weights))
+def fit_of(grid: ConstantGrid, moments: SecondsArray, weights: Weights) -> float:
+    """How much better than by chance the onsets lie on quarters or thirds of the grid; 1 is all of them."""
+    best = 0.0
+    for parts in (4, 3):
+        near = min(NEAR_GRID, 0.28 * grid.period / parts)
+        by_chance = min(0.95, 2 * near * parts / grid.period)
+        places = (moments - grid.start) / grid.period * parts
+        distance = np.abs((places + 0.5) % 1 - 0.5) / parts * grid.period
+        share = float(np.average(distance < near, weights=weights))
+        best = max(best, (share - by_chance) / (1 - by_chance))
+    return best
 
 
-def tempo_in_name(name: str) -> float | None:
-    """A number of beats per minute in a file's name, if one is there."""
-    named = re.search(r"(?<![\d.])(\d{2,3}(?:[._]\d{1,2})?)\s*bpm", name, re.IGNORECASE)
-    if named:
-        return float(named.group(1).replace("_", "."))
-    bare = [
-        float(text) for text in re.findall(r"(?<![\d.a-zA-Z])(\d{2,3}(?:\.\d{1,2})?)(?![\d.a-zA-Z])", name)
-    ]
-    likely = [value for value in bare if 50 <= value <= FASTEST]
-    return likely[-1] if likely else None
-
-
-def loop_of(listener: Listener, measured: float, *, tolerance: float, name: str = "") -> Loop | None:
-    """The loop that the file is, if its length (with or without trailing silence) fits the measured tempo.
-
-    Parameters
-    ----------
-    listener : Listener
-        Of the whole file.
-    measured : float
-        Beats per minute.
-    tolerance : float
-        Share by which the tempi may differ.
-    name : str
-        A tempo in it is a weak vote.
-    """
-    rate = listener.rate
-    duration = listener.frames / rate
-    if duration > LONGEST_LOOP:
-        return None
-    signal = listener.part(0, listener.frames)
-    lengths = [duration]
-    loud = np.flatnonzero(np.abs(signal) > np.abs(signal).max() * 1e-3)
-    if len(loud) and duration - loud[-1] / rate > 0.05:
-        lengths.append(float(loud[-1] + 1) / rate)
-    named = tempo_in_name(name)
-    best: tuple[float, Loop] | None = None
-    for silence_cost, length in zip((0.0, 0.001), lengths, strict=False):
-        for beats in (*range(1, 17), *range(18, 65, 2), *range(68, 257, 4)):
-            loop = Loop(60 * beats / length, beats)
-            error = _loop_error(loop, measured)
-            cost = error + silence_cost + _bar_cost(beats)
-            if named and abs(loop.beats_per_minute - named) < 0.02 * named:
-                cost -= 0.002
-            if (
-                error < tolerance
-                and 50 <= loop.beats_per_minute <= FASTEST
-                and (best is None or cost < best[0])
-            ):
-                best = (cost, loop)
-    return best[1] if best else None
-
-
-def _loop_error(loop: Loop, measured: float) -> float:
-    ratios = ((1.0, 0.0), (2.0, 0.0015), (0.5, 0.0015))
-    return min(abs(loop.beats_per_minute / (measured * ratio) - 1) + cost for ratio, cost in ratios)
-
-
-def _bar_cost(beats: int) -> float:
-    if beats % 16 == 0 or beats in {4, 8}:
+def wander_of(grid: ConstantGrid, moments: SecondsArray, weights: Weights) -> float:
+    """Seconds by which the onsets, three seconds at a time, wander about the grid from end to end."""
+    turns = weights * np.exp(8j * np.pi * (moments - grid.start) / grid.period)
+    span = max(WANDER_SECONDS, 4 * grid.period)
+    phases = []
+    for start in np.arange(moments[0], max(moments[-1] - span, moments[0]) + 1e-9, span / 2):
+        inside = slice(*np.searchsorted(moments, (start, start + span)))
+        total = turns[inside].sum()
+        if len(turns[inside]) >= 4 and abs(total) > 0.3 * weights[inside].sum():
+            phases.append(float(np.angle(total)))
+    if len(phases) < 3:
         return 0.0
-    if beats % 4 == 0:
-        return 0.0003
-    return 0.0006 if beats % 3 == 0 else 0.0012
+    low, high = np.percentile(np.unwrap(phases), (5, 95))
+    return float((high - low) / (8 * np.pi) * grid.period)
+
+
+def likely_frequencies(train: Weights, count: int = 6) -> list[float]:
+    """Beats per second at which the spectrum of the pulses and its harmonics are highest, best first."""
+    total = 4 * len(train)
+    spectrum = np.abs(np.fft.rfft(train - train.mean(), total))
+    frequencies = np.arange(len(spectrum)) * PULSES_PER_SECOND / total
+    low, high = np.searchsorted(frequencies, (50 / 60, 195 / 60))
+    places = np.arange(low, high)
+    score = np.zeros(len(places))
+    for harmonic, share in ((1, 1.0), (2, 1.0), (3, 0.5), (4, 0.8)):
+        score += share * spectrum[np.minimum(places * harmonic, len(spectrum) - 1)]
+    found: list[float] = []
+    for place in np.argsort(-score).tolist():
+        frequency = float(frequencies[low + place])
+        if all(abs(frequency / other - 1) > 0.03 for other in found):
+            found.append(frequency)
+        if len(found) == count:
+            break
+    return found

@@ -13,7 +13,8 @@ from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import ANALYSIS_VERSION, Material
 from chronotome.files.places import NAME
 from chronotome.progress import Progress, part_of, unheard
-from chronotome.session.model import ContentHash, Measured
+from chronotome.session.fit import Measured, TempoOption
+from chronotome.session.model import ContentHash
 from chronotome.session.onsets import Onsets, onsets_from
 from chronotome.units import at_other_rate
 
@@ -66,7 +67,12 @@ def measured_of(pulse: "Pulse") -> Measured | None:
         pulse.confidence,
         pulse.is_constant,
         pulse.loop.beats if pulse.loop else None,
-        tuple(round(float(beat), 4) for beat in pulse.beats),
+        tuple(round(float(beat), 5) for beat in pulse.beats),
+        pulse.beats_in_bar,
+        pulse.bar_confidence,
+        pulse.swing.percent if pulse.swing else None,
+        pulse.swing.division if pulse.swing else 8,
+        tuple(TempoOption(each.beats_per_minute, each.confidence, each.sources) for each in pulse.candidates),
     )
 
 

@@ -1,17 +1,21 @@
 """Rendered pieces, kept by key, bounded in bytes."""
 
 from collections import OrderedDict
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
 
 from chronotome.dsp.audio import Samples
-from chronotome.dsp.stretch.segment import render_segment
+from chronotome.dsp.stretch.segment import render_segment, taken
 from chronotome.render.arena import Arena, Region
 from chronotome.render.plan import PieceKey
 from chronotome.render.pool import Source
+from chronotome.session.model import ContentHash
 
 DEFAULT_BYTES = 1 << 30
+EARSHOT_SECONDS = 0.1
+"""Sound around a piece that an engine may look at."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -46,27 +50,27 @@ class PieceCache:
             self._used_by[key] = serial
         return piece
 
-    def render(self, key: PieceKey, source: Source, serial: int) -> Rendered:
-        """The piece, made now where it is not there."""
+    def render(self, key: PieceKey, sources: Mapping[ContentHash, Source], serial: int) -> Rendered:
+        """The piece, made now where it is not there; locked ones are made together, from one search."""
         found = self.get(key, serial)
         if found is not None:
             return found
-        made = render_segment(
-            source.region.samples,
-            source.rate,
-            (key.start, key.end),
-            key.length,
-            move_by=key.move_by,
-            is_last=key.is_last,
-        )
+        present = [(content, key.start + away) for content, away in key.ears if content in sources]
+        members = present or [(key.content, key.start)]
+        for (content, start), made in zip(members, _made(key, members, sources), strict=True):
+            member = key if (content, start) == (key.content, key.start) else _key_of(key, content, start)
+            if member not in self._pieces:
+                self._keep(member, made, sources[content], serial)
+        return self._pieces[key]
+
+    def _keep(self, key: PieceKey, made: Samples, source: Source, serial: int) -> None:
         region = self._arena.allocate(*made.shape)
         region.samples[:] = made
-        piece = Rendered(region, _energy(made) - _energy(source.region.samples[key.start : key.end]))
-        self._pieces[key] = piece
+        gained = _energy(made) - _energy(taken(source.region.samples, key.start, key.end))
+        self._pieces[key] = Rendered(region, gained)
         self._used_by[key] = serial
         self.bytes += region.size * 4
         self.rendered_count += 1
-        return piece
 
     def release(self, serial: int) -> None:
         """Mixes up to number `serial` are no longer read by anyone."""
@@ -94,6 +98,34 @@ class PieceCache:
                 del self._used_by[key]
                 self.bytes -= piece.region.size * 4
                 self._arena.free(piece.region)
+
+
+def _key_of(key: PieceKey, content: ContentHash, start: int) -> PieceKey:
+    """The key of the same piece of another member: its ears are at other distances."""
+    away = start - key.start
+    ears = tuple((each, distance - away) for each, distance in key.ears)
+    return key._replace(content=content, start=start, end=start + key.end - key.start, ears=ears)
+
+
+def _made(
+    key: PieceKey, members: Sequence[tuple[ContentHash, int]], sources: Mapping[ContentHash, Source]
+) -> list[Samples]:
+    """The piece of each member; several as one sound of many channels, so that all are treated alike."""
+    span = key.end - key.start
+    if len(members) == 1:
+        whole, spanned = sources[members[0][0]].region.samples, (key.start, key.end)
+    else:
+        room = int(EARSHOT_SECONDS * key.rate)
+        parts = [
+            taken(sources[content].region.samples, start - room, start + span + room)
+            for content, start in members
+        ]
+        whole, spanned = np.concatenate(parts, axis=1), (room, room + span)
+    made = render_segment(
+        whole, key.rate, spanned, key.length, move_by=key.move_by, is_last=key.is_last
+    )
+    widths = np.cumsum([sources[content].region.channels for content, _ in members])[:-1]
+    return [np.ascontiguousarray(part) for part in np.split(made, widths, axis=1)]
 
 
 def _energy(samples: Samples) -> float:

@@ -8,7 +8,8 @@ import numpy as np
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.dsp.warp import rising
 from chronotome.session.counting import counted_of
-from chronotome.session.model import Clip, ContentHash, Session, Track
+from chronotome.session.follow import Fitted, fitted_of
+from chronotome.session.model import Clip, ContentHash, LockGroup, Session, Track
 from chronotome.session.tighten import targets_of
 from chronotome.units import Frames, at_other_rate, frames_at, gain_of
 
@@ -16,6 +17,7 @@ FAINT_ANCHOR = 20.0
 """Strength from which a faint onset's attack is kept from being smeared, though it has no target."""
 NARROWEST_SECONDS = 0.004
 MOST_TAIL_STRETCH = 2.0
+BEAT_APART_SECONDS = 0.060
 
 
 class PieceKey(NamedTuple):
@@ -28,6 +30,11 @@ class PieceKey(NamedTuple):
     end: int
     length: int
     is_last: bool
+    ears: "Ears" = ()
+
+
+Ears = tuple[tuple[ContentHash, int], ...]
+"""Recordings that are stretched as one, each with its distance in frames from the one at hand; empty: alone."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -44,6 +51,7 @@ class ClipPlan:
     heard: Frames
     played_at: int
     """Session frame at which the first anchor sounds as played."""
+    ears: Ears = ()
 
     def __len__(self) -> int:
         return len(self.source) - 1
@@ -52,11 +60,12 @@ class ClipPlan:
         start, end = int(self.source[piece]), int(self.source[piece + 1])
         length = int(self.heard[piece + 1] - self.heard[piece])
         is_last = piece == len(self) - 1
-        return PieceKey(self.content, self.rate, self.move_by, start, end, length, is_last)
+        return PieceKey(self.content, self.rate, self.move_by, start, end, length, is_last, self.ears)
 
     def same_pieces(self, other: "ClipPlan") -> Frames:
         """For each piece, which piece of another plan has the same key; -1 where none has."""
-        if (other.content, other.rate, other.move_by) != (self.content, self.rate, self.move_by):
+        mine = (self.content, self.rate, self.move_by, self.ears)
+        if (other.content, other.rate, other.move_by, other.ears) != mine:
             return np.full(len(self), -1)
         at = np.minimum(np.searchsorted(other.source[:-1], self.source[:-1]), len(other) - 1)
         same = other.source[at] == self.source[:-1]
@@ -120,24 +129,63 @@ def click_plan(session: Session, frames: int) -> ClickPlan:
 
 
 def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
-    """Anchors of one clip: its targets, or its guide's, and both of its ends."""
+    """Anchors of one clip: its targets and beats, or its guide's, and both of its ends."""
     guide = session.track(session.guide_of(track.id))
     leading = clip if guide is track else (guide.clips[0] if guide.clips else clip)
     targets = targets_of(session, guide, leading)
+    fit = fitted_of(session, guide, leading)
     start, end = session.source_at_session_rate(clip)
     offset = start - clip.start
-    if not len(targets) or (targets.target == targets.played).all():
+    played, landed = targets.played, targets.target
+    if fit is not None and guide.move_by is not MoveBy.CUTTING:
+        played, landed = _with_beats(fit, played, landed, int(BEAT_APART_SECONDS * session.rate))
+    if not len(played) or (landed == played).all():
         source, heard = np.array([start, end]), np.array([clip.start, clip.start + end - start])
         return ClipPlan(clip.recording, session.rate, guide.move_by, source, heard, clip.start)
-    source, heard = _with_ends(targets.played + offset, targets.target, start, end, clip.start)
+    group = session.group_of(track.id)
+    keeps_tail = fit is not None or group is not None
+    source, heard = _with_ends(
+        played + offset, landed, start, end, clip.start, keeps_tail=keeps_tail
+    )
     if guide.move_by is not MoveBy.CUTTING:
         source, heard = _with_faint(session, leading, source, heard, offset)
     first_played = clip.start + int(source[0]) - start
-    return ClipPlan(clip.recording, session.rate, guide.move_by, source, heard, first_played)
+    ears = _ears(session, group, offset) if group and guide.move_by is not MoveBy.TAPE else ()
+    return ClipPlan(clip.recording, session.rate, guide.move_by, source, heard, first_played, ears)
 
 
-def _with_ends(source: Frames, heard: Frames, start: int, end: int, clip_start: int) -> tuple[Frames, Frames]:
-    """Add both ends: what is before the first hit moves with it, the end stays where it was."""
+def _ears(session: Session, group: LockGroup, offset: int) -> Ears:
+    """The recordings of a lock group, each with how much later the same moment is in it than at `offset`."""
+    ears = []
+    for each in group.tracks:
+        for clip in session.track(each).clips[:1]:
+            ears.append((clip.recording, session.source_at_session_rate(clip)[0] - clip.start - offset))
+    return tuple(ears)
+
+
+def _with_beats(fit: Fitted, played: Frames, landed: Frames, apart: int) -> tuple[Frames, Frames]:
+    """Add the beats that no hit is near to, so that long notes follow as well."""
+    beats, lands = np.rint(fit.played).astype(np.int64), np.rint(fit.fitted).astype(np.int64)
+    known = np.concatenate([[np.iinfo(np.int32).min], played, [np.iinfo(np.int64).max // 2]])
+    heard = np.concatenate([[-1], landed, [np.iinfo(np.int64).max // 2]])
+    after = np.searchsorted(known, beats)
+    gaps = (beats - known[after - 1], known[after] - beats, lands - heard[after - 1], heard[after] - lands)
+    clear = np.min(np.stack(gaps), axis=0) >= apart
+    order = np.argsort(np.concatenate([played, beats[clear]]), kind="stable")
+    return (
+        np.concatenate([played, beats[clear]])[order],
+        np.concatenate([landed, lands[clear]])[order],
+    )
+
+
+def _with_ends(  # noqa: PLR0917 - anchors and the clip's ends
+    source: Frames, heard: Frames, start: int, end: int, clip_start: int, *, keeps_tail: bool
+) -> tuple[Frames, Frames]:
+    """Add both ends: what is before the first hit moves with it, the end stays where it was.
+
+    Where the recording follows the song, or others are locked to it, what is after the last anchor rings out as
+    it was played.
+    """
     inside = (source >= start) & (source < end)
     source, heard = source[inside], heard[inside]
     if not len(source):
@@ -148,7 +196,7 @@ def _with_ends(source: Frames, heard: Frames, start: int, end: int, clip_start: 
         heard = np.concatenate([[heard[0] - lead], heard])
     tail = end - int(source[-1])
     room = clip_start + end - start - int(heard[-1])
-    if not tail / MOST_TAIL_STRETCH <= room <= tail * MOST_TAIL_STRETCH:
+    if keeps_tail or not tail / MOST_TAIL_STRETCH <= room <= tail * MOST_TAIL_STRETCH:
         room = tail
     source, heard = np.append(source, end), np.append(heard, heard[-1] + room)
     return rising(source, heard)

@@ -90,7 +90,7 @@ class Renderer:
                 serial = next(self._serials)
                 is_told = True
             known = placed[clip]
-            known.put(piece, self.cache.render(known.plan.key(piece), known.source, serial))
+            known.put(piece, self.cache.render(known.plan.key(piece), sources, serial))
             if done % 64 == 0:
                 progress(done / len(missing))
         publish(self._mix(plan, placed, serial))

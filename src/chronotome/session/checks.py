@@ -51,7 +51,7 @@ def _between_lines(targets: Targets, session: Session, track: Track) -> list[Che
     rate, tempo = session.rate, session.tempo
     found = []
     lines = np.array(bar_lines(settings.grid, metre, settings.swing))
-    drift_beats = tempo.beats_at(targets.played / rate) - targets.line_beats
+    drift_beats = tempo.beats_at(targets.fitted / rate) - targets.line_beats
     steps = _steps(lines, targets.line_beats % metre.bar, drift_beats > 0)
     judged = (targets.reasons == Reason.GRID) | (targets.reasons == Reason.CARRIED)
     for at in np.flatnonzero(judged & (np.abs(drift_beats) >= DOUBTFUL_SHARE * steps)):
@@ -59,7 +59,7 @@ def _between_lines(targets: Targets, session: Session, track: Track) -> list[Che
         beyond = np.array([line + (step if drift > 0 else -step)])
         other = float(nearest_lines(beyond, settings.grid, metre, settings.swing)[0])
         off = float(targets.drift[at])
-        rest = float(targets.played[at] / rate - tempo.seconds_of(other)) * 1000
+        rest = float(targets.fitted[at] / rate - tempo.seconds_of(other)) * 1000
         sentence = (
             f"{_side(off)} {position_words(line, metre)}\nor {_side(rest)} {position_words(other, metre)}"
         )
@@ -85,7 +85,7 @@ def _overstretched(targets: Targets, session: Session) -> list[Check]:
     if len(targets) < 2:
         return []
     ratios = np.diff(targets.target) / np.diff(targets.played)
-    shift = np.abs(np.diff(targets.target) - np.diff(targets.played)) / session.rate
+    shift = np.abs(np.diff(targets.target) - np.diff(targets.fitted)) / session.rate
     outside = ((ratios > MOST_STRETCH) | (ratios < LEAST_STRETCH)) & (shift > 0.010)
     return [
         _check(

@@ -1,5 +1,6 @@
 """The session: what the person has decided. Immutable, small parts; samples are never in it."""
 
+from enum import StrEnum
 from typing import Annotated
 
 import msgspec
@@ -7,6 +8,7 @@ from msgspec import Meta, Struct
 
 from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import Grid, Metre, TempoMap
 from chronotome.session.onsets import OnsetId, Onsets
 from chronotome.session.sift import USUAL_THRESHOLD, Sift
@@ -15,17 +17,6 @@ ContentHash = str
 TrackId = int
 ClipId = int
 Share = Annotated[float, Meta(ge=0.0, le=1.0)]
-
-
-class Measured(Struct, frozen=True):
-    """What was found out about a recording's pulse. A proposal; nothing follows it by itself."""
-
-    beats_per_minute: float
-    beat_one: float
-    confidence: Share
-    is_constant: bool
-    loop_beats: int | None = None
-    beats: tuple[float, ...] = ()
 
 
 class Recording(Struct, frozen=True):
@@ -48,6 +39,7 @@ class Recording(Struct, frozen=True):
     material: Material = Material.MIXED
     is_material_chosen: bool = False
     """True where a person said it; else it is what was heard."""
+    fit: Fit = Fit()
 
 
 class WarpMarker(Struct, frozen=True):
@@ -70,6 +62,8 @@ class Clip(Struct, frozen=True):
     source_end: int
     start: int = 0
     markers: tuple[WarpMarker, ...] = ()
+    beat: float = 0.0
+    """Beat of the song on which the recording's beat one lies while it follows the song."""
 
     def marker_of(self, onset: OnsetId) -> WarpMarker | None:
         return next((marker for marker in self.markers if marker.onset == onset), None)
@@ -87,6 +81,20 @@ class TightenSettings(Struct, frozen=True):
     groove_amount: Share = 0.0
 
 
+class Follow(StrEnum):
+    """Whether a track is where it was played, or where the song's beats are."""
+
+    NOTHING = "nothing"
+    SONG = "song"
+
+
+class Lead(Struct, frozen=True):
+    """The track that the song takes its tempo from: one tempo, or beat by beat where `bends`."""
+
+    track: TrackId
+    bends: bool = False
+
+
 class Track(Struct, frozen=True):
     """Clips, how they are tightened and moved, and how loud they are."""
 
@@ -95,6 +103,9 @@ class Track(Struct, frozen=True):
     clips: tuple[Clip, ...]
     tighten: TightenSettings = TightenSettings()
     move_by: MoveBy = MoveBy.STRETCHING
+    follow: Follow = Follow.NOTHING
+    steady: Share = 1.0
+    """While it follows: how much of its own drift is taken out, from as played to fully steady."""
     level: Annotated[float, Meta(ge=-90.0, le=12.0)] = 0.0
     is_muted: bool = False
     is_solo: bool = False
@@ -175,10 +186,23 @@ class Pattern(Struct, frozen=True):
     steps: tuple[Step, ...]
 
 
+class ClickSound(StrEnum):
+    """What a click sounds like."""
+
+    WOOD = "wood"
+    TICK = "tick"
+    BELL = "bell"
+
+
 class Click(Struct, frozen=True):
     """The metronome."""
 
     is_on: bool = False
+    sound: ClickSound = ClickSound.WOOD
+    accents: bool = True
+    """Whether beat one sounds higher."""
+    count_in: Annotated[int, Meta(ge=0, le=4)] = 0
+    """Bars clicked before it plays."""
     level: Annotated[float, Meta(ge=-60.0, le=6.0)] = -12.0
 
 
@@ -204,6 +228,7 @@ class Session(Struct, frozen=True):
     is_looping: bool = False
     click: Click = Click()
     is_tempo_set: bool = False
+    lead: Lead | None = None
     is_beat_one_set: bool = False
     next_id: int = 1
 

@@ -7,6 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.counting import counted_of
+from chronotome.session.follow import Fitted, fitted_of
 from chronotome.session.grid import Metre, TempoMap, nearest_lines
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Recording, Session, TightenSettings, Track
@@ -38,13 +39,15 @@ REASON_WORDS = {
 class Targets:
     """Where each counted onset of a clip is and where it should sound.
 
-    Invariants: columns of equal length, in order of time; `played`, `line` and `target` are session frames;
-    `played` and `target` rise strictly.
+    Invariants: columns of equal length, in order of time; `played`, `fitted`, `line` and `target` are session
+    frames; `played`, `fitted` and `target` rise strictly. `fitted` is where a hit is once its recording follows
+    the song, and `played` where it does not.
     """
 
     onsets: Frames
     strengths: NDArray[np.float64]
     played: Frames
+    fitted: Frames
     line: Frames
     line_beats: BeatArray
     target: Frames
@@ -56,8 +59,8 @@ class Targets:
 
     @property
     def drift(self) -> NDArray[np.float64]:
-        """Milliseconds from the line as played; negative early."""
-        return np.asarray((self.played - self.line) * (1000.0 / self.rate), np.float64)
+        """Milliseconds from the line as played and fitted; negative early."""
+        return np.asarray((self.fitted - self.line) * (1000.0 / self.rate), np.float64)
 
     @property
     def landing(self) -> NDArray[np.float64]:
@@ -83,7 +86,10 @@ def targets_of(session: Session, track: Track, clip: Clip) -> Targets:
     """Targets of a clip by its own onsets and its track's settings."""
     recording = session.recording_of(clip)
     counts = counted_of(session, clip)
-    return _targets(clip, recording, counts, track.tighten, session.tempo, session.metre, session.rate)
+    fitted = fitted_of(session, track, clip)
+    return _targets(
+        clip, recording, counts, track.tighten, session.tempo, session.metre, session.rate, fitted
+    )
 
 
 @by_identity(64)
@@ -95,6 +101,7 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     tempo: TempoMap,
     metre: Metre,
     rate: int,
+    fit: Fitted | None,
 ) -> Targets:
     onsets = recording.onsets
     frames = onsets.frame_array
@@ -102,27 +109,31 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     played = clip.start + at_other_rate(frames[chosen] - clip.source_start, recording.rate, rate)
     distinct = np.diff(played, prepend=-1) > 0  # two neighbours may round to one frame at a lower rate
     chosen, played = chosen[distinct], played[distinct]
-    beats = tempo.beats_at(played / rate)
+    fitted = played if fit is None else np.rint(fit(played)).astype(np.int64)
+    if fit is not None:  # two of one frame stay in order; nothing sounds before the session's first frame
+        apart = np.arange(len(fitted))
+        fitted = np.maximum(np.maximum.accumulate(fitted - apart), 0) + apart
+    beats = tempo.beats_at(fitted / rate)
     lines = _lines_at_or_after(beats, settings, tempo, metre)
     line_frames = frames_at(tempo.seconds_at(lines), rate)
     strengths = onsets.strength_array[chosen]
     ids = onsets.id_array[chosen]
     hand = {marker.onset: marker.beat for marker in clip.markers}
     by_hand = np.isin(ids, list(hand)) if hand else np.zeros(len(ids), bool)
-    leads = _leaders(lines, strengths, np.abs(played - line_frames)) & ~by_hand
-    alone = np.abs(played - line_frames) <= settings.leave_alone * rate / 1000.0
-    target = played.astype(np.float64)
+    leads = _leaders(lines, strengths, np.abs(fitted - line_frames)) & ~by_hand
+    alone = np.abs(fitted - line_frames) <= settings.leave_alone * rate / 1000.0
+    target = fitted.astype(np.float64)
     pulled = leads & ~alone
-    target[pulled] += settings.strength * (line_frames[pulled] - played[pulled])
+    target[pulled] += settings.strength * (line_frames[pulled] - fitted[pulled])
     if by_hand.any():
         wanted = np.array([hand[int(onset)] for onset in ids[by_hand]])
         target[by_hand] = tempo.seconds_at(wanted) * rate
     fixed = leads | by_hand
-    wanted_frames = np.rint(_carried(played, target, fixed, int(FLAM_SECONDS * rate))).astype(np.int64)
-    landed = _in_order(played, wanted_frames, by_hand, max(1, int(LEAST_APART_SECONDS * rate)))
+    wanted_frames = np.rint(_carried(fitted, target, fixed, int(FLAM_SECONDS * rate))).astype(np.int64)
+    landed = _in_order(fitted, wanted_frames, by_hand, max(1, int(LEAST_APART_SECONDS * rate)))
     reasons = np.where(by_hand, Reason.BY_HAND, np.where(leads, Reason.GRID, Reason.CARRIED))
     reasons[leads & alone] = Reason.LEFT_ALONE
-    return Targets(ids, strengths, played, line_frames, lines, landed, reasons, rate)
+    return Targets(ids, strengths, played, fitted, line_frames, lines, landed, reasons, rate)
 
 
 def _lines_at_or_after(

@@ -1,0 +1,312 @@
+"""Edits of Fit: what a recording's beats are, and who follows whom."""
+
+from collections.abc import Callable, Sequence
+from enum import StrEnum
+
+import numpy as np
+
+from chronotome.session.edits.recordings import with_recording
+from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tracks import changed, with_track
+from chronotome.session.fit import BeatMap, Fit, Pin, Reads
+from chronotome.session.follow import beats_of
+from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
+from chronotome.session.model import Clip, Follow, Lead, Session, Track, TrackId, replace
+
+MOST_CHANGES = 20_000
+NEAR_PIN = 0.25
+"""Of a beat: nearer to another pin, a new one takes its place."""
+
+
+class Who(StrEnum):
+    """Who follows whom."""
+
+    NOBODY = "nobody"
+    RECORDING = "recording"
+    """The recording follows the song."""
+    SONG = "song"
+    """The song takes the recording's tempo."""
+    GRID = "grid"
+    """The song's beats follow the performance; nothing is stretched."""
+
+
+class Mend(StrEnum):
+    """What may be wrong with the beats from a bar on."""
+
+    HALF = "half"
+    DOUBLE = "double"
+    EARLIER = "a beat earlier"
+    LATER = "a beat later"
+
+
+def guide_clip(session: Session, track: TrackId) -> tuple[Track, Clip] | None:
+    """The track and clip whose beats count for a track: its own or its guide's."""
+    guide = session.track(session.guide_of(track))
+    return (guide, guide.clips[0]) if guide.clips else None
+
+
+def who_of(session: Session, track: TrackId) -> Who:
+    guide = session.guide_of(track)
+    if session.track(guide).follow is Follow.SONG:
+        return Who.RECORDING
+    if session.lead is not None and session.lead.track == guide:
+        return Who.GRID if session.lead.bends else Who.SONG
+    return Who.NOBODY
+
+
+def set_who(session: Session, track: TrackId, who: Who) -> Session:
+    """Decide who follows whom. A recording that begins to follow has its beat one at the nearest bar."""
+    found = guide_clip(session, track)
+    if found is None or who_of(session, track) is who:
+        return session
+    guide, clip = found
+    beats = beats_of(session, clip)
+    if who is not Who.NOBODY and beats is None:
+        return session
+    if session.lead is not None and session.lead.track == guide.id:
+        session = replace(session, lead=None)
+    session = with_track(session, guide.id, lambda old: changed(old, follow=Follow.NOTHING))
+    if who is Who.RECORDING and beats is not None:
+        return _following(session, guide.id, clip, beats)
+    if who is Who.NOBODY:
+        return session
+    return led(replace(session, lead=Lead(guide.id, bends=who is Who.GRID)))
+
+
+def _following(session: Session, track: TrackId, clip: Clip, beats: BeatMap) -> Session:
+    one = played_seconds(session, clip, beats.beat_one)
+    bar = session.metre.bar
+    beat = max(0.0, round(session.tempo.beat_of(one) / bar)) * bar
+
+    def change(old: Track) -> Track:
+        clips = tuple(replace(each, beat=beat) if each.id == clip.id else each for each in old.clips)
+        return replace(old, follow=Follow.SONG, clips=clips)
+
+    return with_track(session, track, change)
+
+
+def played_seconds(session: Session, clip: Clip, seconds: float) -> float:
+    """Seconds of the session, as played, of a moment of the clip's recording."""
+    return clip.start / session.rate + seconds - clip.source_start / session.recording_of(clip).rate
+
+
+def led(session: Session) -> Session:
+    """The session with its tempo taken anew from the track that leads it."""
+    if session.lead is None:
+        return session
+    found = guide_clip(session, session.lead.track)
+    beats = beats_of(session, found[1]) if found else None
+    if found is None or beats is None:
+        return replace(session, lead=None)
+    clip = found[1]
+    one = played_seconds(session, clip, beats.beat_one)
+    if session.lead.bends:
+        changes = _changes(beats)
+    else:
+        changes = (TempoChange(0.0, _held(beats.tempo)),)
+    tempo = TempoMap(changes, one)
+    if tempo == session.tempo and session.is_tempo_set and session.is_beat_one_set:
+        return session
+    return replace(session, tempo=tempo, is_tempo_set=True, is_beat_one_set=True)
+
+
+def _held(tempo: float) -> float:
+    return float(max(SLOWEST, min(FASTEST, round(tempo, 6))))
+
+
+def _changes(beats: BeatMap) -> tuple[TempoChange, ...]:
+    """A tempo for each beat; equal neighbours are one."""
+    changes: list[TempoChange] = []
+    for beat, tempo in zip(beats.beats[:MOST_CHANGES].tolist(), beats.tempi[:MOST_CHANGES].tolist(), strict=False):
+        held = _held(tempo)
+        if not changes or abs(changes[-1].beats_per_minute - held) > 1e-9:
+            changes.append(TempoChange(round(beat, 6), held))
+    return tuple(changes)
+
+
+# What the recording's beats are
+
+
+def set_fit(session: Session, track: TrackId, change: Callable[[Fit], Fit]) -> Session:
+    """Change what is said of the beats of a track's recording, or of its guide's; a song that it leads follows."""
+    found = guide_clip(session, track)
+    if found is None:
+        return session
+
+    def fitted(recording):  # type: ignore[no-untyped-def]
+        fit = change(recording.fit)
+        return recording if fit == recording.fit else replace(recording, fit=fit)
+
+    after = with_recording(session, found[1].recording, fitted)
+    return session if after is session else led(after)
+
+
+def set_recording_tempo(session: Session, track: TrackId, tempo: float | None) -> Session:
+    """One tempo all through, in quarter notes per minute; None: as measured, beat by beat."""
+    held = None if tempo is None else _held(tempo)
+    return set_fit(session, track, lambda fit: replace(fit, tempo=held, scale=1.0, pins=()))
+
+
+def scale_beats(session: Session, track: TrackId, factor: float) -> Session:
+    """Half or double time: the beats count for half or twice as many."""
+
+    def change(fit: Fit) -> Fit:
+        pins = tuple(Pin(pin.frame, pin.beat * factor) for pin in fit.pins)
+        if fit.tempo is not None:
+            return replace(fit, tempo=_held(fit.tempo * factor), pins=pins)
+        return replace(fit, scale=max(0.125, min(8.0, fit.scale * factor)), pins=pins)
+
+    return set_fit(session, track, change)
+
+
+def is_bars(session: Session, track: TrackId, bars: float) -> Session:
+    """The clip is so many bars of the song's metre: one tempo, beat one at the clip's start."""
+    found = guide_clip(session, track)
+    if found is None or bars <= 0:
+        return session
+    clip = found[1]
+    recording = session.recording_of(clip)
+    seconds = (clip.source_end - clip.source_start) / recording.rate
+    tempo = 60 * bars * session.metre.bar / seconds
+    if not SLOWEST <= tempo <= FASTEST:
+        return session
+    start = clip.source_start
+    return set_fit(session, track, lambda _: Fit(tempo=tempo, beat_one=start))
+
+
+def bars_in(session: Session, clip: Clip) -> float:
+    """How many bars of the song's metre the clip is, by its own beats; 0 where nothing is known."""
+    beats = beats_of(session, clip)
+    if beats is None:
+        return 0.0
+    rate = session.recording_of(clip).rate
+    ends = beats.beats_at(np.array([clip.source_start, clip.source_end]) / rate)
+    return float(ends[1] - ends[0]) / session.metre.bar
+
+
+def set_recording_beat_one(session: Session, track: TrackId, frame: int) -> Session:
+    """Beat one of the recording at one of its frames; what is before stays as a pickup."""
+    frame = max(0, frame)
+    return set_fit(session, track, lambda fit: replace(fit, beat_one=frame, pins=_rebased(session, track, frame)))
+
+
+def _rebased(session: Session, track: TrackId, frame: int) -> tuple[Pin, ...]:
+    """The pins counted from another beat one."""
+    found = guide_clip(session, track)
+    beats = beats_of(session, found[1]) if found else None
+    if found is None or beats is None:
+        return ()
+    recording = session.recording_of(found[1])
+    by = float(np.round(beats.beats_at(np.array([frame / recording.rate]))[0] * 4) / 4)
+    return tuple(Pin(pin.frame, pin.beat - by) for pin in recording.fit.pins if pin.beat != by)
+
+
+def set_reads(session: Session, track: TrackId, reads: Reads) -> Session:
+    """Where the beats come from: measured, or one for every hit that counts."""
+    return set_fit(session, track, lambda fit: replace(fit, reads=reads, tempo=None, pins=()))
+
+
+def pin_beat(session: Session, track: TrackId, beat: float, frame: int) -> Session:
+    """Tie a beat to a frame of the recording by hand; a bar that is dragged far takes what follows along."""
+    found = guide_clip(session, track)
+    beats = beats_of(session, found[1]) if found else None
+    if found is None or beats is None or frame < 0:
+        return session
+    recording = session.recording_of(found[1])
+    pins = {pin.beat: pin for pin in recording.fit.pins}
+    if not pins and beat != 0 and recording.fit.beat_one is None:
+        one = round(beats.beat_one * recording.rate)
+        if one >= 0 and (one < frame) == (beat > 0):
+            pins[0.0] = Pin(one, 0.0)
+    pins = {
+        each.beat: each
+        for each in pins.values()
+        if (each.beat - beat) * (each.frame - frame) > 0  # others must stay in order
+    }
+    pins[beat] = Pin(frame, beat)
+    ordered = tuple(sorted(pins.values(), key=lambda pin: pin.beat))
+    return set_fit(session, track, lambda fit: replace(fit, pins=ordered))
+
+
+def unpin_beat(session: Session, track: TrackId, beat: float) -> Session:
+    """Take back what was set by hand for one beat."""
+
+    def change(fit: Fit) -> Fit:
+        kept = tuple(pin for pin in fit.pins if abs(pin.beat - beat) > 1e-6)
+        return replace(fit, pins=kept) if len(kept) < len(fit.pins) else fit
+
+    return set_fit(session, track, change)
+
+
+def bar_is_here(session: Session, track: TrackId, bar: int, frame: int) -> Session:
+    """Bar number `bar`, counted from 1, starts at a frame of the recording; later bars are counted on from it."""
+    return pin_beat(session, track, (bar - 1) * session.metre.bar, frame)
+
+
+def forget_fit(session: Session, track: TrackId) -> Session:
+    """As measured."""
+    return set_fit(session, track, lambda _: Fit())
+
+
+def set_tapped(session: Session, track: TrackId, frames: Sequence[int]) -> Session:
+    """Beats tapped while it played: the tempo between first and last tap, tied at every tap's nearest beat."""
+    found = guide_clip(session, track)
+    if found is None or len(frames) < 4:
+        return session
+    rate = session.recording_of(found[1]).rate
+    beat = session.metre.beat
+    places = np.asarray(frames, np.float64) / rate
+    period = float(np.median(np.diff(places)))
+    numbers = np.concatenate([[0], np.cumsum(np.maximum(1, np.round(np.diff(places) / period)))])
+    slope, start = np.polyfit(numbers, places, 1)
+    one = max(0, round(float(start) * rate))
+    return set_fit(session, track, lambda _: Fit(tempo=_held(60 * beat / float(slope)), beat_one=one))
+
+
+def mend(session: Session, track: TrackId, beat: float, how: Mend) -> Session:
+    """One-key mends from a doubtful bar on: the beats from there count half, double, or are a beat off."""
+    found = guide_clip(session, track)
+    beats = beats_of(session, found[1]) if found else None
+    if found is None or beats is None:
+        return session
+    rate = session.recording_of(found[1]).rate
+    bar, step = session.metre.bar, session.metre.beat
+    here = float(beats.seconds_at(np.array([beat]))[0])
+    if how in {Mend.EARLIER, Mend.LATER}:
+        by = -step if how is Mend.EARLIER else step
+        moment = float(beats.seconds_at(np.array([beat + by]))[0])
+        return pin_beat(session, track, beat, round(moment * rate))
+    factor = 0.5 if how is Mend.HALF else 2.0
+    there = float(beats.seconds_at(np.array([beat + bar]))[0])
+    session = pin_beat(session, track, beat, round(here * rate))
+    return pin_beat(session, track, beat + bar * factor, round(there * rate))
+
+
+def set_steady(session: Session, track: TrackId, share: float) -> Session:
+    """How much of its drift is taken out of a recording that follows the song."""
+    share = max(0.0, min(1.0, share))
+    return with_track(session, session.guide_of(track), lambda old: changed(old, steady=share))
+
+
+def straighten(session: Session, track: TrackId, tempo: float | None = None) -> Session:
+    """A drifting take on a steady tempo: the song takes its tempo, the recording follows the song beat by beat."""
+    found = guide_clip(session, track)
+    beats = beats_of(session, found[1]) if found else None
+    if found is None or beats is None:
+        return session
+    session = set_who(session, track, Who.NOBODY)
+    session = set_tempo(session, round(beats.tempo, 2) if tempo is None else tempo)
+    if not session.is_beat_one_set:
+        one = played_seconds(session, found[1], beats.beat_one)
+        session = replace(session, tempo=TempoMap(session.tempo.changes, one), is_beat_one_set=True)
+    return set_who(session, track, Who.RECORDING)
+
+
+def use_measured(session: Session, track: TrackId) -> Session:
+    """The song takes tempo, metre and beat one from what was measured in a recording."""
+    found = guide_clip(session, track)
+    measured = session.recording_of(found[1]).measured if found else None
+    if found is None or measured is None:
+        return session
+    metre: Metre = measured.metre if measured.bar_confidence > 0.5 else session.metre
+    return set_who(replace(session, metre=metre, lead=None), track, Who.SONG)

@@ -1,0 +1,302 @@
+"""How a recording lies on bars and beats: what was measured, and what a person said of it."""
+
+from dataclasses import dataclass
+from enum import StrEnum
+from typing import Annotated
+
+import numpy as np
+from msgspec import Meta, Struct
+from numpy.typing import NDArray
+
+from chronotome.session.grid import Metre, Tempo
+from chronotome.units import BeatArray, SecondsArray
+
+SAME_BEAT = 0.4
+"""Of a beat: a beat that is dragged farther is another one."""
+ON_BEAT = 0.1
+MOST_BEATS = 200_000
+
+
+class Reads(StrEnum):
+    """Where the beats of a recording come from."""
+
+    MEASURED = "measured"
+    ONSETS = "every hit is a beat"
+    BARS = "every hit is a bar"
+
+
+class Pin(Struct, frozen=True):
+    """A moment of the recording, in its own frames, that a person tied to a beat (quarter notes from beat one)."""
+
+    frame: int
+    beat: float
+
+
+class Fit(Struct, frozen=True):
+    """What a person said of a recording's beats; the rest is computed from what was measured.
+
+    Invariant: pins rise in frame and in beat.
+    """
+
+    tempo: Tempo | None = None
+    """Quarter notes per minute all through; None: beat by beat, as measured."""
+    beat_one: Annotated[int, Meta(ge=0)] | None = None
+    """Frame at which beat one sounds; None: as measured."""
+    scale: Annotated[float, Meta(ge=0.125, le=8.0)] = 1.0
+    """How many beats a measured beat counts for: 2 is double time."""
+    reads: Reads = Reads.MEASURED
+    pins: tuple[Pin, ...] = ()
+
+
+class TempoOption(Struct, frozen=True):
+    """A tempo the recording may have, how likely it is, and what speaks for it."""
+
+    beats_per_minute: float
+    confidence: Annotated[float, Meta(ge=0.0, le=1.0)]
+    sources: tuple[str, ...] = ("measured",)
+
+
+class Measured(Struct, frozen=True):
+    """What was found out about a recording's pulse. A proposal; nothing follows it by itself."""
+
+    beats_per_minute: float
+    beat_one: float
+    confidence: Annotated[float, Meta(ge=0.0, le=1.0)]
+    is_constant: bool
+    loop_beats: int | None = None
+    beats: tuple[float, ...] = ()
+    beats_in_bar: int = 4
+    bar_confidence: Annotated[float, Meta(ge=0.0, le=1.0)] = 0.0
+    swing: float | None = None
+    swing_division: int = 8
+    options: tuple[TempoOption, ...] = ()
+
+    @property
+    def metre(self) -> Metre:
+        """The metre it was heard in: two beats in a bar are 6/8, seven 7/8."""
+        known = {2: Metre(6, 8), 7: Metre(7, 8)}
+        return known.get(self.beats_in_bar, Metre(self.beats_in_bar, 4))
+
+    @property
+    def quarters(self) -> float:
+        """Quarter notes in a measured beat."""
+        return self.metre.bar / self.beats_in_bar
+
+    @property
+    def tempo(self) -> float:
+        """Quarter notes per minute."""
+        return self.beats_per_minute * self.quarters
+
+
+@dataclass(frozen=True, eq=False)
+class BeatMap:
+    """Moments of a recording and the beats they are, in quarter notes from its beat one.
+
+    Invariants: two or more; both rise strictly; `by_hand` is True where a person tied it.
+    """
+
+    seconds: SecondsArray
+    beats: BeatArray
+    by_hand: NDArray[np.bool_]
+
+    def __len__(self) -> int:
+        return len(self.seconds)
+
+    def beats_at(self, seconds: SecondsArray) -> BeatArray:
+        return _through(seconds, self.seconds, self.beats)
+
+    def seconds_at(self, beats: BeatArray) -> SecondsArray:
+        return _through(beats, self.beats, self.seconds)
+
+    @property
+    def tempi(self) -> NDArray[np.float64]:
+        """Quarter notes per minute from each beat to the next."""
+        return np.asarray(60 * np.diff(self.beats) / np.diff(self.seconds))
+
+    @property
+    def beat_one(self) -> float:
+        """Seconds."""
+        return float(self.seconds_at(np.array([0.0]))[0])
+
+    @property
+    def tempo(self) -> float:
+        """Quarter notes per minute of the straight line from beat one through all of it."""
+        return 60 * self.slope
+
+    @property
+    def slope(self) -> float:
+        """Quarter notes per second, by least squares through beat one."""
+        away = self.seconds - self.beat_one
+        return float((away * self.beats).sum() / max(1e-12, (away**2).sum()))
+
+    @property
+    def residual(self) -> float:
+        """Distance from the best constant tempo, root mean square, in ms."""
+        slope, start = np.polyfit(self.beats, self.seconds, 1)
+        return float(np.sqrt(np.mean((self.seconds - start - slope * self.beats) ** 2)) * 1000)
+
+    def smoothed(self, beats: int) -> NDArray[np.float64]:
+        """Tempi as medians of `beats` neighbours and their mean: the curve without the jitter of single hits."""
+        tempi = self.tempi
+        if len(tempi) < 3 or beats < 2:
+            return tempi
+        reach = min(beats, len(tempi)) // 2
+        padded = np.pad(tempi, reach, mode="edge")
+        windows = np.lib.stride_tricks.sliding_window_view(padded, 2 * reach + 1)
+        middle = np.pad(np.median(windows, axis=1), reach, mode="edge")
+        return np.asarray(np.convolve(middle, np.ones(2 * reach + 1) / (2 * reach + 1), "valid"))
+
+
+def _through(at: BeatArray, known: BeatArray, values: BeatArray) -> BeatArray:
+    """Straight between known places, and straight on at both ends."""
+    first = (values[1] - values[0]) / (known[1] - known[0])
+    last = (values[-1] - values[-2]) / (known[-1] - known[-2])
+    inside = np.interp(at, known, values)
+    return np.asarray(inside + np.minimum(at - known[0], 0) * first + np.maximum(at - known[-1], 0) * last)
+
+
+@dataclass(frozen=True)
+class Take:
+    """What a beat map is computed from: length and rate of the recording, hits that count, in frames."""
+
+    frames: int
+    rate: int
+    hits: NDArray[np.int64]
+    metre: Metre
+
+
+def beat_map(fit: Fit, measured: Measured | None, take: Take) -> BeatMap | None:
+    """The beats of a recording; None where nothing is known of them."""
+    known = _unpinned(fit, measured, take)
+    if known is None or len(known[0]) < 2:
+        return None
+    seconds, beats = known
+    step = float(np.median(np.diff(beats)))
+    pins = [(pin.frame / take.rate, pin.beat) for pin in fit.pins]
+    if fit.beat_one is not None and not any(beat == 0 for _, beat in pins):
+        pins.append((fit.beat_one / take.rate, 0.0))
+    pins.sort()
+    hand = {round(moment * take.rate) for moment, _ in ((pin.frame / take.rate, 0) for pin in fit.pins)}
+    if pins:
+        is_steady = fit.tempo is not None or (measured is not None and measured.is_constant)
+        seconds, beats = _pinned(seconds, beats, pins, step=step, bar=take.metre.bar, is_steady=is_steady)
+    rising = np.concatenate([[True], (np.diff(seconds) > 1e-4) & (np.diff(beats) > 1e-9)])
+    seconds, beats = seconds[rising], beats[rising]
+    if len(seconds) < 2:
+        return None
+    by_hand = np.isin(np.rint(seconds * take.rate).astype(np.int64), list(hand))
+    return BeatMap(seconds, beats, by_hand)
+
+
+def _unpinned(fit: Fit, measured: Measured | None, take: Take) -> tuple[SecondsArray, BeatArray] | None:
+    """Seconds and beats before anything that was tied by hand."""
+    duration = take.frames / take.rate
+    if fit.reads is not Reads.MEASURED:
+        step = take.metre.bar if fit.reads is Reads.BARS else take.metre.beat
+        seconds = take.hits / take.rate
+        one = 0
+        if fit.beat_one is not None and len(seconds):
+            one = int(np.abs(seconds - fit.beat_one / take.rate).argmin())
+        return seconds, (np.arange(len(seconds)) - one) * step * fit.scale
+    one_at = measured.beat_one if measured else 0.0
+    if fit.beat_one is not None:
+        one_at = fit.beat_one / take.rate
+    if fit.tempo is not None:
+        period = 60 / fit.tempo
+        first, last = np.ceil(-one_at / period - 1e-6), np.floor((duration - one_at) / period + 1e-6)
+        beats = np.arange(first, min(max(last, first + 1), first + MOST_BEATS) + 1)
+        return one_at + beats * period, beats
+    if measured is None or len(measured.beats) < 2:
+        return None
+    return _measured_beats(measured, one_at, measured.quarters * fit.scale)
+
+
+def _measured_beats(measured: Measured, one_at: float, step: float) -> tuple[SecondsArray, BeatArray]:
+    """Measured beats counted from beat one; where that lies between two of them, all are moved along."""
+    seconds = np.array(measured.beats)
+    places = np.arange(len(seconds), dtype=np.float64)
+    one = float(_through(np.array([one_at]), seconds, places)[0])
+    if abs(one - round(one)) < ON_BEAT:
+        return seconds, (places - round(one)) * step
+    whole = places - np.floor(places[0] - one) + np.floor(places[0] - one)
+    shifted = _through(whole + (one - np.floor(one)), places, seconds)
+    beats = (whole - np.floor(one)) * step
+    inside = shifted > -0.02
+    return np.maximum(shifted[inside], 0), beats[inside]
+
+
+def _pinned(  # noqa: PLR0913 - what beats flow by
+    seconds: SecondsArray,
+    beats: BeatArray,
+    pins: list[tuple[float, float]],
+    *,
+    step: float,
+    bar: float,
+    is_steady: bool,
+) -> tuple[SecondsArray, BeatArray]:
+    """Beats between pins move in proportion; one that was tied to another number is counted on from there.
+
+    What is not known is how many beats lie between two pins when the numbers do not fit: the beats stay as they
+    are up to a bar before the later pin, and the rest is even.
+    """
+    places = [int(np.abs(seconds - moment).argmin()) for moment, _ in pins]
+    counted = [
+        round((beat - float(beats[place])) / step) for place, (_, beat) in zip(places, pins, strict=True)
+    ]
+    own = [
+        float(_through(np.array([beat - count * step]), beats, seconds)[0])
+        for count, (_, beat) in zip(counted, pins, strict=True)
+    ]
+    away = [moment - it for it, (moment, _) in zip(own, pins, strict=True)]
+    fade = np.inf if is_steady else bar
+    parts = [_outside(seconds, beats + counted[0] * step, pins[0], away[0], fade, is_before=True)]
+    for at in range(len(pins) - 1):
+        here, there = pins[at], pins[at + 1]
+        numbers = beats + counted[at] * step
+        inside = (numbers > here[1] + step * 0.5) & (numbers < there[1] - step * 0.5)
+        if counted[at] == counted[at + 1]:
+            moved = seconds[inside] + np.interp(numbers[inside], (here[1], there[1]), (away[at], away[at + 1]))
+            middle = (moved, numbers[inside])
+        else:
+            middle = _filled(seconds + away[at], numbers, here, there, step=step, bar=bar)
+        parts.extend([(np.array([here[0]]), np.array([here[1]])), middle])
+    parts.append((np.array([pins[-1][0]]), np.array([pins[-1][1]])))
+    parts.append(_outside(seconds, beats + counted[-1] * step, pins[-1], away[-1], fade, is_before=False))
+    return np.concatenate([part[0] for part in parts]), np.concatenate([part[1] for part in parts])
+
+
+def _outside(  # noqa: PLR0917 - one end of the take
+    seconds: SecondsArray, beats: BeatArray, pin: tuple[float, float], away: float, fade: float, *, is_before: bool
+) -> tuple[SecondsArray, BeatArray]:
+    """Beats before the first pin or after the last: they move along, by less and less where the take drifts."""
+    distance = (pin[1] - beats) if is_before else (beats - pin[1])
+    chosen = distance > 1e-6 if np.isinf(fade) else distance > 1e-6
+    share = np.ones(len(beats)) if np.isinf(fade) else np.clip(1 - distance / fade, 0, 1)
+    moved = seconds + away * share
+    period = float(np.median(np.diff(seconds)))
+    chosen &= (moved < pin[0] - 0.3 * period) if is_before else (moved > pin[0] + 0.3 * period)
+    chosen &= moved >= 0
+    return moved[chosen], beats[chosen]
+
+
+def _filled(  # noqa: PLR0913 - a span and its two ends
+    seconds: SecondsArray,
+    numbers: BeatArray,
+    here: tuple[float, float],
+    there: tuple[float, float],
+    *,
+    step: float,
+    bar: float,
+) -> tuple[SecondsArray, BeatArray]:
+    """Beats as they are up to a bar before the later pin, as far as there is room, and even steps from there."""
+    period = float(np.median(np.diff(seconds)))
+    kept = (numbers > here[1] + step * 0.5) & (numbers <= there[1] - bar + 1e-6)
+    left = (there[1] - numbers) / step * period
+    kept &= seconds + SAME_BEAT * left < there[0]
+    kept_seconds, kept_numbers = seconds[kept], numbers[kept]
+    start, first = (
+        (float(kept_seconds[-1]), float(kept_numbers[-1])) if len(kept_seconds) else (here[0], here[1])
+    )
+    more = np.arange(first + step, there[1] - step * 0.5, step)
+    filled = start + (more - first) / (there[1] - first) * (there[0] - start)
+    return np.concatenate([kept_seconds, filled]), np.concatenate([kept_numbers, more])

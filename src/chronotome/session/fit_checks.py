@@ -1,0 +1,70 @@
+"""Bars whose tempo a person should look at."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from chronotome.session.fit import BeatMap
+from chronotome.session.follow import beats_of
+from chronotome.session.grid import Metre
+from chronotome.session.memo import by_identity
+from chronotome.session.model import Session, Track
+
+DOUBTFUL_JUMP = 0.06
+NEIGHBOURS = 4
+
+
+@dataclass(frozen=True)
+class FitCheck:
+    """A bar that is much longer or shorter than those around it. `beat` is the recording's, `seconds` too."""
+
+    beat: float
+    seconds: float
+    title: str
+    figure: str
+    sentence: str
+
+
+def bar_starts(beats: BeatMap, metre: Metre) -> np.ndarray:
+    """Beats at which bars start, as far as the beats reach."""
+    first = np.ceil(beats.beats[0] / metre.bar - 1e-6)
+    last = np.floor(beats.beats[-1] / metre.bar + 1e-6)
+    return np.arange(first, last + 1) * metre.bar
+
+
+def fit_checks_of(session: Session, track: Track) -> tuple[FitCheck, ...]:
+    """Doubtful bars of a track's recording, or of its guide's, in order of time."""
+    guide = session.track(session.guide_of(track.id))
+    if not guide.clips:
+        return ()
+    beats = beats_of(session, guide.clips[0])
+    return () if beats is None else _found(beats, session.metre)
+
+
+@by_identity(16)
+def _found(beats: BeatMap, metre: Metre) -> tuple[FitCheck, ...]:
+    starts = bar_starts(beats, metre)
+    if len(starts) < 3:
+        return ()
+    moments = beats.seconds_at(starts)
+    lengths = np.diff(moments)
+    found = []
+    for bar, length in enumerate(lengths.tolist()):
+        before = lengths[max(0, bar - NEIGHBOURS) : bar]
+        after = lengths[bar + 1 : bar + 1 + NEIGHBOURS]
+        around = float(np.median(np.concatenate([before, after])))
+        nearest = [abs(length / float(other) - 1) for other in (*before[-1:], *after[:1])]
+        if min(nearest) <= DOUBTFUL_JUMP or abs(length / around - 1) <= DOUBTFUL_JUMP:
+            continue
+        tempo, usual = 60 * metre.bar / length, 60 * metre.bar / around
+        number = round(float(starts[bar]) / metre.bar) + 1
+        found.append(
+            FitCheck(
+                float(starts[bar]),
+                float(moments[bar]),
+                f"bar {number} jumps",
+                f"{100 * (tempo / usual - 1):+.0f} %".replace("-", "−"),
+                f"{tempo:.2f} bpm between bars of {usual:.2f}",
+            )
+        )
+    return tuple(found)

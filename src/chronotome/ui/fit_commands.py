@@ -1,0 +1,393 @@
+"""What the actions of Fit do: tempo, beats and bars of a recording, and who follows whom."""
+
+import time
+from collections.abc import Callable
+from dataclasses import dataclass
+
+import numpy as np
+from PySide6.QtWidgets import QApplication, QInputDialog
+
+from chronotome.session.edits import fitting
+from chronotome.session.edits.fitting import Mend, Who
+from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.fit import BeatMap, Reads, TempoOption
+from chronotome.session.fit_checks import fit_checks_of
+from chronotome.session.follow import beats_of
+from chronotome.session.model import Clip, Recording, Session, Track, replace
+from chronotome.ui.desk import Desk
+from chronotome.ui.figures import counted, plain
+from chronotome.ui.timeline.shown import Shown, shown_of
+
+LONGEST_TAP_GAP = 2.0
+TAPS = 16
+FEWEST_TAPS = 4
+OUTLIER_SHARE = 0.25
+MOST_BARS = 4096
+
+
+@dataclass(frozen=True)
+class Tapped:
+    """Beats per minute from taps: the mean of the gaps that are near their median, and its standard error."""
+
+    tempo: float
+    unsure: float
+    taps: int
+
+
+def tempo_of_taps(moments: list[float]) -> Tapped | None:
+    """None where there are too few. Gaps that are a quarter off the median are left out."""
+    gaps = np.diff(moments)
+    if len(gaps) < FEWEST_TAPS - 1:
+        return None
+    middle = float(np.median(gaps))
+    kept = gaps[np.abs(gaps - middle) <= OUTLIER_SHARE * middle]
+    if not len(kept):
+        return None
+    mean = float(np.mean(kept))
+    return Tapped(60 / mean, float(60 / mean**2 * np.std(kept) / np.sqrt(len(kept))), len(kept) + 1)
+
+
+@dataclass(frozen=True, eq=False)
+class Guide:
+    """The track, clip and recording whose beats count for the focused track, as shown, and those beats."""
+
+    shown: Shown
+    beats: BeatMap | None
+
+    @property
+    def track(self) -> Track:
+        return self.shown.track
+
+    @property
+    def clip(self) -> Clip:
+        return self.shown.clip
+
+    @property
+    def recording(self) -> Recording:
+        return self.shown.recording
+
+    def frame_at(self, beats: np.ndarray) -> np.ndarray:
+        """Session frames on screen of the recording's beats."""
+        if self.beats is None:
+            return np.zeros(0)
+        shown = self.shown
+        seconds = self.beats.seconds_at(beats)
+        played = shown.clip.start + (seconds - shown.clip.source_start / shown.recording.rate) * shown.rate
+        return shown.heard_of_played(np.rint(played).astype(np.int64))
+
+
+def guide_of(desk: Desk) -> Guide | None:
+    track, session = desk.view.focused, desk.session
+    if track is None:
+        return None
+    guide = session.track(session.guide_of(track.id))
+    shown = shown_of(session, guide, desk.transport.side)
+    return None if shown is None else Guide(shown, beats_of(session, shown.clip))
+
+
+class FitCommands:
+    """One method for each thing that a key or a menu can do in Fit."""
+
+    def __init__(self, desk: Desk) -> None:
+        self._desk = desk
+        self._taps: list[float] = []
+        self._tapped_frames: list[int] = []
+
+    def _apply(self, edit: Callable[[Session], Session], label: str) -> None:
+        self._desk.store.apply(edit, label)
+
+    def _say(self, words: str) -> None:
+        self._desk.workspace.told.emit(words)
+
+    @property
+    def guide(self) -> Guide | None:
+        return guide_of(self._desk)
+
+    def _with_guide(self, do: Callable[[Guide], None]) -> None:
+        guide = self.guide
+        if guide is None:
+            self._say("There is no recording yet: drop one into the window")
+        else:
+            do(guide)
+
+    # Tempo
+
+    def tap(self) -> None:
+        """Tempo from the last taps; while it plays, also where the recording's beats are."""
+        now = time.monotonic()
+        if self._taps and now - self._taps[-1] > LONGEST_TAP_GAP:
+            self._taps.clear()
+            self._tapped_frames.clear()
+        self._taps = [*self._taps, now][-TAPS:]
+        transport = self._desk.transport
+        if transport.is_playing:
+            early = transport.latency + self._desk.workspace.settings.reaction_ms / 1000
+            frame = transport.heard_position() - early * self._desk.session.rate
+            self._tapped_frames = [*self._tapped_frames, round(frame)][-TAPS:]
+        else:
+            self._tapped_frames.clear()
+        found = tempo_of_taps(self._taps)
+        if found is None:
+            self._say(f"Tap {FEWEST_TAPS - len(self._taps)} more for a tempo")
+            return
+        words = f"{plain(found.tempo, 2)} bpm ± {plain(found.unsure, 2)} from {found.taps} taps"
+        if len(self._tapped_frames) == len(self._taps) and self.guide is not None:
+            self._set_tapped(words)
+            return
+        tempo = round(found.tempo, 2)
+        self._apply(lambda session: set_tempo(session, tempo), "Tap tempo")
+        self._say(f"{words}: the song's tempo. Tap while it plays to set the recording's beats too")
+
+    def _set_tapped(self, words: str) -> None:
+        guide = self.guide
+        if guide is None:
+            return
+        frames = [guide.shown.recording_frame(frame) for frame in self._tapped_frames]
+        track = guide.track.id
+
+        def edit(session: Session) -> Session:
+            after = fitting.set_tapped(session, track, frames)
+            if fitting.who_of(after, track) is not Who.NOBODY:
+                return after
+            return fitting.set_who(after, track, Who.SONG)
+
+        self._apply(edit, "Tap the beats")
+        self._say(f"{words}: the recording's beats, beat one at the first tap")
+
+    def choose(self, option: TempoOption) -> None:
+        """Let the recording have a tempo that was proposed."""
+
+        def do(guide: Guide) -> None:
+            measured, track = guide.recording.measured, guide.track.id
+            if measured is None:
+                return
+            quarters = option.beats_per_minute * measured.quarters
+            ratio = quarters / measured.tempo
+            words = f"Tempo {plain(option.beats_per_minute, 2)}"
+            if "measured" in option.sources:
+                scale = 1.0 if abs(ratio - 1) < 0.01 else ratio
+                self._apply(
+                    lambda session: fitting.set_fit(
+                        session, track, lambda fit: replace(fit, tempo=None, scale=scale, pins=())
+                    ),
+                    words,
+                )
+            else:
+                self._apply(lambda session: fitting.set_recording_tempo(session, track, quarters), words)
+
+        self._with_guide(do)
+
+    def set_tempo(self, tempo: float) -> None:
+        """The recording's tempo, as typed."""
+        self._with_guide(
+            lambda guide: self._apply(
+                lambda session: fitting.set_recording_tempo(session, guide.track.id, tempo),
+                "Set recording's tempo",
+            )
+        )
+
+    def at_song_tempo(self) -> None:
+        """The file is at the song's tempo already."""
+        self.set_tempo(self._desk.session.tempo.beats_per_minute)
+
+    def scale(self, factor: float) -> None:
+        """Half or double time of the recording."""
+        words = "Double time" if factor > 1 else "Half time"
+        self._with_guide(
+            lambda guide: self._apply(
+                lambda session: fitting.scale_beats(session, guide.track.id, factor), words
+            )
+        )
+
+    def scale_song(self, factor: float) -> None:
+        tempo = self._desk.session.tempo.beats_per_minute * factor
+        words = "Double tempo" if factor > 1 else "Halve tempo"
+        self._apply(lambda session: set_tempo(session, tempo), words)
+
+    def is_bars(self, bars: float) -> None:
+        """The clip is so many bars."""
+        bars = max(0.25, min(MOST_BARS, bars))
+
+        def do(guide: Guide) -> None:
+            before = self._desk.session
+            words = f"This is {bars:g} {'bar' if bars == 1 else 'bars'}"
+            self._apply(lambda session: fitting.is_bars(session, guide.track.id, bars), words)
+            if self._desk.session is before:
+                self._say(f"{bars:g} bars would be no tempo between 20 and 400 bpm, or are set already")
+
+        self._with_guide(do)
+
+    def more_bars(self, step: int) -> None:
+        """One bar more or less; by halves below two."""
+
+        def do(guide: Guide) -> None:
+            now = fitting.bars_in(self._desk.session, guide.clip)
+            whole = max(1.0, float(round(now)))
+            self.is_bars(whole + step if abs(now - whole) < 0.02 or step > 0 else whole)
+
+        self._with_guide(do)
+
+    def bars_times(self, factor: float) -> None:
+        self._with_guide(
+            lambda guide: self.is_bars(max(1.0, round(fitting.bars_in(self._desk.session, guide.clip))) * factor)
+        )
+
+    # Beats and bars
+
+    def _here(self, guide: Guide) -> int:
+        """The recording's frame that is meant: the selected hit, or the one nearest to the playhead."""
+        shown, selected = guide.shown, self._desk.view.selected
+        place = None if selected is None else shown.recording.onsets.place_of(selected)
+        if place is not None:
+            return shown.recording.onsets.frames[place]
+        position = self._desk.transport.position
+        if len(shown.targets):
+            nearest = int(shown.targets.onsets[np.abs(shown.hits - position).argmin()])
+            at = shown.recording.onsets.place_of(nearest)
+            if at is not None:
+                return shown.recording.onsets.frames[at]
+        return max(0, shown.recording_frame(position))
+
+    def beat_one(self) -> None:
+        """Beat one at the selected onset, or at the one nearest to the playhead; before it is a pickup."""
+
+        def do(guide: Guide) -> None:
+            frame, track, clip = self._here(guide), guide.track.id, guide.clip
+            rate = guide.recording.rate
+
+            def edit(session: Session) -> Session:
+                session = fitting.set_recording_beat_one(session, track, frame)
+                if fitting.who_of(session, track) is not Who.NOBODY:
+                    return session
+                return set_beat_one(session, fitting.played_seconds(session, clip, frame / rate))
+
+            self._apply(edit, "Set beat one")
+
+        self._with_guide(do)
+
+    def ask_bar(self) -> None:
+        """Ask which bar starts at the selected hit, or at the one nearest to the playhead."""
+
+        def do(guide: Guide) -> None:
+            frame = self._here(guide)
+            bar = self._desk.session.metre.bar
+            now = 1
+            if guide.beats is not None:
+                now = round(float(guide.beats.beats_at(np.array([frame / guide.recording.rate]))[0]) / bar) + 1
+            number, is_sure = QInputDialog.getInt(
+                QApplication.activeWindow(),  # type: ignore[arg-type]  # none is allowed
+                "Bar number",
+                "Which bar starts at this hit? Later bars count on from it.",
+                now,
+                -999,
+                99999,
+            )
+            if is_sure:
+                self.bar_is_here(number, frame)
+
+        self._with_guide(do)
+
+    def bar_is_here(self, number: int, frame: int) -> None:
+        self._with_guide(
+            lambda guide: self._apply(
+                lambda session: fitting.bar_is_here(session, guide.track.id, number, frame),
+                f"Bar {number} here",
+            )
+        )
+
+    def mend(self, how: Mend) -> None:
+        """Mend the beats from the chosen bar on."""
+
+        def do(guide: Guide) -> None:
+            beat = self._desk.view.beat
+            if beat is None:
+                checks = fit_checks_of(self._desk.session, guide.track)
+                if not checks:
+                    self._say("Choose a bar in the Pulse lane first")
+                    return
+                beat = checks[0].beat
+            self._apply(
+                lambda session: fitting.mend(session, guide.track.id, beat, how), f"From here {how}"
+            )
+
+        self._with_guide(do)
+
+    def forget(self) -> None:
+        self._with_guide(
+            lambda guide: self._apply(lambda session: fitting.forget_fit(session, guide.track.id), "Fit as measured")
+        )
+
+    def set_reads(self, reads: Reads) -> None:
+        self._with_guide(
+            lambda guide: self._apply(
+                lambda session: fitting.set_reads(session, guide.track.id, reads), f"Beats: {reads}"
+            )
+        )
+
+    # Who follows whom
+
+    def set_who(self, who: Who) -> None:
+        def do(guide: Guide) -> None:
+            if guide.beats is None and who is not Who.NOBODY:
+                self._say("Nothing is known of its beats yet: say how many bars it is, tap it, or type its tempo")
+            self._apply(lambda session: fitting.set_who(session, guide.track.id, who), WHO_LABELS[who])
+
+        self._with_guide(do)
+
+    def straighten(self) -> None:
+        def do(guide: Guide) -> None:
+            if guide.beats is None:
+                self._say("Nothing is known of its beats yet: tap them while it plays")
+                return
+            self._apply(lambda session: fitting.straighten(session, guide.track.id), "Straighten the take")
+            self._say(
+                f"Straightened: {counted(len(guide.beats), 'beat')}, it was {plain(guide.beats.residual)} ms off a "
+                "steady tempo. The tray sets how much"
+            )
+
+        self._with_guide(do)
+
+    def use_measured(self) -> None:
+        """The song takes tempo, metre and beat one from what was measured."""
+        self._with_guide(
+            lambda guide: self._apply(
+                lambda session: fitting.use_measured(session, guide.track.id), "Use measured tempo"
+            )
+        )
+
+    # Going there
+
+    def next_check(self) -> None:
+        """Go to the next doubtful bar, round again after the last."""
+
+        def do(guide: Guide) -> None:
+            checks = fit_checks_of(self._desk.session, guide.track)
+            if not checks:
+                self._say("Nothing to check here")
+                return
+            beat = self._desk.view.beat
+            later = [check for check in checks if beat is None or check.beat > beat + 1e-6]
+            self.go_to((later or list(checks))[0].beat)
+
+        self._with_guide(do)
+
+    def go_to(self, beat: float) -> None:
+        """Choose a beat of the recording and bring it into sight."""
+
+        def do(guide: Guide) -> None:
+            frame = guide.frame_at(np.array([beat]))
+            self._desk.view.choose_beat(beat)
+            if len(frame):
+                self._desk.view.center_on(float(frame[0]))
+                if not self._desk.transport.is_playing:
+                    self._desk.transport.go_to(float(frame[0]))
+
+        self._with_guide(do)
+
+
+WHO_LABELS = {
+    Who.NOBODY: "Nobody follows",
+    Who.RECORDING: "Recording follows the song",
+    Who.SONG: "Song takes the recording's tempo",
+    Who.GRID: "Grid bends to the performance",
+}
