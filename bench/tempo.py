@@ -18,14 +18,18 @@ from pathlib import Path
 from typing import Any
 
 import numpy as np
+import scipy.signal
 import soundfile
 
 from bench.onsets import EVAL, TRAINED
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.beats import find_pulse
 from chronotome.dsp.onsets import detect_onsets
+from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.files.straighten import Straightening, straighten_files
 
 CLEAN_BPM = 0.02
+SONG_TEMPO, FAR_FRAMES = 97.0, 211
 
 
 def predicted(wav: Path) -> tuple[str, dict[str, Any]]:
@@ -88,15 +92,63 @@ def _own_figures(made: Path, answers: dict[str, dict[str, Any]]) -> None:
     print(f"swing: {len(swings)} takes, median error {np.median(swings) if swings else 0:.1f} percent points")
 
 
+def straighten(seeds: list[int], tools: Path, sets: Path | None) -> None:
+    """Bars of the straightened guide against the grid, and the lag between two locked microphones."""
+    for seed in seeds:
+        with tempfile.TemporaryDirectory() as folder:
+            made = (sets / str(seed)) if sets else Path(folder) / "set"
+            if not (made / "index.json").exists():
+                make = [sys.executable, str(tools / "make_set.py"), str(made), "--seed", str(seed), "--only", "sg_"]
+                subprocess.run(make, check=True, stdout=subprocess.DEVNULL)
+            near = Path(folder) / "near.wav"
+            far = Path(folder) / "far.wav"
+            samples, rate = soundfile.read(made / "sg_drums.wav", always_2d=True)
+            soundfile.write(near, samples, rate, "PCM_24")
+            late = np.concatenate([np.zeros((FAR_FRAMES, samples.shape[1])), samples])[: len(samples)]
+            soundfile.write(far, 0.7 * late, rate, "PCM_24")
+            guide, out = made / "sg_click.wav", Path(folder) / "out"
+            for move_by in MoveBy:
+                straighten_files([near, far], guide, out, Straightening(SONG_TEMPO, move_by=move_by))
+                click = audio_of(*soundfile.read(out / "sg_click.wav", dtype="float32", always_2d=True))
+                found = detect_onsets(click)
+                beats = found.frames[found.strengths > 45] / click.rate
+                bars = beats[::4] - beats[0]
+                off = np.abs(bars - np.arange(len(bars)) * 240 / SONG_TEMPO) * 1000
+                lags = _lags(out / "near.wav", out / "far.wav")
+                print(
+                    f"seed {seed}, {move_by}: {len(bars)} bars, worst {off.max():.2f} ms off the grid; "
+                    f"lag between two locked microphones {lags.min()} to {lags.max()} frames in {len(lags)} windows "
+                    f"(recorded {FAR_FRAMES})"
+                )
+
+
+def _lags(near: Path, far: Path) -> np.ndarray:
+    """Frames by which one file is behind the other, in windows of half a second that are not silent."""
+    one, rate = soundfile.read(near, always_2d=True)
+    other, _ = soundfile.read(far, always_2d=True)
+    one, other = one.mean(axis=1), other.mean(axis=1)
+    size, lags = rate // 2, []
+    for start in range(size, min(len(one), len(other)) - 2 * size, size):
+        fixed, moving = one[start : start + size], other[start - 2048 : start + size + 2048]
+        if np.sqrt(np.mean(fixed**2)) < 1e-3:
+            continue
+        lags.append(int(np.argmax(scipy.signal.correlate(moving, fixed, "valid", method="fft"))) - 2048)
+    return np.array(lags)
+
+
 def main() -> None:
     parser = argparse.ArgumentParser(description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter)
-    parser.add_argument("what", choices=["score"])
+    parser.add_argument("what", choices=["score", "straighten"])
     parser.add_argument("--seed", type=int, action="append", default=[])
     parser.add_argument("--eval", type=Path, default=EVAL)
     parser.add_argument("--sets", type=Path, help="where sets are kept, a folder a seed")
     parser.add_argument("--files", action="store_true")
     arguments = parser.parse_args()
-    score(arguments.seed or [31], arguments.eval, arguments.sets, tells_files=arguments.files)
+    seeds = arguments.seed or [31]
+    if arguments.what == "straighten":
+        straighten(seeds, arguments.eval, arguments.sets)
+    else:
+        score(seeds, arguments.eval, arguments.sets, tells_files=arguments.files)
 
 
 if __name__ == "__main__":

@@ -14,11 +14,13 @@ from chronotome.dsp.bands import Band, Material
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.dsp.warp import WarpMap
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
-from chronotome.files.analysis import analyse
+from chronotome.files.analysis import analyse, measured_of
 from chronotome.files.audio_file import ENCODINGS, Encoding, facts_of, load_source, read_audio
 from chronotome.files.export import export_mix
 from chronotome.files.marks import Mark, csv_text, write_marks
 from chronotome.files.session_file import load_session
+from chronotome.files.straighten import Straightening, straighten_files
+from chronotome.files.tags import tempo_tag
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Side
@@ -40,6 +42,7 @@ if TYPE_CHECKING:
     from chronotome.dsp.beats import Pulse
     from chronotome.dsp.onsets import DetectedOnsets
 
+NOTICEABLE_SWING = 52.5
 SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
 
 
@@ -59,10 +62,9 @@ def grid_of(text: str) -> Grid:
 def metre_of(text: str) -> Metre:
     """4/4, 6/8."""
     beats, _, unit = text.partition("/")
-    try:
+    if beats.isdigit() and unit in {"2", "4", "8", "16"} and 1 <= int(beats) <= 32:
         return Metre(int(beats), int(unit))
-    except ValueError:
-        raise argparse.ArgumentTypeError(f"“{text}” is no metre: say 4/4") from None
+    raise argparse.ArgumentTypeError(f"“{text}” is no metre: say 4/4")
 
 
 MATERIALS = ["auto", *(str(each) for each in Material)]
@@ -317,7 +319,7 @@ def _tempo(arguments: argparse.Namespace, progress: Progress) -> None:
     kind = "constant" if pulse.is_constant else "drifting"
     print(f"{pulse.beats_per_minute:.2f} bpm, {kind}, confidence {pulse.confidence:.2f}")
     print(f"metre {metre.beats}/{metre.unit}, confidence {pulse.bar_confidence:.2f}")
-    if pulse.swing and pulse.swing.percent > NOTICEABLE:
+    if pulse.swing and pulse.swing.percent > NOTICEABLE_SWING:
         print(f"swing {pulse.swing.percent:.1f} % of 1/{pulse.swing.division}")
     if pulse.loop:
         print(f"the file is {pulse.loop.beats} beats at {pulse.loop.beats_per_minute:.2f} bpm")
@@ -395,7 +397,13 @@ def _tighten(arguments: argparse.Namespace, progress: Progress) -> None:
     )
     session = add_recording(Session(), recording, name)
     audio = Audio(source.region.samples, facts.rate)
-    heard = analyse(audio, name, part_of(progress, 0.2, 0.6), material=material_of(arguments.material))
+    heard = analyse(
+        audio,
+        name,
+        part_of(progress, 0.2, 0.6),
+        material=material_of(arguments.material),
+        tag=tempo_tag(arguments.audio),
+    )
     session = set_analysis(session, facts.content, heard.onsets, heard.measured, heard.material)
     session = set_beat_one(set_tempo(session, arguments.bpm), arguments.beat_one)
     track = session.tracks[0].id

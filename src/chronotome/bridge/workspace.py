@@ -24,6 +24,7 @@ from chronotome.files.session_file import (
     load_session,
     save_session,
 )
+from chronotome.files.tags import tempo_tag
 from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Pool, Source
@@ -269,7 +270,8 @@ class Workspace(QObject):
             if generation == self._generation:
                 self._not_analysed(recording, error)
 
-        self._tasks.run(words, lambda progress: _find_hits(recording, source, progress), show, fail)
+        place = self.places.get(recording.content)
+        self._tasks.run(words, lambda progress: _find_hits(recording, source, place, progress), show, fail)
 
     def _not_analysed(self, recording: Recording, error: ChronotomeError) -> None:
         asked = _asked(recording)
@@ -328,7 +330,7 @@ class Workspace(QObject):
             self._journal.problem = None
 
 
-def _find_hits(recording: Recording, source: Source, progress: Progress) -> Found:
+def _find_hits(recording: Recording, source: Source, place: Path | None, progress: Progress) -> Found:
     """From the cache, or worked out and kept there."""
     asked = _asked(recording)
     analysis = kept_analysis(recording.content, asked)
@@ -336,7 +338,13 @@ def _find_hits(recording: Recording, source: Source, progress: Progress) -> Foun
         audio = Audio(source.region.samples, source.rate)
         name = Path(recording.file).stem
         analysis = analyse(
-            audio, name, progress, rate=recording.rate, frames=recording.frames, material=asked
+            audio,
+            name,
+            progress,
+            rate=recording.rate,
+            frames=recording.frames,
+            material=asked,
+            tag=tempo_tag(place) if place is not None else None,
         )
         keep_analysis(recording.content, analysis, asked)
     return Found(recording.content, analysis, asked)

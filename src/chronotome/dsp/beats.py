@@ -17,7 +17,10 @@ from chronotome.units import SecondsArray
 LEAST_STRENGTH = 20.0
 FEWEST_ONSETS = 3
 ON_BEAT = 0.040
+STARTS_ON_ONE, LAST_MOMENT = 0.030, 0.015
 FEWEST_ON_BEAT = 4
+DRAWN_SHARE, CLICK_SHARE = 0.8, 0.9
+"""How far drifting beats are drawn to their onsets: all the way where nothing but beats is played."""
 EDGE = 0.6
 """Of a beat, before the first and after the last onset, within which there may still be a beat."""
 NAME_SHARE, TAG_SHARE, LOOP_SHARE = 3.0, 6.0, 1.5
@@ -89,7 +92,17 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: flo
     tempo = 60 / (float(np.mean(np.diff(beats))) if pacing.is_constant else float(np.median(np.diff(beats))))
     error = 4 * pacing.spread / np.sqrt(len(moments)) / max(0.5, float(np.ptp(moments)))
     tolerance = max(0.001, min(0.004, error)) if pacing.is_constant else 0.006
-    loop = loop_of(listener, tempo, tolerance=tolerance, name=name)
+    loop = loop_of(
+        listener,
+        tempo,
+        tolerance=tolerance,
+        name=name,
+        beats_in_bar=answer.beats,
+        starts_on_one=bool(len(downs)) and float(downs[0]) < STARTS_ON_ONE,
+    )
+    if loop is not None and abs(loop.beats_per_minute / tempo - 1) < AGREES:
+        beats, downs = (_spaced(each, loop.beats_per_minute / tempo, beats) for each in (beats, downs))
+        tempo = loop.beats_per_minute
     return Pulse(
         tempo,
         beats,
@@ -104,6 +117,12 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: flo
     )
 
 
+def _spaced(moments: SecondsArray, factor: float, beats: SecondsArray) -> SecondsArray:
+    """The same moments so many times as fast, about the middle of the beats."""
+    middle = float(np.mean(beats))
+    return np.maximum(middle + (moments - middle) / factor, 0)
+
+
 def _placed(
     moments: SecondsArray, weights: Weights, pacing: Pacing, answer: Answer, duration: float
 ) -> tuple[SecondsArray, SecondsArray]:
@@ -114,7 +133,7 @@ def _placed(
     numbers = np.arange(first, last + 1)
     beats = pacing.seconds_at(answer.start + ratio * numbers)
     beats = _drawn(beats, moments, weights, is_constant=pacing.is_constant)
-    inside = (beats > -0.02) & (beats < duration)
+    inside = (beats > -0.02) & (beats < duration - LAST_MOMENT)
     beats, numbers = np.maximum(beats[inside], 0), numbers[inside]
     return beats, beats[numbers % answer.beats == 0]
 
@@ -144,9 +163,10 @@ def _drawn(
                 line = np.polyfit(at, off, 1, w=np.sqrt(share))
         moved: SecondsArray = beats + np.polyval(line, np.arange(len(beats)))
         return moved
+    is_click = on.mean() > CLICK_SHARE and len(np.unique(nearest[on])) > CLICK_SHARE * len(beats)
     order = np.argsort(weights[on])  # the heaviest onset of a beat is put last and stays
     drawn = beats.copy()
-    drawn[nearest[on][order]] += 0.8 * error[on][order]
+    drawn[nearest[on][order]] += (1.0 if is_click else DRAWN_SHARE) * error[on][order]
     return drawn
 
 

@@ -7,9 +7,7 @@ import numpy as np
 from chronotome.dsp.tempo import Weights
 from chronotome.units import SecondsArray
 
-EARLIEST, LATEST = 46.0, 76.0
 FEWEST = 6
-NOTICEABLE = 52.5
 
 
 @dataclass(frozen=True)

@@ -39,10 +39,11 @@ def analyse(
     rate: int | None = None,
     frames: int | None = None,
     material: Material | None = None,
+    tag: float | None = None,
 ) -> Analysis:
     """Onsets and pulse of samples; onsets counted at the recording's own `rate`, none beyond `frames`.
 
-    `material` None: as it is heard.
+    `material` None: as it is heard. `tag` is the tempo that the file's tags tell.
     """
     from chronotome.dsp.beats import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
     from chronotome.dsp.onsets import detect_onsets  # noqa: PLC0415 - the same
@@ -51,7 +52,7 @@ def analyse(
     counted = at_other_rate(found.frames, audio.rate, rate or audio.rate)
     kept = (np.diff(counted, prepend=-1) > 0) & (counted < (frames or audio.frames))
     onsets = onsets_from(counted[kept], found.strengths[kept], found.bands[kept], found.doubts[kept])
-    measured = measured_of(find_pulse(audio, found, name=name))
+    measured = measured_of(find_pulse(audio, found, name=name, tag=tag))
     progress(1.0)
     return Analysis(onsets, measured, found.material)
 

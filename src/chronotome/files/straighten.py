@@ -10,6 +10,7 @@ from chronotome.errors import UnusableFile
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import encoding_like, facts_of, load_source
 from chronotome.files.export import export_mix
+from chronotome.files.tags import tempo_tag
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.plan import plan_for
@@ -98,7 +99,7 @@ def _fitted(session: Session, source: Source, path: Path, how: Straightening, pr
     if source.energy == 0:
         raise UnusableFile(path, "is silent: there is nothing to find", "Choose another guide.")
     audio = Audio(source.region.samples, source.rate)
-    heard = analyse(audio, path.stem, progress)
+    heard = analyse(audio, path.stem, progress, tag=tempo_tag(path))
     session = set_analysis(session, recording.content, heard.onsets, heard.measured, heard.material)
     session = set_reads(session, track.id, how.reads)
     if beats_of(session, session.tracks[0].clips[0]) is None:
