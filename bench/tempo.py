@@ -88,7 +88,9 @@ def _own_figures(made: Path, answers: dict[str, dict[str, Any]]) -> None:
             is_right = abs(answer["bpm"] / truth["bpm"] - 1) < 0.02
             if truth["swing_ratio"] > 0.5 and answer["swing"] and is_right:
                 swings.append(abs(answer["swing"] - 100 * truth["swing_ratio"]))
-    print(f"loops within {CLEAN_BPM} bpm, octave allowed: {clean} of {total}; metre right: {metres} of {scored}")
+    print(
+        f"loops within {CLEAN_BPM} bpm, octave allowed: {clean} of {total}; metre right: {metres} of {scored}"
+    )
     print(f"swing: {len(swings)} takes, median error {np.median(swings) if swings else 0:.1f} percent points")
 
 
@@ -98,7 +100,15 @@ def straighten(seeds: list[int], tools: Path, sets: Path | None) -> None:
         with tempfile.TemporaryDirectory() as folder:
             made = (sets / str(seed)) if sets else Path(folder) / "set"
             if not (made / "index.json").exists():
-                make = [sys.executable, str(tools / "make_set.py"), str(made), "--seed", str(seed), "--only", "sg_"]
+                make = [
+                    sys.executable,
+                    str(tools / "make_set.py"),
+                    str(made),
+                    "--seed",
+                    str(seed),
+                    "--only",
+                    "sg_",
+                ]
                 subprocess.run(make, check=True, stdout=subprocess.DEVNULL)
             near = Path(folder) / "near.wav"
             far = Path(folder) / "far.wav"
@@ -117,8 +127,8 @@ def straighten(seeds: list[int], tools: Path, sets: Path | None) -> None:
                 lags = _lags(out / "near.wav", out / "far.wav")
                 print(
                     f"seed {seed}, {move_by}: {len(bars)} bars, worst {off.max():.2f} ms off the grid; "
-                    f"lag between two locked microphones {lags.min()} to {lags.max()} frames in {len(lags)} windows "
-                    f"(recorded {FAR_FRAMES})"
+                    f"lag between two locked microphones {lags.min()} to {lags.max()} frames "
+                    f"(recorded {FAR_FRAMES}), {len(lags)} windows"
                 )
 
 
@@ -137,7 +147,9 @@ def _lags(near: Path, far: Path) -> np.ndarray:
 
 
 def main() -> None:
-    parser = argparse.ArgumentParser(description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter)
+    parser = argparse.ArgumentParser(
+        description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter
+    )
     parser.add_argument("what", choices=["score", "straighten"])
     parser.add_argument("--seed", type=int, action="append", default=[])
     parser.add_argument("--eval", type=Path, default=EVAL)

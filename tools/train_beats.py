@@ -3,7 +3,7 @@
     python tools/train_beats.py SET... [--check SET] [--out src/chronotome/assets/beat-networks.npz]
 
 Each SET is a folder of WAV files, each beside a JSON of its name with `beats`, `downbeats` (seconds) and
-`beats_per_bar`; `tools/make_grooves.py` makes them. What was heard in a folder is kept in it (`heard.npz`), so that
+`beats_per_bar`; `tools/make_grooves.py` makes them. What was heard is kept beside each file (NPZ), so that
 training again is quick. One network for each number of beats in a bar; all answers for a recording are judged
 together: the loss is the cross-entropy of a softmax over them. Sets used here must not be used for reporting.
 """
@@ -28,7 +28,7 @@ from chronotome.dsp.pacing import Pacing, first_pacing
 from chronotome.dsp.tempo import onset_weights
 
 WEIGHTS = Path(__file__).parent.parent / "src/chronotome/assets/beat-networks.npz"
-HIDDEN, DROPPED, BLUR = 24, 0.15, 0.05
+HIDDEN, DROPPED, BLUR = 28, 0.25, 0.1
 RATE, DECAY = 2e-3, 0.01
 Values = np.ndarray
 Parameters = dict[str, Values]
@@ -90,7 +90,12 @@ def take_of(wav: Path) -> Take | None:
         right[group.beats].append(labels(truth, pacing, group.ratio, group.beats, group.starts))
     present = [beats for beats in TEMPI if features[beats]]
     both = np.concatenate([each for beats in present for each in right[beats]], axis=1)
-    return Take(wav.stem, {beats: np.concatenate(features[beats]).astype(np.float16) for beats in present}, both[0], both[1])
+    return Take(
+        wav.stem,
+        {beats: np.concatenate(features[beats]).astype(np.float16) for beats in present},
+        both[0],
+        both[1],
+    )
 
 
 def takes_of(folder: Path) -> list[Take]:
@@ -139,16 +144,14 @@ class Trainer:
             beats: np.maximum(each @ self.values[f"in{beats}"] + self.values[f"bias{beats}"], 0)
             for beats, each in rows.items()
         }
-        scores = [
-            hidden[beats] @ self.values[f"out{beats}"] + self.values[f"top{beats}"] for beats in rows
-        ]
+        scores = [hidden[beats] @ self.values[f"out{beats}"] + self.values[f"top{beats}"] for beats in rows]
         return np.concatenate(scores), hidden
 
     def learn(self, take: Take, rate: float) -> None:
         random, rows = self.random, self.standard(take)
         rows = {
-            beats: (each + random.normal(0, BLUR, each.shape[1]).astype(np.float32))
-            * ((random.random(each.shape[1]) > DROPPED) / (1 - DROPPED)).astype(np.float32)
+            beats: (each + np.asarray(random.normal(0, BLUR, each.shape[1]), np.float32))
+            * np.asarray((random.random(each.shape[1]) > DROPPED) / (1 - DROPPED), np.float32)
             for beats, each in rows.items()
         }
         scores, hidden = self.scores(rows)
@@ -180,7 +183,7 @@ class Trainer:
         )
 
     def save(self, path: Path) -> None:
-        kept = {}
+        kept: dict[str, Any] = {}
         for beats in TEMPI:
             kept[f"bar{beats}.mean"], kept[f"bar{beats}.scale"] = self.mean[beats], self.scale[beats]
             kept[f"bar{beats}.weights0"] = self.values[f"in{beats}"].astype(np.float16)
@@ -191,7 +194,9 @@ class Trainer:
 
 
 def main() -> None:
-    parser = argparse.ArgumentParser(description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter)
+    parser = argparse.ArgumentParser(
+        description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter
+    )
     parser.add_argument("sets", nargs="+", type=Path)
     parser.add_argument("--check", nargs="*", type=Path, default=[])
     parser.add_argument("--out", type=Path, default=WEIGHTS)
@@ -206,7 +211,12 @@ def main() -> None:
     for turn in range(arguments.rounds):
         for place in trainer.random.permutation(len(known)):
             trainer.learn(known[place], RATE * (1 - turn / arguments.rounds) + 1e-4)
-        print(turn, trainer.share_right(known[::8]), {f.name: trainer.share_right(t) for f, t in checks.items()}, flush=True)
+        print(
+            turn,
+            trainer.share_right(known[::8]),
+            {f.name: trainer.share_right(t) for f, t in checks.items()},
+            flush=True,
+        )
     trainer.save(arguments.out)
 
 

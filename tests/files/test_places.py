@@ -10,7 +10,7 @@ from chronotome.files.places import (
     settings_file,
     with_recent,
 )
-from chronotome.session.model import Measured
+from chronotome.session.fit import Measured
 from chronotome.session.onsets import Onsets
 
 

@@ -49,8 +49,10 @@ def test_tempo_as_json(take, capsys):
     document = json.loads(capsys.readouterr().out)
     assert document["bpm"] == pytest.approx(100, abs=0.3)
     assert set(document) == {
-        "version", "bpm", "metre", "beats", "downbeats", "confidence", "constant", "loop",
+        "version", "bpm", "metre", "metre_confidence", "beats", "downbeats", "confidence", "constant",
+        "residual_ms", "swing", "swing_division", "loop", "candidates",
     }  # fmt: skip
+    assert document["candidates"][0]["bpm"] == pytest.approx(document["bpm"], rel=0.01)
     assert document["downbeats"][0] in document["beats"]
 
 
@@ -197,7 +199,7 @@ def test_wrong_usage_is_exit_2(words, capsys):
 def test_no_qt_is_imported_where_no_window_is_wanted(take):
     code = "import sys; from chronotome.__main__ import main; main(sys.argv[1:])"
     code += "; print('PySide6' in sys.modules)"
-    source = str(Path(cli.__file__).parent.parent)
+    source = str(Path(cli.__file__).parents[2])
 
     done = subprocess.run(
         [sys.executable, "-c", code, "tempo", str(take)],

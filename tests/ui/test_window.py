@@ -201,7 +201,7 @@ def test_loop_click_and_theme(at_work):
 def test_tapping_gives_a_tempo(at_work, monkeypatch):
     moments = iter([0.0, 0.5, 1.01, 1.5, 2.0])
     clock = SimpleNamespace(monotonic=lambda: next(moments))
-    monkeypatch.setattr("chronotome.ui.commands.time", clock)
+    monkeypatch.setattr("chronotome.ui.fit_commands.time", clock)
 
     for _ in range(5):
         at_work.press(Qt.Key.Key_T)

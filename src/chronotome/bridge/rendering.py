@@ -14,6 +14,8 @@ from chronotome.render.mix import Mix
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import Renderer, Sources
+from chronotome.session.follow import follows_song, moved_with
+from chronotome.session.grid import TempoMap
 from chronotome.session.model import Session
 
 CALM_MILLISECONDS = 120
@@ -49,6 +51,7 @@ class Rendering(QObject):
         self._newest: Request | None = None
         self._done.connect(self._on_done)  # queued: the worker emits it
         self._plan_seconds = 0.0
+        self._tempo: TempoMap | None = None
         self._calm = QTimer(self)
         self._calm.setSingleShot(True)
         self._calm.setInterval(CALM_MILLISECONDS)
@@ -93,7 +96,7 @@ class Rendering(QObject):
             mixes.append(mix)
             for source in request.sources.values():
                 self._last_serial_with[id(source.region)] = mix.serial
-            self._player.publish(mix)
+            self._player.publish(mix, self._moved(request.session))
 
         began = time.perf_counter()
         plan = plan_for(request.session)
@@ -101,6 +104,13 @@ class Rendering(QObject):
         self._renderer.render(plan, request.sources, publish, request.near, is_wanted)
         if is_wanted():
             self._done.emit(request, mixes[-1])
+
+    def _moved(self, session: Session) -> Callable[[int], int] | None:
+        """What keeps the playhead at its bar when the song's tempo changes and something follows the song."""
+        before, self._tempo = self._tempo, session.tempo
+        if before is None or before == session.tempo or not follows_song(session):
+            return None
+        return lambda position: moved_with(position, before, session)
 
     def _free_retired(self, request: Request) -> None:
         released = self._player.released_serial

@@ -6,6 +6,8 @@ from chronotome.bridge.store import Store
 from chronotome.engine.player import Player, PlayerState
 from chronotome.render.arena import Region
 from chronotome.render.mix import Side
+from chronotome.session.follow import follows_song, moved_with
+from chronotome.session.model import Session
 
 TICK_MILLISECONDS = 16
 IDLE_MILLISECONDS = 250
@@ -32,9 +34,22 @@ class Transport(QObject):
         self.position = 0.0
         self.is_playing = False
         self.side = Side.EDITED
+        store.changed.connect(self._on_session)
         store.watch(
             self, self._on_loop, lambda s: s.loop, lambda s: s.is_looping, lambda s: s.tempo, lambda s: s.rate
         )
+
+    def _on_session(self, before: Session, after: Session) -> None:
+        """Stopped, the playhead stays at its bar when the song's tempo changes and something follows it.
+
+        While it plays, the renderer moves it together with the sound.
+        """
+        if before.tempo == after.tempo or before.rate != after.rate or not follows_song(after):
+            return
+        self._started_at = float(moved_with(round(self._started_at), before.tempo, after))
+        if not self.is_playing:
+            self.position = float(moved_with(round(self.position), before.tempo, after))
+            self.moved.emit(self.position)
 
     @property
     def device(self) -> PlayerState:
@@ -81,6 +96,12 @@ class Transport(QObject):
     def hear(self, region: Region, start: int, end: int, gain: float = 1.0) -> None:
         """Let a span of samples sound at once, over whatever plays."""
         self._player.hear(region, start, end, gain)
+
+    @property
+    def heard_now(self) -> float:
+        """The session frame that is heard at this very moment, not at the last tick."""
+        state = self._player.state()
+        return state.position if state.is_playing else self.position
 
     @property
     def latency(self) -> float:

@@ -19,6 +19,7 @@ FEWEST_ONSETS = 3
 ON_BEAT = 0.040
 STARTS_ON_ONE, LAST_MOMENT = 0.030, 0.015
 FEWEST_ON_BEAT = 4
+PEAK_REACH, PEAK_WIDTH, PEAK_SHARE = 0.15, 0.025, 0.5
 DRAWN_SHARE, CLICK_SHARE = 0.8, 0.9
 """How far drifting beats are drawn to their onsets: all the way where nothing but beats is played."""
 EDGE = 0.6
@@ -45,8 +46,8 @@ class Pulse:
     """What was found out about tempo and beats.
 
     Invariants: `beats` and `downbeats` rise strictly, in seconds; confidences within 0 to 1;
-    `beats_per_minute` is 0 where there was nothing to measure; candidates are ranked. Two beats in a bar are a
-    bar of 6/8, seven one of 7/8.
+    `beats_per_minute` is 0 where there was nothing to measure; candidates are ranked. Two beats in a bar are
+    6/8, seven 7/8.
     """
 
     beats_per_minute: float
@@ -100,7 +101,7 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: flo
         beats_in_bar=answer.beats,
         starts_on_one=bool(len(downs)) and float(downs[0]) < STARTS_ON_ONE,
     )
-    if loop is not None and abs(loop.beats_per_minute / tempo - 1) < AGREES:
+    if loop is not None and pacing.is_constant and abs(loop.beats_per_minute / tempo - 1) < AGREES:
         beats, downs = (_spaced(each, loop.beats_per_minute / tempo, beats) for each in (beats, downs))
         tempo = loop.beats_per_minute
     return Pulse(
@@ -113,7 +114,7 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: flo
         answer.beats,
         round(answer.bar_confidence, 3),
         swing_of(moments, weights, beats),
-        _candidates(answer, pacing, tempo, loop, (tempo_in_name(name), tag)),
+        _candidates(answer, tempo, loop, (tempo_in_name(name), tag)),
     )
 
 
@@ -128,14 +129,24 @@ def _placed(
 ) -> tuple[SecondsArray, SecondsArray]:
     """Beats and first beats of bars in seconds, drawn to the onsets on them."""
     ratio, steps = answer.ratio, pacing.steps_at(moments)
-    first = np.ceil((steps[0] - EDGE * ratio - answer.start) / ratio)
-    last = np.floor((steps[-1] + EDGE * ratio - answer.start) / ratio)
+    start = answer.start + ratio * _off_peak((steps - answer.start) / ratio, weights)
+    first = np.ceil((steps[0] - EDGE * ratio - start) / ratio)
+    last = np.floor((steps[-1] + EDGE * ratio - start) / ratio)
     numbers = np.arange(first, last + 1)
-    beats = pacing.seconds_at(answer.start + ratio * numbers)
+    beats = pacing.seconds_at(start + ratio * numbers)
     beats = _drawn(beats, moments, weights, is_constant=pacing.is_constant)
     inside = (beats > -0.02) & (beats < duration - LAST_MOMENT)
     beats, numbers = np.maximum(beats[inside], 0), numbers[inside]
     return beats, beats[numbers % answer.beats == 0]
+
+
+def _off_peak(places: SecondsArray, weights: Weights) -> float:
+    """Beats by which the onsets near to the beats lie off them, where hardly any lie on them; else 0."""
+    off = (places + 0.5) % 1.0 - 0.5
+    axis = np.linspace(-PEAK_REACH, PEAK_REACH, 61)
+    heights = np.exp(-0.5 * ((off[None] - axis[:, None]) / PEAK_WIDTH) ** 2) @ weights
+    peak = int(heights.argmax())
+    return float(axis[peak]) if heights[len(axis) // 2] < PEAK_SHARE * heights[peak] else 0.0
 
 
 def _drawn(
@@ -172,7 +183,6 @@ def _drawn(
 
 def _candidates(
     answer: Answer,
-    pacing: Pacing,
     tempo: float,
     loop: Loop | None,
     told: tuple[float | None, float | None],

@@ -59,7 +59,7 @@ def loop_of(
         A tempo in it is a weak vote.
     beats_in_bar : int
     starts_on_one : bool
-        The file starts with beat one, as loops do: whole bars may then differ from the measured tempo by more.
+        The file starts with beat one, as loops do: whole bars may then differ from the measure by more.
     """
     rate = listener.rate
     duration = listener.frames / rate

@@ -1,8 +1,8 @@
-"""Which steps are beats and which beats start a bar: every likely answer is judged by how the bar sounds then.
+"""Which steps are beats and which beats start a bar: every likely answer is judged by how its bar sounds.
 
 For each relation of the beat to the first guess, each number of beats in a bar and each place where bars may
-start, the onsets are folded into one bar. Small networks, made by `tools/train_beats.py` from generated grooves,
-say how likely a bar is that sounds like this; a softmax over all of them gives confidences.
+start, the onsets are folded into one bar. Small networks, made by `tools/train_beats.py` from generated
+grooves, say how likely a bar is that sounds like this; a softmax over all of them gives confidences.
 """
 
 from collections.abc import Iterator
@@ -21,6 +21,8 @@ RATIOS = (1 / 3, 0.5, 2 / 3, 0.75, 1.0, 1.25, 4 / 3, 1.5, 2.0, 2.5, 3.0)
 """Length of a beat in steps of the first guess."""
 TEMPI = {2: (38.0, 100.0), 3: (60.0, 230.0), 4: (48.0, 215.0), 5: (70.0, 215.0), 7: (150.0, 330.0)}
 """Beats in a bar, and the tempi at which they are considered. Two are 6/8, seven are 7/8."""
+COMMON = {2: 0.8, 3: 0.8, 4: 1.0, 5: 0.3, 7: 0.2}
+"""How common a metre is in what people record, against how common it was where the networks learned."""
 PER_BEAT = 48
 PLACES = np.array([0, 8, 12, 14, 16, 24, 29, 32, 36, 38, 40])
 """Forty-eighths of a beat at which the folded bar is looked at: straight, swung and triplet places."""
@@ -38,8 +40,8 @@ Features = NDArray[np.float32]
 class Bars:
     """Answers that share the length of a beat and of a bar.
 
-    Invariants: `starts` are steps at which a bar may start, less than a bar apart from 0; one row of `features`
-    for each.
+    Invariants: `starts` are steps at which a bar may start, less than a bar from 0; one row of `features` for
+    each.
     """
 
     ratio: float
@@ -60,8 +62,8 @@ class Candidate:
 class Answer:
     """The likeliest beat, and the likeliest bar made of it.
 
-    `start` is a step at which a bar starts; `confidence` is that of the beat, `bar_confidence` that of the bar
-    if the beat is right.
+    `start` is a step at which a bar starts; `confidence` is that of the beat, `bar_confidence` that of the
+    bar if the beat is right.
     """
 
     ratio: float
@@ -78,7 +80,10 @@ def likeliest(
     """Judge every answer. `rises` as from `onset_weights`, shape (4, onsets)."""
     groups = list(hypotheses(moments, rises, strengths, pacing, duration))
     networks = beat_networks()
-    scores = [networks[group.beats](group.features)[:, 0].astype(np.float64) for group in groups]
+    scores = [
+        networks[group.beats](group.features)[:, 0].astype(np.float64) + np.log(COMMON[group.beats])
+        for group in groups
+    ]
     highest = max(float(score.max()) for score in scores)
     total = sum(float(np.exp(score - highest).sum()) for score in scores)
     shares = [np.exp(score - highest) / total for score in scores]
@@ -96,7 +101,9 @@ def likeliest(
         for each, start, its in zip(share, group.starts, _phases(group), strict=True)
         if its == phase
     ]
-    bar, count, start = max(bars)
+    metres = {count: sum(share for share, beats, _ in bars if beats == count) for count in TEMPI}
+    count = max(metres, key=lambda each: metres[each])
+    bar, _, start = max(each for each in bars if each[1] == count)
     ranked = sorted(tempi.items(), key=lambda item: -item[1])
     candidates = tuple(Candidate(each, share) for each, share in ranked if share > 0.004)
     return Answer(ratio, count, start, confidence, bar / max(confidence, 1e-12), candidates)
@@ -163,9 +170,9 @@ def _add(axis: Rises, place: SecondsArray, accents: Rises, *, wraps: bool) -> No
     whole = np.floor(place).astype(np.int64)
     share = place - whole
     size = axis.shape[1]
-    for row, values in zip(axis, accents, strict=True):
+    for number, values in enumerate(accents):
         for at, part in ((whole, 1 - share), (whole + 1, share)):
-            row += np.bincount(at % size if wraps else at, values * part, size)[:size]
+            axis[number] += np.bincount(at % size if wraps else at, values * part, size)[:size]
 
 
 def _bars(take: _Take, ratio: float, beats: int) -> Bars:
@@ -195,7 +202,7 @@ def _bars(take: _Take, ratio: float, beats: int) -> Bars:
     return Bars(ratio, beats, steps, features.astype(np.float32))
 
 
-def _around(  # noqa: PLR0913 - what a bar is judged by
+def _around(
     take: _Take, on_beats: Rises, steps: SecondsArray, *, ratio: float, beats: int, count: float
 ) -> list[Weights]:
     """What is not in the folded bar: tempo, where the music begins and ends, whole bars in the file."""

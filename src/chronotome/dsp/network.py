@@ -1,4 +1,4 @@
-"""Small networks whose weights ship with the application, made by `tools/train_onsets.py` and `train_beats.py`."""
+"""Small networks whose weights ship with the application; `tools/train_….py` made them."""
 
 from dataclasses import dataclass
 from functools import cache

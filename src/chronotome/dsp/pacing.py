@@ -80,7 +80,11 @@ def first_pacing(moments: SecondsArray, weights: Weights, duration: float) -> Pa
     snapped = np.where(near, nearest, beats)
     period, start = np.polyfit(np.arange(len(beats)), snapped, 1)
     error = np.abs(snapped - start - period * np.arange(len(beats)))
-    if near.sum() > 4 and np.median(error[near]) < STEADY_ERROR and np.mean(error[near] < 0.035) > STEADY_SHARE:
+    if (
+        near.sum() > 4
+        and np.median(error[near]) < STEADY_ERROR
+        and np.mean(error[near] < 0.035) > STEADY_SHARE
+    ):
         return _even(float(start), float(period), float(np.std(error[error < 0.035])))
     blended = np.pad(0.7 * snapped + 0.3 * beats, 1, mode="reflect", reflect_type="odd")
     smoothed = np.maximum.accumulate(np.convolve(blended, [0.2, 0.6, 0.2], "valid"))

@@ -47,6 +47,9 @@ class Word(IntEnum):
     BUSIEST = 20
     RATE = 21
     PLAY_STARTED = 22
+    MOVE_SERIAL = 23
+    """With the mix of this number the position moves by MOVE_FRAMES: the song's tempo is another one."""
+    MOVE_FRAMES = 24
 
 
 class Command(IntEnum):

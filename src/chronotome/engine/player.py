@@ -5,6 +5,7 @@ import subprocess
 import sys
 import threading
 import time
+from collections.abc import Callable
 from dataclasses import dataclass
 from pathlib import Path
 
@@ -130,9 +131,14 @@ class Player:
         self._launch()
         self.control.send(Command.PLAY if was_playing else Command.SEEK, position)
 
-    def publish(self, mix: Mix) -> None:
+    def publish(self, mix: Mix, moved: Callable[[int], int] | None = None) -> None:
+        """Play this mix from now on; `moved` tells where a position is at the song's new tempo."""
         with self._lock:
             self._mix = mix
+            if moved is not None:
+                position = self.control.get(Word.POSITION)
+                self.control.put(Word.MOVE_FRAMES, moved(position) - position)
+                self.control.put(Word.MOVE_SERIAL, mix.serial)
             self.control.publish(mix)
 
     def play(self, position: int) -> None:

@@ -27,7 +27,7 @@ from chronotome.session.model import Recording, Session
 
 @dataclass(frozen=True)
 class Straightening:
-    """How: at which tempo (None: the guide's own), how much, by what, and where the guide's beats come from."""
+    """At which tempo (None: the guide's own), how much, by what, and where the guide's beats come from."""
 
     beats_per_minute: float | None = None
     steady: float = 1.0

@@ -6,7 +6,7 @@ from chronotome.session.grid import FASTEST, SLOWEST
 
 
 def tempo_tag(path: Path) -> float | None:
-    """Beats per minute in the tags (ID3, Vorbis comment, RIFF INFO, MP4); None where there are none to be read."""
+    """Beats per minute in the tags (ID3, Vorbis comment, RIFF INFO, MP4); None where none can be read."""
     from tinytag import TinyTag, TinyTagException  # noqa: PLC0415 - only when a file is analysed
 
     try:

@@ -121,9 +121,7 @@ def _made(
             for content, start in members
         ]
         whole, spanned = np.concatenate(parts, axis=1), (room, room + span)
-    made = render_segment(
-        whole, key.rate, spanned, key.length, move_by=key.move_by, is_last=key.is_last
-    )
+    made = render_segment(whole, key.rate, spanned, key.length, move_by=key.move_by, is_last=key.is_last)
     widths = np.cumsum([sources[content].region.channels for content, _ in members])[:-1]
     return [np.ascontiguousarray(part) for part in np.split(made, widths, axis=1)]
 

@@ -34,7 +34,7 @@ class PieceKey(NamedTuple):
 
 
 Ears = tuple[tuple[ContentHash, int], ...]
-"""Recordings that are stretched as one, each with its distance in frames from the one at hand; empty: alone."""
+"""Recordings stretched as one, each with its distance in frames from the one at hand; empty: alone."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -144,9 +144,7 @@ def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
         return ClipPlan(clip.recording, session.rate, guide.move_by, source, heard, clip.start)
     group = session.group_of(track.id)
     keeps_tail = fit is not None or group is not None
-    source, heard = _with_ends(
-        played + offset, landed, start, end, clip.start, keeps_tail=keeps_tail
-    )
+    source, heard = _with_ends(played + offset, landed, start, end, clip.start, keeps_tail=keeps_tail)
     if guide.move_by is not MoveBy.CUTTING:
         source, heard = _with_faint(session, leading, source, heard, offset)
     first_played = clip.start + int(source[0]) - start
@@ -156,11 +154,11 @@ def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
 
 def _ears(session: Session, group: LockGroup, offset: int) -> Ears:
     """The recordings of a lock group, each with how much later the same moment is in it than at `offset`."""
-    ears = []
-    for each in group.tracks:
-        for clip in session.track(each).clips[:1]:
-            ears.append((clip.recording, session.source_at_session_rate(clip)[0] - clip.start - offset))
-    return tuple(ears)
+    return tuple(
+        (clip.recording, session.source_at_session_rate(clip)[0] - clip.start - offset)
+        for each in group.tracks
+        for clip in session.track(each).clips[:1]
+    )
 
 
 def _with_beats(fit: Fitted, played: Frames, landed: Frames, apart: int) -> tuple[Frames, Frames]:
@@ -178,13 +176,13 @@ def _with_beats(fit: Fitted, played: Frames, landed: Frames, apart: int) -> tupl
     )
 
 
-def _with_ends(  # noqa: PLR0917 - anchors and the clip's ends
+def _with_ends(
     source: Frames, heard: Frames, start: int, end: int, clip_start: int, *, keeps_tail: bool
 ) -> tuple[Frames, Frames]:
     """Add both ends: what is before the first hit moves with it, the end stays where it was.
 
-    Where the recording follows the song, or others are locked to it, what is after the last anchor rings out as
-    it was played.
+    Where the recording follows the song, or others are locked to it, what is after the last anchor rings out
+    as it was played.
     """
     inside = (source >= start) & (source < end)
     source, heard = source[inside], heard[inside]

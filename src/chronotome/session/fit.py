@@ -26,7 +26,7 @@ class Reads(StrEnum):
 
 
 class Pin(Struct, frozen=True):
-    """A moment of the recording, in its own frames, that a person tied to a beat (quarter notes from beat one)."""
+    """A frame of the recording that a person tied to a beat, in quarter notes from beat one."""
 
     frame: int
     beat: float
@@ -136,7 +136,7 @@ class BeatMap:
         return float(np.sqrt(np.mean((self.seconds - start - slope * self.beats) ** 2)) * 1000)
 
     def smoothed(self, beats: int) -> NDArray[np.float64]:
-        """Tempi as medians of `beats` neighbours and their mean: the curve without the jitter of single hits."""
+        """Tempi as means of medians of `beats` neighbours: the curve without the jitter of single hits."""
         tempi = self.tempi
         if len(tempi) < 3 or beats < 2:
             return tempi
@@ -176,7 +176,7 @@ def beat_map(fit: Fit, measured: Measured | None, take: Take) -> BeatMap | None:
     if fit.beat_one is not None and not any(beat == 0 for _, beat in pins):
         pins.append((fit.beat_one / take.rate, 0.0))
     pins.sort()
-    hand = {round(moment * take.rate) for moment, _ in ((pin.frame / take.rate, 0) for pin in fit.pins)}
+    hand = {pin.frame for pin in fit.pins}
     if pins:
         is_steady = fit.tempo is not None or (measured is not None and measured.is_constant)
         seconds, beats = _pinned(seconds, beats, pins, step=step, bar=take.metre.bar, is_steady=is_steady)
@@ -197,15 +197,16 @@ def _unpinned(fit: Fit, measured: Measured | None, take: Take) -> tuple[SecondsA
         one = 0
         if fit.beat_one is not None and len(seconds):
             one = int(np.abs(seconds - fit.beat_one / take.rate).argmin())
-        return seconds, (np.arange(len(seconds)) - one) * step * fit.scale
+        beats: BeatArray = (np.arange(len(seconds)) - one) * np.float64(step * fit.scale)
+        return seconds, beats
     one_at = measured.beat_one if measured else 0.0
     if fit.beat_one is not None:
         one_at = fit.beat_one / take.rate
     if fit.tempo is not None:
         period = 60 / fit.tempo
         first, last = np.ceil(-one_at / period - 1e-6), np.floor((duration - one_at) / period + 1e-6)
-        beats = np.arange(first, min(max(last, first + 1), first + MOST_BEATS) + 1)
-        return one_at + beats * period, beats
+        numbers = np.arange(first, min(max(last, first + 1), first + MOST_BEATS) + 1)
+        return one_at + numbers * period, numbers
     if measured is None or len(measured.beats) < 2:
         return None
     return _measured_beats(measured, one_at, measured.quarters * fit.scale)
@@ -218,14 +219,13 @@ def _measured_beats(measured: Measured, one_at: float, step: float) -> tuple[Sec
     one = float(_through(np.array([one_at]), seconds, places)[0])
     if abs(one - round(one)) < ON_BEAT:
         return seconds, (places - round(one)) * step
-    whole = places - np.floor(places[0] - one) + np.floor(places[0] - one)
-    shifted = _through(whole + (one - np.floor(one)), places, seconds)
-    beats = (whole - np.floor(one)) * step
+    shifted = _through(places + (one - np.floor(one)), places, seconds)
+    beats = (places - np.floor(one)) * step
     inside = shifted > -0.02
     return np.maximum(shifted[inside], 0), beats[inside]
 
 
-def _pinned(  # noqa: PLR0913 - what beats flow by
+def _pinned(
     seconds: SecondsArray,
     beats: BeatArray,
     pins: list[tuple[float, float]],
@@ -236,8 +236,8 @@ def _pinned(  # noqa: PLR0913 - what beats flow by
 ) -> tuple[SecondsArray, BeatArray]:
     """Beats between pins move in proportion; one that was tied to another number is counted on from there.
 
-    What is not known is how many beats lie between two pins when the numbers do not fit: the beats stay as they
-    are up to a bar before the later pin, and the rest is even.
+    Where the numbers of two pins do not fit the beats between them, these stay as they are up to a bar before
+    the later pin, and the rest is even.
     """
     places = [int(np.abs(seconds - moment).argmin()) for moment, _ in pins]
     counted = [
@@ -255,7 +255,9 @@ def _pinned(  # noqa: PLR0913 - what beats flow by
         numbers = beats + counted[at] * step
         inside = (numbers > here[1] + step * 0.5) & (numbers < there[1] - step * 0.5)
         if counted[at] == counted[at + 1]:
-            moved = seconds[inside] + np.interp(numbers[inside], (here[1], there[1]), (away[at], away[at + 1]))
+            moved = seconds[inside] + np.interp(
+                numbers[inside], (here[1], there[1]), (away[at], away[at + 1])
+            )
             middle = (moved, numbers[inside])
         else:
             middle = _filled(seconds + away[at], numbers, here, there, step=step, bar=bar)
@@ -265,12 +267,18 @@ def _pinned(  # noqa: PLR0913 - what beats flow by
     return np.concatenate([part[0] for part in parts]), np.concatenate([part[1] for part in parts])
 
 
-def _outside(  # noqa: PLR0917 - one end of the take
-    seconds: SecondsArray, beats: BeatArray, pin: tuple[float, float], away: float, fade: float, *, is_before: bool
+def _outside(
+    seconds: SecondsArray,
+    beats: BeatArray,
+    pin: tuple[float, float],
+    away: float,
+    fade: float,
+    *,
+    is_before: bool,
 ) -> tuple[SecondsArray, BeatArray]:
-    """Beats before the first pin or after the last: they move along, by less and less where the take drifts."""
+    """Beats before the first pin or after the last: they move along, less and less where the take drifts."""
     distance = (pin[1] - beats) if is_before else (beats - pin[1])
-    chosen = distance > 1e-6 if np.isinf(fade) else distance > 1e-6
+    chosen = distance > 1e-6
     share = np.ones(len(beats)) if np.isinf(fade) else np.clip(1 - distance / fade, 0, 1)
     moved = seconds + away * share
     period = float(np.median(np.diff(seconds)))
@@ -279,7 +287,7 @@ def _outside(  # noqa: PLR0917 - one end of the take
     return moved[chosen], beats[chosen]
 
 
-def _filled(  # noqa: PLR0913 - a span and its two ends
+def _filled(
     seconds: SecondsArray,
     numbers: BeatArray,
     here: tuple[float, float],
@@ -288,7 +296,7 @@ def _filled(  # noqa: PLR0913 - a span and its two ends
     step: float,
     bar: float,
 ) -> tuple[SecondsArray, BeatArray]:
-    """Beats as they are up to a bar before the later pin, as far as there is room, and even steps from there."""
+    """Beats as they are up to a bar before the later pin, as far as there is room; from there even steps."""
     period = float(np.median(np.diff(seconds)))
     kept = (numbers > here[1] + step * 0.5) & (numbers <= there[1] - bar + 1e-6)
     left = (there[1] - numbers) / step * period

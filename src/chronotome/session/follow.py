@@ -82,3 +82,13 @@ def _fitted(  # noqa: PLR0917 - found again by the identity of each
     if rising.sum() < 2:
         return None
     return Fitted(played[rising], fitted[rising])
+
+
+def follows_song(session: Session) -> bool:
+    return any(track.follow is Follow.SONG for track in session.tracks)
+
+
+def moved_with(frame: int, before: TempoMap, session: Session) -> int:
+    """The session frame of the same beat as `frame` was under another tempo map."""
+    beat = before.beat_of(frame / session.rate)
+    return max(0, round(session.tempo.seconds_of(beat) * session.rate))

@@ -40,8 +40,8 @@ class Targets:
     """Where each counted onset of a clip is and where it should sound.
 
     Invariants: columns of equal length, in order of time; `played`, `fitted`, `line` and `target` are session
-    frames; `played`, `fitted` and `target` rise strictly. `fitted` is where a hit is once its recording follows
-    the song, and `played` where it does not.
+    frames; `played`, `fitted` and `target` rise strictly. `fitted` is where a hit is once its recording
+    follows the song, and `played` where it does not.
     """
 
     onsets: Frames

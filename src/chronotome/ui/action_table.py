@@ -2,8 +2,10 @@
 
 from typing import TYPE_CHECKING
 
+from chronotome.session.edits.fitting import Mend, Who
 from chronotome.ui.actions import Entry
 from chronotome.ui.commands import Commands
+from chronotome.ui.fit_commands import WHO_LABELS
 from chronotome.ui.timeline.lane import ZOOM_STEP
 from chronotome.ui.view_state import Stage
 
@@ -13,7 +15,7 @@ if TYPE_CHECKING:
 
 def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
     """Every action of the window, in the order of the menus."""
-    m = c.marks
+    m, f = c.marks, c.fit
     desk, view, transport = window.desk, window.desk.view, window.desk.transport
     stages = [
         Entry(
@@ -67,6 +69,9 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
         Entry("louder", "Recording", "Louder by 1 dB", "Ctrl+Up", lambda: c.level(1)),
         Entry("softer", "Recording", "Softer by 1 dB", "Ctrl+Down", lambda: c.level(-1)),
         Entry("lock", "Recording", "Lock with the track below", "Ctrl+L", c.lock_with_next),
+        Entry("lock-all", "Recording", "Lock all tracks to this one", "Ctrl+Shift+L", c.lock_all),
+        Entry("make-guide", "Recording", "Make this the guide", "", c.make_guide),
+        Entry("unlock", "Recording", "Unlock", "", c.unlock),
         Entry("remove-track", "Recording", "Remove track", "Ctrl+Delete", c.remove_track),
         Entry("add-onset", "Marks", "Mark here, or by ear while it plays", "I, Insert", m.add),
         Entry("keep-onset", "Marks", "Keep onset", "K", m.keep),
@@ -95,11 +100,32 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
         Entry("import-marks", "Marks", "Import marks…", "", window.mark_files.ask_and_bring),
         Entry("export-marks", "Marks", "Export marks…", "", window.mark_files.ask_and_write),
         Entry("calibrate", "Marks", "Tap calibration…", "", window.calibrate),
-        Entry("beat-one", "Timing", "Beat one here", "B", c.beat_one),
-        Entry("use-measured", "Timing", "Use measured tempo and beat one", "U", c.use_measured),
-        Entry("tap", "Timing", "Tap", "T", c.tap),
-        Entry("halve", "Timing", "Half", "", lambda: c.scale_tempo(0.5)),
-        Entry("double", "Timing", "Double", "", lambda: c.scale_tempo(2.0)),
+        Entry("tap", "Timing", "Tap", "T", f.tap),
+        Entry("beat-one", "Timing", "Beat one here", "B", f.beat_one),
+        Entry("bar-here", "Timing", "Bar … is here", "Shift+B", f.ask_bar),
+        Entry("", "Timing"),
+        Entry("half-time", "Timing", "Half time", "", lambda: f.scale(0.5)),
+        Entry("double-time", "Timing", "Double time", "", lambda: f.scale(2.0)),
+        Entry("song-tempo", "Timing", "At song’s tempo", "", f.at_song_tempo),
+        Entry("fewer-bars", "Timing", "−", "Ctrl+Shift+Left", lambda: f.more_bars(-1)),
+        Entry("more-bars", "Timing", "+", "Ctrl+Shift+Right", lambda: f.more_bars(1)),
+        Entry("half-bars", "Timing", "÷ 2", "", lambda: f.bars_times(0.5)),
+        Entry("double-bars", "Timing", "× 2", "", lambda: f.bars_times(2.0)),
+        Entry("as-measured", "Timing", "As measured", "", f.forget),
+        Entry("", "Timing"),
+        Entry("mend-half", "Timing", "Half", "", lambda: f.mend(Mend.HALF)),
+        Entry("mend-double", "Timing", "Double", "", lambda: f.mend(Mend.DOUBLE)),
+        Entry("mend-earlier", "Timing", "Beat ←", "Shift+,", lambda: f.mend(Mend.EARLIER)),
+        Entry("mend-later", "Timing", "Beat →", "Shift+.", lambda: f.mend(Mend.LATER)),
+        Entry("", "Timing"),
+        Entry("follow-nobody", "Timing", WHO_LABELS[Who.NOBODY], "", lambda: f.set_who(Who.NOBODY)),
+        Entry("follow-song", "Timing", WHO_LABELS[Who.RECORDING], "", lambda: f.set_who(Who.RECORDING)),
+        Entry("lead-tempo", "Timing", WHO_LABELS[Who.SONG], "", lambda: f.set_who(Who.SONG)),
+        Entry("lead-grid", "Timing", WHO_LABELS[Who.GRID], "", lambda: f.set_who(Who.GRID)),
+        Entry("straighten", "Timing", "Straighten the take", "G", f.straighten),
+        Entry("use-measured", "Timing", "Use measured", "U", f.use_measured),
+        Entry("halve", "Timing", "Half", "", lambda: f.scale_song(0.5)),
+        Entry("double", "Timing", "Double", "", lambda: f.scale_song(2.0)),
         Entry("", "Timing"),
         Entry("earlier", "Timing", "Nudge hit 1 ms earlier", "Up", lambda: c.nudge(-1)),
         Entry("later", "Timing", "Nudge hit 1 ms later", "Down", lambda: c.nudge(1)),
@@ -117,6 +143,7 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
         Entry("hear-join", "Playback", "Hear the loop go round", "J", m.hear_join),
         Entry("loop", "Playback", "Loop", "L", c.loop, lambda: desk.session.is_looping),
         Entry("click", "Playback", "Click", "C", c.click, lambda: desk.session.click.is_on),
+        Entry("tour", "Playback", "Tour", "Shift+T", window.tour.toggle),
         Entry("listen", "Playback", "As played or edited", "A", c.listen),
         *stages,
         Entry("", "View"),

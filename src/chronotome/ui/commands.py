@@ -1,7 +1,5 @@
 """What the actions do, beyond opening and saving: to the session, the view and the player."""
 
-import statistics
-import time
 from collections.abc import Callable
 
 import numpy as np
@@ -9,29 +7,27 @@ import numpy as np
 from chronotome.render.mix import Side
 from chronotome.session.checks import Check, checks_of
 from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits
-from chronotome.session.edits.timing import set_beat_one, set_click, set_looping, set_tempo
+from chronotome.session.edits.timing import set_click, set_looping
 from chronotome.session.edits.tracks import lock, remove_track, set_level, set_muted, set_solo, unlock
 from chronotome.session.model import Track, replace
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.desk import Desk
+from chronotome.ui.fit_commands import FitCommands
 from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import Stage
 
-LONGEST_TAP_GAP = 2.0
-TAPS = 8
-OUTLIER_SHARE = 0.25
 NUDGE_MILLISECONDS = 1.0
 LEVEL_STEP = 1.0
 
 
 class Commands:
-    """One method for each thing that a key or a menu can do; `marks` has those of Mark."""
+    """One method for each thing that a key or a menu can do; `marks` and `fit` have those of their stages."""
 
     def __init__(self, desk: Desk) -> None:
         self._desk = desk
         self.marks = MarkCommands(desk)
-        self._taps: list[float] = []
+        self.fit = FitCommands(desk)
 
     # What is meant
 
@@ -52,61 +48,6 @@ class Commands:
             return None
         return shown_of(session, session.track(session.guide_of(track.id)), self._desk.transport.side)
 
-    # Timing
-
-    def tap(self) -> None:
-        """Tempo from the median of the last taps, far-off ones left out."""
-        now = time.monotonic()
-        if self._taps and now - self._taps[-1] > LONGEST_TAP_GAP:
-            self._taps.clear()
-        self._taps = [*self._taps, now][-TAPS:]
-        gaps = np.diff(self._taps)
-        if len(gaps) < 3:
-            self._desk.workspace.told.emit(f"Tap {4 - len(self._taps)} more for a tempo")
-            return
-        middle = statistics.median(gaps)
-        kept = gaps[np.abs(gaps - middle) <= OUTLIER_SHARE * middle]
-        tempo = round(60 / float(np.mean(kept)), 2)
-        unsure = 60 / np.mean(kept) ** 2 * np.std(kept) / np.sqrt(len(kept))
-        self._desk.store.apply(lambda session: set_tempo(session, tempo), "Tap tempo")
-        self._desk.workspace.told.emit(f"{tempo:.2f} bpm ± {unsure:.2f} from {len(kept) + 1} taps")
-
-    def beat_one(self) -> None:
-        """Beat one at the selected onset, or at the one nearest to the playhead."""
-        shown = self._shown
-        if shown is None:
-            return
-        played = shown.targets.played
-        onset = self._desk.view.selected
-        at = np.flatnonzero(shown.targets.onsets == onset) if onset is not None else np.zeros(0, int)
-        if len(at):
-            frame = float(played[at[0]])
-        elif len(played):
-            frame = float(played[np.abs(shown.hits - self._desk.transport.position).argmin()])
-        else:
-            frame = self._desk.transport.position
-        seconds = frame / self._desk.session.rate
-        self._desk.store.apply(lambda session: set_beat_one(session, seconds), "Set beat one")
-
-    def use_measured(self) -> None:
-        """Take the tempo and the beat one that were measured in the focused recording."""
-        shown = self._shown
-        measured = None if shown is None else shown.recording.measured
-        if shown is None or measured is None:
-            return
-        start = shown.clip.start / self._desk.session.rate
-        self._desk.store.apply(
-            lambda session: set_beat_one(
-                set_tempo(session, measured.beats_per_minute), start + measured.beat_one
-            ),
-            "Use measured tempo",
-        )
-
-    def scale_tempo(self, factor: float) -> None:
-        tempo = self._desk.session.tempo.beats_per_minute * factor
-        words = "Double tempo" if factor > 1 else "Halve tempo"
-        self._desk.store.apply(lambda session: set_tempo(session, tempo), words)
-
     # Hits
 
     def _go(self, onset: OnsetId, frame: float) -> None:
@@ -116,9 +57,12 @@ class Commands:
             self._desk.transport.go_to(frame)
 
     def next_check(self) -> None:
-        """Go to the next place to check, round again after the last; in Mark, of the marks."""
+        """Go to the next place to check, round again after the last; in Mark of marks, in Fit of bars."""
         if self._desk.view.stage is Stage.MARK:
             self.marks.next_check()
+            return
+        if self._desk.view.stage is Stage.FIT:
+            self.fit.next_check()
             return
         shown = self._guide()
         checks = () if shown is None else checks_of(self._desk.session, shown.track)
@@ -196,17 +140,44 @@ class Commands:
         )
 
     def lock_with_next(self) -> None:
-        """Lock the focused track, as guide, with the track below it; or unlock it."""
+        """Lock the focused track's group with the track below; of a new group, the focused one is guide."""
         track, session = self._desk.view.focused, self._desk.session
         if track is None:
             return
-        if session.group_of(track.id) is not None:
-            self._desk.store.apply(lambda each: unlock(each, track.id), "Unlock track")
-            return
+        group = session.group_of(track.id)
+        inside = group.tracks if group is not None else (track.id,)
         ids = [each.id for each in session.tracks]
-        below = ids[(ids.index(track.id) + 1) % len(ids)]
-        if below != track.id:
-            self._desk.store.apply(lambda each: lock(each, track.id, [below]), "Lock tracks")
+        after = ids[ids.index(track.id) + 1 :] + ids
+        below = next((each for each in after if each not in inside), None)
+        if below is None and group is not None:
+            self.unlock()
+            return
+        if below is None:
+            self._desk.workspace.told.emit("There is no other track to lock with")
+            return
+        guide = group.guide if group is not None else track.id
+        self._desk.store.apply(lambda each: lock(each, guide, [*inside, below]), "Lock tracks")
+
+    def lock_all(self) -> None:
+        """Lock every track to the focused one, as their guide."""
+        track, session = self._desk.view.focused, self._desk.session
+        if track is not None and len(session.tracks) > 1:
+            others = [each.id for each in session.tracks if each.id != track.id]
+            self._desk.store.apply(lambda each: lock(each, track.id, others), "Lock all tracks")
+
+    def make_guide(self) -> None:
+        """The focused track becomes the guide of its lock group."""
+        track, session = self._desk.view.focused, self._desk.session
+        group = None if track is None else session.group_of(track.id)
+        if track is None or group is None:
+            self._desk.workspace.told.emit("Lock this track with others first")
+            return
+        self._desk.store.apply(lambda each: lock(each, track.id, group.tracks), "Make guide")
+
+    def unlock(self) -> None:
+        track = self._desk.view.focused
+        if track is not None:
+            self._desk.store.apply(lambda each: unlock(each, track.id), "Unlock track")
 
     # Playback
 

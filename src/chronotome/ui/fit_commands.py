@@ -90,6 +90,7 @@ class FitCommands:
 
     def __init__(self, desk: Desk) -> None:
         self._desk = desk
+        self.reaction_ms = 0.0
         self._taps: list[float] = []
         self._tapped_frames: list[int] = []
 
@@ -121,9 +122,8 @@ class FitCommands:
         self._taps = [*self._taps, now][-TAPS:]
         transport = self._desk.transport
         if transport.is_playing:
-            early = transport.latency + self._desk.workspace.settings.reaction_ms / 1000
-            frame = transport.heard_position() - early * self._desk.session.rate
-            self._tapped_frames = [*self._tapped_frames, round(frame)][-TAPS:]
+            early = self.reaction_ms / 1000 * self._desk.session.rate
+            self._tapped_frames = [*self._tapped_frames, round(transport.heard_now - early)][-TAPS:]
         else:
             self._tapped_frames.clear()
         found = tempo_of_taps(self._taps)
@@ -229,7 +229,9 @@ class FitCommands:
 
     def bars_times(self, factor: float) -> None:
         self._with_guide(
-            lambda guide: self.is_bars(max(1.0, round(fitting.bars_in(self._desk.session, guide.clip))) * factor)
+            lambda guide: self.is_bars(
+                max(1.0, round(fitting.bars_in(self._desk.session, guide.clip))) * factor
+            )
         )
 
     # Beats and bars
@@ -273,9 +275,11 @@ class FitCommands:
             bar = self._desk.session.metre.bar
             now = 1
             if guide.beats is not None:
-                now = round(float(guide.beats.beats_at(np.array([frame / guide.recording.rate]))[0]) / bar) + 1
+                now = (
+                    round(float(guide.beats.beats_at(np.array([frame / guide.recording.rate]))[0]) / bar) + 1
+                )
             number, is_sure = QInputDialog.getInt(
-                QApplication.activeWindow(),  # type: ignore[arg-type]  # none is allowed
+                QApplication.activeWindow(),
                 "Bar number",
                 "Which bar starts at this hit? Later bars count on from it.",
                 now,
@@ -306,15 +310,15 @@ class FitCommands:
                     self._say("Choose a bar in the Pulse lane first")
                     return
                 beat = checks[0].beat
-            self._apply(
-                lambda session: fitting.mend(session, guide.track.id, beat, how), f"From here {how}"
-            )
+            self._apply(lambda session: fitting.mend(session, guide.track.id, beat, how), f"From here {how}")
 
         self._with_guide(do)
 
     def forget(self) -> None:
         self._with_guide(
-            lambda guide: self._apply(lambda session: fitting.forget_fit(session, guide.track.id), "Fit as measured")
+            lambda guide: self._apply(
+                lambda session: fitting.forget_fit(session, guide.track.id), "Fit as measured"
+            )
         )
 
     def set_reads(self, reads: Reads) -> None:
@@ -329,7 +333,9 @@ class FitCommands:
     def set_who(self, who: Who) -> None:
         def do(guide: Guide) -> None:
             if guide.beats is None and who is not Who.NOBODY:
-                self._say("Nothing is known of its beats yet: say how many bars it is, tap it, or type its tempo")
+                self._say(
+                    "Nothing is known of its beats yet: say how many bars it is, tap it, or type its tempo"
+                )
             self._apply(lambda session: fitting.set_who(session, guide.track.id, who), WHO_LABELS[who])
 
         self._with_guide(do)
@@ -340,10 +346,8 @@ class FitCommands:
                 self._say("Nothing is known of its beats yet: tap them while it plays")
                 return
             self._apply(lambda session: fitting.straighten(session, guide.track.id), "Straighten the take")
-            self._say(
-                f"Straightened: {counted(len(guide.beats), 'beat')}, it was {plain(guide.beats.residual)} ms off a "
-                "steady tempo. The tray sets how much"
-            )
+            beats, off = counted(len(guide.beats), "beat"), plain(guide.beats.residual)
+            self._say(f"Straightened {beats}: it was {off} ms off a steady tempo. The tray sets how much")
 
         self._with_guide(do)
 

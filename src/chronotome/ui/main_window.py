@@ -43,6 +43,7 @@ from chronotome.ui.stages.tray import WIDTH, Tray
 from chronotome.ui.status_line import StatusLine
 from chronotome.ui.theme import THEMES, style_sheet
 from chronotome.ui.timeline.timeline import Timeline, Welcome
+from chronotome.ui.tour import Tour
 from chronotome.ui.transport_bar import TransportBar
 from chronotome.ui.view_state import Stage
 
@@ -56,7 +57,8 @@ class MainWindow(QMainWindow):
         super().__init__()
         self.desk, self.player, self._journal, self.settings = desk, player, journal, settings
         self._commands = Commands(desk)
-        self._commands.marks.reaction_ms = settings.reaction_ms
+        self._commands.marks.reaction_ms = self._commands.fit.reaction_ms = settings.reaction_ms
+        self.tour = Tour(desk, self)
         self._after_save: Callable[[], None] | None = None
         self._is_closing = False
         self.mark_files = MarkFiles(self, desk, self._commands.marks, self._tell)
@@ -87,13 +89,13 @@ class MainWindow(QMainWindow):
         desk = self.desk
         self.transport = TransportBar(desk, self.actions_table)
         self.rail = Rail(desk)
-        self.timeline = Timeline(desk, self._commands.marks)
+        self.timeline = Timeline(desk, self._commands)
         self.status = StatusLine(desk)
         self.export_tray = ExportTray(desk, self.actions_table)
         self.mark_tray = MarkTray(desk, self.actions_table, self._commands)
         self.trays: dict[Stage, Tray] = {
             Stage.MARK: self.mark_tray,
-            Stage.FIT: FitTray(desk, self.actions_table),
+            Stage.FIT: FitTray(desk, self.actions_table, self._commands.fit),
             Stage.TIGHTEN: TightenTray(desk, self.actions_table, self._commands),
             Stage.REWORK: ReworkTray(desk, self.actions_table),
             Stage.EXPORT: self.export_tray,
@@ -322,7 +324,7 @@ class MainWindow(QMainWindow):
         if dialog.exec() and dialog.measured is not None:
             self.settings = msgspec.structs.replace(self.settings, reaction_ms=dialog.measured)
             save_settings(self.settings)
-            self._commands.marks.reaction_ms = dialog.measured
+            self._commands.marks.reaction_ms = self._commands.fit.reaction_ms = dialog.measured
             self._tell(f"Marks by ear are set {dialog.measured:.0f} ms before the key")
 
     # The rest

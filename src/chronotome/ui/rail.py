@@ -9,7 +9,11 @@ from PySide6.QtWidgets import QWidget
 
 from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of, inside_of
+from chronotome.session.edits.fitting import Who, bars_in, who_of
+from chronotome.session.fit_checks import fit_checks_of
+from chronotome.session.follow import beats_of
 from chronotome.session.mark_checks import mark_checks_of
+from chronotome.session.model import Session, Track
 from chronotome.session.tighten import targets_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
@@ -46,7 +50,8 @@ class StageCard(QWidget):
         if figures != self.figures:
             self.figures = figures
             checks = f", {figures.to_check} to check" if figures.to_check else ""
-            self.setAccessibleName(f"{self.stage.words}: {figures.key}, {figures.about}{checks}")
+            about = figures.about.replace("\n", ", ")
+            self.setAccessibleName(f"{self.stage.words}: {figures.key}, {about}{checks}")
             self.update()
 
     def mousePressEvent(self, _event: QMouseEvent) -> None:
@@ -85,7 +90,8 @@ class StageCard(QWidget):
         painter.drawText(QPointF(20, 45), key)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        painter.drawText(QPointF(20, 62), self.figures.about)
+        for row, words in enumerate(self.figures.about.split("\n")):
+            painter.drawText(QPointF(20, 61 + 14 * row), words)
         if self.figures.to_check:
             self._paint_count(painter)
         painter.end()
@@ -100,6 +106,25 @@ class StageCard(QWidget):
         painter.setPen(colour(theme.on_ink))
         painter.setFont(figure_font(10, 500))
         painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
+
+
+def _fit_figures(session: Session, guide: Track) -> Figures:
+    """The recording's bpm and bars, whether beat one is set, and how far it is from a steady tempo."""
+    clip = guide.clips[0]
+    beats = beats_of(session, clip)
+    if beats is None:
+        return Figures("no beats yet", "tap or say bars")
+    bars = bars_in(session, clip)
+    fit = session.recording_of(clip).fit
+    is_set = (
+        fit.beat_one is not None or session.is_beat_one_set or who_of(session, guide.id) is not Who.NOBODY
+    )
+    words = f"{bars:.0f} bars · {'1 set' if is_set else '1 not set'}"
+    return Figures(
+        f"{plain(beats.tempo, 2)} bpm",
+        f"{words}\ndrift ±{plain(beats.residual)} ms",
+        len(fit_checks_of(session, guide)),
+    )
 
 
 class Rail(QWidget):
@@ -151,17 +176,13 @@ class Rail(QWidget):
         counted_onsets = int(np.count_nonzero(counted_of(session, clip)))
         faint = int(np.count_nonzero(inside_of(session, clip))) - counted_onsets
         before, now = targets.spread_before, targets.spread_now
-        bars = session.frames / session.rate * session.tempo.beats_per_minute / 60 / session.metre.bar
-        beat_one = "beat 1 set" if session.is_beat_one_set else "beat 1 not set"
         return {
             Stage.MARK: Figures(
                 counted(counted_onsets, "onset"),
                 f"{faint} faint hidden",
                 len(mark_checks_of(session, track)),
             ),
-            Stage.FIT: Figures(
-                f"{plain(session.tempo.beats_per_minute, 2)} bpm", f"{bars:.0f} bars · {beat_one}"
-            ),
+            Stage.FIT: _fit_figures(session, guide),
             Stage.TIGHTEN: Figures(
                 f"±{plain(now)} ms", f"was ±{plain(before)}", len(checks_of(session, guide))
             ),

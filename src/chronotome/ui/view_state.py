@@ -56,6 +56,8 @@ class ViewState(QObject):
         self.selected: OnsetId | None = None
         self.picked: tuple[OnsetId, ...] = ()
         self.pointed: OnsetId | None = None
+        self.beat: float | None = None
+        """The chosen beat of the recording, in Fit."""
         self.mark_snap = MarkSnap.ATTACK
         self.snap_grid = Grid(16)
         self.snap_follows_zoom = True
@@ -75,7 +77,7 @@ class ViewState(QObject):
     def focus(self, track: TrackId) -> None:
         if self.focused is None or self.focused.id != track:
             self._focus = track
-            self.selected, self.picked = None, ()
+            self.selected, self.picked, self.beat = None, (), None
             self.focus_changed.emit()
             self.selection_changed.emit()
 
@@ -91,6 +93,11 @@ class ViewState(QObject):
         """Select several; `head` is the one that keys move on from."""
         if (self.selected, self.picked) != (head, onsets):
             self.selected, self.picked = head, onsets
+            self.selection_changed.emit()
+
+    def choose_beat(self, beat: float | None) -> None:
+        if self.beat != beat:
+            self.beat = beat
             self.selection_changed.emit()
 
     def show_stage(self, stage: Stage) -> None:

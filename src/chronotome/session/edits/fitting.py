@@ -11,7 +11,7 @@ from chronotome.session.edits.tracks import changed, with_track
 from chronotome.session.fit import BeatMap, Fit, Pin, Reads
 from chronotome.session.follow import beats_of
 from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
-from chronotome.session.model import Clip, Follow, Lead, Session, Track, TrackId, replace
+from chronotome.session.model import Clip, Follow, Lead, Recording, Session, Track, TrackId, replace
 
 MOST_CHANGES = 20_000
 NEAR_PIN = 0.25
@@ -100,14 +100,24 @@ def led(session: Session) -> Session:
         return replace(session, lead=None)
     clip = found[1]
     one = played_seconds(session, clip, beats.beat_one)
-    if session.lead.bends:
-        changes = _changes(beats)
-    else:
-        changes = (TempoChange(0.0, _held(beats.tempo)),)
+    changes = _changes(beats) if session.lead.bends else (TempoChange(0.0, tempo_of(session, clip, beats)),)
     tempo = TempoMap(changes, one)
     if tempo == session.tempo and session.is_tempo_set and session.is_beat_one_set:
         return session
     return replace(session, tempo=tempo, is_tempo_set=True, is_beat_one_set=True)
+
+
+def tempo_of(session: Session, clip: Clip, beats: BeatMap) -> float:
+    """One tempo for all of a recording: as said or measured where it is steady, else its mean."""
+    recording = session.recording_of(clip)
+    fit, measured = recording.fit, recording.measured
+    if fit.pins or fit.reads is not Reads.MEASURED:
+        return _held(beats.tempo)
+    if fit.tempo is not None:
+        return _held(fit.tempo)
+    if measured is not None and measured.is_constant:
+        return _held(measured.tempo * fit.scale)
+    return _held(beats.tempo)
 
 
 def _held(tempo: float) -> float:
@@ -117,7 +127,9 @@ def _held(tempo: float) -> float:
 def _changes(beats: BeatMap) -> tuple[TempoChange, ...]:
     """A tempo for each beat; equal neighbours are one."""
     changes: list[TempoChange] = []
-    for beat, tempo in zip(beats.beats[:MOST_CHANGES].tolist(), beats.tempi[:MOST_CHANGES].tolist(), strict=False):
+    for beat, tempo in zip(
+        beats.beats[:MOST_CHANGES].tolist(), beats.tempi[:MOST_CHANGES].tolist(), strict=False
+    ):
         held = _held(tempo)
         if not changes or abs(changes[-1].beats_per_minute - held) > 1e-9:
             changes.append(TempoChange(round(beat, 6), held))
@@ -128,12 +140,12 @@ def _changes(beats: BeatMap) -> tuple[TempoChange, ...]:
 
 
 def set_fit(session: Session, track: TrackId, change: Callable[[Fit], Fit]) -> Session:
-    """Change what is said of the beats of a track's recording, or of its guide's; a song that it leads follows."""
+    """Change what is said of the beats of a track's recording, or its guide's; a song it leads follows."""
     found = guide_clip(session, track)
     if found is None:
         return session
 
-    def fitted(recording):  # type: ignore[no-untyped-def]
+    def fitted(recording: Recording) -> Recording:
         fit = change(recording.fit)
         return recording if fit == recording.fit else replace(recording, fit=fit)
 
@@ -187,7 +199,9 @@ def bars_in(session: Session, clip: Clip) -> float:
 def set_recording_beat_one(session: Session, track: TrackId, frame: int) -> Session:
     """Beat one of the recording at one of its frames; what is before stays as a pickup."""
     frame = max(0, frame)
-    return set_fit(session, track, lambda fit: replace(fit, beat_one=frame, pins=_rebased(session, track, frame)))
+    return set_fit(
+        session, track, lambda fit: replace(fit, beat_one=frame, pins=_rebased(session, track, frame))
+    )
 
 
 def _rebased(session: Session, track: TrackId, frame: int) -> tuple[Pin, ...]:
@@ -239,7 +253,7 @@ def unpin_beat(session: Session, track: TrackId, beat: float) -> Session:
 
 
 def bar_is_here(session: Session, track: TrackId, bar: int, frame: int) -> Session:
-    """Bar number `bar`, counted from 1, starts at a frame of the recording; later bars are counted on from it."""
+    """Bar number `bar`, counted from 1, starts at a frame of the recording; later bars count on from it."""
     return pin_beat(session, track, (bar - 1) * session.metre.bar, frame)
 
 
@@ -249,7 +263,7 @@ def forget_fit(session: Session, track: TrackId) -> Session:
 
 
 def set_tapped(session: Session, track: TrackId, frames: Sequence[int]) -> Session:
-    """Beats tapped while it played: the tempo between first and last tap, tied at every tap's nearest beat."""
+    """Beats tapped while it played: one tempo through all taps, beat one at the first."""
     found = guide_clip(session, track)
     if found is None or len(frames) < 4:
         return session
@@ -289,7 +303,7 @@ def set_steady(session: Session, track: TrackId, share: float) -> Session:
 
 
 def straighten(session: Session, track: TrackId, tempo: float | None = None) -> Session:
-    """A drifting take on a steady tempo: the song takes its tempo, the recording follows the song beat by beat."""
+    """A drifting take made steady: the song takes its mean tempo, the recording follows beat by beat."""
     found = guide_clip(session, track)
     beats = beats_of(session, found[1]) if found else None
     if found is None or beats is None:

@@ -3,10 +3,10 @@
 from collections.abc import Callable
 
 from chronotome.dsp.bands import Material
+from chronotome.session.fit import Measured
 from chronotome.session.model import (
     Clip,
     ContentHash,
-    Measured,
     Recording,
     Session,
     Track,

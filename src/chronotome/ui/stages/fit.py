@@ -1,60 +1,262 @@
-"""The tray of Fit: tempo and beat one."""
+"""The tray of Fit: the recording's tempo and beats, who follows whom, the song, the click."""
 
+from PySide6.QtWidgets import QHBoxLayout, QLabel, QLineEdit, QWidget
+
+from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.session.edits.fitting import Who, bars_in, set_reads, set_steady, who_of
 from chronotome.session.edits.timing import set_click
-from chronotome.session.model import Session, replace
+from chronotome.session.edits.tracks import set_move_by
+from chronotome.session.fit import Reads, TempoOption
+from chronotome.session.fit_checks import fit_checks_of
+from chronotome.session.grid import FASTEST, SLOWEST
+from chronotome.session.model import ClickSound, Session, replace
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.choices import Choices
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import clock, decibels, plain
+from chronotome.ui.figures import clock, counted, decibels, plain
+from chronotome.ui.fit_commands import WHO_LABELS, FitCommands, Guide, guide_of
+from chronotome.ui.soon import Soon
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 
+MOST_OPTIONS = 4
+WHOLE = 0.02
+SOURCES = {"measured": "heard", "name": "file name", "tag": "file’s tags", "length": "file’s length"}
+READS = list(Reads)
+WHO = list(Who)
+MOVES = list(MoveBy)
+SOUNDS = list(ClickSound)
+COUNT_INS = (0, 1, 2)
+
 
 class FitTray(Tray):
-    def __init__(self, desk: Desk, actions: Actions) -> None:
-        super().__init__(desk, actions, Stage.FIT, "the song takes the tempo")
-        self.add_label("Measured in this recording", "heading")
-        self.measured = self.add_label("", "figure")
-        self.sure = self.add_label("")
-        (self.use,) = self.add_buttons("use-measured")
+    def __init__(self, desk: Desk, actions: Actions, fit: FitCommands) -> None:
+        super().__init__(desk, actions, Stage.FIT, "bars and beats")
+        self._fit = fit
+        self._options: list[TempoOption] = []
+        self._add_recording()
         self.add_rule()
-        self.add_label("Tempo of the song", "heading")
-        self.song = self.add_label("", "bigfigure")
-        self.add_buttons("halve", "double", "tap")
-        self.add_label("Type another one at the top of the window.")
+        self._add_bars()
         self.add_rule()
-        self.add_label("Beat one", "heading")
-        self.one = self.add_label("", "figure")
-        self.add_buttons("beat-one")
-        self.add_label("At the selected onset, or at the one nearest to the playhead.")
+        self._add_following()
         self.add_rule()
+        self._add_song()
+        self.add_rule()
+        self._add_click()
+        self.finish()
+        self._soon = Soon(self._show, self)
+        desk.view.focus_changed.connect(self._show)
+        desk.view.selection_changed.connect(self._soon.ask)
+        desk.store.changed.connect(self._soon.ask)
+        self._show()
+
+    # Rows
+
+    def _add_recording(self) -> None:
+        self.heading = self.add_label("Tempo of this recording", "heading")
+        row = QHBoxLayout()
+        self.tempo = QLineEdit()
+        self.tempo.setObjectName("figure")
+        self.tempo.setFixedWidth(84)
+        self.tempo.setAccessibleName("Tempo of the recording in beats per minute")
+        self.tempo.setToolTip("Tempo of the recording: type it if you know it")
+        self.tempo.editingFinished.connect(self._on_tempo)
+        row.addWidget(self.tempo)
+        self.kind = QLabel("")
+        self.kind.setObjectName("soft")
+        row.addWidget(self.kind, 1)
+        holder = QWidget()
+        row.setContentsMargins(0, 0, 0, 0)
+        holder.setLayout(row)
+        self.add(holder)
+        self.options = Choices(self.desk.view, "Tempi it may have")
+        self.options.chosen.connect(lambda index: self._fit.choose(self._options[index]))
+        self.add(self.options)
+        self.add_buttons("half-time", "double-time")
+        self.add_buttons("song-tempo", "as-measured")
+
+    def _add_bars(self) -> None:
+        self.bars = self.add_label("", "heading")
+        self.add_buttons("fewer-bars", "more-bars", "half-bars", "double-bars")
+        self.one = self.add_label("", "soft")
+        self.add_buttons("beat-one", "bar-here")
+        self.reads = self.choice(
+            "Beats come from",
+            ["Measured", "Each hit", "Bars"],
+            lambda session, index: self._edit_reads(session, READS[index]),
+            "Beats of the recording",
+        )
+        self.check = self.add_label("", "soft")
+        self.mends = self.add_buttons("mend-half", "mend-double", "mend-earlier", "mend-later")
+
+    def _add_following(self) -> None:
+        self.add_label("Who follows whom", "heading")
+        rows = [(WHO_LABELS[who], "") for who in WHO]
+        self.who = Choices(self.desk.view, "Who follows whom", rows)
+        self.who.chosen.connect(lambda index: self._fit.set_who(WHO[index]))
+        self.add(self.who)
+        (self.straighten,) = self.add_buttons("straighten")
+        self.steady = ValueSlider(self.desk.view, "Steady", 0, 100, lambda value: f"{value:.0f} %", usual=100)
+        self.add(self.steady)
+        self.bind(self.steady, self._set_steady, "Set steadiness")
+        self.move_by = self.choice(
+            "Move by",
+            ["Cutting", "Stretching", "Tape"],
+            lambda session, index: self._edit_move_by(session, MOVES[index]),
+            "Move by",
+        )
+
+    def _add_song(self) -> None:
+        self.song = self.add_label("", "heading")
+        self.add_buttons("halve", "double", "use-measured")
+
+    def _add_click(self) -> None:
         self.add_label("Click", "heading")
-        self.add_buttons("click")
-        self.level = ValueSlider(desk.view, "Level of the click", -36, 6, decibels, step=1, usual=-12)
+        self.add_buttons("click", "tour")
+        self.sound = self.choice(
+            "Sound of the click",
+            ["Wood", "Tick", "Bell"],
+            lambda session, index: set_click(session, replace(session.click, sound=SOUNDS[index])),
+            "Sound of the click",
+        )
+        self.count_in = self.choice(
+            "Count-in",
+            ["No count-in", "1 bar", "2 bars"],
+            lambda session, index: set_click(session, replace(session.click, count_in=COUNT_INS[index])),
+            "Count-in",
+        )
+        self.level = ValueSlider(self.desk.view, "Level of the click", -36, 6, decibels, step=1, usual=-12)
         self.add(self.level)
         self.bind(self.level, self._set_level, "Set click level")
-        self.finish()
-        desk.view.focus_changed.connect(self._show)
-        desk.store.changed.connect(self._show)
-        self._show()
+
+    # Edits
 
     @staticmethod
     def _set_level(session: Session, level: float) -> Session:
         return set_click(session, replace(session.click, level=level))
 
-    def _show(self) -> None:
-        session, track = self.desk.session, self.desk.view.focused
-        measured = session.recording_of(track.clips[0]).measured if track and track.clips else None
-        self.use.setEnabled(measured is not None)
-        if measured is None:
-            self.measured.setText("nothing measured")
-            self.sure.setText("")
+    def _set_steady(self, session: Session, percent: float) -> Session:
+        track = self.desk.view.focused
+        return session if track is None else set_steady(session, track.id, percent / 100)
+
+    def _edit_move_by(self, session: Session, move_by: MoveBy) -> Session:
+        track = self.desk.view.focused
+        return session if track is None else set_move_by(session, track.id, move_by)
+
+    def _edit_reads(self, session: Session, reads: Reads) -> Session:
+        track = self.desk.view.focused
+        return session if track is None else set_reads(session, track.id, reads)
+
+    def _on_tempo(self) -> None:
+        text = self.tempo.text().replace(",", ".")
+        shown = self._tempo_words(guide_of(self.desk))
+        if text == shown:
+            return
+        try:
+            tempo = float(text)
+        except ValueError:
+            tempo = 0.0
+        if SLOWEST <= tempo <= FASTEST:
+            self._fit.set_tempo(tempo)
         else:
-            self.measured.setText(f"{plain(measured.beats_per_minute, 2)} bpm")
-            kind = "constant" if measured.is_constant else "drifting"
-            loop = f" · the file is {measured.loop_beats} beats" if measured.loop_beats else ""
-            self.sure.setText(f"{kind} · sure {measured.confidence:.0%}{loop}")
-        self.song.setText(f"{plain(session.tempo.beats_per_minute, 2)} bpm")
-        where = clock(session.tempo.beat_one)
-        self.one.setText(where if session.is_beat_one_set else f"{where} (not set)")
+            self.desk.workspace.told.emit(
+                f"“{self.tempo.text()}” is no tempo: {SLOWEST:.0f} to {FASTEST:.0f} bpm."
+            )
+            self.tempo.setText(shown)
+        self.tempo.clearFocus()
+
+    # Showing
+
+    @staticmethod
+    def _tempo_words(guide: Guide | None) -> str:
+        return "" if guide is None or guide.beats is None else plain(guide.beats.tempo, 2)
+
+    def _show(self) -> None:
+        session, guide = self.desk.session, guide_of(self.desk)
+        self.song.setText(f"Song: {plain(session.tempo.beats_per_minute, 2)} bpm")
         self.level.set_value(session.click.level)
+        self.sound.set_index(SOUNDS.index(session.click.sound))
+        self.count_in.set_index(min(session.click.count_in, len(COUNT_INS) - 1))
+        if not self.tempo.hasFocus():
+            self.tempo.setText(self._tempo_words(guide))
+        for widget in (self.tempo, self.who, self.straighten, self.reads):
+            widget.setEnabled(guide is not None)
+        self._show_options(guide)
+        if guide is None:
+            self.kind.setText("")
+            self.bars.setText("This is … bars")
+            self.one.setText("")
+            self.check.setText("")
+            return
+        focused = self.desk.view.focused
+        is_own = focused is not None and focused.id == guide.track.id
+        self.heading.setText("Tempo of this recording" if is_own else f"Tempo of {guide.track.name}")
+        self._show_beats(guide)
+        who = who_of(session, guide.track.id)
+        self.who.set_index(WHO.index(who))
+        self.steady.set_value(guide.track.steady * 100)
+        self.move_by.set_index(MOVES.index(guide.track.move_by))
+        for shown in (self.steady, self.move_by):
+            shown.setVisible(who is Who.RECORDING)
+        self.straighten.setVisible(who is not Who.RECORDING)
+        self.reads.set_index(READS.index(guide.recording.fit.reads))
+        self._show_checks(guide)
+
+    def _show_options(self, guide: Guide | None) -> None:
+        measured = None if guide is None else guide.recording.measured
+        self._options = [] if measured is None else list(measured.options[:MOST_OPTIONS])
+        rows = []
+        for option in self._options:
+            said = ", ".join(SOURCES.get(each, each) for each in option.sources)
+            rows.append((plain(option.beats_per_minute, 2), f"{said} · {option.confidence:.0%}"))
+        self.options.set_rows(rows)
+        self.options.setVisible(len(rows) > 0)
+        chosen = -1
+        if guide is not None and guide.beats is not None and measured is not None:
+            tempo = guide.beats.tempo / measured.quarters
+            near = [abs(option.beats_per_minute / tempo - 1) < 0.01 for option in self._options]
+            chosen = near.index(True) if True in near else -1
+        self.options.set_index(chosen)
+
+    def _show_beats(self, guide: Guide) -> None:
+        fit, measured, beats = guide.recording.fit, guide.recording.measured, guide.beats
+        if beats is None:
+            self.kind.setText("nothing known yet")
+            self.bars.setText("This is … bars")
+            self.one.setText("Beat one not set")
+            return
+        if fit.tempo is not None:
+            kind = "as you said"
+        elif fit.reads is not Reads.MEASURED:
+            kind = "from its hits"
+        else:
+            kind = "steady" if measured is not None and measured.is_constant else "drifting"
+            if measured is not None and measured.swing is not None and measured.swing > 52.5:
+                kind += f" · swing {plain(measured.swing)} %"
+        self.kind.setText(kind)
+        bars = bars_in(self.desk.session, guide.clip)
+        near = round(bars)
+        words = counted(near, "bar") if abs(bars - near) < WHOLE else f"{plain(bars, 2)} bars"
+        metre = self.desk.session.metre
+        heard = ""
+        if measured is not None and measured.metre != metre and measured.bar_confidence > 0.5:
+            heard = f", heard as {measured.metre.beats}/{measured.metre.unit}"
+        self.bars.setText(f"This is {words} of {metre.beats}/{metre.unit}{heard}")
+        said = "set" if fit.beat_one is not None or any(pin.beat == 0 for pin in fit.pins) else "proposed"
+        self.one.setText(f"Beat one at {clock(beats.beat_one)}, {said}")
+
+    def _show_checks(self, guide: Guide) -> None:
+        checks = fit_checks_of(self.desk.session, guide.track)
+        beat = self.desk.view.beat
+        here = next((check for check in checks if check.beat == beat), None)
+        if here is not None:
+            self.check.setText(f"{here.title.capitalize()}: {here.sentence}")
+        elif checks:
+            self.check.setText(f"{counted(len(checks), 'bar')} to check: N goes there")
+        else:
+            self.check.setText("From a chosen bar on, the beats are:" if beat is not None else "")
+        is_mendable = bool(checks) or beat is not None
+        self.check.setVisible(is_mendable)
+        for button in self.mends:
+            button.setVisible(is_mendable)

@@ -4,8 +4,8 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
 
+from chronotome.ui.commands import Commands
 from chronotome.ui.desk import Desk
-from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.context_lane import ContextLane
 from chronotome.ui.timeline.drift_lane import DriftLane
@@ -22,14 +22,14 @@ from chronotome.ui.view_state import Stage
 class Timeline(QWidget):
     """Everything between the rail and the tray."""
 
-    def __init__(self, desk: Desk, marks: MarkCommands) -> None:
+    def __init__(self, desk: Desk, commands: Commands) -> None:
         super().__init__()
         self._desk = desk
         self.overview = OverviewStrip(desk)
         self.ruler = Ruler(desk)
-        self.wave = WaveLane(desk, marks)
-        self.strength = StrengthLane(desk, marks)
-        self.pulse = PulseLane(desk)
+        self.wave = WaveLane(desk, commands.marks)
+        self.strength = StrengthLane(desk, commands.marks)
+        self.pulse = PulseLane(desk, commands.fit)
         self.drift = DriftLane(desk)
         self.proof = ProofLane(desk)
         self.evidence: dict[Stage, Lane] = {
@@ -78,7 +78,7 @@ class Timeline(QWidget):
 
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
-        lanes = (self.wave, self.ruler, self.drift, self.strength)
+        lanes = (self.wave, self.ruler, self.drift, self.strength, self.pulse)
         return any(lane.cancel_drag() for lane in lanes)
 
     def _follow(self, frame: float) -> None:

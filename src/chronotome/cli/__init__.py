@@ -2,24 +2,24 @@
 
 import argparse
 import json
+import os
 import sys
 from collections.abc import Sequence
 from pathlib import Path
-from typing import TYPE_CHECKING, Any
+from typing import TYPE_CHECKING
 
-import numpy as np
-
+from chronotome.cli.common import SILENT, between, heard, put
+from chronotome.cli.fit import add_fit_commands, straighten, tempo
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import Band, Material
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.dsp.warp import WarpMap
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
-from chronotome.files.analysis import analyse, measured_of
-from chronotome.files.audio_file import ENCODINGS, Encoding, facts_of, load_source, read_audio
+from chronotome.files.analysis import analyse
+from chronotome.files.audio_file import ENCODINGS, Encoding, facts_of, load_source
 from chronotome.files.export import export_mix
 from chronotome.files.marks import Mark, csv_text, write_marks
 from chronotome.files.session_file import load_session
-from chronotome.files.straighten import Straightening, straighten_files
 from chronotome.files.tags import tempo_tag
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
@@ -31,7 +31,6 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.edits.tracks import set_move_by
-from chronotome.session.fit import BeatMap, Fit, Measured, Reads, Take, beat_map
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, TempoChange, TempoMap
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import onsets_from
@@ -39,11 +38,7 @@ from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Clock, Per, 
 from chronotome.session.tighten import REASON_WORDS, Reason, Targets, targets_of
 
 if TYPE_CHECKING:
-    from chronotome.dsp.beats import Pulse
     from chronotome.dsp.onsets import DetectedOnsets
-
-NOTICEABLE_SWING = 52.5
-SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
 
 
 def grid_of(text: str) -> Grid:
@@ -59,25 +54,7 @@ def grid_of(text: str) -> Grid:
     return grid
 
 
-def metre_of(text: str) -> Metre:
-    """4/4, 6/8."""
-    beats, _, unit = text.partition("/")
-    if beats.isdigit() and unit in {"2", "4", "8", "16"} and 1 <= int(beats) <= 32:
-        return Metre(int(beats), int(unit))
-    raise argparse.ArgumentTypeError(f"“{text}” is no metre: say 4/4")
-
-
 MATERIALS = ["auto", *(str(each) for each in Material)]
-
-
-def _between(low: float, high: float) -> Any:
-    def read(text: str) -> float:
-        value = float(text)
-        if not low <= value <= high:
-            raise argparse.ArgumentTypeError(f"{text} is not between {low:g} and {high:g}")
-        return value
-
-    return read
 
 
 def _per(text: str) -> str:
@@ -97,9 +74,9 @@ def parser() -> argparse.ArgumentParser:
 
     onsets = commands.add_parser("onsets", help="find where hits start")
     onsets.add_argument("audio", type=Path)
-    onsets.add_argument("--threshold", type=_between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
+    onsets.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
     onsets.add_argument("--material", choices=MATERIALS, default="auto", help="auto: as it is heard")
-    onsets.add_argument("--least-spacing", type=_between(0, 500), default=USUAL_SPACING, metavar="MS")
+    onsets.add_argument("--least-spacing", type=between(0, 500), default=USUAL_SPACING, metavar="MS")
     onsets.add_argument(
         "--strongest-per", type=_per, metavar="bar|beat|SECONDS", help="leave the weaker ones out"
     )
@@ -113,32 +90,18 @@ def parser() -> argparse.ArgumentParser:
     kinds.add_argument("--json", action="store_true", help="one JSON document (as without)")
     kinds.add_argument("--csv", action="store_true", help="frame,seconds,strength,band,locked")
 
-    tempo = commands.add_parser("tempo", help="find tempo, beats and bars")
-    tempo.add_argument("audio", type=Path)
-    tempo.add_argument("--json", action="store_true", help="one JSON document")
-    tempo.add_argument("--bars", type=_between(0.25, 4096), metavar="N", help="the file is so many bars")
-    tempo.add_argument("--metre", type=metre_of, metavar="4/4", help="of these bars; as measured where not given")
-    tempo.add_argument("--guide", type=Path, metavar="AUDIO", help="take the beats from this recording instead")
-
-    straighten = commands.add_parser("straighten", help="make drifting recordings steady, locked to one of them")
-    straighten.add_argument("audio", type=Path, nargs="+")
-    straighten.add_argument("--guide", type=Path, metavar="AUDIO", help="whose beats count; the first where not given")
-    straighten.add_argument("--bpm", type=_between(SLOWEST, FASTEST), help="the guide's own where not given")
-    straighten.add_argument("--beats", type=Reads, choices=list(Reads), default=Reads.MEASURED, help="of the guide")
-    straighten.add_argument("--steady", type=_between(0, 100), default=100.0, metavar="0..100")
-    straighten.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
-    straighten.add_argument("-o", "--out", type=Path, required=True, metavar="FOLDER")
+    add_fit_commands(commands)
 
     tighten = commands.add_parser("tighten", help="move hits to the grid")
     tighten.add_argument("audio", type=Path)
     tighten.add_argument("-o", "--out", type=Path, required=True, metavar="OUT", help="WAV or FLAC")
-    tighten.add_argument("--bpm", type=_between(SLOWEST, FASTEST), required=True)
+    tighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), required=True)
     tighten.add_argument("--beat-one", type=float, default=0.0, metavar="SECONDS")
     tighten.add_argument("--grid", type=grid_of, default=Grid(), metavar="1/16")
-    tighten.add_argument("--swing", type=_between(50, 75), default=50.0, metavar="50..75")
-    tighten.add_argument("--strength", type=_between(0, 100), default=100.0, metavar="0..100")
-    tighten.add_argument("--leave-alone", type=_between(0, 100), default=0.0, metavar="MS")
-    tighten.add_argument("--threshold", type=_between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
+    tighten.add_argument("--swing", type=between(50, 75), default=50.0, metavar="50..75")
+    tighten.add_argument("--strength", type=between(0, 100), default=100.0, metavar="0..100")
+    tighten.add_argument("--leave-alone", type=between(0, 100), default=0.0, metavar="MS")
+    tighten.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
     tighten.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
     tighten.add_argument("--material", choices=MATERIALS, default="auto")
     tighten.add_argument("--moves", type=Path, metavar="JSON", help="write every onset and where it landed")
@@ -173,8 +136,8 @@ def run(arguments: argparse.Namespace) -> int:
     """Run one command of the core; 0 done, 1 the input cannot be used."""
     work = {
         "onsets": _onsets,
-        "tempo": _tempo,
-        "straighten": _straighten,
+        "tempo": tempo,
+        "straighten": straighten,
         "tighten": _tighten,
         "render": _render,
     }[arguments.command]
@@ -184,7 +147,7 @@ def run(arguments: argparse.Namespace) -> int:
         print(f"chronotome: {error}", file=sys.stderr)
         return 1
     except BrokenPipeError:  # whoever read the output has had enough
-        sys.stderr.close()
+        os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
     except MemoryError:
         print("chronotome: there is not enough memory. Close other programs and try again.", file=sys.stderr)
         return 1
@@ -210,30 +173,13 @@ def _terminal_progress() -> Progress:
     return show
 
 
-def _put(document: dict[str, Any]) -> None:
-    json.dump(document, sys.stdout, ensure_ascii=False)
-    sys.stdout.write("\n")
-
-
 def material_of(words: str) -> Material | None:
     """None for `auto`: as it is heard."""
     return None if words == "auto" else Material(words)
 
 
-def _heard(
-    path: Path, progress: Progress, material: Material | None = None
-) -> "tuple[Audio, DetectedOnsets]":
-    from chronotome.dsp.onsets import detect_onsets  # noqa: PLC0415 - SciPy takes longer than the window to open
-
-    facts_of(path, part_of(progress, 0.0, 0.05))
-    audio = read_audio(path, part_of(progress, 0.05, 0.2))
-    if not np.any(audio.samples):
-        raise UnusableFile(path, *SILENT)
-    return audio, detect_onsets(audio, material=material, progress=part_of(progress, 0.2, 1.0))
-
-
 def _onsets(arguments: argparse.Namespace, progress: Progress) -> None:
-    audio, found = _heard(arguments.audio, progress, material_of(arguments.material))
+    audio, found = heard(arguments.audio, progress, material_of(arguments.material))
     onsets = onsets_from(found.frames, found.strengths, found.bands, found.doubts)
     sift, clock = _sift_of(arguments, audio, found)
     counts = sifted(onsets, arguments.threshold, sift, clock)
@@ -260,7 +206,7 @@ def _onsets(arguments: argparse.Namespace, progress: Progress) -> None:
         }
         for mark, doubt in zip(marks, onsets.doubt_array[counts].tolist(), strict=True)
     ]
-    _put({"version": 1, "rate": audio.rate, "material": str(found.material), "onsets": rows})
+    put({"version": 1, "rate": audio.rate, "material": str(found.material), "onsets": rows})
 
 
 def _sift_of(arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets") -> tuple[Sift, Clock]:
@@ -280,94 +226,6 @@ def _sift_of(arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets
     elif arguments.strongest_per is not None:
         sift = replace(sift, strongest_per=Per.SECONDS, seconds=float(arguments.strongest_per))
     return sift, Clock(0, 0.0, audio.rate, tempo, metre)
-
-
-def _tempo(arguments: argparse.Namespace, progress: Progress) -> None:
-    """Of the file; with --guide the bars are the guide's, counted in the file's time."""
-    from chronotome.dsp.beats import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
-
-    path = arguments.guide or arguments.audio
-    if arguments.guide:
-        facts_of(arguments.audio)
-    audio, found = _heard(path, progress)
-    pulse = find_pulse(audio, found, name=path.stem, tag=tempo_tag(path))
-    measured = measured_of(pulse)
-    metre = arguments.metre or (measured.metre if measured else Metre())
-    fit = Fit()
-    if arguments.bars:
-        seconds = audio.frames / audio.rate
-        if arguments.guide:
-            facts = facts_of(arguments.audio)
-            seconds = facts.frames / facts.rate
-        tempo = 60 * arguments.bars * metre.bar / seconds
-        if not SLOWEST <= tempo <= FASTEST:
-            raise UnusableFile(
-                arguments.audio, f"would be {tempo:.2f} bpm as {arguments.bars:g} bars", "Say another number."
-            )
-        fit = Fit(tempo=tempo, beat_one=0)
-    take = Take(audio.frames, audio.rate, np.zeros(0, np.int64), metre)
-    beats = beat_map(fit, measured, take)
-    if arguments.json:
-        _put(_tempo_document(pulse, measured, beats, metre, fit))
-        return
-    if beats is None or (measured is None and fit.tempo is None):
-        print("no tempo found: fewer than three hits")
-        return
-    if fit.tempo is not None:
-        print(f"{fit.tempo:.2f} bpm: {arguments.bars:g} bars of {metre.beats}/{metre.unit}")
-        return
-    kind = "constant" if pulse.is_constant else "drifting"
-    print(f"{pulse.beats_per_minute:.2f} bpm, {kind}, confidence {pulse.confidence:.2f}")
-    print(f"metre {metre.beats}/{metre.unit}, confidence {pulse.bar_confidence:.2f}")
-    if pulse.swing and pulse.swing.percent > NOTICEABLE_SWING:
-        print(f"swing {pulse.swing.percent:.1f} % of 1/{pulse.swing.division}")
-    if pulse.loop:
-        print(f"the file is {pulse.loop.beats} beats at {pulse.loop.beats_per_minute:.2f} bpm")
-    if len(pulse.downbeats):
-        print(f"beat one at {pulse.downbeats[0]:.3f} s")
-    print(f"distance from a constant tempo {beats.residual:.1f} ms")
-    for option in pulse.candidates[:5]:
-        print(f"  {option.beats_per_minute:8.2f} bpm {option.confidence:5.0%}  {', '.join(option.sources)}")
-
-
-def _tempo_document(
-    pulse: "Pulse", measured: Measured | None, beats: BeatMap | None, metre: Metre, fit: Fit
-) -> dict[str, Any]:
-    """What was measured; with --bars, the beats are those of the bars."""
-    said = beats is not None and fit.tempo is not None
-    per_beat = measured.quarters if measured and not said else metre.beat
-    moments = [] if beats is None else beats.seconds.tolist()
-    numbers = [] if beats is None else np.rint(beats.beats / per_beat).astype(int).tolist()
-    per_bar = round(metre.bar / per_beat)
-    loop = {"bpm": round(pulse.loop.beats_per_minute, 4), "beats": pulse.loop.beats} if pulse.loop else None
-    return {
-        "version": 1,
-        "bpm": round(fit.tempo if said and fit.tempo else pulse.beats_per_minute, 4),
-        "metre": f"{metre.beats}/{metre.unit}",
-        "metre_confidence": pulse.bar_confidence,
-        "beats": [round(moment, 6) for moment in moments],
-        "downbeats": [
-            round(moment, 6) for moment, number in zip(moments, numbers, strict=True) if number % per_bar == 0
-        ],
-        "confidence": pulse.confidence,
-        "constant": pulse.is_constant or said,
-        "residual_ms": round(beats.residual, 3) if beats is not None else None,
-        "swing": pulse.swing.percent if pulse.swing else None,
-        "swing_division": pulse.swing.division if pulse.swing else None,
-        "loop": loop,
-        "candidates": [
-            {"bpm": each.beats_per_minute, "confidence": each.confidence, "sources": list(each.sources)}
-            for each in pulse.candidates
-        ],
-    }
-
-
-def _straighten(arguments: argparse.Namespace, progress: Progress) -> None:
-    how = Straightening(arguments.bpm, arguments.steady / 100, arguments.by, arguments.beats)
-    guide = arguments.guide or arguments.audio[0]
-    done = straighten_files(arguments.audio, guide, arguments.out, how, progress)
-    for path in done.written:
-        print(path)
 
 
 def encoding_of(path: Path, name: str | None) -> Encoding:

@@ -1,0 +1,45 @@
+"""What several commands share."""
+
+import argparse
+import json
+import sys
+from pathlib import Path
+from typing import TYPE_CHECKING, Any
+
+import numpy as np
+
+from chronotome.dsp.audio import Audio
+from chronotome.dsp.bands import Material
+from chronotome.errors import UnusableFile
+from chronotome.files.audio_file import facts_of, read_audio
+from chronotome.progress import Progress, part_of
+
+if TYPE_CHECKING:
+    from chronotome.dsp.onsets import DetectedOnsets
+
+SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
+
+
+def between(low: float, high: float) -> Any:
+    def read(text: str) -> float:
+        value = float(text)
+        if not low <= value <= high:
+            raise argparse.ArgumentTypeError(f"{text} is not between {low:g} and {high:g}")
+        return value
+
+    return read
+
+
+def put(document: dict[str, Any]) -> None:
+    json.dump(document, sys.stdout, ensure_ascii=False)
+    sys.stdout.write("\n")
+
+
+def heard(path: Path, progress: Progress, material: Material | None = None) -> "tuple[Audio, DetectedOnsets]":
+    from chronotome.dsp.onsets import detect_onsets  # noqa: PLC0415 - SciPy takes longer than the window to open
+
+    facts_of(path, part_of(progress, 0.0, 0.05))
+    audio = read_audio(path, part_of(progress, 0.05, 0.2))
+    if not np.any(audio.samples):
+        raise UnusableFile(path, *SILENT)
+    return audio, detect_onsets(audio, material=material, progress=part_of(progress, 0.2, 1.0))

@@ -1,0 +1,149 @@
+"""The commands of Fit: tempo and straighten."""
+
+import argparse
+from pathlib import Path
+from typing import TYPE_CHECKING, Any
+
+import numpy as np
+
+from chronotome.cli.common import between, heard, put
+from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.errors import UnusableFile
+from chronotome.files.analysis import measured_of
+from chronotome.files.audio_file import facts_of
+from chronotome.files.straighten import Straightening, straighten_files
+from chronotome.files.tags import tempo_tag
+from chronotome.progress import Progress
+from chronotome.session.fit import BeatMap, Fit, Measured, Reads, Take, beat_map
+from chronotome.session.grid import FASTEST, SLOWEST, Metre
+
+if TYPE_CHECKING:
+    from chronotome.dsp.beats import Pulse
+
+NOTICEABLE_SWING = 52.5
+
+
+def metre_of(text: str) -> Metre:
+    """4/4, 6/8."""
+    beats, _, unit = text.partition("/")
+    if beats.isdigit() and unit in {"2", "4", "8", "16"} and 1 <= int(beats) <= 32:
+        return Metre(int(beats), int(unit))
+    raise argparse.ArgumentTypeError(f"“{text}” is no metre: say 4/4")
+
+
+def add_fit_commands(commands: Any) -> None:
+    """`tempo` and `straighten`."""
+    tempo = commands.add_parser("tempo", help="find tempo, beats and bars")
+    tempo.add_argument("audio", type=Path)
+    tempo.add_argument("--json", action="store_true", help="one JSON document")
+    tempo.add_argument("--bars", type=between(0.25, 4096), metavar="N", help="the file is so many bars")
+    tempo.add_argument(
+        "--metre", type=metre_of, metavar="4/4", help="of these bars; as measured where not given"
+    )
+    tempo.add_argument(
+        "--guide", type=Path, metavar="AUDIO", help="take the beats from this recording instead"
+    )
+
+    straighten = commands.add_parser(
+        "straighten", help="make drifting recordings steady, locked to one of them"
+    )
+    straighten.add_argument("audio", type=Path, nargs="+")
+    straighten.add_argument(
+        "--guide", type=Path, metavar="AUDIO", help="whose beats count; the first where not given"
+    )
+    straighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="the guide's own where not given")
+    straighten.add_argument(
+        "--beats", type=Reads, choices=list(Reads), default=Reads.MEASURED, help="of the guide"
+    )
+    straighten.add_argument("--steady", type=between(0, 100), default=100.0, metavar="0..100")
+    straighten.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
+    straighten.add_argument("-o", "--out", type=Path, required=True, metavar="FOLDER")
+
+
+def tempo(arguments: argparse.Namespace, progress: Progress) -> None:
+    """Of the file; with --guide the bars are the guide's, counted in the file's time."""
+    from chronotome.dsp.beats import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
+
+    path = arguments.guide or arguments.audio
+    audio, found = heard(path, progress)
+    pulse = find_pulse(audio, found, name=path.stem, tag=tempo_tag(path))
+    measured = measured_of(pulse)
+    metre = arguments.metre or (measured.metre if measured else Metre())
+    fit = _fit_of(arguments, metre)
+    beats = beat_map(fit, measured, Take(audio.frames, audio.rate, np.zeros(0, np.int64), metre))
+    if arguments.json:
+        put(_tempo_document(pulse, measured, beats, metre, fit))
+    elif fit.tempo is not None:
+        print(f"{fit.tempo:.2f} bpm: {arguments.bars:g} bars of {metre.beats}/{metre.unit}")
+    elif beats is None:
+        print("no tempo found: fewer than three hits")
+    else:
+        _print_tempo(pulse, metre, beats)
+
+
+def _fit_of(arguments: argparse.Namespace, metre: Metre) -> Fit:
+    """What the arguments say of the beats: --bars counts the length of the file itself."""
+    facts = facts_of(arguments.audio)
+    if not arguments.bars:
+        return Fit()
+    bpm = 60 * arguments.bars * metre.bar * facts.rate / facts.frames
+    if not SLOWEST <= bpm <= FASTEST:
+        words = f"would be {bpm:.2f} bpm as {arguments.bars:g} bars"
+        raise UnusableFile(arguments.audio, words, "Say another number.")
+    return Fit(tempo=bpm, beat_one=0)
+
+
+def _print_tempo(pulse: "Pulse", metre: Metre, beats: BeatMap) -> None:
+    kind = "constant" if pulse.is_constant else "drifting"
+    print(f"{pulse.beats_per_minute:.2f} bpm, {kind}, confidence {pulse.confidence:.2f}")
+    print(f"metre {metre.beats}/{metre.unit}, confidence {pulse.bar_confidence:.2f}")
+    if pulse.swing and pulse.swing.percent > NOTICEABLE_SWING:
+        print(f"swing {pulse.swing.percent:.1f} % of 1/{pulse.swing.division}")
+    if pulse.loop:
+        print(f"the file is {pulse.loop.beats} beats at {pulse.loop.beats_per_minute:.2f} bpm")
+    if len(pulse.downbeats):
+        print(f"beat one at {pulse.downbeats[0]:.3f} s")
+    print(f"distance from a constant tempo {beats.residual:.1f} ms")
+    for option in pulse.candidates[:5]:
+        said = ", ".join(option.sources)
+        print(f"  {option.beats_per_minute:8.2f} bpm {option.confidence:5.0%}  {said}")
+
+
+def _tempo_document(
+    pulse: "Pulse", measured: Measured | None, beats: BeatMap | None, metre: Metre, fit: Fit
+) -> dict[str, Any]:
+    """What was measured; with --bars, the beats are those of the bars."""
+    said = beats is not None and fit.tempo is not None
+    per_beat = measured.quarters if measured and not said else metre.beat
+    moments = [] if beats is None else beats.seconds.tolist()
+    numbers = [] if beats is None else np.rint(beats.beats / per_beat).astype(int).tolist()
+    per_bar = round(metre.bar / per_beat)
+    loop = {"bpm": round(pulse.loop.beats_per_minute, 4), "beats": pulse.loop.beats} if pulse.loop else None
+    return {
+        "version": 1,
+        "bpm": round(fit.tempo if said and fit.tempo else pulse.beats_per_minute, 4),
+        "metre": f"{metre.beats}/{metre.unit}",
+        "metre_confidence": pulse.bar_confidence,
+        "beats": [round(moment, 6) for moment in moments],
+        "downbeats": [
+            round(moment, 6) for moment, number in zip(moments, numbers, strict=True) if number % per_bar == 0
+        ],
+        "confidence": pulse.confidence,
+        "constant": pulse.is_constant or said,
+        "residual_ms": round(beats.residual, 3) if beats is not None else None,
+        "swing": pulse.swing.percent if pulse.swing else None,
+        "swing_division": pulse.swing.division if pulse.swing else None,
+        "loop": loop,
+        "candidates": [
+            {"bpm": each.beats_per_minute, "confidence": each.confidence, "sources": list(each.sources)}
+            for each in pulse.candidates
+        ],
+    }
+
+
+def straighten(arguments: argparse.Namespace, progress: Progress) -> None:
+    how = Straightening(arguments.bpm, arguments.steady / 100, arguments.by, arguments.beats)
+    guide = arguments.guide or arguments.audio[0]
+    done = straighten_files(arguments.audio, guide, arguments.out, how, progress)
+    for path in done.written:
+        print(path)
