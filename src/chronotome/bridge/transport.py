@@ -4,7 +4,8 @@ from PySide6.QtCore import QObject, QTimer, Signal
 
 from chronotome.bridge.store import Store
 from chronotome.engine.player import Player, PlayerState
-from chronotome.render.arena import Region
+from chronotome.render.arena import Arena, Region
+from chronotome.render.click import count_in
 from chronotome.render.mix import Side
 from chronotome.session.follow import follows_song, moved_with
 from chronotome.session.model import Session
@@ -23,9 +24,10 @@ class Transport(QObject):
     levels = Signal(float, float)
     device_changed = Signal()
 
-    def __init__(self, store: Store, player: Player, parent: QObject | None = None) -> None:
+    def __init__(self, store: Store, player: Player, arena: Arena, parent: QObject | None = None) -> None:
         super().__init__(parent)
-        self._store, self._player = store, player
+        self._store, self._player, self._arena = store, player, arena
+        self._count: Region | None = None
         self._timer = QTimer(self)
         self._timer.timeout.connect(self._on_tick)
         self._timer.start(IDLE_MILLISECONDS)
@@ -62,8 +64,19 @@ class Transport(QObject):
             return
         at = 0.0 if self.position >= session.frames else self.position
         self._started_at = at
-        self._player.play(max(0, int(at)))
+        self._player.play(max(0, int(at)), self._counted(at))
         self._set_playing(is_playing=True)
+
+    def _counted(self, at: float) -> Region | None:
+        """The count-in before a frame, in memory that the player reads."""
+        if not self._store.session.click.count_in:
+            return None
+        samples = count_in(self._store.session, at)
+        if self._count is not None:
+            self._arena.free(self._count)
+        self._count = self._arena.allocate(*samples.shape)
+        self._count.samples[:] = samples
+        return self._count
 
     def stop(self) -> None:
         self._player.stop()

@@ -37,6 +37,7 @@ class Mixer:
         self._rise = 0
         self._is_playing = False
         self._loop = (0, 0)
+        self._wait = 0
         self._scratch = np.zeros((CHANGE_FADE, OUT_CHANNELS), np.float32)
         self._falling = np.linspace(1, 0, CHANGE_FADE, endpoint=False, dtype=np.float32)[:, None]
         self._rising = 1 - self._falling
@@ -61,6 +62,12 @@ class Mixer:
         done = 0
         while self._is_playing and done < len(out):
             length = len(out) - done
+            if self._wait:
+                waited = min(self._wait, length)
+                self._fade_old(out[done : done + waited])
+                self._wait -= waited
+                done += waited
+                continue
             start, end = self._loop
             if start < end and self._position < end:
                 length = min(length, end - self._position)
@@ -90,10 +97,13 @@ class Mixer:
             if kind == Command.PLAY:
                 self._jump(a)
                 self._is_playing = True
+                self._wait = b
                 self._control.put(Word.PLAY_STARTED, a)
             elif kind == Command.STOP and self._is_playing:
                 self._leave()
                 self._is_playing = False
+                self._hit_left = min(self._hit_left, HIT_FADE if self._wait else self._hit_left)
+                self._wait = 0
             elif kind == Command.SEEK:
                 self._jump(a)
             elif kind == Command.LOOP:

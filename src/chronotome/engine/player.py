@@ -141,8 +141,11 @@ class Player:
                 self.control.put(Word.MOVE_SERIAL, mix.serial)
             self.control.publish(mix)
 
-    def play(self, position: int) -> None:
-        self.control.send(Command.PLAY, position)
+    def play(self, position: int, count: Region | None = None) -> None:
+        """Play from a session frame; a count, if there is one, sounds first and the frame right after it."""
+        self.control.send(Command.PLAY, position, 0 if count is None else count.frames)
+        if count is not None:
+            self.hear(count, 0, count.frames)
 
     def stop(self) -> None:
         self.control.send(Command.STOP)

@@ -7,11 +7,12 @@ import numpy as np
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.dsp.warp import rising
+from chronotome.render.click import ClickPlan, click_plan
 from chronotome.session.counting import counted_of
 from chronotome.session.follow import Fitted, fitted_of
 from chronotome.session.model import Clip, ContentHash, LockGroup, Session, Track
 from chronotome.session.tighten import targets_of
-from chronotome.units import Frames, at_other_rate, frames_at, gain_of
+from chronotome.units import Frames, at_other_rate, gain_of
 
 FAINT_ANCHOR = 20.0
 """Strength from which a faint onset's attack is kept from being smeared, though it has no target."""
@@ -84,15 +85,6 @@ class TrackPlan:
 
 
 @dataclass(frozen=True, eq=False)
-class ClickPlan:
-    """Session frames of beats; those of `accents` start a bar."""
-
-    gain: float
-    accents: Frames
-    others: Frames
-
-
-@dataclass(frozen=True, eq=False)
 class Plan:
     """Everything that sounds."""
 
@@ -115,17 +107,6 @@ def plan_for(session: Session) -> Plan:
     frames = max([session.frames, *ends])
     click = click_plan(session, frames) if session.click.is_on else None
     return Plan(session.rate, frames, tuple(tracks), click)
-
-
-def click_plan(session: Session, frames: int) -> ClickPlan:
-    """Clicks on every beat from the session's start to a bar past its end."""
-    tempo, metre = session.tempo, session.metre
-    first = np.ceil(tempo.beat_of(0.0) / metre.beat - 1e-9)
-    last = np.floor(tempo.beat_of(frames / session.rate) / metre.beat) + metre.beats
-    beats = np.arange(first, last + 1)
-    places = frames_at(tempo.seconds_at(beats * metre.beat), session.rate)
-    starts_bar = beats % metre.beats == 0
-    return ClickPlan(gain_of(session.click.level), places[starts_bar], places[~starts_bar])
 
 
 def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:

@@ -12,14 +12,14 @@ from chronotome.errors import Cancelled
 from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena, Region
 from chronotome.render.cache import PieceCache, Rendered
+from chronotome.render.click import ClickPlan, click_sound
 from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Lane, Mix, MixTable, Side
-from chronotome.render.plan import ClickPlan, ClipPlan, Plan
+from chronotome.render.plan import ClipPlan, Plan
 from chronotome.render.pool import Source
-from chronotome.session.model import ContentHash
+from chronotome.session.model import ClickSound, ContentHash
 from chronotome.units import Frames
 
 SOON_SECONDS = 2.0
-ACCENT_HERTZ, BEAT_HERTZ = 1760.0, 1174.7
 Sources = Mapping[ContentHash, Source]
 Publish = Callable[[Mix], None]
 
@@ -58,7 +58,7 @@ class Renderer:
         self.arena = arena
         self.cache = cache or PieceCache(arena)
         self._serials: Iterator[int] = count(1)
-        self._clicks: dict[int, tuple[Region, Region]] = {}
+        self._clicks: dict[tuple[int, ClickSound, bool], Region] = {}
         self._known: dict[tuple[int, int], Placed] = {}
 
     def render(  # noqa: PLR0917 - everything a request carries
@@ -145,16 +145,13 @@ class Renderer:
         return Mix(serial, plan.frames, tuple(lanes), gain)
 
     def _click_lanes(self, click: ClickPlan, rate: int) -> Iterator[Lane]:
-        if rate not in self._clicks:
-            regions = []
-            for frequency in ACCENT_HERTZ, BEAT_HERTZ:
-                sound = click_sound(rate, frequency)
-                region = self.arena.allocate(*sound.shape)
-                region.samples[:] = sound
-                regions.append(region)
-            self._clicks[rate] = (regions[0], regions[1])
-        for region, places in zip(self._clicks[rate], (click.accents, click.others), strict=True):
-            count = len(places)
+        for places, is_accent in ((click.accents, True), (click.others, False)):
+            key = (rate, click.sound, is_accent)
+            if key not in self._clicks:
+                sound = click_sound(rate, click.sound, is_accent=is_accent)
+                self._clicks[key] = self.arena.allocate(*sound.shape)
+                self._clicks[key].samples[:] = sound
+            region, count = self._clicks[key], len(places)
             yield Lane(
                 Side.BOTH,
                 click.gain,
@@ -163,15 +160,6 @@ class Renderer:
                 np.full(count, region.offset),
                 np.full(count, region.channels),
             )
-
-
-def click_sound(rate: int, frequency: float) -> Samples:
-    """A struck wooden bar, 30 ms, peak 1."""
-    moments = np.arange(int(0.030 * rate)) / rate
-    fade = np.exp(-moments / 0.006) * np.minimum(1, (len(moments) - np.arange(len(moments))) / (0.005 * rate))
-    sound = np.sin(2 * np.pi * frequency * moments) + 0.3 * np.sin(2 * np.pi * 2.76 * frequency * moments)
-    sound *= fade
-    return (sound / np.abs(sound).max())[:, None].astype(np.float32)
 
 
 def _missing(

@@ -46,7 +46,7 @@ def build(
     tasks = Tasks(store)
     journal = journal or Journal()
     workspace = Workspace(store, tasks, arena, journal)
-    transport = Transport(store, player, store)
+    transport = Transport(store, player, arena, store)
     rendering = Rendering(store, workspace.pool, player, arena, store)
     workspace.retired.connect(rendering.retire)
     view = ViewState(store)

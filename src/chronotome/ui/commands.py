@@ -14,6 +14,7 @@ from chronotome.session.onsets import OnsetId
 from chronotome.ui.desk import Desk
 from chronotome.ui.fit_commands import FitCommands
 from chronotome.ui.mark_commands import MarkCommands
+from chronotome.ui.section_commands import SectionCommands
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import Stage
 
@@ -22,12 +23,13 @@ LEVEL_STEP = 1.0
 
 
 class Commands:
-    """One method for each thing that a key or a menu can do; `marks` and `fit` have those of their stages."""
+    """One method for each thing that a key or a menu can do; `marks`, `fit`, `sections` have theirs."""
 
     def __init__(self, desk: Desk) -> None:
         self._desk = desk
         self.marks = MarkCommands(desk)
         self.fit = FitCommands(desk)
+        self.sections = SectionCommands(desk)
 
     # What is meant
 

@@ -14,6 +14,7 @@ from chronotome.ui.timeline.overview_strip import OverviewStrip
 from chronotome.ui.timeline.proof_lane import ProofLane
 from chronotome.ui.timeline.pulse_lane import PulseLane
 from chronotome.ui.timeline.ruler import Ruler
+from chronotome.ui.timeline.section_lane import SectionLane
 from chronotome.ui.timeline.strength_lane import StrengthLane
 from chronotome.ui.timeline.wave_lane import WaveLane
 from chronotome.ui.view_state import Stage
@@ -26,6 +27,7 @@ class Timeline(QWidget):
         super().__init__()
         self._desk = desk
         self.overview = OverviewStrip(desk)
+        self.sections = SectionLane(desk, commands.sections)
         self.ruler = Ruler(desk)
         self.wave = WaveLane(desk, commands.marks)
         self.strength = StrengthLane(desk, commands.marks)
@@ -42,6 +44,7 @@ class Timeline(QWidget):
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(0)
         layout.addWidget(self.overview)
+        layout.addWidget(self.sections)
         layout.addWidget(self.ruler)
         layout.addWidget(self.wave, 11)
         for evidence in self.evidence.values():
@@ -78,7 +81,7 @@ class Timeline(QWidget):
 
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
-        lanes = (self.wave, self.ruler, self.drift, self.strength, self.pulse)
+        lanes = (self.wave, self.ruler, self.drift, self.strength, self.pulse, self.sections)
         return any(lane.cancel_drag() for lane in lanes)
 
     def _follow(self, frame: float) -> None:

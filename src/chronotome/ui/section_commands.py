@@ -1,0 +1,96 @@
+"""What the actions on sections do."""
+
+from PySide6.QtWidgets import QApplication, QInputDialog
+
+from chronotome.session.edits.sections import (
+    add_section,
+    change_section,
+    loop_section,
+    next_name,
+    remove_section,
+    section_at,
+)
+from chronotome.session.model import Section, Session
+from chronotome.ui.desk import Desk
+
+BARS = 4
+
+
+class SectionCommands:
+    """One method for each thing that a key or a menu can do with sections."""
+
+    def __init__(self, desk: Desk) -> None:
+        self._desk = desk
+
+    @property
+    def here(self) -> Section | None:
+        """The section at the playhead."""
+        return section_at(self._desk.session, self._beat())
+
+    def _beat(self) -> float:
+        session = self._desk.session
+        return session.tempo.beat_of(self._desk.transport.position / session.rate)
+
+    def _ask_name(self, name: str) -> str | None:
+        said, is_sure = QInputDialog.getText(
+            QApplication.activeWindow(), "Section", "Name of the section", text=name
+        )
+        return said if is_sure and said.strip() else None
+
+    def add(self) -> None:
+        """Name the looped span, or four bars from the playhead's bar on."""
+        session = self._desk.session
+        if session.loop is not None and session.is_looping:
+            start, end = session.loop.start, session.loop.end
+        else:
+            bar = session.metre.bar
+            start = self._beat() // bar * bar
+            end = start + BARS * bar
+        name = self._ask_name(next_name(session))
+        if name is not None:
+            self._desk.store.apply(lambda each: add_section(each, name, start, end), f"Add {name}")
+
+    def rename(self, section: Section | None = None) -> None:
+        section = section or self.here
+        if section is None:
+            self._desk.workspace.told.emit("There is no section at the playhead")
+            return
+        name = self._ask_name(section.name)
+        if name is not None:
+            self.change(section, name=name)
+
+    def change(self, section: Section, **values: object) -> None:
+        self._desk.store.apply(lambda each: change_section(each, section, **values), "Change section")
+
+    def remove(self, section: Section | None = None) -> None:
+        section = section or self.here
+        if section is not None:
+            chosen = section
+            self._desk.store.apply(lambda each: remove_section(each, chosen), f"Remove {chosen.name}")
+
+    def loop(self, section: Section | None = None) -> None:
+        """Loop a section, the one at the playhead where none is said."""
+        section = section or self.here
+        if section is None:
+            self._desk.workspace.told.emit("There is no section at the playhead")
+            return
+        chosen = section
+        self._desk.store.apply(lambda each: loop_section(each, chosen), f"Loop {chosen.name}")
+
+    def go_to(self, section: Section) -> None:
+        session: Session = self._desk.session
+        frame = max(0.0, session.tempo.seconds_of(section.start) * session.rate)
+        self._desk.view.center_on(frame)
+        self._desk.transport.go_to(frame)
+
+    def step(self, direction: int) -> None:
+        """Jump to the next section's start, or to the one before."""
+        beat = self._beat()
+        if direction > 0:
+            later = [each for each in self._desk.session.sections if each.start > beat + 1e-6]
+        else:
+            later = [each for each in reversed(self._desk.session.sections) if each.start < beat - 1e-6]
+        if later:
+            self.go_to(later[0])
+        else:
+            self._desk.workspace.told.emit("There is no section there")
