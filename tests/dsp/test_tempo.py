@@ -3,7 +3,7 @@ import pytest
 
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.beats import find_pulse
-from chronotome.dsp.loops import tempo_in_name
+from chronotome.dsp.names import tempo_in_name
 from chronotome.dsp.onsets import detect_onsets
 from chronotome.dsp.tempo import refined_frequency
 from sounds import RATE, noise_hits, steady_hits

@@ -106,9 +106,11 @@ class Transport(QObject):
             start = max(0.0, session.tempo.seconds_of(session.loop.start) * session.rate)
         self.go_to(start if abs(self.position - self._started_at) < 1 else self._started_at)
 
-    def hear(self, region: Region, start: int, end: int, gain: float = 1.0) -> None:
-        """Let a span of samples sound at once, over whatever plays."""
-        self._player.hear(region, start, end, gain)
+    def hear(
+        self, region: Region, start: int, end: int, gain: float = 1.0, *, loops: int = 0, since: int = 0
+    ) -> None:
+        """Let a span of samples sound at once, over whatever plays; see `Player.hear`."""
+        self._player.hear(region, start, end, gain, loops=loops, since=since)
 
     @property
     def heard_now(self) -> float:

@@ -6,8 +6,9 @@ import numpy as np
 
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.listener import Listener
-from chronotome.dsp.loops import Loop, loop_of, tempo_in_name
+from chronotome.dsp.loops import Loop, loop_of
 from chronotome.dsp.metre import Answer, likeliest
+from chronotome.dsp.names import tempo_in_name
 from chronotome.dsp.onsets import DetectedOnsets
 from chronotome.dsp.pacing import Pacing, first_pacing
 from chronotome.dsp.swing import Swing, swing_of

@@ -1,11 +1,11 @@
-"""What a file's length and name say about its tempo."""
+"""What a file's length says about its tempo."""
 
-import re
 from dataclasses import dataclass
 
 import numpy as np
 
 from chronotome.dsp.listener import Listener
+from chronotome.dsp.names import tempo_in_name
 from chronotome.dsp.tempo import FASTEST
 
 LONGEST_LOOP = 90.0
@@ -22,18 +22,6 @@ class Loop:
 
     beats_per_minute: float
     beats: int
-
-
-def tempo_in_name(name: str) -> float | None:
-    """A number of beats per minute in a file's name, if one is there."""
-    named = re.search(r"(?<![\d.])(\d{2,3}(?:[._]\d{1,2})?)\s*bpm", name, re.IGNORECASE)
-    if named:
-        return float(named.group(1).replace("_", "."))
-    bare = [
-        float(text) for text in re.findall(r"(?<![\d.a-zA-Z])(\d{2,3}(?:\.\d{1,2})?)(?![\d.a-zA-Z])", name)
-    ]
-    likely = [value for value in bare if 50 <= value <= FASTEST]
-    return likely[-1] if likely else None
 
 
 def loop_of(

@@ -50,6 +50,10 @@ class Word(IntEnum):
     MOVE_SERIAL = 23
     """With the mix of this number the position moves by MOVE_FRAMES: the song's tempo is another one."""
     MOVE_FRAMES = 24
+    HEAR_LOOP = 25
+    """Frames after which what is heard over the mix begins again; 0: it is heard once."""
+    HEAR_FROM = 26
+    """Session frame at which it begins, or would have, some loops ago."""
 
 
 class Command(IntEnum):

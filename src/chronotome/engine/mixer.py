@@ -44,6 +44,7 @@ class Mixer:
         self._start = ((np.arange(START_FADE, dtype=np.float32) + 1) / (START_FADE + 1))[:, None]
         self._jumped = False
         self._hit = self._hit_channels = self._hit_left = 0
+        self._hit_start = self._hit_round = 0
         self._hit_gain = 1.0
         self._hit_part = np.zeros((HIT_AT_ONCE, OUT_CHANNELS), np.float32)
         self._hit_end = np.linspace(1, 0, HIT_FADE, endpoint=False, dtype=np.float32)[:, None]
@@ -117,7 +118,15 @@ class Mixer:
     def _take_hit(self, offset: int, word: int) -> None:
         """A hit sounds from now on, over whatever plays; one that sounds already gives way to it."""
         frames, channels, gain = unpacked_span(word)
+        if not frames:
+            self._hit_left, self._hit_round = min(self._hit_left, HIT_FADE), 0
+            return
         self._hit, self._hit_channels, self._hit_left, self._hit_gain = offset, channels, frames, gain
+        self._hit_start, self._hit_round = offset, min(frames, self._control.get(Word.HEAR_LOOP))
+        if self._hit_round and self._is_playing:
+            done = (self._position - self._control.get(Word.HEAR_FROM)) % self._hit_round
+            self._hit += done * channels
+            self._hit_left = self._hit_round - done
 
     def _add_hit(self, out: Samples) -> None:
         """Add what comes next of the hit; its end is faded, so that it stops without a click."""
@@ -129,13 +138,15 @@ class Mixer:
             np.matmul(span, FOLDS[channels], out=part)
             part *= self._hit_gain
             ending = max(0, count - max(0, self._hit_left - HIT_FADE))
-            if ending:
+            if ending and not self._hit_round:
                 passed = HIT_FADE - self._hit_left + count - ending
                 part[count - ending :] *= self._hit_end[passed : passed + ending]
             out[done : done + count] += part
             self._hit += count * channels
             self._hit_left -= count
             done += count
+            if not self._hit_left and self._hit_round:
+                self._hit, self._hit_left = self._hit_start, self._hit_round
 
     def _take_newest(self) -> None:
         control = self._control

@@ -153,12 +153,23 @@ class Player:
     def seek(self, position: int) -> None:
         self.control.send(Command.SEEK, position)
 
-    def hear(self, region: Region, start: int, end: int, gain: float = 1.0) -> None:
-        """Let frames [start, end) of a region sound at once, over whatever plays."""
+    def hear(
+        self, region: Region, start: int, end: int, gain: float = 1.0, *, loops: int = 0, since: int = 0
+    ) -> None:
+        """Let frames [start, end) of a region sound at once, over whatever plays; an empty span ends that.
+
+        With `loops`, it goes round after so many frames, and is where it would be if it had begun at session
+        frame `since`: in time with what plays, to the frame.
+        """
         start, end = max(0, start), min(region.frames, end)
         if end > start:
             offset = region.offset + start * region.channels
+            self.control.put(Word.HEAR_LOOP, loops)
+            self.control.put(Word.HEAR_FROM, since)
             self.control.send(Command.HEAR, offset, packed_span(end - start, region.channels, gain))
+        elif not loops:
+            self.control.put(Word.HEAR_LOOP, 0)
+            self.control.send(Command.HEAR, 0, packed_span(0, 1, 0.0))
 
     @property
     def latency(self) -> float:

@@ -73,6 +73,18 @@ def facts_of(path: Path, progress: Progress = unheard) -> FileFacts:
     return FileFacts(path, content_hash(path, progress), rate, frames, channels)
 
 
+def header_of(path: Path) -> tuple[int, int, int]:
+    """Rate, frames and channels as the file's header tells; nothing else of it is read.
+
+    Raises
+    ------
+    UnusableFile
+        With the reason and the way out.
+    """
+    with _opened(path) as file:
+        return file.samplerate, file.frames, file.channels
+
+
 @contextlib.contextmanager
 def _opened(path: Path) -> Iterator[soundfile.SoundFile]:
     try:

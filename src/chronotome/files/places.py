@@ -20,6 +20,8 @@ class Settings(Struct, frozen=True):
     recent: tuple[str, ...] = ()
     shortcuts: dict[str, str] = {}
     grid_follows_zoom: bool = True
+    shelf: tuple[str, ...] = ()
+    """Folders of the shelf, the one shown last first."""
     reaction_ms: float = 10.0
     """By which a hand is late that beats along; measured by the tap calibration."""
 

@@ -1,5 +1,6 @@
 """Who follows whom: where the frames of a clip belong when its recording follows the song."""
 
+import math
 from dataclasses import dataclass
 
 import numpy as np
@@ -91,4 +92,4 @@ def follows_song(session: Session) -> bool:
 def moved_with(frame: int, before: TempoMap, session: Session) -> int:
     """The session frame of the same beat as `frame` was under another tempo map."""
     beat = before.beat_of(frame / session.rate)
-    return max(0, round(session.tempo.seconds_of(beat) * session.rate))
+    return max(0, math.ceil(session.tempo.seconds_of(beat) * session.rate - 0.01))

@@ -154,6 +154,7 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
         Entry("loop-section", "Playback", "Loop the section here", "", c.sections.loop),
         *stages,
         Entry("", "View"),
+        Entry("shelf", "View", "Shelf", "Y", window.toggle_shelf, lambda: window.is_shelf_shown),
         Entry("zoom-in", "View", "Zoom in", "+, =", lambda: view.zoom(ZOOM_STEP, window.playhead_x())),
         Entry("zoom-out", "View", "Zoom out", "-", lambda: view.zoom(1 / ZOOM_STEP, window.playhead_x())),
         Entry("fit", "View", "Whole take", "F", view.fit),

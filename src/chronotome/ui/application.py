@@ -12,6 +12,7 @@ from PySide6.QtCore import QCoreApplication, QEventLoop, Qt, QTimer
 from PySide6.QtWidgets import QAbstractButton, QApplication, QMessageBox
 
 from chronotome.bridge.rendering import Rendering
+from chronotome.bridge.shelf import Shelf
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
@@ -51,7 +52,8 @@ def build(
     workspace.retired.connect(rendering.retire)
     view = ViewState(store)
     view.theme = THEMES.get(settings.theme, THEMES["day"])
-    desk = Desk(store, view, transport, workspace, tasks, rendering)
+    shelf = Shelf(store, tasks, transport, arena, store)
+    desk = Desk(store, view, transport, workspace, tasks, rendering, shelf)
     return MainWindow(desk, player, journal, settings)
 
 

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from chronotome.bridge.rendering import Rendering
+from chronotome.bridge.shelf import Shelf
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
@@ -21,6 +22,7 @@ class Desk:
     workspace: Workspace
     tasks: Tasks
     rendering: Rendering
+    shelf: Shelf
 
     @property
     def session(self) -> Session:

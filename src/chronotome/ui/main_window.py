@@ -34,6 +34,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs import HelpDialog, ShortcutsDialog
 from chronotome.ui.mark_files import MarkFiles
 from chronotome.ui.rail import Rail
+from chronotome.ui.shelf_panel import ShelfPanel
 from chronotome.ui.stages.export import ExportTray
 from chronotome.ui.stages.fit import FitTray
 from chronotome.ui.stages.mark import MarkTray
@@ -108,6 +109,11 @@ class MainWindow(QMainWindow):
             area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
             area.setWidget(tray)
             self._tray.addWidget(area)
+        self.shelf = ShelfPanel(desk, self.settings.shelf)
+        self.shelf.folders_changed.connect(self._on_shelf_folders)
+        self.shelf.taken.connect(self.open)
+        self.shelf.closed.connect(self.toggle_shelf)
+        self._tray.addWidget(self.shelf)
         self._tray.setObjectName("tray")
         self._tray.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
         self._tray.setFixedWidth(WIDTH)
@@ -162,8 +168,27 @@ class MainWindow(QMainWindow):
 
     def _on_stage(self) -> None:
         stage = self.desk.view.stage
-        self._tray.setCurrentIndex(list(Stage).index(stage))
+        if not self.is_shelf_shown:
+            self._tray.setCurrentIndex(list(Stage).index(stage))
         self.actions_table.refresh()
+
+    @property
+    def is_shelf_shown(self) -> bool:
+        return self._tray.currentWidget() is self.shelf
+
+    def toggle_shelf(self) -> None:
+        """The shelf stands in the tray's place until it is closed."""
+        if self.is_shelf_shown:
+            self.desk.shelf.stop()
+            self._tray.setCurrentIndex(list(Stage).index(self.desk.view.stage))
+        else:
+            self._tray.setCurrentWidget(self.shelf)
+            self.shelf.show_last()
+        self.actions_table.refresh()
+
+    def _on_shelf_folders(self, folders: tuple[str, ...]) -> None:
+        self.settings = msgspec.structs.replace(self.settings, shelf=folders)
+        save_settings(self.settings)
 
     def _on_theme(self) -> None:
         self.setStyleSheet(style_sheet(self.desk.view.theme))

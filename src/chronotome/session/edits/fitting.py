@@ -303,13 +303,17 @@ def set_steady(session: Session, track: TrackId, share: float) -> Session:
 
 
 def straighten(session: Session, track: TrackId, tempo: float | None = None) -> Session:
-    """A drifting take made steady: the song takes its mean tempo, the recording follows beat by beat."""
+    """A drifting take made steady: it follows the song beat by beat.
+
+    A song whose tempo was never set takes the take's mean tempo, or the one that is given.
+    """
     found = guide_clip(session, track)
     beats = beats_of(session, found[1]) if found else None
     if found is None or beats is None:
         return session
     session = set_who(session, track, Who.NOBODY)
-    session = set_tempo(session, round(beats.tempo, 2) if tempo is None else tempo)
+    if tempo is not None or not session.is_tempo_set:
+        session = set_tempo(session, round(beats.tempo, 2) if tempo is None else tempo)
     if not session.is_beat_one_set:
         one = played_seconds(session, found[1], beats.beat_one)
         session = replace(session, tempo=TempoMap(session.tempo.changes, one), is_beat_one_set=True)

@@ -1,0 +1,166 @@
+"""Folders of sound files: what is in them, kept as an index in the cache folder."""
+
+import contextlib
+import hashlib
+import os
+import time
+from collections.abc import Callable, Iterator, Mapping, Sequence
+from pathlib import Path
+
+import msgspec
+import platformdirs
+from msgspec import Struct
+
+from chronotome.dsp.names import tempo_in_name
+from chronotome.errors import UnusableFile
+from chronotome.files.audio_file import header_of
+from chronotome.files.places import NAME
+from chronotome.files.tags import tempo_tag
+from chronotome.progress import Progress, unheard
+
+SUFFIXES = frozenset({".wav", ".aif", ".aiff", ".flac", ".ogg", ".opus", ".mp3"})
+MOST_FILES = 200_000
+AT_ONCE = 256
+POLITE_EVERY, POLITE_SECONDS = 4, 0.0005
+INDEX_VERSION = 1
+
+
+class ShelfEntry(Struct, frozen=True):
+    """A sound file of a folder. `frames` is 0 until its header was read, and stays so where it cannot be."""
+
+    name: str
+    """Its path from the folder on."""
+    size: int
+    changed: int
+    """Nanoseconds, as the file system tells."""
+    frames: int = 0
+    rate: int = 0
+    channels: int = 0
+    tempo: float | None = None
+    source: str = ""
+    """What tells the tempo: `name`, `tag` or `measured`."""
+
+    @property
+    def seconds(self) -> float:
+        return self.frames / self.rate if self.rate else 0.0
+
+    def is_same_file(self, other: "ShelfEntry") -> bool:
+        return (self.size, self.changed) == (other.size, other.changed)
+
+
+class _Index(Struct, frozen=True):
+    folder: str
+    entries: tuple[ShelfEntry, ...]
+    version: int = INDEX_VERSION
+
+
+def index_of(folder: Path) -> Path:
+    """Where the index of a folder is kept."""
+    name = hashlib.sha256(str(folder).encode()).hexdigest()[:32]
+    return Path(platformdirs.user_cache_dir(NAME)) / "shelf" / f"{name}.json"
+
+
+def kept_entries(folder: Path) -> list[ShelfEntry]:
+    """As they were when the folder was last looked through; none where it never was."""
+    try:
+        index = msgspec.json.decode(index_of(folder).read_bytes(), type=_Index)
+    except (OSError, msgspec.MsgspecError, ValueError):
+        return []
+    return list(index.entries) if index.version == INDEX_VERSION and index.folder == str(folder) else []
+
+
+def keep_entries(folder: Path, entries: Sequence[ShelfEntry]) -> None:
+    """Best effort: a full disk must not stop the work."""
+    path = index_of(folder)
+    with contextlib.suppress(OSError):
+        path.parent.mkdir(parents=True, exist_ok=True)
+        new = path.with_suffix(".part")
+        new.write_bytes(msgspec.json.encode(_Index(str(folder), tuple(entries))))
+        new.replace(path)
+
+
+def _files_in(folder: Path) -> Iterator[ShelfEntry]:
+    for place, folders, names in os.walk(folder):
+        folders[:] = sorted(name for name in folders if not name.startswith("."))
+        for name in sorted(names):
+            if name.startswith(".") or Path(name).suffix.lower() not in SUFFIXES:
+                continue
+            path = Path(place, name)
+            with contextlib.suppress(OSError):
+                facts = path.stat()
+                yield ShelfEntry(str(path.relative_to(folder)), facts.st_size, facts.st_mtime_ns)
+
+
+def _let_others(number: int) -> None:
+    """The window's thread comes first: without a pause, each of its calls would wait for the interpreter."""
+    if number % POLITE_EVERY == 0:
+        time.sleep(POLITE_SECONDS)
+
+
+def scan(
+    folder: Path,
+    known: Mapping[str, ShelfEntry],
+    found: Callable[[list[ShelfEntry]], None],
+    progress: Progress = unheard,
+) -> list[ShelfEntry]:
+    """Look through a folder: names first, then the headers of those that are new or were changed.
+
+    Parameters
+    ----------
+    folder : Path
+    known : mapping of name to entry
+        Those of the index; a file with the same size and time is not read again.
+    found : callable
+        Told of entries in batches, as they come; the same name may come again with more known of it.
+
+    Raises
+    ------
+    UnusableFile
+        If the folder cannot be read.
+    Cancelled
+        Where `progress` raises it.
+    """
+    if not folder.is_dir() or not os.access(folder, os.R_OK | os.X_OK):
+        raise UnusableFile(folder, "is no folder that can be read", "Choose another one.")
+    entries: dict[str, ShelfEntry] = {}
+    batch: list[ShelfEntry] = []
+    for entry in _files_in(folder):
+        before = known.get(entry.name)
+        same = before if before is not None and before.is_same_file(entry) else entry
+        entries[entry.name] = same
+        batch.append(same)
+        _let_others(len(entries))
+        if len(batch) >= AT_ONCE:
+            found(batch)
+            batch = []
+            progress(0.0)
+        if len(entries) >= MOST_FILES:
+            break
+    found(batch)
+    unread = [entry for entry in entries.values() if not entry.frames]
+    batch = []
+    for number, entry in enumerate(unread):
+        progress(number / len(unread))
+        _let_others(number)
+        path = folder / entry.name
+        with contextlib.suppress(UnusableFile):
+            rate, frames, channels = header_of(path)
+            tempo, source = tempo_in_name(path.stem), "name"
+            if tempo is None:
+                tempo, source = tempo_tag(path), "tag"
+            read = msgspec.structs.replace(
+                entry,
+                frames=frames,
+                rate=rate,
+                channels=channels,
+                tempo=tempo,
+                source=source if tempo is not None else "",
+            )
+            entries[entry.name] = read
+            batch.append(read)
+        if len(batch) >= AT_ONCE:
+            found(batch)
+            batch = []
+    found(batch)
+    progress(1.0)
+    return list(entries.values())
