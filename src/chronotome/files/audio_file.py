@@ -190,6 +190,19 @@ def read_audio(path: Path, progress: Progress = unheard) -> Audio:
     return Audio(samples, rate)
 
 
+def read_span(path: Path, start: int, end: int) -> Audio:
+    """Frames [start, end) of a file in memory, at its own rate."""
+    with _opened(path) as file:
+        rate, channels = file.samplerate, file.channels
+        end = min(end, file.frames)
+        _refuse_too_large(path, max(0, end - start), channels)
+        file.seek(start)
+        samples = file.read(max(0, end - start), dtype="float32", always_2d=True)
+    if not np.isfinite(samples).all():
+        raise UnusableFile(path, "holds values that are no numbers", EXPORT_AGAIN)
+    return Audio(samples, rate)
+
+
 def load_source(
     facts: FileFacts,
     arena: Arena,

@@ -140,6 +140,8 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
         Entry("far-back", "Playback", "Back by 8 bars", "Ctrl+[", lambda: m.jump(-8)),
         Entry("far-on", "Playback", "On by 8 bars", "Ctrl+]", lambda: m.jump(8)),
         Entry("loop-selection", "Playback", "Loop the selection", "Shift+L", m.loop_selection),
+        Entry("pull-loop", "Playback", "Pull ends to attacks", "Shift+P", c.loops.pull_ends),
+        Entry("own-recording", "Playback", "Own recording…", "Ctrl+Shift+M", c.loops.ask_and_write),
         Entry("hear-join", "Playback", "Hear the loop go round", "J", m.hear_join),
         Entry("loop", "Playback", "Loop", "L", c.loop, lambda: desk.session.is_looping),
         Entry("click", "Playback", "Click", "C", c.click, lambda: desk.session.click.is_on),

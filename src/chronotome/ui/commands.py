@@ -13,6 +13,7 @@ from chronotome.session.model import Track, replace
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.desk import Desk
 from chronotome.ui.fit_commands import FitCommands
+from chronotome.ui.loop_commands import LoopCommands
 from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.section_commands import SectionCommands
 from chronotome.ui.timeline.shown import Shown, shown_of
@@ -30,6 +31,7 @@ class Commands:
         self.marks = MarkCommands(desk)
         self.fit = FitCommands(desk)
         self.sections = SectionCommands(desk)
+        self.loops = LoopCommands(desk)
 
     # What is meant
 

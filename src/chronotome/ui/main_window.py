@@ -96,7 +96,7 @@ class MainWindow(QMainWindow):
         self.mark_tray = MarkTray(desk, self.actions_table, self._commands)
         self.trays: dict[Stage, Tray] = {
             Stage.MARK: self.mark_tray,
-            Stage.FIT: FitTray(desk, self.actions_table, self._commands.fit),
+            Stage.FIT: FitTray(desk, self.actions_table, self._commands),
             Stage.TIGHTEN: TightenTray(desk, self.actions_table, self._commands),
             Stage.REWORK: ReworkTray(desk, self.actions_table),
             Stage.EXPORT: self.export_tray,

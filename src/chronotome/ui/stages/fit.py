@@ -1,6 +1,6 @@
 """The tray of Fit: the recording's tempo and beats, who follows whom, the song, the click."""
 
-from PySide6.QtWidgets import QHBoxLayout, QLabel, QLineEdit, QWidget
+from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QLabel, QLineEdit, QWidget
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.session.edits.fitting import Who, bars_in, set_reads, set_steady, who_of
@@ -11,11 +11,12 @@ from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.model import ClickSound, Session, replace
 from chronotome.ui.actions import Actions
+from chronotome.ui.commands import Commands
 from chronotome.ui.controls.choices import Choices
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import clock, counted, decibels, plain
-from chronotome.ui.fit_commands import WHO_LABELS, FitCommands, Guide, guide_of
+from chronotome.ui.fit_commands import WHO_LABELS, Guide, guide_of
 from chronotome.ui.soon import Soon
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
@@ -31,9 +32,9 @@ COUNT_INS = (0, 1, 2)
 
 
 class FitTray(Tray):
-    def __init__(self, desk: Desk, actions: Actions, fit: FitCommands) -> None:
+    def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
         super().__init__(desk, actions, Stage.FIT, "bars and beats")
-        self._fit = fit
+        self._fit, self._loops = commands.fit, commands.loops
         self._options: list[TempoOption] = []
         self._add_recording()
         self.add_rule()
@@ -42,6 +43,8 @@ class FitTray(Tray):
         self._add_following()
         self.add_rule()
         self._add_song()
+        self.add_rule()
+        self._add_loop()
         self.add_rule()
         self._add_click()
         self.finish()
@@ -110,6 +113,27 @@ class FitTray(Tray):
     def _add_song(self) -> None:
         self.song = self.add_label("", "heading")
         self.add_buttons("halve", "double", "use-measured")
+
+    def _add_loop(self) -> None:
+        self.add_label("Loop from this recording", "heading")
+        self.loop = self.add_label("", "soft")
+        self.add_buttons("loop", "pull-loop")
+        self.fade = ValueSlider(
+            self.desk.view, "Fade its ends", 0, 50, lambda value: f"{value:.0f} ms", usual=3
+        )
+        self.fade.slid.connect(self._set_fade)
+        self.fade.settled.connect(self._set_fade)
+        self.add(self.fade)
+        self.drops = QCheckBox("Drop the rest of the recording")
+        self.drops.toggled.connect(self._set_drops)
+        self.add(self.drops)
+        self.add_buttons("own-recording")
+
+    def _set_fade(self, milliseconds: float) -> None:
+        self._loops.fade_ms = milliseconds
+
+    def _set_drops(self, is_on: bool) -> None:  # noqa: FBT001 - a signal's value
+        self._loops.drops_rest = is_on
 
     def _add_click(self) -> None:
         self.add_label("Click", "heading")
@@ -183,6 +207,8 @@ class FitTray(Tray):
         for widget in (self.tempo, self.who, self.straighten, self.reads):
             widget.setEnabled(guide is not None)
         self._show_options(guide)
+        implied = self._loops.implied()
+        self.loop.setText("Drag over the ruler to mark a rough span" if implied is None else implied.words)
         if guide is None:
             self.kind.setText("")
             self.bars.setText("This is … bars")

@@ -11,6 +11,7 @@ from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.mix import Side
 from chronotome.render.pool import Source
 from chronotome.session.checks import checks_of
+from chronotome.session.edits.fitting import Who, is_bars, set_who
 from chronotome.session.edits.marks import add_onset, correct_onsets, drop_onset, keep_onset, slip_onset
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
@@ -29,6 +30,7 @@ from chronotome.ui.timeline.waveform import columns, wave_image
 from chronotome.ui.view_state import Stage
 
 NOTCH = 9
+EDGE_REACH = 8
 NOTCH_ZONE = 16
 """Pixels at the top in which a notch can be taken."""
 REACH = 7
@@ -54,6 +56,9 @@ class WaveLane(TrackLane):
 
     hint = "Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms."
     shows_counts = True
+    fit_hint = (
+        "Click to put the playhead. Ctrl+drag the end of the sound to a bar line: it is that many bars."
+    )
     mark_hint = (
         "A notch: click hears it, drag corrects the mark, Ctrl+drag slips the sound. "
         "Double-click adds or drops. Drag over the wave selects."
@@ -67,7 +72,8 @@ class WaveLane(TrackLane):
         self._image: QImage | None = None
         self._taken: Shown | None = None
         self._slip_from: int | None = None
-        self._grabbed_at = 0.0
+        self._grabbed_at = self._edge_start = 0.0
+        self._is_dragging_edge = False
         self._image_key: tuple[object, ...] = ()
         self._buttons = TrackButtons(desk, self)
         self._buttons.move(12, 66)
@@ -82,7 +88,8 @@ class WaveLane(TrackLane):
         self.update()
 
     def hint_now(self) -> str:
-        return self.mark_hint if self.desk.view.stage is Stage.MARK else self.hint
+        hints = {Stage.MARK: self.mark_hint, Stage.FIT: self.fit_hint}
+        return hints.get(self.desk.view.stage, self.hint)
 
     def _on_grew(self, _content: str) -> None:
         self._image_key = ()
@@ -271,10 +278,41 @@ class WaveLane(TrackLane):
         place = None if shown is None else self._notch_at(shown, x, event.position().y())
         if shown is not None and place is not None:
             self._take(shown, place, x, event.modifiers())
+        elif shown is not None and self._is_edge(shown, x, event.modifiers()):
+            self._take_edge(shown)
         elif self.desk.view.stage is Stage.MARK:
             self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
         else:
             self._put_playhead(x)
+
+    def _is_edge(self, shown: Shown, x: float, keys: Qt.KeyboardModifier) -> bool:
+        """In Fit, with Ctrl, the clip's end can be taken to a bar line."""
+        if self.desk.view.stage is not Stage.FIT or not keys & Qt.KeyboardModifier.ControlModifier:
+            return False
+        return abs(x - self.x_of(float(shown.heard_anchors[-1]))) <= EDGE_REACH
+
+    def _take_edge(self, shown: Shown) -> None:
+        """The clip becomes as many bars as the end is dragged to, and follows the song."""
+        track, bar = shown.track.id, self.desk.session.metre.bar
+        self._taken, self._slip_from = shown, None
+        self._edge_start = self.desk.session.tempo.beat_of(float(shown.heard_anchors[0]) / shown.rate) / bar
+
+        def to_bars(session: Session, bars: float) -> Session:
+            session = is_bars(session, track, bars)
+            return set_who(session, track, Who.RECORDING)
+
+        self.drag = ValueDrag(self.desk, to_bars, "Drag the end to a bar")
+        self._is_dragging_edge = True
+
+    def _drag_edge(self, drag: ValueDrag, x: float) -> None:
+        bars = max(1.0, round(self.beat_of_x(x) / self.desk.session.metre.bar - self._edge_start))
+        if drag.value != bars:
+            drag.to(bars)
+            self.desk.workspace.told.emit(f"This is {bars:.0f} {'bar' if bars == 1 else 'bars'}")
+
+    def mouseReleaseEvent(self, event: QMouseEvent) -> None:
+        self._is_dragging_edge = False
+        super().mouseReleaseEvent(event)
 
     def _put_playhead(self, x: float) -> None:
         self.desk.view.select(None)
@@ -354,11 +392,13 @@ class WaveLane(TrackLane):
             self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_free)
         elif isinstance(self.drag, SweepDrag):
             self.go_on_sweeping(x)
+        elif isinstance(self.drag, ValueDrag) and self._is_dragging_edge:
+            self._drag_edge(self.drag, x)
         elif isinstance(self.drag, ValueDrag):
             self._drag_mark(self.drag, x, is_free=is_free)
         elif shown is not None:
             place = self._notch_at(shown, x, event.position().y())
-            is_over = place is not None
+            is_over = place is not None or self._is_edge(shown, x, event.modifiers())
             if self.desk.view.stage is Stage.MARK:
                 self.desk.view.point_at(None if place is None else shown.recording.onsets.ids[place])
             self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
