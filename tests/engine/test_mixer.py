@@ -187,3 +187,55 @@ def test_a_hit_is_heard_over_the_mix_and_leaves_it_alone(deck):
     expected[: 500 - HIT_FADE] += 0.25
     np.testing.assert_allclose(played[: 500 - HIT_FADE], expected[: 500 - HIT_FADE], atol=1e-6)
     np.testing.assert_array_equal(played[500:], expected[500:])
+
+
+def test_a_count_sounds_first_and_the_frame_right_after_it(deck):
+    mix = deck.mix(1)
+    deck.control.publish(mix)
+    count = deck.arena.allocate(1000, 1)
+    count.samples[:] = 0.25
+    deck.control.send(Command.PLAY, 5000, 1000)
+    deck.control.send(Command.HEAR, count.offset, packed_span(1000, 1, 1.0))
+
+    heard = deck.play(8)
+
+    assert heard[: 1000 - HIT_FADE] == pytest.approx(0.25)
+    assert (heard[1000 + START_FADE :] == deck.offline(mix, 5000 + START_FADE, len(heard) - 1016)).all()
+
+
+def test_the_playhead_moves_with_the_mix_of_another_tempo(deck):
+    before, after = deck.mix(1), deck.mix(2)
+    deck.control.publish(before)
+    deck.control.send(Command.PLAY, 5000)
+    deck.play(4)
+
+    deck.control.put(Word.MOVE_FRAMES, 3000)
+    deck.control.put(Word.MOVE_SERIAL, 2)
+    deck.control.publish(after)
+    heard = deck.play(4)
+
+    start = 5000 + 4 * deck.block + 3000
+    assert (heard[CHANGE_FADE:] == deck.offline(after, start + CHANGE_FADE, len(heard) - CHANGE_FADE)).all()
+    deck.control.publish(deck.mix(3))
+    deck.play(1)
+    assert deck.control.get(Word.POSITION) == start + 5 * deck.block  # once is enough
+
+
+def test_what_is_heard_over_the_mix_goes_round_in_time_with_it(deck):
+    silent = Mix(1, TOTAL, ())
+    deck.control.publish(silent)
+    loop = deck.arena.allocate(700, 1)
+    loop.samples[:, 0] = np.arange(700) / 700
+    deck.control.send(Command.PLAY, 5000)
+    deck.play(1)
+    deck.control.put(Word.HEAR_LOOP, 700)
+    deck.control.put(Word.HEAR_FROM, 300)
+    deck.control.send(Command.HEAR, loop.offset, packed_span(700, 1, 1.0))
+
+    heard = deck.play(8)[:, 0]
+
+    places = 5000 + deck.block + np.arange(len(heard))
+    assert heard == pytest.approx((places - 300) % 700 / 700, abs=1e-6)
+    deck.control.put(Word.HEAR_LOOP, 0)
+    deck.control.send(Command.HEAR, 0, packed_span(0, 1, 0.0))
+    assert not deck.play(8)[HIT_FADE:].any()

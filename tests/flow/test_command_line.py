@@ -17,7 +17,7 @@ from chronotome.dsp.audio import audio_of
 from chronotome.dsp.onsets import detect_onsets
 from chronotome.files.marks import read_marks
 from chronotome.ui.main_window import DEMO_SESSION
-from sounds import noise_hits, steady_hits, write
+from sounds import RATE, noise_hits, steady_hits, write
 
 TRUTH = DEMO_SESSION.parent / "truth"
 
@@ -222,3 +222,44 @@ def test_a_picture_of_the_demo(tmp_path, qapp):
     image = QImage(str(out))
     assert (image.width(), image.height()) == (1100, 720)
     assert run("shot", tmp_path / "nothing", "-o", out) == 1
+
+
+@pytest.fixture
+def drifting_pair(tmp_path):
+    """A guide that speeds up, and a second microphone 90 frames away."""
+    moments = np.cumsum(np.concatenate([[0.4], np.linspace(0.66, 0.58, 47)]))
+    frames = [round(moment * RATE) for moment in moments]
+    near = noise_hits(frames, frames[-1] + RATE, loudness=[0.9, 0.5, 0.5, 0.5] * 12)
+    far = 0.6 * np.concatenate([np.zeros((90, 1), np.float32), near])[: len(near)]
+    return write(tmp_path / "near.wav", near), write(tmp_path / "far.wav", far)
+
+
+def test_a_drifting_pair_is_straightened_in_step(drifting_pair, tmp_path, capsys):
+    near, far = drifting_pair
+    out = tmp_path / "steady"
+
+    assert (
+        run("straighten", far, "--guide", near, "--bpm", 96, "--beats", "every hit is a beat", "-o", out) == 0
+    )
+
+    written = capsys.readouterr().out.split()
+    first = soundfile.read(out / "near.wav", dtype="float32", always_2d=True)[0]
+    second = soundfile.read(out / "far.wav", dtype="float32", always_2d=True)[0]
+    found = detect_onsets(audio_of(first, RATE))
+    hits = found.frames[found.strengths > 45]
+    assert [Path(path).name for path in written] == ["near.wav", "far.wav"]
+    assert len(hits) == 48
+    assert np.abs(hits - hits[0] - np.arange(48) * 60 / 96 * RATE).max() < 0.002 * RATE
+    assert np.abs(second[200:-200] - 0.6 * first[110:-290]).max() < 1e-3
+
+
+def test_bars_that_are_said_give_the_tempo(take, capsys):
+    seconds = soundfile.info(take).duration
+
+    assert run("tempo", take, "--bars", 4, "--json") == 0
+    document = json.loads(capsys.readouterr().out)
+    assert run("tempo", take, "--bars", 4000) == 1
+
+    assert document["bpm"] == pytest.approx(60 * 16 / seconds, abs=0.01)
+    assert np.diff(document["downbeats"]) == pytest.approx(seconds / 4, abs=1e-4)
+    assert "Say another number" in capsys.readouterr().err

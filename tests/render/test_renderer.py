@@ -13,11 +13,13 @@ from chronotome.render.plan import plan_for
 from chronotome.render.pool import Source
 from chronotome.render.proof import joins_of, proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
-from chronotome.session.edits.recordings import add_recording
+from chronotome.session.edits.fitting import Who, set_who
+from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit, set_tighten
-from chronotome.session.edits.timing import set_click
-from chronotome.session.edits.tracks import lock, set_level, set_move_by, set_muted, set_solo
-from chronotome.session.model import Click, Recording, Session
+from chronotome.session.edits.timing import set_click, set_tempo
+from chronotome.session.edits.tracks import lock, set_level, set_move_by, set_muted, set_solo, unlock
+from chronotome.session.fit import Measured
+from chronotome.session.model import Click, Recording, Session, replace
 from chronotome.session.tighten import targets_of
 from sounds import noise_hits
 from strategies import RATE, edits, sessions, simple_session
@@ -168,9 +170,9 @@ def test_the_nearest_piece_to_the_playhead_comes_first(studio):
 
     studio.renderer.render(plan_for(session), studio.sources, mixes.append, near=60 * STEP)
 
-    early, whole = mixes
-    covered = OfflineMix(early, studio.arena).read(60 * STEP, 8 * STEP)
-    np.testing.assert_array_equal(covered, OfflineMix(whole, studio.arena).read(60 * STEP, 8 * STEP))
+    early, whole = mixes[0], mixes[-1]
+    covered = OfflineMix(early, studio.arena).read(60 * STEP, 3 * STEP)
+    np.testing.assert_array_equal(covered, OfflineMix(whole, studio.arena).read(60 * STEP, 3 * STEP))
     assert early.serial < whole.serial
 
 
@@ -213,3 +215,56 @@ def test_5_1_is_folded_down_as_the_standard_says():
 
     np.testing.assert_allclose(weights[:, 0], [1, 0, 0.7071, 0, 0.7071, 0], atol=1e-4)
     np.testing.assert_allclose(fold_down(8, 2).sum(axis=0), [1, 1])
+
+
+@pytest.mark.parametrize("move_by", [MoveBy.STRETCHING, MoveBy.CUTTING])
+def test_locked_recordings_are_stretched_as_one(studio, move_by):
+    """Three microphones: one hears what the other two hear together. So it must stay, to the sample."""
+    hum = simple_session(FRAMES, TOTAL)
+    random = np.random.default_rng(8)
+    near = noise_hits(FRAMES, TOTAL, rate=RATE, decay=0.05)
+    far = (0.3 * np.sin(np.arange(TOTAL) * 0.031) + 0.05 * random.standard_normal(TOTAL))[:, None]
+    session = hum
+    for name, samples in (("near", near), ("far", far), ("both", near + far)):
+        content = name * 8
+        recording = replace(hum.recordings[0], content=content, file=f"{name}.wav", channels=1)
+        session = add_recording(session, recording, name)
+        region = studio.arena.allocate(TOTAL, 1)
+        region.samples[:] = samples
+        source = Source(content, region, RATE, Overview(TOTAL))
+        source.finish()
+        studio.sources[content] = source
+    tracks = [track.id for track in session.tracks[1:]]
+    session = lock(session, tracks[0], tracks[1:])
+    session = set_move_by(set_tighten(session, tracks[0], strength=1.0), tracks[0], move_by)
+    heard = [studio.heard(set_solo(session, track, True)) for track in tracks]
+
+    apart = unlock(session, tracks[2])
+    apart = set_move_by(set_tighten(apart, tracks[2], strength=1.0), tracks[2], move_by)
+    alone = studio.heard(set_solo(apart, tracks[2], True))
+
+    played = studio.heard(set_solo(session, tracks[0], True), Side.AS_PLAYED)
+    assert np.abs(heard[0] - played[: len(heard[0])]).max() > 0.1
+    assert np.abs(heard[0] + heard[1] - heard[2]).max() < 1e-5
+    if move_by is MoveBy.STRETCHING:
+        assert np.abs(alone - heard[2]).max() > 0.01
+
+
+def test_a_mix_grows_from_the_playhead_on(studio):
+    frames = list(range(1000, 120 * RATE, RATE // 2))
+    session = simple_session(frames, 120 * RATE + RATE)
+    content = session.recordings[0].content
+    measured = Measured(120.0, frames[0] / RATE, 1.0, True, beats=tuple(frame / RATE for frame in frames))
+    session = set_analysis(session, content, session.recordings[0].onsets, measured)
+    session = set_tempo(set_who(session, session.tracks[0].id, Who.RECORDING), 100.0)
+    studio.load(session.recordings[0])
+    mixes = []
+
+    studio.renderer.render(plan_for(session), studio.sources, mixes.append, 60 * RATE)
+
+    lengths = [int(mix.lanes[1].lengths.sum()) for mix in mixes]
+    first = mixes[0].lanes[1].starts
+    assert len(mixes) > 4
+    assert lengths == sorted(lengths)
+    assert first.min() > 55 * RATE
+    assert len(mixes[-1].lanes[1].starts) == len(plan_for(session).tracks[0].clips[0])

@@ -96,18 +96,21 @@ class Rendering(QObject):
             mixes.append(mix)
             for source in request.sources.values():
                 self._last_serial_with[id(source.region)] = mix.serial
-            self._player.publish(mix, self._moved(request.session))
+            self._player.publish(mix, moved if len(mixes) == 1 else None)  # it moves with the first mix only
+            self._tempo = request.session.tempo
 
         began = time.perf_counter()
+        moved = self._moved(request.session)
+        near = request.near if moved is None else moved(request.near)
         plan = plan_for(request.session)
         self._plan_seconds = time.perf_counter() - began
-        self._renderer.render(plan, request.sources, publish, request.near, is_wanted)
+        self._renderer.render(plan, request.sources, publish, near, is_wanted)
         if is_wanted():
             self._done.emit(request, mixes[-1])
 
     def _moved(self, session: Session) -> Callable[[int], int] | None:
         """What keeps the playhead at its bar when the song's tempo changes and something follows the song."""
-        before, self._tempo = self._tempo, session.tempo
+        before = self._tempo
         if before is None or before == session.tempo or not follows_song(session):
             return None
         return lambda position: moved_with(position, before, session)

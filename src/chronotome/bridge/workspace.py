@@ -14,6 +14,7 @@ from chronotome.dsp.bands import Material
 from chronotome.errors import Cancelled, ChronotomeError, UnusableFile
 from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_analysis
 from chronotome.files.audio_file import FileFacts, facts_of, load_source
+from chronotome.files.fit_file import keep_fit, kept_fit, write_sidecar
 from chronotome.files.journal import Journal, Recovered
 from chronotome.files.session_file import (
     Opened,
@@ -29,6 +30,7 @@ from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Pool, Source
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.fit import Fit
 from chronotome.session.history import History
 from chronotome.session.model import ContentHash, Recording, Session
 from chronotome.session.onsets import Onsets
@@ -67,6 +69,7 @@ class Workspace(QObject):
         self._store, self._tasks, self.arena, self._journal = store, tasks, arena, journal
         self.pool = Pool()
         self.places: dict[ContentHash, Path] = {}
+        self._fits: dict[ContentHash, Fit] = {}
         self.folder: Path | None = None
         self.lost: dict[ContentHash, str] = {}
         self._analyses: dict[tuple[ContentHash, Material | None], Found] = {}
@@ -144,7 +147,12 @@ class Workspace(QObject):
         """Import a sound file: a recording, a track and a clip; then its onsets are looked for."""
         generation = self._generation
 
-        def add(facts: FileFacts) -> None:
+        def work(progress: Progress) -> tuple[FileFacts, Fit]:
+            facts = facts_of(path, progress)
+            return facts, kept_fit(facts.content, path)
+
+        def add(found: tuple[FileFacts, Fit]) -> None:
+            facts, fit = found
             if generation != self._generation:
                 return
             self.places.setdefault(facts.content, path.resolve())
@@ -155,13 +163,14 @@ class Workspace(QObject):
                 facts.rate,
                 facts.frames,
                 facts.channels,
+                fit=fit,
             )
             words = f"Open {path.name}"
             self._store.apply(lambda session: add_recording(session, recording, path.stem), words)
             if self.pool.get(facts.content) is None:
                 self._load(facts.content, path, self._store.session.rate, known=facts)
 
-        self._tasks.run(f"Opening {path.name}", lambda progress: facts_of(path, progress), add)
+        self._tasks.run(f"Opening {path.name}", work, add)
 
     def _free_name(self, name: str, content: ContentHash) -> str:
         """A file name that no other recording of the session has."""
@@ -320,7 +329,27 @@ class Workspace(QObject):
 
         self._tasks.run(f"Saving {folder.name}", work, show)
 
+    def _keep_fits(self, kind: str, session: Session) -> None:
+        """A fit that was changed stays with its recording, for other sessions."""
+        for recording in session.recordings:
+            before = self._fits.get(recording.content, Fit())
+            if recording.fit is not before and recording.fit != before and kind != "reset":
+                keep_fit(recording)
+            self._fits[recording.content] = recording.fit
+
+    def write_fit(self, content: ContentHash) -> None:
+        """Write the fit beside the recording's file."""
+        recording, place = self._store.session.recording_with(content), self.places.get(content)
+        if place is None:
+            self.told.emit(f"{recording.file} was not found: Session, Find missing recordings")
+            return
+        try:
+            self.told.emit(f"Wrote {write_sidecar(recording, place)}")
+        except ChronotomeError as error:
+            self._tasks.error.emit(str(error))
+
     def _on_kept(self, kind: str, history: History) -> None:
+        self._keep_fits(kind, history.session)
         if kind in {"reset", "saved"}:
             self._journal.start(history, self.places, self.folder)
         else:

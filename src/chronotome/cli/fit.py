@@ -21,6 +21,7 @@ if TYPE_CHECKING:
     from chronotome.dsp.beats import Pulse
 
 NOTICEABLE_SWING = 52.5
+BEATS = {"measured": Reads.MEASURED, "hits": Reads.ONSETS, "bars": Reads.BARS}
 
 
 def metre_of(text: str) -> Metre:
@@ -53,7 +54,7 @@ def add_fit_commands(commands: Any) -> None:
     )
     straighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="the guide's own where not given")
     straighten.add_argument(
-        "--beats", type=Reads, choices=list(Reads), default=Reads.MEASURED, help="of the guide"
+        "--beats", choices=list(BEATS), default="measured", help="of the guide; each of its hits can be one"
     )
     straighten.add_argument("--steady", type=between(0, 100), default=100.0, metavar="0..100")
     straighten.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
@@ -142,7 +143,7 @@ def _tempo_document(
 
 
 def straighten(arguments: argparse.Namespace, progress: Progress) -> None:
-    how = Straightening(arguments.bpm, arguments.steady / 100, arguments.by, arguments.beats)
+    how = Straightening(arguments.bpm, arguments.steady / 100, arguments.by, BEATS[arguments.beats])
     guide = arguments.guide or arguments.audio[0]
     done = straighten_files(arguments.audio, guide, arguments.out, how, progress)
     for path in done.written:

@@ -156,9 +156,9 @@ class Mixer:
         self._slot = control.adopt()
         serial = control.tables[self._slot].serial
         control.put(Word.ADOPTED_SERIAL, serial)
-        if control.get(Word.MOVE_SERIAL) == serial:
+        if 0 < control.get(Word.MOVE_SERIAL) <= serial:
             self._position = max(0, self._position + control.get(Word.MOVE_FRAMES))
-            control.put(Word.MOVE_SERIAL, -1)
+            control.put(Word.MOVE_SERIAL, 0)
             control.put(Word.PLAY_STARTED, min(control.get(Word.PLAY_STARTED), self._position))
             self._rise, self._jumped = START_FADE, True
         if self._old_left == 0:

@@ -137,7 +137,8 @@ class Player:
             self._mix = mix
             if moved is not None:
                 position = self.control.get(Word.POSITION)
-                self.control.put(Word.MOVE_FRAMES, moved(position) - position)
+                waiting = self.control.get(Word.MOVE_FRAMES) if self.control.get(Word.MOVE_SERIAL) > 0 else 0
+                self.control.put(Word.MOVE_FRAMES, moved(position + waiting) - position)
                 self.control.put(Word.MOVE_SERIAL, mix.serial)
             self.control.publish(mix)
 

@@ -19,7 +19,9 @@ from chronotome.render.pool import Source
 from chronotome.session.model import ClickSound, ContentHash
 from chronotome.units import Frames
 
-SOON_SECONDS = 2.0
+SOON_SECONDS = 0.4
+MANY_PIECES = 512
+"""More unknown pieces than this are looked for in the cache only when their turn comes."""
 Sources = Mapping[ContentHash, Source]
 Publish = Callable[[Mix], None]
 
@@ -70,7 +72,7 @@ class Renderer:
         is_wanted: Callable[[], bool] = always,
         progress: Progress = unheard,
     ) -> None:
-        """Publish a mix when the seconds after `near` are ready, and again when all is.
+        """Publish a mix when the moment after `near` is ready, each time twice as much is, and at the end.
 
         Raises
         ------
@@ -80,15 +82,14 @@ class Renderer:
         serial = next(self._serials)
         placed = self._place(plan, sources, serial)
         missing = _missing(placed, near, plan.frames)
-        soon = int(SOON_SECONDS * plan.rate)
-        is_told = False
+        horizon = int(SOON_SECONDS * plan.rate)
         for done, (distance, clip, piece) in enumerate(missing):
             if not is_wanted():
                 raise Cancelled
-            if not is_told and distance > soon:
+            if distance > horizon:
                 publish(self._mix(plan, placed, serial))
                 serial = next(self._serials)
-                is_told = True
+                horizon = 2 * distance
             known = placed[clip]
             known.put(piece, self.cache.render(known.plan.key(piece), sources, serial))
             if done % 64 == 0:
@@ -124,6 +125,8 @@ class Renderer:
             placed.gained[taken] = last.gained[same[taken]]
             placed.ready = verbatim | taken
             unknown &= ~taken
+        if unknown.sum() > MANY_PIECES and not self.cache.is_over:
+            return placed
         for piece in np.flatnonzero(unknown).tolist():
             rendered = self.cache.get(clip.key(piece), serial)
             if rendered is not None:
@@ -166,14 +169,21 @@ def _missing(
     placed: Mapping[tuple[int, int], Placed], near: int, end: int
 ) -> list[tuple[int, tuple[int, int], int]]:
     """(distance from the playhead, clip, piece) of all that is not rendered, nearest first."""
-    missing = []
-    for clip, known in placed.items():
-        heard = known.plan.heard
-        for piece in np.flatnonzero(~known.ready).tolist():
-            is_ahead = heard[piece + 1] > near
-            missing.append((max(0, int(heard[piece]) - near) if is_ahead else end, clip, piece))
-    missing.sort()
-    return missing
+    clips = list(placed)
+    distances, owners, numbers = [], [], []
+    for owner, clip in enumerate(clips):
+        known = placed[clip]
+        pieces = np.flatnonzero(~known.ready)
+        starts, ends = known.plan.heard[pieces], known.plan.heard[pieces + 1]
+        distances.append(np.where(ends > near, np.maximum(0, starts - near), end))
+        owners.append(np.full(len(pieces), owner))
+        numbers.append(pieces)
+    if not clips:
+        return []
+    distance, owner_of, number = (np.concatenate(each) for each in (distances, owners, numbers))
+    order = np.lexsort((number, owner_of, distance))
+    rows = zip(distance[order].tolist(), owner_of[order].tolist(), number[order].tolist(), strict=True)
+    return [(far, clips[owner], piece) for far, owner, piece in rows]
 
 
 def _edited_lane(known: Placed, gain: float) -> Lane:

@@ -175,7 +175,7 @@ def beat_map(fit: Fit, measured: Measured | None, take: Take) -> BeatMap | None:
     pins = [(pin.frame / take.rate, pin.beat) for pin in fit.pins]
     if fit.beat_one is not None and not any(beat == 0 for _, beat in pins):
         pins.append((fit.beat_one / take.rate, 0.0))
-    pins.sort()
+    pins = _in_order(sorted(pins))
     hand = {pin.frame for pin in fit.pins}
     if pins:
         is_steady = fit.tempo is not None or (measured is not None and measured.is_constant)
@@ -186,6 +186,15 @@ def beat_map(fit: Fit, measured: Measured | None, take: Take) -> BeatMap | None:
         return None
     by_hand = np.isin(np.rint(seconds * take.rate).astype(np.int64), list(hand))
     return BeatMap(seconds, beats, by_hand)
+
+
+def _in_order(pins: list[tuple[float, float]]) -> list[tuple[float, float]]:
+    """Without those that would not rise in time and beat."""
+    kept: list[tuple[float, float]] = []
+    for moment, beat in pins:
+        if not kept or (moment > kept[-1][0] and beat > kept[-1][1]):
+            kept.append((moment, beat))
+    return kept
 
 
 def _unpinned(fit: Fit, measured: Measured | None, take: Take) -> tuple[SecondsArray, BeatArray] | None:

@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 
 from chronotome.session.counting import counted_of
 from chronotome.session.follow import Fitted, fitted_of
-from chronotome.session.grid import Metre, TempoMap, nearest_lines
+from chronotome.session.grid import Metre, TempoMap, lines_between, nearest_lines
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Recording, Session, TightenSettings, Track
 from chronotome.units import BeatArray, Frames, at_other_rate, frames_at
@@ -144,8 +144,8 @@ def _lines_at_or_after(
     start = tempo.beat_of(0.0)
     early = lines < start - 1e-9
     if early.any():
-        later = nearest_lines(np.array([start + settings.grid.step]), settings.grid, metre, settings.swing)[0]
-        lines = np.where(early, later, lines)
+        later = lines_between(start, start + 2 * metre.bar, settings.grid, metre, settings.swing)
+        lines = np.where(early, later[0], lines)
     return lines
 
 

@@ -72,6 +72,7 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
         Entry("lock-all", "Recording", "Lock all tracks to this one", "Ctrl+Shift+L", c.lock_all),
         Entry("make-guide", "Recording", "Make this the guide", "", c.make_guide),
         Entry("unlock", "Recording", "Unlock", "", c.unlock),
+        Entry("write-fit", "Recording", "Write fit beside the file", "", f.write_beside),
         Entry("remove-track", "Recording", "Remove track", "Ctrl+Delete", c.remove_track),
         Entry("add-onset", "Marks", "Mark here, or by ear while it plays", "I, Insert", m.add),
         Entry("keep-onset", "Marks", "Keep onset", "K", m.keep),

@@ -57,6 +57,10 @@ def build(
     return MainWindow(desk, player, journal, settings)
 
 
+SWITCH_SECONDS = 0.001
+"""How long a thread may keep the interpreter: painting must not hold up the sound that is being rendered."""
+
+
 def give_memory_back() -> None:
     """Large arrays that are freed go back to the machine at once, rather than to the allocator's shelves."""
     with contextlib.suppress(AttributeError):  # not every C library has it
@@ -70,6 +74,7 @@ def application() -> QApplication:
     if isinstance(existing, QApplication):
         return existing
     give_memory_back()
+    sys.setswitchinterval(SWITCH_SECONDS)
     QCoreApplication.setApplicationName("chronotome")
     QApplication.setHighDpiScaleFactorRoundingPolicy(Qt.HighDpiScaleFactorRoundingPolicy.PassThrough)
     qt = QApplication(sys.argv[:1])

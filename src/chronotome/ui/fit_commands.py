@@ -321,6 +321,10 @@ class FitCommands:
             )
         )
 
+    def write_beside(self) -> None:
+        """Fit and beats as a file beside the recording's own."""
+        self._with_guide(lambda guide: self._desk.workspace.write_fit(guide.recording.content))
+
     def set_reads(self, reads: Reads) -> None:
         self._with_guide(
             lambda guide: self._apply(

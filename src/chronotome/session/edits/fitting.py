@@ -198,7 +198,10 @@ def bars_in(session: Session, clip: Clip) -> float:
 
 def set_recording_beat_one(session: Session, track: TrackId, frame: int) -> Session:
     """Beat one of the recording at one of its frames; what is before stays as a pickup."""
-    frame = max(0, frame)
+    found = guide_clip(session, track)
+    if found is None:
+        return session
+    frame = max(0, min(session.recording_of(found[1]).frames - 1, frame))
     return set_fit(
         session, track, lambda fit: replace(fit, beat_one=frame, pins=_rebased(session, track, frame))
     )
