@@ -238,9 +238,7 @@ def test_a_drifting_pair_is_straightened_in_step(drifting_pair, tmp_path, capsys
     near, far = drifting_pair
     out = tmp_path / "steady"
 
-    assert (
-        run("straighten", far, "--guide", near, "--bpm", 96, "--beats", "every hit is a beat", "-o", out) == 0
-    )
+    assert run("straighten", far, "--guide", near, "--bpm", 96, "--beats", "hits", "-o", out) == 0
 
     written = capsys.readouterr().out.split()
     first = soundfile.read(out / "near.wav", dtype="float32", always_2d=True)[0]
