@@ -47,7 +47,7 @@ def pulse(person):
     return person.window.timeline.pulse
 
 
-def x_of_beat(person, beat: float) -> float:
+def x_of_beat(person, beat):
     guide = guide_of(person.desk)
     return float(pulse(person).xs_of(guide.frame_at(np.array([beat])))[0])
 
