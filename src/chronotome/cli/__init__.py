@@ -121,6 +121,7 @@ def parser() -> argparse.ArgumentParser:
     shot.add_argument("session", help="a session, or “demo”")
     shot.add_argument("-o", "--out", type=Path, required=True, metavar="PNG")
     shot.add_argument("--stage", choices=["mark", "fit", "tighten", "rework", "export"], default="tighten")
+    shot.add_argument("--track", metavar="NAME", help="the track in the tall lane")
     shot.add_argument("--size", default="1280x800", metavar="1280x800")
     shot.add_argument("--theme", choices=["day", "night"], default="day")
 

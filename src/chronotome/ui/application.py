@@ -214,6 +214,12 @@ def shot(arguments: argparse.Namespace) -> int:
                 str(UnusableFile(arguments.session, "is no session and no sound file", "Check the name."))
             )
         wait_until_ready(window)
+        tracks = [each.id for each in window.desk.session.tracks if each.name == arguments.track]
+        if tracks:
+            window.desk.view.focus(tracks[0])
+            window.desk.view.fit()
+        elif arguments.track:
+            errors.append(f"There is no track “{arguments.track}”.")
         if not errors:
             take_picture(window, Stage[arguments.stage.upper()], Path(arguments.out), errors)
         window.desk.store.mark_saved(window.desk.store.history.session)

@@ -99,7 +99,6 @@ class PulseLane(TrackLane):
             share = np.clip((tempo - middle) / reach, -1, 1)
             return (top + foot) / 2 - share * (foot - top) / 2
 
-        self._paint_axis(painter, content, (middle - reach, middle, middle + reach), (foot, top))
         self._paint_within(painter, content, guide, (middle, reach), y_of)
         for place, option in enumerate(above):
             self._paint_option(painter, content, option, TICKS + 8 + EDGE * (place + 0.5), is_within=False)
@@ -109,6 +108,7 @@ class PulseLane(TrackLane):
         self._paint_song(painter, content, y_of)
         xs = self.xs_of(guide.frame_at(guide.beats.beats))
         self._paint_curve(painter, xs, y_of(tempi), y_of(smooth))
+        self._paint_axis(painter, content, (middle - reach, middle, middle + reach), (foot, top))
         self._paint_beats(painter, guide, guide.beats)
 
     def _paint_way_out(self, painter: QPainter, content: QRect, guide: Guide | None) -> None:
