@@ -285,6 +285,34 @@ def test_the_fit_comes_back_with_the_file_in_another_session(drifting, tmp_path)
     assert drifting.session.recordings[0].fit.scale == 0.5
 
 
+def test_removing_the_track_that_leads_leaves_the_song_its_tempo(drifting):
+    run(drifting, "lead-grid")
+    tempo = drifting.session.tempo
+
+    run(drifting, "remove-track")
+    drifting.press(Qt.Key.Key_Z, CONTROL)
+    back = who_of(drifting.session, track(drifting))
+    drifting.press(Qt.Key.Key_Y, CONTROL)
+
+    assert back is Who.GRID
+    assert drifting.session.lead is None
+    assert drifting.session.tempo == tempo
+
+
+def test_an_early_tempo_is_kept_when_beats_are_known_later(person, tmp_path):
+    """Saying something about a file that is still being looked at must not be lost."""
+    frames = [round(place * 0.5 * RATE) + 2000 for place in range(24)]
+    path = write(tmp_path / "late.wav", noise_hits(frames, 13 * RATE, rate=RATE), rate=RATE)
+    person.window.open([path])
+    person.wait(lambda: bool(person.session.tracks))
+    person.window._commands.fit.set_tempo(120.0)
+    person.settle()
+
+    assert person.session.recordings[0].fit.tempo == 120.0
+    assert person.session.recordings[0].is_analysed
+    assert beats(person).tempo == pytest.approx(120.0)
+
+
 # Click, tour, sections, loop, shelf
 
 

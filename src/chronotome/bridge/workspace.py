@@ -29,6 +29,7 @@ from chronotome.files.tags import tempo_tag
 from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Pool, Source
+from chronotome.session.edits.fitting import led
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.fit import Fit
 from chronotome.session.history import History
@@ -305,7 +306,8 @@ class Workspace(QObject):
             recording = next((each for each in session.recordings if each.content == found.content), None)
             if recording is None or _asked(recording) is not found.asked:
                 return session
-            return set_analysis(session, found.content, analysis.onsets, analysis.measured, analysis.material)
+            known = analysis.onsets, analysis.measured, analysis.material
+            return led(set_analysis(session, found.content, *known))
 
         self._store.amend(amend)
 

@@ -281,10 +281,17 @@ def check(session: Session) -> None:
             raise ValueError(f"clip {clip.id} names a recording that is not in the session")
         if not 0 <= clip.source_start < clip.source_end <= session.recording_of(clip).frames:
             raise ValueError(f"clip {clip.id} does not lie within its recording")
+    _check_names(session)
+
+
+def _check_names(session: Session) -> None:
+    """Lock groups and the lead name tracks that are there."""
     tracks = {track.id for track in session.tracks}
     for group in session.lock_groups:
         if group.guide not in group.tracks or not tracks.issuperset(group.tracks):
             raise ValueError(f"lock group {group.id} names a track that is not there")
+    if session.lead is not None and session.lead.track not in tracks:
+        raise ValueError("the song takes its tempo from a track that is not there")
 
 
 replace = msgspec.structs.replace

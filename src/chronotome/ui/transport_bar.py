@@ -14,6 +14,7 @@ from PySide6.QtWidgets import (
 )
 
 from chronotome.render.mix import Side
+from chronotome.session.edits.fitting import led
 from chronotome.session.edits.timing import set_metre, set_tempo
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, position_words
 from chronotome.ui.actions import Actions
@@ -194,7 +195,7 @@ class TransportBar(QWidget):
 
     def _on_metre(self, index: int) -> None:
         beats, unit = METRES[index]
-        self._desk.store.apply(lambda session: set_metre(session, Metre(beats, unit)), "Set metre")
+        self._desk.store.apply(lambda session: led(set_metre(session, Metre(beats, unit))), "Set metre")
 
     def _on_snap(self, index: int) -> None:
         view = self._desk.view

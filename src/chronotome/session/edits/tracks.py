@@ -60,6 +60,7 @@ def remove_track(session: Session, track: TrackId) -> Session:
         tracks=kept,
         recordings=tuple(each for each in session.recordings if each.content in used),
         lock_groups=tuple(group for group in groups if group is not None),
+        lead=None if session.lead is not None and session.lead.track == track else session.lead,
     )
 
 

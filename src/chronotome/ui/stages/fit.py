@@ -150,6 +150,9 @@ class FitTray(Tray):
             lambda session, index: set_click(session, replace(session.click, count_in=COUNT_INS[index])),
             "Count-in",
         )
+        self.accents = QCheckBox("Accent on one")
+        self.accents.toggled.connect(self._set_accents)
+        self.add(self.accents)
         self.level = ValueSlider(self.desk.view, "Level of the click", -36, 6, decibels, step=1, usual=-12)
         self.add(self.level)
         self.bind(self.level, self._set_level, "Set click level")
@@ -159,6 +162,12 @@ class FitTray(Tray):
     @staticmethod
     def _set_level(session: Session, level: float) -> Session:
         return set_click(session, replace(session.click, level=level))
+
+    def _set_accents(self, is_on: bool) -> None:  # noqa: FBT001 - a signal's value
+        words = "Accent on one" if is_on else "No accent on one"
+        self.desk.store.apply(
+            lambda session: set_click(session, replace(session.click, accents=is_on)), words
+        )
 
     def _set_steady(self, session: Session, percent: float) -> Session:
         track = self.desk.view.focused
@@ -200,6 +209,7 @@ class FitTray(Tray):
         session, guide = self.desk.session, guide_of(self.desk)
         self.song.setText(f"Song: {plain(session.tempo.beats_per_minute, 2)} bpm")
         self.level.set_value(session.click.level)
+        self.accents.setChecked(session.click.accents)
         self.sound.set_index(SOUNDS.index(session.click.sound))
         self.count_in.set_index(min(session.click.count_in, len(COUNT_INS) - 1))
         if not self.tempo.hasFocus():
