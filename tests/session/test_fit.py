@@ -15,6 +15,7 @@ from chronotome.session.edits.fitting import (
     set_reads,
     set_recording_beat_one,
     set_recording_tempo,
+    set_smooth,
     set_steady,
     set_tapped,
     set_who,
@@ -219,6 +220,24 @@ def test_the_grid_bends_to_the_performance_and_nothing_is_stretched():
     assert session.tempo.seconds_at(np.arange(32.0)) == pytest.approx(DRIFT, abs=1e-3)
     assert (targets.target == targets.played).all()
     assert moved.tempo.seconds_of(8.0) == pytest.approx(DRIFT[8] + 0.05, abs=1e-3)
+
+
+def test_a_smoothed_grid_leaves_out_the_jitter_and_keeps_what_was_tied():
+    random = np.random.default_rng(3)
+    jitter = random.normal(0, 0.008, len(DRIFT))
+    session = session_with(DRIFT + jitter)
+    track = track_of(session)
+    session = pin_beat(session, track, 9.0, round((DRIFT[9] + 0.02) * RATE))
+
+    exact = set_who(session, track, Who.GRID)
+    smooth = set_smooth(exact, True)
+
+    def off(grid: Session) -> float:
+        return float(np.sqrt(np.mean((grid.tempo.seconds_at(np.arange(16.0, 28.0)) - DRIFT[16:28]) ** 2)))
+
+    assert off(smooth) < 0.7 * off(exact)
+    assert smooth.tempo.seconds_of(9.0) == pytest.approx(DRIFT[9] + 0.02, abs=1e-3)
+    assert set_smooth(smooth, False).tempo == exact.tempo
 
 
 def test_the_song_takes_a_tempo_until_another_one_is_set():

@@ -146,6 +146,22 @@ class BeatMap:
         middle = np.pad(np.median(windows, axis=1), reach, mode="edge")
         return np.asarray(np.convolve(middle, np.ones(2 * reach + 1) / (2 * reach + 1), "valid"))
 
+    def steadied(self, beats: int) -> "BeatMap":
+        """The same beats without the jitter of single hits: each at the mean place of its neighbours.
+
+        What a person tied stays where it is. The distance from the straight line is averaged over `beats`
+        neighbours to either side, mirrored at the ends.
+        """
+        reach = min(beats, len(self) - 1)
+        if reach < 1:
+            return self
+        slope, start = np.polyfit(self.beats, self.seconds, 1)
+        off = np.pad(self.seconds - start - slope * self.beats, reach, mode="reflect", reflect_type="odd")
+        mean = np.convolve(off, np.ones(2 * reach + 1) / (2 * reach + 1), "valid")
+        seconds = np.where(self.by_hand, self.seconds, start + slope * self.beats + mean)
+        rising = np.concatenate([[True], np.diff(np.maximum.accumulate(seconds)) > 1e-4])
+        return BeatMap(seconds[rising], self.beats[rising], self.by_hand[rising])
+
 
 def _through(at: BeatArray, known: BeatArray, values: BeatArray) -> BeatArray:
     """Straight between known places, and straight on at both ends."""

@@ -89,10 +89,14 @@ class Follow(StrEnum):
 
 
 class Lead(Struct, frozen=True):
-    """The track that the song takes its tempo from: one tempo, or beat by beat where `bends`."""
+    """The track that the song takes its tempo from: one tempo, or beat by beat where `bends`.
+
+    `is_smooth` leaves out the jitter of single hits.
+    """
 
     track: TrackId
     bends: bool = False
+    is_smooth: bool = False
 
 
 class Track(Struct, frozen=True):

@@ -169,6 +169,10 @@ def style_sheet(theme: Theme) -> str:
     QComboBox::drop-down {{ border: none; width: 16px; }}
     QComboBox QAbstractItemView {{ background: {t.card}; border: 1px solid {t.strong_rule};
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}
+    QCheckBox {{ color: {t.ink}; spacing: 8px; }}
+    QCheckBox::indicator {{ width: 13px; height: 13px; border: 1px solid {t.soft_ink}; border-radius: 3px;
+        background: {t.paper}; }}
+    QCheckBox::indicator:checked {{ background: {t.ink}; border-color: {t.ink}; }}
     QTableView#onsets {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px;
         font-family: "{FIGURES}"; font-size: 11px; outline: none;
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}

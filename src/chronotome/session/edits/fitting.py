@@ -14,6 +14,7 @@ from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoM
 from chronotome.session.model import Clip, Follow, Lead, Recording, Session, Track, TrackId, replace
 
 MOST_CHANGES = 20_000
+SMOOTH_BEATS = 4
 NEAR_PIN = 0.25
 """Of a beat: nearer to another pin, a new one takes its place."""
 
@@ -73,6 +74,13 @@ def set_who(session: Session, track: TrackId, who: Who) -> Session:
     return led(replace(session, lead=Lead(guide.id, bends=who is Who.GRID)))
 
 
+def set_smooth(session: Session, is_smooth: bool) -> Session:  # noqa: FBT001 - the value itself
+    """Whether a grid that bends to a performance leaves out the jitter of single hits."""
+    if session.lead is None or session.lead.is_smooth == is_smooth:
+        return session
+    return led(replace(session, lead=replace(session.lead, is_smooth=is_smooth)))
+
+
 def _following(session: Session, track: TrackId, clip: Clip, beats: BeatMap) -> Session:
     one = played_seconds(session, clip, beats.beat_one)
     bar = session.metre.bar
@@ -99,6 +107,8 @@ def led(session: Session) -> Session:
     if found is None or beats is None:
         return replace(session, lead=None)
     clip = found[1]
+    if session.lead.bends and session.lead.is_smooth:
+        beats = beats.steadied(SMOOTH_BEATS)
     one = played_seconds(session, clip, beats.beat_one)
     changes = _changes(beats) if session.lead.bends else (TempoChange(0.0, tempo_of(session, clip, beats)),)
     tempo = TempoMap(changes, one)

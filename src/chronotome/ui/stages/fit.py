@@ -3,7 +3,7 @@
 from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QLabel, QLineEdit, QWidget
 
 from chronotome.dsp.stretch.segment import MoveBy
-from chronotome.session.edits.fitting import Who, bars_in, set_reads, set_steady, who_of
+from chronotome.session.edits.fitting import Who, bars_in, set_reads, set_smooth, set_steady, who_of
 from chronotome.session.edits.timing import set_click
 from chronotome.session.edits.tracks import set_move_by
 from chronotome.session.fit import Reads, TempoOption
@@ -100,6 +100,12 @@ class FitTray(Tray):
         self.who.chosen.connect(lambda index: self._fit.set_who(WHO[index]))
         self.add(self.who)
         (self.straighten,) = self.add_buttons("straighten")
+        self.smooth = self.choice(
+            "The grid bends",
+            ["Beat by beat", "Smoothed"],
+            lambda session, index: set_smooth(session, index == 1),
+            "Bend the grid",
+        )
         self.steady = ValueSlider(self.desk.view, "Steady", 0, 100, lambda value: f"{value:.0f} %", usual=100)
         self.add(self.steady)
         self.bind(self.steady, self._set_steady, "Set steadiness")
@@ -235,6 +241,8 @@ class FitTray(Tray):
         self.move_by.set_index(MOVES.index(guide.track.move_by))
         for shown in (self.steady, self.move_by):
             shown.setVisible(who is Who.RECORDING)
+        self.smooth.setVisible(who is Who.GRID)
+        self.smooth.set_index(int(session.lead is not None and session.lead.is_smooth))
         self.straighten.setVisible(who is not Who.RECORDING)
         self.reads.set_index(READS.index(guide.recording.fit.reads))
         self._show_checks(guide)
