@@ -147,17 +147,19 @@ class BeatMap:
         return np.asarray(np.convolve(middle, np.ones(2 * reach + 1) / (2 * reach + 1), "valid"))
 
     def steadied(self, beats: int) -> "BeatMap":
-        """The same beats without the jitter of single hits: each at the mean place of its neighbours.
+        """The same beats without the jitter of single hits; what a person tied stays where it is.
 
-        What a person tied stays where it is. The distance from the straight line is averaged over `beats`
-        neighbours to either side, mirrored at the ends.
+        The distance from the straight line is smoothed by a parabola through `beats` neighbours to either side
+        (A. Savitzky and M. Golay, 1964), mirrored at the ends: a steady change of tempo is not bent.
         """
         reach = min(beats, len(self) - 1)
         if reach < 1:
             return self
         slope, start = np.polyfit(self.beats, self.seconds, 1)
         off = np.pad(self.seconds - start - slope * self.beats, reach, mode="reflect", reflect_type="odd")
-        mean = np.convolve(off, np.ones(2 * reach + 1) / (2 * reach + 1), "valid")
+        places = np.arange(-reach, reach + 1, dtype=np.float64)
+        weights = np.linalg.pinv(np.vander(places, min(3, 2 * reach + 1)))[-1]
+        mean = np.convolve(off, weights[::-1], "valid")
         seconds = np.where(self.by_hand, self.seconds, start + slope * self.beats + mean)
         rising = np.concatenate([[True], np.diff(np.maximum.accumulate(seconds)) > 1e-4])
         return BeatMap(seconds[rising], self.beats[rising], self.by_hand[rising])
