@@ -261,3 +261,18 @@ def test_bars_that_are_said_give_the_tempo(take, capsys):
     assert document["bpm"] == pytest.approx(60 * 16 / seconds, abs=0.01)
     assert np.diff(document["downbeats"]) == pytest.approx(seconds / 4, abs=1e-4)
     assert "Say another number" in capsys.readouterr().err
+
+
+@pytest.mark.parametrize(
+    ("where", "words"), [("/proc/nowhere", "nowhere"), ("", "never altered"), ("/dev/null", "null")]
+)
+def test_straightening_never_writes_over_a_recording_and_says_where_it_cannot(
+    drifting_pair, capsys, where, words
+):
+    near, far = drifting_pair
+    before = near.read_bytes()
+
+    assert run("straighten", near, far, "-o", where or near.parent) == 1
+
+    assert words in capsys.readouterr().err
+    assert near.read_bytes() == before

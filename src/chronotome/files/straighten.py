@@ -8,7 +8,7 @@ from chronotome.dsp.audio import Audio
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.errors import UnusableFile
 from chronotome.files.analysis import analyse
-from chronotome.files.audio_file import encoding_like, facts_of, load_source
+from chronotome.files.audio_file import cannot_write, encoding_like, facts_of, load_source
 from chronotome.files.export import export_mix
 from chronotome.files.tags import tempo_tag
 from chronotome.progress import Progress, part_of, unheard
@@ -59,9 +59,15 @@ def straighten_files(
     """
     others = [path for path in paths if path.resolve() != guide.resolve()]
     every = [guide, *others]
-    names = {path.name for path in every}
-    if len(names) < len(every):
+    outs = [folder / path.with_suffix(".wav").name for path in every]
+    if len(set(outs)) < len(outs):
         raise UnusableFile(folder, "would get two files of the same name", "Rename one of them.")
+    if {out.resolve() for out in outs} & {path.resolve() for path in every}:
+        raise UnusableFile(folder, "holds the recordings themselves, which are never altered", "Say another.")
+    try:
+        folder.mkdir(parents=True, exist_ok=True)
+    except OSError as error:
+        raise cannot_write(folder, error) from None
     arena, pool, session = Arena(), Pool(), Session()
     for number, path in enumerate(every):
         share = part_of(progress, 0.3 * number / len(every), 0.3 * (number + 1) / len(every))
@@ -74,14 +80,14 @@ def straighten_files(
             session = _fitted(session, source, path, how, part_of(progress, 0.3, 0.5))
     tracks = [track.id for track in session.tracks]
     session = lock(session, tracks[0], tracks[1:])
-    folder.mkdir(parents=True, exist_ok=True)
     renderer, written = Renderer(arena), []
-    for number, (track, path) in enumerate(zip(session.tracks, every, strict=True)):
+    for number, (track, (path, out)) in enumerate(
+        zip(session.tracks, zip(every, outs, strict=True), strict=True)
+    ):
         alone = set_solo(session, track.id, True)
         share = part_of(progress, 0.5 + 0.5 * number / len(every), 0.5 + 0.5 * (number + 1) / len(every))
         mix = render_mix(renderer, plan_for(alone), pool.ready(), part_of(share, 0, 0.8))
         channels = session.recording_of(track.clips[0]).channels
-        out = folder / path.with_suffix(".wav").name
         export_mix(
             OfflineMix(mix, arena, channels=channels),
             out,

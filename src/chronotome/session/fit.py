@@ -149,7 +149,7 @@ class BeatMap:
     def steadied(self, beats: int) -> "BeatMap":
         """The same beats without the jitter of single hits; what a person tied stays where it is.
 
-        The distance from the straight line is smoothed by a parabola through `beats` neighbours to either side
+        The distance from the straight line is smoothed by parabolas through `beats` neighbours on either side
         (A. Savitzky and M. Golay, 1964), mirrored at the ends: a steady change of tempo is not bent.
         """
         reach = min(beats, len(self) - 1)
