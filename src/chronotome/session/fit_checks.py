@@ -48,13 +48,15 @@ def _found(beats: BeatMap, metre: Metre) -> tuple[FitCheck, ...]:
         return ()
     moments = beats.seconds_at(starts)
     lengths = np.diff(moments)
+    steps = np.abs(np.diff(np.log(lengths)))
+    jumps = np.concatenate([[np.inf], steps, [np.inf]])
     found = []
-    for bar, length in enumerate(lengths.tolist()):
+    for bar in np.flatnonzero(np.minimum(jumps[1:], jumps[:-1]) > np.log1p(DOUBTFUL_JUMP)).tolist():
+        length = float(lengths[bar])
         before = lengths[max(0, bar - NEIGHBOURS) : bar]
         after = lengths[bar + 1 : bar + 1 + NEIGHBOURS]
         around = float(np.median(np.concatenate([before, after])))
-        nearest = [abs(length / float(other) - 1) for other in (*before[-1:], *after[:1])]
-        if min(nearest) <= DOUBTFUL_JUMP or abs(length / around - 1) <= DOUBTFUL_JUMP:
+        if abs(length / around - 1) <= DOUBTFUL_JUMP:
             continue
         tempo, usual = 60 * metre.bar / length, 60 * metre.bar / around
         number = round(float(starts[bar]) / metre.bar) + 1
