@@ -144,4 +144,7 @@ def test_what_the_file_says_of_itself_is_a_vote_and_never_the_only_one():
     assert "name" in agreed[0].sources
     assert misled[0].beats_per_minute == pytest.approx(96, abs=0.1)
     assert 0 < share(misled, 131) < 0.2
+    tempi = [each.beats_per_minute for each in plain]
+    for relative in (48, 192, 64, 144):  # half, double and 3:2 are shown, whatever is heard
+        assert min(abs(tempo - relative) for tempo in tempi) < 0.5
     assert [each.confidence for each in plain] == sorted((each.confidence for each in plain), reverse=True)

@@ -12,7 +12,7 @@ from chronotome.dsp.names import tempo_in_name
 from chronotome.dsp.onsets import DetectedOnsets
 from chronotome.dsp.pacing import Pacing, first_pacing
 from chronotome.dsp.swing import Swing, swing_of
-from chronotome.dsp.tempo import Weights, onset_weights
+from chronotome.dsp.tempo import FASTEST, SLOWEST, Weights, onset_weights
 from chronotome.units import SecondsArray
 
 LEAST_STRENGTH = 20.0
@@ -29,7 +29,9 @@ NAME_SHARE, TAG_SHARE, LOOP_SHARE = 3.0, 6.0, 1.5
 """How many times likelier a tempo is that the file's name, its tags, or its length agree with."""
 AGREES = 0.015
 UNHEARD_SHARE = 0.06
-FEWEST_SHARE = 0.004
+FEWEST_SHARE, LEAST_SHARE = 0.004, 0.001
+RELATIVES = (0.5, 2.0, 2 / 3, 1.5)
+"""Half, double and 3:2 are always among the candidates: no ear is sure of them."""
 
 
 @dataclass(frozen=True)
@@ -193,6 +195,10 @@ def _candidates(
     found: dict[float, tuple[float, tuple[str, ...]]] = {}
     for candidate in answer.candidates:
         found[exact * answer.ratio / candidate.ratio] = (candidate.confidence, ("measured",))
+    for ratio in RELATIVES:
+        other = exact * ratio
+        if SLOWEST <= other <= FASTEST and all(abs(each / other - 1) > AGREES for each in found):
+            found[other] = (LEAST_SHARE, ("measured",))
     votes = [("name", told[0], NAME_SHARE), ("tag", told[1], TAG_SHARE)]
     if loop is not None:
         votes.append(("length", loop.beats_per_minute, LOOP_SHARE))
@@ -211,5 +217,5 @@ def _candidates(
     return tuple(
         TempoCandidate(round(each, 3), round(share / total, 3), sources)
         for each, (share, sources) in ranked
-        if share / total > FEWEST_SHARE
+        if share / total > FEWEST_SHARE or any(abs(each / exact / ratio - 1) < AGREES for ratio in RELATIVES)
     )

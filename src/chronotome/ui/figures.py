@@ -21,5 +21,10 @@ def clock(seconds: float) -> str:
     return f"{sign}{milliseconds // 60000}:{milliseconds // 1000 % 60:02d}.{milliseconds % 1000:03d}"
 
 
+def share(value: float) -> str:
+    """A confidence: 97 %, or under 1 %."""
+    return "under 1 %" if value < 0.01 else f"{value:.0%}".replace("%", " %")
+
+
 def counted(number: int, one: str, many: str | None = None) -> str:
     return f"{number} {one if number == 1 else many or one + 's'}"

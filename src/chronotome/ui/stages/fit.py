@@ -15,13 +15,13 @@ from chronotome.ui.commands import Commands
 from chronotome.ui.controls.choices import Choices
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import clock, counted, decibels, plain
+from chronotome.ui.figures import clock, counted, decibels, plain, share
 from chronotome.ui.fit_commands import WHO_LABELS, Guide, guide_of
 from chronotome.ui.soon import Soon
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 
-MOST_OPTIONS = 4
+MOST_OPTIONS = 5
 WHOLE = 0.02
 SOURCES = {"measured": "heard", "name": "file name", "tag": "file’s tags", "length": "file’s length"}
 READS = list(Reads)
@@ -253,7 +253,7 @@ class FitTray(Tray):
         rows = []
         for option in self._options:
             said = ", ".join(SOURCES.get(each, each) for each in option.sources)
-            rows.append((plain(option.beats_per_minute, 2), f"{said} · {option.confidence:.0%}"))
+            rows.append((plain(option.beats_per_minute, 2), f"{said} · {share(option.confidence)}"))
         self.options.set_rows(rows)
         self.options.setVisible(len(rows) > 0)
         chosen = -1

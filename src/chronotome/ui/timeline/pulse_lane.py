@@ -12,7 +12,7 @@ from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.model import Session
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import plain, signed
+from chronotome.ui.figures import plain, share, signed
 from chronotome.ui.fit_commands import FitCommands, Guide, guide_of
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import ValueDrag
@@ -167,7 +167,7 @@ class PulseLane(TrackLane):
         if is_within:
             return
         painter.setFont(figure_font(10))
-        words = f"{plain(option.beats_per_minute, 2)}  {option.confidence:.0%}"
+        words = f"{plain(option.beats_per_minute, 2)}  {share(option.confidence)}"
         width = painter.fontMetrics().horizontalAdvance(words) + 12
         box = QRectF(content.left() + 6, y - EDGE / 2, width, EDGE)
         painter.fillRect(box, colour(theme.paper))
