@@ -30,6 +30,11 @@ Ochre: a place to check. N goes to the next one.</p>
 Drag a notch: the mark is corrected, the sound stays. Ctrl: the sound slips, the mark stays. Alt: no snap.<br>
 Double-click the wave adds an onset, a mark is dropped or kept. Drag over wave or stems selects.<br>
 In the lens a pixel is a frame.</p>
+<p><b>The mouse in Fit</b></p>
+<p>Drag a beat or a bar in the Pulse lane; from a bar that is dragged far, later ones count on.<br>
+Double-click a diamond there: as it was found.<br>
+Click a faint line: the recording has that tempo. Ctrl+drag the end of the sound: it is that many bars.<br>
+A section: click jumps, double-click loops, its ends can be dragged.</p>
 <p><b>The mouse</b></p>
 <p>Wheel scrolls, Ctrl+wheel zooms where the pointer is.<br>
 Drag a drift mark, a notch or a diamond to move that hit; Alt: without snap; Escape: leave it.<br>
