@@ -49,10 +49,6 @@ class Fitted:
     def __call__(self, played: Places | Frames) -> Places:
         return _through(np.asarray(played, np.float64), self.played, self.fitted)
 
-    def back(self, fitted: Places | Frames) -> Places:
-        """Session frames as played of fitted ones."""
-        return _through(np.asarray(fitted, np.float64), self.fitted, self.played)
-
 
 def _through(at: Places, known: Places, values: Places) -> Places:
     first = (values[1] - values[0]) / (known[1] - known[0])

@@ -153,9 +153,6 @@ class Commands:
         ids = [each.id for each in session.tracks]
         after = ids[ids.index(track.id) + 1 :] + ids
         below = next((each for each in after if each not in inside), None)
-        if below is None and group is not None:
-            self.unlock()
-            return
         if below is None:
             self._desk.workspace.told.emit("There is no other track to lock with")
             return

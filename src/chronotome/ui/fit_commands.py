@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QApplication, QInputDialog
 from chronotome.session.edits import fitting
 from chronotome.session.edits.fitting import Mend, Who
 from chronotome.session.edits.timing import set_beat_one, set_tempo
-from chronotome.session.fit import BeatMap, Reads, TempoOption
+from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Clip, Recording, Session, Track, replace
@@ -324,13 +324,6 @@ class FitCommands:
     def write_beside(self) -> None:
         """Fit and beats as a file beside the recording's own."""
         self._with_guide(lambda guide: self._desk.workspace.write_fit(guide.recording.content))
-
-    def set_reads(self, reads: Reads) -> None:
-        self._with_guide(
-            lambda guide: self._apply(
-                lambda session: fitting.set_reads(session, guide.track.id, reads), f"Beats: {reads}"
-            )
-        )
 
     # Who follows whom
 

@@ -15,8 +15,6 @@ from chronotome.session.model import Clip, Follow, Lead, Recording, Session, Tra
 
 MOST_CHANGES = 20_000
 SMOOTH_BEATS = 4
-NEAR_PIN = 0.25
-"""Of a beat: nearer to another pin, a new one takes its place."""
 
 
 class Who(StrEnum):

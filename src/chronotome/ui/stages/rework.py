@@ -27,7 +27,8 @@ class ReworkTray(Tray):
         self.add_rule()
         self.add_label("Locked tracks", "heading")
         self.locked = self.add_label("")
-        (self.lock,) = self.add_buttons("lock")
+        self.add_buttons("lock")
+        self.unlock, self.guide = self.add_buttons("unlock", "make-guide")
         self.add_label("Tracks that are locked move by the amounts of their guide.")
         self.add_rule()
         self.add_buttons("remove-track")
@@ -55,7 +56,8 @@ class ReworkTray(Tray):
             self.name.setText(track.name)
         self.level.set_value(track.level)
         group = session.group_of(track.id)
-        self.lock.setText("Unlock" if group else "Lock with the track below")
+        for button in (self.unlock, self.guide):
+            button.setVisible(group is not None)
         if group is None:
             self.locked.setText(f"{track.name} moves by itself")
         else:
