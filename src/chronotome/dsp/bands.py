@@ -2,7 +2,7 @@
 
 from enum import IntEnum, StrEnum
 
-ANALYSIS_VERSION = 3
+ANALYSIS_VERSION = 4
 
 
 class Band(IntEnum):

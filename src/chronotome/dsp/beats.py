@@ -1,47 +1,44 @@
 """Beats and bars: where the pulse falls, following drift, and how the tempo is called."""
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.listener import Listener
-from chronotome.dsp.loops import Loop, loop_of
+from chronotome.dsp.loops import (
+    EXACT_TOLERANCE,
+    STARTS_ON_ONE,
+    Evidence,
+    Heard,
+    Loop,
+    Proposal,
+    Span,
+    heard_on_grid,
+    loop_of,
+    proposals,
+    rounds_in,
+    spans_of,
+)
 from chronotome.dsp.metre import Answer, likeliest
 from chronotome.dsp.names import tempo_in_name
-from chronotome.dsp.onsets import DetectedOnsets
+from chronotome.dsp.onsets import SURE_STRENGTH, DetectedOnsets
 from chronotome.dsp.pacing import Pacing, first_pacing
+from chronotome.dsp.ranking import AGREES, TempoCandidate, Told, ranked, told_by_name_too
 from chronotome.dsp.swing import Swing, swing_of
-from chronotome.dsp.tempo import FASTEST, SLOWEST, Weights, onset_weights
+from chronotome.dsp.tempo import Weights, onset_weights
 from chronotome.units import SecondsArray
 
 LEAST_STRENGTH = 20.0
 FEWEST_ONSETS = 3
 ON_BEAT = 0.040
-STARTS_ON_ONE, LAST_MOMENT = 0.030, 0.015
+LAST_MOMENT, EARLIEST = 0.015, 0.020
 FEWEST_ON_BEAT = 4
 PEAK_REACH, PEAK_WIDTH, PEAK_SHARE = 0.15, 0.025, 0.5
 DRAWN_SHARE, CLICK_SHARE = 0.8, 0.9
 """How far drifting beats are drawn to their onsets: all the way where nothing but beats is played."""
 EDGE = 0.6
 """Of a beat, before the first and after the last onset, within which there may still be a beat."""
-NAME_SHARE, TAG_SHARE, LOOP_SHARE = 3.0, 6.0, 1.5
-"""How many times likelier a tempo is that the file's name, its tags, or its length agree with."""
-AGREES = 0.015
-UNHEARD_SHARE = 0.06
-FEWEST_SHARE, LEAST_SHARE = 0.004, 0.001
-RELATIVES = (0.5, 2.0, 2 / 3, 1.5)
-"""Half, double and 3:2 are always among the candidates: no ear is sure of them."""
-
-
-@dataclass(frozen=True)
-class TempoCandidate:
-    """A tempo that the recording may have, how likely it is, and what speaks for it."""
-
-    beats_per_minute: float
-    confidence: float
-    sources: tuple[str, ...] = ("measured",)
-    """Among `measured`, `name`, `tag`, `length`."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -88,37 +85,146 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: flo
     frames, strengths = onsets.frames[counted], onsets.strengths[counted]
     moments = frames / audio.rate
     weights, rises = onset_weights(listener, frames, strengths)
+    take = Take(moments, strengths, weights, rises, duration)
     pacing = first_pacing(moments, weights, duration)
     answer = likeliest(moments, rises, strengths, pacing, duration)
-    beats, downs = _placed(moments, weights, pacing, answer, duration)
-    if len(beats) < 2:
+    spans, told = spans_of(listener), Told(tempo_in_name(name), tag)
+    shares = take.shares / rounds_in(spans)
+    heard = _heard(take, pacing, answer, shares)
+    evidence = Evidence(moments, shares, take.first, heard.tempi)
+    proposed = told_by_name_too(proposals(spans, evidence), told)
+    best = proposed[0] if proposed and proposed[0].score > heard.score else None
+    if best is not None and not heard.relation(best.loop.beats_per_minute):
+        found: _Found | None = _looped(take, best)
+    else:
+        found = _measured(take, pacing, answer, spans, told, best)
+    if found is None:
         return NO_PULSE
-    tempo = 60 / (float(np.mean(np.diff(beats))) if pacing.is_constant else float(np.median(np.diff(beats))))
-    error = 4 * pacing.spread / np.sqrt(len(moments)) / max(0.5, float(np.ptp(moments)))
+    candidates = ranked(found.tempo, heard, proposed, told)
+    mine = next(each.confidence for each in candidates if each.beats_per_minute == round(found.tempo, 3))
+    return Pulse(
+        found.tempo,
+        found.beats,
+        found.downs,
+        round(mine if found.is_proposed else min(mine, answer.confidence), 3),
+        found.is_constant,
+        found.loop,
+        found.answer.beats,
+        round(found.answer.bar_confidence, 3),
+        swing_of(moments, weights, found.beats),
+        candidates,
+    )
+
+
+@dataclass(frozen=True, eq=False)
+class Take:
+    """Onsets of a recording: moments in seconds, strengths, weights, rises (bands, onsets); its length."""
+
+    moments: SecondsArray
+    strengths: Weights
+    weights: Weights
+    rises: Weights
+    duration: float
+
+    @property
+    def first(self) -> float:
+        """The first sure attack."""
+        return float(self.moments[int((self.strengths > SURE_STRENGTH).argmax())])
+
+    @property
+    def shares(self) -> Weights:
+        """Weights within 0 to 1, the faint ones raised."""
+        return np.asarray(np.sqrt(self.weights / max(1e-12, float(self.weights.max()))))
+
+
+@dataclass(frozen=True, eq=False)
+class _Found:
+    """Beats and bars as they are told."""
+
+    tempo: float
+    beats: SecondsArray
+    downs: SecondsArray
+    is_constant: bool
+    loop: Loop | None
+    answer: Answer
+    is_proposed: bool = False
+
+
+def _heard(take: Take, pacing: Pacing, answer: Answer, shares: Weights) -> Heard:
+    """The likeliest tempo first."""
+    minute = 60 / pacing.period
+    tempi = [(minute / each.ratio, each.confidence) for each in answer.candidates]
+    tempi.sort(key=lambda each: each[0] != minute / answer.ratio)
+    places = (pacing.steps_at(take.moments) - answer.start) / answer.ratio
+    return heard_on_grid(
+        tuple(tempi),
+        places,
+        answer.ratio * pacing.period,
+        shares,
+        answer.confidence,
+        is_constant=pacing.is_constant,
+    )
+
+
+def _looped(take: Take, proposal: Proposal) -> _Found:
+    """The file is so many beats from its start, whatever was heard."""
+    loop, start = proposal.loop, proposal.start
+    period = 60 / loop.beats_per_minute
+    pacing = Pacing(np.array([start, start + period]), is_constant=True, spread=0.0)
+    answer = likeliest(take.moments, take.rises, take.strengths, pacing, take.duration, ratios=(1.0,))
+    if loop.beats % answer.beats:
+        answer = replace(answer, beats=4)
+    first = np.ceil((-EARLIEST - start) / period)
+    last = np.floor((take.duration - LAST_MOMENT - start) / period)
+    numbers = np.arange(first, last + 1)
+    beats = np.maximum(start + period * numbers, 0)
+    whole = loop if proposal.source == "length" else None
+    downs = beats[numbers % answer.beats == 0]
+    return _Found(loop.beats_per_minute, beats, downs, True, whole, answer, is_proposed=True)
+
+
+def _measured(  # noqa: PLR0917 - all of it was worked out before
+    take: Take,
+    pacing: Pacing,
+    answer: Answer,
+    spans: tuple[Span, ...],
+    told: Told,
+    best: Proposal | None,
+) -> _Found | None:
+    """As it was heard; where the file is whole beats of this tempo, these tell it exactly."""
+    beats, downs = _placed(take.moments, take.weights, pacing, answer, take.duration)
+    if len(beats) < 2:
+        return None
+    gaps = np.diff(beats)
+    tempo = 60 / float(np.mean(gaps) if pacing.is_constant else np.median(gaps))
+    error = 4 * pacing.spread / np.sqrt(len(take.moments)) / max(0.5, float(np.ptp(take.moments)))
     tolerance = max(0.001, min(0.004, error)) if pacing.is_constant else 0.006
-    loop = loop_of(
-        listener,
+    is_vague = tolerance > EXACT_TOLERANCE
+    loop = (_nearly(best, tempo) if best and (best.is_exact or is_vague) else None) or loop_of(
+        spans,
         tempo,
         tolerance=tolerance,
-        name=name,
+        named=told.name,
         beats_in_bar=answer.beats,
         starts_on_one=bool(len(downs)) and float(downs[0]) < STARTS_ON_ONE,
     )
-    if loop is not None and pacing.is_constant and abs(loop.beats_per_minute / tempo - 1) < AGREES:
-        beats, downs = (_spaced(each, loop.beats_per_minute / tempo, beats) for each in (beats, downs))
-        tempo = loop.beats_per_minute
-    return Pulse(
-        tempo,
-        beats,
-        downs,
-        round(answer.confidence, 3),
-        pacing.is_constant,
-        loop,
-        answer.beats,
-        round(answer.bar_confidence, 3),
-        swing_of(moments, weights, beats),
-        _candidates(answer, tempo, loop, (tempo_in_name(name), tag)),
-    )
+    if loop is None or not pacing.is_constant or not len(downs):
+        return _Found(tempo, beats, downs, pacing.is_constant, loop, answer)
+    exact = min((loop.beats_per_minute * ratio for ratio in (1.0, 0.5, 2.0)), key=lambda it: abs(it - tempo))
+    beats, downs = (_spaced(each, exact / tempo, beats) for each in (beats, downs))
+    begins = [span.start for span in spans if abs(float(downs[0]) - span.start) < STARTS_ON_ONE]
+    if begins:  # a loop's beat one is where it begins, not where a player was late
+        by = float(downs[0]) - begins[-1]
+        beats, downs = np.maximum(beats - by, 0), np.maximum(downs - by, 0)
+    return _Found(exact, beats, downs, True, loop, answer)
+
+
+def _nearly(best: Proposal, tempo: float) -> Loop | None:
+    """The likeliest proposal, where it is nearly what was measured, or nearly its half or double."""
+    if best.source != "length":
+        return None
+    ratios = (best.loop.beats_per_minute * ratio / tempo for ratio in (1.0, 0.5, 2.0))
+    return best.loop if any(abs(ratio - 1) < AGREES for ratio in ratios) else None
 
 
 def _spaced(moments: SecondsArray, factor: float, beats: SecondsArray) -> SecondsArray:
@@ -182,40 +288,3 @@ def _drawn(
     drawn = beats.copy()
     drawn[nearest[on][order]] += (1.0 if is_click else DRAWN_SHARE) * error[on][order]
     return drawn
-
-
-def _candidates(
-    answer: Answer,
-    tempo: float,
-    loop: Loop | None,
-    told: tuple[float | None, float | None],
-) -> tuple[TempoCandidate, ...]:
-    """Measured tempi and what the file says of itself, ranked; a told tempo that was not heard comes last."""
-    exact = loop.beats_per_minute if loop is not None else tempo
-    found: dict[float, tuple[float, tuple[str, ...]]] = {}
-    for candidate in answer.candidates:
-        found[exact * answer.ratio / candidate.ratio] = (candidate.confidence, ("measured",))
-    for ratio in RELATIVES:
-        other = exact * ratio
-        if SLOWEST <= other <= FASTEST and all(abs(each / other - 1) > AGREES for each in found):
-            found[other] = (LEAST_SHARE, ("measured",))
-    votes = [("name", told[0], NAME_SHARE), ("tag", told[1], TAG_SHARE)]
-    if loop is not None:
-        votes.append(("length", loop.beats_per_minute, LOOP_SHARE))
-    for source, said, factor in votes:
-        if said is None:
-            continue
-        agreeing = [each for each in found if abs(each / said - 1) < AGREES]
-        if agreeing:
-            share, sources = found[agreeing[0]]
-            odds = share / max(1e-9, 1 - share) * factor
-            found[agreeing[0]] = (odds / (1 + odds), (*sources, source))
-        else:
-            found[said] = (UNHEARD_SHARE, (source,))
-    total = sum(share for share, _ in found.values())
-    ranked = sorted(found.items(), key=lambda item: -item[1][0])
-    return tuple(
-        TempoCandidate(round(each, 3), round(share / total, 3), sources)
-        for each, (share, sources) in ranked
-        if share / total > FEWEST_SHARE or any(abs(each / exact / ratio - 1) < AGREES for ratio in RELATIVES)
-    )

@@ -5,7 +5,7 @@ start, the onsets are folded into one bar. Small networks, made by `tools/train_
 grooves, say how likely a bar is that sounds like this; a softmax over all of them gives confidences.
 """
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -75,10 +75,16 @@ class Answer:
 
 
 def likeliest(
-    moments: SecondsArray, rises: Rises, strengths: Weights, pacing: Pacing, duration: float
+    moments: SecondsArray,
+    rises: Rises,
+    strengths: Weights,
+    pacing: Pacing,
+    duration: float,
+    *,
+    ratios: Sequence[float] = RATIOS,
 ) -> Answer:
-    """Judge every answer. `rises` as from `onset_weights`, shape (4, onsets)."""
-    groups = list(hypotheses(moments, rises, strengths, pacing, duration))
+    """Judge every answer. `rises` as from `onset_weights`, shape (4, onsets); `ratios` as in `RATIOS`."""
+    groups = list(hypotheses(moments, rises, strengths, pacing, duration, ratios=ratios))
     networks = beat_networks()
     scores = [
         networks[group.beats](group.features)[:, 0].astype(np.float64) + np.log(COMMON[group.beats])
@@ -115,7 +121,13 @@ def _phases(group: Bars) -> list[int]:
 
 
 def hypotheses(
-    moments: SecondsArray, rises: Rises, strengths: Weights, pacing: Pacing, duration: float
+    moments: SecondsArray,
+    rises: Rises,
+    strengths: Weights,
+    pacing: Pacing,
+    duration: float,
+    *,
+    ratios: Sequence[float] = RATIOS,
 ) -> Iterator[Bars]:
     """Every answer worth considering, with what the networks look at."""
     accents = np.sqrt(rises) * (strengths / 100)
@@ -127,7 +139,7 @@ def hypotheses(
         (float(pacing.steps_at(np.array(0.0))), float(pacing.steps_at(np.array(duration)))),
     )
     take.compare()
-    for ratio in RATIOS:
+    for ratio in ratios:
         for beats, (slowest, fastest) in TEMPI.items():
             if slowest <= take.tempo / ratio <= fastest:
                 yield _bars(take, ratio, beats)

@@ -1,0 +1,180 @@
+"""What the program does on recordings by real players.
+
+    ./run bench real tempo        tempo of the loops, as they are and altered four ways
+    ./run bench real marks        marks that stay within 1 ms when the file is altered; strokes of loop-a
+    ./run bench real tighten      hits that end farther from their lines than they were played
+    ./run bench real              all of it
+
+The recordings are those of `--real` (usually ../shared/eval/real), with an `index.json`; nothing of them is
+shipped. Halves and doubles of a tempo count as right.
+"""
+
+import argparse
+import json
+import tempfile
+from collections.abc import Callable, Iterator
+from concurrent.futures import ProcessPoolExecutor
+from functools import partial
+from pathlib import Path
+
+import numpy as np
+import soundfile
+import soxr
+
+from chronotome.dsp.audio import Audio, audio_of
+from chronotome.dsp.beats import find_pulse
+from chronotome.dsp.onsets import SURE_STRENGTH, detect_onsets
+
+REAL = Path(__file__).parents[2] / "shared" / "eval" / "real"
+RIGHT_TEMPO = 0.002
+FASTER = 1.07
+SHIFT, OTHER_RATE, SOFTER_DB = 1234, 48000, -12.0
+SAME_PLACE, ON_STROKE = 0.001, 0.005
+STRENGTHS = (45.0, 55.0)
+"""Marks from the second on must be found again as marks of the first: nobody sees a flicker at the line."""
+
+
+def silence(seconds: float, like: Audio) -> np.ndarray:
+    return np.zeros((int(seconds * like.rate), like.samples.shape[1]), np.float32)
+
+
+def faster(audio: Audio) -> Audio:
+    return audio_of(soxr.resample(audio.samples, audio.rate * FASTER, audio.rate), audio.rate)
+
+
+def four_in_a_row(audio: Audio) -> Audio:
+    return audio_of(np.concatenate([*[audio.samples] * 4, silence(0.7, audio)]), audio.rate)
+
+
+def padded(audio: Audio) -> Audio:
+    return audio_of(np.concatenate([silence(0.41, audio), audio.samples, silence(0.63, audio)]), audio.rate)
+
+
+ALTERED: dict[str, tuple[Callable[[Audio], Audio], float]] = {
+    "as it is": (lambda audio: audio, 1.0),
+    "7 % faster": (faster, FASTER),
+    "four in a row": (four_in_a_row, 1.0),
+    "padded": (padded, 1.0),
+}
+
+
+def read(path: Path) -> Audio:
+    samples, rate = soundfile.read(path, dtype="float32", always_2d=True)
+    return audio_of(samples, rate)
+
+
+def tempo_of(task: tuple[Path, str]) -> tuple[float, float, list[float]]:
+    change, _ = ALTERED[task[1]]
+    audio = change(read(task[0]))
+    pulse = find_pulse(audio, detect_onsets(audio), name="take")
+    return pulse.beats_per_minute, pulse.confidence, [each.beats_per_minute for each in pulse.candidates]
+
+
+def is_right(tempo: float, true: float) -> bool:
+    return any(abs(tempo / true / ratio - 1) < RIGHT_TEMPO for ratio in (0.5, 1, 2))
+
+
+def tempo(folder: Path, index: dict[str, dict[str, float]]) -> None:
+    tasks = [(name, how) for name, facts in index.items() if "bpm" in facts for how in ALTERED]
+    right, listed = dict.fromkeys(ALTERED, 0), 0
+    with ProcessPoolExecutor(2) as pool:
+        answers = pool.map(tempo_of, [(folder / name, how) for name, how in tasks])
+        for (name, how), (found, confidence, candidates) in zip(tasks, answers, strict=True):
+            true = index[name]["bpm"] * ALTERED[how][1]
+            right[how] += is_right(found, true)
+            listed += any(is_right(each, true) for each in candidates)
+            mark = " " if is_right(found, true) else "x"
+            print(f"{mark} {name:12} {how:14} {true:8.3f}  found {found:8.3f}  confidence {confidence:.2f}")
+    loops = len(tasks) // len(ALTERED)
+    print(", ".join(f"{how}: {count} of {loops}" for how, count in right.items()))
+    print(f"all: {sum(right.values())} of {len(tasks)}, in the list {listed}")
+
+
+def marks_of(audio: Audio) -> tuple[np.ndarray, np.ndarray]:
+    """Seconds of the marks that count for sure, and of those that count at all."""
+    found = detect_onsets(audio)
+    moments = found.frames / audio.rate
+    return moments[found.strengths >= STRENGTHS[1]], moments[found.strengths >= STRENGTHS[0]]
+
+
+def lossy(audio: Audio) -> tuple[Audio, float]:
+    """At 128 kbit/s and back; the codec's delay is found by correlation."""
+    with tempfile.NamedTemporaryFile(suffix=".mp3") as file:
+        soundfile.write(
+            file.name, audio.samples, audio.rate, format="MP3", bitrate_mode="CONSTANT", compression_level=0.6
+        )
+        back = read(Path(file.name))
+    one, other = audio.samples.mean(axis=1), back.samples.mean(axis=1)
+    size = 1 << 15
+    lags = np.fft.irfft(np.conj(np.fft.rfft(one[:size], 2 * size)) * np.fft.rfft(other[:size], 2 * size))
+    lag = int(lags[: 4 * 1152].argmax())
+    return back, lag / audio.rate
+
+
+def variants(audio: Audio) -> Iterator[tuple[str, Audio, float]]:
+    """Name, altered audio, by how many seconds everything is later in it."""
+    lead = np.zeros((SHIFT, audio.samples.shape[1]), np.float32)
+    yield "shifted", audio_of(np.concatenate([lead, audio.samples]), audio.rate), SHIFT / audio.rate
+    yield "at 48 kHz", audio_of(soxr.resample(audio.samples, audio.rate, OTHER_RATE), OTHER_RATE), 0.0
+    yield "softer", audio_of(audio.samples * np.float32(10 ** (SOFTER_DB / 20)), audio.rate), 0.0
+    yield "128 kbit/s", *lossy(audio)
+
+
+def kept_share(path: Path) -> dict[str, tuple[int, int]]:
+    audio = read(path)
+    sure, every = marks_of(audio)
+    found = {}
+    for name, altered, later in variants(audio):
+        sure_now, every_now = (moments - later for moments in marks_of(altered))
+        kept = _near(sure, every_now) + _near(sure_now, every)
+        found[name] = (kept, len(sure) + len(sure_now))
+    return found
+
+
+def _near(moments: np.ndarray, others: np.ndarray) -> int:
+    if not len(moments) or not len(others):
+        return 0
+    return int((np.abs(moments[:, None] - others[None]).min(axis=1) <= SAME_PLACE).sum())
+
+
+def marks(folder: Path, index: dict[str, dict[str, float]]) -> None:
+    totals: dict[str, list[int]] = {}
+    with ProcessPoolExecutor(2) as pool:
+        for name, found in zip(index, pool.map(kept_share, [folder / name for name in index]), strict=True):
+            shares = ", ".join(f"{how} {kept}/{of}" for how, (kept, of) in found.items())
+            print(f"{name:12} {shares}")
+            for how, (kept, of) in found.items():
+                total = totals.setdefault(how, [0, 0])
+                total[0] += kept
+                total[1] += of
+    print("within 1 ms: " + ", ".join(f"{how} {kept / of:.3f}" for how, (kept, of) in totals.items()))
+    for name, facts in index.items():
+        if "onsets" in facts:
+            true = np.array(facts["onsets"])
+            audio = read(folder / name)
+            onsets = detect_onsets(audio)
+            moments = onsets.frames[onsets.strengths >= SURE_STRENGTH] / audio.rate
+            hits = sum(bool((np.abs(moments - each) <= ON_STROKE).any()) for each in true)
+            false = len(moments) - hits
+            print(
+                f"{name}: {hits} of {len(true)} strokes within 5 ms, {false} more marks, "
+                f"F {2 * hits / (len(true) + len(moments)):.2f}"
+            )
+
+
+def main() -> None:
+    parser = argparse.ArgumentParser(
+        description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter
+    )
+    ways = {"tempo": tempo, "marks": marks}
+    parser.add_argument("what", nargs="?", choices=[*ways, "all"], default="all")
+    parser.add_argument("--real", type=Path, default=REAL)
+    given = parser.parse_args()
+    index = json.loads((given.real / "index.json").read_text())
+    for name, way in ways.items():
+        if given.what in {name, "all"}:
+            partial(way, given.real, index)()
+
+
+if __name__ == "__main__":
+    main()
