@@ -14,6 +14,7 @@ import json
 import tempfile
 from collections.abc import Callable, Iterator
 from concurrent.futures import ProcessPoolExecutor
+from dataclasses import dataclass
 from functools import partial
 from pathlib import Path
 
@@ -24,12 +25,20 @@ import soxr
 from chronotome.dsp.audio import Audio, audio_of
 from chronotome.dsp.beats import find_pulse
 from chronotome.dsp.onsets import SURE_STRENGTH, detect_onsets
+from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tightening import set_tighten
+from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.grid import Grid, nearest_lines
+from chronotome.session.model import Recording, Session
+from chronotome.session.onsets import onsets_from
+from chronotome.session.tighten import ON_LINE_MS, targets_of
 
 REAL = Path(__file__).parents[2] / "shared" / "eval" / "real"
 RIGHT_TEMPO = 0.002
 FASTER = 1.07
 SHIFT, OTHER_RATE, SOFTER_DB = 1234, 48000, -12.0
 SAME_PLACE, ON_STROKE = 0.001, 0.005
+FARTHER_MS, LEFT_ALONE = 5.0, 12.0
 STRENGTHS = (45.0, 55.0)
 """Marks from the second on must be found again as marks of the first: nobody sees a flicker at the line."""
 
@@ -162,11 +171,62 @@ def marks(folder: Path, index: dict[str, dict[str, float]]) -> None:
             )
 
 
+@dataclass
+class Harm:
+    """Hits of one grid: all, farther from their line by 5 ms, thrown off it, left alone but moved."""
+
+    hits: int = 0
+    farther: int = 0
+    thrown: int = 0
+    moved: int = 0
+
+
+def tightened(task: tuple[Path, float, int]) -> Harm:
+    """One loop at its true tempo, pulled to a grid at strength 100; then with 12 ms left alone."""
+    path, tempo, division = task
+    audio = read(path)
+    found = detect_onsets(audio)
+    recording = Recording("a" * 32, path.name, audio.rate, audio.frames, audio.samples.shape[1])
+    session = add_recording(Session(), recording, "take")
+    onsets = onsets_from(found.frames, found.strengths, found.bands, found.doubts)
+    session = set_analysis(session, recording.content, onsets, None)
+    session = set_beat_one(set_tempo(session, tempo), 0.0)
+    track = session.tracks[0].id
+    harm = Harm()
+    for alone in (0.0, LEFT_ALONE):
+        each = set_tighten(session, track, grid=Grid(division), strength=1.0, leave_alone=alone)
+        targets = targets_of(each, each.tracks[0], each.tracks[0].clips[0])
+        beats = each.tempo.beats_at(targets.target / each.rate)
+        lines = nearest_lines(beats, Grid(division), each.metre, 50.0)
+        now = np.abs(targets.target / each.rate - each.tempo.seconds_at(lines)) * 1000
+        before = np.abs(targets.drift)
+        if alone:
+            harm.moved += int(np.count_nonzero((before <= alone) & (targets.target != targets.fitted)))
+        else:
+            harm.hits += len(targets)
+            harm.farther += int(np.count_nonzero(now > before + FARTHER_MS))
+            harm.thrown += int(np.count_nonzero((before <= ON_LINE_MS) & (now > ON_LINE_MS + 0.05)))
+    return harm
+
+
+def tighten(folder: Path, index: dict[str, dict[str, float]]) -> None:
+    for division in (4, 8, 16):
+        tasks = [(folder / name, facts["bpm"], division) for name, facts in index.items() if "bpm" in facts]
+        with ProcessPoolExecutor(2) as pool:
+            harms = list(pool.map(tightened, tasks))
+        total = {name: sum(getattr(harm, name) for harm in harms) for name in vars(Harm())}
+        print(
+            f"1/{division}: {total['hits']} hits, farther by 5 ms {total['farther']} "
+            f"({total['farther'] / total['hits']:.1%}), thrown {total['thrown']}, "
+            f"left alone but moved {total['moved']}"
+        )
+
+
 def main() -> None:
     parser = argparse.ArgumentParser(
         description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter
     )
-    ways = {"tempo": tempo, "marks": marks}
+    ways = {"tempo": tempo, "marks": marks, "tighten": tighten}
     parser.add_argument("what", nargs="?", choices=[*ways, "all"], default="all")
     parser.add_argument("--real", type=Path, default=REAL)
     given = parser.parse_args()

@@ -4,25 +4,27 @@
 
 Each SET is a folder of WAV files, each beside a JSON of its name with `samplerate`, `category`, `seconds`
 and lists of `events` and `onsets` in frames (`bench/onsets.py` says where they come from). Every recording is
-heard twice, once with its speed, tone and noise floor changed. Needs scikit-learn, which the application
-does not: see `requirements/bench.txt`. Sets used here must not be used for reporting.
+heard `--variants` times: once as it is, then altered as `tools/alter.py` does. Needs scikit-learn, which the
+application does not: see `requirements/bench.txt`. Sets used here must not be used for reporting.
 """
 
 import argparse
 import json
+import pickle
 import zlib
 from collections.abc import Iterator
 from concurrent.futures import ProcessPoolExecutor
+from dataclasses import replace
 from pathlib import Path
 from typing import Any
 
 import numpy as np
-import scipy.signal
 import soundfile
 from sklearn.linear_model import LogisticRegression
 from sklearn.neural_network import MLPClassifier, MLPRegressor
 from sklearn.preprocessing import StandardScaler
 
+from alter import Heard, altered
 from chronotome.dsp.attack import first_frames
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.bands import Material
@@ -35,6 +37,9 @@ from chronotome.dsp.rises import octave_rises
 
 WEIGHTS = Path(__file__).parent.parent / "src/chronotome/assets/onset-networks.npz"
 NEAR, NEAR_SOFT = 0.025, 0.045
+SAME_ATTACK = 0.004
+PADDING = 0.25
+MOST_TIMED = 600_000
 UNKNOWN_SHARE = 0.35
 """Of the examples that are not told their material."""
 MOST_MS = 12.0
@@ -51,75 +56,94 @@ def material_of(name: str, category: str) -> Material:
     return Material.DRUMS
 
 
-def changed(samples: np.ndarray, rate: int, random: np.random.Generator) -> tuple[np.ndarray, int]:
-    """Another tone, another noise floor; another speed by calling the rate something else."""
-    tilt = random.uniform(-6, 6)
-    low = scipy.signal.sosfilt(scipy.signal.butter(1, 900, fs=rate, output="sos"), samples, axis=0)
-    samples = low * 10 ** (-tilt / 20) + (samples - low) * 10 ** (tilt / 20)
-    samples = samples / np.abs(samples).max()
-    samples = samples + random.standard_normal(samples.shape) * 10 ** (random.uniform(-85, -50) / 20)
-    return samples.astype(np.float32), round(rate * random.uniform(0.85, 1.18))
-
-
-def truth_of(truth: dict[str, Any]) -> tuple[np.ndarray, ...]:
+def heard_of(wav: Path) -> tuple[Heard, dict[str, Any]]:
+    truth = json.loads(wav.with_suffix(".json").read_text())
+    samples, rate = soundfile.read(wav, dtype="float32", always_2d=True)
     events = truth["events"] or [dict(each, orn=None) for each in truth["onsets"]]
-    frames = np.array([each["sample"] for each in events], float)
-    slack = np.array([each["slack_ms"] for each in events]) / 1000
-    masked = np.array([bool(each["masked"]) for each in events])
-    strum = np.array([each["orn"] == "strum" for each in events])
-    soft = np.array([bool(each.get("soft", False)) for each in events])
-    return frames, slack, masked, strum, soft
+    silent = [frame for each in truth["onsets"] if each["masked"] for frame in each["alt"]]
+    return Heard(
+        samples,
+        rate,
+        np.array([each["sample"] for each in events], float),
+        np.array([each["slack_ms"] for each in events]) / 1000,
+        np.array([bool(each["masked"]) for each in events]),
+        np.array([each["orn"] == "strum" for each in events]),
+        np.array([bool(each.get("soft", False)) for each in events]),
+        np.array(silent, float),
+    ), truth
 
 
-def labels_of(
-    truth: dict[str, Any], frames: np.ndarray, rate: int
-) -> tuple[np.ndarray, np.ndarray, np.ndarray]:
-    """Per candidate: is an onset; how much it says (0: masked, no answer); ms to the nearest attack."""
-    starts, slack, masked, strum, soft = truth_of(truth)
-    away = (frames[:, None] - starts[None]) / rate
-    distance = np.maximum(np.maximum(-away, away - slack[None]), 0)
-    live = ~masked & ~strum
+def away_from(truth: Heard, frames: np.ndarray, rate: int) -> tuple[np.ndarray, np.ndarray]:
+    """Seconds, frames by events: outside of each attack, and to its start or end."""
+    away = (frames[:, None] - truth.starts[None]) / rate
+    late = np.where(away < 0, -away, np.where(away > truth.slack, truth.slack - away, 0))
+    return np.abs(late), late
+
+
+def labels_of(truth: Heard, frames: np.ndarray, rate: int) -> tuple[np.ndarray, np.ndarray]:
+    """Per candidate: is an onset; how much it says (0: masked, no answer)."""
+    distance, _ = away_from(truth, frames, rate)
+    live = ~truth.masked & ~truth.strum
     is_onset, weight = np.zeros(len(frames)), np.ones(len(frames))
     for event in np.flatnonzero(live):
         nearest = distance[:, event].min()
-        if nearest <= (NEAR_SOFT if soft[event] else NEAR):
-            is_onset[distance[:, event] <= max(nearest + 1e-9, 0.004)] = 1
-    silent = [frame for each in truth["onsets"] if each["masked"] for frame in each["alt"]]
+        if nearest <= (NEAR_SOFT if truth.soft[event] else NEAR):
+            is_onset[distance[:, event] <= max(nearest + 1e-9, SAME_ATTACK)] = 1
     if (~live).any():
         weight[(distance[:, ~live].min(axis=1) < 0.02) & (is_onset == 0)] = 0
-    if silent:
-        near = np.abs(frames[:, None] - np.array(silent)[None]).min(axis=1) / rate < NEAR
+    if len(truth.silent):
+        near = np.abs(frames[:, None] - truth.silent[None]).min(axis=1) / rate < NEAR
         weight[near & (is_onset == 0)] = 0
-    late = np.where(live, np.where(away < 0, -away, np.where(away > slack, slack - away, 0)), np.inf)
-    late = late[np.arange(len(frames)), np.abs(late).argmin(axis=1)] * 1000
-    return is_onset, weight, late
+    return is_onset, weight
 
 
-def examples_of(wav: Path, *, variant: int) -> dict[str, np.ndarray] | None:
-    truth = json.loads(wav.with_suffix(".json").read_text())
-    samples, rate = soundfile.read(wav, dtype="float32", always_2d=True)
+def timing_examples(
+    truth: Heard, signal: np.ndarray, places: np.ndarray, heights: np.ndarray, random: np.random.Generator
+) -> tuple[np.ndarray, np.ndarray]:
+    """Shapes and ms to the attack, seen from where it was heard, from beside, and from where it is."""
+    rate = truth.rate
+    rises = octave_rises(signal, rate)
+    distance, _ = away_from(truth, places, rate)
+    distance[:, truth.masked | truth.strum] = np.inf
+    nearest = distance.argmin(axis=1)
+    beside = places + np.round(random.uniform(-0.011, 0.011, len(places)) * rate).astype(np.int64)
+    true = truth.starts[nearest].astype(np.int64)
+    close = true + np.round(random.normal(0, 0.0015, len(places)) * rate).astype(np.int64)
+    exact = np.where(heights > LEAST_RISE, first_frames(signal, rate, close), close)
+    shapes, lates = [], []
+    for frames in (places, beside, exact):
+        _, late = away_from(truth, frames, rate)
+        shapes.append(shapes_of(frames, signal, rises, rate).astype(np.float16))
+        lates.append(late[np.arange(len(frames)), nearest] * 1000)
+    return np.concatenate(shapes), np.concatenate(lates)
+
+
+def examples_of(wav: Path, other: Path, *, variant: int) -> dict[str, np.ndarray] | None:
+    heard, truth = heard_of(wav)
+    random = np.random.default_rng([variant, zlib.crc32(str(wav).encode())])
     if variant:
-        samples, rate = changed(
-            samples, rate, np.random.default_rng([variant, zlib.crc32(wav.name.encode())])
-        )
-    listener = Listener(audio_of(samples, rate))
-    signal = listener.part(-int(0.25 * rate), len(samples) + int(0.25 * rate))
+        heard = altered(heard, heard_of(other)[0], random)
+    rate, padding = heard.rate, int(PADDING * heard.rate)
+    listener = Listener(audio_of(heard.samples, rate))
+    signal = listener.part(-padding, len(heard.samples) + padding)
     flux, rises = novelty(signal, rate), octave_rises(signal, rate)
     found = find_candidates(flux, rises, rate)
-    if not len(found):
+    heard = replace(heard, starts=heard.starts + padding, silent=heard.silent + padding)
+    if not len(found) or not len(heard.starts):
         return None
     features = features_of(found, flux, rises, rate)
     places = found.places * rises.hop
     frames = np.where(found.heights > LEAST_RISE, first_frames(signal, rate, places), places)
-    is_onset, weight, late = labels_of(truth, frames - int(0.25 * rate), rate)
-    shapes = np.concatenate([shapes_of(frames, signal, rises, rate), features], axis=1).astype(np.float16)
+    is_onset, weight = labels_of(heard, frames, rate)
+    hits = is_onset > 0
+    shapes, late = timing_examples(heard, signal, places[hits], found.heights[hits], random)
     kind = material_of(wav.stem, truth["category"])
     told = np.array([each is kind for each in MATERIALS], np.float32)
-    sure = features[is_onset > 0]
+    sure = features[hits]
     return {
         "features": features,
-        "shapes": shapes[is_onset > 0],
-        "late": late[is_onset > 0],
+        "shapes": shapes,
+        "late": late,
         "is_onset": is_onset,
         "weight": weight,
         "material": told,
@@ -127,17 +151,14 @@ def examples_of(wav: Path, *, variant: int) -> dict[str, np.ndarray] | None:
     }
 
 
-def _examples(task: tuple[Path, int]) -> dict[str, np.ndarray] | None:
-    return examples_of(task[0], variant=task[1])
+def _examples(task: tuple[Path, Path, int]) -> dict[str, np.ndarray] | None:
+    return examples_of(task[0], task[1], variant=task[2])
 
 
 def gathered(sets: list[Path], variants: int) -> Iterator[dict[str, np.ndarray]]:
-    tasks = [
-        (wav, variant)
-        for folder in sets
-        for wav in sorted(folder.glob("*.wav"))
-        for variant in range(variants)
-    ]
+    wavs = [wav for folder in sets for wav in sorted(folder.glob("*.wav"))]
+    random = np.random.default_rng(2)
+    tasks = [(wav, wavs[random.integers(len(wavs))], variant) for wav in wavs for variant in range(variants)]
     with ProcessPoolExecutor(2) as pool:
         yield from (each for each in pool.map(_examples, tasks, chunksize=8) if each is not None)
 
@@ -187,10 +208,16 @@ def main() -> None:
     arguments = argparse.ArgumentParser(description=__doc__)
     arguments.add_argument("sets", nargs="+", type=Path)
     arguments.add_argument("--out", type=Path, default=WEIGHTS)
-    arguments.add_argument("--variants", type=int, default=2)
+    arguments.add_argument("--variants", type=int, default=3)
+    arguments.add_argument("--examples", type=Path, help="keep what was heard here, or take it from here")
     given = arguments.parse_args()
     random = np.random.default_rng(1)
-    heard = list(gathered(given.sets, given.variants))
+    if given.examples and given.examples.exists():
+        heard = pickle.loads(given.examples.read_bytes())  # noqa: S301 - written by this very program
+    else:
+        heard = list(gathered(given.sets, given.variants))
+        if given.examples:
+            given.examples.write_bytes(pickle.dumps(heard))
     features = np.concatenate([each["features"] for each in heard])
     material = np.concatenate(
         [
@@ -200,21 +227,22 @@ def main() -> None:
     )
     is_onset, weight = (np.concatenate([each[key] for each in heard]) for key in ("is_onset", "weight"))
     says = weight > 0
-    common: dict[str, Any] = {"max_iter": 60, "early_stopping": True, "random_state": 0, "batch_size": 256}
+    common: dict[str, Any] = {"max_iter": 40, "early_stopping": True, "random_state": 0, "batch_size": 256}
     told = np.concatenate([features, material], axis=1)[says]
     kept, _ = fitted(
         "strength",
-        MLPClassifier((48, 24), alpha=3e-3, n_iter_no_change=8, learning_rate_init=2e-3, **common),
+        MLPClassifier((80, 40), alpha=3e-3, n_iter_no_change=8, learning_rate_init=2e-3, **common),
         told,
         is_onset[says],
     )
     late = np.concatenate([each["late"] for each in heard])
-    near = np.abs(late) < 22
+    near = np.flatnonzero(np.abs(late) < 22)
+    near = np.sort(random.permutation(near)[:MOST_TIMED])
     shapes = np.concatenate([each["shapes"] for each in heard])[near].astype(np.float32)
     late = np.clip(late[near], -MOST_MS, MOST_MS)
     common |= {"alpha": 1e-2, "n_iter_no_change": 6, "learning_rate_init": 1e-3}
-    timing, guessed = fitted("timing", MLPRegressor(hidden_layer_sizes=(48, 24), **common), shapes, late)
-    left = np.abs(late - np.where(np.abs(guessed) > 1, guessed, 0))
+    timing, guessed = fitted("timing", MLPRegressor(hidden_layer_sizes=(96, 48), **common), shapes, late)
+    left = np.abs(late - np.sign(guessed) * np.maximum(np.abs(guessed) - 1, 0))
     doubt, _ = fitted("doubt", MLPRegressor(hidden_layer_sizes=(16,), **common), shapes, left)
     whole = [each for each in heard if len(each["whole"])]
     kinds = [int(np.append(each["material"], 0.5).argmax()) for each in whole]

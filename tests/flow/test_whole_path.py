@@ -11,7 +11,8 @@ from chronotome.files.journal import Journal, left_behind, recover
 from chronotome.files.places import Settings
 from chronotome.render.mix import Side
 from chronotome.session.tighten import targets_of
-from chronotome.ui.application import build, offer_recovery
+from chronotome.ui.application import build
+from chronotome.ui.recovery import offer_recovery
 from chronotome.ui.view_state import Stage
 
 CONTROL = Qt.KeyboardModifier.ControlModifier
@@ -99,7 +100,7 @@ def test_recovery_asks_first(person, own_home, at_work):
 
     (box,) = [each for each in at_work.window.findChildren(QMessageBox) if each.isVisible()]
     assert "not closed properly" in box.text()
-    box.button(QMessageBox.StandardButton.Discard).click()
+    next(button for button in box.buttons() if button.text() == "Discard").click()
     at_work.wait(lambda: not left_behind())
 
 
@@ -108,7 +109,7 @@ def test_a_failed_save_tells_and_the_session_goes_on(at_work, tmp_path):
     blocked.write_text("here")
 
     at_work.desk.workspace.save(blocked)
-    at_work.wait(lambda: "a file of this name" in at_work.window.status.words.text())
+    at_work.wait(lambda: "a file of this name" in at_work.window.status.words.said)
 
     assert at_work.desk.store.is_modified
     assert at_work.desk.workspace.folder is None

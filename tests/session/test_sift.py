@@ -5,12 +5,13 @@ from hypothesis import strategies as st
 
 from chronotome.dsp.bands import Band
 from chronotome.dsp.crowds import first_of_crowds, strongest_within
+from chronotome.session.clock import Clock
 from chronotome.session.counting import counted_of
 from chronotome.session.edits.marks import drop_onset, keep_onset, set_sift, set_threshold
 from chronotome.session.grid import Metre, TempoChange, TempoMap
 from chronotome.session.model import replace
 from chronotome.session.onsets import Onsets
-from chronotome.session.sift import Clock, Near, Per, Sift, sifted
+from chronotome.session.sift import Near, Per, Sift, sifted
 from strategies import RATE, simple_session
 
 CLOCK = Clock(0, 0.0, 1000, TempoMap((TempoChange(0.0, 60.0),)), Metre())
@@ -124,3 +125,15 @@ def test_the_strongest_is_never_left_out_and_all_others_have_a_stronger_one_near
     for place in np.flatnonzero(~counts):
         near = counts & (np.abs(frames - frames[place]) < distance)
         assert strengths[near].max() >= strengths[place]
+
+
+def test_a_dropped_mark_does_not_bring_back_what_it_hid():
+    session = simple_session([4800, 5800, 20000], 48000)
+    content = session.recordings[0].content
+    clip = session.tracks[0].clips[0]
+    before = counted_of(session, clip).tolist()
+
+    dropped = drop_onset(session, content, session.recordings[0].onsets.ids[0])
+
+    assert before == [True, False, True]
+    assert counted_of(dropped, clip).tolist() == [False, False, True]

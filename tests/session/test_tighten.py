@@ -8,10 +8,11 @@ from chronotome.session.checks import checks_of
 from chronotome.session.edits.marks import set_sift, set_threshold
 from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits, set_tighten
 from chronotome.session.edits.timing import set_tempo
-from chronotome.session.grid import Grid
+from chronotome.session.grid import Grid, nearest_lines
 from chronotome.session.model import replace
 from chronotome.session.sift import USUAL_SPACING
-from chronotome.session.tighten import Reason, Targets, targets_of
+from chronotome.session.strokes import strokes_of
+from chronotome.session.tighten import ON_LINE_MS, Reason, Targets, targets_of
 from strategies import RATE, sessions, simple_session
 
 STEP = RATE // 8  # a sixteenth at 120 bpm is 125 ms
@@ -99,7 +100,111 @@ def test_the_grace_stroke_of_a_flam_keeps_its_distance():
     targets = tightened([0, STEP + 300, STEP + 300 + 800, 3 * STEP], least_spacing=10.0)
 
     assert targets.target.tolist() == [0, STEP, STEP + 800, 3 * STEP]
-    assert targets.reasons[2] == Reason.CARRIED
+    assert targets.reasons[2] == Reason.WITH_STROKE
+
+
+@given(sessions(), st.sampled_from([4, 8, 16, 32]), st.floats(0, 1), st.floats(0, 12))
+@settings(deadline=None, max_examples=150)
+def test_nothing_is_thrown_off_its_line_and_nothing_moves_that_is_left_alone(
+    session, division, amount, alone
+):
+    track = session.tracks[0].id
+    session = replace(session, tracks=(replace(session.tracks[0], clips=(bare(session),)),))
+    session = set_tighten(session, track, grid=Grid(division), strength=amount, leave_alone=alone)
+
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+
+    within = np.abs(targets.drift) <= alone
+    np.testing.assert_array_equal(targets.target[within], targets.fitted[within])
+    was_on = np.abs(targets.drift) <= ON_LINE_MS
+    assert (np.abs(nearest_drift(session, targets)[was_on]) <= ON_LINE_MS + 0.03).all()
+    assert (np.diff(targets.target) > 0).all()
+
+
+@given(sessions(), st.sampled_from([4, 8, 16]))
+@settings(deadline=None, max_examples=150)
+def test_no_stroke_ends_farther_from_its_line_than_it_was_played(session, division):
+    session = replace(session, tracks=(replace(session.tracks[0], clips=(bare(session),)),))
+    session = set_tighten(session, session.tracks[0].id, grid=Grid(division), strength=1.0)
+
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+
+    leads = targets.reasons != Reason.WITH_STROKE
+    now, before = np.abs(nearest_drift(session, targets)), np.abs(targets.drift)
+    assert (now[leads] <= before[leads] + 2.1).all()  # two that would meet are kept 2 ms apart
+
+
+def bare(session):
+    """The clip without anything set by hand."""
+    return replace(session.tracks[0].clips[0], markers=())
+
+
+def nearest_drift(session, targets):
+    """Milliseconds from the line that is nearest to where each hit lands."""
+    settings_, tempo = session.tracks[0].tighten, session.tempo
+    beats = tempo.beats_at(targets.target / session.rate)
+    lines = nearest_lines(beats, settings_.grid, session.metre, settings_.swing)
+    return (targets.target / session.rate - tempo.seconds_at(lines)) * 1000
+
+
+def test_the_nearest_hit_takes_the_line_and_the_strongest_of_equals():
+    near = tightened([0, STEP - 300, STEP + 2500, 4 * STEP])
+    far_is_loud = targets_with([0, STEP - 300, STEP + 2500, 4 * STEP], [80.0, 50.0, 99.0, 80.0])
+    equal = targets_with([0, STEP - 2230, STEP + 2210, 4 * STEP], [80.0, 99.0, 50.0, 80.0])
+
+    assert near.target[1] == STEP
+    assert far_is_loud.target[1] == STEP
+    assert far_is_loud.reasons[2] == Reason.CARRIED
+    assert equal.target[1] == STEP
+
+
+@pytest.mark.parametrize("milliseconds", [20, 30, 45])
+def test_a_grace_note_before_its_stroke_keeps_its_distance(milliseconds):
+    early = milliseconds * RATE // 1000
+    targets = targets_with(
+        [0, STEP + 300 - early, STEP + 300, 4 * STEP], [80.0, 55.0, 90.0, 80.0], grid=Grid(32)
+    )
+
+    assert targets.target[2] == STEP
+    assert targets.target[2] - targets.target[1] == early
+
+
+def test_a_drag_is_one_stroke_and_a_roll_is_many():
+    drag = strokes_of(np.array([0, 1400, 2800, 20000]), np.array([50.0, 55.0, 90.0, 80.0]), 2000)
+    roll = strokes_of(np.arange(12) * 1800, np.full(12, 70.0), 2000)
+
+    assert drag.of.tolist() == [0, 0, 0, 1]
+    assert drag.leaders.tolist() == [2, 3]
+    assert len(roll) >= 4
+    assert max(np.bincount(roll.of)) <= 4
+
+
+def test_beyond_the_catch_range_nothing_is_pulled():
+    narrow = tightened([0, STEP + 1500, 3 * STEP + 500, 6 * STEP], catch=0.4)
+    wide = tightened([0, STEP + 1500, 3 * STEP + 500, 6 * STEP])
+
+    assert wide.target.tolist() == [0, STEP, 3 * STEP, 6 * STEP]
+    assert narrow.target[2] == 3 * STEP
+    assert narrow.reasons[1] == Reason.CARRIED
+    assert narrow.target[1] > STEP + 1000
+
+
+def test_the_figures_count_every_hit():
+    targets = tightened([0, STEP + 200, STEP + 2600, 4 * STEP])
+
+    assert targets.far_before == 1
+    assert targets.far_now == 1
+    assert targets.spread_now > 20
+
+
+def targets_with(frames: list[int], strengths: list[float], **values: object) -> Targets:
+    session = simple_session(frames, frames[-1] + RATE)
+    recording = session.recordings[0]
+    onsets = replace(recording.onsets, strengths=tuple(strengths))
+    recording = replace(recording, onsets=onsets, sift=replace(recording.sift, least_spacing=10.0))
+    session = replace(session, recordings=(recording,))
+    session = set_tighten(session, session.tracks[0].id, **{"strength": 1.0, **values})
+    return targets_of(session, session.tracks[0], session.tracks[0].clips[0])
 
 
 def test_onsets_below_the_threshold_have_no_target():

@@ -59,7 +59,7 @@ def test_a_row_of_the_check_list_goes_there(at_work):
 def test_nothing_to_check_is_said(at_work):
     at_work.press(Qt.Key.Key_N)
 
-    assert at_work.window.status.words.text() == "Nothing to check here"
+    assert at_work.window.status.words.said == "Nothing to check here"
 
 
 def test_tracks_are_locked_unlocked_and_removed_by_command(two_tracks):
@@ -204,5 +204,5 @@ def test_export_asks_where_and_writes_only_the_loop(at_work, tmp_path, monkeypat
 def test_an_export_that_cannot_be_written_is_told_and_nothing_is_lost(at_work, tmp_path):
     at_work.window.export_tray.export(tmp_path / "gone" / "a.wav")
 
-    at_work.wait(lambda: "folder is not there" in at_work.window.status.words.text())
+    at_work.wait(lambda: "folder is not there" in at_work.window.status.words.said)
     assert at_work.window.rail.exported == "nothing yet"

@@ -67,7 +67,7 @@ def test_beats_are_proposed_and_nothing_follows_by_itself(drifting):
     shown = drifting.window.rail.cards[Stage.FIT]
     drifting.wait(lambda: shown.figures.key.endswith(" bpm"))
     card = shown.figures
-    assert "1 not set" in card.about
+    assert "beat one not set" in card.about
     assert "drift ±" in card.about
 
 
@@ -129,7 +129,7 @@ def test_the_tray_takes_a_typed_tempo_and_so_many_bars(drifting):
     typed = beats(drifting).tempo
     tray.tempo.setText("five")
     tray.tempo.editingFinished.emit()
-    told = drifting.window.status.words.text()
+    told = drifting.window.status.words.said
 
     run(drifting, "more-bars")
     more = bars_in(drifting.session, drifting.session.tracks[0].clips[0])
@@ -231,7 +231,7 @@ def test_taps_while_it_plays_become_its_beats(drifting, monkeypatch):
 
     assert beats(drifting).tempo == pytest.approx(120, abs=1.0)
     assert beats(drifting).beat_one == pytest.approx(1.0, abs=0.05)
-    assert "± " in drifting.window.status.words.text()
+    assert "± " in drifting.window.status.words.said
     assert who_of(drifting.session, track(drifting)) is Who.SONG
 
 

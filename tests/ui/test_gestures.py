@@ -222,7 +222,7 @@ def test_the_wave_shows_the_side_that_is_listened_to(at_work):
     np.testing.assert_array_equal(played.hits, played.targets.played)
     np.testing.assert_allclose(edited.hits, edited.targets.target)
     edges = np.array([1000.0, 50000.0])
-    np.testing.assert_allclose(played.source_edges(edges), edges)
+    np.testing.assert_allclose(played.under(edges)[0], edges)
 
 
 @pytest.mark.parametrize("stage", Stage)

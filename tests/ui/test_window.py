@@ -4,7 +4,7 @@ from types import SimpleNamespace
 import numpy as np
 import pytest
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QAbstractButton, QMessageBox, QWidget
+from PySide6.QtWidgets import QAbstractButton, QWidget
 
 from chronotome.render.mix import Side
 from chronotome.session.grid import Grid
@@ -53,10 +53,10 @@ def test_a_file_that_is_no_sound_is_told_and_changes_nothing(person, tmp_path):
     person.drop(bad)
     person.wait(lambda: person.desk.tasks.is_idle)
 
-    boxes = [box for box in person.window.findChildren(QMessageBox) if "words.wav" in box.text()]
-    assert boxes
+    assert any("words.wav" in sentence for sentence in person.window.messages.told)
+    assert person.window.messages.isVisible()
     assert not person.session.tracks
-    boxes[0].close()
+    person.window.messages.close()
 
 
 def test_typing_a_tempo_moves_the_grid_and_wrong_ones_are_told(at_work):
@@ -69,7 +69,7 @@ def test_typing_a_tempo_moves_the_grid_and_wrong_ones_are_told(at_work):
     field.editingFinished.emit()
 
     assert at_work.session.tempo.beats_per_minute == 96.5
-    assert "is no tempo" in at_work.window.status.words.text()
+    assert "is no tempo" in at_work.window.status.words.said
     assert field.text() == "96.50"
 
 
@@ -151,7 +151,7 @@ def test_mute_solo_and_level_are_heard(at_work):
 
 def test_undo_and_redo_say_what_they_do(at_work):
     at_work.press(Qt.Key.Key_M)
-    words = at_work.window.actions_table.get("undo").text()
+    words = at_work.window.actions_table.words("undo")
 
     at_work.press(Qt.Key.Key_Z, CONTROL)
 
@@ -190,7 +190,7 @@ def test_stages_by_key_and_card(at_work):
 def test_loop_click_and_theme(at_work):
     at_work.press(Qt.Key.Key_C)
     at_work.press(Qt.Key.Key_L)
-    told = at_work.window.status.words.text()
+    told = at_work.window.status.words.said
     at_work.press(Qt.Key.Key_T, CONTROL)
 
     assert at_work.session.click.is_on

@@ -77,6 +77,26 @@ class Store(QObject):
         if is_new:
             self.kept.emit("then", history)
 
+    def apply_again(self, edit: Edit, label: str) -> None:
+        """Make the last step anew, from the session before it: what goes on growing is one step of undo."""
+        if not self._history.past or self._history.undo_label != label:
+            self.apply(edit, label)
+            return
+        undone = self._history.undone()
+        history = undone.then(edit(undone.session), label)
+        self._become(history, None)
+        self.kept.emit("undo", undone)
+        self.kept.emit("then", history)
+
+    def take_back(self, change: Edit) -> None:
+        """Take something out of every session of the history: it should never have come in."""
+        was_saved = self._history.session is self._saved
+        history = self._history.mapped(change)
+        if was_saved or not history.past:
+            self._saved = history.session
+        self._become(history, None)
+        self.kept.emit("reset", history)
+
     def amend(self, edit: Edit) -> None:
         """Take in what the machine found out; no step of undo, and no reason to ask for saving."""
         session = edit(self._history.session)

@@ -7,6 +7,7 @@ from chronotome.engine.player import Player, PlayerState
 from chronotome.render.arena import Arena, Region
 from chronotome.render.click import count_in
 from chronotome.render.mix import Side
+from chronotome.session.anchors import extent_of
 from chronotome.session.follow import follows_song, moved_with
 from chronotome.session.model import Session
 
@@ -62,7 +63,7 @@ class Transport(QObject):
         session = self._store.session
         if not session.tracks:
             return
-        at = 0.0 if self.position >= session.frames else self.position
+        at = 0.0 if self.position >= extent_of(session) else self.position
         self._started_at = at
         self._player.play(max(0, int(at)), self._counted(at))
         self._set_playing(is_playing=True)
@@ -163,6 +164,6 @@ class Transport(QObject):
             self.position = state.position
             self.moved.emit(self.position)
             session = self._store.session
-            is_past = state.position > session.frames + session.rate
+            is_past = state.position > extent_of(session) + session.rate
             if is_past and not session.is_looping:
                 self.stop()

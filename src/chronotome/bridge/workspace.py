@@ -1,7 +1,7 @@
 """The document and what belongs to it: samples, places of files, journal, opening and saving."""
 
 import time
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from pathlib import Path
 
@@ -30,7 +30,7 @@ from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Pool, Source
 from chronotome.session.edits.fitting import led
-from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.recordings import add_recording, set_analysis, without_recording
 from chronotome.session.fit import Fit
 from chronotome.session.history import History
 from chronotome.session.model import ContentHash, Recording, Session
@@ -91,8 +91,7 @@ class Workspace(QObject):
         for path in paths:
             if is_session(path):
                 self.open_session(path)
-            else:
-                self.add_file(path)
+        self.add_files([path for path in paths if not is_session(path)])
 
     def open_session(self, path: Path, *, as_copy: bool = False) -> None:
         """Open a session; `as_copy` leaves its folder alone, as for the demo."""
@@ -145,7 +144,16 @@ class Workspace(QObject):
     # Sound files
 
     def add_file(self, path: Path) -> None:
-        """Import a sound file: a recording, a track and a clip; then its onsets are looked for."""
+        """Import a sound file."""
+        self.add_files([path])
+
+    def add_files(self, paths: Sequence[Path]) -> None:
+        """Import sound files in this order, whichever is read first: a recording, a track and a clip each."""
+        queue = _InOrder(len(paths))
+        for place, path in enumerate(paths):
+            self._add_file(path, queue, place)
+
+    def _add_file(self, path: Path, queue: "_InOrder", place: int) -> None:
         generation = self._generation
 
         def work(progress: Progress) -> tuple[FileFacts, Fit]:
@@ -171,7 +179,14 @@ class Workspace(QObject):
             if self.pool.get(facts.content) is None:
                 self._load(facts.content, path, self._store.session.rate, known=facts)
 
-        self._tasks.run(f"Opening {path.name}", work, add)
+        def fail(error: ChronotomeError) -> None:
+            queue.put(place, lambda: None)
+            if not isinstance(error, Cancelled):
+                self._tasks.error.emit(str(error))
+
+        self._tasks.run(
+            f"Opening {path.name}", work, lambda found: queue.put(place, lambda: add(found)), fail
+        )
 
     def _free_name(self, name: str, content: ContentHash) -> str:
         """A file name that no other recording of the session has."""
@@ -204,16 +219,26 @@ class Workspace(QObject):
             self._bring_analyses(self._store.session)
 
         def fail(error: ChronotomeError) -> None:
-            if generation != self._generation:
-                return
-            self.pool.sources.pop(content, None)
-            if isinstance(error, Cancelled):
-                self.told.emit(f"{path.name} was not read to its end: it is silent until it is opened anew.")
-            else:
-                self._tasks.error.emit(str(error))
-            self.lost[content] = path.name
+            if generation == self._generation:
+                self._not_read(content, path, error, is_new=known is not None)
 
         self._tasks.run(f"Reading {path.name}", work, keep, fail)
+
+    def _not_read(self, content: ContentHash, path: Path, error: ChronotomeError, *, is_new: bool) -> None:
+        self.pool.sources.pop(content, None)
+        if isinstance(error, Cancelled):
+            self.told.emit(f"{path.name} was not read to its end: it is silent until it is opened anew.")
+        else:
+            self._tasks.error.emit(str(error))
+        if is_new and not isinstance(error, Cancelled):
+            self._refuse(content)
+        else:
+            self.lost[content] = path.name
+
+    def _refuse(self, content: ContentHash) -> None:
+        """A file that cannot be read to its end never came in: not even undo brings it back."""
+        self.places.pop(content, None)
+        self._store.take_back(lambda session: without_recording(session, content))
 
     def _growing(self, content: ContentHash, progress: Progress) -> Progress:
         told = 0.0
@@ -282,6 +307,10 @@ class Workspace(QObject):
 
         place = self.places.get(recording.content)
         self._tasks.run(words, lambda progress: _find_hits(recording, source, place, progress), show, fail)
+
+    def is_looking(self, recording: Recording) -> bool:
+        """Whether its hits are being looked for, or will be once it is read."""
+        return (recording.content, _asked(recording)) not in self._analyses
 
     def _not_analysed(self, recording: Recording, error: ChronotomeError) -> None:
         asked = _asked(recording)
@@ -359,6 +388,23 @@ class Workspace(QObject):
         if self._journal.problem:
             self.told.emit(self._journal.problem)
             self._journal.problem = None
+
+
+class _InOrder:
+    """Runs what was put, each once everything before it has come."""
+
+    def __init__(self, count: int) -> None:
+        self._waiting: list[Callable[[], None] | None] = [None] * count
+        self._next = 0
+
+    def put(self, place: int, do: Callable[[], None]) -> None:
+        self._waiting[place] = do
+        while self._next < len(self._waiting):
+            ready = self._waiting[self._next]
+            if ready is None:
+                return
+            self._next += 1
+            ready()
 
 
 def _find_hits(recording: Recording, source: Source, place: Path | None, progress: Progress) -> Found:

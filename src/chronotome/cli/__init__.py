@@ -27,6 +27,7 @@ from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
+from chronotome.session.clock import Clock
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
@@ -34,7 +35,7 @@ from chronotome.session.edits.tracks import set_move_by
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, TempoChange, TempoMap
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import onsets_from
-from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Clock, Per, Sift, sifted
+from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Per, Sift, sifted
 from chronotome.session.tighten import REASON_WORDS, Reason, Targets, targets_of
 
 if TYPE_CHECKING:

@@ -94,7 +94,7 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: flo
     evidence = Evidence(moments, shares, take.first, heard.tempi)
     proposed = told_by_name_too(proposals(spans, evidence), told)
     best = proposed[0] if proposed and proposed[0].score > heard.score else None
-    if best is not None and not heard.relation(best.loop.beats_per_minute):
+    if best is not None and not heard.outweighs(best):
         found: _Found | None = _looped(take, best)
     else:
         found = _measured(take, pacing, answer, spans, told, best)
@@ -208,9 +208,10 @@ def _measured(  # noqa: PLR0917 - all of it was worked out before
         beats_in_bar=answer.beats,
         starts_on_one=bool(len(downs)) and float(downs[0]) < STARTS_ON_ONE,
     )
+    loop = None if loop is None else _at_octave(loop, tempo)
     if loop is None or not pacing.is_constant or not len(downs):
         return _Found(tempo, beats, downs, pacing.is_constant, loop, answer)
-    exact = min((loop.beats_per_minute * ratio for ratio in (1.0, 0.5, 2.0)), key=lambda it: abs(it - tempo))
+    exact = loop.beats_per_minute
     beats, downs = (_spaced(each, exact / tempo, beats) for each in (beats, downs))
     begins = [span.start for span in spans if abs(float(downs[0]) - span.start) < STARTS_ON_ONE]
     if begins:  # a loop's beat one is where it begins, not where a player was late
@@ -225,6 +226,13 @@ def _nearly(best: Proposal, tempo: float) -> Loop | None:
         return None
     ratios = (best.loop.beats_per_minute * ratio / tempo for ratio in (1.0, 0.5, 2.0))
     return best.loop if any(abs(ratio - 1) < AGREES for ratio in ratios) else None
+
+
+def _at_octave(loop: Loop, tempo: float) -> Loop | None:
+    """The same length counted in beats of the measured tempo, not of its half or double."""
+    ratio = min((1.0, 0.5, 2.0), key=lambda each: abs(loop.beats_per_minute * each - tempo))
+    beats = loop.beats * ratio
+    return Loop(loop.beats_per_minute * ratio, round(beats)) if beats % 1 == 0 else None
 
 
 def _spaced(moments: SecondsArray, factor: float, beats: SecondsArray) -> SecondsArray:

@@ -147,15 +147,23 @@ def features_of(found: Candidates, heard: Novelty, rises: Rises, rate: int) -> F
     Rises per octave of the three fluxes and of the energies, whitened levels before and after, how much
     changes in the second around it, and energies before and after.
     """
-    hops = np.round((found.places * rises.hop + 0.003 * rate) / heard.hop).astype(np.int64)
-    hops = np.clip(hops, 0, len(heard.change) - 1)
+    places = np.clip((found.places * rises.hop + 0.003 * rate) / heard.hop, 0, len(heard.change) - 1)
+    hops = places.astype(np.int64)
+    share = (places - hops).astype(np.float32)
     per_ms = rate / 1000 / heard.hop
 
+    def between(curve: NDArray[np.float32], first: float, last: float) -> NDArray[np.float32]:
+        """The curve between its hops, so that it does not matter where these lie."""
+        span = round(first * per_ms), round(last * per_ms)
+        around = _around(curve, hops, span[0], max(span) + 1)
+        later = share[:, None] if curve.ndim == 1 else share[:, None, None]
+        return around[:, :-1] + later * np.diff(around, axis=1)
+
     def most(curve: NDArray[np.float32], first: float, last: float) -> NDArray[np.float32]:
-        return _around(curve, hops, round(first * per_ms), round(last * per_ms)).max(axis=1)
+        return between(curve, first, last).max(axis=1)
 
     def mean(curve: NDArray[np.float32], first: float, last: float) -> NDArray[np.float32]:
-        return _around(curve, hops, round(first * per_ms), round(last * per_ms)).mean(axis=1)
+        return between(curve, first, last).mean(axis=1)
 
     short, long, slow = heard.short, heard.long, heard.slow
     columns: list[NDArray[np.float32]] = [
@@ -211,18 +219,44 @@ def _energy_features(found: Candidates, rises: Rises, rate: int) -> Features:
     )
 
 
+NEAR_TIMES = np.arange(-20, 30) * 0.0007
+FAR_TIMES = np.array([-0.080, -0.060, -0.045, -0.033, -0.023, 0.027, 0.038, 0.052, 0.070, 0.095])
+"""Seconds around a frame at which its envelope is looked at: every 0.7 ms near it, means of 5 ms far away."""
+FAR_SPAN = 0.005
+
+
 def shapes_of(frames: Frames, signal: Curve, rises: Rises, rate: int) -> Features:
-    """The envelope around each frame: energies below 250 Hz, to 1.2 kHz, above, and all; and peaks per ms."""
+    """The envelope around each frame: energies below 250 Hz, to 1.2 kHz, to 5 kHz, above; and peaks per ms.
+
+    All of it is read between hops at times from the frame on, so that the grid of hops leaves no trace.
+    """
     energies = rises.energies
-    bands = np.log(
-        np.stack([energies[0], energies[1:3].sum(axis=0), energies[3:].sum(axis=0), energies.sum(axis=0)], 1)
+    bands = np.stack(
+        [energies[0], energies[1:3].sum(axis=0), energies[3:5].sum(axis=0), energies[5:].sum(axis=0)], axis=1
     )
-    centres = np.round(frames / rises.hop).astype(np.int64)
-    seconds = np.arange(-20, 30) * 0.0007
-    places = centres[:, None] + np.round(seconds * rate / rises.hop).astype(np.int64)
-    envelope = bands[np.clip(places, 0, len(bands) - 1)]
-    envelope = np.maximum(envelope - envelope[:, :, 3].max(axis=1)[:, None, None], -12)
+    bands = np.concatenate([bands, bands.sum(axis=1, keepdims=True)], axis=1)
+    width = max(1, round(FAR_SPAN * rate / rises.hop)) | 1
+    near = _between(np.log(bands), frames[:, None] + NEAR_TIMES * rate, rises.hop)
+    far = _between(_smoothed(bands, width), frames[:, None] + FAR_TIMES * rate, rises.hop)
+    envelope = np.concatenate([near, np.log(far)], axis=1)
+    loudest = near[:, :, -1].max(axis=1)
+    envelope = np.maximum(envelope - loudest[:, None, None], -12)
     return np.concatenate([envelope.reshape(len(frames), -1), _peaks(frames, signal, rate)], axis=1)
+
+
+def _smoothed(bands: NDArray[np.float32], width: int) -> NDArray[np.float32]:
+    """Running mean over an odd number of hops, the ends held."""
+    padded = np.pad(bands, ((width // 2 + 1, width // 2), (0, 0)), mode="edge")
+    total = np.cumsum(padded, axis=0, dtype=np.float64)
+    return np.maximum((total[width:] - total[:-width]) / width, 1e-12).astype(np.float32)
+
+
+def _between(curve: NDArray[np.float32], frames: NDArray[np.float64], hop: int) -> NDArray[np.float32]:
+    """The curve (hops, bands) at frames of shape (candidates, times): straight between two hops."""
+    places = np.clip(frames / hop, 0, len(curve) - 1)
+    left = np.minimum(places.astype(np.int64), max(0, len(curve) - 2))
+    share = (places - left).astype(np.float32)[:, :, None]
+    return curve[left] * (1 - share) + curve[np.minimum(left + 1, len(curve) - 1)] * share
 
 
 def _peaks(frames: Frames, signal: Curve, rate: int) -> Features:

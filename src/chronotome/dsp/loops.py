@@ -42,6 +42,7 @@ ON_GRID, OFF_GRID_SHARE, MOST_ODDS = 0.012, 0.15, 60.0
 """Spread of onsets on a grid in seconds; share of those that lie anywhere; what one onset may say at most."""
 PHASES = np.arange(-0.020, 0.0201, 0.004)
 UNHEARD = 0.03
+NEARLY_AS_LIKELY = 0.6
 OCTAVES, RELATED = (1.0, 0.5, 2.0), (2 / 3, 1.5, 0.75, 4 / 3, 1 / 3, 3.0, 0.8, 1.25)
 WELL_ON_GRID = 0.4
 """Of what `on_grid` may say for each weight: from there on the onsets lie on the grid."""
@@ -115,6 +116,14 @@ class Heard:
         ratios = (*OCTAVES, *(RELATED if self.is_on_grid else ()))
         near = [ratio for ratio in ratios if abs(tempo / self.tempi[0][0] / ratio - 1) < SAME_TEMPO]
         return near[0] if near else None
+
+    def outweighs(self, proposal: "Proposal") -> bool:
+        """Whether the ear decides: the proposal is a relative of what was heard, and not nearly as likely."""
+        tempo = proposal.loop.beats_per_minute
+        relation = self.relation(tempo)
+        if relation is None or relation == 1.0 or proposal.source != "length":
+            return relation is not None
+        return _heard(tempo, self.tempi, octaves=()) < NEARLY_AS_LIKELY * self.tempi[0][1]
 
 
 @dataclass(frozen=True, eq=False)
@@ -278,12 +287,14 @@ def _score(span: Span, loop: Loop, evidence: Evidence, again: float | None) -> f
     return score
 
 
-def _heard(tempo: float, heard: Sequence[tuple[float, float]]) -> float:
-    """The confidence of a heard tempo that is this one, or half of it where it is the half or the double."""
+def _heard(
+    tempo: float, heard: Sequence[tuple[float, float]], *, octaves: Sequence[float] = (2.0, 0.5)
+) -> float:
+    """The confidence of a heard tempo that is this one, or half of it where it is one of its octaves."""
     shares = [
         confidence * share
         for other, confidence in heard
-        for ratio, share in ((1.0, 1.0), (2.0, 0.5), (0.5, 0.5))
+        for ratio, share in ((1.0, 1.0), *((octave, 0.5) for octave in octaves))
         if abs(tempo / other / ratio - 1) < SAME_TEMPO
     ]
     return max(shares, default=0.0)

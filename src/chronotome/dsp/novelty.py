@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 from scipy.ndimage import median_filter
 
 from chronotome.dsp.audio import Curve
-from chronotome.dsp.spectrum import Spectrogram, band_magnitudes, halved, triangular_bank
+from chronotome.dsp.spectrum import Spectrogram, band_magnitudes, fast_size, halved, triangular_bank
 
 HOP_SECONDS = 0.005
 LONG_HOP = 0.010
@@ -124,7 +124,7 @@ def novelty(signal: Curve, rate: int) -> Novelty:
     """
     hop = max(1, round(HOP_SECONDS * rate))
     bank, centres = triangular_bank(
-        rate, _power_of_two(SHORT_SECONDS * rate), lowest=LOWEST, highest=HIGHEST, per_octave=PER_OCTAVE
+        rate, fast_size(SHORT_SECONDS * rate), lowest=LOWEST, highest=HIGHEST, per_octave=PER_OCTAVE
     )
     magnitudes = band_magnitudes(signal, bank, hop=hop)
     bands = magnitudes @ _grouping(tuple(centres), BAND_EDGES)
@@ -142,10 +142,6 @@ def novelty(signal: Curve, rate: int) -> Novelty:
     return Novelty(hop, change, excess, short, long, slow, bands)
 
 
-def _power_of_two(size: float) -> int:
-    return int(2 ** max(5, round(np.log2(size))))
-
-
 def _long_windows(signal: Curve, rate: int, hop: int, hops: int) -> tuple[Flux, Flux]:
     """Flux of the long window over 20 and over 80 ms, at a low rate, brought to the axis of hops."""
     parts = int(2 ** max(0, np.floor(np.log2(rate / LOW_RATE))))
@@ -155,7 +151,7 @@ def _long_windows(signal: Curve, rate: int, hop: int, hops: int) -> tuple[Flux, 
     wide_hop = max(1, round(LONG_HOP * low_rate))
     bank, centres = triangular_bank(
         low_rate,
-        _power_of_two(LONG_SECONDS * low_rate),
+        fast_size(LONG_SECONDS * low_rate),
         lowest=LOWEST,
         highest=HIGHEST_LONG,
         per_octave=PER_OCTAVE,

@@ -8,14 +8,14 @@ from numpy.typing import NDArray
 from threadpoolctl import threadpool_limits
 
 from chronotome.dsp.attack import first_frames
-from chronotome.dsp.audio import Audio
+from chronotome.dsp.audio import Audio, Curve
 from chronotome.dsp.bands import Material
 from chronotome.dsp.candidates import features_of, find_candidates, shapes_of
 from chronotome.dsp.crowds import strongest_within
 from chronotome.dsp.listener import Listener
 from chronotome.dsp.network import Features, network
 from chronotome.dsp.novelty import Novelty, novelty
-from chronotome.dsp.rises import octave_rises
+from chronotome.dsp.rises import Rises, octave_rises
 from chronotome.dsp.spectrum import in_threads
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.units import Frames
@@ -178,11 +178,7 @@ def hear_part(listener: Listener, start: int, end: int) -> Heard:
     places, features, heights = places[wanted], features[wanted], found.heights[wanted]
     if not len(places):
         return Heard(places, features, places, heights, heights)
-    frames = np.where(heights > LEAST_RISE, first_frames(signal, rate, places), places)
-    shapes = np.concatenate([shapes_of(frames, signal, rises, rate), features], axis=1)
-    shifts, doubts = network("timing")(shapes)[:, 0] / 1000, network("doubt")(shapes)[:, 0]
-    believed = np.where(np.abs(shifts) > LEAST_SHIFT, np.clip(shifts, -MOST_SHIFT, MOST_SHIFT), 0)
-    frames = frames + np.round(believed * rate).astype(np.int64)
+    frames, doubts = attacks_of(places, heights, signal, rises, rate)
     bands, gains = _bands(flux, frames, rate)
     frames = frames - before + start
     inside = (frames < end) & ((frames >= start) | (start == 0))
@@ -193,6 +189,32 @@ def hear_part(listener: Listener, start: int, end: int) -> Heard:
         gains[inside],
         np.maximum(doubts, 0)[inside],
     )
+
+
+def attacks_of(
+    places: Frames, heights: NDArray[np.float32], signal: Curve, rises: Rises, rate: int
+) -> tuple[Frames, NDArray[np.float32]]:
+    """The frame where each attack starts, and its expected error in ms.
+
+    A network leads from the place to about where the attack is, a linear predictor from there to the frame,
+    and the network corrects that where the attack is slow.
+    """
+    near = places + _shifts(places, signal, rises, rate, least=0.0)
+    frames = np.where(heights > LEAST_RISE, first_frames(signal, rate, near), near)
+    shapes = shapes_of(frames, signal, rises, rate)
+    frames = frames + _shifts_by(shapes, rate, least=LEAST_SHIFT)
+    return frames, network("doubt")(shapes)[:, 0]
+
+
+def _shifts(places: Frames, signal: Curve, rises: Rises, rate: int, *, least: float) -> Frames:
+    return _shifts_by(shapes_of(places, signal, rises, rate), rate, least=least)
+
+
+def _shifts_by(shapes: Features, rate: int, *, least: float) -> Frames:
+    """Frames to the attack; nothing at `least` seconds and below, rising from there without a step."""
+    shifts = network("timing")(shapes)[:, 0] / 1000
+    believed = np.sign(shifts) * np.clip(np.abs(shifts) - least, 0, MOST_SHIFT)
+    return np.round(believed * rate).astype(np.int64)
 
 
 def _bands(flux: Novelty, frames: Frames, rate: int) -> tuple[NDArray[np.int64], NDArray[np.float32]]:

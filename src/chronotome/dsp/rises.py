@@ -7,9 +7,9 @@ import numpy as np
 import scipy.fft
 
 from chronotome.dsp.audio import Curve
-from chronotome.dsp.spectrum import Spectrogram, power_of, windows_of
+from chronotome.dsp.spectrum import Spectrogram, fast_size, power_of, windows_of
 
-WINDOW_SECONDS, HOP_SECONDS = 0.003, 0.0007
+WINDOW_SECONDS, HOP_SECONDS = 128 / 44100, 0.0007
 RISE_SPAN, BEFORE = 0.005, 0.015
 OCTAVES = (0.0, 250.0, 600.0, 1200.0, 2500.0, 5000.0, 10000.0)
 QUIETEST = np.float32(1e-7)
@@ -40,7 +40,7 @@ def _octaves(rate: int, size: int) -> Spectrogram:
 
 
 def _energies(signal: Curve, rate: int, hop: int) -> Spectrogram:
-    size = int(2 ** max(3, round(np.log2(WINDOW_SECONDS * rate))))
+    size = fast_size(WINDOW_SECONDS * rate)
     hops = len(signal) // hop + 1
     window = np.hanning(size + 2)[1:-1].astype(np.float32)
     window /= window.sum()

@@ -1,18 +1,23 @@
-"""Which onsets of a clip count."""
+"""Which onsets of a clip count, and where they are in bars and beats."""
 
 import numpy as np
 from numpy.typing import NDArray
 
+from chronotome.session.beating import measured_fit_of
+from chronotome.session.clock import Clock
+from chronotome.session.fitted import Fitted
 from chronotome.session.grid import Metre, TempoMap
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Recording, Session
-from chronotome.session.sift import Clock, sifted
+from chronotome.session.sift import needs_clock, sifted
 
 
 def clock_of(session: Session, clip: Clip) -> Clock:
-    """Where the frames of a clip's recording are, as played."""
+    """Where the frames of a clip's recording are in the song's beats, once it follows: one clock for all."""
     recording = session.recording_of(clip)
-    return Clock(clip.source_start, clip.start / session.rate, recording.rate, session.tempo, session.metre)
+    fit = measured_fit_of(session, clip)
+    place = (clip.source_start, clip.start / session.rate, recording.rate)
+    return Clock(*place, session.tempo, session.metre, session.rate, fit)
 
 
 def inside_of(session: Session, clip: Clip) -> NDArray[np.bool_]:
@@ -25,7 +30,8 @@ def counted_of(session: Session, clip: Clip) -> NDArray[np.bool_]:
     """True for each onset of the clip's recording that lies within the clip and counts."""
     recording = session.recording_of(clip)
     span = (clip.source_start, clip.source_end, clip.start)
-    return _counted(recording, *span, session.rate, session.tempo, session.metre)
+    fit = measured_fit_of(session, clip) if needs_clock(recording.sift) else None
+    return _counted(recording, *span, session.rate, session.tempo, session.metre, fit)
 
 
 @by_identity(64)
@@ -37,8 +43,9 @@ def _counted(  # noqa: PLR0917 - found again by the identity of each
     rate: int,
     tempo: TempoMap,
     metre: Metre,
+    fit: Fitted | None,
 ) -> NDArray[np.bool_]:
-    clock = Clock(source_start, start / rate, recording.rate, tempo, metre)
+    clock = Clock(source_start, start / rate, recording.rate, tempo, metre, rate, fit)
     counts = sifted(recording.onsets, recording.threshold, recording.sift, clock)
     frames = recording.onsets.frame_array
     counts &= (frames >= source_start) & (frames < source_end)

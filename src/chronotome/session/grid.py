@@ -148,6 +148,11 @@ def lines_between(first: float, last: float, grid: Grid, metre: Metre, swing: fl
     return every[(every >= first - 1e-9) & (every <= last + 1e-9)]
 
 
+def hit_words(beat: float, metre: Metre) -> str:
+    """The position of a hit: the sixteenth that it is nearest to, so that a little early is still on one."""
+    return position_words(np.floor(beat * 4 + 0.5) / 4, metre)
+
+
 def position_words(beat: float, metre: Metre) -> str:
     """bar.beat.sixteenth, counted from 1; a pickup has bar 0 and below."""
     sixteenths = int(np.floor(beat * 4 + 1e-6))

@@ -1,5 +1,6 @@
 """Undo and redo over whole sessions."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 from chronotome.session.model import Session
@@ -30,6 +31,21 @@ class History:
         if session is self.session:
             return self
         return History(session, (*self.past, Step(self.session, label)))
+
+    def mapped(self, change: Callable[[Session], Session]) -> "History":
+        """Every session changed; steps that then lead from one to the same are none."""
+        present = change(self.session)
+        past: list[Step] = []
+        for step in self.past:
+            changed = change(step.session)
+            if past and past[-1].session == changed:
+                past[-1] = Step(changed, step.label)
+            else:
+                past.append(Step(changed, step.label))
+        if past and past[-1].session == present:
+            past.pop()
+        future = tuple(Step(change(step.session), step.label) for step in self.future)
+        return History(present, tuple(past), future)
 
     def amended(self, session: Session) -> "History":
         """The present replaced without a step: for what a machine found out, which is not undone by hand."""

@@ -3,13 +3,15 @@
 import numpy as np
 from numpy.typing import NDArray
 
+from chronotome.session.beating import measured_fit_of
 from chronotome.session.checks import Check
+from chronotome.session.clock import Clock
 from chronotome.session.counting import counted_of
+from chronotome.session.fitted import Fitted
 from chronotome.session.grid import Metre, TempoMap
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Recording, Session, Track
 from chronotome.session.onsets import Standing
-from chronotome.session.sift import Clock
 
 DOUBTFUL_MS = 4.0
 CLOSE_SECONDS = 0.040
@@ -24,8 +26,9 @@ def mark_checks_of(session: Session, track: Track) -> tuple[Check, ...]:
     clip = track.clips[0]
     counts = counted_of(session, clip)
     recording = session.recording_of(clip)
+    fit = measured_fit_of(session, clip)
     return _found(
-        recording, counts, clip.source_start, clip.start, session.rate, session.tempo, session.metre
+        recording, counts, clip.source_start, clip.start, session.rate, session.tempo, session.metre, fit
     )
 
 
@@ -38,9 +41,10 @@ def _found(  # noqa: PLR0917 - found again by the identity of each
     rate: int,
     tempo: TempoMap,
     metre: Metre,
+    fit: Fitted | None,
 ) -> tuple[Check, ...]:
     onsets = recording.onsets
-    clock = Clock(source_start, start / rate, recording.rate, tempo, metre)
+    clock = Clock(source_start, start / rate, recording.rate, tempo, metre, rate, fit)
     untouched = onsets.standing_array == Standing.BY_STRENGTH
     unsure = counts & untouched & ~onsets.lock_array & (onsets.doubt_array > DOUBTFUL_MS)
     places = {

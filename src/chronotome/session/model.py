@@ -12,6 +12,7 @@ from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import Grid, Metre, TempoMap
 from chronotome.session.onsets import OnsetId, Onsets
 from chronotome.session.sift import USUAL_THRESHOLD, Sift
+from chronotome.session.strokes import USUAL_STROKE
 
 ContentHash = str
 TrackId = int
@@ -77,6 +78,10 @@ class TightenSettings(Struct, frozen=True):
     strength: Share = 0.0
     leave_alone: Annotated[float, Meta(ge=0.0, le=100.0)] = 0.0
     """Milliseconds from the line within which a hit is not moved."""
+    stroke: Annotated[float, Meta(ge=0.0, le=100.0)] = USUAL_STROKE
+    """Milliseconds within which onsets are one stroke; less at fast grids."""
+    catch: Share = 1.0
+    """Of half a grid step: farther from its line than that nothing is pulled; 1 pulls all."""
     groove: int | None = None
     groove_amount: Share = 0.0
 

@@ -9,9 +9,9 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.bands import Band
 from chronotome.dsp.crowds import first_of_crowds, strongest_within
-from chronotome.session.grid import Grid, Metre, TempoMap, nearest_lines
-from chronotome.session.onsets import Onsets
-from chronotome.units import BeatArray
+from chronotome.session.clock import Clock
+from chronotome.session.grid import Grid, nearest_lines
+from chronotome.session.onsets import Onsets, Standing
 
 USUAL_THRESHOLD = 45.0
 USUAL_SPACING = 30.0
@@ -48,26 +48,20 @@ class Sift(Struct, frozen=True):
     grid: Grid = Grid(16)
 
 
-class Clock(Struct, frozen=True):
-    """Where frames of a recording are in beats: frame `source` sounds at `seconds` of the session."""
-
-    source: int
-    seconds: float
-    rate: int
-    tempo: TempoMap
-    metre: Metre
-
-    def beats_of(self, onsets: Onsets) -> BeatArray:
-        return self.tempo.beats_at((onsets.frame_array - self.source) / self.rate + self.seconds)
+def needs_clock(sift: Sift) -> bool:
+    """Whether bars and beats decide which onsets count."""
+    return sift.strongest_per in {Per.BAR, Per.BEAT} or sift.near is not Near.ANYWHERE
 
 
 def sifted(onsets: Onsets, threshold: float, sift: Sift, clock: Clock) -> NDArray[np.bool_]:
     """True for the onsets that count; those kept by hand always do."""
     kept = onsets.is_kept
-    counts = onsets.counted(threshold)
+    dropped = onsets.standing_array == Standing.DROPPED
+    counts = kept | (onsets.strength_array >= threshold)  # what was dropped hides what it hid
     if len(sift.bands) < len(Band):
         counts &= np.isin(onsets.band_array, sift.bands) | kept
     _thin(counts, onsets, sift, clock)
+    counts &= ~dropped
     if sift.near is not Near.ANYWHERE and counts.any():
         counts &= _is_near(onsets, sift, clock) == (sift.near is Near.NEAR)
     return counts | kept

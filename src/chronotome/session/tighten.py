@@ -7,14 +7,20 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.counting import counted_of
-from chronotome.session.follow import Fitted, fitted_of
-from chronotome.session.grid import Metre, TempoMap, lines_between, nearest_lines
+from chronotome.session.fitted import Fitted
+from chronotome.session.follow import fitted_of
+from chronotome.session.grid import Metre, TempoMap, nearest_lines
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Recording, Session, TightenSettings, Track
+from chronotome.session.strokes import SHARE_OF_STEP, Strokes, strokes_of
 from chronotome.units import BeatArray, Frames, at_other_rate, frames_at
 
-FLAM_SECONDS = 0.040
 LEAST_APART_SECONDS = 0.002
+ON_LINE_MS = 10.0
+"""A hit this near to its line is on it, and stays so."""
+FAR_MS = 20.0
+AS_NEAR_MS = 2.0
+"""Strokes as near to a line as that are equally near: the stronger takes it."""
 
 
 class Reason(IntEnum):
@@ -24,14 +30,17 @@ class Reason(IntEnum):
     LEFT_ALONE = 1
     BY_HAND = 2
     CARRIED = 3
-    """Not the strongest on its line: it keeps its place between the hits around it."""
+    """Another stroke is nearer to its line, or it is out of catch range: its neighbours carry it along."""
+    WITH_STROKE = 4
+    """It is part of a stroke that another onset leads: it keeps its distance from that."""
 
 
 REASON_WORDS = {
     Reason.GRID: "grid",
     Reason.LEFT_ALONE: "left alone",
     Reason.BY_HAND: "by hand",
-    Reason.CARRIED: "grid",
+    Reason.CARRIED: "between",
+    Reason.WITH_STROKE: "with its stroke",
 }
 
 
@@ -52,7 +61,22 @@ class Targets:
     line_beats: BeatArray
     target: Frames
     reasons: NDArray[np.int64]
+    strokes: NDArray[np.int64]
+    """The stroke that each belongs to, counted from 0."""
     rate: int
+
+    def room_of(self, at: int) -> tuple[float, float]:
+        """The session frames between which hit number `at` may be moved: its neighbours' strokes stay."""
+        before = np.flatnonzero(self.strokes < self.strokes[at])
+        after = np.flatnonzero(self.strokes > self.strokes[at])
+        apart = LEAST_APART_SECONDS * self.rate
+        low, high = -np.inf, np.inf
+        first, last = (np.flatnonzero(self.strokes == self.strokes[at])[place] for place in (0, -1))
+        if len(before):
+            low = self.target[before[-1]] + apart + self.target[at] - self.target[first]
+        if len(after):
+            high = self.target[after[0]] - apart - (self.target[last] - self.target[at])
+        return float(min(low, self.target[at])), float(max(high, self.target[at]))
 
     def __len__(self) -> int:
         return len(self.onsets)
@@ -69,13 +93,23 @@ class Targets:
 
     @property
     def spread_before(self) -> float:
-        """Root mean square of the drift as played, in ms, of hits that have a line of their own."""
-        return _spread(self.drift[self.reasons != Reason.CARRIED])
+        """Root mean square of the drift of every hit as played, in ms."""
+        return _spread(self.drift)
 
     @property
     def spread_now(self) -> float:
         """The same of where they land."""
-        return _spread(self.landing[self.reasons != Reason.CARRIED])
+        return _spread(self.landing)
+
+    @property
+    def far_before(self) -> int:
+        """Hits that were played more than 20 ms from their lines."""
+        return int(np.count_nonzero(np.abs(self.drift) > FAR_MS))
+
+    @property
+    def far_now(self) -> int:
+        """Hits that land more than 20 ms from their lines."""
+        return int(np.count_nonzero(np.abs(self.landing) > FAR_MS))
 
 
 def _spread(drift: NDArray[np.float64]) -> float:
@@ -114,67 +148,159 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
         apart = np.arange(len(fitted))
         fitted = np.maximum(np.maximum.accumulate(fitted - apart), 0) + apart
     beats = tempo.beats_at(fitted / rate)
-    lines = _lines_at_or_after(beats, settings, tempo, metre)
+    lines = nearest_lines(beats, settings.grid, metre, settings.swing)
     line_frames = frames_at(tempo.seconds_at(lines), rate)
-    strengths = onsets.strength_array[chosen]
     ids = onsets.id_array[chosen]
     hand = {marker.onset: marker.beat for marker in clip.markers}
     by_hand = np.isin(ids, list(hand)) if hand else np.zeros(len(ids), bool)
-    leads = _leaders(lines, strengths, np.abs(fitted - line_frames)) & ~by_hand
-    alone = np.abs(fitted - line_frames) <= settings.leave_alone * rate / 1000.0
-    target = fitted.astype(np.float64)
-    pulled = leads & ~alone
-    target[pulled] += settings.strength * (line_frames[pulled] - fitted[pulled])
+    asked = np.full(len(ids), np.nan)
     if by_hand.any():
         wanted = np.array([hand[int(onset)] for onset in ids[by_hand]])
-        target[by_hand] = tempo.seconds_at(wanted) * rate
-    fixed = leads | by_hand
-    wanted_frames = np.rint(_carried(fitted, target, fixed, int(FLAM_SECONDS * rate))).astype(np.int64)
-    landed = _in_order(fitted, wanted_frames, by_hand, max(1, int(LEAST_APART_SECONDS * rate)))
-    reasons = np.where(by_hand, Reason.BY_HAND, np.where(leads, Reason.GRID, Reason.CARRIED))
-    reasons[leads & alone] = Reason.LEFT_ALONE
-    return Targets(ids, strengths, played, fitted, line_frames, lines, landed, reasons, rate)
+        asked[by_hand] = np.rint(tempo.seconds_at(wanted) * rate)
+    hits = _Hits(fitted, line_frames, lines, onsets.strength_array[chosen], asked)
+    moves = _moves(hits, settings, _Scale(rate, _slowest_step(settings, tempo)))
+    landed = _in_order(
+        fitted, np.rint(moves.target).astype(np.int64), by_hand, max(1, int(LEAST_APART_SECONDS * rate))
+    )
+    return Targets(
+        ids,
+        hits.strengths,
+        played,
+        fitted,
+        line_frames,
+        lines,
+        landed,
+        moves.reasons,
+        moves.strokes,
+        rate,
+    )
 
 
-def _lines_at_or_after(
-    beats: BeatArray, settings: TightenSettings, tempo: TempoMap, metre: Metre
-) -> BeatArray:
-    """Nearest lines, none before the session's first frame."""
-    lines = nearest_lines(beats, settings.grid, metre, settings.swing)
-    start = tempo.beat_of(0.0)
-    early = lines < start - 1e-9
-    if early.any():
-        later = lines_between(start, start + 2 * metre.bar, settings.grid, metre, settings.swing)
-        lines = np.where(early, later[0], lines)
-    return lines
+def _slowest_step(settings: TightenSettings, tempo: TempoMap) -> float:
+    """Seconds between two lines where the song is fastest."""
+    return settings.grid.step * 60 / max(change.beats_per_minute for change in tempo.changes)
 
 
-def _leaders(lines: BeatArray, strengths: NDArray[np.float64], distance: Frames) -> NDArray[np.bool_]:
-    """The strongest onset of each line, the nearest of equals."""
-    order = np.lexsort((distance, -strengths, np.round(lines, 9)))
+@dataclass(frozen=True)
+class _Scale:
+    """Frames per second, and seconds from line to line."""
+
+    rate: int
+    step: float
+
+    def frames(self, milliseconds: float) -> float:
+        return milliseconds * self.rate / 1000.0
+
+
+@dataclass(frozen=True, eq=False)
+class _Hits:
+    """Counted onsets in session frames, their lines in frames and beats, where a person put them (or NaN)."""
+
+    fitted: Frames
+    line_frames: Frames
+    lines: BeatArray
+    strengths: NDArray[np.float64]
+    asked: NDArray[np.float64]
+
+    @property
+    def away(self) -> NDArray[np.float64]:
+        """Frames from the line, negative early."""
+        return (self.fitted - self.line_frames).astype(np.float64)
+
+    @property
+    def by_hand(self) -> NDArray[np.bool_]:
+        return np.isfinite(self.asked)
+
+
+@dataclass(frozen=True, eq=False)
+class _Moves:
+    target: NDArray[np.float64]
+    reasons: NDArray[np.int64]
+    strokes: NDArray[np.int64]
+
+
+def _moves(hits: _Hits, settings: TightenSettings, scale: _Scale) -> _Moves:
+    """Where each hit goes: strokes first, then lines, then what lies between.
+
+    The nearest stroke takes a line; the others move by what their neighbours move, never farther from their
+    lines than they were played. What was left alone or lies on its line stays there, whatever leads it.
+    """
+    away, by_hand = hits.away, hits.by_hand
+    within = min(scale.frames(settings.stroke), SHARE_OF_STEP * scale.step * scale.rate)
+    strokes = strokes_of(hits.fitted, hits.strengths, within)
+    leader = strokes.leaders[strokes.of]
+    alone = (np.abs(away) <= scale.frames(settings.leave_alone)) & ~by_hand
+    low, high = _allowed(away, alone, by_hand, strokes, scale)
+    takes = _takers(hits, strokes, scale, settings.catch) & ~by_hand[strokes.leaders]
+    wanted = -settings.strength * away[strokes.leaders]
+    held = by_hand[strokes.leaders]
+    wanted[held] = (hits.asked - hits.fitted)[strokes.leaders[held]]
+    moves = np.where(held, wanted, np.clip(wanted, low, high))
+    rest = ~(takes | held)
+    moves[rest] = _between(hits, strokes, moves, takes | held, (low, high))[rest]
+    target = hits.fitted.astype(np.float64) + moves[strokes.of]
+    target[by_hand] = hits.asked[by_hand]
+    reasons = np.where(takes, int(Reason.GRID), int(Reason.CARRIED))[strokes.of]
+    reasons[leader != np.arange(len(leader))] = Reason.WITH_STROKE
+    reasons[alone & (target == hits.fitted)] = Reason.LEFT_ALONE
+    reasons[by_hand] = Reason.BY_HAND
+    return _Moves(target, reasons, strokes.of)
+
+
+def _allowed(
+    away: NDArray[np.float64],
+    alone: NDArray[np.bool_],
+    by_hand: NDArray[np.bool_],
+    strokes: Strokes,
+    scale: _Scale,
+) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
+    """How far each stroke may move: none of its hits leaves its line, none that is left alone moves."""
+    on_line = scale.frames(ON_LINE_MS)
+    is_on = (np.abs(away) <= on_line) & ~by_hand
+    low = np.where(is_on, -on_line - away, -np.inf)
+    high = np.where(is_on, on_line - away, np.inf)
+    low[alone] = high[alone] = 0.0
+    return _least(strokes, low), -_least(strokes, -high)
+
+
+def _least(strokes: Strokes, values: NDArray[np.float64]) -> NDArray[np.float64]:
+    """The highest value of each stroke's hits."""
+    found = np.full(len(strokes), -np.inf)
+    np.maximum.at(found, strokes.of, values)
+    return found
+
+
+def _takers(hits: _Hits, strokes: Strokes, scale: _Scale, catch: float) -> NDArray[np.bool_]:
+    """Which strokes take their line: the nearest of each, of equally near ones the strongest."""
+    away = np.abs(hits.away[strokes.leaders])
+    nearness = np.floor(away / scale.frames(AS_NEAR_MS))
+    lines = np.round(hits.lines[strokes.leaders], 9)
+    taken = hits.by_hand[strokes.leaders]
+    order = np.lexsort((-hits.strengths[strokes.leaders], nearness, taken, lines))
     first = np.ones(len(order), bool)
-    first[1:] = np.diff(np.round(lines[order], 9)) > 0
-    leads = np.zeros(len(order), bool)
-    leads[order[first]] = True
-    return leads
+    first[1:] = np.diff(lines[order]) > 0
+    takes = np.zeros(len(order), bool)
+    takes[order[first]] = True
+    return takes & (away <= 0.5 * catch * scale.step * scale.rate) if catch < 1 else takes
 
 
-def _carried(
-    played: Frames, target: NDArray[np.float64], fixed: NDArray[np.bool_], flam: int
+def _between(
+    hits: _Hits,
+    strokes: Strokes,
+    moves: NDArray[np.float64],
+    fixed: NDArray[np.bool_],
+    allowed: tuple[NDArray[np.float64], NDArray[np.float64]],
 ) -> NDArray[np.float64]:
-    """Onsets that follow others: rigidly within a flam after one, in proportion elsewhere."""
+    """Moves of the strokes between those that are fixed: by what these move, never farther from a line."""
     if fixed.all() or not fixed.any():
-        return target
-    anchors, landed = played[fixed], target[fixed]
-    follow = ~fixed
-    at = np.searchsorted(anchors, played[follow])
-    before = np.clip(at - 1, 0, len(anchors) - 1)
-    shift = np.interp(played[follow], anchors, landed - anchors)
-    near = (at > 0) & (played[follow] - anchors[before] <= flam)
-    shift[near] = (landed - anchors)[before[near]]
-    result = target.copy()
-    result[follow] = played[follow] + shift
-    return result
+        return np.zeros(len(moves))
+    places = hits.fitted[strokes.leaders]
+    carried = np.interp(places, places[fixed], moves[fixed])
+    away = hits.away
+    low = _least(strokes, np.where(away > 0, -2 * away, 0.0))
+    high = -_least(strokes, np.where(away < 0, 2 * away, 0.0))
+    low, high = np.maximum(low, allowed[0]), np.minimum(high, allowed[1])
+    return np.where(low <= high, np.clip(carried, low, np.maximum(low, high)), 0.0)
 
 
 def _in_order(played: Frames, target: Frames, by_hand: NDArray[np.bool_], apart: int) -> Frames:

@@ -10,6 +10,7 @@ from PySide6.QtWidgets import QMenu, QMenuBar, QPushButton, QWidget
 from chronotome.errors import ChronotomeError
 
 MENUS = ("Session", "Edit", "Recording", "Marks", "Timing", "Playback", "View", "Help")
+"""Their first letters differ: Alt with the letter opens one."""
 
 
 @dataclass(frozen=True)
@@ -23,6 +24,17 @@ class Entry:
     do: Callable[[], object] | None = None
     is_on: Callable[[], bool] | None = None
     """For one that is on or off."""
+
+
+def with_letter(words: str, taken: set[str]) -> str:
+    """The words with an ampersand before the first letter that no other item of the menu has."""
+    starts = [at for at, letter in enumerate(words) if letter.isalpha() and (not at or words[at - 1] == " ")]
+    for at in (*starts, *range(len(words))):
+        letter = words[at].lower()
+        if letter.isascii() and letter.isalpha() and letter not in taken:
+            taken.add(letter)
+            return f"{words[:at]}&{words[at:]}"
+    return words
 
 
 class Actions(QObject):
@@ -41,8 +53,9 @@ class Actions(QObject):
         self._tell = tell
         self._actions: dict[str, QAction] = {}
         self._buttons: list[tuple[QPushButton, str]] = []
+        letters: dict[str, set[str]] = {menu: set() for menu in MENUS}
         for entry in self.entries:
-            action = QAction(entry.words, window)
+            action = QAction(with_letter(entry.words, letters[entry.menu]), window)
             action.setShortcutContext(Qt.ShortcutContext.WindowShortcut)
             action.setCheckable(entry.is_on is not None)
             action.triggered.connect(self._runner(entry))
@@ -67,7 +80,7 @@ class Actions(QObject):
             keys = shortcuts.get(entry.name, entry.keys)
             action = self._actions[entry.name]
             action.setShortcuts([QKeySequence(each) for each in keys.split(", ") if each])
-            words = entry.words.replace("&", "").rstrip("…")
+            words = entry.words.rstrip("…")
             action.setToolTip(f"{words} ({keys})" if keys else words)
         for button, name in self._buttons:
             button.setToolTip(self._actions[name].toolTip())
@@ -78,6 +91,10 @@ class Actions(QObject):
     def get(self, name: str) -> QAction:
         return self._actions[name]
 
+    def words(self, name: str) -> str:
+        """As in the menu, without what marks its letter."""
+        return self._actions[name].text().replace("&", "")
+
     def run(self, name: str) -> None:
         """As if it were chosen from the menu."""
         self._actions[name].trigger()
@@ -87,12 +104,12 @@ class Actions(QObject):
         action = self._actions[name]
         button.clicked.connect(action.trigger)
         button.setToolTip(action.toolTip())
-        button.setAccessibleName(action.text().rstrip("…"))
+        button.setAccessibleName(self.words(name).rstrip("…"))
         button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self._buttons.append((button, name))
 
     def fill(self, bar: QMenuBar) -> dict[str, QMenu]:
-        menus = {name: bar.addMenu(name) for name in MENUS}
+        menus = {name: bar.addMenu(f"&{name}") for name in MENUS}
         for menu in menus.values():
             menu.setToolTipsVisible(True)
             menu.aboutToShow.connect(self.refresh)
@@ -111,5 +128,5 @@ class Actions(QObject):
 
     def name(self, name: str, words: str, *, is_enabled: bool) -> None:
         """Give an action other words: undo says what it undoes."""
-        self._actions[name].setText(words)
+        self._actions[name].setText(f"&{words}")
         self._actions[name].setEnabled(is_enabled)

@@ -9,7 +9,7 @@ import tempfile
 from pathlib import Path
 
 from PySide6.QtCore import QCoreApplication, QEventLoop, Qt, QTimer
-from PySide6.QtWidgets import QAbstractButton, QApplication, QMessageBox
+from PySide6.QtWidgets import QApplication
 
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
@@ -18,14 +18,15 @@ from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
 from chronotome.bridge.workspace import Workspace
 from chronotome.engine.player import Player
-from chronotome.errors import ChronotomeError, UnusableFile
-from chronotome.files.journal import Journal, Recovered, discard, left_behind, recover
+from chronotome.errors import UnusableFile
+from chronotome.files.journal import Journal
 from chronotome.files.places import Settings, load_settings
 from chronotome.files.session_file import is_session
 from chronotome.render.arena import Arena
 from chronotome.session.checks import checks_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.main_window import MainWindow
+from chronotome.ui.recovery import offer_recovery
 from chronotome.ui.theme import THEMES, load_fonts, text_font
 from chronotome.ui.view_state import Stage, ViewState
 
@@ -105,51 +106,14 @@ def run(arguments: argparse.Namespace) -> int:
     if arguments.command == "demo":
         window.open_demo()
         show_demo_view(window)
-    elif arguments.files:
-        window.open(arguments.files)
-    offer_recovery(window)
+    files = [] if arguments.command == "demo" else arguments.files
+    if not offer_recovery(window, files) and files:
+        window.open(files)
     return qt.exec()
 
 
 def _output(arguments: argparse.Namespace) -> str | None:
     return "simulated" if arguments.output == "simulated" else None
-
-
-def offer_recovery(window: MainWindow) -> None:
-    """Edits of a session that ended without being closed are offered back."""
-    found = _newest_kept()
-    if found is None:
-        return
-    name = found.history.session.name
-    box = QMessageBox(
-        QMessageBox.Icon.NoIcon, "Chronotome", f"“{name}” was not closed properly.", parent=window
-    )
-    box.setInformativeText(f"{found.edits} edits since it was last saved were kept. Bring them back?")
-    yes, no = QMessageBox.StandardButton.Yes, QMessageBox.StandardButton.Discard
-    box.setStandardButtons(yes | no)
-    box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-
-    def decide(button: QAbstractButton) -> None:
-        if box.standardButton(button) is yes:
-            window.restore(found)
-        else:
-            discard(found.journal)
-
-    box.buttonClicked.connect(decide)
-    box.open()
-
-
-def _newest_kept() -> Recovered | None:
-    """The newest journal with edits in it; empty and unreadable ones are cleared away."""
-    for path in left_behind():
-        try:
-            found = recover(path)
-        except ChronotomeError:
-            found = None
-        if found is not None:
-            return found
-        discard(path)
-    return None
 
 
 def wait_until_ready(window: MainWindow) -> None:
@@ -181,6 +145,7 @@ def show_demo_view(window: MainWindow) -> None:
     def look() -> None:
         workspace.opened.disconnect(look)
         session, view = window.desk.session, window.desk.view
+        view.show_stage(Stage.TIGHTEN)
         ends = [(FIRST_BAR - 1 + bars) * session.metre.bar for bars in (0, BARS_SHOWN)]
         first, last = (session.tempo.seconds_of(beat) * session.rate for beat in ends)
         view.show(view.viewport.fitted(first, last))
@@ -239,7 +204,7 @@ def take_picture(window: MainWindow, stage: Stage, path: Path, errors: list[str]
         checks = checks_of(window.desk.session, guide)
         if checks:
             view.select(checks[0].onset)
-    window.status.tell(window.timeline.drift.hint if stage is Stage.TIGHTEN else window.timeline.wave.hint)
+    view.hint(window.timeline.drift.hint if stage is Stage.TIGHTEN else window.timeline.wave.hint_now())
     pause(SETTLE_MILLISECONDS)
     if not window.grab().save(str(path)):
         errors.append(f"“{path}” could not be written. Choose another place, and an ending like .png.")

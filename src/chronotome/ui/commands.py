@@ -5,7 +5,7 @@ from collections.abc import Callable
 import numpy as np
 
 from chronotome.render.mix import Side
-from chronotome.session.checks import Check, checks_of
+from chronotome.session.checks import NOTHING, Check, Choice, checks_of
 from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits
 from chronotome.session.edits.timing import set_click, set_looping
 from chronotome.session.edits.tracks import lock, remove_track, set_level, set_muted, set_solo, unlock
@@ -69,17 +69,41 @@ class Commands:
             self.fit.next_check()
             return
         shown = self._guide()
-        checks = () if shown is None else checks_of(self._desk.session, shown.track)
-        if shown is None or not checks:
+        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track)
+        if not checks:
             self._desk.workspace.told.emit("Nothing to check here")
             return
-        selected = [number for number, check in enumerate(checks) if check.onset == self._desk.view.selected]
-        self.go_to_check(checks[(selected[0] + 1) % len(checks) if selected else 0])
+        selected = np.flatnonzero(checks.onsets == self._desk.view.selected)
+        self.go_to_check(checks[(int(selected[-1]) + 1) % len(checks) if len(selected) else 0])
 
     def go_to_check(self, check: Check) -> None:
         shown = self._guide()
         if shown is not None:
             self._go(check.onset, float(shown.heard_of_played(np.array([check.played]))[0]))
+
+    def decide(self, choice: Choice) -> None:
+        """Say where a hit between two lines belongs, and go to the next place."""
+        shown = self._guide()
+        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track)
+        check = checks.of(self._desk.view.selected)
+        if shown is None or check is None or check.earlier is None or check.later is None:
+            self._desk.workspace.told.emit("Select a hit that lies between two lines: N goes to the next one")
+            return
+        at = int(np.flatnonzero(shown.targets.onsets == check.onset)[0])
+        as_played = self._desk.session.tempo.beat_of(float(shown.targets.fitted[at]) / shown.rate)
+        beat = {Choice.EARLIER: check.earlier, Choice.LATER: check.later, Choice.LEAVE: as_played}[choice]
+        self._desk.store.apply(
+            lambda session: move_hit(session, shown.track.id, shown.clip.id, check.onset, beat),
+            f"Hit {choice}",
+        )
+        self._next_after(check.played)
+
+    def _next_after(self, played: int) -> None:
+        """Go to the first place to check after a moment, round again after the last."""
+        shown = self._guide()
+        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track)
+        if checks:
+            self.go_to_check(checks[int(np.searchsorted(checks.played, played, side="right")) % len(checks)])
 
     def nudge(self, direction: int) -> None:
         """Move the selected hit by a millisecond, by hand."""
@@ -89,8 +113,10 @@ class Commands:
         if shown is None or not len(at):
             return
         tempo, rate = self._desk.session.tempo, self._desk.session.rate
-        seconds = float(shown.targets.target[at[0]]) / rate + direction * NUDGE_MILLISECONDS / 1000
-        beat, onset = tempo.beat_of(seconds), int(shown.targets.onsets[at[0]])
+        wanted = float(shown.targets.target[at[0]]) + direction * NUDGE_MILLISECONDS / 1000 * rate
+        low, high = shown.targets.room_of(int(at[0]))
+        beat = tempo.beat_of(min(max(wanted, low), high) / rate)
+        onset = int(shown.targets.onsets[at[0]])
         self._desk.store.apply(
             lambda session: move_hit(session, shown.track.id, shown.clip.id, onset, beat), "Nudge hit"
         )

@@ -27,7 +27,8 @@ Ochre: a place to check. N goes to the next one.</p>
 <p>■ ● ▲ on a stem: low, mid, high. A bar under a mark: it is locked.</p>
 <p><b>The mouse in Mark</b></p>
 <p>Click a notch or a stem: hear that hit. Shift: select up to it.<br>
-Drag a notch: the mark is corrected, the sound stays. Ctrl: the sound slips, the mark stays. Alt: no snap.<br>
+Drag a notch: the mark is corrected, the sound stays. Ctrl: the sound slips, the mark stays.<br>
+Shift (or Alt) while dragging: no snap.<br>
 Double-click the wave adds an onset, a mark is dropped or kept. Drag over wave or stems selects.<br>
 In the lens a pixel is a frame.</p>
 <p><b>The mouse in Fit</b></p>
@@ -37,7 +38,7 @@ Click a faint line: the recording has that tempo. Ctrl+drag the end of the sound
 A section: click jumps, double-click loops, its ends can be dragged.</p>
 <p><b>The mouse</b></p>
 <p>Wheel scrolls, Ctrl+wheel zooms where the pointer is.<br>
-Drag a drift mark, a notch or a diamond to move that hit; Alt: without snap; Escape: leave it.<br>
+Drag a drift mark, a notch or a diamond to move that hit; Shift: without snap; Escape: leave it.<br>
 Double-click a mark takes back what was set by hand.<br>
 Drag over the ruler loops that span.</p>
 """

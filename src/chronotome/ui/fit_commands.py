@@ -7,6 +7,8 @@ from dataclasses import dataclass
 import numpy as np
 from PySide6.QtWidgets import QApplication, QInputDialog
 
+from chronotome.render.mix import Side
+from chronotome.session.anchors import heard_beats_of
 from chronotome.session.edits import fitting
 from chronotome.session.edits.fitting import Mend, Who
 from chronotome.session.edits.timing import set_beat_one, set_tempo
@@ -23,6 +25,8 @@ TAPS = 16
 FEWEST_TAPS = 4
 OUTLIER_SHARE = 0.25
 MOST_BARS = 4096
+NEARLY_WHOLE = 0.02
+"""Of a bar: so near to a whole number is that number."""
 
 
 @dataclass(frozen=True)
@@ -53,6 +57,8 @@ class Guide:
 
     shown: Shown
     beats: BeatMap | None
+    heard: BeatMap | None
+    """The beats after the fit, on the side that is listened to: what drift is left."""
 
     @property
     def track(self) -> Track:
@@ -73,7 +79,7 @@ class Guide:
         shown = self.shown
         seconds = self.beats.seconds_at(beats)
         played = shown.clip.start + (seconds - shown.clip.source_start / shown.recording.rate) * shown.rate
-        return shown.heard_of_played(np.rint(played).astype(np.int64))
+        return shown.heard_of_played(played)
 
 
 def guide_of(desk: Desk) -> Guide | None:
@@ -82,7 +88,11 @@ def guide_of(desk: Desk) -> Guide | None:
         return None
     guide = session.track(session.guide_of(track.id))
     shown = shown_of(session, guide, desk.transport.side)
-    return None if shown is None else Guide(shown, beats_of(session, shown.clip))
+    if shown is None:
+        return None
+    beats = beats_of(session, shown.clip)
+    is_edited = desk.transport.side is Side.EDITED
+    return Guide(shown, beats, heard_beats_of(session, shown.track) if is_edited else beats)
 
 
 class FitCommands:
@@ -93,6 +103,8 @@ class FitCommands:
         self.reaction_ms = 0.0
         self._taps: list[float] = []
         self._tapped_frames: list[int] = []
+        self._tapped: Session | None = None
+        """What the taps so far led to."""
 
     def _apply(self, edit: Callable[[Session], Session], label: str) -> None:
         self._desk.store.apply(edit, label)
@@ -119,6 +131,7 @@ class FitCommands:
         if self._taps and now - self._taps[-1] > LONGEST_TAP_GAP:
             self._taps.clear()
             self._tapped_frames.clear()
+            self._tapped = None
         self._taps = [*self._taps, now][-TAPS:]
         transport = self._desk.transport
         if transport.is_playing:
@@ -135,7 +148,7 @@ class FitCommands:
             self._set_tapped(words)
             return
         tempo = round(found.tempo, 2)
-        self._apply(lambda session: set_tempo(session, tempo), "Tap tempo")
+        self._apply_run(lambda session: set_tempo(session, tempo), "Tap tempo")
         self._say(f"{words}: the song's tempo. Tap while it plays to set the recording's beats too")
 
     def _set_tapped(self, words: str) -> None:
@@ -151,8 +164,17 @@ class FitCommands:
                 return after
             return fitting.set_who(after, track, Who.SONG)
 
-        self._apply(edit, "Tap the beats")
+        self._apply_run(edit, "Tap the beats")
         self._say(f"{words}: the recording's beats, beat one at the first tap")
+
+    def _apply_run(self, edit: Callable[[Session], Session], label: str) -> None:
+        """One run of taps is one step of undo, however often it was tapped."""
+        store = self._desk.store
+        if self._tapped is not None and store.history.session is self._tapped:
+            store.apply_again(edit, label)
+        else:
+            store.apply(edit, label)
+        self._tapped = store.history.session
 
     def choose(self, option: TempoOption) -> None:
         """Let the recording have a tempo that was proposed."""
@@ -164,7 +186,7 @@ class FitCommands:
             quarters = option.beats_per_minute * measured.quarters
             ratio = quarters / measured.tempo
             words = f"Tempo {plain(option.beats_per_minute, 2)}"
-            if "measured" in option.sources:
+            if option.sources == ("measured",) or abs(ratio - 1) < 0.01:
                 scale = 1.0 if abs(ratio - 1) < 0.01 else ratio
                 self._apply(
                     lambda session: fitting.set_fit(
@@ -218,12 +240,15 @@ class FitCommands:
         self._with_guide(do)
 
     def more_bars(self, step: int) -> None:
-        """One bar more or less; by halves below two."""
+        """To the next whole number of bars above or below."""
 
         def do(guide: Guide) -> None:
             now = fitting.bars_in(self._desk.session, guide.clip)
-            whole = max(1.0, float(round(now)))
-            self.is_bars(whole + step if abs(now - whole) < 0.02 or step > 0 else whole)
+            wanted = np.floor(now + NEARLY_WHOLE) + 1 if step > 0 else np.ceil(now - NEARLY_WHOLE) - 1
+            if wanted < 1:
+                self._say("Less than one bar: halve it")
+                return
+            self.is_bars(float(wanted))
 
         self._with_guide(do)
 

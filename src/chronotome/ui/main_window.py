@@ -4,12 +4,21 @@ from collections.abc import Callable
 from pathlib import Path
 
 import msgspec
-from PySide6.QtCore import Qt
-from PySide6.QtGui import QCloseEvent, QDragEnterEvent, QDropEvent, QKeyEvent
+from PySide6.QtCore import QSize, Qt
+from PySide6.QtGui import (
+    QCloseEvent,
+    QDragEnterEvent,
+    QDropEvent,
+    QGuiApplication,
+    QKeyEvent,
+    QKeySequence,
+    QShortcut,
+)
 from PySide6.QtWidgets import (
     QFileDialog,
     QHBoxLayout,
     QMainWindow,
+    QMenu,
     QMessageBox,
     QPushButton,
     QScrollArea,
@@ -33,6 +42,7 @@ from chronotome.ui.commands import Commands
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs import HelpDialog, ShortcutsDialog
 from chronotome.ui.mark_files import MarkFiles
+from chronotome.ui.messages import Messages
 from chronotome.ui.rail import Rail
 from chronotome.ui.shelf_panel import ShelfPanel
 from chronotome.ui.stages.export import ExportTray
@@ -62,13 +72,14 @@ class MainWindow(QMainWindow):
         self.tour = Tour(desk, self)
         self._after_save: Callable[[], None] | None = None
         self._is_closing = False
+        self.messages = Messages(self)
         self.mark_files = MarkFiles(self, desk, self._commands.marks, self._tell)
-        self.setMinimumSize(*SMALLEST)
-        self.resize(*USUAL)
+        self._fit_the_screen()
         self.setAcceptDrops(True)
         self.actions_table = Actions(self, table_of(self, self._commands), settings.shortcuts, self._tell)
         self._menus = self.actions_table.fill(self.menuBar())
-        self._recent = self._menus["Session"].addMenu("Recent sessions")
+        self._recent = self._add_recent()
+        QShortcut(QKeySequence("F10"), self, self._open_menus)
         self._menus["Session"].aboutToShow.connect(self._fill_recent)
         self._build()
         desk.view.snap_follows_zoom = settings.grid_follows_zoom
@@ -85,6 +96,14 @@ class MainWindow(QMainWindow):
         self._show()
 
     # Building
+
+    def _fit_the_screen(self) -> None:
+        """As large as usual, but no larger than the screen it opens on."""
+        room = self.screen().availableGeometry().size()
+        if QGuiApplication.platformName() == "offscreen":  # its screen is made up
+            room = QSize(*USUAL)
+        self.setMinimumSize(QSize(*SMALLEST).boundedTo(room))
+        self.resize(QSize(*USUAL).boundedTo(room))
 
     def _build(self) -> None:
         desk = self.desk
@@ -111,7 +130,7 @@ class MainWindow(QMainWindow):
             self._tray.addWidget(area)
         self.shelf = ShelfPanel(desk, self.settings.shelf)
         self.shelf.folders_changed.connect(self._on_shelf_folders)
-        self.shelf.taken.connect(self.open)
+        self.shelf.taken.connect(self._on_taken)
         self.shelf.closed.connect(self.toggle_shelf)
         self._tray.addWidget(self.shelf)
         self._tray.setObjectName("tray")
@@ -120,6 +139,7 @@ class MainWindow(QMainWindow):
         self._work = QStackedWidget()
         self._work.addWidget(self._welcome())
         self._work.addWidget(self.timeline)
+        self.decision = self.timeline.decision
         middle = QHBoxLayout()
         middle.setSpacing(0)
         middle.addWidget(self.rail)
@@ -167,9 +187,9 @@ class MainWindow(QMainWindow):
         table.refresh()
 
     def _on_stage(self) -> None:
-        stage = self.desk.view.stage
-        if not self.is_shelf_shown:
-            self._tray.setCurrentIndex(list(Stage).index(stage))
+        if self.is_shelf_shown:
+            self.desk.shelf.stop()
+        self._tray.setCurrentIndex(list(Stage).index(self.desk.view.stage))
         self.actions_table.refresh()
 
     @property
@@ -186,6 +206,11 @@ class MainWindow(QMainWindow):
             self.shelf.show_last()
         self.actions_table.refresh()
 
+    def _on_taken(self, paths: list[Path]) -> None:
+        """What was heard on the shelf has come in: it is no longer heard from there."""
+        self.desk.shelf.stop()
+        self.open(paths)
+
     def _on_shelf_folders(self, folders: tuple[str, ...]) -> None:
         self.settings = msgspec.structs.replace(self.settings, shelf=folders)
         save_settings(self.settings)
@@ -195,6 +220,7 @@ class MainWindow(QMainWindow):
 
     def _on_opened(self) -> None:
         view = self.desk.view
+        self.desk.shelf.stop()
         view.select(None)
         view.focus_changed.emit()
         self.desk.transport.stop()
@@ -208,9 +234,6 @@ class MainWindow(QMainWindow):
 
     def _on_source(self, _content: str) -> None:
         self.desk.rendering.ask()
-        viewport = self.desk.view.viewport
-        if viewport.end < 100:
-            self.desk.view.fit()
 
     def playhead_x(self) -> float | None:
         viewport = self.desk.view.viewport
@@ -221,11 +244,9 @@ class MainWindow(QMainWindow):
         self.status.tell(sentence, is_important=True)
 
     def _on_error(self, sentence: str) -> None:
-        """What went wrong, to which file, and what to do: stays until it was read."""
+        """What went wrong, to which file, and what to do: stays in a list until it was read."""
         self._tell(sentence)
-        box = QMessageBox(QMessageBox.Icon.NoIcon, "Chronotome", sentence, parent=self)
-        box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        box.open()
+        self.messages.add(sentence)
 
     def _on_exported(self, written: Written, proof: Proof) -> None:
         self.timeline.proof.show_proof(proof)
@@ -267,6 +288,20 @@ class MainWindow(QMainWindow):
             self._when_safe(lambda: self.open(paths))
         else:
             self.open(paths)
+
+    def _open_menus(self) -> None:
+        """The menus by key, where the desktop leaves F10 to the program."""
+        bar = self.menuBar()
+        bar.setFocus(Qt.FocusReason.MenuBarFocusReason)
+        bar.setActiveAction(bar.actions()[0])
+
+    def _add_recent(self) -> QMenu:
+        """Recent sessions, above the way out."""
+        recent, session = QMenu("&Recent sessions", self), self._menus["Session"]
+        last = self.actions_table.get("quit")
+        session.insertMenu(last, recent)
+        session.insertSeparator(last)
+        return recent
 
     def _fill_recent(self) -> None:
         self._recent.clear()
@@ -374,11 +409,31 @@ class MainWindow(QMainWindow):
         self.close()
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
-        if event.key() == Qt.Key.Key_Escape:
-            if not (self.timeline.cancel_drag() or self.mark_tray.lens.cancel_drag()):
-                self.desk.view.select(None)
+        is_escape = event.key() == Qt.Key.Key_Escape
+        if is_escape and self._cancel_drag():
+            return
+        if self.decision.answers(event):
+            return
+        if is_escape:
+            self.desk.view.select(None)
         else:
             super().keyPressEvent(event)
+
+    def _cancel_drag(self) -> bool:
+        """False where nothing is being dragged."""
+        return self.timeline.cancel_drag() or self.mark_tray.lens.cancel_drag()
+
+    def undo(self) -> None:
+        """While something is dragged it is that which is taken back, as by Escape."""
+        if not self._cancel_drag():
+            if self.desk.store.is_drafting:
+                self.desk.store.drop_draft()
+            else:
+                self.desk.store.undo()
+
+    def redo(self) -> None:
+        if not self._cancel_drag():
+            self.desk.store.redo()
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls():
@@ -394,6 +449,7 @@ class MainWindow(QMainWindow):
             self.mark_files.bring(path)
         sounds = [path for path in paths if path not in marks]
         if sounds:
+            self.desk.shelf.stop()
             self._open_safely(sounds)
 
     def closeEvent(self, event: QCloseEvent) -> None:

@@ -6,6 +6,7 @@ import numpy as np
 
 from chronotome.render.mix import Side
 from chronotome.render.pool import Source
+from chronotome.session.anchors import extent_of
 from chronotome.session.checks import Check
 from chronotome.session.edits.cutting import crop, cut
 from chronotome.session.edits.marks import (
@@ -190,7 +191,7 @@ class MarkCommands:
         here = session.tempo.beat_of(transport.position / session.rate) / bar
         near = np.floor(here + 1e-6) if bars > 0 else np.ceil(here - 1e-6)
         frame = session.tempo.seconds_of(float(near + bars) * bar) * session.rate
-        transport.go_to(min(max(0.0, frame), float(session.frames)))
+        transport.go_to(min(max(0.0, frame), float(extent_of(session))))
         self._desk.view.center_on(transport.position)
 
     # Setting

@@ -7,6 +7,7 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
+from chronotome.session.anchors import heard_beats_of
 from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of, inside_of
 from chronotome.session.edits.fitting import Who, bars_in, who_of
@@ -14,7 +15,7 @@ from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
 from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.model import Session, Track
-from chronotome.session.tighten import targets_of
+from chronotome.session.tighten import FAR_MS, targets_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
 from chronotome.ui.soon import Soon
@@ -25,6 +26,7 @@ WIDTH = 112
 CARD = 84
 TOP = 8
 NOTHING_YET = "nothing yet"
+WHOLE_BAR = 0.02
 
 
 @dataclass(frozen=True)
@@ -119,10 +121,12 @@ def _fit_figures(session: Session, guide: Track) -> Figures:
     is_set = (
         fit.beat_one is not None or session.is_beat_one_set or who_of(session, guide.id) is not Who.NOBODY
     )
-    words = f"{bars:.0f} bars · {'1 set' if is_set else '1 not set'}"
+    near = round(bars)
+    words = counted(near, "bar") if abs(bars - near) < WHOLE_BAR else f"{plain(bars, 1)} bars"
+    heard = heard_beats_of(session, guide) or beats
     return Figures(
         f"{plain(beats.tempo, 2)} bpm",
-        f"{words}\ndrift ±{plain(beats.residual)} ms",
+        f"drift ±{plain(heard.residual)} ms\n{words if is_set else 'beat one not set'}",
         len(fit_checks_of(session, guide)),
     )
 
@@ -147,6 +151,7 @@ class Rail(QWidget):
         view.focus_changed.connect(self._show)
         self._soon = Soon(self._show, self)
         desk.store.changed.connect(self._soon.ask)
+        desk.tasks.changed.connect(self._soon.ask)
         self._show()
 
     def show_exported(self, words: str) -> None:
@@ -169,7 +174,8 @@ class Rail(QWidget):
         clip = track.clips[0]
         recording = session.recording_of(clip)
         if not recording.is_analysed:
-            looking = Figures("looking…")
+            is_looking = self._desk.workspace.is_looking(recording)
+            looking = Figures("looking…") if is_looking else Figures("not looked for", "Find hits, in Mark")
             return dict.fromkeys(Stage, looking) | {Stage.EXPORT: Figures(self.exported)}
         guide = session.track(session.guide_of(track.id))
         targets = targets_of(session, guide, guide.clips[0])
@@ -184,7 +190,9 @@ class Rail(QWidget):
             ),
             Stage.FIT: _fit_figures(session, guide),
             Stage.TIGHTEN: Figures(
-                f"±{plain(now)} ms", f"was ±{plain(before)}", len(checks_of(session, guide))
+                f"±{plain(now)} ms",
+                f"was ±{plain(before)}\n{targets.far_now} over {FAR_MS:.0f} ms",
+                len(checks_of(session, guide)),
             ),
             Stage.REWORK: Figures(counted(counted_onsets, "slice"), f"{len(session.tracks)} tracks"),
             Stage.EXPORT: Figures(self.exported),

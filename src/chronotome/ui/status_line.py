@@ -1,14 +1,37 @@
 """What the pointer can do here, long work with Cancel, and the state of the sound."""
 
 from PySide6.QtCore import Qt, QTimer
-from PySide6.QtWidgets import QHBoxLayout, QLabel, QProgressBar, QPushButton, QWidget
+from PySide6.QtGui import QResizeEvent
+from PySide6.QtWidgets import QHBoxLayout, QLabel, QProgressBar, QPushButton, QSizePolicy, QWidget
 
 from chronotome.bridge.tasks import Task
+from chronotome.session.history import History
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted
 
 HEIGHT = 26
 TOLD_MILLISECONDS = 8000
+
+
+class Sentence(QLabel):
+    """As much of a sentence as there is room for; all of it as a tooltip."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
+        self.said = ""
+
+    def say(self, sentence: str) -> None:
+        self.said = sentence
+        self.setToolTip(sentence)
+        self._fit()
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self._fit()
+
+    def _fit(self) -> None:
+        self.setText(self.fontMetrics().elidedText(self.said, Qt.TextElideMode.ElideRight, self.width()))
 
 
 class StatusLine(QWidget):
@@ -22,7 +45,7 @@ class StatusLine(QWidget):
         layout = QHBoxLayout(self)
         layout.setContentsMargins(12, 0, 12, 0)
         layout.setSpacing(8)
-        self.words = QLabel()
+        self.words = Sentence()
         self.words.setObjectName("soft")
         layout.addWidget(self.words, 1)
         self.work = QLabel()
@@ -43,9 +66,14 @@ class StatusLine(QWidget):
         self.state = QLabel()
         self.state.setObjectName("soft")
         layout.addWidget(self.state)
-        self._important = QTimer(self)
-        self._important.setSingleShot(True)
+        self._hint = ""
+        self._told = QTimer(self)
+        self._told.setSingleShot(True)
+        self._told.timeout.connect(self._show_hint)
+        self._is_important = False
         desk.workspace.told.connect(self.tell)
+        desk.view.hinted.connect(self.hint)
+        desk.store.kept.connect(self._on_kept)
         desk.tasks.changed.connect(self._on_tasks)
         desk.transport.device_changed.connect(self._show_state)
         desk.rendering.started.connect(self._show_state)
@@ -53,14 +81,32 @@ class StatusLine(QWidget):
         self._on_tasks()
         self._show_state()
 
+    def hint(self, sentence: str) -> None:
+        """What the pointer can do here, as long as it is here and nothing was told just now."""
+        self._hint = sentence
+        if not self._told.isActive():
+            self._show_hint()
+
     def tell(self, sentence: str, *, is_important: bool = False) -> None:
-        """Show a sentence; an important one stays for a while, whatever the pointer passes over."""
-        if self._important.isActive() and not is_important:
+        """Show a sentence for a while; an important one is not replaced by another that is not."""
+        if self._told.isActive() and self._is_important and not is_important:
             return
-        self.words.setText(sentence)
-        self.words.setToolTip(sentence)
-        if is_important:
-            self._important.start(TOLD_MILLISECONDS)
+        self._is_important = is_important
+        self.words.say(sentence)
+        self._told.start(TOLD_MILLISECONDS)
+
+    def _show_hint(self) -> None:
+        self._is_important = False
+        self.words.say(self._hint)
+
+    def _on_kept(self, kind: str, history: History) -> None:
+        """What was said before an edit no longer holds: the line says what was done."""
+        if kind in {"undo", "redo"}:
+            label = history.redo_label if kind == "undo" else history.undo_label
+            self.tell(f"{'Undone' if kind == 'undo' else 'Done again'}: {label}")
+        elif kind == "then" and self._told.isActive() and not self._is_important:
+            self._told.stop()
+            self._show_hint()
 
     def _on_tasks(self) -> None:
         running = self._desk.tasks.running

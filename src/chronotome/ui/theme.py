@@ -1,5 +1,6 @@
 """Colours by role, fonts, and the one style sheet."""
 
+import tempfile
 from dataclasses import dataclass
 from functools import lru_cache
 from pathlib import Path
@@ -120,6 +121,23 @@ def icon(name: str, value: str, size: int = 20) -> QIcon:
     return result
 
 
+@lru_cache(maxsize=1)
+def _pictures() -> tempfile.TemporaryDirectory[str]:
+    """A style sheet takes pictures from files only: they last as long as the window."""
+    return tempfile.TemporaryDirectory(prefix="chronotome-theme-")
+
+
+@lru_cache(maxsize=16)
+def picture(name: str, value: str, size: int) -> str:
+    """The path of a shipped icon in a colour, and beside it one for screens of twice the density."""
+    folder = Path(_pictures().name)
+    drawn = icon(name, value, size)
+    path = folder / f"{name}-{value.lstrip('#')}-{size}.png"
+    drawn.pixmap(QSize(size, size), 1.0).save(str(path))
+    drawn.pixmap(QSize(size, size), 2.0).save(str(path.with_stem(f"{path.stem}@2x")))
+    return path.as_posix()
+
+
 def style_sheet(theme: Theme) -> str:
     """Style of the standard widgets; lanes paint themselves."""
     t = theme
@@ -158,6 +176,9 @@ def style_sheet(theme: Theme) -> str:
     QPushButton#main {{ background: {t.ink}; color: {t.on_ink}; border-color: {t.ink}; font-weight: 600; }}
     QPushButton#main:disabled {{ background: {t.panel}; color: {t.faint_ink}; border-color: {t.rule}; }}
     QPushButton#tool {{ padding: 0; }}
+    QPushButton#answer {{ background: {t.card}; border-color: {t.strong_rule}; padding: 4px 10px; }}
+    QPushButton#band {{ padding: 5px 4px; }}
+    QPushButton#step {{ padding: 5px 0; min-width: 26px; }}
     QPushButton#play {{ background: {t.ink}; border-radius: 16px; padding: 0; border: none; }}
     QLineEdit {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px; padding: 3px 6px;
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}
@@ -166,13 +187,15 @@ def style_sheet(theme: Theme) -> str:
     QLineEdit#figure:hover, QLineEdit#figure:focus {{ border-color: {t.strong_rule}; }}
     QComboBox {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px; padding: 3px 8px; }}
     QComboBox:focus {{ border-color: {t.accent}; }}
-    QComboBox::drop-down {{ border: none; width: 16px; }}
+    QComboBox::drop-down {{ border: none; width: 18px; }}
+    QComboBox::down-arrow {{ image: url({picture("arrow", t.soft_ink, 10)}); width: 10px; height: 10px; }}
     QComboBox QAbstractItemView {{ background: {t.card}; border: 1px solid {t.strong_rule};
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}
     QCheckBox {{ color: {t.ink}; spacing: 8px; }}
     QCheckBox::indicator {{ width: 13px; height: 13px; border: 1px solid {t.soft_ink}; border-radius: 3px;
         background: {t.paper}; }}
-    QCheckBox::indicator:checked {{ background: {t.ink}; border-color: {t.ink}; }}
+    QCheckBox::indicator:checked {{ background: {t.ink}; border-color: {t.ink};
+        image: url({picture("tick", t.on_ink, 11)}); }}
     QTableView#onsets {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px;
         font-family: "{FIGURES}"; font-size: 11px; outline: none;
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}

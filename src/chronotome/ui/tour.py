@@ -3,6 +3,7 @@
 import numpy as np
 from PySide6.QtCore import QObject
 
+from chronotome.session.anchors import extent_of
 from chronotome.session.edits.timing import set_click
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.model import Session, replace
@@ -25,7 +26,7 @@ def spots_of(session: Session, doubtful: list[float]) -> list[Spot]:
         Session frames that are worth a spot.
     """
     tempo, bar, rate = session.tempo, session.metre.bar, session.rate
-    last = np.floor(tempo.beat_of(session.frames / rate) / bar)
+    last = np.floor(tempo.beat_of(extent_of(session) / rate) / bar)
     first = np.ceil(tempo.beat_of(0.0) / bar - 1e-6)
     starts = max(0.0, last - first - BARS + 1)
     length = tempo.seconds_of((first + BARS) * bar) - tempo.seconds_of(first * bar)

@@ -5,6 +5,7 @@ from enum import IntEnum
 from PySide6.QtCore import QObject, Signal
 
 from chronotome.bridge.store import Store
+from chronotome.session.anchors import extent_of
 from chronotome.session.grid import Feel, Grid
 from chronotome.session.model import Session, Track, TrackId
 from chronotome.session.onsets import OnsetId
@@ -44,6 +45,10 @@ class ViewState(QObject):
     stage_changed = Signal()
     theme_changed = Signal()
     snap_changed = Signal()
+    hinted = Signal(str)
+    """What the pointer can do where it is; empty: nothing."""
+    declined_changed = Signal()
+    """Somebody said no to something that was asked."""
     pointed_changed = Signal()
     """Another onset is under the pointer."""
 
@@ -51,7 +56,10 @@ class ViewState(QObject):
         super().__init__(store)
         self._store = store
         self.viewport = Viewport()
-        self.stage = Stage.TIGHTEN
+        self.is_whole = True
+        """Nobody has looked closer since all of it was shown."""
+        store.changed.connect(self._on_session)
+        self.stage = Stage.MARK
         self.theme: Theme = DAY
         self.selected: OnsetId | None = None
         self.picked: tuple[OnsetId, ...] = ()
@@ -59,6 +67,8 @@ class ViewState(QObject):
         self.beat: float | None = None
         """The chosen beat of the recording, in Fit."""
         self.mark_snap = MarkSnap.ATTACK
+        self.declined: set[str] = set()
+        """What was asked and declined; not asked again while the window is open."""
         self.snap_grid = Grid(16)
         self.snap_follows_zoom = True
         self.is_snapping = True
@@ -106,20 +116,48 @@ class ViewState(QObject):
             self.stage_changed.emit()
 
     def show(self, viewport: Viewport) -> None:
+        """Another part of it, as somebody wants it."""
+        self.is_whole = False
+        self._become(viewport)
+
+    def _become(self, viewport: Viewport) -> None:
         if viewport != self.viewport:
             self.viewport = viewport
             self.viewport_changed.emit()
 
+    def resize(self, width: int) -> None:
+        """As wide as the lanes are; what shows all of it goes on doing so."""
+        if self.is_whole:
+            self._become(self.viewport.resized(width).fitted(0, self.extent))
+        else:
+            self._become(self.viewport.resized(width))
+
+    def turn_to(self, frame: float) -> None:
+        """Turn the page, so that a playhead stays in sight; nobody looked closer by that."""
+        self._become(self.viewport.following(frame))
+
     def zoom(self, factor: float, x: float | None = None) -> None:
         """Zoom about a pixel, the middle where none is given."""
         at = self.viewport.width / 2 if x is None else x
-        self.show(self.viewport.zoomed(factor, at, self.session.frames))
+        self.show(self.viewport.zoomed(factor, at, self.extent))
 
     def scroll(self, pixels: float) -> None:
-        self.show(self.viewport.scrolled(pixels, self.session.frames))
+        self.show(self.viewport.scrolled(pixels, self.extent))
+
+    @property
+    def extent(self) -> int:
+        """Frames of all of it, as played or as it sounds."""
+        return max(1, extent_of(self.session))
 
     def fit(self) -> None:
-        self.show(self.viewport.fitted(0, max(1, self.session.frames)))
+        """All of it, until somebody looks closer."""
+        self.is_whole = True
+        self._become(self.viewport.fitted(0, self.extent))
+
+    def _on_session(self) -> None:
+        """What showed all of it shows all of it, however long it has become."""
+        if self.is_whole and not self._store.is_drafting:
+            self._become(self.viewport.fitted(0, self.extent))
 
     def center_on(self, frame: float) -> None:
         """Bring a frame into the middle unless it is well in sight."""
@@ -134,6 +172,13 @@ class ViewState(QObject):
         if grid is not None:
             self.snap_grid = grid
         self.snap_changed.emit()
+
+    def decline(self, about: str) -> None:
+        self.declined.add(about)
+        self.declined_changed.emit()
+
+    def hint(self, sentence: str) -> None:
+        self.hinted.emit(sentence)
 
     def point_at(self, onset: OnsetId | None) -> None:
         if self.pointed != onset:

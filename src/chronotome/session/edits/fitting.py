@@ -6,6 +6,7 @@ from enum import StrEnum
 import numpy as np
 
 from chronotome.session.edits.recordings import with_recording
+from chronotome.session.edits.room import with_room
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import changed, with_track
 from chronotome.session.fit import BeatMap, Fit, Pin, Reads
@@ -80,15 +81,15 @@ def set_smooth(session: Session, is_smooth: bool) -> Session:  # noqa: FBT001 - 
 
 
 def _following(session: Session, track: TrackId, clip: Clip, beats: BeatMap) -> Session:
-    one = played_seconds(session, clip, beats.beat_one)
+    one = session.tempo.beat_of(played_seconds(session, clip, beats.beat_one))
     bar = session.metre.bar
-    beat = max(0.0, round(session.tempo.beat_of(one) / bar)) * bar
+    beat = 0.0 if one < bar else round(one / bar) * bar  # less than a bar before it is a pickup
 
     def change(old: Track) -> Track:
         clips = tuple(replace(each, beat=beat) if each.id == clip.id else each for each in old.clips)
         return replace(old, follow=Follow.SONG, clips=clips)
 
-    return with_track(session, track, change)
+    return with_room(with_track(session, track, change))
 
 
 def played_seconds(session: Session, clip: Clip, seconds: float) -> float:
@@ -112,7 +113,7 @@ def led(session: Session) -> Session:
     tempo = TempoMap(changes, one)
     if tempo == session.tempo and session.is_tempo_set and session.is_beat_one_set:
         return session
-    return replace(session, tempo=tempo, is_tempo_set=True, is_beat_one_set=True)
+    return with_room(replace(session, tempo=tempo, is_tempo_set=True, is_beat_one_set=True))
 
 
 def tempo_of(session: Session, clip: Clip, beats: BeatMap) -> float:
@@ -158,7 +159,7 @@ def set_fit(session: Session, track: TrackId, change: Callable[[Fit], Fit]) -> S
         return recording if fit == recording.fit else replace(recording, fit=fit)
 
     after = with_recording(session, found[1].recording, fitted)
-    return session if after is session else led(after)
+    return session if after is session else with_room(led(after))
 
 
 def set_recording_tempo(session: Session, track: TrackId, tempo: float | None) -> Session:
@@ -310,7 +311,7 @@ def mend(session: Session, track: TrackId, beat: float, how: Mend) -> Session:
 def set_steady(session: Session, track: TrackId, share: float) -> Session:
     """How much of its drift is taken out of a recording that follows the song."""
     share = max(0.0, min(1.0, share))
-    return with_track(session, session.guide_of(track), lambda old: changed(old, steady=share))
+    return with_room(with_track(session, session.guide_of(track), lambda old: changed(old, steady=share)))
 
 
 def straighten(session: Session, track: TrackId, tempo: float | None = None) -> Session:

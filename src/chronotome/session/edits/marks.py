@@ -5,6 +5,7 @@ from collections.abc import Callable, Iterable
 import numpy as np
 
 from chronotome.dsp.bands import Material
+from chronotome.session.anchors import anchors_of
 from chronotome.session.counting import clock_of
 from chronotome.session.edits.recordings import with_recording
 from chronotome.session.edits.tightening import move_hit
@@ -109,15 +110,14 @@ def correct_onsets(
     if moved is session or not content.markers:
         return moved
     after = moved.recording_of(content)
-    targets = targets_of(session, old, content)
+    anchors = anchors_of(session, old, content)
     for marker in content.markers:
         place = before.onsets.place_of(marker.onset)
         at = after.onsets.place_of(marker.onset)
         if place is None or at is None or before.onsets.frames[place] == after.onsets.frames[at]:
             continue
-        frame = after.onsets.frames[at] - content.source_start
-        played = content.start + frame * session.rate / before.rate
-        heard = float(np.interp(played, targets.played, targets.target))
+        source = after.onsets.frames[at] * session.rate / before.rate
+        heard = float(anchors.heard_at(np.array([source]))[0])
         moved = move_hit(moved, track, clip, marker.onset, session.tempo.beat_of(heard / session.rate))
     return moved
 
@@ -138,10 +138,7 @@ def slip_onset(session: Session, track: TrackId, clip: ClipId, onset: OnsetId, f
 def mark_grid(session: Session, clip: Clip, step: float) -> Session:
     """Marks on the lines instead of on attacks: one every `step` quarter notes, from each bar's start."""
     clock = clock_of(session, clip)
-    first, last = (
-        session.tempo.beat_of(clip.start / session.rate + frames / clock.rate)
-        for frames in (0, clip.source_end - clip.source_start)
-    )
+    first, last = clock.beats_at(np.array([clip.source_start, clip.source_end])).tolist()
     return _marks_instead(session, clip, _lines(first, last, step, session.metre.bar))
 
 
@@ -163,11 +160,7 @@ def _lines(first: float, last: float, step: float, bar: float) -> BeatArray:
 
 
 def _marks_instead(session: Session, clip: Clip, beats: BeatArray) -> Session:
-    clock = clock_of(session, clip)
-    seconds = session.tempo.seconds_at(beats) - clock.seconds
-    return _instead(
-        session, clip, (clip.source_start + np.rint(seconds * clock.rate).astype(np.int64)).tolist()
-    )
+    return _instead(session, clip, clock_of(session, clip).frames_at(beats).tolist())
 
 
 def _instead(session: Session, clip: Clip, frames: Iterable[int]) -> Session:

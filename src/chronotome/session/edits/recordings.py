@@ -3,6 +3,7 @@
 from collections.abc import Callable
 
 from chronotome.dsp.bands import Material
+from chronotome.session.edits.tracks import remove_track
 from chronotome.session.fit import Measured
 from chronotome.session.model import (
     Clip,
@@ -32,6 +33,16 @@ def add_recording(session: Session, recording: Recording, name: str) -> Session:
         tracks=(*session.tracks, track),
         next_id=session.next_id + 2,
     )
+
+
+def without_recording(session: Session, content: ContentHash) -> Session:
+    """Without a recording and every track that plays it."""
+    if not any(recording.content == content for recording in session.recordings):
+        return session
+    for track in session.tracks:
+        if any(clip.recording == content for clip in track.clips):
+            session = remove_track(session, track.id)
+    return replace(session, recordings=tuple(each for each in session.recordings if each.content != content))
 
 
 def set_analysis(

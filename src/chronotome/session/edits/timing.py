@@ -1,5 +1,6 @@
 """Edits of tempo, metre, beat one, loop and click."""
 
+from chronotome.session.edits.room import with_room
 from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
 from chronotome.session.model import Click, Session, Span, replace
 
@@ -11,14 +12,15 @@ def set_tempo(session: Session, beats_per_minute: float) -> Session:
     if session.is_tempo_set and tempo.is_constant and tempo.beats_per_minute == beats_per_minute:
         return session
     changed = TempoMap((TempoChange(0.0, beats_per_minute),), tempo.beat_one)
-    return replace(session, tempo=changed, is_tempo_set=True, lead=None)
+    return with_room(replace(session, tempo=changed, is_tempo_set=True, lead=None))
 
 
 def set_beat_one(session: Session, seconds: float) -> Session:
     """Let bar 1 start at a moment; what comes before is a pickup."""
     if session.is_beat_one_set and session.tempo.beat_one == seconds:
         return session
-    return replace(session, tempo=TempoMap(session.tempo.changes, seconds), is_beat_one_set=True, lead=None)
+    tempo = TempoMap(session.tempo.changes, seconds)
+    return with_room(replace(session, tempo=tempo, is_beat_one_set=True, lead=None))
 
 
 def set_metre(session: Session, metre: Metre) -> Session:

@@ -1,6 +1,7 @@
 """One choice of a few, side by side."""
 
 from collections.abc import Sequence
+from typing import TypeVar
 
 from PySide6.QtCore import QEvent, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
@@ -11,6 +12,12 @@ from chronotome.ui.view_state import ViewState
 
 HEIGHT = 30
 STEPS = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1}
+T = TypeVar("T")
+
+
+def index_in(choices: Sequence[T], value: T) -> int:
+    """Which choice a value is; -1 where it is none: a session may hold what the window does not offer."""
+    return choices.index(value) if value in choices else -1
 
 
 class Segmented(QWidget):

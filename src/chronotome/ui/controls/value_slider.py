@@ -2,16 +2,18 @@
 
 from collections.abc import Callable
 
-from PySide6.QtCore import QEvent, QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
+from chronotome.ui.controls.typed import TypedFigure
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.view_state import ViewState
 
 HEIGHT = 42
 KNOB = 7
 TRACK_Y = 32
+TYPED_WIDTH = 76
 STEPS = {
     Qt.Key.Key_Left: -1,
     Qt.Key.Key_Down: -1,
@@ -52,7 +54,11 @@ class ValueSlider(QWidget):
         self.setFixedHeight(HEIGHT)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setToolTip(f"{name}. Drag, or arrow keys; double-click for {words(self._usual)}.")
+        usual_words = words(self._usual)
+        self.setToolTip(
+            f"{name}. Drag, or arrow keys. Double-click the figure, or Enter: type it. "
+            f"Double-click the track: {usual_words}."
+        )
         view.theme_changed.connect(self.update)
 
     @property
@@ -101,9 +107,23 @@ class ValueSlider(QWidget):
             self._is_sliding = False
             self.settled.emit(self._value)
 
-    def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
-        self._is_sliding = False
-        self._settle(self._usual)
+    def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
+        """On the figure or its name it is typed; on the track it is as usual."""
+        if self._is_sliding:
+            self._is_sliding = False
+            self.dropped.emit()
+        if event.position().y() < TRACK_Y - 12:
+            self.type()
+        else:
+            self._settle(self._usual)
+
+    def type(self) -> None:
+        """Let the value be typed, at any number that it may have."""
+        box = QRect(self.width() - TYPED_WIDTH, 0, TYPED_WIDTH, 22)
+        TypedFigure(self, box, self._words(self._value), self._on_typed, self._name)
+
+    def _on_typed(self, value: float) -> None:
+        self._settle(round(min(self._high, max(self._low, value)), 2))
 
     def wheelEvent(self, event: QWheelEvent) -> None:
         event.ignore()  # scrolling a tray must not change values
@@ -120,6 +140,8 @@ class ValueSlider(QWidget):
         steps = STEPS.get(Qt.Key(event.key()))
         if steps is not None:
             self._settle(self._rounded(self._value + steps * self._step))
+        elif event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
+            self.type()
         elif event.key() == Qt.Key.Key_Escape and self._is_sliding:
             self._is_sliding = False
             self.dropped.emit()

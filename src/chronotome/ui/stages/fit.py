@@ -1,6 +1,9 @@
 """The tray of Fit: the recording's tempo and beats, who follows whom, the song, the click."""
 
-from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QLabel, QLineEdit, QWidget
+from collections.abc import Callable
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QLabel, QLineEdit, QPushButton, QWidget
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.session.edits.fitting import Who, bars_in, set_reads, set_smooth, set_steady, who_of
@@ -13,6 +16,7 @@ from chronotome.session.model import ClickSound, Session, replace
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands import Commands
 from chronotome.ui.controls.choices import Choices
+from chronotome.ui.controls.typed import number_in
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import clock, counted, decibels, plain, share
@@ -23,7 +27,15 @@ from chronotome.ui.view_state import Stage
 
 MOST_OPTIONS = 5
 WHOLE = 0.02
-SOURCES = {"measured": "heard", "name": "file name", "tag": "file’s tags", "length": "file’s length"}
+SAME_TEMPO = 0.01
+LEAST_SWING = 52.5
+SOURCES = {
+    "measured": "heard",
+    "name": "file name",
+    "tag": "file’s tags",
+    "length": "file’s length",
+    "rounds": "what repeats in it",
+}
 READS = list(Reads)
 WHO = list(Who)
 MOVES = list(MoveBy)
@@ -32,21 +44,28 @@ COUNT_INS = (0, 1, 2)
 
 
 class FitTray(Tray):
+    """The decisions that everybody makes: tempo, bars, beat one, who follows whom. The rest folds."""
+
     def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
         super().__init__(desk, actions, Stage.FIT, "bars and beats")
         self._fit, self._loops = commands.fit, commands.loops
         self._options: list[TempoOption] = []
         self._add_recording()
-        self.add_rule()
         self._add_bars()
         self.add_rule()
         self._add_following()
         self.add_rule()
-        self._add_song()
-        self.add_rule()
-        self._add_loop()
-        self.add_rule()
-        self._add_click()
+        with self.folded("Correct the tempo: half, double, as measured"):
+            self.add_buttons("half-time", "double-time")
+            self.add_buttons("song-tempo", "as-measured")
+        with self.folded("Bars by hand: a bar is here, every hit"):
+            self._add_by_hand()
+        with self.folded("Loop from this recording") as self.loop_fold:
+            self._add_loop()
+        with self.folded("Song") as self.song:
+            self.add_buttons("halve", "double", "use-measured")
+        with self.folded("Click: sound, count-in, level"):
+            self._add_click()
         self.finish()
         self._soon = Soon(self._show, self)
         desk.view.focus_changed.connect(self._show)
@@ -56,42 +75,72 @@ class FitTray(Tray):
 
     # Rows
 
+    def _row(self, *widgets: QWidget, stretched: int = -1) -> QHBoxLayout:
+        row = QHBoxLayout()
+        row.setContentsMargins(0, 0, 0, 0)
+        row.setSpacing(8)
+        for place, widget in enumerate(widgets):
+            row.addWidget(widget, int(place == stretched))
+        self.rows.addLayout(row)
+        return row
+
+    def _button(self, name: str, words: str) -> QPushButton:
+        button = QPushButton(words)
+        self.table.attach(button, name)
+        return button
+
+    def _typed(self, name: str, width: int, keep: Callable[[], None]) -> QLineEdit:
+        edit = QLineEdit()
+        edit.setObjectName("figure")
+        edit.setFixedWidth(width)
+        edit.setAccessibleName(name)
+        edit.setToolTip(f"{name}: type it if you know it")
+        edit.editingFinished.connect(keep)
+        return edit
+
+    @staticmethod
+    def _soft(words: str = "") -> QLabel:
+        label = QLabel(words)
+        label.setObjectName("soft")
+        return label
+
     def _add_recording(self) -> None:
         self.heading = self.add_label("Tempo of this recording", "heading")
-        row = QHBoxLayout()
-        self.tempo = QLineEdit()
-        self.tempo.setObjectName("figure")
-        self.tempo.setFixedWidth(84)
-        self.tempo.setAccessibleName("Tempo of the recording in beats per minute")
-        self.tempo.setToolTip("Tempo of the recording: type it if you know it")
-        self.tempo.editingFinished.connect(self._on_tempo)
-        row.addWidget(self.tempo)
-        self.kind = QLabel("")
-        self.kind.setObjectName("soft")
-        row.addWidget(self.kind, 1)
-        holder = QWidget()
-        row.setContentsMargins(0, 0, 0, 0)
-        holder.setLayout(row)
-        self.add(holder)
-        self.options = Choices(self.desk.view, "Tempi it may have")
-        self.options.chosen.connect(lambda index: self._fit.choose(self._options[index]))
+        self.tempo = self._typed("Tempo of the recording in beats per minute", 84, self._on_tempo)
+        self.kind, self.sure = self._soft(), self._soft()
+        self._row(self.tempo, self.kind, self.sure, stretched=1)
+        self.options = QComboBox()
+        self.options.setAccessibleName("Tempi it may have")
+        self.options.setToolTip("Every tempo it may have, and what speaks for it")
+        self.options.activated.connect(lambda index: self._fit.choose(self._options[index]))
+        shrink = QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon
+        self.options.setSizeAdjustPolicy(shrink)
         self.add(self.options)
-        self.add_buttons("half-time", "double-time")
-        self.add_buttons("song-tempo", "as-measured")
 
     def _add_bars(self) -> None:
-        self.bars = self.add_label("", "heading")
-        self.add_buttons("fewer-bars", "more-bars", "half-bars", "double-bars")
-        self.one = self.add_label("", "soft")
-        self.add_buttons("beat-one", "bar-here")
+        fewer, more = self._button("fewer-bars", "−"), self._button("more-bars", "+")
+        halved, doubled = self._button("half-bars", "÷ 2"), self._button("double-bars", "× 2")
+        for button in (fewer, more, halved, doubled):
+            button.setObjectName("step")
+        self.bars = self._typed("How many bars the recording is", 52, self._on_bars)
+        self.bars.setAlignment(Qt.AlignmentFlag.AlignHCenter)
+        self.of = self._soft("bars")
+        row = self._row(fewer, self.bars, more, self.of, halved, doubled, stretched=3)
+        row.setSpacing(4)
+        self.one = self._soft()
+        self._row(self.one, self._button("beat-one", "Here"), stretched=0)
+        self.check = self.add_label("", "soft")
+        self.mends = self.add_buttons("mend-half", "mend-double", "mend-earlier", "mend-later")
+
+    def _add_by_hand(self) -> None:
+        self.add_buttons("bar-here", "tap")
+        self.add_label("Beats come from")
         self.reads = self.choice(
             "Beats come from",
             ["Measured", "Each hit", "Bars"],
             lambda session, index: self._edit_reads(session, READS[index]),
             "Beats of the recording",
         )
-        self.check = self.add_label("", "soft")
-        self.mends = self.add_buttons("mend-half", "mend-double", "mend-earlier", "mend-later")
 
     def _add_following(self) -> None:
         self.add_label("Who follows whom", "heading")
@@ -116,12 +165,7 @@ class FitTray(Tray):
             "Move by",
         )
 
-    def _add_song(self) -> None:
-        self.song = self.add_label("", "heading")
-        self.add_buttons("halve", "double", "use-measured")
-
     def _add_loop(self) -> None:
-        self.add_label("Loop from this recording", "heading")
         self.loop = self.add_label("", "soft")
         self.add_buttons("loop", "pull-loop")
         self.fade = ValueSlider(
@@ -142,7 +186,6 @@ class FitTray(Tray):
         self._loops.drops_rest = is_on
 
     def _add_click(self) -> None:
-        self.add_label("Click", "heading")
         self.add_buttons("click", "tour")
         self.sound = self.choice(
             "Sound of the click",
@@ -205,7 +248,16 @@ class FitTray(Tray):
             self.tempo.setText(shown)
         self.tempo.clearFocus()
 
+    def _on_bars(self) -> None:
+        number = number_in(self.bars.text())
+        if self.bars.text() != self._bars_shown and number is not None and number > 0:
+            self._fit.is_bars(number)
+        self.bars.setText(self._bars_shown)
+        self.bars.clearFocus()
+
     # Showing
+
+    _bars_shown = ""
 
     @staticmethod
     def _tempo_words(guide: Guide | None) -> str:
@@ -213,23 +265,22 @@ class FitTray(Tray):
 
     def _show(self) -> None:
         session, guide = self.desk.session, guide_of(self.desk)
-        self.song.setText(f"Song: {plain(session.tempo.beats_per_minute, 2)} bpm")
+        self.song.say(f"Song {plain(session.tempo.beats_per_minute, 2)} bpm: halve, double, take")
         self.level.set_value(session.click.level)
         self.accents.setChecked(session.click.accents)
         self.sound.set_index(SOUNDS.index(session.click.sound))
         self.count_in.set_index(min(session.click.count_in, len(COUNT_INS) - 1))
         if not self.tempo.hasFocus():
             self.tempo.setText(self._tempo_words(guide))
-        for widget in (self.tempo, self.who, self.straighten, self.reads):
+        for widget in (self.tempo, self.bars, self.who, self.straighten, self.reads):
             widget.setEnabled(guide is not None)
         self._show_options(guide)
         implied = self._loops.implied()
         self.loop.setText("Drag over the ruler to mark a rough span" if implied is None else implied.words)
         if guide is None:
-            self.kind.setText("")
-            self.bars.setText("This is … bars")
-            self.one.setText("")
-            self.check.setText("")
+            for label in (self.kind, self.sure, self.one, self.check):
+                label.setText("")
+            self._show_bars("")
             return
         focused = self.desk.view.focused
         is_own = focused is not None and focused.id == guide.track.id
@@ -253,42 +304,50 @@ class FitTray(Tray):
         rows = []
         for option in self._options:
             said = ", ".join(SOURCES.get(each, each) for each in option.sources)
-            rows.append((plain(option.beats_per_minute, 2), f"{said} · {share(option.confidence)}"))
-        self.options.set_rows(rows)
+            rows.append(f"{plain(option.beats_per_minute, 2)} · {share(option.confidence)} · {said}")
+        if rows != [self.options.itemText(row) for row in range(self.options.count())]:
+            self.options.clear()
+            self.options.addItems(rows)
         self.options.setVisible(len(rows) > 0)
         chosen = -1
         if guide is not None and guide.beats is not None and measured is not None:
             tempo = guide.beats.tempo / measured.quarters
-            near = [abs(option.beats_per_minute / tempo - 1) < 0.01 for option in self._options]
+            near = [abs(option.beats_per_minute / tempo - 1) < SAME_TEMPO for option in self._options]
             chosen = near.index(True) if True in near else -1
-        self.options.set_index(chosen)
+        self.options.setCurrentIndex(chosen)
+        is_known = 0 <= chosen < len(self._options)
+        self.sure.setText(f"{share(self._options[chosen].confidence)} sure" if is_known else "")
+
+    def _show_bars(self, words: str) -> None:
+        self._bars_shown = words
+        if not self.bars.hasFocus():
+            self.bars.setText(words)
 
     def _show_beats(self, guide: Guide) -> None:
         fit, measured, beats = guide.recording.fit, guide.recording.measured, guide.beats
+        metre = self.desk.session.metre
+        self.of.setText(f"bars of {metre.beats}/{metre.unit}")
         if beats is None:
             self.kind.setText("nothing known yet")
-            self.bars.setText("This is … bars")
+            self._show_bars("")
             self.one.setText("Beat one not set")
             return
         if fit.tempo is not None:
-            kind = "as you said"
+            kind = "bpm, as you said"
         elif fit.reads is not Reads.MEASURED:
-            kind = "from its hits"
+            kind = "bpm, from its hits"
         else:
-            kind = "steady" if measured is not None and measured.is_constant else "drifting"
-            if measured is not None and measured.swing is not None and measured.swing > 52.5:
-                kind += f" · swing {plain(measured.swing)} %"
+            kind = "bpm, " + ("steady" if measured is not None and measured.is_constant else "drifting")
+            if measured is not None and measured.swing is not None and measured.swing > LEAST_SWING:
+                kind += f" · swing {measured.swing:.0f} %"
         self.kind.setText(kind)
         bars = bars_in(self.desk.session, guide.clip)
         near = round(bars)
-        words = counted(near, "bar") if abs(bars - near) < WHOLE else f"{plain(bars, 2)} bars"
-        metre = self.desk.session.metre
-        heard = ""
+        self._show_bars(str(near) if abs(bars - near) < WHOLE else plain(bars, 2))
         if measured is not None and measured.metre != metre and measured.bar_confidence > 0.5:
-            heard = f", heard as {measured.metre.beats}/{measured.metre.unit}"
-        self.bars.setText(f"This is {words} of {metre.beats}/{metre.unit}{heard}")
+            self.of.setText(f"bars, heard as {measured.metre.beats}/{measured.metre.unit}")
         said = "set" if fit.beat_one is not None or any(pin.beat == 0 for pin in fit.pins) else "proposed"
-        self.one.setText(f"Beat one at {clock(beats.beat_one)}, {said}")
+        self.one.setText(f"Beat one  {clock(beats.beat_one)}  {said}")
 
     def _show_checks(self, guide: Guide) -> None:
         checks = fit_checks_of(self.desk.session, guide.track)

@@ -56,6 +56,7 @@ GRID_WORDS = {
     "1/32 beat": 0.03125,
 }
 PARTS_WORDS = "equal parts"
+LABEL = 58
 
 
 class MarkTray(Tray):
@@ -78,18 +79,10 @@ class MarkTray(Tray):
             both.addWidget(slider)
             self.bind(slider, edit, label, is_sifting=True)
         self.rows.addLayout(both)
-        self.bands = self._band_row()
-        row = self._row("Of them")
-        self.per, self.near = QComboBox(), QComboBox()
-        for combo, words, choices, choose in (
-            (self.per, "Which of them", list(PER_WORDS), self._set_per),
-            (self.near, "Where", list(NEAR_WORDS), self._set_near),
-        ):
-            combo.addItems(choices)
-            combo.setAccessibleName(words)
-            combo.activated.connect(choose)
-            combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
-            row.addWidget(combo, 1)
+        with self.folded("Sift more: bands, strongest, near lines") as self.sift_fold:
+            self.bands = self._band_row()
+            self.per = self._combo("Of them", list(PER_WORDS), self._set_per)
+            self.near = self._combo("Where", list(NEAR_WORDS), self._set_near)
         self.counts = self.add_label("", "figure")
         self.lens = Lens(desk)
         self.add(self.lens)
@@ -100,8 +93,9 @@ class MarkTray(Tray):
         self._short_buttons({"keep-onset": "Keep", "drop-onset": "Drop", "pull-onset": "Pull"})
         self.onset_table = OnsetTable(desk)
         self.rows.addWidget(self.onset_table, 1)
-        self._grid_row()
-        self._short_buttons({"find-hits": "Find hits", "as-found": "As found"})
+        with self.folded("Instead of attacks: lines, equal parts"):
+            self._grid_row()
+            self._short_buttons({"find-hits": "Find hits", "as-found": "As found"})
         for signal in (desk.view.focus_changed, desk.view.selection_changed, desk.view.snap_changed):
             signal.connect(self._show)
         self._soon = Soon(self._show, self)
@@ -115,7 +109,7 @@ class MarkTray(Tray):
         row.setSpacing(8)
         label = QLabel(words)
         label.setObjectName("soft")
-        label.setFixedWidth(64)
+        label.setFixedWidth(LABEL)
         row.addWidget(label)
         self.rows.addLayout(row)
         return row
@@ -136,6 +130,7 @@ class MarkTray(Tray):
         row, buttons = self._row("Bands"), []
         for band, sign in zip(Band, "■●▲", strict=True):
             button = QPushButton(f"{sign} {band.name.lower()}")
+            button.setObjectName("band")
             button.setCheckable(True)
             button.setAccessibleName(f"Onsets of the {band.name.lower()} band")
             button.clicked.connect(self._set_bands)

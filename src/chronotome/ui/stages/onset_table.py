@@ -15,7 +15,7 @@ from PySide6.QtWidgets import QAbstractItemView, QHeaderView, QTableView
 
 from chronotome.dsp.bands import Band
 from chronotome.session.counting import clock_of
-from chronotome.session.grid import position_words
+from chronotome.session.grid import hit_words
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import clock
 from chronotome.ui.soon import Soon
@@ -71,7 +71,7 @@ class OnsetModel(QAbstractTableModel):
         onsets, place = self.shown.recording.onsets, int(self.places[index.row()])
         return (
             clock(onsets.frames[place] / self.shown.recording.rate),
-            position_words(float(self._beats[place]), self._metre),
+            hit_words(float(self._beats[place]), self._metre),
             f"{onsets.strengths[place]:.0f}",
             Band(onsets.bands[place]).name.lower(),
             "locked" if onsets.lock_array[place] else "",

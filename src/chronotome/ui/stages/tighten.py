@@ -5,13 +5,15 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from chronotome.dsp.stretch.segment import MoveBy
-from chronotome.session.checks import Check, checks_of
+from chronotome.session.checks import NOTHING, Check, checks_of
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import set_move_by
 from chronotome.session.grid import DIVISIONS, Feel, Grid, bar_lines, position_words
 from chronotome.session.model import Session, Track, replace
+from chronotome.session.strokes import USUAL_STROKE
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands import Commands
+from chronotome.ui.controls.segmented import index_in
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import signed
@@ -22,7 +24,11 @@ from chronotome.ui.view_state import Stage
 
 FEELS = tuple(Feel)
 WAYS = tuple(MoveBy)
-MOST_CHECKS = 12
+MOST_CHECKS = 6
+
+
+def _catch_words(percent: float) -> str:
+    return "all" if percent >= 100 else f"{percent:.0f} %"
 
 
 class BarOfLines(QWidget):
@@ -110,16 +116,30 @@ class TightenTray(Tray):
         ):
             self.add(slider)
             self.bind(slider, edit, label)
+        with self.folded("Which hit takes a line") as self.fold:
+            self.stroke = ValueSlider(
+                view, "One stroke within", 0, 100, lambda value: f"{value:.0f} ms", usual=USUAL_STROKE
+            )
+            self.catch = ValueSlider(view, "Catch range", 5, 100, _catch_words, step=5, usual=100)
+            for slider, edit, label in (
+                (self.stroke, self._set_stroke, "Set stroke"),
+                (self.catch, self._set_catch, "Set catch range"),
+            ):
+                self.add(slider)
+                self.bind(slider, edit, label)
         self.add_rule()
         self.add_label("Move the audio by")
-        words = [str(way).capitalize() for way in WAYS]
-        self.way = self.choice("Move the audio by", words, self._set_way, "Move the audio another way")
+        ways = [str(way).capitalize() for way in WAYS]
+        self.way = self.choice("Move the audio by", ways, self._set_way, "Move the audio another way")
         self.add_rule()
         self.add_buttons("reset-hit", "reset-hits")
         self.to_check = self.add_label("To check", "heading")
         self._checks = QVBoxLayout()
         self._checks.setSpacing(4)
         self.rows.addLayout(self._checks)
+        self.decisions = self.add_buttons("to-earlier", "leave-hit", "to-later")
+        for button, words in zip(self.decisions, ("Earlier line", "Leave", "Later line"), strict=True):
+            button.setText(words)
         self._check_rows: list[CheckRow] = []
         self._soon = Soon(self._show_checks, self)
         self.finish()
@@ -152,6 +172,12 @@ class TightenTray(Tray):
     def _set_alone(self, session: Session, value: float) -> Session:
         return self._set(session, leave_alone=value)
 
+    def _set_stroke(self, session: Session, value: float) -> Session:
+        return self._set(session, stroke=value)
+
+    def _set_catch(self, session: Session, value: float) -> Session:
+        return self._set(session, catch=round(value / 100, 4))
+
     def _set_way(self, session: Session, index: int) -> Session:
         guide = self._guide
         return session if guide is None else set_move_by(session, guide.id, WAYS[index])
@@ -165,12 +191,14 @@ class TightenTray(Tray):
         track = self.desk.view.focused
         is_led = track is not None and track.id != guide.id
         self.about.setText(f"led by {guide.name}" if is_led else "live · nothing is committed")
-        self.division.set_index(DIVISIONS.index(settings.grid.division))
-        self.feel.set_index(FEELS.index(settings.grid.feel))
+        self.division.set_index(index_in(DIVISIONS, settings.grid.division))
+        self.feel.set_index(index_in(FEELS, settings.grid.feel))
         self.swing.set_value(settings.swing, self._swing_note(settings.grid, settings.swing))
         self.swing.setEnabled(settings.grid.feel is Feel.STRAIGHT)
         self.strength.set_value(round(settings.strength * 100, 2))
         self.alone.set_value(settings.leave_alone)
+        self.stroke.set_value(settings.stroke, "less at fast grids")
+        self.catch.set_value(round(settings.catch * 100), "" if settings.catch >= 1 else "of half a step")
         self.way.set_index(WAYS.index(guide.move_by))
         self._soon.ask()
 
@@ -185,10 +213,11 @@ class TightenTray(Tray):
 
     def _show_checks(self) -> None:
         guide = self._guide
-        checks = () if guide is None else checks_of(self.desk.session, guide)
+        checks = NOTHING if guide is None else checks_of(self.desk.session, guide)
         more = f", {len(checks) - MOST_CHECKS} more: N" if len(checks) > MOST_CHECKS else ""
         self.to_check.setText(f"To check: {len(checks)}{more}" if checks else "Nothing to check")
         if [row.check for row in self._check_rows] == list(checks[:MOST_CHECKS]):
+            self._show_selection()
             return
         for row in self._check_rows:
             row.hide()
@@ -197,7 +226,13 @@ class TightenTray(Tray):
         self._check_rows = [CheckRow(self.desk, self._commands, check) for check in checks[:MOST_CHECKS]]
         for row in self._check_rows:
             self._checks.addWidget(row)
+        self._show_selection()
 
     def _show_selection(self) -> None:
         for row in self._check_rows:
             row.update()
+        guide = self._guide
+        check = None if guide is None else checks_of(self.desk.session, guide).of(self.desk.view.selected)
+        for button in self.decisions:
+            button.setEnabled(check is not None and check.earlier is not None)
+            button.setVisible(len(self._check_rows) > 0)

@@ -1,12 +1,15 @@
 """What a tray is made of: a title, and rows from top to bottom in the order of use."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
 
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
 from chronotome.session.model import Session
+from chronotome.ui.action_table import SHORT
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.fold import Fold
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
@@ -64,12 +67,22 @@ class Tray(QWidget):
         row.setSpacing(8)
         buttons = []
         for name in names:
-            button = QPushButton(self.table.get(name).text().rstrip("…"))
+            button = QPushButton(SHORT.get(name, self.table.words(name).rstrip("…")))
             self.table.attach(button, name)
             row.addWidget(button)
             buttons.append(button)
         self.rows.addLayout(row)
         return buttons
+
+    @contextmanager
+    def folded(self, words: str) -> Iterator[Fold]:
+        """What is added meanwhile lies below a heading that opens it."""
+        fold, rows = Fold(self.desk.view, words), self.rows
+        rows.addWidget(fold)
+        rows.addWidget(fold.body)
+        self.rows = fold.rows
+        yield fold
+        self.rows = rows
 
     def finish(self) -> None:
         self.rows.addStretch(1)

@@ -17,7 +17,7 @@ HEIGHT = 56
 class ContextLane(Lane):
     """Click: bring this track into the tall lane."""
 
-    hint = "Click the name to bring this track into the tall lane."
+    hint = "Click to bring this track into the tall lane, and the playhead here."
 
     def __init__(self, desk: Desk, track: TrackId) -> None:
         super().__init__(desk, "Track")
@@ -63,23 +63,18 @@ class ContextLane(Lane):
         ratio = self.devicePixelRatioF()
         key = (shown, self.desk.view.viewport, ratio, theme.name, source.is_whole, track.is_muted)
         if self._image is None or key != self._key:
-            lows, highs = columns(source, shown.source_edges(self.desk.view.viewport.edges(ratio)))
+            lows, highs = columns(source, *shown.under(self.desk.view.viewport.edges(ratio)))
             ink = colour(theme.wave, 110 if track.is_muted else 255)
             if track.is_muted:
                 ink = colour(theme.strong_rule)
-            self._image = wave_image(
-                lows, highs, ink, height=int((HEIGHT - 8) * ratio), ratio=ratio, scale=1.2
-            )
+            self._image = wave_image(lows, highs, ink, height=int((HEIGHT - 8) * ratio), ratio=ratio)
             self._key = key if source.is_whole else ()
         painter.drawImage(QPointF(HEADER, 4), self._image)
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton:
             return
-        if event.position().x() < HEADER:
-            self.desk.view.focus(self.track_id)
-        else:
-            self.desk.transport.go_to(self.frame_of(event.position().x()))
-
-    def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
+        frame = self.frame_of(event.position().x())  # before the lane may be gone
+        if event.position().x() >= HEADER:
+            self.desk.transport.go_to(frame)
         self.desk.view.focus(self.track_id)

@@ -8,11 +8,11 @@ from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.session.checks import Check, checks_of
-from chronotome.session.tighten import Reason
+from chronotome.session.tighten import FAR_MS, Reason
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import plain, signed
 from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.timeline.gestures import HitDrag, take_hit
+from chronotome.ui.timeline.gestures import HitDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_dots, rings, triangles
@@ -34,12 +34,11 @@ Screen = NDArray[np.float64]
 class DriftLane(TrackLane):
     """Drag a mark up or down: that hit lands there, by hand."""
 
-    hint = "Drag a drift mark up or down to move that hit by hand; Alt keeps it off the grid."
+    hint = "Drag a drift mark up or down to move that hit by hand; Shift keeps it off the grid."
 
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk, "Drift of each hit in milliseconds")
         self.setMinimumHeight(140)
-        self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)
         self._pressed_y = 0.0
 
     @property
@@ -82,15 +81,22 @@ class DriftLane(TrackLane):
         painter.drawText(QPointF(12, y + 30), f"±{plain(before)}")
         painter.setPen(colour(theme.ink))
         painter.drawText(QPointF(58, y + 30), f"±{plain(after)}")
-        if self.height() < 150:
+        painter.setFont(text_font(10))
+        painter.setPen(colour(theme.soft_ink))
+        painter.drawText(QPointF(12, y + 48), f"over {FAR_MS:.0f} ms off")
+        painter.setFont(figure_font(12, 500))
+        painter.drawText(QPointF(12, y + 64), str(shown.targets.far_before))
+        painter.setPen(colour(theme.ink))
+        painter.drawText(QPointF(58, y + 64), str(shown.targets.far_now))
+        if self.height() < 168:
             return
         lean = float(np.mean(shown.targets.drift))
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        painter.drawText(QPointF(12, y + 52), "leans")
+        painter.drawText(QPointF(12, y + 82), "leans")
         painter.setFont(figure_font(12))
         painter.setPen(colour(theme.late if lean > 0 else theme.early))
-        painter.drawText(QPointF(12, y + 68), f"{signed(lean)} {'late' if lean > 0 else 'early'}")
+        painter.drawText(QPointF(12, y + 98), f"{signed(lean)} {'late' if lean > 0 else 'early'}")
 
     def paint_content(self, painter: QPainter, content: QRect) -> None:
         theme = self.desk.view.theme
@@ -108,7 +114,7 @@ class DriftLane(TrackLane):
     def _paint_scale(self, painter: QPainter, content: QRect, shown: Shown, scale: float) -> None:
         theme = self.desk.view.theme
         checks = checks_of(self.desk.session, shown.track)
-        for x in self.xs_of(shown.heard_of_played(np.array([check.played for check in checks]))).tolist():
+        for x in self.xs_of(shown.heard_of_played(checks.played)).tolist():
             painter.fillRect(QRectF(x - 12, 0, 32, self.height()), colour(theme.wash, 110))
         window = max(shown.track.tighten.leave_alone, 0.6)
         top, bottom = self._y_of(-window, scale), self._y_of(window, scale)
@@ -212,9 +218,7 @@ class DriftLane(TrackLane):
 
     def _paint_callout(self, painter: QPainter, shown: Shown, scale: float) -> None:
         """What is to check about the selected hit, in a sentence with numbers."""
-        selected = self.desk.view.selected
-        checks = checks_of(self.desk.session, shown.track)
-        check = next((each for each in checks if each.onset == selected), None)
+        check = checks_of(self.desk.session, shown.track).of(self.desk.view.selected)
         if check is None:
             return
         at = int(np.flatnonzero(shown.targets.onsets == check.onset)[0])
@@ -274,9 +278,9 @@ class DriftLane(TrackLane):
         shown = self.shown
         if shown is None or (abs(y - self._pressed_y) < 2 and not self.drag.has_moved):
             return
-        is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier) or not self.desk.view.is_snapping
+        is_unsnapped = is_free(event) or not self.desk.view.is_snapping
         milliseconds = self._milliseconds_of(y - self.drag.grip, self._scale(shown))
-        self.drag.to_drift(milliseconds, is_free=is_free)
+        self.drag.to_drift(milliseconds, is_free=is_unsnapped)
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         """Take back what was set by hand."""

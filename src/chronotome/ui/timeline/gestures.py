@@ -4,6 +4,8 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QMouseEvent
 
 from chronotome.bridge.store import Edit
 from chronotome.session.edits.tightening import move_hit
@@ -17,6 +19,11 @@ NEAR_LINE_MILLISECONDS = 3.0
 ON_LINE_PIXELS = 8
 
 
+def is_free(event: QMouseEvent) -> bool:
+    """Without snap: Shift, or Alt where it does not belong to the window manager."""
+    return bool(event.modifiers() & (Qt.KeyboardModifier.ShiftModifier | Qt.KeyboardModifier.AltModifier))
+
+
 @dataclass
 class HitDrag:
     """A hit that is being dragged. `grip` is the distance of the pointer from it when it was taken."""
@@ -28,6 +35,8 @@ class HitDrag:
     line: float
     """Beat of the line that its drift is counted from."""
     grip: float
+    room: tuple[float, float]
+    """Session frames between its neighbours: it stops there."""
     has_moved: bool = False
 
     def to_drift(self, milliseconds: float, *, is_free: bool) -> None:
@@ -52,6 +61,10 @@ class HitDrag:
 
     def _draft(self, beat: float) -> None:
         self.has_moved = True
+        tempo, rate = self.desk.session.tempo, self.desk.session.rate
+        frame = tempo.seconds_of(beat) * rate
+        held = min(max(frame, self.room[0]), self.room[1])
+        beat = beat if held == frame else tempo.beat_of(held / rate)
         self.edit = self._edit_to(beat)
         self.desk.store.draft(self.edit)
 
@@ -74,7 +87,8 @@ def take_hit(desk: Desk, shown: Shown, place: int, *, grip: float) -> HitDrag:
     onset = int(shown.targets.onsets[place])
     desk.view.select(onset)
     line = float(shown.targets.line_beats[place])
-    return HitDrag(desk, shown.track.id, shown.clip.id, onset, line, grip)
+    room = shown.targets.room_of(place)
+    return HitDrag(desk, shown.track.id, shown.clip.id, onset, line, grip, room)
 
 
 @dataclass

@@ -30,6 +30,7 @@ class Lane(QWidget):
         self.setAccessibleName(name)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setMouseTracking(True)
+        self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)  # a click gives the arrow keys back to the hits
         self.setAttribute(Qt.WidgetAttribute.WA_OpaquePaintEvent)  # nothing under it has to be painted
         self._playhead = desk.transport.position
         view = desk.view
@@ -80,9 +81,13 @@ class Lane(QWidget):
         self._tell_hint()
         event.accept()
 
+    def leaveEvent(self, event: QEvent) -> None:
+        self.desk.view.hint("")
+        event.accept()
+
     def _tell_hint(self) -> None:
         if self.underMouse():
-            self.desk.workspace.told.emit(self.hint_now())
+            self.desk.view.hint(self.hint_now())
 
     def hint_now(self) -> str:
         """The hint for the stage that is shown."""

@@ -94,7 +94,8 @@ class Lens(QWidget):
         theme = self._desk.view.theme
         reach = REACH_SECONDS * source.rate
         edges = np.linspace(frame - reach, frame + reach, WIDE + 1 - 8)
-        lows, highs = columns(source, np.maximum(edges, 0))
+        is_within = edges[1:] > 0
+        lows, highs = columns(source, np.maximum(edges, 0), is_within)
         loudest = max(1e-6, float(np.abs(lows).max(initial=0)), float(np.abs(highs).max(initial=0)))
         middle, half = (TOP + HEIGHT - FOOT) / 2, (HEIGHT - TOP - FOOT) / 2
         lines = [

@@ -9,6 +9,7 @@ from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.shown import shown_of
 from chronotome.ui.timeline.waveform import columns, wave_image
 
 HEIGHT = 30
@@ -34,7 +35,7 @@ class OverviewStrip(Lane):
 
     @property
     def _per_pixel(self) -> float:
-        return max(1.0, self.desk.session.frames / self.content.width())
+        return max(1.0, self.desk.view.extent / self.content.width())
 
     def paint_header(self, painter: QPainter) -> None:
         self.paint_words(painter, 7, "Whole take", size=11, weight=400, value=self.desk.view.theme.ink)
@@ -55,23 +56,30 @@ class OverviewStrip(Lane):
 
     def _paint_wave(self, painter: QPainter, content: QRect) -> None:
         track, theme = self.desk.view.focused, self.desk.view.theme
-        clip = None if track is None or not track.clips else track.clips[0]
-        source = None if clip is None else self.desk.workspace.pool.get(clip.recording)
-        if clip is None or source is None:
+        shown = None if track is None else shown_of(self.desk.store.placed, track, self.desk.transport.side)
+        source = None if shown is None else self.desk.workspace.pool.get(shown.recording.content)
+        if shown is None or source is None:
             return
         ratio = self.devicePixelRatioF()
-        key = (clip.recording, clip.start, content.width(), ratio, theme.name, source.is_whole)
+        key = (
+            shown.plan,
+            shown.side,
+            self.desk.view.extent,
+            content.width(),
+            ratio,
+            theme.name,
+            source.is_whole,
+        )
         if self._image is None or key != self._key:
             count = int(content.width() * ratio)
-            edges = np.linspace(0.0, self.desk.session.frames, count + 1) - float(clip.start)
-            lows, highs = columns(source, edges)
+            edges = np.linspace(0.0, self.desk.view.extent, count + 1)
+            lows, highs = columns(source, *shown.under(edges))
             self._image = wave_image(
                 lows,
                 highs,
                 colour(theme.strong_rule),
                 height=int((HEIGHT - 4) * ratio),
                 ratio=ratio,
-                scale=1.2,
             )
             self._key = key if source.is_whole else ()
         painter.drawImage(QPointF(HEADER, 2), self._image)
@@ -93,4 +101,4 @@ class OverviewStrip(Lane):
         view = self.desk.view
         middle = (event.position().x() - HEADER) * self._per_pixel
         span = view.viewport.end - view.viewport.start
-        view.show(replace(view.viewport, start=middle - span / 2).held(self.desk.session.frames))
+        view.show(replace(view.viewport, start=middle - span / 2).held(self.desk.view.extent))

@@ -15,7 +15,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.figures import plain, share, signed
 from chronotome.ui.fit_commands import FitCommands, Guide, guide_of
 from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.timeline.gestures import ValueDrag
+from chronotome.ui.timeline.gestures import ValueDrag, is_free
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import diamonds, rings
@@ -27,6 +27,8 @@ EDGE = 16
 """Height of the strip of each candidate that lies beyond the curve."""
 MOST_BEYOND = 3
 NARROWEST = 5.0
+EVEN = 0.01
+"""Beats per minute within which a tempo is called steady."""
 """Beats per minute from foot to top, at least."""
 CLOSEST_BEATS, CLOSEST_BARS, CLOSEST_RINGS = 7, 26, 9
 SMOOTH_BEATS = 4
@@ -39,7 +41,7 @@ class PulseLane(TrackLane):
     """Evidence of Fit. Drag a beat or a bar to correct it; click a candidate to choose it."""
 
     hint = (
-        "Drag a beat to where it is; far from where it was, later beats count on from it. Alt: no snap. "
+        "Drag a beat to where it is; far from where it was, later beats count on from it. Shift: no snap. "
         "Double-click a diamond takes it back."
     )
 
@@ -72,11 +74,12 @@ class PulseLane(TrackLane):
         painter.drawText(QPointF(12, y + 20), plain(beats.tempo, 2))
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        low, high = float(beats.tempi.min()), float(beats.tempi.max())
-        is_even = high - low < 0.01
+        heard = guide.heard or beats
+        low, high = float(heard.tempi.min()), float(heard.tempi.max())
+        is_even = high - low < EVEN
         words = "steady" if is_even else f"{plain(low)} – {plain(high)}"
         painter.drawText(QPointF(12, y + 36), words)
-        painter.drawText(QPointF(12, y + 51), "" if is_even else f"drift ±{plain(beats.residual)} ms")
+        painter.drawText(QPointF(12, y + 51), "" if is_even else f"drift ±{plain(heard.residual)} ms")
 
     def paint_content(self, painter: QPainter, content: QRect) -> None:
         theme, guide = self.desk.view.theme, self.guide
@@ -86,8 +89,8 @@ class PulseLane(TrackLane):
             self._paint_way_out(painter, content, guide)
             return
         self._paint_doubtful(painter, guide)
-        tempi = guide.beats.tempi
-        smooth = guide.beats.smoothed(SMOOTH_BEATS)
+        heard = guide.heard or guide.beats
+        tempi, smooth = heard.tempi, heard.smoothed(SMOOTH_BEATS)
         song = self.desk.session.tempo.beats_per_minute
         middle = float(np.median(tempi))
         known = np.append(smooth, song) if abs(song / middle - 1) < 0.12 else smooth
@@ -106,7 +109,7 @@ class PulseLane(TrackLane):
             y = self.height() - 8 - EDGE * (len(below) - place - 0.5)
             self._paint_option(painter, content, option, y, is_within=False)
         self._paint_song(painter, content, y_of)
-        xs = self.xs_of(guide.frame_at(guide.beats.beats))
+        xs = self.xs_of(guide.frame_at(heard.beats))
         self._paint_curve(painter, xs, y_of(tempi), y_of(smooth))
         self._paint_axis(painter, content, (middle - reach, middle, middle + reach), (foot, top))
         self._paint_beats(painter, guide, guide.beats)
@@ -327,8 +330,7 @@ class PulseLane(TrackLane):
         if isinstance(self.drag, ValueDrag):
             if self.drag.value is None and abs(x - self._pressed_at) < 3:
                 return
-            is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
-            self.drag.to(self._frame_under(x, is_free=is_free))
+            self.drag.to(self._frame_under(x, is_free=is_free(event)))
             return
         over = self._beat_at(x, event.position().y()) is not None
         hand = (

@@ -10,7 +10,7 @@ from chronotome.session.model import Session
 from chronotome.session.tighten import Reason
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font
-from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, take_hit
+from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import diamonds
@@ -28,7 +28,7 @@ CLOSEST_MARKERS = 9
 class Ruler(TrackLane):
     """Drag: loop a span. Drag a diamond: move that hit. Double-click one: take back what was set by hand."""
 
-    hint = "Drag to loop a span. Drag a diamond to move that hit; double-click takes it back. Alt: no snap."
+    hint = "Drag to loop a span. Drag a diamond to move that hit; double-click takes it back. Shift: no snap."
 
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk, "Ruler: bars and beats")
@@ -136,12 +136,11 @@ class Ruler(TrackLane):
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x = event.position().x()
-        is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
         if isinstance(self.drag, HitDrag):
-            self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_free)
+            self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_free(event))
         elif isinstance(self.drag, ValueDrag):
             if abs(x - self._pressed_at) >= SMALLEST_DRAG:
-                self.drag.to(self.beat_of_x(x) if is_free else self._snapped(x))
+                self.drag.to(self.beat_of_x(x) if is_free(event) else self._snapped(x))
         else:
             is_over = self._marker_at(x, event.position().y()) is not None
             self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)

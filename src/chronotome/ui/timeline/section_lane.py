@@ -11,7 +11,7 @@ from chronotome.session.model import Section, Session
 from chronotome.ui.desk import Desk
 from chronotome.ui.section_commands import SectionCommands
 from chronotome.ui.theme import colour, text_font
-from chronotome.ui.timeline.gestures import ValueDrag
+from chronotome.ui.timeline.gestures import ValueDrag, is_free
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.track_lane import TrackLane
 
@@ -99,9 +99,8 @@ class SectionLane(TrackLane):
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x = event.position().x()
         if isinstance(self.drag, ValueDrag):
-            is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
             beat, bar = self.beat_of_x(x), self.desk.session.metre.beat
-            self.drag.to(beat if is_free else round(beat / bar) * bar)
+            self.drag.to(beat if is_free(event) else round(beat / bar) * bar)
             return
         found = self._section_at(x)
         is_edge = found is not None and bool(found[1])

@@ -43,16 +43,13 @@ class Shown:
         start = self.plan.played_at
         return np.array([start, start + int(self.plan.source[-1] - self.plan.source[0])])
 
-    def source_edges(self, edges: NDArray[np.float64]) -> NDArray[np.float64]:
-        """Source frames under screen edges; edges outside the clip lie outside the source."""
+    def under(self, edges: NDArray[np.float64]) -> tuple[NDArray[np.float64], NDArray[np.bool_]]:
+        """Source frames under screen edges, and which columns between two edges lie within the clip."""
         source, heard = self.source_anchors, self.heard_anchors
-        inside = np.interp(edges, heard, source)
-        before, after = edges < heard[0], edges > heard[-1]
-        inside[before] = source[0] - (heard[0] - edges[before]) if source[0] == 0 else -1e9
-        inside[after] = source[-1] + (edges[after] - heard[-1])
-        return np.maximum.accumulate(inside)
+        is_within = (edges[1:] > heard[0]) & (edges[:-1] < heard[-1])
+        return np.interp(edges, heard, source), is_within
 
-    def heard_of_played(self, played: NDArray[np.int64]) -> NDArray[np.float64]:
+    def heard_of_played(self, played: NDArray[np.int64] | NDArray[np.float64]) -> NDArray[np.float64]:
         """Session frames on screen of session frames as played."""
         if self.side is not Side.EDITED:
             return played.astype(np.float64)

@@ -5,6 +5,7 @@ from PySide6.QtGui import QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
 
 from chronotome.ui.commands import Commands
+from chronotome.ui.decision import DecisionBar
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.context_lane import ContextLane
@@ -29,6 +30,7 @@ class Timeline(QWidget):
         self.overview = OverviewStrip(desk)
         self.sections = SectionLane(desk, commands.sections)
         self.ruler = Ruler(desk)
+        self.decision = DecisionBar(desk)
         self.wave = WaveLane(desk, commands.marks)
         self.strength = StrengthLane(desk, commands.marks)
         self.pulse = PulseLane(desk, commands.fit)
@@ -46,6 +48,7 @@ class Timeline(QWidget):
         layout.addWidget(self.overview)
         layout.addWidget(self.sections)
         layout.addWidget(self.ruler)
+        layout.addWidget(self.decision)
         layout.addWidget(self.wave, 11)
         for evidence in self.evidence.values():
             layout.addWidget(evidence, 10)
@@ -71,7 +74,7 @@ class Timeline(QWidget):
             tall.setSizePolicy(policy)
         desk.view.stage_changed.connect(self._on_stage)
         desk.view.focus_changed.connect(self._on_tracks)
-        desk.store.watch(self, self._on_tracks, lambda s: tuple(track.id for track in s.tracks))
+        desk.store.watch(self, self._on_tracks, lambda s: s.tracks)
         self._on_stage()
         self._on_tracks()
 
@@ -90,7 +93,7 @@ class Timeline(QWidget):
         self._last_position = frame
         viewport = view.viewport
         if self._desk.transport.is_playing and viewport.start <= last < viewport.end:
-            view.show(viewport.following(frame))
+            view.turn_to(frame)
 
     def _on_stage(self) -> None:
         for stage, lane in self.evidence.items():
@@ -115,7 +118,7 @@ class Timeline(QWidget):
         """All lanes are as wide as this: it tells the viewport."""
         super().resizeEvent(event)
         view = self._desk.view
-        view.show(view.viewport.resized(self.width() - HEADER))
+        view.resize(self.width() - HEADER)
 
     def paintEvent(self, _event: QPaintEvent) -> None:
         painter = QPainter(self)

@@ -13,13 +13,15 @@ from chronotome.render.pool import Source
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.fitting import Who, is_bars, set_who
 from chronotome.session.edits.marks import add_onset, correct_onsets, drop_onset, keep_onset, slip_onset
+from chronotome.session.edits.tracks import set_level
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
+from chronotome.ui.controls.typed import TypedFigure
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import decibels, signed
 from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, take_hit
+from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import notches, paint_stems
@@ -30,6 +32,7 @@ from chronotome.ui.timeline.waveform import columns, wave_image
 from chronotome.ui.view_state import Stage
 
 NOTCH = 9
+LEVEL_ROW = 26
 EDGE_REACH = 8
 NOTCH_ZONE = 16
 """Pixels at the top in which a notch can be taken."""
@@ -68,7 +71,6 @@ class WaveLane(TrackLane):
         super().__init__(desk, "Wave of the focused track")
         self._marks = marks
         self.setMinimumHeight(150)
-        self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)
         self._image: QImage | None = None
         self._taken: Shown | None = None
         self._slip_from: int | None = None
@@ -78,6 +80,7 @@ class WaveLane(TrackLane):
         self._buttons = TrackButtons(desk, self)
         self._buttons.move(12, 66)
         desk.view.focus_changed.connect(self._on_focus)
+        desk.store.watch(self, self._on_focus, lambda s: s.tracks)
         desk.workspace.source_grew.connect(self._on_grew)
         desk.workspace.source_ready.connect(self._on_grew)
         self._on_focus()
@@ -90,6 +93,16 @@ class WaveLane(TrackLane):
     def hint_now(self) -> str:
         hints = {Stage.MARK: self.mark_hint, Stage.FIT: self.fit_hint}
         return hints.get(self.desk.view.stage, self.hint)
+
+    def _type_level(self) -> None:
+        track = self.desk.view.focused
+        if track is not None:
+            box = QRect(8, self.height() - LEVEL_ROW, HEADER - 16, LEVEL_ROW - 4)
+
+            def keep(level: float) -> None:
+                self.desk.store.apply(lambda session: set_level(session, track.id, level), "Set level")
+
+            TypedFigure(self, box, decibels(track.level), keep, "Level of the track")
 
     def _on_grew(self, _content: str) -> None:
         self._image_key = ()
@@ -140,10 +153,9 @@ class WaveLane(TrackLane):
             self.desk.workspace.pool,
         )
         if self._image is None or key != self._image_key:
-            edges = shown.source_edges(viewport.edges(ratio))
-            lows, highs = columns(source, edges)
+            lows, highs = columns(source, *shown.under(viewport.edges(ratio)))
             self._image = wave_image(
-                lows, highs, colour(theme.wave), height=max(8, int(height * ratio)), ratio=ratio, scale=1.25
+                lows, highs, colour(theme.wave), height=max(8, int(height * ratio)), ratio=ratio
             )
             self._image_key = key if source.is_whole else ()
         painter.drawImage(QPointF(HEADER, NOTCH), self._image)
@@ -220,7 +232,7 @@ class WaveLane(TrackLane):
 
     def _paint_checks(self, painter: QPainter, shown: Shown) -> None:
         theme = self.desk.view.theme
-        played = np.array([check.played for check in checks_of(self.desk.session, shown.track)])
+        played = checks_of(self.desk.session, shown.track).played
         for x in self.xs_of(shown.heard_of_played(played)).tolist():
             if HEADER - 32 < x < self.width() + 12:
                 painter.fillRect(QRectF(x - 12, 0, 32, self.height()), colour(theme.wash, 150))
@@ -386,16 +398,16 @@ class WaveLane(TrackLane):
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x = event.position().x()
-        is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
+        is_unsnapped = is_free(event)
         shown = self.shown
         if isinstance(self.drag, HitDrag):
-            self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_free)
+            self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_unsnapped)
         elif isinstance(self.drag, SweepDrag):
             self.go_on_sweeping(x)
         elif isinstance(self.drag, ValueDrag) and self._is_dragging_edge:
             self._drag_edge(self.drag, x)
         elif isinstance(self.drag, ValueDrag):
-            self._drag_mark(self.drag, x, is_free=is_free)
+            self._drag_mark(self.drag, x, is_free=is_unsnapped)
         elif shown is not None:
             place = self._notch_at(shown, x, event.position().y())
             is_over = place is not None or self._is_edge(shown, x, event.modifiers())
@@ -418,15 +430,16 @@ class WaveLane(TrackLane):
         self.update()
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
-        """In Mark: add an onset, or drop or keep the one under the pointer."""
+        """In Mark: add an onset, or drop or keep the one under the pointer. On the level: type it."""
         shown, x = self.shown, event.position().x()
+        if x < HEADER and event.position().y() > self.height() - LEVEL_ROW:
+            self._type_level()
         if shown is None or x < HEADER or self.desk.view.stage is not Stage.MARK:
             return
         content = shown.recording.content
         place = self._notch_at(shown, x, event.position().y())
         if place is None:
-            is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
-            frame = self._mark_frame(shown, x, is_free=is_free)
+            frame = self._mark_frame(shown, x, is_free=is_free(event))
             self.desk.store.apply(lambda session: add_onset(session, content, frame), "Add onset")
             return
         toggle_onset(self.desk, shown, place)

@@ -10,25 +10,37 @@ from chronotome.dsp.audio import Curve
 from chronotome.dsp.overview import BUCKET, columns_of
 from chronotome.render.pool import Source
 
+FINE = 2.0
+"""Buckets per column from which on the overview is as fine as the screen."""
 THINNEST = 1.0
 """Pixels of a silent wave."""
 
 
-def columns(source: Source, edges: NDArray[np.float64]) -> tuple[Curve, Curve]:
-    """Lows and highs between edges in source frames; from the samples themselves where that is finer."""
-    per_column = (edges[-1] - edges[0]) / max(1, len(edges) - 1)
-    if per_column < BUCKET / 2 and source.is_whole:
-        return columns_of(source.region.samples, edges)
-    return source.overview.columns(edges)
+def columns(source: Source, edges: NDArray[np.float64], is_within: NDArray[np.bool_]) -> tuple[Curve, Curve]:
+    """Lows and highs between edges in source frames; from the samples themselves where that is finer.
+
+    Columns that are not within are silent: a clip is drawn no longer than it is.
+    """
+    if not is_within.any():
+        nothing = np.zeros(len(is_within), np.float32)
+        return nothing, nothing
+    first, last = np.flatnonzero(is_within)[[0, -1]]
+    inside = edges[first : last + 2]
+    per_column = float(np.median(np.diff(inside)))
+    if per_column < FINE * BUCKET and source.is_whole:
+        found = columns_of(source.region.samples, inside)
+    else:
+        found = source.overview.columns(inside)
+    lows, highs = (np.zeros(len(is_within), np.float32) for _ in found)
+    lows[first : last + 1], highs[first : last + 1] = found
+    return lows, highs
 
 
-def wave_image(
-    lows: Curve, highs: Curve, colour: QColor, *, height: int, ratio: float, scale: float
-) -> QImage:
+def wave_image(lows: Curve, highs: Curve, colour: QColor, *, height: int, ratio: float) -> QImage:
     """An image with a byte of opacity per pixel: the share of it that the wave covers."""
     middle = height / 2
-    tops = middle - np.clip(highs * scale, -1, 1) * (middle - 1)
-    bottoms = middle - np.clip(lows * scale, -1, 1) * (middle - 1)
+    tops = middle - np.clip(highs, -1, 1) * (middle - 1)
+    bottoms = middle - np.clip(lows, -1, 1) * (middle - 1)
     thin = np.maximum(0, THINNEST * ratio - (bottoms - tops)) / 2
     tops, bottoms = tops - thin, bottoms + thin
     rows = np.arange(height, dtype=np.float32)[:, None]

@@ -1,0 +1,89 @@
+"""Onsets that are one hit to the player: flams, drags, rattles."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import NamedTuple
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.units import Frames
+
+USUAL_STROKE = 40.0
+"""Milliseconds from an onset within which another one is the same stroke."""
+BEFORE = 1.2
+"""Of that: a grace note leads its stroke from farther away than a rattle follows one."""
+SHARE_OF_STEP = 0.75
+"""Of a grid step: at fast grids two neighbours that belong to two lines are two strokes."""
+LONGEST = 1.75
+"""Strokes of a drag come one after another: so many times as far from the loudest all together."""
+
+
+@dataclass(frozen=True, eq=False)
+class Strokes:
+    """Onsets grouped.
+
+    Invariants: `of[k]` is the stroke of onset k and never falls; `leaders` are onsets, one a stroke, rising.
+    """
+
+    of: NDArray[np.int64]
+    leaders: NDArray[np.int64]
+
+    def __len__(self) -> int:
+        return len(self.leaders)
+
+    @property
+    def leads(self) -> NDArray[np.bool_]:
+        found = np.zeros(len(self.of), bool)
+        found[self.leaders] = True
+        return found
+
+
+def strokes_of(frames: Frames, strengths: NDArray[np.float64], within: float) -> Strokes:
+    """Group sorted frames: the loudest first takes its neighbours, each within so many frames of the next.
+
+    Of equally loud ones the earlier leads.
+    """
+    count = len(frames)
+    close = np.diff(frames) <= BEFORE * within
+    if not close.any():
+        every = np.arange(count)
+        return Strokes(every, every)
+    starts = np.flatnonzero(np.concatenate([[True], ~close]))
+    ends = np.append(starts[1:], count)
+    leaders: list[int] = []
+    first = np.ones(count, bool)
+    for start, end in zip(starts.tolist(), ends.tolist(), strict=True):
+        if end - start == 1:
+            leaders.append(start)
+            continue
+        for group in _groups(frames[start:end], strengths[start:end], within):
+            leaders.append(start + group.leader)
+            first[start + group.start + 1 : start + group.end] = False
+    return Strokes(np.cumsum(first) - 1, np.sort(np.array(leaders, np.int64)))
+
+
+class _Group(NamedTuple):
+    leader: int
+    start: int
+    end: int
+
+
+def _groups(frames: Frames, strengths: NDArray[np.float64], within: float) -> Iterator[_Group]:
+    """The strokes of one crowd, loudest first."""
+    free = np.ones(len(frames), bool)
+    before, after = BEFORE * within, within
+    for loudest in np.argsort(-strengths, kind="stable").tolist():
+        if not free[loudest]:
+            continue
+        start, end, at = loudest, loudest + 1, frames[loudest]
+        while start and free[start - 1] and frames[start] - frames[start - 1] <= before:
+            if at - frames[start - 1] > LONGEST * before:
+                break
+            start -= 1
+        while end < len(frames) and free[end] and frames[end] - frames[end - 1] <= after:
+            if frames[end] - at > LONGEST * after:
+                break
+            end += 1
+        free[start:end] = False
+        yield _Group(loudest, start, end)

@@ -1,0 +1,69 @@
+"""A figure that is typed in place."""
+
+import re
+from collections.abc import Callable
+
+from PySide6.QtCore import QEvent, QObject, QRect, Qt
+from PySide6.QtGui import QFocusEvent, QKeyEvent
+from PySide6.QtWidgets import QLineEdit, QWidget
+
+
+def number_in(text: str) -> float | None:
+    """The number that a text begins with, whatever sign, comma or unit it has; None where there is none."""
+    plain = text.replace("−", "-").replace(",", ".").lstrip("±× ")
+    found = re.match(r"[-+]?\d*\.?\d+", plain)
+    return float(found.group()) if found else None
+
+
+class TypedFigure(QLineEdit):
+    """Over the figure while it is typed. Enter and leaving it keep what was typed, Escape does not."""
+
+    def __init__(
+        self, parent: QWidget, box: QRect, shown: str, keep: Callable[[float], None], name: str
+    ) -> None:
+        super().__init__(shown, parent)
+        self._keep = keep
+        self._is_over = False
+        self.setObjectName("figure")
+        self.setAccessibleName(f"{name}: type a number")
+        self.setAlignment(Qt.AlignmentFlag.AlignRight)
+        self.setGeometry(box)
+        self.selectAll()
+        self.show()
+        self.setFocus(Qt.FocusReason.OtherFocusReason)
+
+    def event(self, event: QEvent) -> bool:
+        """While a figure is typed, no key is a shortcut of the window."""
+        if event.type() is QEvent.Type.ShortcutOverride:
+            event.accept()
+            return True
+        return super().event(event)
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        if event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
+            self._end(is_kept=True)
+        elif event.key() == Qt.Key.Key_Escape:
+            self._end(is_kept=False)
+        else:
+            super().keyPressEvent(event)
+
+    def focusOutEvent(self, event: QFocusEvent) -> None:
+        super().focusOutEvent(event)
+        self._end(is_kept=True)
+
+    def _end(self, *, is_kept: bool) -> None:
+        if self._is_over:
+            return
+        self._is_over = True
+        number, parent = number_in(self.text()), self.parent()
+        self.hide()
+        self.deleteLater()
+        if isinstance(parent, QWidget):
+            parent.setFocus(Qt.FocusReason.OtherFocusReason)
+        if is_kept and number is not None:
+            self._keep(number)
+
+
+def is_typing(within: QObject) -> bool:
+    """Whether a figure of a widget is being typed."""
+    return any(not each.isHidden() for each in within.findChildren(TypedFigure))

@@ -1,0 +1,231 @@
+"""One decision that the person has to make, as one sentence with its keys, where they look."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+from PySide6.QtCore import QRectF, Qt
+from PySide6.QtGui import QKeyEvent, QPainter, QPaintEvent
+from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QWidget
+
+from chronotome.session.edits.fitting import (
+    Who,
+    bars_in,
+    guide_clip,
+    straighten,
+    tempo_of,
+    use_measured,
+    who_of,
+)
+from chronotome.session.edits.timing import set_tempo
+from chronotome.session.fit import BeatMap, Measured
+from chronotome.session.follow import beats_of
+from chronotome.session.model import Clip, Session, Track
+from chronotome.ui.desk import Desk
+from chronotome.ui.figures import counted, plain
+from chronotome.ui.soon import Soon
+from chronotome.ui.theme import colour
+from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.view_state import Stage
+
+HEIGHT = 44
+WHOLE_BAR = 0.02
+SURE = 0.6
+"""Confidence from which on a tempo is told without a reserve."""
+SAME_TEMPO = 0.005
+DRIFTING_MS = 15.0
+
+
+@dataclass(frozen=True)
+class Decision:
+    """A sentence, and what each answer does. `about` tells it from others, so that it is asked once."""
+
+    about: str
+    sentence: str
+    yes: str
+    no: str
+    accept: Callable[[], None]
+    decline: Callable[[], None]
+
+
+@dataclass(frozen=True, eq=False)
+class _Take:
+    """What the decisions are about: the focused track's guide, its clip, its beats."""
+
+    desk: Desk
+    track: Track
+    clip: Clip
+    measured: Measured
+    beats: BeatMap
+
+    @property
+    def session(self) -> Session:
+        return self.desk.session
+
+    @property
+    def tempo(self) -> float:
+        return tempo_of(self.session, self.clip, self.beats)
+
+    @property
+    def words(self) -> str:
+        """Name, tempo and bars, with a reserve where they are not sure."""
+        bars = bars_in(self.session, self.clip)
+        near = round(bars)
+        length = f", {counted(near, 'bar')}" if near and abs(bars - near) < WHOLE_BAR else ""
+        is_sure = self.measured.confidence >= SURE
+        unsure = "" if is_sure else f", {100 * self.measured.confidence:.0f} % sure"
+        return f"{self.track.name}: {plain(self.tempo, 2)} bpm{length}{unsure}"
+
+    @property
+    def is_drifting(self) -> bool:
+        return not self.measured.is_constant and self.beats.residual > DRIFTING_MS
+
+    @property
+    def disagrees(self) -> bool:
+        """Nobody follows, and the song has another tempo, or the take drifts."""
+        if who_of(self.session, self.track.id) is not Who.NOBODY:
+            return False
+        song = self.session.tempo.beats_per_minute
+        return self.is_drifting or abs(self.tempo / song - 1) > SAME_TEMPO
+
+
+def _take_of(desk: Desk) -> _Take | None:
+    track = desk.view.focused
+    found = None if track is None else guide_clip(desk.session, track.id)
+    if found is None:
+        return None
+    guide, clip = found
+    measured, beats = desk.session.recording_of(clip).measured, beats_of(desk.session, clip)
+    return None if measured is None or beats is None else _Take(desk, guide, clip, measured, beats)
+
+
+def decision_now(desk: Desk) -> Decision | None:
+    """What is to be decided about the focused track in this stage, if anything still is."""
+    take = _take_of(desk)
+    if take is None:
+        return None
+    decision = None
+    if not desk.session.is_tempo_set:
+        decision = _first_tempo(take)
+    elif take.disagrees and desk.view.stage is Stage.FIT:
+        decision = _straightening(take)
+    elif take.disagrees and desk.view.stage is Stage.TIGHTEN:
+        decision = _disagreement(take)
+    return None if decision is None or decision.about in desk.view.declined else decision
+
+
+def _first_tempo(take: _Take) -> Decision:
+    """Whether the song takes the tempo of its first recording: asked while nobody has chosen a tempo."""
+    desk, track = take.desk, take.track.id
+
+    def accept() -> None:
+        desk.store.apply(lambda each: use_measured(each, track), "Song takes the recording's tempo")
+        if desk.view.stage is Stage.MARK:
+            desk.view.show_stage(Stage.FIT)
+
+    def decline() -> None:
+        desk.store.apply(lambda each: set_tempo(each, each.tempo.beats_per_minute), "Leave the song's tempo")
+
+    song = plain(take.session.tempo.beats_per_minute, 2)
+    yes, no = "Song takes it", f"Leave the song at {song}"
+    return Decision(f"first {track}", f"{take.words}.", yes, no, accept, decline)
+
+
+def _declining(take: _Take, about: str) -> Callable[[], None]:
+    def decline() -> None:
+        take.desk.view.decline(about)
+
+    return decline
+
+
+def _straighten(take: _Take) -> Callable[[], None]:
+    desk, track = take.desk, take.track.id
+
+    def accept() -> None:
+        desk.store.apply(lambda each: straighten(each, track), "Straighten the take")
+
+    return accept
+
+
+def _straightening(take: _Take) -> Decision:
+    about = f"straighten {take.track.id}"
+    kind = ", drifting" if take.is_drifting else ""
+    sentence = f"{take.words}{kind}. Song: {plain(take.session.tempo.beats_per_minute, 2)}."
+    yes = "Straighten it to the song" if take.is_drifting else "It follows the song"
+    return Decision(about, sentence, yes, "Leave as played", _straighten(take), _declining(take, about))
+
+
+def _disagreement(take: _Take) -> Decision:
+    """Hits are pulled to lines that are not theirs: said before anybody wonders."""
+    about = f"tighten {take.track.id}"
+    song = plain(take.session.tempo.beats_per_minute, 2)
+    kind = "drifts" if take.is_drifting else f"is at {plain(take.tempo, 2)}"
+    sentence = f"{take.track.name} {kind}, the song at {song}: its hits are not on these lines."
+    return Decision(
+        about, sentence, "It follows the song", "Leave as played", _straighten(take), _declining(take, about)
+    )
+
+
+class DecisionBar(QWidget):
+    """An ochre sentence above the wave; Enter and Escape answer it. With nothing to decide it is gone."""
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__()
+        self._desk = desk
+        self.decision: Decision | None = None
+        self.setFixedHeight(HEIGHT)
+        row = QHBoxLayout(self)
+        row.setContentsMargins(HEADER + 24, 4, 20, 4)
+        row.setSpacing(10)
+        self.words = QLabel()
+        self.words.setObjectName("heading")
+        self.yes, self.no = QPushButton(), QPushButton()
+        for widget in (self.words, self.yes, self.no):
+            row.addWidget(widget)
+        row.addStretch(1)
+        for button, is_yes in ((self.yes, True), (self.no, False)):
+            button.setObjectName("answer")
+            button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
+            button.clicked.connect(lambda _checked=False, is_yes=is_yes: self.answer(is_yes=is_yes))
+        self._soon = Soon(self.look, self)
+        for signal in (desk.store.changed, desk.view.focus_changed, desk.view.stage_changed):
+            signal.connect(self._soon.ask)
+        desk.view.declined_changed.connect(self.look)
+        desk.view.theme_changed.connect(self.update)
+        self.look()
+
+    def look(self) -> None:
+        """See whether there is something to decide."""
+        self.decision = decision_now(self._desk)
+        self.setVisible(self.decision is not None)
+        if self.decision is not None:
+            self.words.setText(self.decision.sentence)
+            self.yes.setText(f"{self.decision.yes}   Enter")
+            self.no.setText(f"{self.decision.no}   Esc")
+            self.setAccessibleName(self.decision.sentence)
+            self.setToolTip(self.decision.sentence)
+
+    def answer(self, *, is_yes: bool) -> bool:
+        """False where nothing was asked."""
+        decision = self.decision
+        if decision is None:
+            return False
+        (decision.accept if is_yes else decision.decline)()
+        self.look()
+        return True
+
+    def answers(self, event: QKeyEvent) -> bool:
+        """Whether a key is an answer, and was one."""
+        if event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
+            return self.answer(is_yes=True)
+        return event.key() == Qt.Key.Key_Escape and self.answer(is_yes=False)
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        theme = self._desk.view.theme
+        painter = QPainter(self)
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.fillRect(self.rect(), colour(theme.card))
+        painter.fillRect(QRectF(0, 0, HEADER, HEIGHT), colour(theme.panel))
+        painter.setPen(colour(theme.strong_rule))
+        painter.setBrush(colour(theme.wash))
+        painter.drawRoundedRect(QRectF(HEADER + 8.5, 4.5, self.width() - HEADER - 17, HEIGHT - 9), 6, 6)
+        painter.end()

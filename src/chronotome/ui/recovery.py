@@ -1,0 +1,62 @@
+"""Edits of a session that was not closed properly: offered back, and nothing else lost by it."""
+
+from collections.abc import Sequence
+from pathlib import Path
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QAbstractButton, QMessageBox
+
+from chronotome.errors import ChronotomeError
+from chronotome.files.journal import Recovered, discard, left_behind, recover
+from chronotome.ui.figures import counted
+from chronotome.ui.main_window import MainWindow
+
+
+def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:
+    """Ask what becomes of kept edits, and of files that are to be opened; False where nothing was kept.
+
+    Files that were named stay named: they are opened whatever is chosen, but for 'bring back only'.
+    """
+    found = _newest_kept()
+    if found is None:
+        return False
+    name = found.history.session.name
+    box = QMessageBox(
+        QMessageBox.Icon.NoIcon, "Chronotome", f"“{name}” was not closed properly.", parent=window
+    )
+    named = f" You are opening {counted(len(files), 'file')}." if files else ""
+    kept = counted(found.edits, "edit")
+    box.setInformativeText(f"{kept} since it was last saved were kept.{named} Bring them back?")
+    roles = QMessageBox.ButtonRole
+    both = box.addButton("Bring back, and add the files", roles.AcceptRole) if files else None
+    only = box.addButton("Bring back only" if files else "Bring back", roles.AcceptRole)
+    later = box.addButton("Leave for later", roles.RejectRole)
+    discarded = box.addButton("Discard", roles.DestructiveRole)
+    box.setEscapeButton(later)
+    box.setDefaultButton(both or only)
+    box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+
+    def decide(button: QAbstractButton) -> None:
+        if button in {both, only}:
+            window.restore(found)
+        if button is discarded:
+            discard(found.journal)
+        if files and button is not only:
+            window.open(list(files))
+
+    box.buttonClicked.connect(decide)
+    box.open()
+    return True
+
+
+def _newest_kept() -> Recovered | None:
+    """The newest journal with edits in it; empty and unreadable ones are cleared away."""
+    for path in left_behind():
+        try:
+            found = recover(path)
+        except ChronotomeError:
+            found = None
+        if found is not None:
+            return found
+        discard(path)
+    return None

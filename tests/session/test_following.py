@@ -1,0 +1,140 @@
+"""A recording that follows the song: its ends, its pickup, its clock, its drift."""
+
+import numpy as np
+import pytest
+
+from chronotome.session.anchors import anchors_of, heard_beats_of
+from chronotome.session.counting import clock_of, counted_of
+from chronotome.session.edits.fitting import Who, set_recording_beat_one, set_steady, set_who, straighten
+from chronotome.session.edits.marks import correct_onsets, mark_grid, set_sift
+from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tightening import move_hit
+from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.fit import Measured
+from chronotome.session.grid import hit_words, position_words
+from chronotome.session.model import Recording, Session, replace
+from chronotome.session.onsets import onsets_from
+from chronotome.session.sift import Per
+from chronotome.session.tighten import targets_of
+from strategies import RATE
+
+LOOP = 4 * 4 * 60 / 100.9
+DRIFT = np.cumsum(np.concatenate([[0.9], np.linspace(0.66, 0.60, 31)]))
+
+
+def session_of(moments, seconds, *, beats=None, beat_one=None, tempo=100.0, is_constant=True) -> Session:
+    """One recording with a hit at each moment, and beats that were measured."""
+    beats = moments if beats is None else beats
+    recording = Recording("a" * 32, "take.wav", RATE, round(seconds * RATE), 1)
+    session = add_recording(Session(), recording, "take")
+    frames = np.rint(np.asarray(moments) * RATE).astype(np.int64)
+    onsets = onsets_from(frames, np.full(len(frames), 90.0), np.ones(len(frames), np.int64))
+    one = float(beats[0]) if beat_one is None else beat_one
+    measured = Measured(60 / float(np.median(np.diff(beats))), one, 0.9, is_constant, beats=tuple(beats))
+    return set_beat_one(set_tempo(set_analysis(session, "a" * 32, onsets, measured), tempo), 0.0)
+
+
+def following(session: Session) -> Session:
+    return set_who(session, session.tracks[0].id, Who.RECORDING)
+
+
+def anchors(session: Session):
+    return anchors_of(session, session.tracks[0], session.tracks[0].clips[0])
+
+
+@pytest.mark.parametrize("last_hits", [0, 3])
+@pytest.mark.parametrize("strength", [0.0, 1.0])
+def test_a_loop_of_four_bars_fills_four_bars_to_the_frame(last_hits, strength):
+    beats = np.arange(16) * LOOP / 16
+    session = session_of(beats[: 16 - last_hits], LOOP, beats=beats)
+    track = replace(session.tracks[0], tighten=replace(session.tracks[0].tighten, strength=strength))
+
+    found = anchors(following(replace(session, tracks=(track,))))
+
+    assert found.heard[0] == 0
+    assert found.heard[-1] == round(9.6 * RATE)
+    assert found.source[-1] == round(LOOP * RATE)
+
+
+def test_what_is_before_beat_one_lies_before_bar_1_and_is_not_squeezed():
+    moments = 0.2 + np.arange(20) * 0.5
+    session = following(session_of(moments, 11.0, beat_one=float(moments[3])))
+
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+
+    beats = session.tempo.beats_at(targets.fitted / RATE)
+    assert beats[:4] == pytest.approx([-3, -2, -1, 0], abs=1e-4)
+    assert np.diff(targets.target)[:3] == pytest.approx(0.6 * RATE, abs=2)
+    assert anchors(session).heard[0] >= 0
+    assert session.tempo.beat_one == pytest.approx(2.4)  # one bar at 100 bpm
+
+
+def test_room_before_bar_1_takes_every_other_track_along():
+    moments = 0.2 + np.arange(20) * 0.5
+    session = session_of(moments, 11.0, beat_one=float(moments[3]))
+    other = Recording("b" * 32, "other.wav", RATE, 5 * RATE, 1)
+    session = add_recording(session, other, "other")
+    before = session.tempo.beat_of(session.tracks[1].clips[0].start / RATE)
+
+    session = following(session)
+
+    assert session.tempo.beat_of(session.tracks[1].clips[0].start / RATE) == pytest.approx(before, abs=1e-4)
+    assert set_tempo(session, 60.0).tempo.beat_one > 0
+
+
+def test_a_mark_of_a_hit_set_by_hand_is_corrected_in_a_drifting_take_and_the_sound_stays():
+    session = straighten(session_of(DRIFT, 22.0, is_constant=False), 2)
+    track, clip = session.tracks[0], session.tracks[0].clips[0]
+    session = move_hit(session, track.id, clip.id, session.recordings[0].onsets.ids[9], 9.2)
+    frame = session.recordings[0].onsets.frames[9] + 1500
+    before = float(anchors(session).heard_at(np.array([frame]))[0])
+
+    session = correct_onsets(session, track.id, clip.id, [session.recordings[0].onsets.ids[9]], 1500)
+
+    assert float(anchors(session).heard_at(np.array([frame]))[0]) == pytest.approx(before, abs=1)
+
+
+def test_one_clock_tells_bars_before_and_after_following():
+    moments = 0.9 + np.arange(24) * 0.62
+    plain = set_recording_beat_one(session_of(moments, 16.0), 2, round(moments[0] * RATE))
+    session = following(plain)
+    clip = session.tracks[0].clips[0]
+
+    beats = clock_of(session, clip).beats_of(session.recordings[0].onsets)
+    targets = targets_of(session, session.tracks[0], clip)
+
+    assert beats == pytest.approx(session.tempo.beats_at(targets.fitted / RATE), abs=1e-3)
+    assert beats == pytest.approx(beats[0] + np.arange(24), abs=1e-3)
+    per_bar = set_sift(session, "a" * 32, lambda sift: replace(sift, strongest_per=Per.BAR))
+    assert np.flatnonzero(counted_of(per_bar, per_bar.tracks[0].clips[0])).tolist() == [0, 4, 8, 12, 16, 20]
+
+
+def test_marks_on_bars_lie_on_the_bars_that_sound():
+    moments = 0.9 + np.arange(24) * 0.62
+    session = following(session_of(moments, 16.0))
+    clip = session.tracks[0].clips[0]
+
+    marked = mark_grid(session, clip, 4.0)
+
+    frames = marked.recordings[0].onsets.frame_array[counted_of(marked, clip)]
+    assert frames[:3] == pytest.approx(np.rint(moments[[0, 4, 8]] * RATE), abs=1)
+
+
+def test_a_hit_a_little_early_of_bar_1_is_on_bar_1():
+    session = session_of([0.5, 1.0], 3.0)
+
+    assert hit_words(-0.011, session.metre) == "1.1.1"
+    assert hit_words(3.99, session.metre) == "2.1.1"
+    assert position_words(-0.011, session.metre) == "0.4.4"
+
+
+def test_after_straightening_the_drift_that_is_left_is_told():
+    session = session_of(DRIFT, 22.0, is_constant=False)
+    played = heard_beats_of(session, session.tracks[0])
+
+    steady = straighten(session, 2)
+    half = set_steady(steady, 2, 0.5)
+
+    assert played.residual > 50
+    assert heard_beats_of(steady, steady.tracks[0]).residual < 0.1
+    assert heard_beats_of(half, half.tracks[0]).residual == pytest.approx(played.residual / 2, rel=0.1)

@@ -1,0 +1,361 @@
+"""What a stranger ran into at the window, each once."""
+
+from types import SimpleNamespace
+
+import numpy as np
+import pytest
+import soundfile
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QColor
+from PySide6.QtWidgets import QMessageBox
+
+from chronotome.session.edits.cutting import cut
+from chronotome.session.edits.fitting import bars_in, is_bars
+from chronotome.session.edits.tightening import set_tighten
+from chronotome.session.edits.timing import set_tempo
+from chronotome.session.grid import Grid
+from chronotome.session.tighten import LEAST_APART_SECONDS, targets_of
+from chronotome.ui.controls.typed import TypedFigure, number_in
+from chronotome.ui.decision import decision_now
+from chronotome.ui.recovery import offer_recovery
+from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.timeline.waveform import wave_image
+from chronotome.ui.view_state import Stage
+from sounds import noise_hits, write
+
+RATE = 48000
+SHIFT = Qt.KeyboardModifier.ShiftModifier
+
+
+def targets(person):
+    session = person.session
+    return targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+
+
+def place_of(person, at):
+    lane = person.window.timeline.drift
+    xs, played, _ = lane._points(lane.shown, lane._scale(lane.shown))
+    return xs[at], played[at]
+
+
+def loop_at(tempo, bars, path):
+    """A loop of so many bars, accented, its end cut."""
+    step = 60 / tempo / 2
+    frames = [round(place * step * RATE) for place in range(8 * bars)]
+    loud = [0.9, 0.3, 0.6, 0.3] * 2 * bars
+    return write(path, noise_hits(frames, round(8 * bars * step * RATE), rate=RATE, loudness=loud), rate=RATE)
+
+
+# The first recording
+
+
+@pytest.fixture
+def first(person, tmp_path):
+    person.window.open([loop_at(104.0, 2, tmp_path / "harbour.wav")])
+    person.settle()
+    person.wait(person.window.decision.isVisible)
+    return person
+
+
+def test_the_first_recording_asks_once_whether_the_song_takes_its_tempo(first):
+    assert "104.00 bpm, 2 bars" in first.window.decision.words.text()
+    assert first.desk.view.stage is Stage.MARK
+    assert first.window.rail.cards[Stage.TIGHTEN].figures.to_check == 0
+
+    first.press(Qt.Key.Key_Return)
+    first.settle()
+
+    assert first.session.tempo.beats_per_minute == pytest.approx(104.0, abs=0.01)
+    assert first.desk.view.stage is Stage.FIT
+    assert not first.window.decision.isVisible()
+
+
+def test_the_song_can_be_left_at_its_tempo_and_tighten_says_that_they_disagree(first):
+    first.press(Qt.Key.Key_Escape)
+    first.desk.view.show_stage(Stage.TIGHTEN)
+    first.settle()
+    first.wait(first.window.decision.isVisible)
+
+    assert first.session.is_tempo_set
+    assert first.session.tempo.beats_per_minute == 120
+    assert "is at 104.00, the song at 120.00" in first.window.decision.words.text()
+    first.window.decision.yes.click()
+    first.settle()
+    assert decision_now(first.desk) is None
+    assert np.abs(targets(first).drift).max() < 2
+
+
+@pytest.mark.parametrize(("now", "step", "then"), [(1.94, 1, 2), (2.0, 1, 3), (0.76, 1, 1), (1.94, -1, 1)])
+def test_plus_and_minus_go_to_the_next_whole_number_of_bars(first, now, step, then):
+    track = first.session.tracks[0]
+    first.desk.store.apply(lambda session: is_bars(session, track.id, now), "Bars")
+
+    first.window.actions_table.run("more-bars" if step > 0 else "fewer-bars")
+
+    assert bars_in(first.session, first.session.tracks[0].clips[0]) == pytest.approx(then, abs=0.001)
+
+
+# Waves
+
+
+def test_a_cut_draws_the_first_half_only(at_work):
+    track, clip = at_work.session.tracks[0], at_work.session.tracks[0].clips[0]
+    frame = at_work.session.recordings[0].frames // 2
+
+    at_work.desk.store.apply(lambda session: cut(session, track.id, clip.id, frame), "Cut")
+    at_work.desk.view.focus(track.id)
+    at_work.settle()
+
+    wave = at_work.window.timeline.wave
+    image, theme = wave.grab().toImage(), at_work.desk.view.theme
+    middle = wave.height() // 2
+    inked = {
+        x
+        for x in range(HEADER + 2, wave.width() - 2)
+        for y in range(middle - 40, middle + 41, 4)
+        if image.pixelColor(x, y) == QColor(theme.wave)
+    }
+    end = wave.x_of(float(wave.shown.heard_anchors[-1]))
+    assert min(inked) < end < max(range(wave.width()))
+    assert max(inked) <= end + 2
+
+
+def test_a_wave_is_as_tall_as_it_is_loud():
+    highs = np.array([0.5, 0.9, 1.0], np.float32)
+
+    image = wave_image(-highs, highs, QColor("#000000"), height=102, ratio=1.0)
+
+    def rows(column):
+        return sum(image.pixelColor(column, y).alpha() > 127 for y in range(102))
+
+    assert [rows(column) for column in range(3)] == [50, 90, 100]
+
+
+def test_left_of_its_first_anchor_a_wave_is_drawn_from_samples_too(at_work):
+    from chronotome.ui.timeline.waveform import columns
+
+    wave = at_work.window.timeline.wave
+    at_work.desk.view.show(at_work.desk.view.viewport.fitted(0, 8000))
+    source = at_work.desk.workspace.pool.get(wave.shown.recording.content)
+
+    _, highs = columns(source, *wave.shown.under(at_work.desk.view.viewport.edges()))
+
+    blocks = np.flatnonzero(np.diff(highs[highs > 0.02]) != 0)
+    assert np.median(np.diff(blocks)) <= 2
+
+
+def test_all_of_it_stays_in_sight_however_long_it_becomes(first):
+    view = first.desk.view
+    before = view.viewport
+
+    first.desk.store.apply(lambda session: set_tempo(session, 60.0), "Slow")
+    first.window.actions_table.run("follow-song")
+    first.settle()
+
+    assert before.start < 0 < first.session.frames < before.end
+    assert view.viewport.end > view.extent > first.session.frames
+
+
+# Files
+
+
+def test_tracks_lie_in_the_order_of_the_files_whichever_is_read_first(person, tmp_path):
+    long = write(tmp_path / "a long one.wav", noise_hits([100], 60 * RATE, rate=RATE), rate=RATE)
+    short = write(tmp_path / "b short one.wav", noise_hits([100], RATE, rate=RATE), rate=RATE)
+
+    person.window.open([long, short])
+    person.settle()
+
+    assert [track.name for track in person.session.tracks] == ["a long one", "b short one"]
+    assert person.window.timeline.wave._buttons.isVisible()
+
+
+def test_what_cannot_be_read_to_its_end_never_becomes_a_track(person, hits_file, tmp_path):
+    whole = tmp_path / "whole.flac"
+    samples, rate = soundfile.read(hits_file, dtype="float32")
+    soundfile.write(whole, samples, rate)
+    torn = tmp_path / "torn.flac"
+    torn.write_bytes(whole.read_bytes()[: whole.stat().st_size // 2])
+    odd = tmp_path / "odd.wav"
+    soundfile.write(odd, np.where(np.arange(len(samples))[:, None] == 7000, np.nan, samples), rate, "FLOAT")
+
+    person.window.open([torn, hits_file, odd])
+    person.settle()
+
+    assert [track.name for track in person.session.tracks] == ["stairwell"]
+    told = person.window.messages.told
+    assert sum("torn.flac" in each for each in told) == 1
+    assert sum("odd.wav" in each for each in told) == 1
+    boxes = [box for box in person.window.findChildren(QMessageBox) if box.isVisible()]
+    assert not boxes
+    while person.desk.store.history.past:
+        person.desk.store.undo()
+    assert not person.session.tracks
+
+
+def test_files_that_were_named_are_not_thrown_away_by_recovery(
+    person, own_home, hits_file, at_work, tmp_path
+):
+    from chronotome.files.places import journal_folder
+
+    at_work.window._journal.flush()
+    journal_folder().mkdir(parents=True)
+    (journal_folder() / "left.jsonl").write_bytes(at_work.window._journal.path.read_bytes())
+    other = loop_at(100.0, 1, tmp_path / "other.wav")
+
+    assert offer_recovery(at_work.window, [other])
+    (box,) = [each for each in at_work.window.findChildren(QMessageBox) if each.isVisible()]
+    next(button for button in box.buttons() if "add the files" in button.text()).click()
+
+    at_work.wait(lambda: [track.name for track in at_work.session.tracks] == ["stairwell", "other"])
+    at_work.settle()
+
+
+def test_cancelled_looking_is_not_shown_as_looking(person, hits_file):
+    person.window.open([hits_file])
+    person.wait(lambda: any(task.words.startswith("Finding hits") for task in person.desk.tasks.running))
+
+    for task in list(person.desk.tasks.running):
+        task.cancel()
+    person.wait(lambda: person.desk.tasks.is_idle)
+
+    person.wait(lambda: person.window.rail.cards[Stage.MARK].figures.key != "looking…")
+
+
+# Drags and keys
+
+
+def test_undo_while_dragging_cancels_the_drag_and_keeps_the_redo(at_work):
+    store, lane = at_work.desk.store, at_work.window.timeline.drift
+    store.undo()
+    x, y = place_of(at_work, 5)
+    before, redo = at_work.session, store.history.redo_label
+
+    at_work.drag(lane, (x, y), (x, y + 30), release=False)
+    at_work.window.actions_table.run("undo")
+
+    assert at_work.session is before
+    assert store.history.redo_label == redo
+    assert lane.drag is None
+
+
+@pytest.mark.parametrize("far", [-5000, 5000])
+def test_a_dragged_hit_stops_at_its_neighbours(at_work, far):
+    lane = at_work.window.timeline.wave
+    before = targets(at_work).target.copy()
+    x = float(lane.xs_of(before[[5]])[0])
+
+    at_work.drag(lane, (x, 4), (x + far, 4))
+
+    now = targets(at_work).target
+    apart = LEAST_APART_SECONDS * RATE
+    neighbour = before[4] + apart if far < 0 else before[6] - apart
+    assert now[5] == pytest.approx(neighbour, abs=2)
+    assert now[[4, 6]].tolist() == before[[4, 6]].tolist()
+
+
+def test_shift_while_dragging_keeps_it_off_the_grid(at_work):
+    lane = at_work.window.timeline.drift
+    x, y = place_of(at_work, 5)
+
+    at_work.drag(lane, (x, y), (x, y + 31), modifier=SHIFT)
+
+    landing = targets(at_work).landing[5]
+    assert abs(landing - round(landing)) > 0.01
+
+
+def test_a_click_on_a_lane_gives_the_arrows_back_to_the_hits(at_work):
+    tray, lane = at_work.window.trays[Stage.TIGHTEN], at_work.window.timeline.wave
+    at_work.click(tray.strength, (60, 32))
+    assert tray.strength.hasFocus()
+    strength = at_work.session.tracks[0].tighten.strength
+
+    at_work.click(lane, (400, 90))
+    at_work.bot.keyClick(at_work.window.focusWidget(), Qt.Key.Key_Right)
+
+    assert at_work.session.tracks[0].tighten.strength == strength
+    assert at_work.desk.view.selected is not None
+
+
+def test_a_click_on_a_context_lane_chooses_its_track(at_work, tmp_path):
+    at_work.window.open([loop_at(100.0, 1, tmp_path / "other.wav")])
+    at_work.settle()
+    (lane,) = at_work.window.timeline.context_lanes
+
+    at_work.click(lane, (500, 30))
+
+    assert at_work.desk.view.focused.name == "other"
+
+
+def test_a_value_is_typed_by_double_click_and_enter(at_work):
+    slider = at_work.window.trays[Stage.TIGHTEN].strength
+
+    at_work.double_click(slider, (20, 8))
+    (field,) = slider.findChildren(TypedFigure)
+    field.setText("62,5 %")
+    at_work.bot.keyClick(field, Qt.Key.Key_Return)
+
+    assert at_work.session.tracks[0].tighten.strength == pytest.approx(0.625)
+    assert number_in("−3.5 dB") == -3.5
+    assert number_in("loud") is None
+
+
+def test_stopped_taps_are_one_step_of_undo(at_work, monkeypatch):
+    clock = iter(np.arange(9) * 0.6)
+    monkeypatch.setattr("chronotome.ui.fit_commands.time", SimpleNamespace(monotonic=lambda: next(clock)))
+    steps = len(at_work.desk.store.history.past)
+
+    for _ in range(9):
+        at_work.window.actions_table.run("tap")
+
+    assert len(at_work.desk.store.history.past) == steps + 1
+    assert at_work.session.tempo.beats_per_minute == pytest.approx(100.0, abs=0.01)
+
+
+def test_a_stage_key_closes_the_shelf_and_what_is_heard_from_it(at_work):
+    at_work.window.toggle_shelf()
+    stopped = []
+    at_work.desk.shelf.stop = lambda: stopped.append(True)
+
+    at_work.press(Qt.Key.Key_2)
+
+    assert not at_work.window.is_shelf_shown
+    assert at_work.desk.view.stage is Stage.FIT
+    assert stopped
+
+
+def test_the_line_says_less_rather_than_running_under_the_figures(at_work):
+    status = at_work.window.status
+    at_work.desk.view.hint("what the pointer can do here")
+    assert status.words.text() == "what the pointer can do here"
+
+    at_work.desk.workspace.told.emit("a long sentence " * 30)
+    assert status.words.geometry().right() < status.state.geometry().left()
+    assert status.words.text().endswith("…")
+
+    at_work.window.actions_table.run("undo")
+    assert status.words.said.startswith("Undone: ")
+
+
+def test_a_grid_that_the_window_does_not_offer_is_kept(at_work):
+    track = at_work.session.tracks[0].id
+
+    at_work.desk.store.apply(lambda session: set_tighten(session, track, grid=Grid(12)), "Grid")
+    at_work.settle()
+
+    assert at_work.window.trays[Stage.TIGHTEN].division.index == -1
+    assert at_work.session.tracks[0].tighten.grid == Grid(12)
+
+
+def test_every_entry_of_a_menu_names_its_object_and_has_its_letter(at_work):
+    table = at_work.window.actions_table
+    words = [entry.words for entry in table.entries]
+
+    assert len(set(words)) == len(words)
+    assert all(len(each) > 3 for each in words)
+    letters = {}
+    for entry in table.entries:
+        text = table.get(entry.name).text()
+        if "&" in text:
+            letters.setdefault(entry.menu, []).append(text[text.index("&") + 1].lower())
+    assert all(len(set(each)) == len(each) for each in letters.values())
