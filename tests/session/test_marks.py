@@ -13,6 +13,7 @@ from chronotome.session.edits.marks import (
     mark_grid,
     mark_parts,
     marks_as_found,
+    set_sift,
     slip_onset,
 )
 from chronotome.session.edits.recordings import set_analysis
@@ -159,9 +160,12 @@ def test_unsure_attacks_close_pairs_and_a_late_start_are_to_check():
     session = simple_session([3 * RATE, 4 * RATE, 4 * RATE + RATE // 50, 5 * RATE], 6 * RATE)
     onsets = replace(session.recordings[0].onsets, doubts=(0.0, 0.0, 0.0, 7.0))
     session = set_analysis(session, session.recordings[0].content, onsets, None)
+    apart = set_sift(session, session.recordings[0].content, lambda sift: replace(sift, least_spacing=30.0))
 
-    found = mark_checks_of(session, session.tracks[0])
+    found = mark_checks_of(apart, session.tracks[0])
 
+    as_one_stroke = [each.title for each in mark_checks_of(session, session.tracks[0])]
+    assert as_one_stroke == ["late first hit", "attack not sure"]
     assert [each.title for each in found] == ["late first hit", "two close together", "attack not sure"]
     assert [each.figure for each in found] == ["3.0 s", "20 ms", "± 7 ms"]
     locked = lock_onsets(session, session.recordings[0].content, onsets.ids, is_locked=True)

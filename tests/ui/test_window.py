@@ -157,7 +157,7 @@ def test_undo_and_redo_say_what_they_do(at_work):
 
     assert words == "Undo Mute track"
     assert not at_work.session.tracks[0].is_muted
-    assert at_work.window.actions_table.get("redo").text() == "Redo Mute track"
+    assert at_work.window.actions_table.words("redo") == "Redo Mute track"
 
 
 def test_keys_step_through_hits_nudge_and_reset(at_work):

@@ -13,6 +13,8 @@ from chronotome.session.model import Session
 
 TICK_MILLISECONDS = 16
 IDLE_MILLISECONDS = 250
+START_MILLISECONDS = 400
+"""After opening: the sound is wanted later than the picture."""
 
 
 class Transport(QObject):
@@ -32,6 +34,9 @@ class Transport(QObject):
         self._timer = QTimer(self)
         self._timer.timeout.connect(self._on_tick)
         self._timer.start(IDLE_MILLISECONDS)
+        self._starting = QTimer(self)
+        self._starting.setSingleShot(True)
+        self._starting.timeout.connect(lambda: player.start(store.session.rate))
         self._started_at = 0.0
         self._last: PlayerState = player.state()
         self.position = 0.0
@@ -63,6 +68,8 @@ class Transport(QObject):
         session = self._store.session
         if not session.tracks:
             return
+        self._starting.stop()
+        self._player.start(session.rate)
         at = 0.0 if self.position >= extent_of(session) else self.position
         self._started_at = at
         self._player.play(max(0, int(at)), self._counted(at))
@@ -132,6 +139,7 @@ class Transport(QObject):
 
     def close(self) -> None:
         self._timer.stop()
+        self._starting.stop()
         self._player.close()
 
     def _set_playing(self, *, is_playing: bool) -> None:
@@ -142,7 +150,10 @@ class Transport(QObject):
 
     def _on_loop(self) -> None:
         session = self._store.session
-        self._player.start(session.rate)
+        if self._player.is_started or self._player.is_in_process:
+            self._player.start(session.rate)
+        else:  # its process would take a core from the window that opens
+            self._starting.start(START_MILLISECONDS)
         if session.loop is None or not session.is_looping:
             self._player.set_loop(0, 0)
             return

@@ -47,7 +47,7 @@ class Player:
         self._arena = arena
         self._output, self._block = output, block
         self._child: subprocess.Popen[bytes] | None = None
-        self._is_in_process = in_process
+        self.is_in_process = in_process
         self._simulated: SimulatedOutput | None = None
         self._side = Side.EDITED
         self._loop = (0, 0)
@@ -57,9 +57,13 @@ class Player:
         self.rate = 48000
         self.control = Control()
 
+    @property
+    def is_started(self) -> bool:
+        return self._child is not None or self._simulated is not None
+
     def start(self, rate: int) -> None:
         """Begin to play at a rate; another rate starts the device anew."""
-        if (self._child is not None or self._simulated is not None) and rate == self.rate:
+        if self.is_started and rate == self.rate:
             return
         self.close()
         self.rate = rate
@@ -69,7 +73,7 @@ class Player:
     def _launch(self) -> None:
         control = self.control
         control.put(Word.RATE, self.rate)
-        if self._is_in_process:
+        if self.is_in_process:
             mixer = Mixer(control, self._arena.floats)
             self._simulated = SimulatedOutput(
                 mixer.process, rate=self.rate, block=self._block, tape=control.tape
@@ -195,7 +199,7 @@ class Player:
         control = self.control
         position = float(control.get(Word.POSITION))
         is_playing = bool(control.get(Word.IS_PLAYING))
-        if is_playing and not self._is_in_process:
+        if is_playing and not self.is_in_process:
             ahead = control.get(Word.POSITION_TIME) / 1e9 - time.monotonic()
             position = max(float(control.get(Word.PLAY_STARTED)), position - ahead * self.rate)
             start, end = self._loop

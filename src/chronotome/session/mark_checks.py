@@ -58,8 +58,9 @@ def _found(  # noqa: PLR0917 - found again by the identity of each
     strong = np.flatnonzero(onsets.counted(recording.threshold) & untouched & ~onsets.lock_array)
     gaps = np.diff(onsets.frame_array[strong]) / recording.rate
     for at in np.flatnonzero(gaps < CLOSE_SECONDS)[:MOST].tolist():
-        both = counts[strong[at]] and counts[strong[at + 1]]
-        words = "both count: a flam is two" if both else "one counts: less spacing makes them two"
+        if counts[strong[at]] and counts[strong[at + 1]]:
+            continue  # Tighten moves them as one stroke
+        words = "one counts: less spacing makes them two"
         places.setdefault(int(strong[at]), ("two close together", f"{gaps[at] * 1000:.0f} ms", words))
     first = int(counts.argmax()) if counts.any() else -1
     if first >= 0 and onsets.frames[first] - source_start > LATE_SECONDS * recording.rate:

@@ -14,7 +14,7 @@ from chronotome.session.grid import Grid, nearest_lines
 from chronotome.session.onsets import Onsets, Standing
 
 USUAL_THRESHOLD = 45.0
-USUAL_SPACING = 30.0
+USUAL_SPACING = 12.0
 PICKUP = 0.25
 """Beats before a line that belong to it: a hit a little early is still on its beat."""
 

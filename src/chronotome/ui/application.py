@@ -78,6 +78,7 @@ def application() -> QApplication:
     sys.setswitchinterval(SWITCH_SECONDS)
     QCoreApplication.setApplicationName("chronotome")
     QApplication.setHighDpiScaleFactorRoundingPolicy(Qt.HighDpiScaleFactorRoundingPolicy.PassThrough)
+    QApplication.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)  # dialogs wear the theme
     qt = QApplication(sys.argv[:1])
     qt.setStyle("Fusion")
     load_fonts()

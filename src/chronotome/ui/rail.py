@@ -24,6 +24,7 @@ from chronotome.ui.view_state import Stage
 
 WIDTH = 112
 CARD = 84
+BADGE = 20
 TOP = 8
 NOTHING_YET = "nothing yet"
 WHOLE_BAR = 0.02
@@ -83,12 +84,13 @@ class StageCard(QWidget):
         painter.setFont(text_font(14, 600))
         painter.setPen(colour(theme.ink if is_current else theme.soft_ink))
         painter.drawText(QPointF(36, 24), self.stage.words)
-        painter.setFont(figure_font(12, 500))
         painter.setPen(colour(theme.ink))
-        if painter.fontMetrics().horizontalAdvance(self.figures.key) > WIDTH - 26:
-            painter.setFont(figure_font(10, 500))
-        metrics = painter.fontMetrics()
-        key = metrics.elidedText(self.figures.key, Qt.TextElideMode.ElideMiddle, WIDTH - 26)
+        room = WIDTH - 26 - (BADGE if self.figures.to_check else 0)  # the badge covers no figure
+        for size in (12, 11, 10, 9):
+            painter.setFont(figure_font(size, 500))
+            if painter.fontMetrics().horizontalAdvance(self.figures.key) <= room:
+                break
+        key = painter.fontMetrics().elidedText(self.figures.key, Qt.TextElideMode.ElideMiddle, room)
         painter.drawText(QPointF(20, 45), key)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))

@@ -191,6 +191,12 @@ def style_sheet(theme: Theme) -> str:
     QComboBox::down-arrow {{ image: url({picture("arrow", t.soft_ink, 10)}); width: 10px; height: 10px; }}
     QComboBox QAbstractItemView {{ background: {t.card}; border: 1px solid {t.strong_rule};
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}
+    QFileDialog QListView, QFileDialog QTreeView {{ background: {t.paper}; border: 1px solid {t.rule};
+        border-radius: 6px; selection-background-color: {t.wash}; selection-color: {t.ink}; }}
+    QFileDialog QHeaderView::section {{ background: {t.panel}; color: {t.soft_ink}; border: none;
+        padding: 3px 6px; }}
+    QFileDialog QToolButton {{ background: {t.paper}; border: 1px solid {t.rule}; border-radius: 6px;
+        padding: 3px; }}
     QCheckBox {{ color: {t.ink}; spacing: 8px; }}
     QCheckBox::indicator {{ width: 13px; height: 13px; border: 1px solid {t.soft_ink}; border-radius: 3px;
         background: {t.paper}; }}

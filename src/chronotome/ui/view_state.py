@@ -2,7 +2,7 @@
 
 from enum import IntEnum
 
-from PySide6.QtCore import QObject, Signal
+from PySide6.QtCore import QObject, QTimer, Signal
 
 from chronotome.bridge.store import Store
 from chronotome.session.anchors import extent_of
@@ -12,6 +12,7 @@ from chronotome.session.onsets import OnsetId
 from chronotome.ui.theme import DAY, Theme
 from chronotome.ui.timeline.viewport import Viewport
 
+RESTING_MILLISECONDS = 60
 FINEST_PIXELS = 14
 """Lines of a grid that follows the zoom are never nearer than this."""
 
@@ -45,6 +46,8 @@ class ViewState(QObject):
     stage_changed = Signal()
     theme_changed = Signal()
     snap_changed = Signal()
+    rested = Signal()
+    """Scrolling and zooming have paused."""
     hinted = Signal(str)
     """What the pointer can do where it is; empty: nothing."""
     declined_changed = Signal()
@@ -56,6 +59,10 @@ class ViewState(QObject):
         super().__init__(store)
         self._store = store
         self.viewport = Viewport()
+        self._resting = QTimer(self)
+        self._resting.setSingleShot(True)
+        self._resting.setInterval(RESTING_MILLISECONDS)
+        self._resting.timeout.connect(self.rested)
         self.is_whole = True
         """Nobody has looked closer since all of it was shown."""
         store.changed.connect(self._on_session)
@@ -123,7 +130,13 @@ class ViewState(QObject):
     def _become(self, viewport: Viewport) -> None:
         if viewport != self.viewport:
             self.viewport = viewport
+            self._resting.start()
             self.viewport_changed.emit()
+
+    @property
+    def is_moving(self) -> bool:
+        """It was scrolled or zoomed just now: lanes beside the tall one may be coarse until it rests."""
+        return self._resting.isActive()
 
     def resize(self, width: int) -> None:
         """As wide as the lanes are; what shows all of it goes on doing so."""

@@ -1,17 +1,22 @@
 """Other tracks, as context."""
 
-from PySide6.QtCore import QPointF, QRect, Qt
+from PySide6.QtCore import QRect, QRectF, Qt
 from PySide6.QtGui import QImage, QMouseEvent, QPainter
 
+from chronotome.render.pool import Source
 from chronotome.session.model import Track, TrackId
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import shown_of
+from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.waveform import columns, wave_image
 
 HEIGHT = 56
+STRETCHED, TURN, LANES_IN_TURN = 2.0, 0.11, 5
+"""How far the last image is stretched while the view moves; lanes are drawn anew one after the other."""
+BESIDE = 0.5
+"""Of the width, at either side, that is drawn for when it is scrolled to."""
 
 
 class ContextLane(Lane):
@@ -25,6 +30,10 @@ class ContextLane(Lane):
         self.setFixedHeight(HEIGHT)
         self._image: QImage | None = None
         self._key: tuple[object, ...] = ()
+        self._viewport = desk.view.viewport
+        """What the image shows: more than is in sight, so that there is something to scroll to."""
+        self._most_stretched = STRETCHED * (1 + TURN * (track % LANES_IN_TURN))
+        desk.view.rested.connect(self._update_content)
         self._buttons = TrackButtons(desk, self, size=20)
         self._buttons.follow(track)
         self._buttons.move(12, HEIGHT - 23)
@@ -46,6 +55,7 @@ class ContextLane(Lane):
         if track is None:
             return
         self.setAccessibleName(f"Track {track.name}")
+        self.name_header(track.name)
         y = self.paint_words(painter, 4, track.name, size=11, weight=600, value=theme.ink)
         guide = self.desk.session.guide_of(track.id)
         if guide != track.id:
@@ -60,16 +70,25 @@ class ContextLane(Lane):
         source = None if shown is None else self.desk.workspace.pool.get(shown.recording.content)
         if track is None or shown is None or source is None:
             return
-        ratio = self.devicePixelRatioF()
-        key = (shown, self.desk.view.viewport, ratio, theme.name, source.is_whole, track.is_muted)
-        if self._image is None or key != self._key:
-            lows, highs = columns(source, *shown.under(self.desk.view.viewport.edges(ratio)))
-            ink = colour(theme.wave, 110 if track.is_muted else 255)
-            if track.is_muted:
-                ink = colour(theme.strong_rule)
+        self._paint_wave(painter, shown, source, is_muted=track.is_muted)
+
+    def _paint_wave(self, painter: QPainter, shown: Shown, source: Source, *, is_muted: bool) -> None:
+        """While the view moves, the last image is moved and stretched; once it rests it is drawn anew."""
+        view, theme, ratio = self.desk.view, self.desk.view.theme, self.devicePixelRatioF()
+        key = (shown, ratio, theme.name, source.is_whole, is_muted)
+        is_same = self._image is not None and key == self._key
+        is_exact = is_same and self._viewport.covers(view.viewport, stretched=1.0)
+        is_near = self._viewport.covers(view.viewport, stretched=self._most_stretched)
+        if not (is_exact or (is_same and view.is_moving and is_near)):
+            self._viewport = view.viewport.widened(BESIDE)
+            lows, highs = columns(source, *shown.under(self._viewport.edges(ratio)))
+            ink = colour(theme.strong_rule) if is_muted else colour(theme.wave)
             self._image = wave_image(lows, highs, ink, height=int((HEIGHT - 8) * ratio), ratio=ratio)
             self._key = key if source.is_whole else ()
-        painter.drawImage(QPointF(HEADER, 4), self._image)
+        if self._image is not None:
+            left, right = (view.viewport.x_of(frame) for frame in (self._viewport.start, self._viewport.end))
+            box = QRectF(HEADER + left, 4, right - left, HEIGHT - 8)
+            painter.drawImage(box, self._image)
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton:

@@ -2,9 +2,9 @@
 
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtCore import QEvent, QLineF, QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QFontMetrics, QPainter, QPaintEvent, QPen, QWheelEvent
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, Qt
+from PySide6.QtGui import QFontMetrics, QHelpEvent, QPainter, QPaintEvent, QPen, QWheelEvent
+from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
 
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
@@ -33,6 +33,7 @@ class Lane(QWidget):
         self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)  # a click gives the arrow keys back to the hits
         self.setAttribute(Qt.WidgetAttribute.WA_OpaquePaintEvent)  # nothing under it has to be painted
         self._playhead = desk.transport.position
+        self.header_name = ""
         view = desk.view
         for signal in (view.theme_changed, view.stage_changed):
             signal.connect(self.update)
@@ -133,13 +134,12 @@ class Lane(QWidget):
         session, view = self.desk.session, self.desk.view
         theme = view.theme
         grid, swing = view.tighten_grid if view.stage is Stage.TIGHTEN else (view.grid, 50.0)
-        pens = {FINE: (theme.rule, 1.0), BEAT: (theme.strong_rule, 1.0), BAR: (theme.soft_ink, 1.2)}
+        values = {FINE: theme.rule, BEAT: theme.strong_rule, BAR: theme.soft_ink}
+        clock = (session.tempo, session.rate, session.metre, grid, swing)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
-        left, height = content.left(), content.height()
-        for kind, xs in grid_lines(session.tempo, session.rate, session.metre, grid, swing, view.viewport):
-            value, width = pens[kind]
-            painter.setPen(QPen(colour(value), width))
-            painter.drawLines([QLineF(left + x, 0, left + x, height) for x in xs])
+        for kind, lines in grid_lines(*clock, view.viewport, content.left()):
+            painter.setPen(QPen(colour(values[kind]), 1.0))
+            painter.drawLines(lines)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
 
     def paint_words(
@@ -149,9 +149,20 @@ class Lane(QWidget):
         font = text_font(size, weight)
         painter.setFont(font)
         painter.setPen(colour(value))
-        fitting = QFontMetrics(font).elidedText(words, Qt.TextElideMode.ElideRight, HEADER - 18)
+        fitting = QFontMetrics(font).elidedText(words, Qt.TextElideMode.ElideMiddle, HEADER - 18)
         painter.drawText(QRectF(12, y, HEADER - 16, size + 6), Qt.AlignmentFlag.AlignVCenter, fitting)
         return y + size + 6
+
+    def event(self, event: QEvent) -> bool:
+        """A name that is too long for the header is told in full."""
+        if event.type() is QEvent.Type.ToolTip and isinstance(event, QHelpEvent):
+            is_header = event.pos().x() < HEADER and self.header_name
+            QToolTip.showText(event.globalPos(), self.header_name if is_header else self.toolTip(), self)
+            return True
+        return super().event(event)
+
+    def name_header(self, name: str) -> None:
+        self.header_name = name
 
     def paint_axis_label(self, painter: QPainter, y: float, words: str) -> None:
         """A figure at the right edge, on the lane's ground."""

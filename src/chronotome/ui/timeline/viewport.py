@@ -65,6 +65,19 @@ class Viewport:
         per_pixel = max(CLOSEST, length * (1 + 2 * MARGIN) / self.width)
         return replace(self, start=first - MARGIN * length, frames_per_pixel=per_pixel)
 
+    def widened(self, share: float) -> "Viewport":
+        """The same zoom, by so much of the width more at either side."""
+        more = round(self.width * share)
+        start = self.start - more * self.frames_per_pixel
+        return replace(self, start=start, width=self.width + 2 * more)
+
+    def covers(self, other: "Viewport", *, stretched: float) -> bool:
+        """Whether an image of this shows all of another, stretched by no more than that."""
+        ratio = self.frames_per_pixel / other.frames_per_pixel
+        slack = 1e-6 * other.width * other.frames_per_pixel
+        is_near = 1 / stretched - 1e-9 <= ratio <= stretched + 1e-9
+        return is_near and self.start - slack <= other.start and other.end <= self.end + slack
+
     def resized(self, width: int) -> "Viewport":
         return replace(self, width=max(1, width))
 

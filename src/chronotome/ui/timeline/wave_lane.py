@@ -47,11 +47,7 @@ MOST_STEMS = 80
 NARROWEST_LABEL = 36
 NARROWEST_HATCHING = 12
 LEAST_RATIO_SHOWN = 0.015
-MATERIAL_WORDS = {
-    MoveBy.CUTTING: "Cutting",
-    MoveBy.STRETCHING: "Stretch · drums",
-    MoveBy.TAPE: "Tape",
-}
+WAY_WORDS = {MoveBy.CUTTING: "Cutting", MoveBy.STRETCHING: "Stretch", MoveBy.TAPE: "Tape"}
 
 
 class WaveLane(TrackLane):
@@ -242,14 +238,16 @@ class WaveLane(TrackLane):
         if track is None:
             return
         session = self.desk.session
+        self.name_header(track.name)
         y = self.paint_words(painter, 8, track.name, size=13, weight=600, value=theme.ink)
         if track.clips:
             name = session.recording_of(track.clips[0]).file
             y = self.paint_words(painter, y, name, size=10, weight=400, value=theme.soft_ink)
         guide = session.track(session.guide_of(track.id))
-        self.paint_words(
-            painter, y + 1, MATERIAL_WORDS[guide.move_by], size=11, weight=500, value=theme.soft_ink
-        )
+        words = WAY_WORDS[guide.move_by]
+        if guide.move_by is MoveBy.STRETCHING and guide.clips:
+            words += f" · {session.recording_of(guide.clips[0]).material}"
+        self.paint_words(painter, y + 1, words, size=11, weight=500, value=theme.soft_ink)
         y = 98
         group = session.group_of(track.id)
         if group is not None:

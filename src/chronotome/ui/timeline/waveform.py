@@ -12,6 +12,8 @@ from chronotome.render.pool import Source
 
 FINE = 2.0
 """Buckets per column from which on the overview is as fine as the screen."""
+SHADES = 16
+"""Steps from nothing to full cover of a pixel."""
 THINNEST = 1.0
 """Pixels of a silent wave."""
 
@@ -43,13 +45,11 @@ def wave_image(lows: Curve, highs: Curve, colour: QColor, *, height: int, ratio:
     bottoms = middle - np.clip(lows, -1, 1) * (middle - 1)
     thin = np.maximum(0, THINNEST * ratio - (bottoms - tops)) / 2
     tops, bottoms = tops - thin, bottoms + thin
-    rows = np.arange(height, dtype=np.float32)[:, None]
-    cover = np.minimum(bottoms[None], rows + 1)
-    cover -= np.maximum(tops[None], rows)
-    np.clip(cover, 0, 1, out=cover)
-    cover *= np.float32(255)
     pixels = np.zeros((height, -(-len(lows) // 4) * 4), np.uint8)  # rows of an image are whole words
-    pixels[:, : len(lows)] = cover
+    rows = (np.arange(height, dtype=np.int32) * SHADES).astype(np.int16)[:, None]
+    cover = np.minimum(_in_shades(bottoms)[None], rows + np.int16(SHADES))
+    cover -= np.maximum(_in_shades(tops)[None], rows)
+    pixels[:, : len(lows)] = np.maximum(cover, 0, out=cover)
     image = QImage(pixels.data, len(lows), height, pixels.shape[1], QImage.Format.Format_Indexed8)
     image.setColorTable(_shades(colour.rgb()))
     image = image.convertToFormat(QImage.Format.Format_ARGB32_Premultiplied)  # its own memory, quick to draw
@@ -57,7 +57,12 @@ def wave_image(lows: Curve, highs: Curve, colour: QColor, *, height: int, ratio:
     return image
 
 
+def _in_shades(places: NDArray[np.floating]) -> NDArray[np.int16]:
+    """Rows of pixels, with fractions, as whole numbers: half as wide, so twice as quick."""
+    return np.rint(places * SHADES).astype(np.int16)
+
+
 @lru_cache(maxsize=16)
 def _shades(rgb: int) -> list[int]:
     """A colour at every opacity."""
-    return [(alpha << 24) | (rgb & 0xFFFFFF) for alpha in range(256)]
+    return [(255 * alpha // SHADES << 24) | (rgb & 0xFFFFFF) for alpha in range(SHADES + 1)]
