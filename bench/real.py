@@ -3,6 +3,7 @@
     ./run bench real tempo        tempo of the loops, as they are and altered four ways
     ./run bench real marks        marks that stay within 1 ms when the file is altered; strokes of loop-a
     ./run bench real tighten      hits that end farther from their lines than they were played
+    ./run bench real flams        a soft stroke before a hard one: found, and kept together
     ./run bench real              all of it
 
 The recordings are those of `--real` (usually ../shared/eval/real), with an `index.json`; nothing of them is
@@ -31,7 +32,7 @@ from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.grid import Grid, nearest_lines
 from chronotome.session.model import Recording, Session
 from chronotome.session.onsets import onsets_from
-from chronotome.session.tighten import ON_LINE_MS, targets_of
+from chronotome.session.tighten import ON_LINE_MS, Targets, targets_of
 
 REAL = Path(__file__).parents[2] / "shared" / "eval" / "real"
 RIGHT_TEMPO = 0.002
@@ -39,6 +40,7 @@ FASTER = 1.07
 SHIFT, OTHER_RATE, SOFTER_DB = 1234, 48000, -12.0
 SAME_PLACE, ON_STROKE = 0.001, 0.005
 FARTHER_MS, LEFT_ALONE = 5.0, 12.0
+STROKE_SECONDS, PER_LOOP, FLAMS = 0.11, 4, 16
 STRENGTHS = (45.0, 55.0)
 """Marks from the second on must be found again as marks of the first: nobody sees a flicker at the line."""
 
@@ -181,16 +183,26 @@ class Harm:
     moved: int = 0
 
 
-def tightened(task: tuple[Path, float, int]) -> Harm:
-    """One loop at its true tempo, pulled to a grid at strength 100; then with 12 ms left alone."""
-    path, tempo, division = task
-    audio = read(path)
+def session_of(audio: Audio, tempo: float) -> Session:
+    """A recording with its marks in a song of its tempo."""
     found = detect_onsets(audio)
-    recording = Recording("a" * 32, path.name, audio.rate, audio.frames, audio.samples.shape[1])
+    recording = Recording("a" * 32, "take.wav", audio.rate, audio.frames, audio.samples.shape[1])
     session = add_recording(Session(), recording, "take")
     onsets = onsets_from(found.frames, found.strengths, found.bands, found.doubts)
     session = set_analysis(session, recording.content, onsets, None)
-    session = set_beat_one(set_tempo(session, tempo), 0.0)
+    return set_beat_one(set_tempo(session, tempo), 0.0)
+
+
+def targets_for(audio: Audio, tempo: float, division: int) -> Targets:
+    session = session_of(audio, tempo)
+    session = set_tighten(session, session.tracks[0].id, grid=Grid(division), strength=1.0)
+    return targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+
+
+def tightened(task: tuple[Path, float, int]) -> Harm:
+    """One loop at its true tempo, pulled to a grid at strength 100; then with 12 ms left alone."""
+    path, tempo, division = task
+    session = session_of(read(path), tempo)
     track = session.tracks[0].id
     harm = Harm()
     for alone in (0.0, LEFT_ALONE):
@@ -222,11 +234,58 @@ def tighten(folder: Path, index: dict[str, dict[str, float]]) -> None:
         )
 
 
+def strokes_in(folder: Path, index: dict[str, dict[str, float]]) -> list[np.ndarray]:
+    """Sixteen strokes that stand alone, one channel, from the loops, loudest of each loop first."""
+    found = []
+    for name, facts in index.items():
+        if "bpm" not in facts:
+            continue
+        audio = read(folder / name)
+        onsets = detect_onsets(audio)
+        alone = np.diff(onsets.frames, append=audio.frames) > STROKE_SECONDS * audio.rate
+        sure = np.flatnonzero(alone & (onsets.strengths > SURE_STRENGTH))
+        for place in sure[np.argsort(-onsets.strengths[sure])][:PER_LOOP].tolist():
+            start = max(0, int(onsets.frames[place]) - int(0.001 * audio.rate))
+            stroke = audio.samples[start : start + int(STROKE_SECONDS * audio.rate)].mean(axis=1)
+            stroke = stroke * np.linspace(1, 0, len(stroke)) ** 0.5
+            found.append(stroke / np.abs(stroke).max())
+    return found[:FLAMS]
+
+
+def flams(folder: Path, index: dict[str, dict[str, float]]) -> None:
+    """A soft stroke before a hard one: both found; the distance kept when tightened to 1/32."""
+    rate, strokes = 44100, strokes_in(folder, index)
+    step = 60 / 100 / 2
+    for milliseconds in (20, 30, 45):
+        sound = np.zeros(int((len(strokes) + 2) * step * rate), np.float32)
+        random = np.random.default_rng(milliseconds)
+        hard = [round(((place + 1) * step + random.normal(0, 0.008)) * rate) for place in range(len(strokes))]
+        early = round(milliseconds / 1000 * rate)
+        for place, stroke in enumerate(strokes):
+            soft = strokes[place - 1]
+            sound[hard[place] - early :][: len(soft)] += 0.3 * soft
+            sound[hard[place] :][: len(stroke)] += 0.9 * stroke
+        audio = audio_of(sound[:, None], rate)
+        targets = targets_for(audio, 100.0, 32)
+        lead = round(0.001 * rate)
+        found = kept = 0
+        for each in hard:
+            pair = [np.abs(targets.played - (at + lead)).argmin() for at in (each - early, each)]
+            near = [
+                abs(int(targets.played[at]) - (frame + lead)) <= ON_STROKE * rate
+                for at, frame in zip(pair, (each - early, each), strict=True)
+            ]
+            if all(near) and pair[0] != pair[1]:
+                found += 1
+                kept += np.diff(targets.target[pair])[0] == np.diff(targets.played[pair])[0]
+        print(f"flams of {milliseconds} ms: {found} of {len(hard)} found, {kept} keep their distance")
+
+
 def main() -> None:
     parser = argparse.ArgumentParser(
         description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter
     )
-    ways = {"tempo": tempo, "marks": marks, "tighten": tighten}
+    ways = {"tempo": tempo, "marks": marks, "tighten": tighten, "flams": flams}
     parser.add_argument("what", nargs="?", choices=[*ways, "all"], default="all")
     parser.add_argument("--real", type=Path, default=REAL)
     given = parser.parse_args()

@@ -10,7 +10,7 @@ from PySide6.QtGui import QColor
 from PySide6.QtWidgets import QMessageBox
 
 from chronotome.session.edits.cutting import cut
-from chronotome.session.edits.fitting import bars_in, is_bars
+from chronotome.session.edits.fitting import Who, bars_in, is_bars, set_recording_beat_one, set_who
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.grid import Grid
@@ -93,6 +93,19 @@ def test_plus_and_minus_go_to_the_next_whole_number_of_bars(first, now, step, th
     first.window.actions_table.run("more-bars" if step > 0 else "fewer-bars")
 
     assert bars_in(first.session, first.session.tracks[0].clips[0]) == pytest.approx(then, abs=0.001)
+
+
+def test_a_pickup_gets_room_before_bar_1_and_the_window_says_so(first):
+    track = first.session.tracks[0].id
+    first.press(Qt.Key.Key_Return)
+    one = round(60 / 104.0 * first.session.recordings[0].rate)
+
+    first.desk.store.apply(lambda session: set_recording_beat_one(session, track, one), "Beat one")
+    first.desk.store.apply(lambda session: set_who(session, track, Who.RECORDING), "Follow")
+    first.desk.store.apply(lambda session: set_tempo(session, 80.0), "Slower")
+
+    assert "Bar 1 moved right by 1 bar" in first.window.status.words.said
+    assert (np.diff(targets(first).target) > 0.25 * RATE).all()
 
 
 # Waves

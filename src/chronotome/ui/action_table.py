@@ -181,7 +181,7 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
         Entry("lead-tempo", "Timing", WHO_LABELS[Who.SONG], "", lambda: f.set_who(Who.SONG)),
         Entry("lead-grid", "Timing", WHO_LABELS[Who.GRID], "", lambda: f.set_who(Who.GRID)),
         Entry("straighten", "Timing", "Straighten the take", "G", f.straighten),
-        Entry("use-measured", "Timing", "Song takes the recording’s tempo", "U", f.use_measured),
+        Entry("use-measured", "Timing", "Song takes tempo, metre and beat one", "U", f.use_measured),
         Entry("halve", "Timing", "Halve the song’s tempo", "", lambda: f.scale_song(0.5)),
         Entry("double", "Timing", "Double the song’s tempo", "", lambda: f.scale_song(2.0)),
         Entry("", "Timing"),

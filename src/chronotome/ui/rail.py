@@ -133,6 +133,18 @@ def _fit_figures(session: Session, guide: Track) -> Figures:
     )
 
 
+def _tighten_figures(session: Session, guide: Track) -> Figures:
+    """How far every hit is from its line; nothing against a tempo that nobody chose."""
+    if not session.is_tempo_set:
+        return Figures("no tempo yet", "the song has none")
+    targets = targets_of(session, guide, guide.clips[0])
+    return Figures(
+        f"±{plain(targets.spread_now)} ms",
+        f"was ±{plain(targets.spread_before)}\n{targets.far_now} over {FAR_MS:.0f} ms",
+        len(checks_of(session, guide)),
+    )
+
+
 class Rail(QWidget):
     """Cards at the left, top to bottom in the order of work."""
 
@@ -180,10 +192,8 @@ class Rail(QWidget):
             looking = Figures("looking…") if is_looking else Figures("not looked for", "Find hits, in Mark")
             return dict.fromkeys(Stage, looking) | {Stage.EXPORT: Figures(self.exported)}
         guide = session.track(session.guide_of(track.id))
-        targets = targets_of(session, guide, guide.clips[0])
         counted_onsets = int(np.count_nonzero(counted_of(session, clip)))
         faint = int(np.count_nonzero(inside_of(session, clip))) - counted_onsets
-        before, now = targets.spread_before, targets.spread_now
         return {
             Stage.MARK: Figures(
                 counted(counted_onsets, "onset"),
@@ -191,11 +201,7 @@ class Rail(QWidget):
                 len(mark_checks_of(session, track)),
             ),
             Stage.FIT: _fit_figures(session, guide),
-            Stage.TIGHTEN: Figures(
-                f"±{plain(now)} ms",
-                f"was ±{plain(before)}\n{targets.far_now} over {FAR_MS:.0f} ms",
-                len(checks_of(session, guide)),
-            ),
+            Stage.TIGHTEN: _tighten_figures(session, guide),
             Stage.REWORK: Figures(counted(counted_onsets, "slice"), f"{len(session.tracks)} tracks"),
             Stage.EXPORT: Figures(self.exported),
         }

@@ -13,6 +13,20 @@ HEIGHT = 26
 TOLD_MILLISECONDS = 8000
 
 
+def bars_of_room(history: History) -> int:
+    """By how many bars the last edit moved everything right, so that a pickup has room before bar 1."""
+    if not history.past:
+        return 0
+    before, after = history.past[-1].session, history.session
+    starts = {clip.id: clip.start for track in before.tracks for clip in track.clips}
+    moved = [
+        clip.start - starts[clip.id] for track in after.tracks for clip in track.clips if clip.id in starts
+    ]
+    if not moved or min(moved) <= 0 or min(moved) != max(moved):
+        return 0
+    return round(moved[0] / after.rate / (after.metre.bar * 60 / after.tempo.beats_per_minute))
+
+
 class Sentence(QLabel):
     """As much of a sentence as there is room for; all of it as a tooltip."""
 
@@ -104,6 +118,10 @@ class StatusLine(QWidget):
         if kind in {"undo", "redo"}:
             label = history.redo_label if kind == "undo" else history.undo_label
             self.tell(f"{'Undone' if kind == 'undo' else 'Done again'}: {label}")
+        elif kind == "then" and (bars := bars_of_room(history)):
+            self.tell(
+                f"Bar 1 moved right by {counted(bars, 'bar')}, and all with it: a pickup lies before it"
+            )
         elif kind == "then" and self._told.isActive() and not self._is_important:
             self._told.stop()
             self._show_hint()

@@ -24,7 +24,7 @@ from chronotome.ui.view_state import Stage
 
 FEELS = tuple(Feel)
 WAYS = tuple(MoveBy)
-MOST_CHECKS = 6
+MOST_CHECKS = 4
 
 
 def _catch_words(percent: float) -> str:
