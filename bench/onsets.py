@@ -1,11 +1,12 @@
 """How well, how fast and in how much memory onsets are found.
 
     ./run bench onsets score --seed 21 --seed 31     every figure of accuracy, per seed
+    ./run bench onsets score --sets FOLDER           the same of sets by other sound banks, a folder each
     ./run bench onsets speed                         against librosa's default detection, same run, warm
     ./run bench onsets memory                        peak above the decoded audio, 10 and 60 min; with tempo
 
 `score` needs the generator and the scorer (`--eval`, usually ../shared/eval) and, from the system's packages,
-fluidsynth and fluid-soundfont-gm. Seeds 11 to 16 and 41 to 54 made the networks: report on others.
+fluidsynth and fluid-soundfont-gm. The seeds in `TRAINED` made the networks: report on others.
 """
 
 import argparse
@@ -29,49 +30,37 @@ from chronotome.dsp.onsets import detect_onsets
 from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD
 
 EVAL = Path(__file__).parents[2] / "shared" / "eval"
-TRAINED = {*range(11, 17), *range(41, 55)}
-FLAM_SPACING = 12.0
+TRAINED = {11, 12, 41, 203, 204, 205, 207, 208, 209, *range(301, 321)}
+BEATS = ("tempo", "loops", "beats")
 
 
-def predicted(wav: Path) -> tuple[str, dict[float, list[float]]]:
-    """Seconds of the onsets that count, for both spacings."""
+def predicted(wav: Path) -> tuple[str, list[float]]:
+    """Seconds of the onsets that count as usual."""
     samples, rate = soundfile.read(wav, dtype="float32", always_2d=True)
     found = detect_onsets(audio_of(samples, rate))
     sure = found.strengths >= USUAL_THRESHOLD
     frames, strengths = found.frames[sure], found.strengths[sure]
-    return wav.stem, {
-        spacing: (frames[first_of_crowds(frames, strengths, spacing * rate / 1000)] / rate).tolist()
-        for spacing in (USUAL_SPACING, FLAM_SPACING)
-    }
+    counts = first_of_crowds(frames, strengths, USUAL_SPACING * rate / 1000)
+    return wav.stem, (frames[counts] / rate).tolist()
 
 
-def score(seeds: list[int], tools: Path) -> None:
-    for seed in seeds:
-        if seed in TRAINED:
-            sys.exit(f"seed {seed} made the networks: choose another")
-        with tempfile.TemporaryDirectory() as folder:
-            made, told = (
-                Path(folder) / "set",
-                {s: Path(folder) / str(s) for s in (USUAL_SPACING, FLAM_SPACING)},
-            )
-            make = [sys.executable, str(tools / "make_set.py"), str(made), "--seed", str(seed)]
+def score(seeds: list[int], tools: Path, sets: Path | None) -> None:
+    """Of generated performances; with `sets`, of the folders in there, whatever made them."""
+    with tempfile.TemporaryDirectory() as folder:
+        for seed in seeds if sets is None else []:
+            if seed in TRAINED:
+                sys.exit(f"seed {seed} made the networks: choose another")
+            make = [sys.executable, str(tools / "make_set.py"), f"{folder}/{seed}", "--seed", str(seed)]
             subprocess.run(make, check=True, stdout=subprocess.DEVNULL)
-            for place in told.values():
-                place.mkdir()
-            with ProcessPoolExecutor(2) as pool:
-                for name, spacings in pool.map(predicted, sorted(made.glob("*.wav"))):
-                    for spacing, seconds in spacings.items():
-                        (told[spacing] / f"{name}.json").write_text(json.dumps({"onsets": seconds}))
-            print(f"seed {seed}")
-            for spacing, place in told.items():
-                ask = [sys.executable, str(tools / "score.py"), str(made), str(place), "--split", "all"]
+        for made in sorted(path for path in (sets or Path(folder)).iterdir() if path.is_dir()):
+            with tempfile.TemporaryDirectory() as told:
+                with ProcessPoolExecutor(2) as pool:
+                    for name, seconds in pool.map(predicted, sorted(made.glob("*.wav"))):
+                        (Path(told) / f"{name}.json").write_text(json.dumps({"onsets": seconds}))
+                ask = [sys.executable, str(tools / "score.py"), str(made), told, "--split", "all"]
                 text = subprocess.run(ask, check=True, capture_output=True, text=True).stdout
-                is_usual = spacing == USUAL_SPACING
-                lines = (
-                    text.splitlines() if is_usual else [line for line in text.splitlines() if "grace" in line]
-                )
-                print(f"least spacing {spacing:g} ms")
-                print("\n".join(lines), flush=True)
+            rows = [line for line in text.splitlines() if not line.lstrip().startswith(BEATS)]
+            print(made.name, "\n".join(rows), sep="\n", flush=True)
 
 
 def speed(minutes: float) -> None:
@@ -140,9 +129,10 @@ def main() -> None:
     arguments.add_argument("minutes", nargs="?", type=int, default=10)
     arguments.add_argument("--seed", action="append", type=int)
     arguments.add_argument("--eval", type=Path, default=EVAL)
+    arguments.add_argument("--sets", type=Path, help="folders of performances that `tools/make_sets.py` made")
     given = arguments.parse_args()
     if given.what == "score":
-        score(given.seed or [21, 31], given.eval)
+        score(given.seed or [21, 31], given.eval, given.sets)
     elif given.what == "speed":
         speed(given.minutes)
     elif given.what == "memory":

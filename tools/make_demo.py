@@ -140,6 +140,11 @@ FILL = [
 ]  # fmt: skip
 
 
+GRACES = {(1, "back", 1.0), (2, "back", 1.0), (5, "back", 3.0), (6, "back", 1.0)}
+"""Strokes that a softer one leads into."""
+GRACE_SECONDS = 0.032
+
+
 def bucket_kit(random: np.random.Generator) -> Take:
     """The player drags his backbeat and rushes his fills."""
     take = Take()
@@ -152,6 +157,9 @@ def bucket_kit(random: np.random.Generator) -> Take:
             if is_fill and beat >= 1.5:
                 late -= 0.012 * (beat - 1.25)
             take.put(beat_at(bar, beat) + late, BUCKETS[name](random), loudness * random.uniform(0.85, 1.0))
+            if (bar, name, beat) in GRACES:
+                soft = BUCKETS[name](np.random.default_rng([7, bar]))
+                take.put(beat_at(bar, beat) + late - GRACE_SECONDS, soft, 0.3)
         if bar in {1, 4}:  # a stroke that is neither here nor there
             take.put(beat_at(bar, 3.5) + 0.43 * BEAT / 4, BUCKETS["rim"](random), 0.55)
         if bar % 2 == 0:  # a ghost

@@ -33,7 +33,10 @@ SURE = 0.5
 SURE_STRENGTH = 45.0
 LEAST_SHIFT, MOST_SHIFT = 0.001, 0.010
 """Seconds: smaller corrections would only blur an exact frame; larger ones are not believed."""
-LEAST_RISE = 1.5
+LEAST_RISE, SURE_RISE = 1.0, 2.0
+"""Change of the rises from which the predictor's frame counts at all, and alone."""
+SLOW_ATTACK, UNSURE_MS, FAINT = 0.045, 1.0, 30.0
+"""Two attacks closer than that, both as unsure as that, are one: a bow, a breath; the weaker is faint."""
 ONE_ATTACK = 0.006
 """Seconds: closer candidates are one; strokes of a flam are farther apart."""
 BAND_TILT = np.array([1.0, 3.0, 12.0], np.float32)  # natural spectra fall; without it nothing would be high
@@ -119,11 +122,12 @@ def detect_onsets(
     if np.abs(listener.part(0, early)).max() < 0.02:  # padding giving way to a noise floor is no onset
         likely[heard.frames < early] = 0.0
     kept = _kept(heard.frames, likely, ONE_ATTACK * audio.rate)
-    strengths = _strengths(likely, heard.gains)
+    strengths = _strengths(likely, heard.gains)[kept]
+    strengths = _slow_attacks_once(heard.frames[kept], strengths, heard.doubts[kept], audio.rate)
     progress(1.0)
     return DetectedOnsets(
         heard.frames[kept],
-        np.round(strengths[kept], 2),
+        np.round(strengths, 2),
         heard.bands[kept],
         np.round(heard.doubts[kept], 2).astype(np.float64),
         material,
@@ -135,6 +139,21 @@ def _kept(frames: Frames, likely: NDArray[np.float64], spacing: float) -> NDArra
     order = np.argsort(frames, kind="stable")
     order = order[likely[order] >= UNLIKELY]
     return order[strongest_within(frames[order], likely[order], spacing)]
+
+
+def _slow_attacks_once(
+    frames: Frames, strengths: NDArray[np.float64], doubts: NDArray[np.float32], rate: int
+) -> NDArray[np.float64]:
+    """The strengths, but of two unsure attacks close together the weaker is faint: it is one slow attack."""
+    result = strengths.copy()
+    sure = np.flatnonzero(strengths >= SURE_STRENGTH)
+    close = np.diff(frames[sure]) < SLOW_ATTACK * rate
+    for at in np.flatnonzero(close).tolist():
+        pair = sure[at : at + 2]
+        if doubts[pair].min() > UNSURE_MS and (result[pair] >= SURE_STRENGTH).all():
+            weaker = pair[int(result[pair[1]] <= result[pair[0]])]
+            result[weaker] = min(FAINT, result[weaker])
+    return result
 
 
 def _parts(frames: int, rate: int) -> list[tuple[int, int]]:
@@ -200,7 +219,8 @@ def attacks_of(
     and the network corrects that where the attack is slow.
     """
     near = places + _shifts(places, signal, rises, rate, least=0.0)
-    frames = np.where(heights > LEAST_RISE, first_frames(signal, rate, near), near)
+    trust = np.clip((heights - LEAST_RISE) / (SURE_RISE - LEAST_RISE), 0, 1)  # no step between the two ways
+    frames = near + np.rint(trust * (first_frames(signal, rate, near) - near)).astype(np.int64)
     shapes = shapes_of(frames, signal, rises, rate)
     frames = frames + _shifts_by(shapes, rate, least=LEAST_SHIFT)
     return frames, network("doubt")(shapes)[:, 0]

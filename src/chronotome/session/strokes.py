@@ -51,16 +51,19 @@ def strokes_of(frames: Frames, strengths: NDArray[np.float64], within: float) ->
         return Strokes(every, every)
     starts = np.flatnonzero(np.concatenate([[True], ~close]))
     ends = np.append(starts[1:], count)
-    leaders: list[int] = []
-    first = np.ones(count, bool)
-    for start, end in zip(starts.tolist(), ends.tolist(), strict=True):
-        if end - start == 1:
-            leaders.append(start)
-            continue
-        for group in _groups(frames[start:end], strengths[start:end], within):
-            leaders.append(start + group.leader)
+    sizes = ends - starts
+    first, leads = np.ones(count, bool), np.ones(count, bool)
+    pairs = starts[sizes == 2]
+    later = strengths[pairs + 1] > strengths[pairs]
+    joined = later | (frames[pairs + 1] - frames[pairs] <= within)
+    first[pairs[joined] + 1] = False
+    leads[pairs[joined] + ~later[joined]] = False
+    for start, end in zip(starts[sizes > 2].tolist(), ends[sizes > 2].tolist(), strict=True):
+        leads[start:end] = False
+        for group in _groups(frames[start:end].tolist(), strengths[start:end], within):
+            leads[start + group.leader] = True
             first[start + group.start + 1 : start + group.end] = False
-    return Strokes(np.cumsum(first) - 1, np.sort(np.array(leaders, np.int64)))
+    return Strokes(np.cumsum(first) - 1, np.flatnonzero(leads))
 
 
 class _Group(NamedTuple):
@@ -69,9 +72,9 @@ class _Group(NamedTuple):
     end: int
 
 
-def _groups(frames: Frames, strengths: NDArray[np.float64], within: float) -> Iterator[_Group]:
+def _groups(frames: list[int], strengths: NDArray[np.float64], within: float) -> Iterator[_Group]:
     """The strokes of one crowd, loudest first."""
-    free = np.ones(len(frames), bool)
+    free = [True] * len(frames)
     before, after = BEFORE * within, within
     for loudest in np.argsort(-strengths, kind="stable").tolist():
         if not free[loudest]:
@@ -85,5 +88,5 @@ def _groups(frames: Frames, strengths: NDArray[np.float64], within: float) -> It
             if frames[end] - at > LONGEST * after:
                 break
             end += 1
-        free[start:end] = False
+        free[start:end] = [False] * (end - start)
         yield _Group(loudest, start, end)

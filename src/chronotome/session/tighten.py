@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 from chronotome.session.counting import counted_of
 from chronotome.session.fitted import Fitted
 from chronotome.session.follow import fitted_of
-from chronotome.session.grid import Metre, TempoMap, nearest_lines
+from chronotome.session.grid import Grid, Metre, TempoMap, nearest_lines
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Recording, Session, TightenSettings, Track
 from chronotome.session.strokes import SHARE_OF_STEP, Strokes, strokes_of
@@ -64,6 +64,13 @@ class Targets:
     strokes: NDArray[np.int64]
     """The stroke that each belongs to, counted from 0."""
     rate: int
+
+    @property
+    def spans(self) -> tuple[NDArray[np.int64], NDArray[np.int64]]:
+        """First and last hit of each stroke that is more than one."""
+        firsts = np.flatnonzero(np.diff(self.strokes, prepend=-1) > 0)
+        lasts = np.append(firsts[1:], len(self.strokes)) - 1
+        return firsts[lasts > firsts], lasts[lasts > firsts]
 
     def room_of(self, at: int) -> tuple[float, float]:
         """The session frames between which hit number `at` may be moved: its neighbours' strokes stay."""
@@ -138,15 +145,8 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     fit: Fitted | None,
 ) -> Targets:
     onsets = recording.onsets
-    frames = onsets.frame_array
-    chosen = np.flatnonzero(counts)
-    played = clip.start + at_other_rate(frames[chosen] - clip.source_start, recording.rate, rate)
-    distinct = np.diff(played, prepend=-1) > 0  # two neighbours may round to one frame at a lower rate
-    chosen, played = chosen[distinct], played[distinct]
-    fitted = played if fit is None else np.rint(fit(played)).astype(np.int64)
-    if fit is not None:  # two of one frame stay in order; nothing sounds before the session's first frame
-        apart = np.arange(len(fitted))
-        fitted = np.maximum(np.maximum.accumulate(fitted - apart), 0) + apart
+    places = _places(recording, counts, clip.source_start, clip.start, rate, fit)
+    chosen, played, fitted = places.chosen, places.played, places.fitted
     beats = tempo.beats_at(fitted / rate)
     lines = nearest_lines(beats, settings.grid, metre, settings.swing)
     line_frames = frames_at(tempo.seconds_at(lines), rate)
@@ -158,7 +158,8 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
         wanted = np.array([hand[int(onset)] for onset in ids[by_hand]])
         asked[by_hand] = np.rint(tempo.seconds_at(wanted) * rate)
     hits = _Hits(fitted, line_frames, lines, onsets.strength_array[chosen], asked)
-    moves = _moves(hits, settings, _Scale(rate, _slowest_step(settings, tempo)))
+    strokes = _strokes(places, recording, settings.stroke, settings.grid, tempo, rate)
+    moves = _moves(hits, strokes, settings, _Scale(rate, _shortest_step(settings, tempo)))
     landed = _in_order(
         fitted, np.rint(moves.target).astype(np.int64), by_hand, max(1, int(LEAST_APART_SECONDS * rate))
     )
@@ -171,12 +172,53 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
         lines,
         landed,
         moves.reasons,
-        moves.strokes,
+        strokes.of,
         rate,
     )
 
 
-def _slowest_step(settings: TightenSettings, tempo: TempoMap) -> float:
+@dataclass(frozen=True, eq=False)
+class _Places:
+    """Which onsets count, where they are as played, and where after the fit; frames of the session."""
+
+    chosen: NDArray[np.int64]
+    played: Frames
+    fitted: Frames
+
+
+@by_identity(32)
+def _places(  # noqa: PLR0917 - found again by the identity of each
+    recording: Recording,
+    counts: NDArray[np.bool_],
+    source_start: int,
+    start: int,
+    rate: int,
+    fit: Fitted | None,
+) -> _Places:
+    """What no setting of Tighten changes: sliders move only what comes after."""
+    chosen = np.flatnonzero(counts)
+    frames = recording.onsets.frame_array[chosen]
+    played = start + at_other_rate(frames - source_start, recording.rate, rate)
+    distinct = np.diff(played, prepend=-1) > 0  # two neighbours may round to one frame at a lower rate
+    chosen, played = chosen[distinct], played[distinct]
+    fitted = played if fit is None else np.rint(fit(played)).astype(np.int64)
+    if fit is not None:  # two of one frame stay in order; nothing sounds before the session's first frame
+        apart = np.arange(len(fitted))
+        fitted = np.maximum(np.maximum.accumulate(fitted - apart), 0) + apart
+    return _Places(chosen, played, fitted)
+
+
+@by_identity(32)
+def _strokes(  # noqa: PLR0917 - found again by the identity of each
+    places: _Places, recording: Recording, stroke: float, grid: Grid, tempo: TempoMap, rate: int
+) -> Strokes:
+    """Onsets that are one stroke: within `stroke` ms, and less where the grid is fast."""
+    step = grid.step * 60 / max(change.beats_per_minute for change in tempo.changes)
+    within = min(stroke / 1000, SHARE_OF_STEP * step) * rate
+    return strokes_of(places.fitted, recording.onsets.strength_array[places.chosen], within)
+
+
+def _shortest_step(settings: TightenSettings, tempo: TempoMap) -> float:
     """Seconds between two lines where the song is fastest."""
     return settings.grid.step * 60 / max(change.beats_per_minute for change in tempo.changes)
 
@@ -216,18 +258,15 @@ class _Hits:
 class _Moves:
     target: NDArray[np.float64]
     reasons: NDArray[np.int64]
-    strokes: NDArray[np.int64]
 
 
-def _moves(hits: _Hits, settings: TightenSettings, scale: _Scale) -> _Moves:
+def _moves(hits: _Hits, strokes: Strokes, settings: TightenSettings, scale: _Scale) -> _Moves:
     """Where each hit goes: strokes first, then lines, then what lies between.
 
     The nearest stroke takes a line; the others move by what their neighbours move, never farther from their
     lines than they were played. What was left alone or lies on its line stays there, whatever leads it.
     """
     away, by_hand = hits.away, hits.by_hand
-    within = min(scale.frames(settings.stroke), SHARE_OF_STEP * scale.step * scale.rate)
-    strokes = strokes_of(hits.fitted, hits.strengths, within)
     leader = strokes.leaders[strokes.of]
     alone = (np.abs(away) <= scale.frames(settings.leave_alone)) & ~by_hand
     low, high = _allowed(away, alone, by_hand, strokes, scale)
@@ -244,7 +283,7 @@ def _moves(hits: _Hits, settings: TightenSettings, scale: _Scale) -> _Moves:
     reasons[leader != np.arange(len(leader))] = Reason.WITH_STROKE
     reasons[alone & (target == hits.fitted)] = Reason.LEFT_ALONE
     reasons[by_hand] = Reason.BY_HAND
-    return _Moves(target, reasons, strokes.of)
+    return _Moves(target, reasons)
 
 
 def _allowed(

@@ -122,6 +122,7 @@ class MarkTray(Tray):
         combo = QComboBox()
         combo.addItems(choices)
         combo.setAccessibleName(words)
+        combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
         combo.activated.connect(do)
         self._row(words).addWidget(combo, 1)
         return combo

@@ -114,8 +114,7 @@ class DriftLane(TrackLane):
     def _paint_scale(self, painter: QPainter, content: QRect, shown: Shown, scale: float) -> None:
         theme = self.desk.view.theme
         checks = checks_of(self.desk.session, shown.track)
-        for x in self.xs_of(shown.heard_of_played(checks.played)).tolist():
-            painter.fillRect(QRectF(x - 12, 0, 32, self.height()), colour(theme.wash, 110))
+        self.paint_washes(painter, shown.heard_of_played(checks.played), 110)
         window = max(shown.track.tighten.leave_alone, 0.6)
         top, bottom = self._y_of(-window, scale), self._y_of(window, scale)
         painter.fillRect(QRectF(content.left(), top, content.width(), bottom - top), colour(theme.wash))

@@ -13,6 +13,8 @@ from chronotome.ui.timeline.viewport import Places
 from chronotome.ui.view_state import Stage
 
 HEADER = 104
+WASH_BEFORE, WASH_AFTER = 12, 20
+"""Pixels of ochre before and after a place to check."""
 WHEEL_STEP = 120
 ZOOM_STEP = 1.25
 
@@ -141,6 +143,20 @@ class Lane(QWidget):
             painter.setPen(QPen(colour(values[kind]), 1.0))
             painter.drawLines(lines)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+
+    def paint_washes(self, painter: QPainter, frames: NDArray[np.float64], alpha: int) -> None:
+        """Ochre behind places to check; where they are near one another it is one wash."""
+        xs = np.sort(self.xs_of(frames))
+        xs = xs[(xs > HEADER - WASH_AFTER) & (xs < self.width() + WASH_BEFORE)]
+        if not len(xs):
+            return
+        firsts = np.flatnonzero(np.diff(xs, prepend=-np.inf) > WASH_BEFORE + WASH_AFTER)
+        lasts = np.append(firsts[1:], len(xs)) - 1
+        wash = colour(self.desk.view.theme.wash, alpha)
+        for left, right in zip(xs[firsts].tolist(), xs[lasts].tolist(), strict=True):
+            painter.fillRect(
+                QRectF(left - WASH_BEFORE, 0, right - left + WASH_BEFORE + WASH_AFTER, self.height()), wash
+            )
 
     def paint_words(
         self, painter: QPainter, y: int, words: str, *, size: int, weight: int, value: str

@@ -111,7 +111,9 @@ class WaveLane(TrackLane):
         painter.fillRect(content, colour(theme.card))
         shown = self.shown
         if shown is not None and self.desk.view.stage is Stage.TIGHTEN:
-            self._paint_checks(painter, shown)
+            self.paint_washes(
+                painter, shown.heard_of_played(checks_of(self.desk.session, shown.track).played), 150
+            )
         self.paint_grid(painter, content)
         if shown is None:
             return
@@ -170,6 +172,7 @@ class WaveLane(TrackLane):
         if len(visible) > MOST_NOTCHES:
             self._paint_ticks(painter, xs[visible])
             return
+        self._paint_strokes(painter, shown)
         hand = {marker.onset for marker in shown.clip.markers}
         solid = visible[counted[visible]]
         if len(visible) <= MOST_STEMS:
@@ -194,6 +197,18 @@ class WaveLane(TrackLane):
             painter.setBrush(colour(theme.accent))
             painter.drawPath(notches(xs[chosen].tolist(), NOTCH - 1))
             painter.drawLines([QLineF(x, 0, x, self.height()) for x in xs[chosen].tolist()])
+
+    def _paint_strokes(self, painter: QPainter, shown: Shown) -> None:
+        """A bar over the notches that are one stroke: they are moved together."""
+        firsts, lasts = shown.targets.spans
+        if not len(firsts):
+            return
+        hits = shown.hits
+        lefts, rights = self.xs_of(hits[firsts]), self.xs_of(hits[lasts])
+        seen = np.flatnonzero((rights > HEADER) & (lefts < self.width()))
+        painter.setPen(QPen(colour(self.desk.view.theme.ink), 2.5))
+        pairs = zip(lefts[seen].tolist(), rights[seen].tolist(), strict=True)
+        painter.drawLines([QLineF(left - 3, 1.5, right + 3, 1.5) for left, right in pairs])
 
     def _paint_ticks(self, painter: QPainter, xs: NDArray[np.float64]) -> None:
         """Far out, notches are ticks; where there are more than pixels, they are a band."""
@@ -225,13 +240,6 @@ class WaveLane(TrackLane):
             painter.fillRect(ground, colour(theme.card))
             painter.setPen(colour(theme.ink))
             painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
-
-    def _paint_checks(self, painter: QPainter, shown: Shown) -> None:
-        theme = self.desk.view.theme
-        played = checks_of(self.desk.session, shown.track).played
-        for x in self.xs_of(shown.heard_of_played(played)).tolist():
-            if HEADER - 32 < x < self.width() + 12:
-                painter.fillRect(QRectF(x - 12, 0, 32, self.height()), colour(theme.wash, 150))
 
     def paint_header(self, painter: QPainter) -> None:
         track, theme = self.desk.view.focused, self.desk.view.theme

@@ -1,0 +1,52 @@
+"""Performances with exact truth, played by another sound bank: `python tools/make_sets.py OUT --seed 204`.
+
+    python tools/make_sets.py OUT --seed 204 --bank /usr/share/sounds/sf3/MuseScore_General_Lite.sf3
+    python tools/make_sets.py OUT --seed 301 --bank ... --only so_,tk_voice,ba_,mx_,gt_strum
+
+Runs the generator of `--eval` (usually ../shared/eval) with its bank replaced. Debian packages:
+fluidsynth, fluid-soundfont-gm, musescore-general-soundfont-small, csound-soundfont, opl3-soundfont,
+timgm6mb-soundfont.
+"""
+
+import argparse
+import importlib.util
+import sys
+from pathlib import Path
+from types import ModuleType
+
+EVAL = Path(__file__).parents[2] / "shared" / "eval"
+BANK = Path("/usr/share/sounds/sf2/FluidR3_GM.sf2")
+
+
+def generator(folder: Path) -> ModuleType:
+    spec = importlib.util.spec_from_file_location("make_set", folder / "make_set.py")
+    if spec is None or spec.loader is None:
+        sys.exit(f"there is no generator in {folder}")
+    module = importlib.util.module_from_spec(spec)
+    spec.loader.exec_module(module)
+    return module
+
+
+def main() -> None:
+    parser = argparse.ArgumentParser(
+        description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter
+    )
+    parser.add_argument("out", type=Path)
+    parser.add_argument("--seed", type=int, required=True)
+    parser.add_argument("--bank", type=Path, default=BANK)
+    parser.add_argument("--only", default="", help="parts of names, with commas between them")
+    parser.add_argument("--eval", type=Path, default=EVAL)
+    given = parser.parse_args()
+    make = generator(given.eval)
+    vars(make)["SF2"] = str(given.bank)
+    every = make.build_cases
+    wanted = given.only.split(",")
+    make.build_cases = lambda seed: [  # type: ignore[attr-defined]  # the generator's own function
+        case for case in every(seed) if any(part in case.name for part in wanted)
+    ]
+    sys.argv = ["make_set.py", str(given.out), "--seed", str(given.seed)]
+    make.main()
+
+
+if __name__ == "__main__":
+    main()
