@@ -10,6 +10,7 @@ from chronotome.session.grid import (
     TempoChange,
     TempoMap,
     bar_lines,
+    beat_in,
     lines_between,
     nearest_lines,
     position_words,
@@ -81,3 +82,16 @@ def test_positions_are_counted_from_one(beat, metre, words):
 def test_changes_that_do_not_rise_are_refused():
     with pytest.raises(ValueError, match="must rise"):
         TempoMap((TempoChange(4.0, 100.0), TempoChange(4.0, 90.0)))
+
+
+@given(st.integers(-8, 400), st.integers(0, 15))
+def test_a_position_that_is_typed_is_the_one_that_is_shown(bar, sixteenth):
+    beat = bar * 4 + sixteenth / 4
+
+    assert beat_in(position_words(beat, Metre(4, 4)), Metre(4, 4)) == beat
+
+
+def test_what_is_no_position_is_none():
+    assert beat_in("3", Metre(4, 4)) == 8
+    assert beat_in("3.2", Metre(6, 8)) == 6.5
+    assert beat_in("bar three", Metre(4, 4)) is None

@@ -9,10 +9,11 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QColor
 from PySide6.QtWidgets import QMessageBox
 
+from chronotome.render.plan import plan_for
 from chronotome.session.edits.cutting import cut
 from chronotome.session.edits.fitting import Who, bars_in, is_bars, set_recording_beat_one, set_who
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.grid import Grid
 from chronotome.session.tighten import LEAST_APART_SECONDS, targets_of
 from chronotome.ui.controls.typed import TypedFigure, number_in
@@ -93,6 +94,18 @@ def test_plus_and_minus_go_to_the_next_whole_number_of_bars(first, now, step, th
     first.window.actions_table.run("more-bars" if step > 0 else "fewer-bars")
 
     assert bars_in(first.session, first.session.tracks[0].clips[0]) == pytest.approx(then, abs=0.001)
+
+
+def test_a_loop_of_an_odd_tempo_fills_its_bars_to_the_frame(person, tmp_path):
+    person.window.open([loop_at(103.97, 4, tmp_path / "odd.wav")])
+    person.settle()
+    track = person.session.tracks[0].id
+
+    person.desk.store.apply(lambda session: set_beat_one(set_tempo(session, 100.0), 0.0), "Tempo")
+    person.desk.store.apply(lambda session: set_who(session, track, Who.RECORDING), "Follow")
+
+    plan = plan_for(person.session)
+    assert plan.tracks[0].clips[0].heard[[0, -1]].tolist() == [0, round(9.6 * RATE)]
 
 
 def test_a_pickup_gets_room_before_bar_1_and_the_window_says_so(first):
@@ -311,6 +324,20 @@ def test_a_value_is_typed_by_double_click_and_enter(at_work):
     assert at_work.session.tracks[0].tighten.strength == pytest.approx(0.625)
     assert number_in("−3.5 dB") == -3.5
     assert number_in("loud") is None
+
+
+def test_the_playhead_goes_where_it_is_typed(at_work):
+    transport = at_work.window.transport
+
+    at_work.double_click(transport.bar, (20, 8))
+    (field,) = transport.bar.findChildren(TypedFigure)
+    field.setText("2.3")
+    at_work.bot.keyClick(field, Qt.Key.Key_Return)
+    bar = at_work.desk.transport.position
+    transport.clock.typed.emit("0:01.5")
+
+    assert bar == pytest.approx((0.025 + 3.0) * RATE, abs=1)
+    assert at_work.desk.transport.position == pytest.approx(1.5 * RATE, abs=1)
 
 
 def test_stopped_taps_are_one_step_of_undo(at_work, monkeypatch):

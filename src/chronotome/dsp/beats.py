@@ -24,7 +24,7 @@ from chronotome.dsp.metre import Answer, likeliest
 from chronotome.dsp.names import tempo_in_name
 from chronotome.dsp.onsets import SURE_STRENGTH, DetectedOnsets
 from chronotome.dsp.pacing import Pacing, first_pacing
-from chronotome.dsp.ranking import AGREES, TempoCandidate, Told, ranked, told_by_name_too
+from chronotome.dsp.ranking import AGREES, EXACT, TempoCandidate, Told, ranked, told_by_name_too
 from chronotome.dsp.swing import Swing, swing_of
 from chronotome.dsp.tempo import Weights, onset_weights
 from chronotome.units import SecondsArray
@@ -101,7 +101,7 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: flo
     if found is None:
         return NO_PULSE
     candidates = ranked(found.tempo, heard, proposed, told)
-    mine = next(each.confidence for each in candidates if each.beats_per_minute == round(found.tempo, 3))
+    mine = next(each.confidence for each in candidates if each.beats_per_minute == round(found.tempo, EXACT))
     return Pulse(
         found.tempo,
         found.beats,

@@ -8,6 +8,8 @@ import numpy as np
 from chronotome.dsp.loops import Heard, Proposal, rarity
 from chronotome.dsp.tempo import FASTEST, SLOWEST
 
+EXACT = 6
+"""Decimals of a tempo: a loop of minutes still ends on its frame."""
 AGREES = 0.015
 """Share within which two tempi are one."""
 NAME_SHARE, TAG_SHARE = 3.0, 6.0
@@ -122,7 +124,7 @@ def _listed(ranking: _Ranking, chosen: float, best: Proposal | None) -> tuple[Te
     always += [best.loop.beats_per_minute] if best else []
     rows = sorted(ranking.shares.items(), key=lambda item: (-item[1], item[0] != chosen))
     return tuple(
-        TempoCandidate(round(tempo, 3), round(share / total, 3), ranking.sources[tempo])
+        TempoCandidate(round(tempo, EXACT), round(share / total, 3), ranking.sources[tempo])
         for tempo, share in rows
         if share / total > FEWEST_SHARE or any(abs(tempo / each - 1) < AGREES for each in always)
     )

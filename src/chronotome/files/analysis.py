@@ -63,12 +63,12 @@ def measured_of(pulse: "Pulse") -> Measured | None:
         return None
     tempo = pulse.loop.beats_per_minute if pulse.loop else pulse.beats_per_minute
     return Measured(
-        round(tempo, 3),
-        round(float(pulse.downbeats[0]), 6),
+        round(tempo, 6),
+        round(float(pulse.downbeats[0]), 8),
         pulse.confidence,
         pulse.is_constant,
         pulse.loop.beats if pulse.loop else None,
-        tuple(round(float(beat), 5) for beat in pulse.beats),
+        tuple(round(float(beat), 8) for beat in pulse.beats),
         pulse.beats_in_bar,
         pulse.bar_confidence,
         pulse.swing.percent if pulse.swing else None,

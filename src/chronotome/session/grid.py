@@ -1,5 +1,6 @@
 """Bars, beats and lines: tempo map, metre, grid and swing."""
 
+import re
 from bisect import bisect_right
 from enum import StrEnum
 from functools import cached_property, lru_cache
@@ -146,6 +147,15 @@ def lines_between(first: float, last: float, grid: Grid, metre: Metre, swing: fl
     bars = np.arange(np.floor(first / metre.bar), np.floor(last / metre.bar) + 1)
     every = (bars[:, None] * metre.bar + lines[None]).ravel()
     return every[(every >= first - 1e-9) & (every <= last + 1e-9)]
+
+
+def beat_in(words: str, metre: Metre) -> float | None:
+    """The beat of a position written as `position_words` does, or of its beginning; None for others."""
+    found = re.fullmatch(r"\s*([-−]?\d+)(?:\.(\d+))?(?:\.(\d+))?\s*", words)
+    if found is None:
+        return None
+    bar, beat, sixteenth = (int((each or "1").replace("−", "-")) for each in found.groups())
+    return (bar - 1) * metre.bar + (beat - 1) * metre.beat + (sixteenth - 1) / 4
 
 
 def hit_words(beat: float, metre: Metre) -> str:

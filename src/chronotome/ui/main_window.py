@@ -1,7 +1,9 @@
 """The window: menus, transport, rail, timeline, tray, status line; opening, saving, closing."""
 
 from collections.abc import Callable
+from functools import cached_property
 from pathlib import Path
+from typing import TYPE_CHECKING
 
 import msgspec
 from PySide6.QtCore import QSize, Qt
@@ -37,14 +39,11 @@ from chronotome.files.places import Settings, save_settings, with_recent
 from chronotome.render.proof import Proof
 from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
-from chronotome.ui.calibration import CalibrationDialog
 from chronotome.ui.commands import Commands
 from chronotome.ui.desk import Desk
-from chronotome.ui.dialogs import HelpDialog, ShortcutsDialog
 from chronotome.ui.mark_files import MarkFiles
 from chronotome.ui.messages import Messages
 from chronotome.ui.rail import Rail
-from chronotome.ui.shelf_panel import ShelfPanel
 from chronotome.ui.stages.export import ExportTray
 from chronotome.ui.stages.fit import FitTray
 from chronotome.ui.stages.mark import MarkTray
@@ -57,6 +56,9 @@ from chronotome.ui.timeline.timeline import Timeline, Welcome
 from chronotome.ui.tour import Tour
 from chronotome.ui.transport_bar import TransportBar
 from chronotome.ui.view_state import Stage
+
+if TYPE_CHECKING:
+    from chronotome.ui.shelf_panel import ShelfPanel
 
 DEMO_SESSION = Path(demo.__file__).parent / "harbour-ferry"
 SMALLEST = (1024, 700)
@@ -128,11 +130,6 @@ class MainWindow(QMainWindow):
             area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
             area.setWidget(tray)
             self._tray.addWidget(area)
-        self.shelf = ShelfPanel(desk, self.settings.shelf)
-        self.shelf.folders_changed.connect(self._on_shelf_folders)
-        self.shelf.taken.connect(self._on_taken)
-        self.shelf.closed.connect(self.toggle_shelf)
-        self._tray.addWidget(self.shelf)
         self._tray.setObjectName("tray")
         self._tray.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
         self._tray.setFixedWidth(WIDTH)
@@ -192,9 +189,21 @@ class MainWindow(QMainWindow):
         self._tray.setCurrentIndex(list(Stage).index(self.desk.view.stage))
         self.actions_table.refresh()
 
+    @cached_property
+    def shelf(self) -> "ShelfPanel":
+        """Built when it is asked for: the window opens sooner without it."""
+        from chronotome.ui.shelf_panel import ShelfPanel  # noqa: PLC0415 - the same
+
+        shelf = ShelfPanel(self.desk, self.settings.shelf)
+        shelf.folders_changed.connect(self._on_shelf_folders)
+        shelf.taken.connect(self._on_taken)
+        shelf.closed.connect(self.toggle_shelf)
+        self._tray.addWidget(shelf)
+        return shelf
+
     @property
     def is_shelf_shown(self) -> bool:
-        return self._tray.currentWidget() is self.shelf
+        return "shelf" in vars(self) and self._tray.currentWidget() is self.shelf
 
     def toggle_shelf(self) -> None:
         """The shelf stands in the tray's place until it is closed."""
@@ -380,6 +389,8 @@ class MainWindow(QMainWindow):
 
     def calibrate(self) -> None:
         """Measure how late a hand is that beats along."""
+        from chronotome.ui.calibration import CalibrationDialog  # noqa: PLC0415 - seldom wanted
+
         dialog = CalibrationDialog(self.desk, self)
         if dialog.exec() and dialog.measured is not None:
             self.settings = msgspec.structs.replace(self.settings, reaction_ms=dialog.measured)
@@ -396,6 +407,8 @@ class MainWindow(QMainWindow):
         self.desk.view.set_theme(THEMES[name])
 
     def edit_shortcuts(self) -> None:
+        from chronotome.ui.dialogs import ShortcutsDialog  # noqa: PLC0415 - seldom wanted
+
         dialog = ShortcutsDialog(self.actions_table, self.settings.shortcuts, self)
         if dialog.exec():
             self.settings = msgspec.structs.replace(self.settings, shortcuts=dialog.shortcuts())
@@ -403,6 +416,8 @@ class MainWindow(QMainWindow):
             self.actions_table.use_shortcuts(self.settings.shortcuts)
 
     def show_help(self) -> None:
+        from chronotome.ui.dialogs import HelpDialog  # noqa: PLC0415 - seldom wanted
+
         HelpDialog(self).open()
 
     def quit(self) -> None:

@@ -16,10 +16,11 @@ from PySide6.QtWidgets import (
 from chronotome.render.mix import Side
 from chronotome.session.edits.fitting import led
 from chronotome.session.edits.timing import set_metre, set_tempo
-from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, position_words
+from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, beat_in, position_words
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.meter import Meter
 from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.controls.typed import FigureLabel, number_in
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import clock, plain
 from chronotome.ui.theme import icon
@@ -59,7 +60,9 @@ class TransportBar(QWidget):
 
     def _add_fields(self, layout: QHBoxLayout) -> None:
         """Where it is, and the song's tempo, metre and snap."""
-        self.bar, self.clock = self._figure(84), self._figure(92)
+        self.bar, self.clock = self._figure(84, "Bar"), self._figure(92, "Time")
+        self.bar.typed.connect(self._on_bar)
+        self.clock.typed.connect(self._on_clock)
         layout.addLayout(self._captioned("BAR", self.bar))
         layout.addLayout(self._captioned("TIME", self.clock))
         layout.addWidget(self._rule())
@@ -118,9 +121,11 @@ class TransportBar(QWidget):
         return button
 
     @staticmethod
-    def _figure(width: int) -> QLabel:
-        label = QLabel()
+    def _figure(width: int, name: str) -> FigureLabel:
+        label = FigureLabel()
         label.setObjectName("bigfigure")
+        label.setAccessibleName(name)
+        label.setToolTip(f"{name} of the playhead: double-click to type where it goes")
         label.setMinimumWidth(width)
         return label
 
@@ -142,6 +147,25 @@ class TransportBar(QWidget):
         line.setFrameShape(QFrame.Shape.VLine)
         line.setStyleSheet("color: palette(mid);")
         return line
+
+    def _on_bar(self, text: str) -> None:
+        """Bar, beat and sixteenth, counted from 1; what is left out is 1."""
+        metre = self._desk.session.metre
+        beat = beat_in(text, metre)
+        if beat is not None:
+            self._go_to(self._desk.session.tempo.seconds_of(beat))
+
+    def _on_clock(self, text: str) -> None:
+        """Minutes and seconds, or seconds alone."""
+        parts = [number_in(part) for part in text.split(":")]
+        seconds = [part for part in parts if part is not None]
+        if seconds and len(seconds) == len(parts):
+            self._go_to(sum(part * 60**place for place, part in enumerate(reversed(seconds))))
+
+    def _go_to(self, seconds: float) -> None:
+        frame = min(max(0.0, seconds * self._desk.session.rate), float(self._desk.view.extent))
+        self._desk.transport.go_to(frame)
+        self._desk.view.center_on(frame)
 
     def _on_moved(self, frame: float) -> None:
         session = self._desk.session

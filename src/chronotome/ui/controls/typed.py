@@ -3,9 +3,9 @@
 import re
 from collections.abc import Callable
 
-from PySide6.QtCore import QEvent, QObject, QRect, Qt
-from PySide6.QtGui import QFocusEvent, QKeyEvent
-from PySide6.QtWidgets import QLineEdit, QWidget
+from PySide6.QtCore import QEvent, QRect, Qt, Signal
+from PySide6.QtGui import QFocusEvent, QKeyEvent, QMouseEvent
+from PySide6.QtWidgets import QLabel, QLineEdit, QWidget
 
 
 def number_in(text: str) -> float | None:
@@ -15,14 +15,25 @@ def number_in(text: str) -> float | None:
     return float(found.group()) if found else None
 
 
+def numbers_only(keep: Callable[[float], None]) -> Callable[[str], None]:
+    """Keep the number that a text begins with; a text without one changes nothing."""
+
+    def keep_number(text: str) -> None:
+        number = number_in(text)
+        if number is not None:
+            keep(number)
+
+    return keep_number
+
+
 class TypedFigure(QLineEdit):
     """Over the figure while it is typed. Enter and leaving it keep what was typed, Escape does not."""
 
     def __init__(
-        self, parent: QWidget, box: QRect, shown: str, keep: Callable[[float], None], name: str
+        self, parent: QWidget, box: QRect, shown: str, keep: Callable[[str], None], name: str
     ) -> None:
         super().__init__(shown, parent)
-        self._keep = keep
+        self._keep, self._shown = keep, shown
         self._is_over = False
         self.setObjectName("figure")
         self.setAccessibleName(f"{name}: type a number")
@@ -55,15 +66,19 @@ class TypedFigure(QLineEdit):
         if self._is_over:
             return
         self._is_over = True
-        number, parent = number_in(self.text()), self.parent()
+        text, parent = self.text(), self.parent()
         self.hide()
         self.deleteLater()
         if isinstance(parent, QWidget):
             parent.setFocus(Qt.FocusReason.OtherFocusReason)
-        if is_kept and number is not None:
-            self._keep(number)
+        if is_kept and text != self._shown:
+            self._keep(text)
 
 
-def is_typing(within: QObject) -> bool:
-    """Whether a figure of a widget is being typed."""
-    return any(not each.isHidden() for each in within.findChildren(TypedFigure))
+class FigureLabel(QLabel):
+    """A figure that is shown, and typed after a double-click; what was typed is told as it is."""
+
+    typed = Signal(str)
+
+    def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
+        TypedFigure(self, self.rect(), self.text(), self.typed.emit, self.accessibleName())

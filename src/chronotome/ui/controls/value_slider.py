@@ -6,7 +6,7 @@ from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
-from chronotome.ui.controls.typed import TypedFigure
+from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.view_state import ViewState
 
@@ -120,7 +120,7 @@ class ValueSlider(QWidget):
     def type(self) -> None:
         """Let the value be typed, at any number that it may have."""
         box = QRect(self.width() - TYPED_WIDTH, 0, TYPED_WIDTH, 22)
-        TypedFigure(self, box, self._words(self._value), self._on_typed, self._name)
+        TypedFigure(self, box, self._words(self._value), numbers_only(self._on_typed), self._name)
 
     def _on_typed(self, value: float) -> None:
         self._settle(round(min(self._high, max(self._low, value)), 2))

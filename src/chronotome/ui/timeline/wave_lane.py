@@ -16,7 +16,7 @@ from chronotome.session.edits.marks import add_onset, correct_onsets, drop_onset
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
-from chronotome.ui.controls.typed import TypedFigure
+from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import decibels, signed
 from chronotome.ui.mark_commands import MarkCommands
@@ -98,7 +98,7 @@ class WaveLane(TrackLane):
             def keep(level: float) -> None:
                 self.desk.store.apply(lambda session: set_level(session, track.id, level), "Set level")
 
-            TypedFigure(self, box, decibels(track.level), keep, "Level of the track")
+            TypedFigure(self, box, decibels(track.level), numbers_only(keep), "Level of the track")
 
     def _on_grew(self, _content: str) -> None:
         self._image_key = ()
