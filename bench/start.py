@@ -29,7 +29,7 @@ from chronotome.ui import application as a
 qt = a.application()
 window = a.build(load_settings(), output="simulated")
 window.show()
-window.open_demo()
+window.session_files.open_demo()
 a.show_demo_view(window)
 def look():
     if window.desk.session.tracks and window.desk.workspace.pool.ready():

@@ -32,7 +32,7 @@ def test_open_tighten_hear_undo_save_reopen_export(at_work, tmp_path, monkeypatc
 
     folder = tmp_path / "Ferry"
     monkeypatch.setattr(
-        "chronotome.ui.main_window.QFileDialog.getSaveFileName", lambda *_args: (str(folder), "")
+        "chronotome.ui.session_files.QFileDialog.getSaveFileName", lambda *_args: (str(folder), "")
     )
     at_work.press(Qt.Key.Key_S, CONTROL)
     at_work.wait(lambda: at_work.desk.workspace.folder == folder)

@@ -10,7 +10,7 @@ from chronotome.render.mix import Side
 from chronotome.session.grid import Grid
 from chronotome.session.tighten import Reason, targets_of
 from chronotome.ui.dialogs import ShortcutsDialog
-from chronotome.ui.main_window import DEMO_SESSION
+from chronotome.ui.session_files import DEMO_SESSION
 from chronotome.ui.view_state import Stage
 from sounds import noise_hits, sine, write
 
@@ -264,7 +264,7 @@ def test_screen_readers_get_names(at_work):
 
 
 def test_the_demo_opens_with_something_to_look_at(person):
-    person.window.open_demo()
+    person.window.session_files.open_demo()
     person.settle()
 
     cards = {stage: card.figures for stage, card in person.window.rail.cards.items()}
@@ -277,7 +277,7 @@ def test_the_demo_opens_with_something_to_look_at(person):
 
 
 def test_a_track_is_brought_into_the_tall_lane_and_led_by_its_guide(person):
-    person.window.open_demo()
+    person.window.session_files.open_demo()
     person.settle()
     lane = person.window.timeline.context_lanes[0]
 

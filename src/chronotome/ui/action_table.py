@@ -68,14 +68,20 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
         for stage in Stage
     ]
     return [
-        Entry("new", "Session", "New session", "Ctrl+N", window.new),
-        Entry("open", "Session", "Open files…", "Ctrl+O", window.ask_and_open),
-        Entry("open-session", "Session", "Open session folder…", "Ctrl+Shift+O", window.open_folder),
-        Entry("demo", "Session", "Open the demo", "", window.open_demo),
-        Entry("find-missing", "Session", "Find missing recordings…", "", window.find_missing),
+        Entry("new", "Session", "New session", "Ctrl+N", window.session_files.new),
+        Entry("open", "Session", "Open files…", "Ctrl+O", window.session_files.ask_and_open),
+        Entry(
+            "open-session",
+            "Session",
+            "Open session folder…",
+            "Ctrl+Shift+O",
+            window.session_files.open_folder,
+        ),
+        Entry("demo", "Session", "Open the demo", "", window.session_files.open_demo),
+        Entry("find-missing", "Session", "Find missing recordings…", "", window.session_files.find_missing),
         Entry("", "Session"),
-        Entry("save", "Session", "Save the session", "Ctrl+S", window.save),
-        Entry("save-as", "Session", "Save the session as…", "Ctrl+Shift+S", window.save_as),
+        Entry("save", "Session", "Save the session", "Ctrl+S", window.session_files.save),
+        Entry("save-as", "Session", "Save the session as…", "Ctrl+Shift+S", window.session_files.save_as),
         Entry("export", "Session", "Export the sound…", "Ctrl+E", window.export),
         Entry("", "Session"),
         Entry("quit", "Session", "Quit Chronotome", "Ctrl+Q", window.quit),

@@ -105,7 +105,7 @@ def run(arguments: argparse.Namespace) -> int:
     window = build(load_settings(), output=_output(arguments))
     window.show()
     if arguments.command == "demo":
-        window.open_demo()
+        window.session_files.open_demo()
         show_demo_view(window)
     files = [] if arguments.command == "demo" else arguments.files
     if not offer_recovery(window, files) and files:
@@ -172,7 +172,7 @@ def shot(arguments: argparse.Namespace) -> int:
         window.show()
         if arguments.session == "demo":
             show_demo_view(window)
-            window.open_demo()
+            window.session_files.open_demo()
         elif is_session(Path(arguments.session)) or Path(arguments.session).is_file():
             window.open([Path(arguments.session)])
         else:
@@ -221,7 +221,7 @@ def demo_without_display() -> int:
     window.desk.tasks.error.connect(errors.append)
     window.show()
     show_demo_view(window)
-    window.open_demo()
+    window.session_files.open_demo()
     wait_until_ready(window)
     transport = window.desk.transport
     transport.play()

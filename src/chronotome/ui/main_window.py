@@ -1,6 +1,5 @@
 """The window: menus, transport, rail, timeline, tray, status line; opening, saving, closing."""
 
-from collections.abc import Callable
 from functools import cached_property
 from pathlib import Path
 from typing import TYPE_CHECKING
@@ -17,11 +16,8 @@ from PySide6.QtGui import (
     QShortcut,
 )
 from PySide6.QtWidgets import (
-    QFileDialog,
     QHBoxLayout,
     QMainWindow,
-    QMenu,
-    QMessageBox,
     QPushButton,
     QScrollArea,
     QStackedWidget,
@@ -29,13 +25,12 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from chronotome import demo
 from chronotome.bridge.transport import Transport
 from chronotome.engine.player import Player
-from chronotome.files.audio_file import SUFFIXES, Written
+from chronotome.files.audio_file import Written
 from chronotome.files.journal import Journal, Recovered, discard
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
-from chronotome.files.places import Settings, save_settings, with_recent
+from chronotome.files.places import Settings, save_settings
 from chronotome.render.proof import Proof
 from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
@@ -44,6 +39,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.mark_files import MarkFiles
 from chronotome.ui.messages import Messages
 from chronotome.ui.rail import Rail
+from chronotome.ui.session_files import SessionFiles
 from chronotome.ui.stages.export import ExportTray
 from chronotome.ui.stages.fit import FitTray
 from chronotome.ui.stages.mark import MarkTray
@@ -60,7 +56,6 @@ from chronotome.ui.view_state import Stage
 if TYPE_CHECKING:
     from chronotome.ui.shelf_panel import ShelfPanel
 
-DEMO_SESSION = Path(demo.__file__).parent / "harbour-ferry"
 SMALLEST = (1024, 700)
 USUAL = (1280, 800)
 
@@ -72,25 +67,23 @@ class MainWindow(QMainWindow):
         self._commands = Commands(desk)
         self._commands.marks.reaction_ms = self._commands.fit.reaction_ms = settings.reaction_ms
         self.tour = Tour(desk, self)
-        self._after_save: Callable[[], None] | None = None
         self._is_closing = False
         self.messages = Messages(self)
-        self.mark_files = MarkFiles(self, desk, self._commands.marks, self._tell)
+        self.session_files = SessionFiles(self, desk)
+        self.mark_files = MarkFiles(self, desk, self._commands.marks, self.tell)
         self._fit_the_screen()
         self.setAcceptDrops(True)
-        self.actions_table = Actions(self, table_of(self, self._commands), settings.shortcuts, self._tell)
+        self.actions_table = Actions(self, table_of(self, self._commands), settings.shortcuts, self.tell)
         self._menus = self.actions_table.fill(self.menuBar())
-        self._recent = self._add_recent()
+        self.session_files.add_recent(self._menus["Session"], self.actions_table)
         QShortcut(QKeySequence("F10"), self, self._open_menus)
-        self._menus["Session"].aboutToShow.connect(self._fill_recent)
         self._build()
         desk.view.snap_follows_zoom = settings.grid_follows_zoom
         desk.store.kept.connect(self._show)
         desk.view.stage_changed.connect(self._on_stage)
         desk.view.theme_changed.connect(self._on_theme)
         desk.workspace.opened.connect(self._on_opened)
-        desk.workspace.saved.connect(self._on_saved)
-        desk.workspace.missing.connect(self._on_missing)
+        desk.workspace.saved.connect(self._show)
         desk.workspace.source_ready.connect(self._on_source)
         desk.tasks.error.connect(self._on_error)
         self._on_theme()
@@ -158,8 +151,8 @@ class MainWindow(QMainWindow):
         row = QHBoxLayout()
         row.addStretch(1)
         for words, do, is_main in (
-            ("Open the demo: Harbour ferry", self.open_demo, True),
-            ("Open files…", self.ask_and_open, False),
+            ("Open the demo: Harbour ferry", self.session_files.open_demo, True),
+            ("Open files…", self.session_files.ask_and_open, False),
         ):
             button = QPushButton(words)
             button.setObjectName("main" if is_main else "")
@@ -221,8 +214,11 @@ class MainWindow(QMainWindow):
         self.open(paths)
 
     def _on_shelf_folders(self, folders: tuple[str, ...]) -> None:
-        self.settings = msgspec.structs.replace(self.settings, shelf=folders)
-        save_settings(self.settings)
+        self.keep_settings(msgspec.structs.replace(self.settings, shelf=folders))
+
+    def keep_settings(self, settings: Settings) -> None:
+        self.settings = settings
+        save_settings(settings)
 
     def _on_theme(self) -> None:
         self.setStyleSheet(style_sheet(self.desk.view.theme))
@@ -235,10 +231,7 @@ class MainWindow(QMainWindow):
         self.desk.transport.stop()
         self.desk.transport.go_to(0)
         view.fit()
-        folder = self.desk.workspace.folder
-        if folder is not None:
-            self.settings = with_recent(self.settings, folder)
-            save_settings(self.settings)
+        self.session_files.remember()
         self._show()
 
     def _on_source(self, _content: str) -> None:
@@ -249,54 +242,29 @@ class MainWindow(QMainWindow):
         x = viewport.x_of(self.desk.transport.position)
         return x if 0 <= x <= viewport.width else None
 
-    def _tell(self, sentence: str) -> None:
+    def tell(self, sentence: str) -> None:
         self.status.tell(sentence, is_important=True)
 
     def _on_error(self, sentence: str) -> None:
         """What went wrong, to which file, and what to do: stays in a list until it was read."""
-        self._tell(sentence)
+        self.tell(sentence)
         self.messages.add(sentence)
 
     def _on_exported(self, written: Written, proof: Proof) -> None:
         self.timeline.proof.show_proof(proof)
         self.rail.show_exported(written.path.name)
-        self._tell(f"Wrote “{written.path}”")
+        self.tell(f"Wrote “{written.path}”")
 
     # Session
 
     def open(self, paths: list[Path]) -> None:
         self.desk.workspace.open(paths)
 
-    def open_demo(self) -> None:
-        self._when_safe(lambda: self.desk.workspace.open_session(DEMO_SESSION, as_copy=True))
-
     def restore(self, recovered: Recovered) -> None:
         """Bring back kept edits; their old journal is no longer needed."""
         self.desk.workspace.restore(recovered)
         discard(recovered.journal)
-        self._tell(f"Brought back {recovered.edits} edits of “{recovered.history.session.name}”. Save them.")
-
-    def new(self) -> None:
-        self._when_safe(self.desk.workspace.new)
-
-    def ask_and_open(self) -> None:
-        endings = " ".join(f"*{suffix}" for suffix in SUFFIXES)
-        names, _ = QFileDialog.getOpenFileNames(
-            self, "Open", str(Path.home()), f"Sound and sessions ({endings} session.json)"
-        )
-        if names:
-            self._open_safely([Path(name) for name in names])
-
-    def open_folder(self) -> None:
-        name = QFileDialog.getExistingDirectory(self, "Open session folder", str(Path.home()))
-        if name:
-            self._open_safely([Path(name)])
-
-    def _open_safely(self, paths: list[Path]) -> None:
-        if any(path.is_dir() or path.name.endswith(".json") for path in paths):
-            self._when_safe(lambda: self.open(paths))
-        else:
-            self.open(paths)
+        self.tell(f"Brought back {recovered.edits} edits of “{recovered.history.session.name}”. Save them.")
 
     def _open_menus(self) -> None:
         """The menus by key, where the desktop leaves F10 to the program."""
@@ -304,86 +272,10 @@ class MainWindow(QMainWindow):
         bar.setFocus(Qt.FocusReason.MenuBarFocusReason)
         bar.setActiveAction(bar.actions()[0])
 
-    def _add_recent(self) -> QMenu:
-        """Recent sessions, above the way out."""
-        recent, session = QMenu("&Recent sessions", self), self._menus["Session"]
-        last = self.actions_table.get("quit")
-        session.insertMenu(last, recent)
-        session.insertSeparator(last)
-        return recent
-
-    def _fill_recent(self) -> None:
-        self._recent.clear()
-        for name in self.settings.recent:
-            action = self._recent.addAction(name)
-            action.triggered.connect(lambda _checked=False, path=Path(name): self._open_safely([path]))
-        self._recent.setEnabled(bool(self.settings.recent))
-
-    def save(self) -> None:
-        folder = self.desk.workspace.folder
-        if folder is None:
-            self.save_as()
-        else:
-            self.desk.workspace.save(folder)
-
-    def save_as(self) -> None:
-        usual = str(Path.home() / self.desk.workspace.title)
-        name, _ = QFileDialog.getSaveFileName(self, "Save session as a folder", usual)
-        if name:
-            self.desk.workspace.save(Path(name))
-        else:
-            self._after_save = None
-
-    def _on_saved(self) -> None:
-        folder = self.desk.workspace.folder
-        if folder is not None:
-            self.settings = with_recent(self.settings, folder)
-            save_settings(self.settings)
-            self._tell(f"Saved in “{folder}”")
-        self._show()
-        then, self._after_save = self._after_save, None
-        if then is not None:
-            then()
-
-    def _when_safe(self, then: Callable[[], None]) -> None:
-        """Do something that closes the session, after asking about edits that are not saved."""
-        if not self.desk.store.is_modified:
-            then()
-            return
-        box = QMessageBox(
-            QMessageBox.Icon.NoIcon, "Chronotome", "There are edits that are not saved.", parent=self
-        )
-        box.setInformativeText("Save them first?")
-        buttons = QMessageBox.StandardButton
-        box.setStandardButtons(buttons.Save | buttons.Discard | buttons.Cancel)
-        chosen = box.exec()
-        if chosen == buttons.Save:
-            self._after_save = then
-            self.save()
-        elif chosen == buttons.Discard:
-            then()
-
     def export(self) -> None:
         if self.desk.session.tracks:
             self.desk.view.show_stage(Stage.EXPORT)
             self.export_tray.ask_and_export()
-
-    def _on_missing(self, missing: dict[str, str]) -> None:
-        names = ", ".join(f"“{name}”" for name in missing.values())
-        box = QMessageBox(QMessageBox.Icon.NoIcon, "Chronotome", f"Not found: {names}.", parent=self)
-        box.setInformativeText("They stay silent until they are found. Point to the folder that holds them?")
-        box.setStandardButtons(QMessageBox.StandardButton.Open | QMessageBox.StandardButton.Cancel)
-        box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        box.accepted.connect(self.find_missing)
-        box.open()
-
-    def find_missing(self) -> None:
-        if not self.desk.workspace.lost:
-            self._tell("Every recording is there")
-            return
-        name = QFileDialog.getExistingDirectory(self, "Folder that holds the recordings", str(Path.home()))
-        if name:
-            self.desk.workspace.find_missing([Path(name)])
 
     # Marks
 
@@ -393,17 +285,15 @@ class MainWindow(QMainWindow):
 
         dialog = CalibrationDialog(self.desk, self)
         if dialog.exec() and dialog.measured is not None:
-            self.settings = msgspec.structs.replace(self.settings, reaction_ms=dialog.measured)
-            save_settings(self.settings)
+            self.keep_settings(msgspec.structs.replace(self.settings, reaction_ms=dialog.measured))
             self._commands.marks.reaction_ms = self._commands.fit.reaction_ms = dialog.measured
-            self._tell(f"Marks by ear are set {dialog.measured:.0f} ms before the key")
+            self.tell(f"Marks by ear are set {dialog.measured:.0f} ms before the key")
 
     # The rest
 
     def toggle_theme(self) -> None:
         name = "day" if self.desk.view.theme.name == "night" else "night"
-        self.settings = msgspec.structs.replace(self.settings, theme=name)
-        save_settings(self.settings)
+        self.keep_settings(msgspec.structs.replace(self.settings, theme=name))
         self.desk.view.set_theme(THEMES[name])
 
     def edit_shortcuts(self) -> None:
@@ -411,8 +301,7 @@ class MainWindow(QMainWindow):
 
         dialog = ShortcutsDialog(self.actions_table, self.settings.shortcuts, self)
         if dialog.exec():
-            self.settings = msgspec.structs.replace(self.settings, shortcuts=dialog.shortcuts())
-            save_settings(self.settings)
+            self.keep_settings(msgspec.structs.replace(self.settings, shortcuts=dialog.shortcuts()))
             self.actions_table.use_shortcuts(self.settings.shortcuts)
 
     def show_help(self) -> None:
@@ -465,7 +354,7 @@ class MainWindow(QMainWindow):
         sounds = [path for path in paths if path not in marks]
         if sounds:
             self.desk.shelf.stop()
-            self._open_safely(sounds)
+            self.session_files.open_safely(sounds)
 
     def closeEvent(self, event: QCloseEvent) -> None:
         if self._is_closing or not self.desk.store.is_modified:
@@ -473,17 +362,16 @@ class MainWindow(QMainWindow):
             event.accept()
             return
         event.ignore()
-        self._when_safe(self._close_for_good)
+        self.session_files.when_safe(self._close_for_good)
 
     def _close_for_good(self) -> None:
         self._is_closing = True
         self.close()
 
     def _shut_down(self) -> None:
-        self.settings = msgspec.structs.replace(
-            self.settings, grid_follows_zoom=self.desk.view.snap_follows_zoom
+        self.keep_settings(
+            msgspec.structs.replace(self.settings, grid_follows_zoom=self.desk.view.snap_follows_zoom)
         )
-        save_settings(self.settings)
         shut_down(self.desk.transport, self.desk, self._journal)
 
 

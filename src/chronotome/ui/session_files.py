@@ -1,0 +1,141 @@
+"""Opening, saving and finding sessions, by dialog or menu; nothing is closed unasked."""
+
+from collections.abc import Callable
+from pathlib import Path
+from typing import TYPE_CHECKING
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QFileDialog, QMenu, QMessageBox
+
+from chronotome import demo
+from chronotome.files.audio_file import SUFFIXES
+from chronotome.files.places import with_recent
+from chronotome.ui.actions import Actions
+from chronotome.ui.desk import Desk
+
+if TYPE_CHECKING:
+    from chronotome.ui.main_window import MainWindow
+
+DEMO_SESSION = Path(demo.__file__).parent / "harbour-ferry"
+
+
+class SessionFiles:
+    """What the menu Session does with files. Edits that are not saved are asked about first."""
+
+    def __init__(self, window: "MainWindow", desk: Desk) -> None:
+        self._window, self._desk = window, desk
+        self._after_save: Callable[[], None] | None = None
+        self._recent: QMenu | None = None
+        desk.workspace.saved.connect(self._on_saved)
+        desk.workspace.missing.connect(self._on_missing)
+
+    def remember(self) -> None:
+        """The session's folder is among the recent ones."""
+        folder = self._desk.workspace.folder
+        if folder is not None:
+            self._window.keep_settings(with_recent(self._window.settings, folder))
+
+    def open_demo(self) -> None:
+        self.when_safe(lambda: self._desk.workspace.open_session(DEMO_SESSION, as_copy=True))
+
+    def new(self) -> None:
+        self.when_safe(self._desk.workspace.new)
+
+    def ask_and_open(self) -> None:
+        endings = " ".join(f"*{suffix}" for suffix in SUFFIXES)
+        names, _ = QFileDialog.getOpenFileNames(
+            self._window, "Open", str(Path.home()), f"Sound and sessions ({endings} session.json)"
+        )
+        if names:
+            self.open_safely([Path(name) for name in names])
+
+    def open_folder(self) -> None:
+        name = QFileDialog.getExistingDirectory(self._window, "Open session folder", str(Path.home()))
+        if name:
+            self.open_safely([Path(name)])
+
+    def open_safely(self, paths: list[Path]) -> None:
+        if any(path.is_dir() or path.name.endswith(".json") for path in paths):
+            self.when_safe(lambda: self._desk.workspace.open(paths))
+        else:
+            self._desk.workspace.open(paths)
+
+    def add_recent(self, menu: QMenu, actions: Actions) -> None:
+        """Recent sessions, above the way out."""
+        recent, last = QMenu("&Recent sessions", self._window), actions.get("quit")
+        menu.insertMenu(last, recent)
+        menu.insertSeparator(last)
+        menu.aboutToShow.connect(self._fill_recent)
+        self._recent = recent
+
+    def _fill_recent(self) -> None:
+        if self._recent is None:
+            return
+        self._recent.clear()
+        for name in self._window.settings.recent:
+            action = self._recent.addAction(name)
+            action.triggered.connect(lambda _checked=False, path=Path(name): self.open_safely([path]))
+        self._recent.setEnabled(bool(self._window.settings.recent))
+
+    def save(self) -> None:
+        folder = self._desk.workspace.folder
+        if folder is None:
+            self.save_as()
+        else:
+            self._desk.workspace.save(folder)
+
+    def save_as(self) -> None:
+        usual = str(Path.home() / self._desk.workspace.title)
+        name, _ = QFileDialog.getSaveFileName(self._window, "Save session as a folder", usual)
+        if name:
+            self._desk.workspace.save(Path(name))
+        else:
+            self._after_save = None
+
+    def _on_saved(self) -> None:
+        self.remember()
+        if self._desk.workspace.folder is not None:
+            self._window.tell(f"Saved in “{self._desk.workspace.folder}”")
+        then, self._after_save = self._after_save, None
+        if then is not None:
+            then()
+
+    def when_safe(self, then: Callable[[], None]) -> None:
+        """Do something that closes the session, after asking about edits that are not saved."""
+        if not self._desk.store.is_modified:
+            then()
+            return
+        box = QMessageBox(
+            QMessageBox.Icon.NoIcon,
+            "Chronotome",
+            "There are edits that are not saved.",
+            parent=self._window,
+        )
+        box.setInformativeText("Save them first?")
+        buttons = QMessageBox.StandardButton
+        box.setStandardButtons(buttons.Save | buttons.Discard | buttons.Cancel)
+        chosen = box.exec()
+        if chosen == buttons.Save:
+            self._after_save = then
+            self.save()
+        elif chosen == buttons.Discard:
+            then()
+
+    def _on_missing(self, missing: dict[str, str]) -> None:
+        names = ", ".join(f"“{name}”" for name in missing.values())
+        box = QMessageBox(QMessageBox.Icon.NoIcon, "Chronotome", f"Not found: {names}.", parent=self._window)
+        box.setInformativeText("They stay silent until they are found. Point to the folder that holds them?")
+        box.setStandardButtons(QMessageBox.StandardButton.Open | QMessageBox.StandardButton.Cancel)
+        box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        box.accepted.connect(self.find_missing)
+        box.open()
+
+    def find_missing(self) -> None:
+        if not self._desk.workspace.lost:
+            self._window.tell("Every recording is there")
+            return
+        name = QFileDialog.getExistingDirectory(
+            self._window, "Folder that holds the recordings", str(Path.home())
+        )
+        if name:
+            self._desk.workspace.find_missing([Path(name)])
