@@ -1,11 +1,9 @@
 """The focused track: its wave, the notches of its onsets, hatching where it is stretched."""
 
-from functools import lru_cache
-
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QBrush, QImage, QMouseEvent, QPainter, QPen, QTransform
+from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.mix import Side
@@ -22,6 +20,7 @@ from chronotome.ui.figures import decibels, signed
 from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, is_free, take_hit
+from chronotome.ui.timeline.hatching import paint_hatching
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import notches, paint_stems
@@ -44,9 +43,6 @@ MOST_NOTCHES = 90
 """More onsets than this in sight are ticks."""
 MOST_STEMS = 80
 """More onsets than this in sight have no line through the wave."""
-NARROWEST_LABEL = 36
-NARROWEST_HATCHING = 12
-LEAST_RATIO_SHOWN = 0.015
 WAY_WORDS = {MoveBy.CUTTING: "Cutting", MoveBy.STRETCHING: "Stretch", MoveBy.TAPE: "Tape"}
 
 
@@ -123,7 +119,7 @@ class WaveLane(TrackLane):
             return
         self._paint_wave(painter, content, shown, source)
         if self.desk.transport.side is Side.EDITED and self.desk.view.stage >= Stage.TIGHTEN:
-            self._paint_hatching(painter, shown)
+            paint_hatching(painter, self, shown, (self.height() - FOOT + 2, self.height() - 3))
         self._paint_notches(painter, shown)
         self.paint_sweep(painter)
         self._paint_drag_words(painter, shown)
@@ -215,31 +211,6 @@ class WaveLane(TrackLane):
         content = self.content
         ticks = [(xs, np.zeros(len(xs)), colour(self.desk.view.theme.ink))]
         paint_stems(painter, content.left(), (content.width(), NOTCH - 2), ticks, NOTCH - 3)
-
-    def _paint_hatching(self, painter: QPainter, shown: Shown) -> None:
-        """Denser the more the sound is compressed, wider the more it is expanded."""
-        theme = self.desk.view.theme
-        plan = shown.plan
-        spans = np.diff(plan.heard) / np.diff(plan.source)
-        xs = self.xs_of(plan.heard)
-        top, bottom = self.height() - FOOT + 2, self.height() - 3
-        changed = np.abs(spans - 1) >= LEAST_RATIO_SHOWN
-        in_sight = (xs[1:] > HEADER) & (xs[:-1] < self.width()) & (xs[1:] - xs[:-1] > NARROWEST_HATCHING)
-        chosen = np.flatnonzero(changed & in_sight)
-        lefts, rights = np.maximum(xs[:-1], HEADER)[chosen].tolist(), xs[1:][chosen].tolist()
-        for left, right, ratio in zip(lefts, rights, spans[chosen].tolist(), strict=True):
-            painter.fillRect(
-                QRectF(left, top, right - left, bottom - top), hatching(theme.strong_rule, ratio)
-            )
-        painter.setFont(figure_font(9))
-        for at in chosen[xs[chosen + 1] - xs[chosen] > NARROWEST_LABEL].tolist():
-            box = QRectF(float(xs[at]), top, float(xs[at + 1] - xs[at]), bottom - top)
-            words = f"×{float(spans[at]):.2f}"
-            width = painter.fontMetrics().horizontalAdvance(words) + 6
-            ground = QRectF(box.center().x() - width / 2, top + 3, width, bottom - top - 6)
-            painter.fillRect(ground, colour(theme.card))
-            painter.setPen(colour(theme.ink))
-            painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
 
     def paint_header(self, painter: QPainter) -> None:
         track, theme = self.desk.view.focused, self.desk.view.theme
@@ -449,18 +420,6 @@ class WaveLane(TrackLane):
             self.desk.store.apply(lambda session: add_onset(session, content, frame), "Add onset")
             return
         toggle_onset(self.desk, shown, place)
-
-
-def hatching(value: str, ratio: float) -> QBrush:
-    """Slanted lines: denser the more it is compressed, wider the more it is expanded."""
-    return _hatching(value, round(float(np.clip(ratio**4, 0.4, 2.5)), 1))
-
-
-@lru_cache(maxsize=64)
-def _hatching(value: str, scale: float) -> QBrush:
-    brush = QBrush(colour(value), Qt.BrushStyle.BDiagPattern)
-    brush.setTransform(QTransform.fromScale(scale, scale))
-    return brush
 
 
 def toggle_onset(desk: Desk, shown: Shown, place: int) -> None:
