@@ -65,3 +65,27 @@ def test_the_nearest_mark_in_reach():
 )
 def test_figures_are_written_in_one_way(made, words):
     assert made == words
+
+
+inside = st.builds(Viewport, st.floats(1e6, 2e6), st.floats(1, 50), st.integers(100, 3000))
+"""Views with room on both sides."""
+
+
+@given(inside, st.floats(0, 1))
+def test_a_wider_view_covers_the_one_it_was_made_from_and_what_is_scrolled_to(viewport, share):
+    wide = viewport.widened(0.5)
+    reach = 0.49 * viewport.width
+
+    assert wide.frames_per_pixel == viewport.frames_per_pixel
+    assert wide.covers(viewport, stretched=1.0)
+    assert wide.covers(viewport.scrolled(share * reach, 10**12), stretched=1.0)
+    assert not wide.covers(viewport.scrolled(2 * viewport.width, 10**12), stretched=1.0)
+
+
+@given(inside, st.floats(1.05, 1.9))
+def test_an_image_may_be_stretched_as_far_as_is_said(viewport, factor):
+    closer = viewport.zoomed(factor, viewport.width / 2, 10**12)
+    wide = viewport.widened(0.5)
+
+    assert not wide.covers(closer, stretched=1.0)
+    assert wide.covers(closer, stretched=2.0)
