@@ -209,3 +209,65 @@ def test_a_crossing_is_where_the_sign_turns(at):
     assert wave[found - 1, 0] * wave[found, 0] <= 0
     assert abs(found - at) <= RATE / 880 + 1
     assert nearest_crossing(np.ones((500, 2), np.float32), 250, 100) == 250
+
+
+def sure_of(samples, rate=RATE):
+    found = detect_onsets(audio_of(samples, rate))
+    return found.frames[found.strengths >= 45]
+
+
+def test_a_mark_sits_on_the_stroke_and_not_on_the_breath_before_it():
+    random = np.random.default_rng(5)
+    samples = noise_hits(SPACED, 240000)
+    length = int(0.022 * RATE)
+    for frame in SPACED[1:]:
+        breath = random.standard_normal(length) * np.linspace(0, 1, length) ** 2
+        samples[frame - length : frame, 0] += (0.012 * breath).astype(np.float32)
+
+    sure = sure_of(samples)
+
+    assert len(sure) == len(SPACED)
+    assert np.abs(sure - SPACED).max() < 0.0025 * RATE
+
+
+def test_strokes_behind_short_gaps_are_marked_and_the_cut_tails_are_not():
+    samples = noise_hits(SPACED, 240000, decay=0.08)
+    gap = int(0.006 * RATE)
+    for frame in SPACED[1:]:
+        samples[frame - gap : frame] = 0
+
+    sure = sure_of(samples)
+
+    assert len(sure) == len(SPACED)
+    assert np.abs(sure - SPACED).max() < 0.002 * RATE
+
+
+@pytest.mark.parametrize("milliseconds", [20, 30, 45])
+def test_a_grace_note_and_its_stroke_have_a_mark_each(milliseconds):
+    early = round(milliseconds * RATE / 1000)
+    graces = [frame - early for frame in SPACED[1:]]
+    samples = noise_hits(SPACED, 240000) + noise_hits(graces, 240000, loudness=[0.2] * 19, seed=9)
+
+    sure = sure_of(samples)
+
+    near = np.abs(sure[:, None] - np.array([*graces, *SPACED])[None]).min(axis=0)
+    assert (near < 0.003 * RATE).mean() > 0.94
+
+
+def test_marks_stay_when_a_file_is_resampled():
+    import soxr
+
+    samples = noise_hits(SPACED, 240000, loudness=[0.2 + 0.03 * place for place in range(20)])
+
+    first, second = sure_of(samples), sure_of(soxr.resample(samples, RATE, 48000), 48000)
+
+    assert np.abs(first / RATE - second / 48000).max() < 0.001
+
+
+def test_of_two_unsure_attacks_close_together_one_is_marked():
+    frames, strengths = np.array([0, 900, 20000, 20900]), np.array([90.0, 70.0, 60.0, 80.0])
+    doubts = np.array([3.0, 2.0, 3.0, 0.1], np.float32)
+
+    left = onsets._slow_attacks_once(frames, strengths, doubts, RATE)
+
+    assert left.tolist() == [90.0, onsets.FAINT, 60.0, 80.0]
