@@ -11,21 +11,30 @@ FRAMES_AT_ONCE = 1 << 17
 
 
 class Listener:
-    """One channel of an audio, its peak at 1 and its mean at 0, read part by part."""
+    """One channel of an audio, its peak at 1 and its mean at 0, read part by part.
+
+    `loudest` is the frame of the peak: what is laid out from there lies alike however the recording is cut.
+    """
 
     def __init__(self, audio: Audio) -> None:
         self.rate, self.frames = audio.rate, audio.frames
         self._samples = audio.samples
         self._channel = _loudest_where_the_mean_cancels(audio.samples)
-        found: list[tuple[float, float, float]] = []
+        found: list[tuple[int, float, float, float, int]] = []
 
         def measure(start: int, end: int) -> None:
             part = self._mono(start, end)
-            found.append((float(part.sum()), float(part.min()), float(part.max())))
+            low, high = int(part.argmin()), int(part.argmax())
+            loudest = start + (high if part[high] >= -part[low] else low)
+            found.append((start, float(part.sum()), float(part[low]), float(part[high]), loudest))
 
         if self.frames:
             in_threads(measure, self.frames, FRAMES_AT_ONCE)
-        sums, lows, highs = zip(*sorted(found), strict=True) if found else ((), (0.0,), (0.0,))
+        _, sums, lows, highs, places = (
+            zip(*sorted(found), strict=True) if found else ((), (), (0.0,), (0.0,), (0,))
+        )
+        tops = [max(high, -low) for low, high in zip(lows, highs, strict=True)]
+        self.loudest = places[int(np.argmax(tops))]
         self._mean = np.float32(math.fsum(sums) / max(1, self.frames))
         self.peak = max(max(highs) - float(self._mean), float(self._mean) - min(lows)) if self.frames else 0.0
 

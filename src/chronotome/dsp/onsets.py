@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 import numpy as np
+import soxr
 from numpy.typing import NDArray
 from threadpoolctl import threadpool_limits
 
@@ -20,6 +21,10 @@ from chronotome.dsp.spectrum import in_threads
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.units import Frames
 
+EAR_RATE = 44100
+"""Frames per second at which everything is listened to, whatever the rate of the recording."""
+HOPS_MEET = 21120
+"""Frames at that rate after which all hops, and the blocks of the peak follower, meet again."""
 LONGEST_PART = 60.0
 """Seconds looked at in one piece: memory does not grow with the recording."""
 SHORTEST_PART = 8.0
@@ -105,7 +110,8 @@ def detect_onsets(
     energies name the candidates; the first frame that a linear predictor of the past does not expect is
     where each starts. Small networks judge, from rises and levels per octave, how likely a candidate is an
     onset, and where a slow attack starts. The recording is looked at in parts of at most a minute, so that
-    memory does not grow with it.
+    memory does not grow with it. All hops are counted from the loudest frame, at one rate: a recording that
+    is cut or padded elsewhere is heard alike.
     """
     listener = Listener(audio)
     if audio.frames < SHORTEST or listener.peak <= 0:
@@ -184,21 +190,24 @@ def _heard(listener: Listener, *, progress: Progress) -> Heard:
 
 def hear_part(listener: Listener, start: int, end: int) -> Heard:
     """Candidates that start within [start, end)."""
-    rate = listener.rate
+    rate, ear = listener.rate, EAR_RATE / listener.rate
     before = min(start, int(MARGIN * rate)) + int(PADDING * rate)
+    before += round((start - before - listener.loudest) * ear % HOPS_MEET / ear)
     after = min(listener.frames - end, int(MARGIN * rate)) + int(PADDING * rate)
-    signal = listener.part(start - before, end + after)
-    flux, rises = novelty(signal, rate), octave_rises(signal, rate)
-    found = find_candidates(flux, rises, rate)
-    features = features_of(found, flux, rises, rate)
+    part = listener.part(start - before, end + after)
+    signal = part if rate == EAR_RATE else soxr.resample(part, rate, EAR_RATE)
+    flux, rises = novelty(signal, EAR_RATE), octave_rises(signal, EAR_RATE)
+    found = find_candidates(flux, rises, EAR_RATE)
+    features = features_of(found, flux, rises, EAR_RATE)
     places = found.places * rises.hop
     wanted = (_likelihoods(features, None) >= UNLIKELY) if len(found) else np.zeros(0, bool)
-    wanted &= (places >= before - PADDING * rate) & (places < len(signal) - after + PADDING * rate)
+    first, last = before * ear - PADDING * EAR_RATE, (len(part) - after) * ear + PADDING * EAR_RATE
+    wanted &= (places >= first) & (places < last)
     places, features, heights = places[wanted], features[wanted], found.heights[wanted]
     if not len(places):
         return Heard(places, features, places, heights, heights)
-    frames, doubts = attacks_of(places, heights, signal, rises, rate)
-    bands, gains = _bands(flux, frames, rate)
+    frames, doubts = attacks_of(places, heights, signal, rises, part, rate)
+    bands, gains = _bands(flux, _at_rate(frames, rate, EAR_RATE), EAR_RATE)
     frames = frames - before + start
     inside = (frames < end) & ((frames >= start) | (start == 0))
     return Heard(
@@ -211,26 +220,27 @@ def hear_part(listener: Listener, start: int, end: int) -> Heard:
 
 
 def attacks_of(
-    places: Frames, heights: NDArray[np.float32], signal: Curve, rises: Rises, rate: int
+    places: Frames, heights: NDArray[np.float32], signal: Curve, rises: Rises, part: Curve, rate: int
 ) -> tuple[Frames, NDArray[np.float32]]:
-    """The frame where each attack starts, and its expected error in ms.
+    """The frame of `part` where each attack starts, and its expected error in ms.
 
     A network leads from the place to about where the attack is, a linear predictor from there to the frame,
-    and the network corrects that where the attack is slow.
+    and the network corrects that where the attack is slow. The network hears `signal`, at the rate of all
+    listening, where the places are; the predictor hears `part`, at the rate of the recording.
     """
-    near = places + _shifts(places, signal, rises, rate, least=0.0)
+    near = places + _shifts(shapes_of(places, signal, rises, EAR_RATE), EAR_RATE, least=0.0)
+    near = _at_rate(near, EAR_RATE, rate)
     trust = np.clip((heights - LEAST_RISE) / (SURE_RISE - LEAST_RISE), 0, 1)  # no step between the two ways
-    frames = near + np.rint(trust * (first_frames(signal, rate, near) - near)).astype(np.int64)
-    shapes = shapes_of(frames, signal, rises, rate)
-    frames = frames + _shifts_by(shapes, rate, least=LEAST_SHIFT)
-    return frames, network("doubt")(shapes)[:, 0]
+    frames = near + np.rint(trust * (first_frames(part, rate, near) - near)).astype(np.int64)
+    shapes = shapes_of(_at_rate(frames, rate, EAR_RATE), signal, rises, EAR_RATE)
+    return frames + _shifts(shapes, rate, least=LEAST_SHIFT), network("doubt")(shapes)[:, 0]
 
 
-def _shifts(places: Frames, signal: Curve, rises: Rises, rate: int, *, least: float) -> Frames:
-    return _shifts_by(shapes_of(places, signal, rises, rate), rate, least=least)
+def _at_rate(frames: Frames, rate: int, other: int) -> Frames:
+    return frames if rate == other else np.rint(frames * (other / rate)).astype(np.int64)
 
 
-def _shifts_by(shapes: Features, rate: int, *, least: float) -> Frames:
+def _shifts(shapes: Features, rate: int, *, least: float) -> Frames:
     """Frames to the attack; nothing at `least` seconds and below, rising from there without a step."""
     shifts = network("timing")(shapes)[:, 0] / 1000
     believed = np.sign(shifts) * np.clip(np.abs(shifts) - least, 0, MOST_SHIFT)
@@ -283,3 +293,4 @@ def _strengths(likely: NDArray[np.float64], gains: NDArray[np.float32]) -> NDArr
     surety = np.clip((likely - SURE) / (1 - SURE), 0, 1)
     above = SURE_STRENGTH + (100 - SURE_STRENGTH) * surety * (0.3 + 0.7 * loudness)
     return np.where(sure, above, likely * SURE_STRENGTH / SURE)
+
