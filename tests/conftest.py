@@ -72,6 +72,17 @@ class Person:
         where = QPoint(*map(round, place)) if place else QPoint()
         self.bot.mouseClick(widget, Qt.MouseButton.LeftButton, pos=where)
 
+    def wheel(self, widget, amount) -> None:
+        from PySide6.QtCore import QPoint, QPointF, Qt
+        from PySide6.QtGui import QWheelEvent
+        from PySide6.QtWidgets import QApplication
+
+        middle, none = QPointF(widget.rect().center()), Qt.MouseButton.NoButton
+        where, keys = QPointF(widget.mapToGlobal(middle)), Qt.KeyboardModifier.NoModifier
+        phase = Qt.ScrollPhase.NoScrollPhase
+        event = QWheelEvent(middle, where, QPoint(), QPoint(0, amount), none, keys, phase, False)
+        QApplication.sendEvent(widget, event)
+
     def double_click(self, widget, place) -> None:
         from PySide6.QtCore import QPoint, Qt
 

@@ -304,6 +304,8 @@ def altered(heard: Heard, other: Heard, random: np.random.Generator) -> Heard:
         (0.2, coded),
         (0.7, at_another_speed),
     ]
+    if random.random() < LIKELY:  # a chopped loop under something that was not chopped
+        other = (with_gaps if random.random() < 0.5 else glued)(other, random)
     for chance, change in chances:
         if random.random() < chance:
             heard = change(heard, random)

@@ -20,6 +20,7 @@ from typing import Any
 
 import numpy as np
 import soundfile
+import soxr
 from sklearn.linear_model import LogisticRegression
 from sklearn.neural_network import MLPClassifier, MLPRegressor
 from sklearn.preprocessing import StandardScaler
@@ -32,7 +33,7 @@ from chronotome.dsp.candidates import features_of, find_candidates, shapes_of
 from chronotome.dsp.listener import Listener
 from chronotome.dsp.network import WIDEST
 from chronotome.dsp.novelty import novelty
-from chronotome.dsp.onsets import LEAST_RISE, MATERIALS, material_features
+from chronotome.dsp.onsets import EAR_RATE, LEAST_RISE, MATERIALS, material_features
 from chronotome.dsp.rises import octave_rises
 
 WEIGHTS = Path(__file__).parent.parent / "src/chronotome/assets/onset-networks.npz"
@@ -126,6 +127,10 @@ def examples_of(wav: Path, other: Path, *, variant: int) -> dict[str, np.ndarray
     rate, padding = heard.rate, int(PADDING * heard.rate)
     listener = Listener(audio_of(heard.samples, rate))
     signal = listener.part(-padding, len(heard.samples) + padding)
+    if rate != EAR_RATE:
+        signal, ear = soxr.resample(signal, rate, EAR_RATE), EAR_RATE / rate
+        heard = replace(heard, rate=EAR_RATE, starts=heard.starts * ear, silent=heard.silent * ear)
+        rate, padding = EAR_RATE, round(padding * ear)
     flux, rises = novelty(signal, rate), octave_rises(signal, rate)
     found = find_candidates(flux, rises, rate)
     heard = replace(heard, starts=heard.starts + padding, silent=heard.silent + padding)

@@ -206,7 +206,7 @@ def hear_part(listener: Listener, start: int, end: int) -> Heard:
     places, features, heights = places[wanted], features[wanted], found.heights[wanted]
     if not len(places):
         return Heard(places, features, places, heights, heights)
-    frames, doubts = attacks_of(places, heights, signal, rises, part, rate)
+    frames, doubts = attacks_of(places, heights, signal, rises, part, rate=rate)
     bands, gains = _bands(flux, _at_rate(frames, rate, EAR_RATE), EAR_RATE)
     frames = frames - before + start
     inside = (frames < end) & ((frames >= start) | (start == 0))
@@ -220,7 +220,7 @@ def hear_part(listener: Listener, start: int, end: int) -> Heard:
 
 
 def attacks_of(
-    places: Frames, heights: NDArray[np.float32], signal: Curve, rises: Rises, part: Curve, rate: int
+    places: Frames, heights: NDArray[np.float32], signal: Curve, rises: Rises, part: Curve, *, rate: int
 ) -> tuple[Frames, NDArray[np.float32]]:
     """The frame of `part` where each attack starts, and its expected error in ms.
 
@@ -293,4 +293,3 @@ def _strengths(likely: NDArray[np.float64], gains: NDArray[np.float32]) -> NDArr
     surety = np.clip((likely - SURE) / (1 - SURE), 0, 1)
     above = SURE_STRENGTH + (100 - SURE_STRENGTH) * surety * (0.3 + 0.7 * loudness)
     return np.where(sure, above, likely * SURE_STRENGTH / SURE)
-

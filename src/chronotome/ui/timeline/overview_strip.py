@@ -61,16 +61,12 @@ class OverviewStrip(Lane):
         if shown is None or source is None:
             return
         ratio = self.devicePixelRatioF()
-        key = (
-            shown.plan,
-            shown.side,
-            self.desk.view.extent,
-            content.width(),
-            ratio,
-            theme.name,
-            source.is_whole,
-        )
-        if self._image is None or key != self._key:
+        look = (shown.recording.content, shown.side, content.width(), ratio, theme.name, source.is_whole)
+        key = (look, self.desk.view.extent, shown.plan)
+        is_near = (
+            self.desk.store.is_drafting and self._key[:1] == key[:1]
+        )  # a hand moves: some frames per pixel
+        if self._image is None or (key != self._key and not is_near):
             count = int(content.width() * ratio)
             edges = np.linspace(0.0, self.desk.view.extent, count + 1)
             lows, highs = columns(source, *shown.under(edges))

@@ -1,0 +1,110 @@
+"""What the networks are taught must be true: the truth goes where the sound goes."""
+
+import numpy as np
+import pytest
+
+import alter
+from alter import Heard
+from sounds import RATE, noise_hits
+
+STARTS = [6000 + 13000 * place + 61 * place * place for place in range(14)]
+LENGTH = 240000
+
+
+def heard(seed=3, loudness=None):
+    count = len(STARTS)
+    no = np.zeros(count, bool)
+    samples = noise_hits(STARTS, LENGTH, loudness=loudness, seed=seed, decay=0.05)
+    starts = np.array(STARTS, float)
+    return Heard(samples, RATE, starts, np.zeros(count), no, no.copy(), no.copy(), np.zeros(0))
+
+
+def level(samples, start, seconds):
+    part = samples[max(0, int(start)) : int(start + seconds * RATE)]
+    return float(np.sqrt(np.mean(part.astype(np.float64) ** 2))) if len(part) else 0.0
+
+
+@pytest.mark.parametrize("seed", range(6))
+@pytest.mark.parametrize("change", [alter.glued, alter.with_gaps, alter.later])
+def test_every_start_that_is_kept_has_a_stroke_and_quiet_before_it(change, seed):
+    changed = change(heard(), np.random.default_rng(seed))
+
+    assert len(changed.starts) >= len(STARTS) - 2
+    for start in changed.starts:
+        after, before = (
+            level(changed.samples, start, 0.002),
+            level(changed.samples, start - 0.002 * RATE, 0.002),
+        )
+        assert after > 4 * before
+
+
+def test_slices_in_another_order_keep_their_rows_together():
+    first = heard(loudness=np.linspace(0.2, 0.9, len(STARTS)).tolist())
+    first.slack[:] = np.linspace(0.2, 0.9, len(STARTS))
+
+    changed = alter.glued(first, np.random.default_rng(1))
+
+    order = np.argsort(changed.starts)
+    assert not np.array_equal(changed.slack[order], np.sort(changed.slack))
+    peaks = alter.levels_at(changed.samples, changed.starts, RATE, 0.004)
+    assert np.corrcoef(peaks, changed.slack)[0, 1] > 0.95
+
+
+def test_a_stroke_that_drowns_in_noise_need_not_be_found():
+    loudness = [0.9, 0.0005] * 7
+    masked = np.zeros(len(STARTS))
+    for seed in range(12):
+        masked += alter.with_noise(heard(loudness=loudness), np.random.default_rng(seed)).masked
+
+    assert masked[::2].sum() == 0
+    assert masked[1::2].min() > 3
+
+
+def test_what_bleeds_in_may_be_found_or_not():
+    other = heard(seed=8)
+
+    changed = alter.with_bleed(heard(), other, np.random.default_rng(2))
+
+    np.testing.assert_array_equal(changed.silent, other.starts)
+    np.testing.assert_array_equal(changed.starts, STARTS)
+
+
+def test_strokes_of_both_players_count_where_they_can_be_heard():
+    first, second = heard(), heard(seed=8)
+    second.starts[:] += 4000
+    second.samples[:] = np.roll(second.samples, 4000, axis=0)
+    counts = set()
+    for seed in range(8):
+        both = alter.layered(first, second, np.random.default_rng(seed))
+        assert len(both.starts) == 2 * len(STARTS)
+        assert not both.masked[: len(STARTS)].any()
+        counts.add(int(both.masked[len(STARTS) :].sum()))
+
+    assert 0 in counts
+
+
+def test_another_speed_changes_the_rate_and_no_sample():
+    first = heard()
+
+    changed = alter.at_another_speed(first, np.random.default_rng(4))
+
+    assert changed.rate != RATE
+    assert changed.samples is first.samples
+
+
+@pytest.mark.parametrize("seed", range(4))
+def test_a_codec_keeps_every_frame_in_its_place(seed):
+    first = heard()
+
+    changed = alter.coded(first, np.random.default_rng(seed))
+
+    one, other = first.samples[:, 0], changed.samples[:, 0]
+    lags = [float(np.dot(one[4000:-4000], np.roll(other, -lag)[4000:-4000])) for lag in range(-40, 41)]
+    assert int(np.argmax(lags)) == 40
+
+
+def test_a_chain_is_the_same_for_the_same_seed():
+    first, second = (alter.altered(heard(), heard(seed=8), np.random.default_rng(11)) for _ in range(2))
+
+    np.testing.assert_array_equal(first.samples, second.samples)
+    np.testing.assert_array_equal(first.starts, second.starts)
