@@ -8,6 +8,7 @@ import numpy as np
 from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
+from chronotome.middle import middle_of
 from chronotome.session.grid import Metre, Tempo
 from chronotome.units import BeatArray, SecondsArray
 
@@ -189,7 +190,7 @@ def beat_map(fit: Fit, measured: Measured | None, take: Take) -> BeatMap | None:
     if known is None or len(known[0]) < 2:
         return None
     seconds, beats = known
-    step = float(np.median(np.diff(beats)))
+    step = middle_of(np.diff(beats))
     pins = [(pin.frame / take.rate, pin.beat) for pin in fit.pins]
     if fit.beat_one is not None and not any(beat == 0 for _, beat in pins):
         pins.append((fit.beat_one / take.rate, 0.0))
@@ -308,7 +309,7 @@ def _outside(
     chosen = distance > 1e-6
     share = np.ones(len(beats)) if np.isinf(fade) else np.clip(1 - distance / fade, 0, 1)
     moved = seconds + away * share
-    period = float(np.median(np.diff(seconds)))
+    period = middle_of(np.diff(seconds))
     chosen &= (moved < pin[0] - 0.3 * period) if is_before else (moved > pin[0] + 0.3 * period)
     chosen &= moved >= 0
     return moved[chosen], beats[chosen]
@@ -324,7 +325,7 @@ def _filled(
     bar: float,
 ) -> tuple[SecondsArray, BeatArray]:
     """Beats as they are up to a bar before the later pin, as far as there is room; from there even steps."""
-    period = float(np.median(np.diff(seconds)))
+    period = middle_of(np.diff(seconds))
     kept = (numbers > here[1] + step * 0.5) & (numbers <= there[1] - bar + 1e-6)
     left = (there[1] - numbers) / step * period
     kept &= seconds + SAME_BEAT * left < there[0]

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from chronotome.middle import middle_of
 from chronotome.session.fit import BeatMap
 from chronotome.session.follow import beats_of
 from chronotome.session.grid import Metre
@@ -55,7 +56,7 @@ def _found(beats: BeatMap, metre: Metre) -> tuple[FitCheck, ...]:
         length = float(lengths[bar])
         before = lengths[max(0, bar - NEIGHBOURS) : bar]
         after = lengths[bar + 1 : bar + 1 + NEIGHBOURS]
-        around = float(np.median(np.concatenate([before, after])))
+        around = middle_of(np.concatenate([before, after]))
         if abs(length / around - 1) <= DOUBTFUL_JUMP:
             continue
         tempo, usual = 60 * metre.bar / length, 60 * metre.bar / around

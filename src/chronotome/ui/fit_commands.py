@@ -7,6 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 from PySide6.QtWidgets import QApplication, QInputDialog
 
+from chronotome.middle import middle_of
 from chronotome.render.mix import Side
 from chronotome.session.anchors import heard_beats_of
 from chronotome.session.edits import fitting
@@ -43,7 +44,7 @@ def tempo_of_taps(moments: list[float]) -> Tapped | None:
     gaps = np.diff(moments)
     if len(gaps) < FEWEST_TAPS - 1:
         return None
-    middle = float(np.median(gaps))
+    middle = middle_of(gaps)
     kept = gaps[np.abs(gaps - middle) <= OUTLIER_SHARE * middle]
     if not len(kept):
         return None

@@ -11,6 +11,8 @@ from chronotome.ui.figures import counted
 
 HEIGHT = 26
 TOLD_MILLISECONDS = 8000
+TELLING_MILLISECONDS = 60
+"""Between two steps of the bar: each paints the window at once."""
 
 
 def bars_of_room(history: History) -> int:
@@ -84,6 +86,10 @@ class StatusLine(QWidget):
         self._told = QTimer(self)
         self._told.setSingleShot(True)
         self._told.timeout.connect(self._show_hint)
+        self._telling = QTimer(self)
+        self._telling.setSingleShot(True)
+        self._telling.setInterval(TELLING_MILLISECONDS)
+        self._telling.timeout.connect(self._tell_progress)
         self._is_important = False
         desk.workspace.told.connect(self.tell)
         desk.view.hinted.connect(self.hint)
@@ -140,8 +146,13 @@ class StatusLine(QWidget):
             more = f" and {len(running) - 1} more" if len(running) > 1 else ""
             self.work.setText(f"{task.words}{more}")
 
-    def _on_progress(self, fraction: float) -> None:
-        self.bar.setValue(int(100 * fraction))
+    def _on_progress(self, _fraction: float) -> None:
+        if not self._telling.isActive():
+            self._telling.start()
+
+    def _tell_progress(self) -> None:
+        if self._task is not None:
+            self.bar.setValue(int(100 * self._task.fraction))
 
     def _on_cancel(self) -> None:
         for task in self._desk.tasks.running:

@@ -5,6 +5,7 @@ from enum import StrEnum
 
 import numpy as np
 
+from chronotome.middle import middle_of
 from chronotome.session.edits.recordings import with_recording
 from chronotome.session.edits.room import with_room
 from chronotome.session.edits.timing import set_tempo
@@ -282,7 +283,7 @@ def set_tapped(session: Session, track: TrackId, frames: Sequence[int]) -> Sessi
     rate = session.recording_of(found[1]).rate
     beat = session.metre.beat
     places = np.asarray(frames, np.float64) / rate
-    period = float(np.median(np.diff(places)))
+    period = middle_of(np.diff(places))
     numbers = np.concatenate([[0], np.cumsum(np.maximum(1, np.round(np.diff(places) / period)))])
     slope, start = np.polyfit(numbers, places, 1)
     one = max(0, round(float(start) * rate))

@@ -7,6 +7,7 @@ from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen, QPolygonF
 
+from chronotome.middle import middle_of
 from chronotome.session.edits.fitting import pin_beat, unpin_beat
 from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
@@ -92,7 +93,7 @@ class PulseLane(TrackLane):
         heard = guide.heard or guide.beats
         tempi, smooth = heard.tempi, heard.smoothed(SMOOTH_BEATS)
         song = self.desk.session.tempo.beats_per_minute
-        middle = float(np.median(tempi))
+        middle = middle_of(tempi)
         known = np.append(smooth, song) if abs(song / middle - 1) < 0.12 else smooth
         reach = max(NARROWEST / 2, float(np.abs(known - middle).max()) * 1.25)
         above, below = self._beyond(guide, middle, reach)
@@ -228,7 +229,7 @@ class PulseLane(TrackLane):
             np.ceil(beats.beats[0] / metre.beat - 1e-6), np.floor(beats.beats[-1] / metre.beat + 1e-6) + 1
         )
         xs = self.xs_of(guide.frame_at(numbers * metre.beat))
-        gap = float(np.median(np.diff(xs))) if len(xs) > 1 else 99.0
+        gap = middle_of(np.diff(xs)) if len(xs) > 1 else 99.0
         every = 1 if gap >= CLOSEST_BEATS else metre.beats
         while gap * every < CLOSEST_BEATS:
             every *= 2

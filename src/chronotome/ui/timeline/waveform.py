@@ -8,6 +8,7 @@ from PySide6.QtGui import QColor, QImage
 
 from chronotome.dsp.audio import Curve
 from chronotome.dsp.overview import BUCKET, columns_of
+from chronotome.middle import middle_of
 from chronotome.render.pool import Source
 
 FINE = 2.0
@@ -28,7 +29,7 @@ def columns(source: Source, edges: NDArray[np.float64], is_within: NDArray[np.bo
         return nothing, nothing
     first, last = np.flatnonzero(is_within)[[0, -1]]
     inside = edges[first : last + 2]
-    per_column = float(np.median(np.diff(inside)))
+    per_column = middle_of(np.diff(inside))
     if per_column < FINE * BUCKET and source.is_whole:
         found = columns_of(source.region.samples, inside)
     else:
