@@ -1,6 +1,6 @@
 import numpy as np
 import pytest
-from hypothesis import given
+from hypothesis import example, given
 from hypothesis import strategies as st
 
 from chronotome.session.edits.fitting import (
@@ -122,6 +122,7 @@ def test_a_bar_on_the_wrong_line_takes_all_later_bars_along():
     assert mended.seconds_at(np.arange(9.0)) == pytest.approx(DRIFT[:9], abs=1e-4)
 
 
+@example(ties=[(0, 0.0), (20, 0.00390625)], scale=0.5, is_constant=False)
 @given(
     st.lists(st.tuples(st.integers(-8, 40), st.floats(0.0, 20.0)), max_size=5),
     st.sampled_from([0.5, 1.0, 2.0]),

@@ -200,6 +200,8 @@ def beat_map(fit: Fit, measured: Measured | None, take: Take) -> BeatMap | None:
         is_steady = fit.tempo is not None or (measured is not None and measured.is_constant)
         seconds, beats = _pinned(seconds, beats, pins, step=step, bar=take.metre.bar, is_steady=is_steady)
     rising = np.concatenate([[True], (np.diff(seconds) > 1e-4) & (np.diff(beats) > 1e-9)])
+    for moment, beat in pins:  # stays, however little room is left between it and the one before
+        rising |= (seconds == moment) & (beats == beat)
     seconds, beats = seconds[rising], beats[rising]
     if len(seconds) < 2:
         return None
