@@ -124,8 +124,8 @@ def with_gaps(heard: Heard, random: np.random.Generator) -> Heard:
     before = -1e9
     for at in heard.starts[order].tolist():
         gap = int(random.choice([0.003, 0.006, 0.01, 0.02, 0.03]) * random.uniform(0.7, 1.3) * heard.rate)
-        if at - before > LEAST_APART * heard.rate + gap and random.random() < 0.5 and at > gap:
-            end = int(at) - int(random.choice([0, 0, 0.0002, 0.001]) * heard.rate)
+        end = int(at) - int(random.choice([0, 0, 0.0002, 0.001]) * heard.rate)
+        if at - before > LEAST_APART * heard.rate + gap and random.random() < 0.5 and end > gap:
             fade = max(1, int(random.choice([0.0, 0.0005, 0.003]) * heard.rate))
             samples[end - gap : end] = 0
             start = max(0, end - gap - fade)

@@ -38,6 +38,29 @@ def test_every_start_that_is_kept_has_a_stroke_and_quiet_before_it(change, seed)
         assert after > 4 * before
 
 
+class Least:
+    """Draws the shortest gap as early before the stroke as there is."""
+
+    def choice(self, values):
+        return values[0] if values[0] else values[-1]
+
+    def uniform(self, low, _high):
+        return low
+
+    def random(self):
+        return 0.0
+
+
+def test_a_stroke_with_no_room_for_a_gap_before_it_has_none():
+    first = heard()
+    by = 120 - STARTS[0]
+    early = first.moved(first.starts + by, first.silent, np.roll(first.samples, by, axis=0))
+
+    changed = alter.with_gaps(early, Least())
+
+    np.testing.assert_array_equal(changed.samples[:200], early.samples[:200])
+
+
 def test_slices_in_another_order_keep_their_rows_together():
     first = heard(loudness=np.linspace(0.2, 0.9, len(STARTS)).tolist())
     first.slack[:] = np.linspace(0.2, 0.9, len(STARTS))
