@@ -42,7 +42,7 @@ class Least:
     """Draws the shortest gap as early before the stroke as there is."""
 
     def choice(self, values):
-        return values[0] if values[0] else values[-1]
+        return values[0] or values[-1]
 
     def uniform(self, low, _high):
         return low

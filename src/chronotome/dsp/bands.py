@@ -2,7 +2,7 @@
 
 from enum import IntEnum, StrEnum
 
-ANALYSIS_VERSION = 4
+ANALYSIS_VERSION = 5
 
 
 class Band(IntEnum):
