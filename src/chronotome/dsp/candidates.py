@@ -6,6 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy.ndimage import maximum_filter1d
 
+from chronotome.dsp.attack import rows_around
 from chronotome.dsp.audio import Curve
 from chronotome.dsp.network import Features
 from chronotome.dsp.novelty import Novelty
@@ -230,25 +231,28 @@ def shapes_of(frames: Frames, signal: Curve, rises: Rises, rate: int) -> Feature
 
     All of it is read between hops at times from the frame on, so that the grid of hops leaves no trace.
     """
-    energies = rises.energies
-    bands = np.stack(
-        [energies[0], energies[1:3].sum(axis=0), energies[3:5].sum(axis=0), energies[5:].sum(axis=0)], axis=1
-    )
-    bands = np.concatenate([bands, bands.sum(axis=1, keepdims=True)], axis=1)
-    width = max(1, round(FAR_SPAN * rate / rises.hop)) | 1
-    near = _between(np.log(bands), frames[:, None] + NEAR_TIMES * rate, rises.hop)
-    far = _between(_smoothed(bands, width), frames[:, None] + FAR_TIMES * rate, rises.hop)
+    half = round(FAR_SPAN * rate / rises.hop) // 2
+    near = _between(rises.levels, frames[:, None] + NEAR_TIMES * rate, rises.hop)
+    far = _mean_around(rises.totals, half, frames[:, None] + FAR_TIMES * rate, rises.hop)
     envelope = np.concatenate([near, np.log(far)], axis=1)
     loudest = near[:, :, -1].max(axis=1)
     envelope = np.maximum(envelope - loudest[:, None, None], -12)
     return np.concatenate([envelope.reshape(len(frames), -1), _peaks(frames, signal, rate)], axis=1)
 
 
-def _smoothed(bands: NDArray[np.float32], width: int) -> NDArray[np.float32]:
-    """Running mean over an odd number of hops, the ends held."""
-    padded = np.pad(bands, ((width // 2 + 1, width // 2), (0, 0)), mode="edge")
-    total = np.cumsum(padded, axis=0, dtype=np.float64)
-    return np.maximum((total[width:] - total[:-width]) / width, 1e-12).astype(np.float32)
+def _mean_around(
+    totals: NDArray[np.float64], half: int, frames: NDArray[np.float64], hop: int
+) -> NDArray[np.float32]:
+    """Means over `half` hops to either side at frames of shape (candidates, times), between two hops."""
+    last = len(totals) - 1
+    places = np.clip(frames / hop, 0, last - 1)
+    left = places.astype(np.int64)
+    share = (places - left)[:, :, None]
+    early, end = np.clip(left - half, 0, last), np.clip(left + half + 1, 0, last)
+    here = totals[end] - totals[early]
+    there = totals[np.minimum(end + 1, last)] - totals[np.minimum(early + 1, last)]
+    mean = (here * (1 - share) + there * share) / (2 * half + 1)
+    return np.maximum(mean, 1e-12).astype(np.float32)
 
 
 def _between(curve: NDArray[np.float32], frames: NDArray[np.float64], hop: int) -> NDArray[np.float32]:
@@ -262,9 +266,7 @@ def _between(curve: NDArray[np.float32], frames: NDArray[np.float64], hop: int) 
 def _peaks(frames: Frames, signal: Curve, rate: int) -> Features:
     """Log of the loudest sample in each ms from 14 before to 12 after, relative to the next 40 ms."""
     size = max(1, int(0.001 * rate))
-    places = frames[:, None] + np.arange(-14 * size, 40 * size)
-    inside = (places >= 0) & (places < len(signal))
-    samples = np.abs(np.where(inside, signal[np.clip(places, 0, len(signal) - 1)], np.float32(0)))
+    samples = np.abs(rows_around(signal, frames, 14 * size, 40 * size))
     loudest = np.log(samples[:, 14 * size :].max(axis=1) + np.float32(1e-6))
     peaks = samples[:, : 26 * size].reshape(len(frames), 26, size).max(axis=2)
     return np.maximum(np.log(peaks + np.float32(1e-6)) - loudest[:, None], -6)

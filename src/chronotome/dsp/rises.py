@@ -1,10 +1,11 @@
 """Energy per octave band every 0.7 ms, and how steeply it rises."""
 
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import cached_property, lru_cache
 
 import numpy as np
 import scipy.fft
+from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Curve
 from chronotome.dsp.spectrum import Spectrogram, fast_size, power_of, windows_of
@@ -29,6 +30,23 @@ class Rises:
     energies: Spectrogram
     ratios: Spectrogram
     change: Curve
+
+    @cached_property
+    def groups(self) -> Spectrogram:
+        """Shape (hops, 5): energies below 250 Hz, to 1.2 kHz, to 5 kHz, above; all of them."""
+        each = self.energies
+        four = [each[0], each[1:3].sum(axis=0), each[3:5].sum(axis=0), each[5:].sum(axis=0)]
+        return np.stack([*four, np.sum(four, axis=0)], axis=1)
+
+    @cached_property
+    def levels(self) -> Spectrogram:
+        """The logarithm of the groups."""
+        return np.log(self.groups)
+
+    @cached_property
+    def totals(self) -> NDArray[np.float64]:
+        """Shape (1 + hops, 5): sums of the groups before each hop."""
+        return np.concatenate([np.zeros((1, 5)), np.cumsum(self.groups, axis=0, dtype=np.float64)])
 
 
 @lru_cache(maxsize=16)
