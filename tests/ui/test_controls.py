@@ -217,3 +217,14 @@ def test_while_a_setting_slides_the_overview_waits_and_then_tells_it(at_work, is
     at_work.bot.mouseRelease(slider, Qt.MouseButton.LeftButton, pos=QPoint(200, 32))
     strip.grab()
     assert (strip._image is before) is is_undone
+
+
+@pytest.mark.parametrize("stage", list(Stage))
+def test_every_tray_is_laid_out_within_its_width(at_work, stage):
+    at_work.desk.view.show_stage(stage)
+    at_work.settle()
+
+    tray = at_work.window.trays[stage]
+    assert tray.layout().geometry().width() == tray.width()
+    wide = [each for each in tray.findChildren(QWidget) if each.isVisible() and each.width() > tray.width()]
+    assert wide == []

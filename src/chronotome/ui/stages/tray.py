@@ -4,6 +4,7 @@ from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 
 from PySide6.QtCore import QSize, Qt
+from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
 from chronotome.session.model import Session
@@ -41,6 +42,13 @@ class Tray(QWidget):
 
     def sizeHint(self) -> QSize:
         return QSize(WIDTH, super().sizeHint().height())
+
+    def showEvent(self, event: QShowEvent) -> None:
+        """Rows that were hidden while the tray was leave its layout as wide as they were: lay it out anew."""
+        super().showEvent(event)
+        layout = self.layout()
+        layout.invalidate()
+        layout.activate()
 
     def add(self, widget: QWidget) -> None:
         self.rows.addWidget(widget)
