@@ -156,6 +156,8 @@ def bucket_kit(random: np.random.Generator) -> Take:
                 late += 0.019
             if is_fill and beat >= 1.5:
                 late -= 0.012 * (beat - 1.25)
+            if (bar, name, beat) in GRACES:  # the hand that leads in is early, not the stroke late
+                late -= 0.012
             take.put(beat_at(bar, beat) + late, BUCKETS[name](random), loudness * random.uniform(0.85, 1.0))
             if (bar, name, beat) in GRACES:
                 soft = BUCKETS[name](np.random.default_rng([7, bar]))

@@ -269,7 +269,7 @@ def test_the_demo_opens_with_something_to_look_at(person):
 
     cards = {stage: card.figures for stage, card in person.window.rail.cards.items()}
     assert len(person.session.tracks) == 8
-    assert cards[Stage.MARK].key == "78 onsets"
+    assert cards[Stage.MARK].key == "82 onsets"
     assert cards[Stage.TIGHTEN].to_check > 0
     assert not person.desk.store.is_modified
     assert person.desk.workspace.folder is None
