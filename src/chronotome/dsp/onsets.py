@@ -231,7 +231,9 @@ def attacks_of(
     near = places + _shifts(shapes_of(places, signal, rises, EAR_RATE), EAR_RATE, least=0.0)
     near = _at_rate(near, EAR_RATE, rate)
     trust = np.clip((heights - LEAST_RISE) / (SURE_RISE - LEAST_RISE), 0, 1)  # no step between the two ways
-    frames = near + np.rint(trust * (first_frames(part, rate, near) - near)).astype(np.int64)
+    frames, clear = near.copy(), trust > 0
+    exact = first_frames(part, rate, near[clear])
+    frames[clear] += np.rint(trust[clear] * (exact - near[clear])).astype(np.int64)
     shapes = shapes_of(_at_rate(frames, rate, EAR_RATE), signal, rises, EAR_RATE)
     return frames + _shifts(shapes, rate, least=LEAST_SHIFT), network("doubt")(shapes)[:, 0]
 
