@@ -156,10 +156,10 @@ def bucket_kit(random: np.random.Generator) -> Take:
                 late += 0.019
             if is_fill and beat >= 1.5:
                 late -= 0.012 * (beat - 1.25)
-            if (bar, name, beat) in GRACES:  # the hand that leads in is early, not the stroke late
-                late -= 0.012
+            leads_in = (bar, name, beat) in GRACES
+            late -= 0.012 * leads_in  # the hand that leads in is early, not the stroke late
             take.put(beat_at(bar, beat) + late, BUCKETS[name](random), loudness * random.uniform(0.85, 1.0))
-            if (bar, name, beat) in GRACES:
+            if leads_in:
                 soft = BUCKETS[name](np.random.default_rng([7, bar]))
                 take.put(beat_at(bar, beat) + late - GRACE_SECONDS, soft, 0.3)
         if bar in {1, 4}:  # a stroke that is neither here nor there
