@@ -47,8 +47,9 @@ class Tray(QWidget):
         """Rows that were hidden while the tray was leave its layout as wide as they were: lay it out anew."""
         super().showEvent(event)
         layout = self.layout()
-        layout.invalidate()
-        layout.activate()
+        if layout is not None:
+            layout.invalidate()
+            layout.activate()
 
     def add(self, widget: QWidget) -> None:
         self.rows.addWidget(widget)
