@@ -3,7 +3,7 @@
     python tools/join_networks.py ONE.npz OTHER.npz [--out src/chronotome/assets/onset-networks.npz]
 
 Networks of other recordings or another size err elsewhere: the mean errs less. Layers lie side by side, and
-the first one takes up the other standardisation.
+the first one takes up the other standardisation: of what lies within five deviations the mean is exact.
 """
 
 import argparse
@@ -11,7 +11,8 @@ from pathlib import Path
 
 import numpy as np
 
-from train_onsets import WEIGHTS, Layers
+WEIGHTS = Path(__file__).parent.parent / "src/chronotome/assets/onset-networks.npz"
+Layers = dict[str, np.ndarray]
 
 
 def joined(name: str, one: Layers, other: Layers) -> Layers:

@@ -5,6 +5,8 @@ import pytest
 
 import alter
 from alter import Heard
+from chronotome.dsp.network import Network
+from join_networks import joined
 from sounds import RATE, noise_hits
 
 STARTS = [6000 + 13000 * place + 61 * place * place for place in range(14)]
@@ -131,3 +133,26 @@ def test_a_chain_is_the_same_for_the_same_seed():
 
     np.testing.assert_array_equal(first.samples, second.samples)
     np.testing.assert_array_equal(first.starts, second.starts)
+
+
+def test_joined_networks_answer_the_mean_of_both():
+    random = np.random.default_rng(6)
+
+    def made(hidden):
+        layers = {"it.mean": random.normal(size=5) / 4, "it.scale": random.uniform(1, 2, 5)}
+        for layer, (wide, deep) in enumerate(((5, hidden), (hidden, 4), (4, 1))):
+            layers[f"it.weights{layer}"] = random.normal(size=(wide, deep)).astype(np.float16)
+            layers[f"it.biases{layer}"] = random.normal(size=deep).astype(np.float32)
+        return layers
+
+    def answers(layers, features):
+        weights = tuple(layers[f"it.weights{layer}"].astype(np.float32) for layer in range(3))
+        biases = tuple(layers[f"it.biases{layer}"] for layer in range(3))
+        return Network(layers["it.mean"], layers["it.scale"], weights, biases)(features)
+
+    one, other = made(7), made(3)
+    features = random.normal(size=(40, 5)).astype(np.float32)
+
+    both = answers(joined("it", one, other), features)
+
+    np.testing.assert_allclose(both, (answers(one, features) + answers(other, features)) / 2, atol=0.05)
