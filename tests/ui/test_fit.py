@@ -259,10 +259,10 @@ def test_a_doubtful_bar_is_gone_to_and_mended(drifting):
     drifting.press(Qt.Key.Key_N)
     chosen = drifting.desk.view.beat
     drifting.wait(lambda: "jumps" in tray.check.text())
+    drifting.wait(lambda: drifting.window.rail.cards[Stage.FIT].figures.to_check == 1)
 
     assert late == pytest.approx(DRIFT[21], abs=0.02)
     assert chosen == 16.0
-    assert drifting.window.rail.cards[Stage.FIT].figures.to_check == 1
 
 
 def test_each_hit_is_a_beat_where_that_is_said(drifting):
