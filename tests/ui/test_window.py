@@ -267,10 +267,10 @@ def test_the_demo_opens_with_something_to_look_at(person):
     person.window.session_files.open_demo()
     person.settle()
 
-    cards = {stage: card.figures for stage, card in person.window.rail.cards.items()}
+    cards = person.window.rail.cards
     assert len(person.session.tracks) == 8
-    assert cards[Stage.MARK].key == "82 onsets"
-    assert cards[Stage.TIGHTEN].to_check > 0
+    person.wait(lambda: cards[Stage.MARK].figures.key == "82 onsets")
+    person.wait(lambda: cards[Stage.TIGHTEN].figures.to_check > 0)
     assert not person.desk.store.is_modified
     assert person.desk.workspace.folder is None
     assert Path(DEMO_SESSION).is_dir()
