@@ -62,7 +62,9 @@ def test_pairs_are_grouped_as_crowds_are(gap, first, second):
         assert len(strokes) == 2
 
 
-@pytest.mark.parametrize(("gap", "strengths", "count"), [(2300, (50.0, 90.0), 1), (2300, (90.0, 50.0), 2)])
+@pytest.mark.parametrize(
+    ("gap", "strengths", "count"), [(2300, (50.0, 90.0), 1), (2300, (90.0, 50.0), 2), (2300, (90.0, 89.0), 1)]
+)
 def test_a_grace_note_may_lead_from_farther_than_a_rattle_follows(gap, strengths, count):
     strokes = strokes_of(np.array([0, gap]), np.array(strengths), WITHIN)
 

@@ -86,9 +86,11 @@ def halved(signal: Curve, *, taps: int) -> Curve:
     padded = np.pad(signal, (middle, middle + 1))
     frames = (len(signal) + 1) // 2
     result = weights[middle] * padded[middle : middle + 2 * frames : 2]
+    even = padded[::2].copy()  # each is read by many taps: side by side, that is quick
+    pair = np.empty_like(result)
     for away in range(1, middle + 1, 2):
-        pair = padded[middle - away : middle - away + 2 * frames : 2].copy()
-        pair += padded[middle + away : middle + away + 2 * frames : 2]
+        first, second = (middle - away) // 2, (middle + away) // 2
+        np.add(even[first : first + frames], even[second : second + frames], out=pair)
         pair *= weights[middle + away]
         result += pair
     return result
@@ -140,6 +142,7 @@ def band_magnitudes(signal: Curve, bank: Spectrogram, *, hop: int) -> Spectrogra
         power = power_of(scipy.fft.rfft(part, axis=1), first, last)
         np.matmul(np.sqrt(power, out=power), weights, out=magnitudes[start:end])
     return magnitudes
+
 
 
 def power_of(spectra: NDArray[np.complex64], first: int, last: int) -> Spectrogram:

@@ -13,6 +13,8 @@ USUAL_STROKE = 40.0
 """Milliseconds from an onset within which another one is the same stroke."""
 BEFORE = 1.2
 """Of that: a grace note leads its stroke from farther away than a rattle follows one."""
+AS_LOUD = 2.0
+"""Strengths nearer than that are equal: which of the two is the grace note, nobody hears."""
 SHARE_OF_STEP = 0.75
 """Of a grid step: at fast grids two neighbours that belong to two lines are two strokes."""
 LONGEST = 1.75
@@ -55,7 +57,8 @@ def strokes_of(frames: Frames, strengths: NDArray[np.float64], within: float) ->
     first, leads = np.ones(count, bool), np.ones(count, bool)
     pairs = starts[sizes == 2]
     later = strengths[pairs + 1] > strengths[pairs]
-    joined = later | (frames[pairs + 1] - frames[pairs] <= within)
+    as_loud = strengths[pairs + 1] > strengths[pairs] - AS_LOUD
+    joined = as_loud | (frames[pairs + 1] - frames[pairs] <= within)
     first[pairs[joined] + 1] = False
     leads[pairs[joined] + ~later[joined]] = False
     for start, end in zip(starts[sizes > 2].tolist(), ends[sizes > 2].tolist(), strict=True):
@@ -84,8 +87,9 @@ def _groups(frames: list[int], strengths: NDArray[np.float64], within: float) ->
             if at - frames[start - 1] > LONGEST * before:
                 break
             start -= 1
-        while end < len(frames) and free[end] and frames[end] - frames[end - 1] <= after:
-            if frames[end] - at > LONGEST * after:
+        while end < len(frames) and free[end]:
+            reach = before if strengths[end] > strengths[loudest] - AS_LOUD else after
+            if frames[end] - frames[end - 1] > reach or frames[end] - at > LONGEST * after:
                 break
             end += 1
         free[start:end] = [False] * (end - start)
