@@ -189,9 +189,25 @@ def features_of(found: Candidates, heard: Novelty, rises: Rises, rate: int) -> F
         mean(long.levels, 80, 120),
         mean(long.levels, -50, -30),
         np.clip(rises.ratios[:, found.places].T, -2, 6),
+        _above_gaps(found, rises, rate),
         _energy_features(found, rises, rate),
     ]
     return np.concatenate([np.stack(columns, axis=1), *blocks], axis=1, dtype=np.float32)
+
+
+def _above_gaps(found: Candidates, rises: Rises, rate: int) -> Features:
+    """Per octave, what follows over the quietest 2 ms before, and over what was before a gap."""
+
+    def around(start: float, end: float) -> NDArray[np.float32]:
+        first, last = (int(seconds * rate / rises.hop) for seconds in (start, end))
+        return _around(rises.energies.T, found.places, first, last)
+
+    three = around(-0.015, 0.0)
+    three = three[:, :-2] + three[:, 1:-1] + three[:, 2:]
+    after = np.log(around(0.0, 0.006).mean(axis=1))
+    later, earlier = np.log(around(0.006, 0.02).mean(axis=1)), np.log(around(-0.03, -0.012).mean(axis=1))
+    gaps = after - np.log(three.min(axis=1) / 3)
+    return np.concatenate([np.clip(gaps, -2, 8), np.clip(later - earlier, -4, 6)], axis=1)
 
 
 def _energy_features(found: Candidates, rises: Rises, rate: int) -> Features:

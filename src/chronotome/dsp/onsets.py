@@ -17,6 +17,7 @@ from chronotome.dsp.listener import Listener
 from chronotome.dsp.network import Features, network
 from chronotome.dsp.novelty import Novelty, novelty
 from chronotome.dsp.rises import Rises, octave_rises
+from chronotome.dsp.slow import KINDS, UNSURE_MS, Unsure, heard_again
 from chronotome.dsp.spectrum import in_threads
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.units import Frames
@@ -40,7 +41,7 @@ LEAST_SHIFT, MOST_SHIFT = 0.001, 0.010
 """Seconds: smaller corrections would only blur an exact frame; larger ones are not believed."""
 LEAST_RISE, SURE_RISE = 1.0, 2.0
 """Change of the rises from which the predictor's frame counts at all, and alone."""
-SLOW_ATTACK, UNSURE_MS, FAINT = 0.045, 1.0, 30.0
+SLOW_ATTACK, SLOW_MS, FAINT = 0.045, 1.0, 30.0
 """Two attacks closer than that, both as unsure as that, are one: a bow, a breath; the weaker is faint."""
 ONE_ATTACK = 0.006
 """Seconds: closer candidates are one; strokes of a flam are farther apart."""
@@ -84,6 +85,10 @@ class Heard:
     gains: NDArray[np.float32]
     """dB of new energy, relative to a full-scale peak."""
     doubts: NDArray[np.float32]
+    again: NDArray[np.float32]
+    """Logits of those heard again, a column for each kind of material that may be known; 0 for the rest."""
+    trust: NDArray[np.float32]
+    """How much of that counts."""
 
 
 def detect_onsets(
@@ -109,9 +114,9 @@ def detect_onsets(
     Whitened log-flux curves with vibrato suppression (Böck and Widmer, 2013) and the rises of octave-band
     energies name the candidates; the first frame that a linear predictor of the past does not expect is
     where each starts. Small networks judge, from rises and levels per octave, how likely a candidate is an
-    onset, and where a slow attack starts. The recording is looked at in parts of at most a minute, so that
-    memory does not grow with it. All hops are counted from the loudest frame, at one rate: a recording that
-    is cut or padded elsewhere is heard alike.
+    onset, and where it starts; a slow or hidden one is heard again by what is new around it alone. The
+    recording is looked at in parts of at most a minute, so that memory does not grow with it. All hops are
+    counted from the loudest frame, at one rate: a recording that is cut or padded elsewhere is heard alike.
     """
     listener = Listener(audio)
     if audio.frames < SHORTEST or listener.peak <= 0:
@@ -120,10 +125,10 @@ def detect_onsets(
         heard = _heard(listener, progress=part_of(progress, 0.0, 0.98))
     if not len(heard.frames):
         return NOTHING
-    likely = _likelihoods(heard.features, material)
+    likely = _likelihoods(heard, material)
     if material is None:
         material = _material_of(heard.features, likely)
-        likely = _likelihoods(heard.features, material)
+        likely = _likelihoods(heard, material)
     early = max(1, int(0.012 * audio.rate))
     if np.abs(listener.part(0, early)).max() < 0.02:  # padding giving way to a noise floor is no onset
         likely[heard.frames < early] = 0.0
@@ -138,6 +143,13 @@ def detect_onsets(
         np.round(heard.doubts[kept], 2).astype(np.float64),
         material,
     )
+
+
+def _likelihoods(heard: Heard, material: Material | None) -> NDArray[np.float64]:
+    """By what was heard first, and of the unsure by what was heard again."""
+    first = logits_of(heard.features, material)
+    kind = 1 + MATERIALS.index(material) if material in MATERIALS else 0
+    return likely_of(first + heard.trust * (heard.again[:, kind] - first))
 
 
 def _kept(frames: Frames, likely: NDArray[np.float64], spacing: float) -> NDArray[np.int64]:
@@ -156,7 +168,7 @@ def _slow_attacks_once(
     close = np.diff(frames[sure]) < SLOW_ATTACK * rate
     for at in np.flatnonzero(close).tolist():
         pair = sure[at : at + 2]
-        if doubts[pair].min() > UNSURE_MS and (result[pair] >= SURE_STRENGTH).all():
+        if doubts[pair].min() > SLOW_MS and (result[pair] >= SURE_STRENGTH).all():
             weaker = pair[int(result[pair[1]] <= result[pair[0]])]
             result[weaker] = min(FAINT, result[weaker])
     return result
@@ -183,7 +195,7 @@ def _heard(listener: Listener, *, progress: Progress) -> Heard:
     return Heard(
         *(
             np.concatenate([getattr(each, column) for each in whole])
-            for column in ("frames", "features", "bands", "gains", "doubts")
+            for column in ("frames", "features", "bands", "gains", "doubts", "again", "trust")
         )
     )
 
@@ -200,13 +212,23 @@ def hear_part(listener: Listener, start: int, end: int) -> Heard:
     found = find_candidates(flux, rises, EAR_RATE)
     features = features_of(found, flux, rises, EAR_RATE)
     places = found.places * rises.hop
-    wanted = (_likelihoods(features, None) >= UNLIKELY) if len(found) else np.zeros(0, bool)
+    logits = logits_of(features, None) if len(found) else np.zeros(0, np.float32)
+    wanted = likely_of(logits) >= UNLIKELY
     first, last = before * ear - PADDING * EAR_RATE, (len(part) - after) * ear + PADDING * EAR_RATE
     wanted &= (places >= first) & (places < last)
     places, features, heights = places[wanted], features[wanted], found.heights[wanted]
     if not len(places):
-        return Heard(places, features, places, heights, heights)
+        return Heard(
+            places, features, places, heights, heights, np.zeros((0, len(KINDS)), np.float32), heights
+        )
     frames, doubts = attacks_of(places, heights, signal, rises, part, rate=rate)
+    again, trust = np.zeros((len(frames), len(KINDS)), np.float32), np.zeros(len(frames), np.float32)
+    which = np.flatnonzero(doubts > UNSURE_MS)
+    if len(which):
+        every = Unsure(_at_rate(frames, rate, EAR_RATE), doubts, logits[wanted])
+        better = heard_again(every, which, flux, EAR_RATE)
+        frames[which] += np.rint(better.shifts * (rate / 1000)).astype(np.int64)
+        doubts[which], again[which], trust[which] = better.doubts, better.logits, better.trust
     bands, gains = _bands(flux, _at_rate(frames, rate, EAR_RATE), EAR_RATE)
     frames = frames - before + start
     inside = (frames < end) & ((frames >= start) | (start == 0))
@@ -216,6 +238,8 @@ def hear_part(listener: Listener, start: int, end: int) -> Heard:
         bands[inside],
         gains[inside],
         np.maximum(doubts, 0)[inside],
+        again[inside],
+        trust[inside],
     )
 
 
@@ -262,12 +286,16 @@ def _bands(flux: Novelty, frames: Frames, rate: int) -> tuple[NDArray[np.int64],
     return gained.argmax(axis=1), 20 * np.log10(np.maximum(total, np.float32(1e-6)))
 
 
-def _likelihoods(features: Features, material: Material | None) -> NDArray[np.float64]:
-    """Chance that each candidate is an onset."""
+def logits_of(features: Features, material: Material | None) -> NDArray[np.float32]:
+    """How likely each candidate is an onset."""
     kind = np.array([each is material for each in MATERIALS], np.float32)
     told = np.concatenate([features, np.broadcast_to(kind, (len(features), len(kind)))], axis=1)
-    logits = network("strength")(told)[:, 0].astype(np.float64)
-    return 1 / (1 + np.exp(-np.clip(logits, -30, 30)))
+    return network("strength")(told)[:, 0]
+
+
+def likely_of(logits: NDArray[np.float32]) -> NDArray[np.float64]:
+    """Chance that each candidate is an onset."""
+    return 1 / (1 + np.exp(-np.clip(logits.astype(np.float64), -30, 30)))
 
 
 def _material_of(features: Features, likely: NDArray[np.float64]) -> Material:

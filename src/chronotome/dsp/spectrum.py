@@ -144,7 +144,6 @@ def band_magnitudes(signal: Curve, bank: Spectrogram, *, hop: int) -> Spectrogra
     return magnitudes
 
 
-
 def power_of(spectra: NDArray[np.complex64], first: int, last: int) -> Spectrogram:
     """Squared magnitudes of bins [first, last); overwrites `spectra`. |complex64| is three times slower."""
     parts = spectra.view(np.float32)

@@ -1,0 +1,124 @@
+"""Attacks that are slow, or hidden under what rings on, heard again: where they start, and if they do."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.dsp.network import Features, network
+from chronotome.dsp.newcomers import newcomers_of
+from chronotome.dsp.novelty import Novelty
+from chronotome.units import Frames
+
+UNSURE_MS, VERY_UNSURE_MS = 0.7, 0.9
+"""Expected errors from which an attack is heard again, and from which only that counts."""
+LED_FROM, LED_WHOLLY, MOST_LED = 3.0, 6.0, 25.0
+"""Milliseconds: shorter ways are not led, longer ones wholly, none farther at once."""
+ROUNDS = 2
+SETTLED_FROM, SETTLED_WHOLLY, MOST_SETTLED = 1.0, 2.0, 35.0
+"""Milliseconds likewise, of the last step: a small one would only blur an exact frame."""
+
+
+SAME, NEAR_MS = 0.006, 150.0
+"""Seconds within which two are one attack; ms within which another one nearby counts."""
+NOBODY = -5.0
+"""Logit of no other attack nearby."""
+KINDS = np.concatenate([np.zeros((1, 3), np.float32), np.eye(3, dtype=np.float32)])
+"""What may be known of the material: nothing, or that it is the first, second or third kind."""
+
+
+@dataclass(frozen=True, eq=False)
+class Unsure:
+    """Columns of equal length: frames, their expected errors in ms, and logits of their being an onset."""
+
+    frames: Frames
+    doubts: NDArray[np.float32]
+    logits: NDArray[np.float32]
+
+    def chosen(self, which: NDArray[np.int64]) -> "Unsure":
+        return Unsure(self.frames[which], self.doubts[which], self.logits[which])
+
+
+@dataclass(frozen=True, eq=False)
+class HeardAgain:
+    """Columns of equal length: ms to the attack, its expected error in ms, and logits of its being an onset.
+
+    `logits` has a column for each of `KINDS`; `trust` is how much of it counts, 0 to 1.
+    """
+
+    shifts: NDArray[np.float32]
+    doubts: NDArray[np.float32]
+    logits: NDArray[np.float32]
+    trust: NDArray[np.float32]
+
+
+def heard_again(every: Unsure, which: NDArray[np.int64], heard: Novelty, rate: int) -> HeardAgain:
+    """Hear what is new around the unsure ones, go where it leads, hear again, then judge from both places.
+
+    Parameters
+    ----------
+    every : Unsure
+        All candidates of a part, frames of the signal at `rate` that the novelty was heard of.
+    which : int64, shape (unsure,)
+        Those to be heard again.
+    """
+    unsure = every.chosen(which)
+    told = told_of(unsure, heard, rate)
+    doubts = network("unsettled")(told)[:, 0]
+    ways = network("settled")(told)[:, 0]
+    moved = every.frames.astype(np.float64)
+    moved[which] += np.clip(ways, -MOST_SETTLED, MOST_SETTLED) * (rate / 1000)
+    around = neighbours_of(moved, every.logits, which, rate)
+    told = np.concatenate([told, ways[:, None], doubts[:, None], around], axis=1, dtype=np.float32)
+    trust = np.clip((unsure.doubts - UNSURE_MS) / (VERY_UNSURE_MS - UNSURE_MS), 0, 1)
+    return HeardAgain(
+        trust * _believed(ways, SETTLED_FROM, SETTLED_WHOLLY, MOST_SETTLED),
+        unsure.doubts + trust * (doubts - unsure.doubts),
+        np.stack([_judged(told, kind) for kind in KINDS], axis=1),
+        trust,
+    )
+
+
+def _judged(told: Features, kind: NDArray[np.float32]) -> NDArray[np.float32]:
+    return network("amended")(np.concatenate([told, np.tile(kind, (len(told), 1))], axis=1))[:, 0]
+
+
+def neighbours_of(
+    frames: NDArray[np.float64], logits: NDArray[np.float32], which: NDArray[np.int64], rate: int
+) -> Features:
+    """Ms to the candidates before and after each of `which` that are other attacks, and their logits."""
+    order = np.argsort(frames, kind="stable")
+    places, known = frames[order], logits[order]
+    here, same = frames[which], SAME * rate
+    before = np.searchsorted(places, here - same, side="left") - 1
+    after = np.searchsorted(places, here + same, side="right")
+    columns = []
+    for at in (before, after):
+        inside = np.clip(at, 0, len(places) - 1)
+        away = np.abs(places[inside] - here) * (1000 / rate)
+        is_near = (at == inside) & (away < NEAR_MS)
+        columns.append([np.where(is_near, away, NEAR_MS), np.where(is_near, known[inside], NOBODY)])
+    (gap_before, logit_before), (gap_after, logit_after) = columns
+    return np.stack([gap_before, gap_after, logit_before, logit_after], axis=1).astype(np.float32)
+
+
+def _believed(ways: NDArray[np.float32], least: float, wholly: float, most: float) -> NDArray[np.float32]:
+    """Nothing of short ways, all of long ones, no step between; none longer than the most."""
+    return np.clip(ways, -most, most) * np.clip((np.abs(ways) - least) / (wholly - least), 0, 1)
+
+
+def told_of(unsure: Unsure, heard: Novelty, rate: int) -> Features:
+    """What the networks are told: what is new around each frame and where it leads, and what was known."""
+    first = new = new_around(unsure.frames, heard, rate)
+    led = unsure.frames
+    for _ in range(ROUNDS):
+        ways = _believed(network("led")(new)[:, 0], LED_FROM, LED_WHOLLY, MOST_LED)
+        led = led + np.rint(ways * (rate / 1000)).astype(np.int64)
+        new = new_around(led, heard, rate)
+    known = np.stack([(led - unsure.frames) * (1000 / rate), unsure.doubts, unsure.logits], axis=1)
+    return np.concatenate([first, new, known], axis=1, dtype=np.float32)
+
+
+def new_around(frames: Frames, heard: Novelty, rate: int) -> Features:
+    """What is new around each frame of the signal at `rate`."""
+    return newcomers_of(heard.low, np.rint(frames / heard.parts).astype(np.int64), rate / heard.parts)
