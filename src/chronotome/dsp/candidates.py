@@ -22,7 +22,7 @@ SAME_PLACE = 0.020
 """Seconds within which a second curve's maximum is the same place."""
 BACK, AHEAD = 0.050, 0.030
 NEARNESS = 0.012
-EARLIEST_SHARE, FAINT_SHARE, LEAST_RISE = 0.4, 0.12, 2.0
+EARLIEST_SHARE, FAINT_SHARE, LEAST_RISE, MOST_FAINT = 0.4, 0.12, 2.0, 3.5
 APART = 0.006
 SMALLEST = np.float32(1e-3)
 
@@ -109,7 +109,7 @@ def find_candidates(heard: Novelty, rises: Rises, rate: int) -> Candidates:
     leading = is_peak & is_strong & (from_best <= 0) & (from_best >= -int(0.03 * rate / rises.hop))
     leading[each, best] = True
     first = leading.argmax(axis=1)
-    strokes = is_peak & (change >= np.maximum(FAINT_SHARE * heights, LEAST_RISE)[:, None])
+    strokes = is_peak & (change >= np.clip(FAINT_SHARE * heights, LEAST_RISE, MOST_FAINT)[:, None])
     strokes[:, offsets < -0.045 * rate / rises.hop] = False
     strokes[each, first] = True
     strokes[each, best] = True
