@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -39,13 +40,19 @@ class Flux:
     levels: Spectrogram
 
 
+class Low(NamedTuple):
+    """A signal at a low rate: frame k of it is frame `parts * k` of the whole."""
+
+    signal: Curve
+    parts: int
+
+
 @dataclass(frozen=True, eq=False)
 class Novelty:
     """All curves on one axis of hops.
 
     Invariants: equal lengths; `change` is the mean of the short and the long window's change; `excess` is
-    `change` over its running median; `bands` are magnitudes below 200 Hz, between, and above 2.5 kHz; frame k
-    of `low` is frame `parts * k` of the signal.
+    `change` over its running median; `bands` are magnitudes below 200 Hz, between, and above 2.5 kHz.
     """
 
     hop: int
@@ -55,8 +62,7 @@ class Novelty:
     long: Flux
     slow: Flux
     bands: Spectrogram
-    low: Curve
-    parts: int
+    low: Low
 
 
 @lru_cache(maxsize=16)
@@ -138,24 +144,24 @@ def novelty(signal: Curve, rate: int) -> Novelty:
         grouping=_grouping(tuple(centres), SHORT_OCTAVES),
         scale=SHORT_SCALE,
     )
-    parts = int(2 ** max(0, np.floor(np.log2(rate / LOW_RATE))))
-    low = _low(signal, parts)
-    long, slow = _long_windows(low, parts, rate, hop, len(levels))
+    low = _low(signal, rate)
+    long, slow = _long_windows(low, rate, hop, len(levels))
     change = (short.change + long.change) * np.float32(0.5)
     reach = int(MEDIAN_SECONDS * rate / hop) | 1
     excess: Curve = change - median_filter(change, reach, mode="constant").astype(np.float32)
-    return Novelty(hop, change, excess, short, long, slow, bands, low, parts)
+    return Novelty(hop, change, excess, short, long, slow, bands, low)
 
 
-def _low(signal: Curve, parts: int) -> Curve:
-    """The signal at that part of its rate, a power of two."""
+def _low(signal: Curve, rate: int) -> Low:
+    parts = int(2 ** max(0, np.floor(np.log2(rate / LOW_RATE))))
     for left in range(int(np.log2(parts)), 0, -1):
         signal = halved(signal, taps=23 if left == 1 else 7)
-    return signal
+    return Low(signal, parts)
 
 
-def _long_windows(low: Curve, parts: int, rate: int, hop: int, hops: int) -> tuple[Flux, Flux]:
+def _long_windows(low: Low, rate: int, hop: int, hops: int) -> tuple[Flux, Flux]:
     """Flux of the long window over 20 and over 80 ms, brought to the axis of hops."""
+    signal, parts = low
     low_rate = rate / parts
     wide_hop = max(1, round(LONG_HOP * low_rate))
     bank, centres = triangular_bank(
@@ -165,7 +171,7 @@ def _long_windows(low: Curve, parts: int, rate: int, hop: int, hops: int) -> tup
         highest=HIGHEST_LONG,
         per_octave=PER_OCTAVE,
     )
-    levels = whitened(band_magnitudes(low, bank, hop=wide_hop), hops_per_second=low_rate / wide_hop)
+    levels = whitened(band_magnitudes(signal, bank, hop=wide_hop), hops_per_second=low_rate / wide_hop)
     early = LONG_EARLY * rate / hop  # the long window hears an attack before it comes
     places = (np.arange(hops) - early) * hop / (wide_hop * parts)
     grouping = _grouping(tuple(centres), LONG_OCTAVES)

@@ -41,8 +41,11 @@ LEAST_SHIFT, MOST_SHIFT = 0.001, 0.010
 """Seconds: smaller corrections would only blur an exact frame; larger ones are not believed."""
 LEAST_RISE, SURE_RISE = 1.0, 2.0
 """Change of the rises from which the predictor's frame counts at all, and alone."""
-SLOW_ATTACK, SLOW_MS, FAINT = 0.045, 1.0, 30.0
-"""Two attacks closer than that, both as unsure as that, are one: a bow, a breath; the weaker is faint."""
+SLOW_ATTACK, FAINT = 0.030, 30.0
+"""Of two attacks closer than that the weaker is faint where it is unsure: a bow, a breath is one attack."""
+SLOW_MS = {Material.DRUMS: 4.0, Material.SUSTAINED: 0.4}
+USUAL_SLOW_MS = 2.0
+"""Expected errors from which it is: a drum may be hit twice so soon, a bowed tone hardly."""
 ONE_ATTACK = 0.006
 """Seconds: closer candidates are one; strokes of a flam are farther apart."""
 BAND_TILT = np.array([1.0, 3.0, 12.0], np.float32)  # natural spectra fall; without it nothing would be high
@@ -134,7 +137,8 @@ def detect_onsets(
         likely[heard.frames < early] = 0.0
     kept = _kept(heard.frames, likely, ONE_ATTACK * audio.rate)
     strengths = _strengths(likely, heard.gains)[kept]
-    strengths = _slow_attacks_once(heard.frames[kept], strengths, heard.doubts[kept], audio.rate)
+    unsure = heard.doubts[kept] > SLOW_MS.get(material, USUAL_SLOW_MS)
+    strengths = _slow_attacks_once(heard.frames[kept], strengths, unsure, audio.rate)
     progress(1.0)
     return DetectedOnsets(
         heard.frames[kept],
@@ -160,16 +164,16 @@ def _kept(frames: Frames, likely: NDArray[np.float64], spacing: float) -> NDArra
 
 
 def _slow_attacks_once(
-    frames: Frames, strengths: NDArray[np.float64], doubts: NDArray[np.float32], rate: int
+    frames: Frames, strengths: NDArray[np.float64], unsure: NDArray[np.bool_], rate: int
 ) -> NDArray[np.float64]:
-    """The strengths, but of two unsure attacks close together the weaker is faint: it is one slow attack."""
+    """The strengths, but of two attacks close together the weaker is faint where unsure: it is a slow one."""
     result = strengths.copy()
     sure = np.flatnonzero(strengths >= SURE_STRENGTH)
     close = np.diff(frames[sure]) < SLOW_ATTACK * rate
     for at in np.flatnonzero(close).tolist():
         pair = sure[at : at + 2]
-        if doubts[pair].min() > SLOW_MS and (result[pair] >= SURE_STRENGTH).all():
-            weaker = pair[int(result[pair[1]] <= result[pair[0]])]
+        weaker = pair[int(result[pair[1]] <= result[pair[0]])]
+        if unsure[weaker] and (result[pair] >= SURE_STRENGTH).all():
             result[weaker] = min(FAINT, result[weaker])
     return result
 
@@ -226,7 +230,7 @@ def hear_part(listener: Listener, start: int, end: int) -> Heard:
     which = np.flatnonzero(doubts > UNSURE_MS)
     if len(which):
         every = Unsure(_at_rate(frames, rate, EAR_RATE), doubts, logits[wanted])
-        better = heard_again(every, which, flux, EAR_RATE)
+        better = heard_again(every, which, flux.low, EAR_RATE)
         frames[which] += np.rint(better.shifts * (rate / 1000)).astype(np.int64)
         doubts[which], again[which], trust[which] = better.doubts, better.logits, better.trust
     bands, gains = _bands(flux, _at_rate(frames, rate, EAR_RATE), EAR_RATE)

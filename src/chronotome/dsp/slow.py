@@ -7,7 +7,7 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.network import Features, network
 from chronotome.dsp.newcomers import newcomers_of
-from chronotome.dsp.novelty import Novelty
+from chronotome.dsp.novelty import Low
 from chronotome.units import Frames
 
 UNSURE_MS, VERY_UNSURE_MS = 0.7, 0.9
@@ -52,24 +52,21 @@ class HeardAgain:
     trust: NDArray[np.float32]
 
 
-def heard_again(every: Unsure, which: NDArray[np.int64], heard: Novelty, rate: int) -> HeardAgain:
+def heard_again(every: Unsure, which: NDArray[np.int64], low: Low, rate: int) -> HeardAgain:
     """Hear what is new around the unsure ones, go where it leads, hear again, then judge from both places.
 
     Parameters
     ----------
     every : Unsure
-        All candidates of a part, frames of the signal at `rate` that the novelty was heard of.
+        All candidates of a part, frames of the signal at `rate`.
     which : int64, shape (unsure,)
         Those to be heard again.
     """
     unsure = every.chosen(which)
-    told = told_of(unsure, heard, rate)
+    told = told_of(unsure, low, rate)
+    ways = np.clip(network("settled")(told)[:, 0], -MOST_SETTLED, MOST_SETTLED)
     doubts = network("unsettled")(told)[:, 0]
-    ways = network("settled")(told)[:, 0]
-    moved = every.frames.astype(np.float64)
-    moved[which] += np.clip(ways, -MOST_SETTLED, MOST_SETTLED) * (rate / 1000)
-    around = neighbours_of(moved, every.logits, which, rate)
-    told = np.concatenate([told, ways[:, None], doubts[:, None], around], axis=1, dtype=np.float32)
+    told = np.concatenate([told, settled_of(every, which, ways, doubts, rate)], axis=1)
     trust = np.clip((unsure.doubts - UNSURE_MS) / (VERY_UNSURE_MS - UNSURE_MS), 0, 1)
     return HeardAgain(
         trust * _believed(ways, SETTLED_FROM, SETTLED_WHOLLY, MOST_SETTLED),
@@ -83,23 +80,26 @@ def _judged(told: Features, kind: NDArray[np.float32]) -> NDArray[np.float32]:
     return network("amended")(np.concatenate([told, np.tile(kind, (len(told), 1))], axis=1))[:, 0]
 
 
-def neighbours_of(
-    frames: NDArray[np.float64], logits: NDArray[np.float32], which: NDArray[np.int64], rate: int
+def settled_of(
+    every: Unsure, which: NDArray[np.int64], ways: NDArray[np.float32], doubts: NDArray[np.float32], rate: int
 ) -> Features:
-    """Ms to the candidates before and after each of `which` that are other attacks, and their logits."""
+    """What the judge is told besides: the way and its doubt, and ms to the other attacks and their logits."""
+    frames = every.frames.astype(np.float64)
+    frames[which] += ways * (rate / 1000)
     order = np.argsort(frames, kind="stable")
-    places, known = frames[order], logits[order]
+    places, known = frames[order], every.logits[order]
     here, same = frames[which], SAME * rate
     before = np.searchsorted(places, here - same, side="left") - 1
     after = np.searchsorted(places, here + same, side="right")
-    columns = []
+    sides = []
     for at in (before, after):
         inside = np.clip(at, 0, len(places) - 1)
         away = np.abs(places[inside] - here) * (1000 / rate)
         is_near = (at == inside) & (away < NEAR_MS)
-        columns.append([np.where(is_near, away, NEAR_MS), np.where(is_near, known[inside], NOBODY)])
-    (gap_before, logit_before), (gap_after, logit_after) = columns
-    return np.stack([gap_before, gap_after, logit_before, logit_after], axis=1).astype(np.float32)
+        sides.append([np.where(is_near, away, NEAR_MS), np.where(is_near, known[inside], NOBODY)])
+    (gap_before, logit_before), (gap_after, logit_after) = sides
+    columns = [ways, doubts, gap_before, gap_after, logit_before, logit_after]
+    return np.stack(columns, axis=1).astype(np.float32)
 
 
 def _believed(ways: NDArray[np.float32], least: float, wholly: float, most: float) -> NDArray[np.float32]:
@@ -107,18 +107,18 @@ def _believed(ways: NDArray[np.float32], least: float, wholly: float, most: floa
     return np.clip(ways, -most, most) * np.clip((np.abs(ways) - least) / (wholly - least), 0, 1)
 
 
-def told_of(unsure: Unsure, heard: Novelty, rate: int) -> Features:
+def told_of(unsure: Unsure, low: Low, rate: int) -> Features:
     """What the networks are told: what is new around each frame and where it leads, and what was known."""
-    first = new = new_around(unsure.frames, heard, rate)
+    first = new = new_around(unsure.frames, low, rate)
     led = unsure.frames
     for _ in range(ROUNDS):
         ways = _believed(network("led")(new)[:, 0], LED_FROM, LED_WHOLLY, MOST_LED)
         led = led + np.rint(ways * (rate / 1000)).astype(np.int64)
-        new = new_around(led, heard, rate)
+        new = new_around(led, low, rate)
     known = np.stack([(led - unsure.frames) * (1000 / rate), unsure.doubts, unsure.logits], axis=1)
     return np.concatenate([first, new, known], axis=1, dtype=np.float32)
 
 
-def new_around(frames: Frames, heard: Novelty, rate: int) -> Features:
+def new_around(frames: Frames, low: Low, rate: int) -> Features:
     """What is new around each frame of the signal at `rate`."""
-    return newcomers_of(heard.low, np.rint(frames / heard.parts).astype(np.int64), rate / heard.parts)
+    return newcomers_of(low.signal, np.rint(frames / low.parts).astype(np.int64), rate / low.parts)

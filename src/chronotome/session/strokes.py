@@ -13,7 +13,7 @@ USUAL_STROKE = 40.0
 """Milliseconds from an onset within which another one is the same stroke."""
 BEFORE = 1.2
 """Of that: a grace note leads its stroke from farther away than a rattle follows one."""
-AS_LOUD = 2.0
+AS_LOUD = 5.0
 """Strengths nearer than that are equal: which of the two is the grace note, nobody hears."""
 SHARE_OF_STEP = 0.75
 """Of a grid step: at fast grids two neighbours that belong to two lines are two strokes."""
