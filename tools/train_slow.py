@@ -162,6 +162,8 @@ def read(file: Path) -> Take:
 def beside(file: Path) -> Columns:
     """What is new around each frame, around a place beside it, and at the attack; with ms to the attack."""
     take = read(file)
+    if not take.near.any():
+        return {}
     random = np.random.default_rng(crc(file))
     frames = take.every.frames[take.which]
     middle = frames + take.late * (EAR_RATE / 1000)
@@ -172,9 +174,9 @@ def beside(file: Path) -> Columns:
     ]
     new, late = [], []
     for each in (np.rint(at[take.near]).astype(np.int64) for at in places):
-        new.append(new_around(each, take.low, EAR_RATE).reshape(len(each), -1).astype(np.float16))
+        new.append(new_around(each, take.low, EAR_RATE).astype(np.float16))
         late.append((middle[take.near] - each) / EAR_RATE * 1000)
-    return {"new": np.concatenate(new), "late": np.concatenate(late)} if take.near.any() else {}
+    return {"new": np.concatenate(new), "late": np.concatenate(late)}
 
 
 def again(file: Path) -> np.ndarray:

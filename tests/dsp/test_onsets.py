@@ -283,10 +283,10 @@ def test_marks_stay_when_a_file_is_resampled():
     assert np.abs(first / RATE - second / 48000).max() < 0.001
 
 
-def test_of_two_unsure_attacks_close_together_one_is_marked():
+def test_of_two_attacks_close_together_the_weaker_is_faint_where_it_is_unsure():
     frames, strengths = np.array([0, 900, 20000, 20900]), np.array([90.0, 70.0, 60.0, 80.0])
-    doubts = np.array([3.0, 2.0, 3.0, 0.1], np.float32)
+    unsure = np.array([True, True, False, False])
 
-    left = onsets._slow_attacks_once(frames, strengths, doubts, RATE)
+    left = onsets._slow_attacks_once(frames, strengths, unsure, RATE)
 
     assert left.tolist() == [90.0, onsets.FAINT, 60.0, 80.0]

@@ -17,7 +17,7 @@ from chronotome.dsp.listener import Listener
 from chronotome.dsp.network import Features, network
 from chronotome.dsp.novelty import Novelty, novelty
 from chronotome.dsp.rises import Rises, octave_rises
-from chronotome.dsp.slow import KINDS, UNSURE_MS, Unsure, heard_again
+from chronotome.dsp.slow import KINDS, LISTENED, UNSURE_MS, Unsure, heard_again
 from chronotome.dsp.spectrum import in_threads
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.units import Frames
@@ -227,7 +227,8 @@ def hear_part(listener: Listener, start: int, end: int) -> Heard:
         )
     frames, doubts = attacks_of(places, heights, signal, rises, part, rate=rate)
     again, trust = np.zeros((len(frames), len(KINDS)), np.float32), np.zeros(len(frames), np.float32)
-    which = np.flatnonzero(doubts > UNSURE_MS)
+    rings_on = frames < listener.frames - start + before - LISTENED * rate
+    which = np.flatnonzero((doubts > UNSURE_MS) & rings_on)
     if len(which):
         every = Unsure(_at_rate(frames, rate, EAR_RATE), doubts, logits[wanted])
         better = heard_again(every, which, flux.low, EAR_RATE)

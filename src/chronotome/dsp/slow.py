@@ -6,12 +6,14 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.network import Features, network
-from chronotome.dsp.newcomers import newcomers_of
+from chronotome.dsp.newcomers import AFTER, newcomers_of
 from chronotome.dsp.novelty import Low
 from chronotome.units import Frames
 
 UNSURE_MS, VERY_UNSURE_MS = 0.7, 0.9
 """Expected errors from which an attack is heard again, and from which only that counts."""
+LISTENED = AFTER[1]
+"""Seconds that a sound must go on to be heard again: the end of a recording is nothing new."""
 LED_FROM, LED_WHOLLY, MOST_LED = 3.0, 6.0, 25.0
 """Milliseconds: shorter ways are not led, longer ones wholly, none farther at once."""
 ROUNDS = 2

@@ -138,7 +138,7 @@ class OnsetTable(QTableView):
         rows = rows[(rows < len(self.onsets.places))]
         rows = rows[np.isin(self.onsets.places[rows], places)]
         selection = QItemSelection()
-        for row in np.unique(rows).tolist():
+        for row in sorted(set(rows.tolist())):  # NumPy's own would load masked arrays into the start
             selection.select(self.onsets.index(row, 0), self.onsets.index(row, len(HEADERS) - 1))
         self._is_following = True
         self.selectionModel().select(selection, QItemSelectionModel.SelectionFlag.ClearAndSelect)

@@ -7,6 +7,7 @@ from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
+from chronotome.middle import rank_of
 from chronotome.session.checks import Check, checks_of
 from chronotome.session.tighten import FAR_MS, Reason
 from chronotome.ui.desk import Desk
@@ -53,7 +54,7 @@ class DriftLane(TrackLane):
         """Milliseconds at the edge of the lane: the smallest of a few that holds nearly all hits."""
         if not len(shown.targets):
             return SCALES[1]
-        most = float(np.percentile(np.abs(shown.targets.drift), SELDOM_OUTSIDE))
+        most = rank_of(np.abs(shown.targets.drift), SELDOM_OUTSIDE)
         return next((scale for scale in SCALES if scale >= most * 1.1), SCALES[-1])
 
     def _y_of(self, milliseconds: float, scale: float) -> float:
