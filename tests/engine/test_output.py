@@ -1,0 +1,147 @@
+"""The real device's side of the interface, with a stand-in for the library that opens it."""
+
+import os
+import sys
+from types import SimpleNamespace
+
+import numpy as np
+import pytest
+
+from chronotome.engine.output import CALM_SECONDS, PortAudioOutput, SimulatedOutput, buffer_seconds
+from chronotome.errors import DeviceUnavailable
+
+RATE, BLOCK = 48000, 256
+
+
+class Stream:
+    """What the library gives: it calls back, and may end."""
+
+    def __init__(self, **settings):
+        self.settings, self.active, self.closed, self.latency, self.device = settings, False, 0, 0.02, 3
+
+    def start(self):
+        self.active = True
+
+    def close(self):
+        self.closed += 1
+        raise RuntimeError("some devices do not like to be closed")
+
+    def block_at(self, due):
+        out = np.ones((BLOCK, 2), np.float32)
+        self.settings["callback"](out, BLOCK, SimpleNamespace(outputBufferDacTime=due), None)
+        return out
+
+
+@pytest.fixture
+def library(monkeypatch):
+    opened = []
+
+    def stream(**settings):
+        opened.append(Stream(**settings))
+        return opened[-1]
+
+    module = SimpleNamespace(
+        OutputStream=stream, query_devices=lambda _number: {"name": "Ferry bell"}, opened=opened
+    )
+    monkeypatch.setitem(sys.modules, "sounddevice", module)
+    return module
+
+
+def fill(value, *, sounds=True):
+    def process(out, _moment):
+        out.fill(value)
+        return sounds
+
+    return process
+
+
+def test_the_device_is_opened_as_it_is_wanted_and_says_its_name(library):
+    output = PortAudioOutput(fill(0.5), rate=RATE, block=BLOCK, device="bell")
+
+    settings = library.opened[0].settings
+    assert (settings["samplerate"], settings["blocksize"], settings["device"]) == (RATE, BLOCK, "bell")
+    assert settings["latency"] == "low"
+    assert output.words == "Ferry bell"
+    assert output.latency == 0.02
+
+
+@pytest.mark.parametrize(
+    ("block", "rate", "ready"), [(512, 48000, CALM_SECONDS), (512, 96000, 0.0), (256, 48000, 0.0)]
+)
+def test_calm_blocks_lie_ready_and_quick_ones_do_not(library, block, rate, ready):
+    PortAudioOutput(fill(0.0), rate=rate, block=block)
+
+    assert buffer_seconds(block, rate) == ready
+    assert library.opened[0].settings["latency"] == (ready or "low")
+
+
+def test_blocks_are_filled_and_a_gap_in_their_time_is_a_dropout(library):
+    output = PortAudioOutput(fill(0.5), rate=RATE, block=BLOCK)
+    stream, period = library.opened[0], BLOCK / RATE
+    output.start()
+
+    for number in range(4):
+        assert (stream.block_at(10 + number * period) == 0.5).all()
+    assert output.dropouts == 0
+    stream.block_at(10 + 6 * period)
+    stream.block_at(10 + 7 * period)
+
+    assert output.dropouts == 1
+
+
+def test_silence_that_comes_late_is_no_dropout(library):
+    output = PortAudioOutput(fill(0.0, sounds=False), rate=RATE, block=BLOCK)
+
+    library.opened[0].block_at(10)
+    library.opened[0].block_at(20)
+
+    assert output.dropouts == 0
+
+
+def test_a_device_that_ends_is_no_longer_alive(library):
+    output = PortAudioOutput(fill(0.0), rate=RATE, block=BLOCK)
+    assert not output.is_alive
+    output.start()
+    assert output.is_alive
+
+    library.opened[0].settings["finished_callback"]()
+
+    assert not output.is_alive
+    output.stop()
+    assert library.opened[0].closed == 1
+
+
+def test_what_keeps_a_device_from_opening_is_said(library):
+    def broken(**_settings):
+        os.write(2, b"chatter of the drivers")
+        raise RuntimeError("nobody is there")
+
+    library.OutputStream = broken
+
+    with pytest.raises(DeviceUnavailable, match="nobody is there"):
+        PortAudioOutput(fill(0.0), rate=RATE, block=BLOCK)
+
+
+def test_drivers_chatter_to_nobody(library, capfd):
+    library.OutputStream = lambda **settings: os.write(2, b"chatter") and Stream(**settings)
+
+    PortAudioOutput(fill(0.0), rate=RATE, block=BLOCK)
+    os.write(2, b"heard again")
+
+    assert capfd.readouterr().err == "heard again"
+
+
+def test_the_stand_in_keeps_what_it_played_and_goes_round_on_its_tape():
+    tape = np.zeros((3 * BLOCK, 2), np.float32)
+    values = iter(np.arange(1, 6) / 10)
+
+    def process(out, _moment):
+        out.fill(next(values))
+        return True
+
+    output = SimulatedOutput(process, rate=RATE, block=BLOCK, tape=tape)
+    output.step(5)
+
+    assert tape[::BLOCK, 0] == pytest.approx([0.4, 0.5, 0.3])
+    assert output.played == 5 * BLOCK
+    assert output.dropouts == 0
