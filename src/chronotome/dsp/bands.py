@@ -2,7 +2,7 @@
 
 from enum import IntEnum, StrEnum
 
-ANALYSIS_VERSION = 5
+ANALYSIS_VERSION = 6
 
 
 class Band(IntEnum):

@@ -22,6 +22,7 @@ TIMES_OLD = 2.0
 """A bin is new by what it is louder than so many times its power before."""
 EDGES = (500.0, 1500.0)
 """Hz between the three parts of the spectrum."""
+FEATURES = len(FINE_TIMES) * 3 + len(WIDE_TIMES) + 3 + 1 + len(LATE_TIMES)
 LEAST, MOST = -8.0, 4.0
 """Of logarithms of powers, relative to the loudest."""
 SILENT = np.float32(1e-9)
@@ -52,11 +53,13 @@ def newcomers_of(signal: Curve, frames: Frames, rate: float) -> Features:
     Each bin is weighted as a Wiener filter would that knows the spectrum before as noise: a tone that starts
     under others that ring on is seen alone.
     """
-    found = [_rows(signal, frames[at : at + AT_ONCE], rate) for at in range(0, len(frames), AT_ONCE)]
-    return np.concatenate(found) if found else np.zeros((0, 0), np.float32)
+    found = np.zeros((len(frames), FEATURES), np.float32)
+    for at in range(0, len(frames), AT_ONCE):
+        found[at : at + AT_ONCE] = _rows(signal, frames[at : at + AT_ONCE], rate)
+    return found
 
 
-def _rows(signal: Curve, frames: Frames, rate: float) -> Features:
+def _rows(signal: Curve, frames: Frames, rate: float) -> NDArray[np.float32]:
     count = len(frames)
     fine = _powers(signal, frames, FINE_TIMES, rate, FINE_SECONDS)
     weights, new, whole = _new(fine, FINE_TIMES)
@@ -78,7 +81,7 @@ def _rows(signal: Curve, frames: Frames, rate: float) -> Features:
         np.log((wide_new.sum(axis=1) + SILENT) / (wide_whole.sum(axis=1) + SILENT))[:, None],
         np.log(late_total / loudest),
     ]
-    return np.clip(np.concatenate(columns, axis=1), LEAST, MOST).astype(np.float32)
+    return np.clip(np.concatenate(columns, axis=1), LEAST, MOST)
 
 
 def _powers(

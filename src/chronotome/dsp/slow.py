@@ -111,12 +111,13 @@ def _believed(ways: NDArray[np.float32], least: float, wholly: float, most: floa
 
 def told_of(unsure: Unsure, low: Low, rate: int) -> Features:
     """What the networks are told: what is new around each frame and where it leads, and what was known."""
-    first = new = new_around(unsure.frames, low, rate)
-    led = unsure.frames
+    first = new_around(unsure.frames, low, rate)
+    led, new = unsure.frames, first.copy()
     for _ in range(ROUNDS):
         ways = _believed(network("led")(new)[:, 0], LED_FROM, LED_WHOLLY, MOST_LED)
-        led = led + np.rint(ways * (rate / 1000)).astype(np.int64)
-        new = new_around(led, low, rate)
+        steps = np.rint(ways * (rate / 1000)).astype(np.int64)
+        led, gone = led + steps, np.flatnonzero(steps)
+        new[gone] = new_around(led[gone], low, rate)
     known = np.stack([(led - unsure.frames) * (1000 / rate), unsure.doubts, unsure.logits], axis=1)
     return np.concatenate([first, new, known], axis=1, dtype=np.float32)
 

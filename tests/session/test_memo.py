@@ -1,0 +1,49 @@
+"""What is kept while the very same values are asked for."""
+
+import numpy as np
+
+from chronotome.session.memo import by_identity
+
+
+def counted(size):
+    asked = []
+
+    @by_identity(size)
+    def total(values, times=1):
+        asked.append(values)
+        return float(np.sum(values)) * times
+
+    return total, asked
+
+
+def test_the_same_object_is_summed_once_and_an_equal_one_again():
+    total, asked = counted(4)
+    one, other = np.arange(4.0), np.arange(4.0)
+
+    assert [total(one), total(one), total(other)] == [6.0, 6.0, 6.0]
+    assert len(asked) == 2
+
+
+def test_only_the_last_are_kept_and_their_ids_are_not_used_again():
+    total, asked = counted(2)
+    kept = [np.arange(4.0) + place for place in range(3)]
+    for each in kept:
+        total(each)
+
+    total(kept[2])
+    total(kept[1])
+    assert len(asked) == 3
+    total(kept[0])
+    assert len(asked) == 4
+    for place in range(50):  # each is thrown away at once: its place in memory is taken by the next
+        assert total(np.full(3, float(place))) == 3 * place
+
+
+def test_every_argument_counts():
+    total, asked = counted(8)
+    values, twice, thrice = np.arange(4.0), 2, 3
+
+    assert total(values, twice) == 12
+    assert total(values, times=thrice) == 18
+    assert total(values) == 6
+    assert len(asked) == 3
