@@ -2,7 +2,6 @@
 
 import numpy as np
 from numpy.lib.stride_tricks import sliding_window_view
-from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Curve, Samples, mono
 from chronotome.dsp.rises import octave_rises

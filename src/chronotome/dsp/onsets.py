@@ -51,6 +51,8 @@ ONE_ATTACK = 0.006
 BAND_TILT = np.array([1.0, 3.0, 12.0], np.float32)  # natural spectra fall; without it nothing would be high
 LOUDNESS_RANGE = 48.0
 """dB from the loudest hits down to what adds nothing to strength."""
+MOST_RAISED = 3.0
+"""By how much hearing again raises a logit at most: what beats in a bell comes and goes, and is no attack."""
 MATERIALS = (Material.DRUMS, Material.STRUCK, Material.SUSTAINED)
 CONFIDENT = 0.6
 FEW = 4
@@ -153,7 +155,8 @@ def _likelihoods(heard: Heard, material: Material | None) -> NDArray[np.float64]
     """By what was heard first, and of the unsure by what was heard again."""
     first = logits_of(heard.features, material)
     kind = 1 + MATERIALS.index(material) if material in MATERIALS else 0
-    return likely_of(first + heard.trust * (heard.again[:, kind] - first))
+    again = np.minimum(heard.again[:, kind], first + MOST_RAISED)
+    return likely_of(first + heard.trust * (again - first))
 
 
 def _kept(frames: Frames, likely: NDArray[np.float64], spacing: float) -> NDArray[np.int64]:
