@@ -139,7 +139,7 @@ class StatusLine(QWidget):
             self._task = task
             if task is not None:
                 task.progressed.connect(self._on_progress)
-                self.bar.setValue(int(100 * task.fraction))
+                self._on_progress(task.fraction)
         for widget in (self.work, self.bar, self.cancel):
             widget.setVisible(task is not None)
         if task is not None:

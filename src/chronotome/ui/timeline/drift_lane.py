@@ -16,7 +16,7 @@ from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import HitDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.marks import paint_dots, rings, triangles
+from chronotome.ui.timeline.marks import down, paint_dots, paint_each, ring, up
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.units import Frames
@@ -164,7 +164,7 @@ class DriftLane(TrackLane):
         selected = visible[shown.targets.onsets[visible] == self.desk.view.selected]
         painter.setPen(QPen(colour(self.desk.view.theme.accent), 1.4))
         painter.setBrush(Qt.BrushStyle.NoBrush)
-        painter.drawPath(rings(_pairs(xs, played, selected), 11))
+        paint_each(painter, ring, _pairs(xs, played, selected), 11)
 
     def _paint_stems(
         self, painter: QPainter, shown: Shown, visible: Frames, xs: Screen, ends: tuple[Screen, Screen]
@@ -190,18 +190,19 @@ class DriftLane(TrackLane):
         theme, targets = self.desk.view.theme, shown.targets
         is_alone = np.abs(targets.drift[visible]) <= shown.track.tighten.leave_alone
         is_early = targets.drift[visible] < 0
-        sizes = 6 + 5 * targets.strengths / 100
+        sizes = 6 + np.round(10 * targets.strengths / 100) / 2
         painter.setPen(Qt.PenStyle.NoPen)
         for chosen, value, is_up in (
             (visible[~is_alone & is_early], theme.early, True),
             (visible[~is_alone & ~is_early], theme.late, False),
         ):
             painter.setBrush(colour(value))
-            places = zip(xs[chosen].tolist(), played[chosen].tolist(), sizes[chosen].tolist(), strict=True)
-            painter.drawPath(triangles(places, is_up=is_up))
+            for size in sorted(set(sizes[chosen].tolist())):
+                alike = chosen[sizes[chosen] == size]
+                paint_each(painter, up if is_up else down, _pairs(xs, played, alike), size)
         painter.setPen(QPen(colour(theme.ink), 2))
         painter.setBrush(colour(theme.card))
-        painter.drawPath(rings(_pairs(xs, played, visible[is_alone]), 4))
+        paint_each(painter, ring, _pairs(xs, played, visible[is_alone]), 4)
 
     def _paint_landing(
         self, painter: QPainter, shown: Shown, visible: Frames, xs: Screen, landing: Screen
@@ -214,7 +215,7 @@ class DriftLane(TrackLane):
         ):
             painter.setPen(QPen(colour(line), 1.4))
             painter.setBrush(colour(fill))
-            painter.drawPath(rings(_pairs(xs, landing, chosen), 3))
+            paint_each(painter, ring, _pairs(xs, landing, chosen), 3)
 
     def _paint_callout(self, painter: QPainter, shown: Shown, scale: float) -> None:
         """What is to check about the selected hit, in a sentence with numbers."""

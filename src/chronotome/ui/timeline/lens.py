@@ -12,7 +12,7 @@ from chronotome.session.onsets import OnsetId
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import ValueDrag
-from chronotome.ui.timeline.marks import notches
+from chronotome.ui.timeline.marks import notch, paint_each
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.waveform import columns
 
@@ -124,9 +124,7 @@ class Lens(QWidget):
         painter.setPen(QPen(value, 1.2))
         painter.setBrush(value)
         painter.drawLines([QLineF(x, TOP, x, HEIGHT - FOOT) for x in xs])
-        painter.translate(0, TOP)
-        painter.drawPath(notches(xs, 6))
-        painter.translate(0, -TOP)
+        paint_each(painter, notch, ((x, float(TOP)) for x in xs), 6)
 
     def _paint_near(self, painter: QPainter, source: Source, frame: float) -> None:
         """Each frame as a dot: nothing is between two of them."""

@@ -1,63 +1,97 @@
-"""Many small shapes as one path: drawing them one by one costs thirty times as much."""
+"""Many small shapes alike: each is drawn once and stamped. One path of all costs seventy times as much."""
 
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtCore import QPointF
-from PySide6.QtGui import QColor, QImage, QPainter, QPainterPath, QPolygonF
+from PySide6.QtCore import QPointF, Qt
+from PySide6.QtGui import QBrush, QColor, QImage, QPainter, QPainterPath, QPen, QPolygonF
 
 Points = Iterable[tuple[float, float]]
 Layer = tuple[NDArray[np.float64], NDArray[np.float64], QColor]
+Shape = Callable[[float], QPainterPath]
+PARTS = 4
+"""Of a pixel, in which a stamp may lie."""
 
 
-def notches(xs: Iterable[float], depth: float) -> QPainterPath:
-    """Notches cut into the upper edge."""
+def _polygon(*corners: tuple[float, float]) -> QPainterPath:
     path = QPainterPath()
-    for x in xs:
-        path.addPolygon(
-            QPolygonF([QPointF(x - 4.5, 0), QPointF(x + 4.5, 0), QPointF(x, depth), QPointF(x - 4.5, 0)])
-        )
+    path.addPolygon(QPolygonF([QPointF(*corner) for corner in (*corners, corners[0])]))
     return path
 
 
-def triangles(places: Iterable[tuple[float, float, float]], *, is_up: bool) -> QPainterPath:
-    """Triangles at (x, y, size)."""
+def notch(depth: float) -> QPainterPath:
+    """Cut into the upper edge."""
+    return _polygon((-4.5, 0), (4.5, 0), (0, depth))
+
+
+def up(size: float) -> QPainterPath:
+    return _polygon((-size * 0.6, size * 0.4), (0, -size * 0.6), (size * 0.6, size * 0.4))
+
+
+def down(size: float) -> QPainterPath:
+    return _polygon((-size * 0.6, -size * 0.4), (0, size * 0.6), (size * 0.6, -size * 0.4))
+
+
+def ring(radius: float) -> QPainterPath:
     path = QPainterPath()
-    for x, y, size in places:
-        rise = -size if is_up else size
-        left, right = QPointF(x - size * 0.6, y - rise * 0.4), QPointF(x + size * 0.6, y - rise * 0.4)
-        path.addPolygon(QPolygonF([left, QPointF(x, y + rise * 0.6), right, left]))
+    path.addEllipse(QPointF(0, 0), radius, radius)
     return path
 
 
-def rings(places: Points, radius: float) -> QPainterPath:
-    path = QPainterPath()
+def square(half: float) -> QPainterPath:
+    return _polygon((-half, -half), (half, -half), (half, half), (-half, half))
+
+
+def diamond(half: float) -> QPainterPath:
+    return _polygon((0, -half), (half, 0), (0, half), (-half, 0))
+
+
+def paint_each(painter: QPainter, shape: Shape, places: Points, size: float) -> None:
+    """A shape of a size at each place, with the painter's pen and brush."""
+    pen, brush = painter.pen(), painter.brush()
+    width = 0.0 if pen.style() is Qt.PenStyle.NoPen else pen.widthF()
+    fill = None if brush.style() is Qt.BrushStyle.NoBrush else brush.color().rgba()
+    ratio = painter.device().devicePixelRatio()
+    margin = int(np.ceil(2 * size + width)) + 1
     for x, y in places:
-        path.addEllipse(QPointF(x, y), radius, radius)
-    return path
+        column, row = int(x // 1), int(y // 1)
+        parts = int((x - column) * PARTS), int((y - row) * PARTS)
+        image = _stamp(shape, size, pen.color().rgba(), width, fill, ratio, margin, parts)
+        painter.drawImage(QPointF(column - margin, row - margin), image)
 
 
-def squares(places: Points, half: float) -> QPainterPath:
-    path = QPainterPath()
-    for x, y in places:
-        path.addRect(x - half, y - half, 2 * half, 2 * half)
-    return path
-
-
-def diamonds(places: Points, half: float) -> QPainterPath:
-    path = QPainterPath()
-    for x, y in places:
-        corners = [QPointF(x, y - half), QPointF(x + half, y), QPointF(x, y + half), QPointF(x - half, y)]
-        path.addPolygon(QPolygonF([*corners, corners[0]]))
-    return path
+@lru_cache(maxsize=1024)
+def _stamp(  # noqa: PLR0917 - found again by all of it
+    shape: Shape,
+    size: float,
+    line: int,
+    width: float,
+    fill: int | None,
+    ratio: float,
+    margin: int,
+    parts: tuple[int, int],
+) -> QImage:
+    side = round(2 * margin * ratio)
+    image = QImage(side, side, QImage.Format.Format_ARGB32_Premultiplied)
+    image.setDevicePixelRatio(ratio)
+    image.fill(Qt.GlobalColor.transparent)
+    painter = QPainter(image)
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+    painter.setPen(QPen(QColor.fromRgba(line), width) if width else QPen(Qt.PenStyle.NoPen))
+    painter.setBrush(QBrush(Qt.BrushStyle.NoBrush) if fill is None else QColor.fromRgba(fill))
+    painter.translate(*(margin + (part + 0.5) / PARTS for part in parts))
+    painter.drawPath(shape(size))
+    painter.end()
+    return image
 
 
 def paint_dots(
     painter: QPainter,
     left: int,
     size: tuple[int, int],
-    layers: list[tuple[NDArray[np.float64], NDArray[np.float64], QColor]],
+    layers: list[Layer],
 ) -> None:
     """Thousands of points (x, y) of two pixels each, later layers over earlier ones."""
     width, height = size

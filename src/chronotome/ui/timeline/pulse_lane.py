@@ -19,7 +19,7 @@ from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import ValueDrag, is_free
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.marks import diamonds, rings
+from chronotome.ui.timeline.marks import diamond, paint_each, ring
 from chronotome.ui.timeline.track_lane import TrackLane
 
 TICKS = 30
@@ -217,7 +217,7 @@ class PulseLane(TrackLane):
         if len(inside) * CLOSEST_RINGS < self.width():
             painter.setPen(QPen(colour(theme.soft_ink), 1))
             places = zip(middles[inside].tolist(), exact[inside].tolist(), strict=True)
-            painter.drawPath(rings(places, 2.2))
+            paint_each(painter, ring, places, 2.2)
         painter.setPen(QPen(colour(theme.ink), 1.8))
         points = zip(middles[inside].tolist(), smooth[inside].tolist(), strict=True)
         painter.drawPolyline(QPolygonF([QPointF(x, y) for x, y in points]))
@@ -261,7 +261,7 @@ class PulseLane(TrackLane):
             painter.setPen(QPen(colour(theme.accent), 1.2))
             painter.setBrush(colour(theme.accent))
             places = self.xs_of(guide.frame_at(pinned)).tolist()
-            painter.drawPath(diamonds(((x, TICKS - 5.0) for x in places), 5))
+            paint_each(painter, diamond, ((x, TICKS - 5.0) for x in places), 5)
         if view.beat is not None:
             x = float(self.xs_of(guide.frame_at(np.array([view.beat])))[0])
             painter.setPen(QPen(colour(theme.accent), 2))

@@ -13,7 +13,7 @@ from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.marks import diamonds
+from chronotome.ui.timeline.marks import diamond, paint_each
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_lane import TrackLane
 
@@ -94,12 +94,12 @@ class Ruler(TrackLane):
         y = HEIGHT - 6
         painter.setPen(QPen(colour(theme.soft_ink), 1.2))
         painter.setBrush(colour(theme.paper))
-        painter.drawPath(diamonds(((x, y) for x in xs[visible[~by_hand]].tolist()), 4))
+        paint_each(painter, diamond, ((x, y) for x in xs[visible[~by_hand]].tolist()), 4)
         painter.setPen(QPen(colour(theme.accent), 1.2))
         selected = visible[~by_hand & (targets.onsets[visible] == self.desk.view.selected)]
-        painter.drawPath(diamonds(((x, y) for x in xs[selected].tolist()), 4))
+        paint_each(painter, diamond, ((x, y) for x in xs[selected].tolist()), 4)
         painter.setBrush(colour(theme.accent))
-        painter.drawPath(diamonds(((x, y) for x in xs[visible[by_hand]].tolist()), 5))
+        paint_each(painter, diamond, ((x, y) for x in xs[visible[by_hand]].tolist()), 5)
 
     # Mouse
 

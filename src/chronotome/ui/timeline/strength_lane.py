@@ -16,7 +16,7 @@ from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import SweepDrag, ValueDrag
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.marks import paint_stems, rings, squares, triangles
+from chronotome.ui.timeline.marks import paint_each, paint_stems, ring, square, up
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.ui.timeline.wave_lane import toggle_onset
@@ -141,9 +141,9 @@ class StrengthLane(TrackLane):
             chosen = places[bands == band]
             return list(zip(xs[chosen].tolist(), ys[chosen].tolist(), strict=True))
 
-        painter.drawPath(squares(of(Band.LOW), 3.5))
-        painter.drawPath(rings(of(Band.MID), 3.8))
-        painter.drawPath(triangles(((x, y, 8.0) for x, y in of(Band.HIGH)), is_up=True))
+        paint_each(painter, square, of(Band.LOW), 3.5)
+        paint_each(painter, ring, of(Band.MID), 3.8)
+        paint_each(painter, up, of(Band.HIGH), 8.0)
 
     # Mouse
 

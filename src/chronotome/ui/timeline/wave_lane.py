@@ -23,7 +23,7 @@ from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, is_fr
 from chronotome.ui.timeline.hatching import paint_hatching
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.marks import notches, paint_stems
+from chronotome.ui.timeline.marks import notch, paint_each, paint_stems
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.track_lane import TrackLane
@@ -183,7 +183,7 @@ class WaveLane(TrackLane):
         ):
             painter.setPen(QPen(colour(value), 1))
             painter.setBrush(colour(value) if is_solid else Qt.BrushStyle.NoBrush)
-            painter.drawPath(notches(xs[chosen].tolist(), NOTCH - 1))
+            paint_each(painter, notch, ((x, 0.0) for x in xs[chosen].tolist()), NOTCH - 1)
         locked = visible[onsets.lock_array[visible]]
         painter.setPen(QPen(colour(theme.ink), 1.6))
         painter.drawLines([QLineF(x - 4, NOTCH + 1, x + 4, NOTCH + 1) for x in xs[locked].tolist()])
@@ -191,7 +191,7 @@ class WaveLane(TrackLane):
             chosen = visible[np.isin(onsets.id_array[visible], view.picked)]
             painter.setPen(QPen(colour(theme.accent), 1.2))
             painter.setBrush(colour(theme.accent))
-            painter.drawPath(notches(xs[chosen].tolist(), NOTCH - 1))
+            paint_each(painter, notch, ((x, 0.0) for x in xs[chosen].tolist()), NOTCH - 1)
             painter.drawLines([QLineF(x, 0, x, self.height()) for x in xs[chosen].tolist()])
 
     def _paint_strokes(self, painter: QPainter, shown: Shown) -> None:
