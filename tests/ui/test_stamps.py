@@ -9,7 +9,7 @@ from chronotome.ui.timeline import marks
 from chronotome.ui.timeline.marks import diamond, down, notch, paint_each, ring, square, up
 
 SHAPES = [diamond, down, notch, ring, square, up]
-PLACES = [(20.125, 20.125), (70.375, 33.625), (110.875, 12.875), (2.0, 60.0), (149.5, 40.0)]
+PLACES = [(20.125, 20.125), (70.375, 33.625), (110.875, 12.875), (2.125, 60.125), (149.625, 40.125)]
 
 
 def painted(draw, *, width=1.4, fill="white", ratio=1.0):
