@@ -30,7 +30,7 @@ from chronotome.dsp.onsets import detect_onsets
 from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD
 
 EVAL = Path(__file__).parents[2] / "shared" / "eval"
-TRAINED = {11, 12, 41, 203, 204, 205, 207, 208, 209, *range(301, 321)}
+TRAINED = {11, 12, 41, 203, 204, 205, 207, 208, 209, *range(301, 321), *range(401, 455)}
 BEATS = ("tempo", "loops", "beats")
 
 
