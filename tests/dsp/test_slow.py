@@ -4,10 +4,20 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.newcomers import FINE_TIMES, LEAST, newcomers_of
+from chronotome.dsp.newcomers import FEATURES, FINE_TIMES, LEAST, newcomers_of
 from chronotome.dsp.novelty import Low, novelty
 from chronotome.dsp.onsets import EAR_RATE, detect_onsets
-from chronotome.dsp.slow import KINDS, NEAR_MS, NOBODY, Unsure, _believed, heard_again, new_around, settled_of
+from chronotome.dsp.slow import (
+    KINDS,
+    NEAR_MS,
+    NOBODY,
+    Unsure,
+    _believed,
+    heard_again,
+    new_around,
+    settled_of,
+    told_of,
+)
 
 RATE = 11025
 START = RATE
@@ -61,20 +71,37 @@ def test_as_many_are_heard_together_as_alone():
 
 
 def test_the_judge_is_told_of_other_attacks_and_not_of_the_same_one():
-    frames = np.array([0, 100, 10_000, 10_200, 12_000, 60_000])
-    logits = np.array([1.0, 2.0, 3.0, 4.0, 5.0, 6.0], np.float32)
-    every = Unsure(frames, np.ones(6, np.float32), logits)
-    which = np.array([2, 5])
+    frames = np.array([0, 8_000, 9_900, 10_000, 10_200, 12_000, 60_000])
+    logits = np.arange(1.0, 8.0, dtype=np.float32)
+    every = Unsure(frames, np.ones(7, np.float32), logits)
+    which = np.array([3, 6])
 
     told = settled_of(every, which, np.array([1.0, 0.0], np.float32), np.array([7.0, 8.0], np.float32), 44100)
 
     ways, doubts, before, after, logit_before, logit_after = told.T
     assert ways.tolist() == [1.0, 0.0]
     assert doubts.tolist() == [7.0, 8.0]
-    assert before.tolist() == [NEAR_MS, NEAR_MS]
-    assert logit_before.tolist() == [NOBODY, NOBODY]
-    assert after[0] == pytest.approx((12_000 - 10_044.1) / 44.1)
-    assert [logit_after[0], after[1], logit_after[1]] == [5.0, NEAR_MS, NOBODY]
+    assert before == pytest.approx([(10_044.1 - 8_000) / 44.1, NEAR_MS])
+    assert after == pytest.approx([(12_000 - 10_044.1) / 44.1, NEAR_MS])
+    assert logit_before.tolist() == [2.0, NOBODY]
+    assert logit_after.tolist() == [6.0, NOBODY]
+
+
+def test_what_is_told_is_heard_at_both_places():
+    sound, start = legato(1.0)
+    low = novelty(sound, EAR_RATE).low
+    places = start + np.array([-900, 0, 900])
+    unsure = Unsure(places, np.array([1.0, 2.0, 3.0], np.float32), np.zeros(3, np.float32))
+
+    told = told_of(unsure, low, EAR_RATE)
+
+    ways, doubts, logits = told[:, -3:].T
+    led = places + np.rint(ways * EAR_RATE / 1000).astype(np.int64)
+    assert np.array_equal(told[:, :FEATURES], new_around(places, low, EAR_RATE))
+    assert np.abs(told[:, FEATURES:-3] - new_around(led, low, EAR_RATE)).max() < 1e-3
+    assert np.abs(ways).max() > 5
+    assert doubts.tolist() == [1.0, 2.0, 3.0]
+    assert logits.tolist() == [0.0, 0.0, 0.0]
 
 
 def test_short_ways_are_not_gone_and_long_ones_wholly():
