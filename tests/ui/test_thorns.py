@@ -19,6 +19,7 @@ from chronotome.session.tighten import LEAST_APART_SECONDS, targets_of
 from chronotome.ui.controls.typed import TypedFigure, number_in
 from chronotome.ui.decision import decision_now
 from chronotome.ui.recovery import offer_recovery
+from chronotome.ui.stages.mark import MATERIAL_WORDS
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.waveform import wave_image
 from chronotome.ui.view_state import Stage
@@ -399,3 +400,19 @@ def test_every_entry_of_a_menu_names_its_object_and_has_its_letter(at_work):
         if "&" in text:
             letters.setdefault(entry.menu, []).append(text[text.index("&") + 1].lower())
     assert all(len(set(each)) == len(each) for each in letters.values())
+
+
+def test_one_track_is_said_as_one(at_work):
+    figures = at_work.window.rail.cards[Stage.REWORK].figures
+
+    assert (figures.key, figures.about) == ("16 slices", "1 track")
+
+
+def test_every_material_can_be_read_in_its_box(at_work):
+    at_work.desk.view.show_stage(Stage.MARK)
+    at_work.settle()
+    box = at_work.window.trays[Stage.MARK].material
+
+    for words in MATERIAL_WORDS.values():
+        shown = f"{MATERIAL_WORDS[None]}: {words}"
+        assert box.fontMetrics().horizontalAdvance(shown) < box.width() - 44, shown

@@ -202,7 +202,7 @@ class Rail(QWidget):
             ),
             Stage.FIT: _fit_figures(session, guide),
             Stage.TIGHTEN: _tighten_figures(session, guide),
-            Stage.REWORK: Figures(counted(counted_onsets, "slice"), f"{len(session.tracks)} tracks"),
+            Stage.REWORK: Figures(counted(counted_onsets, "slice"), counted(len(session.tracks), "track")),
             Stage.EXPORT: Figures(self.exported),
         }
 

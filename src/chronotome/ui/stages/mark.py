@@ -29,7 +29,7 @@ MATERIAL_WORDS = {
     None: "as heard",
     Material.DRUMS: "drums",
     Material.STRUCK: "plucked, struck",
-    Material.SUSTAINED: "bowed, blown, sung",
+    Material.SUSTAINED: "bowed or sung",
     Material.MIXED: "mixed",
 }
 PER_WORDS = {
