@@ -1,16 +1,20 @@
 """Sessions, grids and edits for hypothesis."""
 
+from pathlib import Path
+
 import numpy as np
 from hypothesis import strategies as st
 
 from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.files.audio_file import content_hash
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit, reset_hits, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.edits.tracks import set_level, set_move_by, set_muted
 from chronotome.session.grid import DIVISIONS, Feel, Grid, Metre, TempoChange, TempoMap
-from chronotome.session.model import Recording, Session
+from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import Onsets, onsets_from
+from sounds import noise_hits, write
 
 RATE = 48000
 
@@ -87,3 +91,14 @@ def simple_session(frames: list[int], total: int, *, tempo: float = 120.0, rate:
     onsets = onsets_from(np.array(frames, np.int64), np.full(count, 90.0), np.ones(count, np.int64))
     session = set_analysis(session, recording.content, onsets, None)
     return set_beat_one(set_tempo(session, tempo), 0.0)
+
+
+def with_audio(session: Session, folder: Path) -> tuple[Session, dict[str, Path]]:
+    """The session with a real file for its recording."""
+    path = write(folder / "take.wav", noise_hits([500], session.recordings[0].frames, rate=48000), rate=48000)
+    content = content_hash(path)
+    recording = replace(session.recordings[0], content=content)
+    track = session.tracks[0]
+    clip = replace(track.clips[0], recording=content)
+    session = replace(session, recordings=(recording,), tracks=(replace(track, clips=(clip,)),))
+    return session, {content: path}

@@ -10,7 +10,6 @@ from hypothesis import strategies as st
 
 from chronotome.errors import CannotWrite, ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files import session_file
-from chronotome.files.audio_file import content_hash
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
 from chronotome.files.session_file import (
     check_place,
@@ -23,22 +22,10 @@ from chronotome.files.session_file import (
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.history import History
-from chronotome.session.model import Session, replace
 from sounds import noise_hits, write
-from strategies import edits, sessions, simple_session
+from strategies import edits, sessions, simple_session, with_audio
 
 SCHEMA = Path(__file__).parents[2] / "docs" / "session.schema.json"
-
-
-def with_audio(session: Session, folder: Path) -> tuple[Session, dict[str, Path]]:
-    """The session with a real file for its recording."""
-    path = write(folder / "take.wav", noise_hits([500], session.recordings[0].frames, rate=48000), rate=48000)
-    content = content_hash(path)
-    recording = replace(session.recordings[0], content=content)
-    track = session.tracks[0]
-    clip = replace(track.clips[0], recording=content)
-    session = replace(session, recordings=(recording,), tracks=(replace(track, clips=(clip,)),))
-    return session, {content: path}
 
 
 @pytest.fixture
