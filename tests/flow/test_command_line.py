@@ -276,3 +276,50 @@ def test_straightening_never_writes_over_a_recording_and_says_where_it_cannot(
 
     assert words in capsys.readouterr().err
     assert near.read_bytes() == before
+
+
+def test_tempo_in_words_tells_what_was_heard_and_what_else_it_may_be(take, capsys):
+    assert run("tempo", take) == 0
+
+    lines = capsys.readouterr().out.splitlines()
+    assert float(lines[0].split()[0]) == pytest.approx(100, abs=0.3)
+    assert "bpm, constant, confidence" in lines[0]
+    assert lines[1].startswith("metre 4/4")
+    assert any(line.startswith("beat one at 0.") for line in lines)
+    options = [float(line.split()[0]) for line in lines if line.startswith("  ")]
+    assert options[0] == pytest.approx(100, abs=0.3)
+    assert any(abs(option / 100 - half) < 0.01 for option in options for half in (0.5, 2.0))
+
+
+def test_a_loop_is_told_in_beats_and_said_bars_in_words(tmp_path, capsys):
+    step = round(60 / 96 / 2 * RATE)
+    frames = [place * step for place in range(32)]
+    loop = write(tmp_path / "loop.wav", noise_hits(frames, 32 * step, loudness=[0.9, 0.3, 0.6, 0.3] * 8))
+
+    assert run("tempo", loop) == 0
+    heard = capsys.readouterr().out
+    assert run("tempo", loop, "--bars", 8) == 0
+    said = capsys.readouterr().out
+
+    assert "the file is 16 beats at 96.00 bpm" in heard
+    assert said == "192.00 bpm: 8 bars of 4/4\n"
+
+
+def test_fewer_than_three_hits_have_no_tempo(tmp_path, capsys):
+    lonely = write(tmp_path / "lonely.wav", noise_hits([9000], 60000))
+
+    assert run("tempo", lonely) == 0
+
+    assert capsys.readouterr().out == "no tempo found: fewer than three hits\n"
+
+
+def test_swing_is_told_where_it_can_be_felt(tmp_path, capsys):
+    beat = 60 / 100 * RATE
+    frames = sorted(round(9000 + (place + late) * beat) for place in range(32) for late in (0.0, 0.62))
+    swung = write(tmp_path / "swung.wav", noise_hits(frames, frames[-1] + 20000, loudness=[0.9, 0.5] * 32))
+
+    assert run("tempo", swung) == 0
+
+    (line,) = [each for each in capsys.readouterr().out.splitlines() if each.startswith("swing")]
+    assert float(line.split()[1]) == pytest.approx(62, abs=1.5)
+    assert line.endswith("% of 1/8")
