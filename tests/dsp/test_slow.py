@@ -4,9 +4,11 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.audio import audio_of
+from chronotome.dsp.candidates import Candidates, _above_gaps, find_candidates
 from chronotome.dsp.newcomers import FEATURES, FINE_TIMES, LEAST, newcomers_of
 from chronotome.dsp.novelty import Low, novelty
 from chronotome.dsp.onsets import EAR_RATE, detect_onsets
+from chronotome.dsp.rises import octave_rises
 from chronotome.dsp.slow import (
     KINDS,
     NEAR_MS,
@@ -18,6 +20,7 @@ from chronotome.dsp.slow import (
     settled_of,
     told_of,
 )
+from sounds import noise_hits
 
 RATE = 11025
 START = RATE
@@ -168,3 +171,40 @@ def test_frames_of_the_whole_signal_are_found_in_the_low_one():
     around = new_around(np.array([4 * START]), Low(signal, 4), 4 * RATE)
 
     assert np.array_equal(around, newcomers_of(signal, np.array([START]), RATE))
+
+
+def ringing(*, gap_ms: float, after_db: float) -> tuple[np.ndarray, int]:
+    """A bright tone under which, behind a gap of it, one of another loudness comes in."""
+    start, gap = 22_050, round(gap_ms * 44.1)
+    noise = np.random.default_rng(4).standard_normal(44_100)
+    bright = np.diff(noise, prepend=0.0) * 0.01
+    bright[start:] *= 10 ** (after_db / 20)
+    bright[start - gap : start] = 0
+    bass = 0.5 * np.sin(2 * np.pi * 55 * np.arange(44_100) / 44_100)
+    return (bass + bright).astype(np.float32), start
+
+
+@pytest.mark.parametrize(("gap_ms", "after_db"), [(6.0, 4.0), (6.0, 0.0), (0.0, 0.0)])
+def test_the_judge_is_told_of_gaps_under_what_rings_on(gap_ms, after_db):
+    sound, start = ringing(gap_ms=gap_ms, after_db=after_db)
+    rises = octave_rises(sound, EAR_RATE)
+    place = np.array([start // rises.hop])
+    found = Candidates(place, place, np.ones(1, bool), np.ones(1, np.float32))
+
+    told = _above_gaps(found, rises, EAR_RATE)[0]
+
+    over_gap, over_before = told[6], told[13]
+    assert (over_gap > 2) == (gap_ms > 0)
+    assert over_before == pytest.approx(after_db / 10 * np.log(10), abs=0.5)
+
+
+@pytest.mark.parametrize("seed", [1, 2, 3])
+def test_a_stroke_right_behind_a_steep_one_is_a_candidate(seed):
+    frames = [22_050, 22_932]
+    sound = noise_hits(frames, 44_100, loudness=[0.6, 0.9], decay=0.02, seed=seed)[:, 0]
+    flux, rises = novelty(sound, EAR_RATE), octave_rises(sound, EAR_RATE)
+
+    found = find_candidates(flux, rises, EAR_RATE)
+
+    for frame in frames:
+        assert np.abs(found.places * rises.hop - frame).min() < 0.003 * EAR_RATE
