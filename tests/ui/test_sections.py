@@ -18,7 +18,7 @@ from chronotome.session.edits.sections import (
     remove_section,
     section_at,
 )
-from chronotome.session.model import Section, Session
+from chronotome.session.model import Section, Session, replace
 
 spans = st.lists(st.tuples(st.floats(-8, 64), st.floats(-8, 64)), max_size=12)
 
@@ -203,3 +203,20 @@ def test_a_start_is_dragged_on_the_beat_and_free_with_shift(named):
     named.desk.store.undo()
     named.drag(lane, (left + 1, 10), (target, 10), modifier=Qt.KeyboardModifier.ShiftModifier)
     assert named.session.sections[1].start == pytest.approx(4.3, abs=0.05)
+
+
+@pytest.mark.parametrize(("beside", "spans"), [(-2, [(0.0, 5.0), (4.0, 8.0)]), (2, [(0.0, 4.0), (5.0, 8.0)])])
+def test_of_two_sections_that_touch_the_one_under_the_pointer_is_dragged(named, beside, spans):
+    named.desk.store.apply(
+        lambda session: add_section(
+            add_section(replace(session, sections=()), "One", 0.0, 4.0), "Two", 4.0, 8.0
+        ),
+        "Sections",
+    )
+    lane = named.window.timeline.sections
+    edge, _ = lane._ends(named.session.sections[1])
+    target = lane.x_of(named.session.tempo.seconds_of(5.0) * named.session.rate)
+
+    named.drag(lane, (edge + beside, 10), (target, 10))
+
+    assert [(section.start, section.end) for section in named.session.sections] == spans

@@ -73,16 +73,17 @@ class SectionLane(TrackLane):
 
     def _section_at(self, x: float) -> tuple[Section, str] | None:
         """The section under the pointer, and whether its start or end is taken."""
-        found: tuple[Section, str] | None = None
+        edges: list[tuple[float, bool, Section, str]] = []
+        inside: Section | None = None
         for section in self.desk.session.sections:
             left, right = self._ends(section)
-            if abs(x - left) <= EDGE:
-                return section, "start"
-            if abs(x - right) <= EDGE:
-                return section, "end"
-            if left <= x < right:
-                found = (section, "")
-        return found
+            edges.append((abs(x - left), x < left, section, "start"))
+            edges.append((abs(x - right), x >= right, section, "end"))
+            inside = section if left <= x < right else inside
+        away, _, nearest, end = min(edges, key=lambda edge: edge[:2], default=(EDGE + 1.0, False, None, ""))
+        if nearest is not None and away <= EDGE:  # of two that touch, the one that the pointer is in
+            return nearest, end
+        return None if inside is None else (inside, "")
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         x = event.position().x()
