@@ -31,6 +31,13 @@ def test_a_rank_is_not_exceeded_by_its_share(values, percent):
     assert len(below) < max(1, np.ceil(percent / 100 * len(values)))
 
 
+@given(numbers)
+def test_the_highest_rank_is_the_largest_and_the_half_is_no_more_than_the_middle(values):
+    assert rank_of(values, 100) == max(values)
+    assert rank_of(values, 0) == min(values)
+    assert rank_of(values, 50) <= middle_of(values) + 1e-6
+
+
 @pytest.mark.parametrize("taps", [7, 23])
 @pytest.mark.parametrize("frames", [1, 2, 255, 1000, 1001])
 def test_halving_is_filtering_and_leaving_out(taps, frames):
