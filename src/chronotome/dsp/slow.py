@@ -19,8 +19,6 @@ LED_FROM, LED_WHOLLY, MOST_LED = 3.0, 6.0, 25.0
 ROUNDS = 2
 SETTLED_FROM, SETTLED_WHOLLY, MOST_SETTLED = 1.0, 2.0, 35.0
 """Milliseconds likewise, of the last step: a small one would only blur an exact frame."""
-
-
 SAME, NEAR_MS = 0.006, 150.0
 """Seconds within which two are one attack; ms within which another one nearby counts."""
 NOBODY = -5.0
