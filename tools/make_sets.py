@@ -18,8 +18,11 @@ from types import ModuleType
 
 import numpy as np
 
-SUSTAINED = (*range(16, 24), *range(40, 45), *range(48, 55), *range(56, 80), *range(88, 96), 110, 111)
-"""Programs of General MIDI that start slowly, or may: organs, strings, voices, winds, pads."""
+SUSTAINED = (*range(16, 24), *range(40, 43), 44, *range(48, 55), *range(56, 80), *range(88, 96), 110, 111)
+"""Programs of General MIDI that start slowly, or may: organs, strings, voices, winds, pads.
+
+No double bass (43): some banks have none where a voice sings.
+"""
 EVAL = Path(__file__).parents[2] / "shared" / "eval"
 BANK = Path("/usr/share/sounds/sf2/FluidR3_GM.sf2")
 
