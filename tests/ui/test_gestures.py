@@ -2,8 +2,10 @@ import numpy as np
 import pytest
 from PySide6.QtCore import Qt
 
+from chronotome.bridge import rendering
 from chronotome.render.mix import Side
 from chronotome.session.edits.recordings import set_analysis
+from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.model import replace
 from chronotome.session.tighten import Reason, targets_of
 from chronotome.ui.timeline.shown import shown_of
@@ -238,3 +240,39 @@ def test_every_stage_paints_in_both_themes(at_work, stage, theme):
     ground = THEMES[theme].panel.lower()
     assert image.pixelColor(40, image.height() - 100).name() == ground
     assert len({image.pixel(x, 200) for x in range(220, 900)}) > 4
+
+
+@pytest.mark.parametrize(("many", "asked"), [(1, 1), (10_000, 5)])
+def test_of_very_many_hits_the_mix_follows_once_the_hand_rests(at_work, monkeypatch, many, asked):
+    monkeypatch.setattr(rendering, "MANY_HITS", many)
+    track, mix = at_work.desk.view.focused.id, at_work.desk.rendering
+    started = []
+    mix.started.connect(lambda: started.append(mix))
+
+    for strength in (0.6, 0.7, 0.8, 0.9, 1.0):
+        at_work.desk.store.draft(lambda session, value=strength: set_tighten(session, track, strength=value))
+    assert not mix.is_current
+    at_work.wait(lambda: mix.is_current)
+
+    assert len(started) == asked
+    at_work.desk.store.drop_draft()
+    assert len(started) == asked + 1
+
+
+def test_far_out_a_wave_that_moves_by_less_than_can_be_seen_is_not_drawn_again(at_work):
+    store, view, wave = at_work.desk.store, at_work.desk.view, at_work.window.timeline.wave
+    view.show_stage(Stage.TIGHTEN)
+    track, drawn = view.focused.id, []
+    for span in (2_000, 200_000_000):
+        view.show(view.viewport.fitted(0, span))
+        store.draft(lambda session: set_tighten(session, track, strength=0.6))
+        wave.grab()
+        first = wave._image
+        store.draft(lambda session: set_tighten(session, track, strength=0.9))
+        wave.grab()
+        drawn.append(wave._image is not first)
+        store.drop_draft()
+        wave.grab()
+        assert wave._image is not first
+
+    assert drawn == [True, False]

@@ -1,6 +1,5 @@
 """Keeps the player's mix up with the session."""
 
-import time
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
@@ -20,7 +19,9 @@ from chronotome.session.model import Session
 
 CALM_MILLISECONDS = 120
 """Without a move, after which a hand rests."""
-LONG_SECONDS = 0.010
+MANY_HITS = 4000
+"""From so many on the mix waits for the hand to rest: working it out beside the window slows the window down
+to a quarter (they share one interpreter)."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -50,7 +51,6 @@ class Rendering(QObject):
         self.is_current = False
         self._newest: Request | None = None
         self._done.connect(self._on_done)  # queued: the worker emits it
-        self._plan_seconds = 0.0
         self._tempo: TempoMap | None = None
         self._calm = QTimer(self)
         self._calm.setSingleShot(True)
@@ -59,8 +59,8 @@ class Rendering(QObject):
         store.changed.connect(self._on_change)
 
     def _on_change(self) -> None:
-        """What is being sifted is heard at once; where planning takes long, as soon as the hand rests."""
-        if self._store.is_sifting and self._plan_seconds > LONG_SECONDS:
+        """What moves under a hand is heard at once; where it is very much, as soon as the hand rests."""
+        if self._store.is_drafting and _hits_of(self._store.session) >= MANY_HITS:
             self.is_current = False
             self._latest.drop()
             self._calm.start()
@@ -99,11 +99,9 @@ class Rendering(QObject):
             self._player.publish(mix, moved if len(mixes) == 1 else None)  # it moves with the first mix only
             self._tempo = request.session.tempo
 
-        began = time.perf_counter()
         moved = self._moved(request.session)
         near = request.near if moved is None else moved(request.near)
         plan = plan_for(request.session)
-        self._plan_seconds = time.perf_counter() - began
         self._renderer.render(plan, request.sources, publish, near, is_wanted)
         if is_wanted():
             self._done.emit(request, mixes[-1])
@@ -131,3 +129,8 @@ class Rendering(QObject):
         if request is self._newest:
             self.is_current = True
             self.rendered.emit(mix)
+
+
+def _hits_of(session: Session) -> int:
+    """Candidates of all recordings: what a mix takes time for."""
+    return sum(len(recording.onsets) for recording in session.recordings)

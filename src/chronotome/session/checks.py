@@ -8,12 +8,12 @@ from typing import overload
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.grid import bar_lines, nearest_lines, position_words
+from chronotome.session.grid import Grid, Metre, TempoMap, bar_lines, nearest_lines, position_words
 from chronotome.session.memo import by_identity
-from chronotome.session.model import Clip, Recording, Session, Track
+from chronotome.session.model import Clip, Session, Track
 from chronotome.session.onsets import OnsetId
 from chronotome.session.tighten import Reason, Targets, targets_of
-from chronotome.units import Frames
+from chronotome.units import BeatArray, Frames
 
 DOUBTFUL_SHARE = 0.36
 """Of the distance between two lines: farther from both than this is doubtful."""
@@ -97,16 +97,17 @@ def checks_of(session: Session, track: Track) -> Checks:
 
 def _clip_checks(session: Session, track: Track, clip: Clip) -> Checks:
     targets = targets_of(session, track, clip)
-    return _found(targets, session, track, session.recording_of(clip))
+    settings = track.tighten
+    return _found(targets, settings.grid, settings.swing, session.tempo, session.metre)
 
 
 @by_identity(64)
-def _found(targets: Targets, session: Session, track: Track, _recording: Recording) -> Checks:
-    between = _Between(targets, session, track)
-    stretched = _Stretched(targets, session)
+def _found(targets: Targets, grid: Grid, swing: float, tempo: TempoMap, metre: Metre) -> Checks:
+    between = _Between(targets, grid, swing, tempo, metre)
+    stretched = _Stretched(targets)
     places = np.concatenate([between.places, stretched.places])
-    kinds = np.concatenate([np.zeros(len(between.places), int), np.ones(len(stretched.places), int)])
-    order = np.lexsort((kinds, places))
+    kinds = np.repeat([0, 1], [len(between.places), len(stretched.places)])
+    order = np.argsort(places, kind="stable")
     places, kinds = places[order], kinds[order]
 
     def made(at: int) -> Check:
@@ -118,29 +119,36 @@ def _found(targets: Targets, session: Session, track: Track, _recording: Recordi
 class _Between:
     """Strokes far from both lines around them. Those that lead no line are named by why."""
 
-    def __init__(self, targets: Targets, session: Session, track: Track) -> None:
-        self._targets, self._session, self._settings = targets, session, track.tighten
-        lines = np.array(bar_lines(track.tighten.grid, session.metre, track.tighten.swing))
-        fitted = session.tempo.beats_at(targets.fitted / session.rate)
-        self._drift = fitted - targets.line_beats
-        self._steps = _steps(lines, targets.line_beats % session.metre.bar, self._drift > 0)
+    def __init__(self, targets: Targets, grid: Grid, swing: float, tempo: TempoMap, metre: Metre) -> None:
+        self._targets, self._grid, self._swing, self._tempo, self._metre = targets, grid, swing, tempo, metre
+        self._steps, doubtful = _doubtful(targets.fitted_beats, targets.line_beats, grid, swing, metre)
         judged = (targets.reasons == Reason.GRID) | (targets.reasons == Reason.CARRIED)
-        doubtful = judged & (np.abs(self._drift) >= DOUBTFUL_SHARE * self._steps)
-        self.places = np.flatnonzero(doubtful)
+        self.places = doubtful[judged[doubtful]]
 
     def check(self, at: int) -> Check:
-        targets, settings, metre = self._targets, self._settings, self._session.metre
-        line, drift, step = (float(each[at]) for each in (targets.line_beats, self._drift, self._steps))
+        targets, metre = self._targets, self._metre
+        line, step = float(targets.line_beats[at]), float(self._steps[at])
+        drift = float(targets.fitted_beats[at]) - line
         beyond = np.array([line + (step if drift > 0 else -step)])
-        other = float(nearest_lines(beyond, settings.grid, metre, settings.swing)[0])
+        other = float(nearest_lines(beyond, self._grid, metre, self._swing)[0])
         off = float(targets.drift[at])
-        rest = float(targets.fitted[at] / targets.rate - self._session.tempo.seconds_of(other)) * 1000
+        rest = float(targets.fitted[at] / targets.rate - self._tempo.seconds_of(other)) * 1000
         sentence = (
             f"{_side(off)} {position_words(line, metre)}\nor {_side(rest)} {position_words(other, metre)}"
         )
         title = "between two lines" if targets.reasons[at] == Reason.GRID else "another hit is nearer"
         figure = f"{abs(off):.0f} ms"
         return _check(targets, at, title, figure, sentence, (min(line, other), max(line, other)))
+
+
+@by_identity(32)
+def _doubtful(
+    beats: BeatArray, lines: BeatArray, grid: Grid, swing: float, metre: Metre
+) -> tuple[NDArray[np.float64], NDArray[np.int64]]:
+    """From each hit's line to the next on the hit's side, in beats; hits that are far from both."""
+    drift = beats - lines
+    steps = _steps(np.array(bar_lines(grid, metre, swing)), lines % metre.bar, drift > 0)
+    return steps, np.flatnonzero(np.abs(drift) >= DOUBTFUL_SHARE * steps)
 
 
 def _steps(
@@ -160,18 +168,22 @@ def _side(drift: float) -> str:
 class _Stretched:
     """Hits whose sound up to the next one is made much longer or shorter."""
 
-    def __init__(self, targets: Targets, session: Session) -> None:
+    def __init__(self, targets: Targets) -> None:
         self._targets = targets
         self.places = np.zeros(0, np.int64)
         if len(targets) < 2:
             return
-        self._ratios = np.diff(targets.target) / np.diff(targets.played)
-        shift = np.abs(np.diff(targets.target) - np.diff(targets.fitted)) / session.rate
-        outside = (self._ratios > MOST_STRETCH) | (self._ratios < LEAST_STRETCH)
-        self.places = np.flatnonzero(outside & (shift > MOVED_SECONDS))
+        shifts = np.abs(np.diff(targets.target) - np.diff(targets.fitted))
+        moved = np.flatnonzero(shifts > MOVED_SECONDS * targets.rate)
+        ratios = self._ratios_of(moved)
+        self.places = moved[(ratios > MOST_STRETCH) | (ratios < LEAST_STRETCH)]
+
+    def _ratios_of(self, at: NDArray[np.int64]) -> NDArray[np.float64]:
+        target, played = self._targets.target, self._targets.played
+        return np.asarray((target[at + 1] - target[at]) / (played[at + 1] - played[at]), np.float64)
 
     def check(self, at: int) -> Check:
-        ratio = float(self._ratios[at])
+        ratio = float(self._ratios_of(np.array([at]))[0])
         limit = MOST_STRETCH if ratio > 1 else LEAST_STRETCH
         sentence = f"the sound up to the next hit is made ×{ratio:.2f} as long"
         return _check(self._targets, at, f"stretched past {limit}", f"×{ratio:.2f}", sentence)

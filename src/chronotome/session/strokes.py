@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from functools import cached_property
 from typing import NamedTuple
 
 import numpy as np
@@ -33,6 +34,11 @@ class Strokes:
 
     def __len__(self) -> int:
         return len(self.leaders)
+
+    @cached_property
+    def firsts(self) -> NDArray[np.int64]:
+        """The first onset of each stroke."""
+        return np.flatnonzero(np.diff(self.of, prepend=-1))
 
     @property
     def leads(self) -> NDArray[np.bool_]:

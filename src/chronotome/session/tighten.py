@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from enum import IntEnum
+from functools import cached_property
 
 import numpy as np
 from numpy.typing import NDArray
@@ -57,6 +58,7 @@ class Targets:
     strengths: NDArray[np.float64]
     played: Frames
     fitted: Frames
+    fitted_beats: BeatArray
     line: Frames
     line_beats: BeatArray
     target: Frames
@@ -88,12 +90,12 @@ class Targets:
     def __len__(self) -> int:
         return len(self.onsets)
 
-    @property
+    @cached_property
     def drift(self) -> NDArray[np.float64]:
         """Milliseconds from the line as played and fitted; negative early."""
         return np.asarray((self.fitted - self.line) * (1000.0 / self.rate), np.float64)
 
-    @property
+    @cached_property
     def landing(self) -> NDArray[np.float64]:
         """Milliseconds from the line where it lands."""
         return np.asarray((self.target - self.line) * (1000.0 / self.rate), np.float64)
@@ -144,32 +146,25 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     rate: int,
     fit: Fitted | None,
 ) -> Targets:
-    onsets = recording.onsets
     places = _places(recording, counts, clip.source_start, clip.start, rate, fit)
-    chosen, played, fitted = places.chosen, places.played, places.fitted
-    beats = tempo.beats_at(fitted / rate)
-    lines = nearest_lines(beats, settings.grid, metre, settings.swing)
-    line_frames = frames_at(tempo.seconds_at(lines), rate)
-    ids = onsets.id_array[chosen]
-    hand = {marker.onset: marker.beat for marker in clip.markers}
-    by_hand = np.isin(ids, list(hand)) if hand else np.zeros(len(ids), bool)
-    asked = np.full(len(ids), np.nan)
-    if by_hand.any():
-        wanted = np.array([hand[int(onset)] for onset in ids[by_hand]])
-        asked[by_hand] = np.rint(tempo.seconds_at(wanted) * rate)
-    hits = _Hits(fitted, line_frames, lines, onsets.strength_array[chosen], asked)
+    lined = _lined(places, settings.grid, settings.swing, tempo, metre, rate)
+    hits = _hits(clip, recording, places, lined, tempo, rate)
     strokes = _strokes(places, recording, settings.stroke, settings.grid, tempo, rate)
     moves = _moves(hits, strokes, settings, _Scale(rate, _shortest_step(settings, tempo)))
     landed = _in_order(
-        fitted, np.rint(moves.target).astype(np.int64), by_hand, max(1, int(LEAST_APART_SECONDS * rate))
+        places.fitted,
+        np.rint(moves.target).astype(np.int64),
+        hits.by_hand,
+        max(1, int(LEAST_APART_SECONDS * rate)),
     )
     return Targets(
-        ids,
+        hits.ids,
         hits.strengths,
-        played,
-        fitted,
-        line_frames,
-        lines,
+        places.played,
+        places.fitted,
+        lined.beats,
+        lined.line_frames,
+        lined.lines,
         landed,
         moves.reasons,
         strokes.of,
@@ -208,6 +203,24 @@ def _places(  # noqa: PLR0917 - found again by the identity of each
     return _Places(chosen, played, fitted)
 
 
+@dataclass(frozen=True, eq=False)
+class _Lined:
+    """Hits after the fit in beats, and their lines in beats and in frames of the session."""
+
+    beats: BeatArray
+    lines: BeatArray
+    line_frames: Frames
+
+
+@by_identity(32)
+def _lined(  # noqa: PLR0917 - found again by the identity of each
+    places: _Places, grid: Grid, swing: float, tempo: TempoMap, metre: Metre, rate: int
+) -> _Lined:
+    beats = tempo.beats_at(places.fitted / rate)
+    lines = nearest_lines(beats, grid, metre, swing)
+    return _Lined(beats, lines, frames_at(tempo.seconds_at(lines), rate))
+
+
 @by_identity(32)
 def _strokes(  # noqa: PLR0917 - found again by the identity of each
     places: _Places, recording: Recording, stroke: float, grid: Grid, tempo: TempoMap, rate: int
@@ -236,22 +249,32 @@ class _Scale:
 
 @dataclass(frozen=True, eq=False)
 class _Hits:
-    """Counted onsets in session frames, their lines in frames and beats, where a person put them (or NaN)."""
+    """Counted onsets in session frames, their lines in beats, where a person put them (or NaN)."""
 
+    ids: Frames
     fitted: Frames
-    line_frames: Frames
     lines: BeatArray
+    away: NDArray[np.float64]
+    """Frames from the line, negative early."""
     strengths: NDArray[np.float64]
     asked: NDArray[np.float64]
+    by_hand: NDArray[np.bool_]
 
-    @property
-    def away(self) -> NDArray[np.float64]:
-        """Frames from the line, negative early."""
-        return (self.fitted - self.line_frames).astype(np.float64)
 
-    @property
-    def by_hand(self) -> NDArray[np.bool_]:
-        return np.isfinite(self.asked)
+@by_identity(32)
+def _hits(  # noqa: PLR0917 - found again by the identity of each
+    clip: Clip, recording: Recording, places: _Places, lined: _Lined, tempo: TempoMap, rate: int
+) -> _Hits:
+    ids = recording.onsets.id_array[places.chosen]
+    hand = {marker.onset: marker.beat for marker in clip.markers}
+    by_hand = np.isin(ids, list(hand)) if hand else np.zeros(len(ids), bool)
+    asked = np.full(len(ids), np.nan)
+    if by_hand.any():
+        wanted = np.array([hand[int(onset)] for onset in ids[by_hand]])
+        asked[by_hand] = np.rint(tempo.seconds_at(wanted) * rate)
+    away = (places.fitted - lined.line_frames).astype(np.float64)
+    strengths = recording.onsets.strength_array[places.chosen]
+    return _Hits(ids, places.fitted, lined.lines, away, strengths, asked, by_hand)
 
 
 @dataclass(frozen=True, eq=False)
@@ -304,15 +327,21 @@ def _allowed(
 
 def _least(strokes: Strokes, values: NDArray[np.float64]) -> NDArray[np.float64]:
     """The highest value of each stroke's hits."""
-    found = np.full(len(strokes), -np.inf)
-    np.maximum.at(found, strokes.of, values)
-    return found
+    return np.asarray(np.maximum.reduceat(values, strokes.firsts)) if len(values) else values
 
 
 def _takers(hits: _Hits, strokes: Strokes, scale: _Scale, catch: float) -> NDArray[np.bool_]:
-    """Which strokes take their line: the nearest of each, of equally near ones the strongest."""
-    away = np.abs(hits.away[strokes.leaders])
-    nearness = np.floor(away / scale.frames(AS_NEAR_MS))
+    """Which strokes take their line: the nearest of each that is near enough."""
+    takes = _nearest(hits, strokes, scale.rate)
+    if catch >= 1:
+        return takes
+    return takes & (np.abs(hits.away[strokes.leaders]) <= 0.5 * catch * scale.step * scale.rate)
+
+
+@by_identity(32)
+def _nearest(hits: _Hits, strokes: Strokes, rate: int) -> NDArray[np.bool_]:
+    """Which strokes are the nearest of their line, of equally near ones the strongest."""
+    nearness = np.floor(np.abs(hits.away[strokes.leaders]) * (1000.0 / rate / AS_NEAR_MS))
     lines = np.round(hits.lines[strokes.leaders], 9)
     taken = hits.by_hand[strokes.leaders]
     order = np.lexsort((-hits.strengths[strokes.leaders], nearness, taken, lines))
@@ -320,7 +349,7 @@ def _takers(hits: _Hits, strokes: Strokes, scale: _Scale, catch: float) -> NDArr
     first[1:] = np.diff(lines[order]) > 0
     takes = np.zeros(len(order), bool)
     takes[order[first]] = True
-    return takes & (away <= 0.5 * catch * scale.step * scale.rate) if catch < 1 else takes
+    return takes
 
 
 def _between(
@@ -335,11 +364,16 @@ def _between(
         return np.zeros(len(moves))
     places = hits.fitted[strokes.leaders]
     carried = np.interp(places, places[fixed], moves[fixed])
-    away = hits.away
-    low = _least(strokes, np.where(away > 0, -2 * away, 0.0))
-    high = -_least(strokes, np.where(away < 0, 2 * away, 0.0))
+    low, high = _over_the_line(hits, strokes)
     low, high = np.maximum(low, allowed[0]), np.minimum(high, allowed[1])
     return np.where(low <= high, np.clip(carried, low, np.maximum(low, high)), 0.0)
+
+
+@by_identity(32)
+def _over_the_line(hits: _Hits, strokes: Strokes) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
+    """How far each stroke may move until one of its hits is as far from its line on the other side."""
+    low = _least(strokes, np.where(hits.away > 0, -2 * hits.away, 0.0))
+    return low, -_least(strokes, np.where(hits.away < 0, 2 * hits.away, 0.0))
 
 
 def _in_order(played: Frames, target: Frames, by_hand: NDArray[np.bool_], apart: int) -> Frames:

@@ -19,19 +19,23 @@ def paint_hatching(painter: QPainter, lane: Lane, shown: Shown, span: tuple[int,
     """Denser the more the sound is compressed, wider the more it is expanded."""
     theme = lane.desk.view.theme
     plan = shown.plan
-    spans = np.diff(plan.heard) / np.diff(plan.source)
     xs = lane.xs_of(plan.heard)
     top, bottom = span
+    in_sight = (xs[1:] > HEADER) & (xs[:-1] < lane.width()) & (np.diff(xs) > NARROWEST_HATCHING)
+    chosen = np.flatnonzero(in_sight)
+    spans = np.diff(plan.heard)[chosen] / np.diff(plan.source)[chosen]
     changed = np.abs(spans - 1) >= LEAST_RATIO_SHOWN
-    in_sight = (xs[1:] > HEADER) & (xs[:-1] < lane.width()) & (xs[1:] - xs[:-1] > NARROWEST_HATCHING)
-    chosen = np.flatnonzero(changed & in_sight)
-    lefts, rights = np.maximum(xs[:-1], HEADER)[chosen].tolist(), xs[1:][chosen].tolist()
-    for left, right, ratio in zip(lefts, rights, spans[chosen].tolist(), strict=True):
+    chosen, spans = chosen[changed], spans[changed]
+    pairs = list(zip(xs[chosen].tolist(), xs[chosen + 1].tolist(), spans.tolist(), strict=True))
+    for start, right, ratio in pairs:
+        left = max(start, HEADER)
         painter.fillRect(QRectF(left, top, right - left, bottom - top), hatching(theme.strong_rule, ratio))
     painter.setFont(figure_font(9))
-    for at in chosen[xs[chosen + 1] - xs[chosen] > NARROWEST_LABEL].tolist():
-        box = QRectF(float(xs[at]), top, float(xs[at + 1] - xs[at]), bottom - top)
-        words = f"×{float(spans[at]):.2f}"
+    for left, right, ratio in pairs:
+        if right - left <= NARROWEST_LABEL:
+            continue
+        box = QRectF(left, top, right - left, bottom - top)
+        words = f"×{ratio:.2f}"
         width = painter.fontMetrics().horizontalAdvance(words) + 6
         ground = QRectF(box.center().x() - width / 2, top + 3, width, bottom - top - 6)
         painter.fillRect(ground, colour(theme.card))

@@ -95,16 +95,16 @@ def paint_dots(
 ) -> None:
     """Thousands of points (x, y) of two pixels each, later layers over earlier ones."""
     width, height = size
-    pixels = np.zeros((height, width), np.uint8)
+    pixels = np.zeros((height + 1, width + 1), np.uint8)
     colours = [0]
     for xs, ys, value in layers:
         colours.append(value.rgba())
-        columns, rows = np.round(xs - left).astype(np.int64), np.round(ys).astype(np.int64)
-        for shift in (0, 1):
-            inside = (columns >= 0) & (columns + shift < width) & (rows >= 0) & (rows + 1 < height)
-            for down in (0, 1):
-                pixels[rows[inside] + down, columns[inside] + shift] = len(colours) - 1
-    _draw(painter, left, pixels, colours)
+        columns, rows = np.rint(xs - left).astype(np.int64), np.rint(ys).astype(np.int64)
+        inside = (columns >= 0) & (columns < width) & (rows >= 0) & (rows < height)
+        places = (rows * (width + 1) + columns)[inside]
+        for shift in (0, 1, width + 1, width + 2):
+            pixels.reshape(-1)[places + shift] = len(colours) - 1
+    _draw(painter, left, pixels[:height, :width], colours)
 
 
 def paint_stems(

@@ -85,21 +85,23 @@ class Ruler(TrackLane):
         if shown is None or not len(shown.targets):
             return
         targets = shown.targets
-        xs = self.xs_of(targets.target)
-        wanted = (targets.target != targets.played) | (targets.reasons == Reason.BY_HAND)
-        visible = np.flatnonzero(wanted & (xs > HEADER - 8) & (xs < self.width() + 8))
-        if len(visible) * CLOSEST_MARKERS > self.width():
-            visible = visible[targets.reasons[visible] == Reason.BY_HAND]
+        sides = [self.frame_of(HEADER - 8), self.frame_of(self.width() + 8)]
+        visible = np.arange(*np.searchsorted(targets.target, sides).tolist())
         by_hand = targets.reasons[visible] == Reason.BY_HAND
+        wanted = by_hand | (targets.target[visible] != targets.played[visible])
+        if np.count_nonzero(wanted) * CLOSEST_MARKERS > self.width():
+            wanted = by_hand
+        visible, by_hand = visible[wanted], by_hand[wanted]
+        xs = dict(zip(visible.tolist(), self.xs_of(targets.target[visible]).tolist(), strict=True))
         y = HEIGHT - 6
         painter.setPen(QPen(colour(theme.soft_ink), 1.2))
         painter.setBrush(colour(theme.paper))
-        paint_each(painter, diamond, ((x, y) for x in xs[visible[~by_hand]].tolist()), 4)
+        paint_each(painter, diamond, ((xs[at], y) for at in visible[~by_hand].tolist()), 4)
         painter.setPen(QPen(colour(theme.accent), 1.2))
         selected = visible[~by_hand & (targets.onsets[visible] == self.desk.view.selected)]
-        paint_each(painter, diamond, ((x, y) for x in xs[selected].tolist()), 4)
+        paint_each(painter, diamond, ((xs[at], y) for at in selected.tolist()), 4)
         painter.setBrush(colour(theme.accent))
-        paint_each(painter, diamond, ((x, y) for x in xs[visible[by_hand]].tolist()), 5)
+        paint_each(painter, diamond, ((xs[at], y) for at in visible[by_hand].tolist()), 5)
 
     # Mouse
 

@@ -1,6 +1,7 @@
 """Where things of a clip are on screen, for the side that is listened to."""
 
 from dataclasses import dataclass, replace
+from functools import cached_property
 
 import numpy as np
 from numpy.typing import NDArray
@@ -56,7 +57,7 @@ class Shown:
         offset = int(self.plan.source[0]) - self.plan.played_at
         return np.interp(played + offset, self.plan.source, self.plan.heard)
 
-    @property
+    @cached_property
     def hits(self) -> NDArray[np.float64]:
         """Session frames on screen of the counted onsets."""
         return self.heard_of_played(self.targets.played)

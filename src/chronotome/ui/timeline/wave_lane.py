@@ -7,6 +7,7 @@ from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.mix import Side
+from chronotome.render.plan import ClipPlan
 from chronotome.render.pool import Source
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.fitting import Who, is_bars, set_who
@@ -42,6 +43,8 @@ FOOT = 26
 MOST_NOTCHES = 90
 """More onsets than this in sight are ticks."""
 MOST_STEMS = 80
+UNSEEN = 0.25
+"""Of a pixel: a wave that moves by less is as it was drawn."""
 """More onsets than this in sight have no line through the wave."""
 WAY_WORDS = {MoveBy.CUTTING: "Cutting", MoveBy.STRETCHING: "Stretch", MoveBy.TAPE: "Tape"}
 
@@ -136,8 +139,8 @@ class WaveLane(TrackLane):
         ratio = self.devicePixelRatioF()
         viewport, theme = self.desk.view.viewport, self.desk.view.theme
         height = content.height() - FOOT - NOTCH
-        key = (
-            shown.plan,
+        look = (
+            shown.recording.content,
             shown.side,
             viewport,
             height,
@@ -146,13 +149,25 @@ class WaveLane(TrackLane):
             source.is_whole,
             self.desk.workspace.pool,
         )
-        if self._image is None or key != self._image_key:
+        key = (look, shown.plan)
+        if self._image is None or (key != self._image_key and not self._is_as_drawn(look, shown.plan)):
             lows, highs = columns(source, *shown.under(viewport.edges(ratio)))
             self._image = wave_image(
                 lows, highs, colour(theme.wave), height=max(8, int(height * ratio)), ratio=ratio
             )
             self._image_key = key if source.is_whole else ()
         painter.drawImage(QPointF(HEADER, NOTCH), self._image)
+
+    def _is_as_drawn(self, look: tuple[object, ...], plan: ClipPlan) -> bool:
+        """A hand moves, and by less than can be seen: the wave is drawn anew once it rests."""
+        if not self.desk.store.is_drafting or self._image_key[:1] != (look,):
+            return False
+        drawn = self._image_key[1]
+        if not isinstance(drawn, ClipPlan) or not np.array_equal(drawn.source, plan.source):
+            return False
+        return bool(
+            np.abs(drawn.heard - plan.heard).max() < UNSEEN * self.desk.view.viewport.frames_per_pixel
+        )
 
     def _visible(self, xs: NDArray[np.float64]) -> NDArray[np.int64]:
         return np.flatnonzero((xs > HEADER - 20) & (xs < self.width() + 20))
