@@ -8,7 +8,7 @@ import scipy.fft
 from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Curve
-from chronotome.dsp.spectrum import Spectrogram, fast_size, power_of, windows_of
+from chronotome.dsp.spectrum import Spectrogram, fast_size, windows_of
 
 WINDOW_SECONDS, HOP_SECONDS = 128 / 44100, 0.0007
 RISE_SPAN, BEFORE = 0.005, 0.015
@@ -62,7 +62,7 @@ def _energies(signal: Curve, rate: int, hop: int) -> Spectrogram:
     hops = len(signal) // hop + 1
     window = np.hanning(size + 2)[1:-1].astype(np.float32)
     window /= window.sum()
-    octaves = _octaves(rate, size)
+    octaves = np.repeat(_octaves(rate, size), 2, axis=0)  # of real and imaginary parts alike
     padded = np.pad(signal, (size // 2, size // 2))
     energies = np.empty((len(OCTAVES), hops), np.float32)
     windowed = np.empty((min(hops, HOPS_AT_ONCE), size), np.float32)
@@ -71,8 +71,8 @@ def _energies(signal: Curve, rate: int, hop: int) -> Spectrogram:
         part = np.multiply(
             windows_of(padded, size, hop, start * hop, end - start), window, out=windowed[: end - start]
         )
-        power = power_of(scipy.fft.rfft(part, axis=1), 0, size // 2 + 1)
-        energies[:, start:end] = (power @ octaves).T
+        parts = scipy.fft.rfft(part, axis=1).view(np.float32)
+        energies[:, start:end] = (np.multiply(parts, parts, out=parts) @ octaves).T
     energies += QUIETEST
     return energies
 
