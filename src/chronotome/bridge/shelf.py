@@ -15,6 +15,7 @@ from chronotome.dsp.audio import Audio
 from chronotome.errors import Cancelled, ChronotomeError
 from chronotome.files.analysis import analyse, keep_analysis, kept_analysis
 from chronotome.files.audio_file import facts_of, load_source
+from chronotome.files.names import plain_name
 from chronotome.files.shelf import ShelfEntry, keep_entries, kept_entries, scan
 from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena, Region
@@ -190,7 +191,7 @@ def _prepared(
     tempo = _tempo_of(kept.measured, entry)
     if tempo is None:
         return Heard(entry, source.region, 0, None)
-    recording = Recording(facts.content, path.name, facts.rate, facts.frames, facts.channels)
+    recording = Recording(facts.content, plain_name(path.name), facts.rate, facts.frames, facts.channels)
     alone = add_recording(Session(rate=rate), recording, path.stem)
     alone = set_analysis(alone, facts.content, kept.onsets, kept.measured, kept.material)
     track = alone.tracks[0].id

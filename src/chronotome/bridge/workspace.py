@@ -5,7 +5,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from pathlib import Path
 
-from PySide6.QtCore import QObject, Signal
+from PySide6.QtCore import QObject, QTimer, Signal
 
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
@@ -16,6 +16,7 @@ from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_ana
 from chronotome.files.audio_file import FileFacts, facts_of, load_source
 from chronotome.files.fit_file import keep_fit, kept_fit, write_sidecar
 from chronotome.files.journal import Journal, Recovered
+from chronotome.files.names import plain_name, shown
 from chronotome.files.session_file import (
     Opened,
     check_place,
@@ -33,10 +34,12 @@ from chronotome.session.edits.fitting import led
 from chronotome.session.edits.recordings import add_recording, set_analysis, without_recording
 from chronotome.session.fit import Fit
 from chronotome.session.history import History
-from chronotome.session.model import ContentHash, Recording, Session
+from chronotome.session.limits import ContentHash
+from chronotome.session.model import Recording, Session
 from chronotome.session.onsets import Onsets
 
 GROWING_SECONDS = 0.15
+JOURNAL_WATCHED_MS = 500
 """Between two drawings of a wave that is being read."""
 
 
@@ -63,6 +66,8 @@ class Workspace(QObject):
     """Recordings that are asked for: content -> name."""
     told = Signal(str)
     """A sentence for the status line."""
+    unsafe = Signal(str)
+    """Why edits are not safe from a crash; empty once they are again."""
     _source_started = Signal(object)
 
     def __init__(self, store: Store, tasks: Tasks, arena: Arena, journal: Journal) -> None:
@@ -78,6 +83,10 @@ class Workspace(QObject):
         self._source_started.connect(self._on_source_started)
         store.kept.connect(self._on_kept)
         store.changed.connect(lambda _before, after: self._bring_analyses(after))
+        self._unsafe = ""
+        watch = QTimer(self)
+        watch.timeout.connect(self._watch_journal)
+        watch.start(JOURNAL_WATCHED_MS)
         journal.start(store.history, {}, None)
 
     @property
@@ -174,8 +183,8 @@ class Workspace(QObject):
                 facts.channels,
                 fit=fit,
             )
-            words = f"Open {path.name}"
-            self._store.apply(lambda session: add_recording(session, recording, path.stem), words)
+            words = f"Open {shown(path.name)}"
+            self._store.apply(lambda session: add_recording(session, recording, shown(path.stem)), words)
             if self.pool.get(facts.content) is None:
                 self._load(facts.content, path, self._store.session.rate, known=facts)
 
@@ -189,7 +198,8 @@ class Workspace(QObject):
         )
 
     def _free_name(self, name: str, content: ContentHash) -> str:
-        """A file name that no other recording of the session has."""
+        """A plain file name that no other recording of the session has."""
+        name = plain_name(name)
         taken = {each.file for each in self._store.session.recordings if each.content != content}
         return name if name not in taken else f"{Path(name).stem}-{content[:6]}{Path(name).suffix}"
 
@@ -385,9 +395,13 @@ class Workspace(QObject):
             self._journal.start(history, self.places, self.folder)
         else:
             self._journal.happened(kind, history)
-        if self._journal.problem:
-            self.told.emit(self._journal.problem)
-            self._journal.problem = None
+
+    def _watch_journal(self) -> None:
+        """Its thread may find at any time that the disk is full, or has room again."""
+        problem = self._journal.problem or ""
+        if problem != self._unsafe:
+            self._unsafe = problem
+            self.unsafe.emit(problem)
 
 
 class _InOrder:

@@ -16,11 +16,13 @@ from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.dsp.warp import WarpMap
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.analysis import analyse
-from chronotome.files.audio_file import ENCODINGS, Encoding, facts_of, load_source
+from chronotome.files.audio_file import ENCODINGS, Encoding, cannot_write, facts_of, load_source
 from chronotome.files.export import export_mix
 from chronotome.files.marks import Mark, csv_text, write_marks
-from chronotome.files.session_file import load_session
+from chronotome.files.names import plain_name
+from chronotome.files.session_file import document_of, load_session
 from chronotome.files.tags import tempo_tag
+from chronotome.files.writing import refuse_sources, write_whole
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Side
@@ -45,7 +47,7 @@ if TYPE_CHECKING:
 def grid_of(text: str) -> Grid:
     """1/16, 1/8 triplet, 1/4 dotted."""
     words = text.replace("-", " ").split()
-    head, feel = words[0], words[1] if len(words) > 1 else "straight"
+    head, feel = words[0] if words else "", words[1] if len(words) > 1 else "straight"
     try:
         grid = Grid(int(head.removeprefix("1/")), Feel(feel))
     except ValueError:
@@ -97,7 +99,7 @@ def parser() -> argparse.ArgumentParser:
     tighten.add_argument("audio", type=Path)
     tighten.add_argument("-o", "--out", type=Path, required=True, metavar="OUT", help="WAV or FLAC")
     tighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), required=True)
-    tighten.add_argument("--beat-one", type=float, default=0.0, metavar="SECONDS")
+    tighten.add_argument("--beat-one", type=between(-1e6, 1e6), default=0.0, metavar="SECONDS")
     tighten.add_argument("--grid", type=grid_of, default=Grid(), metavar="1/16")
     tighten.add_argument("--swing", type=between(50, 75), default=50.0, metavar="50..75")
     tighten.add_argument("--strength", type=between(0, 100), default=100.0, metavar="0..100")
@@ -181,6 +183,8 @@ def material_of(words: str) -> Material | None:
 
 
 def _onsets(arguments: argparse.Namespace, progress: Progress) -> None:
+    for out in filter(None, (arguments.labels, arguments.midi, arguments.cue)):
+        refuse_sources(out, [arguments.audio])
     audio, found = heard(arguments.audio, progress, material_of(arguments.material))
     onsets = onsets_from(found.frames, found.strengths, found.bands, found.doubts)
     sift, clock = _sift_of(arguments, audio, found)
@@ -240,6 +244,8 @@ def encoding_of(path: Path, name: str | None) -> Encoding:
 
 
 def _tighten(arguments: argparse.Namespace, progress: Progress) -> None:
+    for out in filter(None, (arguments.out, arguments.moves)):
+        refuse_sources(out, [arguments.audio])
     encoding = encoding_of(arguments.out, arguments.encoding)
     facts = facts_of(arguments.audio, part_of(progress, 0.0, 0.05))
     arena = Arena()
@@ -249,7 +255,7 @@ def _tighten(arguments: argparse.Namespace, progress: Progress) -> None:
     name = arguments.audio.stem
     recording = Recording(
         facts.content,
-        facts.path.name,
+        plain_name(facts.path.name),
         facts.rate,
         facts.frames,
         facts.channels,
@@ -284,6 +290,7 @@ def _tighten(arguments: argparse.Namespace, progress: Progress) -> None:
         arguments.out,
         rate=facts.rate,
         encoding=encoding,
+        sources=[arguments.audio],
         progress=part_of(progress, 0.9, 1.0),
     )
     if arguments.moves is not None:
@@ -307,9 +314,9 @@ def _write_moves(path: Path, session: Session) -> None:
         )
     ]
     try:
-        path.write_text(json.dumps({"version": 1, "rate": session.rate, "moves": moves}), encoding="utf-8")
+        write_whole(path, json.dumps({"version": 1, "rate": session.rate, "moves": moves}).encode())
     except OSError as error:
-        raise UnusableFile(path, f"cannot be written ({error.strerror})", "Choose another place.") from None
+        raise cannot_write(path, error) from None
 
 
 def _landed(session: Session, targets: Targets) -> list[int]:
@@ -325,6 +332,8 @@ def _render(arguments: argparse.Namespace, progress: Progress) -> None:
     opened = load_session(arguments.session)
     if opened.missing:
         raise MissingRecordings(opened.missing)
+    sources = [document_of(arguments.session), *opened.places.values()]
+    refuse_sources(arguments.out, sources)
     session = opened.history.session
     arena, pool = Arena(), Pool()
     for number, recording in enumerate(session.recordings):
@@ -356,6 +365,7 @@ def _render(arguments: argparse.Namespace, progress: Progress) -> None:
         start=start,
         end=end,
         side=Side.AS_PLAYED if arguments.as_played else Side.EDITED,
+        sources=sources,
         progress=part_of(progress, 0.9, 1.0),
     )
 

@@ -143,4 +143,3 @@ def band_magnitudes(signal: Curve, bank: Spectrogram, *, hop: int) -> Spectrogra
         bins = np.abs(scipy.fft.rfft(part, axis=1)[:, first:last], out=spectra[: end - start])
         np.matmul(bins, weights, out=magnitudes[start:end])
     return magnitudes
-

@@ -82,12 +82,17 @@ class Player:
             control.put(Word.IS_READY, 1)
             control.put(Word.IS_SIMULATED, 1)
         else:
-            source = str(Path(chronotome.__file__).parent.parent)
-            paths = [source, os.environ.get("PYTHONPATH", "")]
+            source = str(Path(chronotome.__file__).resolve().parent.parent)
+            others = [
+                path
+                for path in os.environ.get("PYTHONPATH", "").split(os.pathsep)
+                if Path(path).is_absolute()
+            ]
             descriptors = (self._arena.descriptor, control.descriptor)
             self._child = subprocess.Popen(  # noqa: S603 - our own interpreter and module
                 [
                     sys.executable,
+                    "-P",  # what lies in the current folder is not code
                     "-m",
                     "chronotome.engine.audio_process",
                     *(str(descriptor) for descriptor in descriptors),
@@ -99,7 +104,7 @@ class Player:
                 pass_fds=descriptors,
                 env={
                     **os.environ,
-                    "PYTHONPATH": os.pathsep.join(filter(None, paths)),
+                    "PYTHONPATH": os.pathsep.join([source, *others]),
                     "OMP_NUM_THREADS": "1",
                 },
             )

@@ -1,6 +1,5 @@
 """A recording's onsets and pulse, worked out once and kept under its content."""
 
-import contextlib
 from pathlib import Path
 from typing import TYPE_CHECKING
 
@@ -11,10 +10,12 @@ from msgspec import Struct
 
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import ANALYSIS_VERSION, Material
+from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.places import NAME
+from chronotome.files.writing import keep
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.fit import Measured, TempoOption
-from chronotome.session.model import ContentHash
+from chronotome.session.limits import ContentHash
 from chronotome.session.onsets import Onsets, onsets_from
 from chronotome.units import at_other_rate
 
@@ -85,16 +86,11 @@ def _kept_at(content: ContentHash, material: Material | None) -> Path:
 def kept_analysis(content: ContentHash, material: Material | None = None) -> Analysis | None:
     """The analysis of an earlier session, if there is one; `material` as it was asked for."""
     try:
-        return msgspec.json.decode(_kept_at(content, material).read_bytes(), type=Analysis)
-    except (OSError, msgspec.MsgspecError, ValueError):
+        return trusted(bytes_of(_kept_at(content, material)), Analysis)
+    except (OSError, Untrusted):
         return None
 
 
 def keep_analysis(content: ContentHash, analysis: Analysis, material: Material | None = None) -> None:
     """Best effort: a full disk must not stop the work."""
-    path = _kept_at(content, material)
-    with contextlib.suppress(OSError):
-        path.parent.mkdir(parents=True, exist_ok=True)
-        new = path.with_suffix(".part")
-        new.write_bytes(msgspec.json.encode(analysis))
-        new.replace(path)
+    keep(_kept_at(content, material), msgspec.json.encode(analysis))

@@ -17,9 +17,12 @@ import soxr
 from chronotome.dsp.audio import Audio, Samples
 from chronotome.dsp.overview import BUCKET, Overview
 from chronotome.errors import CannotWrite, UnusableFile
+from chronotome.files.door import Untrusted, refuse_other_than_files
+from chronotome.files.writing import replacing_at
 from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Source
+from chronotome.session.limits import HIGHEST_RATE, LOWEST_RATE, MOST_FRAMES
 
 FRAMES_AT_ONCE = BUCKET * 512
 MOST_CHANNELS = 8
@@ -39,9 +42,14 @@ class FileFacts:
     channels: int
 
 
+def new_hash() -> "hashlib.blake2b":
+    """What the bytes of a recording are told to."""
+    return hashlib.blake2b(digest_size=16)
+
+
 def content_hash(path: Path, progress: Progress = unheard) -> str:
     """Hash of a file's bytes, 32 hexadecimal digits."""
-    digest = hashlib.blake2b(digest_size=16)
+    digest = new_hash()
     total = max(1, path.stat().st_size)
     with path.open("rb") as file:
         done = 0
@@ -69,6 +77,14 @@ def facts_of(path: Path, progress: Progress = unheard) -> FileFacts:
         )
     if frames <= 0:
         raise UnusableFile(path, "holds no sound", "Choose a file that has some.")
+    if not LOWEST_RATE <= rate <= HIGHEST_RATE:
+        raise UnusableFile(
+            path,
+            f"has {rate} frames a second",
+            f"{LOWEST_RATE} to {HIGHEST_RATE} can be opened: export it with another rate.",
+        )
+    if frames > MOST_FRAMES:
+        raise UnusableFile(path, f"says it holds {frames} frames", f"{MOST_FRAMES} can be opened: cut it.")
     _refuse_cut_off(path)
     return FileFacts(path, content_hash(path, progress), rate, frames, channels)
 
@@ -90,10 +106,13 @@ def _opened(path: Path) -> Iterator[soundfile.SoundFile]:
     try:
         if path.is_dir():
             raise UnusableFile(path, "is a folder, not a sound file", "Choose a file inside it.")
+        refuse_other_than_files(path)
         if path.stat().st_size == 0:
             raise UnusableFile(path, "is empty", EXPORT_AGAIN)
         with soundfile.SoundFile(path) as file:
             yield file
+    except Untrusted as error:
+        raise UnusableFile(path, str(error), "Choose a sound file.") from None
     except FileNotFoundError:
         raise UnusableFile(path, "is not there", "Check the name, or where it was moved to.") from None
     except PermissionError:
@@ -330,44 +349,39 @@ def write_blocks(
     frames: int,
     encoding: Encoding,
     progress: Progress = unheard,
+    behind: Callable[[BinaryIO], None] | None = None,
 ) -> Written:
-    """Write a file whole or not at all: under another name first, then renamed.
+    """Write a file whole or not at all; `behind` may add to it once all samples are in it.
 
     Raises
     ------
     CannotWrite
         With the reason and the way out; what was there before stays.
     """
-    new = path.with_name(f".{path.name}.part")
     done, loudest, clipped = 0, 0.0, 0
     container = encoding.container
     if container == "WAV" and frames * channels * 4 > 0xFFFF0000:
         container = "RF64"
     try:
-        with soundfile.SoundFile(
-            new, "w", samplerate=rate, channels=channels, format=container, subtype=encoding.subtype
-        ) as file:
-            for block in blocks:
-                high = float(np.abs(block).max(initial=0.0))
-                loudest = max(loudest, high)
-                if encoding.is_integer and high > 1.0:
-                    clipped += int((np.abs(block) > 1.0).sum())
-                    block = np.clip(block, -1.0, 1.0)  # noqa: PLW2901 - the block as it is written
-                file.write(block)
-                done += len(block)
-                progress(done / max(1, frames))
-        _sync(new)
-        new.replace(path)
+        with replacing_at(path) as new:
+            with soundfile.SoundFile(
+                new, "w", samplerate=rate, channels=channels, format=container, subtype=encoding.subtype
+            ) as file:
+                for block in blocks:
+                    high = float(np.abs(block).max(initial=0.0))
+                    loudest = max(loudest, high)
+                    if encoding.is_integer and high > 1.0:
+                        clipped += int((np.abs(block) > 1.0).sum())
+                        block = np.clip(block, -1.0, 1.0)  # noqa: PLW2901 - the block as it is written
+                    file.write(block)
+                    new.check()
+                    done += len(block)
+                    progress(done / max(1, frames))
+            if behind is not None:
+                behind(new)
     except (OSError, soundfile.LibsndfileError) as error:
         raise cannot_write(path, error) from None
-    finally:
-        new.unlink(missing_ok=True)
     return Written(path, done, loudest, clipped)
-
-
-def _sync(path: Path) -> None:
-    with path.open("rb") as file:
-        os.fsync(file.fileno())
 
 
 def cannot_write(path: Path, error: Exception) -> CannotWrite:

@@ -1,6 +1,5 @@
 """What a person said of a recording's beats, kept under its content, and on request beside the sound file."""
 
-import contextlib
 from pathlib import Path
 
 import msgspec
@@ -9,17 +8,21 @@ from msgspec import Struct
 
 from chronotome.errors import CannotWrite
 from chronotome.files.audio_file import cannot_write
+from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.places import NAME
+from chronotome.files.writing import keep, write_whole
 from chronotome.session.fit import Fit, Measured
-from chronotome.session.model import ContentHash, Recording
+from chronotome.session.limits import ContentHash, Rate
+from chronotome.session.model import Recording
 
 VERSION = 1
+MOST_BYTES = 32 << 20
 SIDECAR = ".fit.json"
 
 
 class _Document(Struct, frozen=True):
     content: ContentHash
-    rate: int
+    rate: Rate
     fit: Fit
     measured: Measured | None = None
     version: int = VERSION
@@ -38,17 +41,18 @@ def kept_fit(content: ContentHash, sound: Path | None = None) -> Fit:
     """The fit of an earlier session, as kept or as it stands beside the file; else the usual one."""
     places = [_kept_at(content)] + ([sidecar_of(sound)] if sound is not None else [])
     for place in places:
-        with contextlib.suppress(OSError, msgspec.MsgspecError, ValueError):
-            document = msgspec.json.decode(place.read_bytes(), type=_Document)
-            if document.content == content and document.version == VERSION:
-                return document.fit
+        try:
+            document = trusted(bytes_of(place, MOST_BYTES), _Document)
+        except (OSError, Untrusted):
+            continue
+        if document.content == content and document.version == VERSION:
+            return document.fit
     return Fit()
 
 
 def keep_fit(recording: Recording) -> None:
     """Best effort: a full disk must not stop the work."""
-    with contextlib.suppress(OSError):
-        _write(_kept_at(recording.content), recording)
+    keep(_kept_at(recording.content), _text(recording))
 
 
 def write_sidecar(recording: Recording, sound: Path) -> Path:
@@ -61,16 +65,13 @@ def write_sidecar(recording: Recording, sound: Path) -> Path:
     """
     place = sidecar_of(sound)
     try:
-        _write(place, recording)
+        write_whole(place, _text(recording))
     except OSError as error:
         failure: CannotWrite = cannot_write(place, error)
         raise failure from None
     return place
 
 
-def _write(place: Path, recording: Recording) -> None:
+def _text(recording: Recording) -> bytes:
     document = _Document(recording.content, recording.rate, recording.fit, recording.measured)
-    place.parent.mkdir(parents=True, exist_ok=True)
-    new = place.with_name(f".{place.name}.part")
-    new.write_bytes(msgspec.json.format(msgspec.json.encode(document), indent=1) + b"\n")
-    new.replace(place)
+    return msgspec.json.format(msgspec.json.encode(document), indent=1) + b"\n"

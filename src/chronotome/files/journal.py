@@ -1,45 +1,121 @@
 """Edits since the last save, written as they happen, so that a crash loses nothing."""
 
 import contextlib
+import errno
 import fcntl
 import os
 import queue
+import stat
 import threading
-import time
 import uuid
-from collections.abc import Mapping
-from dataclasses import dataclass
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field
+from functools import partial
 from pathlib import Path
 from typing import Any
 
 from chronotome.errors import ChronotomeError
+from chronotome.files import writing
+from chronotome.files.door import Untrusted, bytes_of, converted
 from chronotome.files.ledger import LedgerReader, LedgerWriter, encode, whole_lines
+from chronotome.files.names import path_from, path_words, shown
 from chronotome.files.places import journal_folder
+from chronotome.files.writing import private_folder, write_all
 from chronotome.session.history import History
-from chronotome.session.model import ContentHash
+from chronotome.session.limits import ContentHash
 
 SYNC_SECONDS = 1.0
+
+
+@dataclass(eq=False)
+class _Book:
+    """The file of one running session. What it says up to `whole` bytes can be read back.
+
+    After a write that failed it is `behind`: the history is written anew, whole, as soon as there is room.
+    """
+
+    history: History
+    places: dict[ContentHash, Path]
+    folder: Path | None
+    file: int | None = None
+    path: Path | None = None
+    writer: LedgerWriter = field(default_factory=LedgerWriter)
+    whole: int = 0
+    is_behind: bool = True
+
+    def write(self, journals: Path, kind: str | None = None, value: Any = None) -> None:
+        """Take in what happened, and write it, or all where it is behind; raises OSError."""
+        lines: list[bytes] = []
+        if kind == "placed":
+            self.places[value[0]] = value[1]
+            lines = [_placed(*value)]
+        elif kind is not None:
+            self.history = value
+            lines = [] if self.is_behind else self.writer.event(kind, value)
+        if self.is_behind:
+            self.writer = LedgerWriter()
+            head = [encode({"folder": path_words(self.folder) if self.folder else None})]
+            head += [_placed(content, place) for content, place in self.places.items()]
+            lines = [*head, *self.writer.whole(self.history)]
+        if lines:
+            self._add(self.file if self.file is not None else self._begin(journals), lines)
+        self.is_behind = False
+
+    def _begin(self, journals: Path) -> int:
+        private_folder(journals)
+        path = journals / f"{uuid.uuid4().hex}.jsonl"
+        flags = os.O_CREAT | os.O_EXCL | os.O_WRONLY | os.O_APPEND | os.O_NOFOLLOW | os.O_CLOEXEC
+        self.file = os.open(path, flags, 0o600)
+        self.path = path
+        fcntl.flock(self.file, fcntl.LOCK_EX)
+        return self.file
+
+    def _add(self, file: int, lines: list[bytes]) -> None:
+        try:
+            write_all(file, b"".join(line + b"\n" for line in lines))
+        except OSError:
+            self.is_behind = True
+            with contextlib.suppress(OSError):  # half a line would hide what comes after it
+                os.ftruncate(file, self.whole)
+            raise
+        self.whole = os.fstat(file).st_size
+
+    def close(self) -> None:
+        if self.path is not None:
+            with contextlib.suppress(OSError):
+                self.path.unlink(missing_ok=True)
+        if self.file is not None:
+            os.close(self.file)
+
+
+def _placed(content: ContentHash, place: Path) -> bytes:
+    return encode({"place": content, "path": path_words(place)})
 
 
 class Journal:
     """One file per running session, locked while it runs; a thread of its own writes.
 
-    Values handed over are immutable. What cannot be written is told by `problem`, once.
+    Values handed over are immutable. `problem` tells what keeps edits from being safe, as long as it lasts.
     """
 
     def __init__(self, folder: Path | None = None) -> None:
         self._folder = folder or journal_folder()
         self._queue: queue.SimpleQueue[tuple[str, Any] | None] = queue.SimpleQueue()
         self._thread: threading.Thread | None = None
-        self.path: Path | None = None
+        self._book: _Book | None = None
         self.problem: str | None = None
+
+    @property
+    def path(self) -> Path | None:
+        """The file that is written to."""
+        return self._book.path if self._book else None
 
     def start(self, history: History, places: Mapping[ContentHash, Path], folder: Path | None) -> None:
         """Begin anew from a history as it was opened or saved; what was journalled before is forgotten."""
         if self._thread is None:
             self._thread = threading.Thread(target=self._run, name="journal", daemon=True)
             self._thread.start()
-        self._queue.put(("start", (history, dict(places), folder)))
+        self._queue.put(("start", _Book(history, dict(places), folder)))
 
     def happened(self, kind: str, history: History) -> None:
         """An edit was kept (`then`), the machine added something (`amend`), or `undo` or `redo`."""
@@ -66,52 +142,56 @@ class Journal:
         self._thread = None
 
     def _run(self) -> None:
-        file, writer = None, LedgerWriter()
-        synced = time.monotonic()
-        while (entry := self._queue.get()) is not None:
-            kind, value = entry
+        """Write what is told; what is written is synced a second later, what failed is tried again."""
+        is_synced = True
+        while True:
+            waits = not is_synced or (self._book is not None and self._book.is_behind)
             try:
-                if kind == "flush":
-                    value.set()
-                    continue
-                if kind == "start":
-                    self._close(file)
-                    file, writer = self._new_file(value), LedgerWriter()
-                    lines = writer.whole(value[0])
-                elif kind == "placed":
-                    lines = [encode({"place": value[0], "path": str(value[1])})]
-                else:
-                    lines = writer.event(kind, value)
-                if file is not None:
-                    os.write(file, b"".join(line + b"\n" for line in lines))
-                    if time.monotonic() - synced > SYNC_SECONDS:
-                        os.fsync(file)
-                        synced = time.monotonic()
-            except OSError as error:
-                self.problem = (
-                    f"Edits cannot be kept safe in “{self._folder}” ({error.strerror}): save often."
-                )
-        self._close(file)
+                entry = self._queue.get(timeout=SYNC_SECONDS if waits else None)
+            except queue.Empty:
+                self._sync()
+                is_synced = True
+                continue
+            if entry is None:
+                break
+            self._take(*entry)
+            is_synced = False
+        self._put_away()
 
-    def _new_file(self, value: tuple[History, dict[ContentHash, Path], Path | None]) -> int:
-        _, places, folder = value
-        self._folder.mkdir(parents=True, exist_ok=True)
-        path = self._folder / f"{uuid.uuid4().hex}.jsonl"
-        file = os.open(path, os.O_CREAT | os.O_WRONLY | os.O_APPEND, 0o600)
-        fcntl.flock(file, fcntl.LOCK_EX)
-        self.path = path
-        head = [encode({"folder": str(folder) if folder else None})]
-        head += [encode({"place": content, "path": str(place)}) for content, place in places.items()]
-        os.write(file, b"".join(line + b"\n" for line in head))
-        return file
+    def _take(self, kind: str, value: Any) -> None:
+        if kind == "flush":
+            value.set()
+        elif kind == "start":
+            self._put_away()
+            self._book = value
+            self._try(_Book.write)
+        else:
+            self._try(partial(_Book.write, kind=kind, value=value))
 
-    def _close(self, file: int | None) -> None:
-        if file is None:
+    def _sync(self) -> None:
+        self._try(_Book.write)
+        if self._book is not None and self._book.file is not None:
+            with contextlib.suppress(OSError):
+                writing.disk.sync(self._book.file)
+
+    def _put_away(self) -> None:
+        if self._book is not None:
+            self._book.close()
+            self._book = None
+
+    def _try(self, write: Callable[[_Book, Path], None]) -> None:
+        """Write; say what stands in the way as long as it does."""
+        if self._book is None:
             return
-        if self.path is not None:
-            self.path.unlink(missing_ok=True)
-            self.path = None
-        os.close(file)
+        try:
+            write(self._book, self._folder)
+            self.problem = None
+        except OSError as error:
+            why = "the disk is full" if error.errno == errno.ENOSPC else error.strerror or "it failed"
+            self.problem = f"Edits cannot be kept safe in “{shown(str(self._folder))}”: {why}. Save often."
+        except Exception:  # noqa: BLE001 - one edit that cannot be written must not end the keeping of all
+            self._book.is_behind = True
+            self.problem = "The last edit could not be kept safe: save the session."
 
 
 @dataclass(frozen=True, eq=False)
@@ -128,10 +208,14 @@ class Recovered:
 def left_behind(folder: Path | None = None) -> list[Path]:
     """Journals that no running session holds, newest first."""
     folder = folder or journal_folder()
-    if not folder.is_dir():
-        return []
-    orphans = [path for path in folder.glob("*.jsonl") if not _is_held(path)]
-    return sorted(orphans, key=lambda path: path.stat().st_mtime, reverse=True)
+    found: list[tuple[float, Path]] = []
+    with contextlib.suppress(OSError):
+        for path in folder.glob("*.jsonl"):
+            with contextlib.suppress(OSError):
+                facts = path.lstat()
+                if stat.S_ISREG(facts.st_mode) and not _is_held(path):
+                    found.append((facts.st_mtime, path))
+    return [path for _, path in sorted(found, reverse=True)]
 
 
 def _is_held(path: Path) -> bool:
@@ -149,23 +233,64 @@ def _is_held(path: Path) -> bool:
 
 
 def recover(path: Path) -> Recovered | None:
-    """Read a journal as far as it is whole; None where no edit is in it."""
+    """Read a journal as far as it is whole; None where no edit is in it.
+
+    Raises
+    ------
+    ChronotomeError
+        If it cannot be read, or nothing in it is whole though there is something.
+    """
     reader = LedgerReader()
     try:
-        lines = list(whole_lines(path.read_bytes()))
+        lines = list(whole_lines(bytes_of(path)))
     except OSError as error:
         raise ChronotomeError(f"The kept edits in “{path}” cannot be read ({error.strerror}).") from None
+    except Untrusted as error:
+        raise ChronotomeError(f"The journal “{path}” {error}.") from None
+    is_whole = True
     for line in lines:
         try:
             reader.read([line])
-        except (ValueError, KeyError, TypeError):
+        except ValueError:
+            is_whole = False
             break
+    if reader.history is None and not is_whole:
+        raise ChronotomeError(f"The journal “{path}” is damaged.")
     if reader.history is None or reader.events == 0:
+        if not is_whole:
+            raise ChronotomeError(f"The journal “{path}” is damaged.")
         return None
-    places = {note["place"]: Path(note["path"]) for note in reader.notes if "place" in note}
-    folders = [note["folder"] for note in reader.notes if "folder" in note]
-    folder = Path(folders[0]) if folders and folders[0] else None
-    return Recovered(path, reader.history, places, folder, reader.events)
+    return Recovered(path, reader.history, _places_in(reader), _folder_in(reader), reader.events)
+
+
+def _places_in(reader: LedgerReader) -> dict[ContentHash, Path]:
+    """Where recordings lay; what makes no sense is left out."""
+    places: dict[ContentHash, Path] = {}
+    for note in reader.notes:
+        with contextlib.suppress(ValueError):
+            if "place" in note:
+                content = converted(note["place"], ContentHash)
+                places[content] = path_from(converted(note.get("path"), str))
+    return places
+
+
+def _folder_in(reader: LedgerReader) -> Path | None:
+    """The folder that the session was saved in; the newest word counts."""
+    for note in reversed(reader.notes):
+        with contextlib.suppress(ValueError):
+            if "folder" in note:
+                return path_from(converted(note["folder"], str)) if note["folder"] is not None else None
+    return None
+
+
+def set_aside(path: Path) -> Path | None:
+    """Move a journal that cannot be read out of the way, and tell where it is; None where that fails."""
+    aside = path.with_suffix(".damaged")
+    try:
+        path.rename(aside)
+    except OSError:
+        return None
+    return aside
 
 
 def discard(path: Path) -> None:

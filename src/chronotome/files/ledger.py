@@ -6,15 +6,17 @@ written once, and are the same objects again after reading.
 """
 
 from collections.abc import Iterable, Iterator
-from typing import Any
+from typing import Any, TypeVar
 
 import msgspec
 
+from chronotome.files.door import converted, trusted
 from chronotome.session.history import History, Step
+from chronotome.session.limits import Name
 from chronotome.session.model import Recording, Session, Track, check, replace
 
+T = TypeVar("T")
 encode = msgspec.json.Encoder().encode
-decode = msgspec.json.Decoder().decode
 WHOLE = [name for name in Session.__struct_fields__ if name not in {"recordings", "tracks"}]
 
 
@@ -96,40 +98,46 @@ class LedgerReader:
     def read(self, lines: Iterable[bytes]) -> None:
         for line in lines:
             if line.strip():
-                self._read_line(decode(line))
+                self._read_line(trusted(line, dict[str, Any]))
 
-    def _read_line(self, entry: Any) -> None:
-        if not isinstance(entry, dict):
-            raise ValueError("a line of a ledger must be an object")
+    def _read_line(self, entry: dict[str, Any]) -> None:
         if "event" in entry:
             self._happen(entry)
         elif "recording" in entry:
-            self._parts[entry["recording"]] = msgspec.convert(entry["value"], Recording)
+            self._parts[_number(entry["recording"])] = converted(entry.get("value"), Recording)
         elif "track" in entry:
-            self._parts[entry["track"]] = msgspec.convert(entry["value"], Track)
+            self._parts[_number(entry["track"])] = converted(entry.get("value"), Track)
         elif "session" in entry:
-            self._parts[entry["session"]] = self._session(entry)
+            self._parts[_number(entry["session"])] = self._session(entry)
         else:
             self.notes.append(entry)
 
     def _session(self, entry: dict[str, Any]) -> Session:
-        try:
-            recordings = tuple(self._parts[number] for number in entry["recordings"])
-            tracks = tuple(self._parts[number] for number in entry["tracks"])
-        except (KeyError, TypeError):
-            raise ValueError("a session names a part that was not written") from None
-        whole = msgspec.convert(entry["value"], Session)
-        session = replace(whole, recordings=recordings, tracks=tracks)
+        whole = converted(entry.get("value"), Session)
+        session = replace(
+            whole,
+            recordings=self._named(entry.get("recordings"), Recording),
+            tracks=self._named(entry.get("tracks"), Track),
+        )
         check(session)
         return session
+
+    def _named(self, numbers: object, kind: type[T]) -> tuple[T, ...]:
+        """Parts of a kind that were written before, by their numbers."""
+        parts = [self._parts.get(number) for number in converted(numbers, list[int])]
+        if not all(isinstance(part, kind) for part in parts):
+            raise ValueError(f"a session names a {kind.__name__.lower()} that was not written")
+        return tuple(part for part in parts if isinstance(part, kind))
 
     def _happen(self, entry: dict[str, Any]) -> None:
         kind = entry["event"]
         if kind == "history":
+            if self.history is not None:  # written anew after a disk was full: more than was kept before
+                self.events += 1
             self.history = History(
-                self._kept_session(entry["session"]),
-                tuple(Step(self._kept_session(number), str(label)) for number, label in entry["past"]),
-                tuple(Step(self._kept_session(number), str(label)) for number, label in entry["future"]),
+                self._kept_session(entry.get("session")),
+                self._steps(entry.get("past")),
+                self._steps(entry.get("future")),
             )
             return
         if self.history is None:
@@ -140,17 +148,26 @@ class LedgerReader:
         elif kind == "redo":
             self.history = self.history.redone()
         elif kind == "amend":
-            self.history = self.history.amended(self._kept_session(entry["session"]))
+            self.history = self.history.amended(self._kept_session(entry.get("session")))
         elif kind == "then":
-            self.history = self.history.then(self._kept_session(entry["session"]), str(entry["label"]))
+            label = converted(entry.get("label"), Name)
+            self.history = self.history.then(self._kept_session(entry.get("session")), label)
         else:
             raise ValueError(f"a ledger does not know the event {kind!r}")
 
-    def _kept_session(self, number: int) -> Session:
-        part = self._parts.get(number)
+    def _steps(self, pairs: object) -> tuple[Step, ...]:
+        steps = converted(pairs, list[tuple[int, Name]])
+        return tuple(Step(self._kept_session(number), label) for number, label in steps)
+
+    def _kept_session(self, number: object) -> Session:
+        part = self._parts.get(_number(number))
         if not isinstance(part, Session):
             raise ValueError(f"session {number} was not written")
         return part
+
+
+def _number(value: object) -> int:
+    return converted(value, int)
 
 
 def whole_lines(data: bytes) -> Iterator[bytes]:

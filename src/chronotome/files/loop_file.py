@@ -6,6 +6,7 @@ import numpy as np
 
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import encoding_like, read_span, write_blocks
+from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress, unheard
 
 AT_ONCE = 1 << 16
@@ -26,8 +27,7 @@ def write_span(
         With the reason and the way out.
     """
     start, end = span
-    if out.resolve() == source.resolve():
-        raise UnusableFile(out, "is the recording itself, which is never altered", "Choose another name.")
+    refuse_sources(out, [source])
     if end - start < 2:
         raise UnusableFile(source, "has nothing in this span", "Choose a longer one.")
     audio = read_span(source, start, end)

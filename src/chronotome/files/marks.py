@@ -14,6 +14,7 @@ from numpy.typing import NDArray
 from chronotome.dsp.bands import Band
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import cannot_write, encoding_like, read_audio, write_blocks
+from chronotome.files.writing import refuse_sources, replacing_at, write_whole
 from chronotome.session.model import Recording
 
 if TYPE_CHECKING:
@@ -69,6 +70,7 @@ def write_marks(
         Where `path` cannot be written.
     """
     suffix = suffix or path.suffix.lower()
+    refuse_sources(path, [recording])
     if suffix not in SUFFIXES:
         raise UnusableFile(path, "has an ending that marks are not written to", f"Say {', '.join(SUFFIXES)}.")
     if suffix == ".wav":
@@ -76,11 +78,12 @@ def write_marks(
         return
     try:
         if suffix in LABEL_SUFFIXES:
-            path.write_text(labels_text(marks), encoding="utf-8")
+            write_whole(path, labels_text(marks).encode())
         elif suffix == ".csv":
-            path.write_text(csv_text(marks, rate), encoding="utf-8")
+            write_whole(path, csv_text(marks, rate).encode())
         else:
-            _midi(marks).save(path)
+            with replacing_at(path) as file:
+                _midi(marks).save(file=file)
     except OSError as error:
         raise cannot_write(path, error) from error
 
@@ -195,23 +198,16 @@ def _from_midi(path: Path) -> Iterator[Mark]:
 def _write_cues(path: Path, marks: Sequence[Mark], recording: Path, rate: int) -> None:
     """A copy of the recording's samples, as they are, with markers behind them."""
     encoding, audio = encoding_like(recording), read_audio(recording)
-    part = path.with_name(f".{path.name}.cues")
-    try:
-        write_blocks(
-            part,
-            iter([audio.samples]),
-            rate=audio.rate,
-            channels=audio.channels,
-            frames=audio.frames,
-            encoding=encoding,
-        )
-        with part.open("r+b") as file:
-            _append_cues(file, [(round(mark.seconds * rate), mark.name) for mark in marks])
-        part.replace(path)
-    except OSError as error:
-        raise cannot_write(path, error) from error
-    finally:
-        part.unlink(missing_ok=True)
+    cues = [(round(mark.seconds * rate), mark.name) for mark in marks]
+    write_blocks(
+        path,
+        iter([audio.samples]),
+        rate=audio.rate,
+        channels=audio.channels,
+        frames=audio.frames,
+        encoding=encoding,
+        behind=lambda file: _append_cues(file, cues),
+    )
 
 
 def _append_cues(file: BinaryIO, cues: Sequence[tuple[int, str]]) -> None:

@@ -1,28 +1,38 @@
 """Where Chronotome keeps things: XDG folders, settings, recent sessions."""
 
-import contextlib
 from pathlib import Path
+from typing import Annotated
 
 import msgspec
 import platformdirs
-from msgspec import Struct
+from msgspec import Meta, Struct
+
+from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.names import path_words
+from chronotome.files.writing import keep
 
 NAME = "chronotome"
+MOST_BYTES = 1 << 20
 MOST_RECENT = 10
+
+
+Word = Annotated[str, Meta(max_length=100)]
+Words = Annotated[str, Meta(max_length=20_000)]
+"""A path, as `path_words` tells it."""
 
 
 class Settings(Struct, frozen=True):
     """What the person chose for the application, beyond any session."""
 
-    theme: str = "day"
-    output: str = "auto"
-    block: int = 512
-    recent: tuple[str, ...] = ()
-    shortcuts: dict[str, str] = {}
+    theme: Word = "day"
+    output: Annotated[str, Meta(max_length=300)] = "auto"
+    block: Annotated[int, Meta(ge=16, le=65536)] = 512
+    recent: tuple[Words, ...] = ()
+    shortcuts: dict[Word, Word] = {}
     grid_follows_zoom: bool = True
-    shelf: tuple[str, ...] = ()
+    shelf: tuple[Words, ...] = ()
     """Folders of the shelf, the one shown last first."""
-    reaction_ms: float = 10.0
+    reaction_ms: Annotated[float, Meta(ge=-1000.0, le=1000.0)] = 10.0
     """By which a hand is late that beats along; measured by the tap calibration."""
 
 
@@ -41,21 +51,17 @@ def settings_file() -> Path:
 def load_settings() -> Settings:
     """Settings as saved; the usual ones where there are none, or where they cannot be read."""
     try:
-        return msgspec.json.decode(settings_file().read_bytes(), type=Settings)
-    except (OSError, msgspec.MsgspecError, ValueError):
+        return trusted(bytes_of(settings_file(), MOST_BYTES), Settings)
+    except (OSError, Untrusted):
         return Settings()
 
 
 def save_settings(settings: Settings) -> None:
     """Best effort: an unwritable settings folder must not stop the work."""
-    path = settings_file()
-    with contextlib.suppress(OSError):
-        path.parent.mkdir(parents=True, exist_ok=True)
-        new = path.with_suffix(".new")
-        new.write_bytes(msgspec.json.format(msgspec.json.encode(settings)))
-        new.replace(path)
+    keep(settings_file(), msgspec.json.format(msgspec.json.encode(settings)))
 
 
 def with_recent(settings: Settings, path: Path) -> Settings:
-    others = [each for each in settings.recent if each != str(path)]
-    return msgspec.structs.replace(settings, recent=(str(path), *others)[:MOST_RECENT])
+    words = path_words(path)
+    others = [each for each in settings.recent if each != words]
+    return msgspec.structs.replace(settings, recent=(words, *others)[:MOST_RECENT])

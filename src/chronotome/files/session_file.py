@@ -1,26 +1,31 @@
 """A session on disk: a folder with one JSON document, its history, and the recordings."""
 
+import contextlib
+import errno
 import os
-import shutil
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from pathlib import Path
-from typing import Any
+from typing import Annotated, Any
 
 import msgspec
-from msgspec import Struct
+from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
-from chronotome.files.audio_file import SUFFIXES, cannot_write, content_hash
+from chronotome.files.audio_file import SUFFIXES, cannot_write, content_hash, new_hash
+from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
+from chronotome.files.writing import folder_at, replacing, sweep
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.history import History
-from chronotome.session.model import ContentHash, Recording, Session, check
+from chronotome.session.limits import ContentHash, FileName
+from chronotome.session.model import Recording, Session, check
 
 FORMAT = "chronotome-session"
 VERSION = 1
 DOCUMENT = "session.json"
 AUDIO = "audio"
+COPIED_AT_ONCE = 1 << 22
 Places = Mapping[ContentHash, Path]
 
 
@@ -30,7 +35,13 @@ class Document(Struct, frozen=True):
     session: Session
     format: str = FORMAT
     version: int = VERSION
-    history: str | None = None
+    history: FileName | None = None
+
+
+class _NamesHistory(Struct, frozen=True):
+    """What a document says of its history, where that is one of ours."""
+
+    history: Annotated[str, Meta(pattern=r"\Ahistory-[0-9]{1,9}\.jsonl\Z")]
 
 
 @dataclass(frozen=True, eq=False)
@@ -90,12 +101,14 @@ def _read_document(path: Path) -> Document:
         version: int
 
     try:
-        data = path.read_bytes()
+        data = bytes_of(path)
     except OSError as error:
         raise UnusableFile(path, f"cannot be read ({error.strerror})", "Choose a session folder.") from None
+    except Untrusted as error:
+        raise UnusableFile(path, str(error), "Choose a session folder.") from None
     try:
-        head = msgspec.json.decode(data, type=Head)
-    except (msgspec.MsgspecError, ValueError):  # bytes that are no text
+        head = trusted(data, Head)
+    except Untrusted:
         raise UnusableFile(
             path, "is not a Chronotome session, or is damaged", "Open a copy of it from a backup."
         ) from None
@@ -108,22 +121,16 @@ def _read_document(path: Path) -> Document:
             "Update Chronotome; the session was left untouched.",
         )
     try:
-        document = msgspec.json.decode(data, type=Document)
+        document = trusted(data, Document)
         check(document.session)
-    except (msgspec.MsgspecError, ValueError) as error:
-        raise UnusableFile(path, f"is damaged ({error})", "Open a copy of it from a backup.") from None
-    for recording in document.session.recordings:
-        if not _is_plain_name(recording.file):
+    except ValueError as error:
+        if ".file`" in str(error) or ".history`" in str(error):
             raise UnusableFile(
-                path,
-                f"names a file outside its folder (“{recording.file}”)",
-                "It was not made by Chronotome; do not open it.",
-            )
+                path, "names a file outside its folder", "It was not made by Chronotome; do not open it."
+            ) from None
+        words = str(error) if isinstance(error, Untrusted) else f"is damaged ({error})"
+        raise UnusableFile(path, words, "Open a copy of it from a backup.") from None
     return document
-
-
-def _is_plain_name(name: str) -> bool:
-    return bool(name) and name not in {".", ".."} and not any(sign in name for sign in "/\\\0")
 
 
 def _read_history(folder: Path, document: Document) -> tuple[History, str | None]:
@@ -131,11 +138,9 @@ def _read_history(folder: Path, document: Document) -> tuple[History, str | None
     if document.history is None:
         return alone, None
     lost = "The history of this session could not be read; the session itself is whole."
-    if not _is_plain_name(document.history):
-        return alone, lost
     reader = LedgerReader()
     try:
-        reader.read(whole_lines((folder / document.history).read_bytes()))
+        reader.read(whole_lines(bytes_of(folder / document.history)))
     except (OSError, ValueError, KeyError, TypeError):
         return alone, lost
     if reader.history is None or reader.history.session != document.session:
@@ -184,31 +189,44 @@ def save_session(
         What was saved before stays readable.
     """
     try:
-        (folder / AUDIO).mkdir(parents=True, exist_ok=True)
-        now = _save_recordings(folder / AUDIO, history, places, part_of(progress, 0.0, 0.9))
-        old = _known_history(folder / DOCUMENT)
-        number = 1 + (int(old.removeprefix("history-").removesuffix(".jsonl")) if old else 0)
-        name = f"history-{number}.jsonl"
-        write_whole(folder / name, b"".join(line + b"\n" for line in LedgerWriter().whole(history)))
-        document = Document(history.session, history=name)
-        write_whole(folder / DOCUMENT, msgspec.json.format(msgspec.json.encode(document), indent=1))
-        for stale in folder.glob("history-*.jsonl"):
-            if stale.name != name:
-                stale.unlink(missing_ok=True)
+        folder.mkdir(parents=True, exist_ok=True)
+        with folder_at(folder) as place:
+            sweep(place)
+            with folder_at(Path(AUDIO), place) as audio:
+                sweep(audio)
+                now = _save_recordings(folder, audio, history, places, part_of(progress, 0.0, 0.9))
+            _save_document(folder, place, history)
     except OSError as error:
+        if error.errno in {errno.ELOOP, errno.ENOTDIR} and folder.is_dir():
+            raise CannotWrite(
+                folder / AUDIO, "it is a link, or no folder", "Move it away, or save elsewhere."
+            ) from None
         raise cannot_write(folder / DOCUMENT, error) from None
     progress(1.0)
     return now
 
 
+def _save_document(folder: Path, place: int, history: History) -> None:
+    """The history under a new name, then the document that names it; only then the old history goes."""
+    old = _known_history(folder / DOCUMENT)
+    number = 1 + (int(old.removeprefix("history-").removesuffix(".jsonl")) if old else 0)
+    name = f"history-{number}.jsonl"
+    with replacing(name, place) as file:
+        file.write(b"".join(line + b"\n" for line in LedgerWriter().whole(history)))
+    document = Document(history.session, history=name)
+    with replacing(DOCUMENT, place) as file:
+        file.write(msgspec.json.format(msgspec.json.encode(document), indent=1))
+    if old is not None and old != name:
+        with contextlib.suppress(FileNotFoundError):
+            os.unlink(old, dir_fd=place)
+
+
 def _known_history(document: Path) -> str | None:
     """The history that a document names, if it is one of ours."""
     try:
-        name = msgspec.json.decode(document.read_bytes(), type=dict[str, Any]).get("history")
-    except (OSError, msgspec.MsgspecError, ValueError):
+        return trusted(bytes_of(document), _NamesHistory).history
+    except (OSError, Untrusted):
         return None
-    is_ours = isinstance(name, str) and name.removeprefix("history-").removesuffix(".jsonl").isdigit()
-    return name if is_ours else None
 
 
 def _recordings_of(history: History) -> dict[ContentHash, Recording]:
@@ -222,13 +240,13 @@ def _recordings_of(history: History) -> dict[ContentHash, Recording]:
 
 
 def _save_recordings(
-    audio: Path, history: History, places: Places, progress: Progress
+    folder: Path, audio: int, history: History, places: Places, progress: Progress
 ) -> dict[ContentHash, Path]:
     now: dict[ContentHash, Path] = {}
     missing: dict[str, str] = {}
     recordings = _recordings_of(history)
     for number, (content, recording) in enumerate(recordings.items()):
-        place, wanted = places.get(content), audio / recording.file
+        place, wanted = places.get(content), folder / AUDIO / recording.file
         if place is not None and place == wanted:
             now[content] = place
         elif place is None or not place.is_file():
@@ -236,7 +254,8 @@ def _save_recordings(
         else:
             _copy(
                 place,
-                wanted,
+                recording.file,
+                audio,
                 content,
                 part_of(progress, number / len(recordings), (number + 1) / len(recordings)),
             )
@@ -248,37 +267,20 @@ def _save_recordings(
     return now
 
 
-def _copy(place: Path, wanted: Path, content: ContentHash, progress: Progress) -> None:
-    new = wanted.with_name(f".{wanted.name}.part")
-    try:
-        shutil.copyfile(place, new)
-        if content_hash(new, progress) != content:
+def _copy(place: Path, name: str, audio: int, content: ContentHash, progress: Progress) -> None:
+    """Into the folder of recordings, unless its bytes are others by now."""
+    digest, total, done = new_hash(), max(1, place.stat().st_size), 0
+    with replacing(name, audio) as file:
+        with place.open("rb") as source:
+            while block := source.read(COPIED_AT_ONCE):
+                file.write(block)
+                digest.update(block)
+                done += len(block)
+                progress(done / total)
+        if digest.hexdigest() != content:
             raise UnusableFile(
                 place, "has changed since it was opened", "Open it anew, or bring the old one back."
             )
-        with new.open("rb") as file:
-            os.fsync(file.fileno())
-        new.replace(wanted)
-    finally:
-        new.unlink(missing_ok=True)
-
-
-def write_whole(path: Path, data: bytes) -> None:
-    """Write a new file, sync it, rename it into place, sync the folder."""
-    new = path.with_name(f".{path.name}.part")
-    try:
-        with new.open("wb") as file:
-            file.write(data)
-            file.flush()
-            os.fsync(file.fileno())
-        new.replace(path)
-        folder = os.open(path.parent, os.O_RDONLY)
-        try:
-            os.fsync(folder)
-        finally:
-            os.close(folder)
-    finally:
-        new.unlink(missing_ok=True)
 
 
 def check_place(folder: Path) -> None:

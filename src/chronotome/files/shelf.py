@@ -6,16 +6,20 @@ import os
 import time
 from collections.abc import Callable, Iterator, Mapping, Sequence
 from pathlib import Path
+from typing import Annotated
 
 import msgspec
 import platformdirs
-from msgspec import Struct
+from msgspec import Meta, Struct
 
 from chronotome.dsp.names import tempo_in_name
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import header_of
-from chronotome.files.places import NAME
+from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.names import path_words
+from chronotome.files.places import NAME, Words
 from chronotome.files.tags import tempo_tag
+from chronotome.files.writing import keep
 from chronotome.progress import Progress, unheard
 
 SUFFIXES = frozenset({".wav", ".aif", ".aiff", ".flac", ".ogg", ".opus", ".mp3"})
@@ -23,21 +27,22 @@ MOST_FILES = 200_000
 AT_ONCE = 256
 POLITE_EVERY, POLITE_SECONDS = 4, 0.0005
 INDEX_VERSION = 1
+Count = Annotated[int, Meta(ge=0, le=1 << 62)]
 
 
 class ShelfEntry(Struct, frozen=True):
     """A sound file of a folder. `frames` is 0 until its header was read, and stays so where it cannot be."""
 
-    name: str
-    """Its path from the folder on."""
-    size: int
+    name: Words
+    """Its path from the folder on, as `path_words` tells it."""
+    size: Count
     changed: int
     """Nanoseconds, as the file system tells."""
-    frames: int = 0
-    rate: int = 0
-    channels: int = 0
-    tempo: float | None = None
-    source: str = ""
+    frames: Count = 0
+    rate: Count = 0
+    channels: Count = 0
+    tempo: Annotated[float, Meta(ge=0.0, le=10_000.0)] | None = None
+    source: Annotated[str, Meta(max_length=20)] = ""
     """What tells the tempo: `name`, `tag` or `measured`."""
 
     @property
@@ -49,34 +54,30 @@ class ShelfEntry(Struct, frozen=True):
 
 
 class _Index(Struct, frozen=True):
-    folder: str
+    folder: Words
     entries: tuple[ShelfEntry, ...]
     version: int = INDEX_VERSION
 
 
 def index_of(folder: Path) -> Path:
     """Where the index of a folder is kept."""
-    name = hashlib.sha256(str(folder).encode()).hexdigest()[:32]
+    name = hashlib.sha256(os.fsencode(folder)).hexdigest()[:32]
     return Path(platformdirs.user_cache_dir(NAME)) / "shelf" / f"{name}.json"
 
 
 def kept_entries(folder: Path) -> list[ShelfEntry]:
     """As they were when the folder was last looked through; none where it never was."""
     try:
-        index = msgspec.json.decode(index_of(folder).read_bytes(), type=_Index)
-    except (OSError, msgspec.MsgspecError, ValueError):
+        index = trusted(bytes_of(index_of(folder)), _Index)
+    except (OSError, Untrusted):
         return []
-    return list(index.entries) if index.version == INDEX_VERSION and index.folder == str(folder) else []
+    is_ours = index.version == INDEX_VERSION and index.folder == path_words(folder)
+    return list(index.entries) if is_ours else []
 
 
 def keep_entries(folder: Path, entries: Sequence[ShelfEntry]) -> None:
     """Best effort: a full disk must not stop the work."""
-    path = index_of(folder)
-    with contextlib.suppress(OSError):
-        path.parent.mkdir(parents=True, exist_ok=True)
-        new = path.with_suffix(".part")
-        new.write_bytes(msgspec.json.encode(_Index(str(folder), tuple(entries))))
-        new.replace(path)
+    keep(index_of(folder), msgspec.json.encode(_Index(path_words(folder), tuple(entries))))
 
 
 def _files_in(folder: Path) -> Iterator[ShelfEntry]:

@@ -10,7 +10,9 @@ from chronotome.errors import UnusableFile
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import cannot_write, encoding_like, facts_of, load_source
 from chronotome.files.export import export_mix
+from chronotome.files.names import plain_name
 from chronotome.files.tags import tempo_tag
+from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.plan import plan_for
@@ -57,13 +59,13 @@ def straighten_files(
     CannotWrite
         Where the folder cannot be written.
     """
-    others = [path for path in paths if path.resolve() != guide.resolve()]
+    others = [path for path in paths if not path.samefile(guide)] if guide.exists() else list(paths)
     every = [guide, *others]
     outs = [folder / path.with_suffix(".wav").name for path in every]
     if len(set(outs)) < len(outs):
         raise UnusableFile(folder, "would get two files of the same name", "Rename one of them.")
-    if {out.resolve() for out in outs} & {path.resolve() for path in every}:
-        raise UnusableFile(folder, "holds the recordings themselves, which are never altered", "Say another.")
+    for out in outs:
+        refuse_sources(out, every)
     try:
         folder.mkdir(parents=True, exist_ok=True)
     except OSError as error:
@@ -73,7 +75,7 @@ def straighten_files(
         share = part_of(progress, 0.3 * number / len(every), 0.3 * (number + 1) / len(every))
         facts = facts_of(path, share)
         source = load_source(facts, arena, session.rate if session.recordings else facts.rate)
-        recording = Recording(facts.content, path.name, facts.rate, facts.frames, facts.channels)
+        recording = Recording(facts.content, plain_name(path.name), facts.rate, facts.frames, facts.channels)
         session = add_recording(session, recording, path.name)
         pool.add(source)
         if number == 0:

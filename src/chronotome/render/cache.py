@@ -11,7 +11,7 @@ from chronotome.dsp.stretch.segment import render_segment, taken
 from chronotome.render.arena import Arena, Region
 from chronotome.render.plan import PieceKey
 from chronotome.render.pool import Source
-from chronotome.session.model import ContentHash
+from chronotome.session.limits import ContentHash
 
 DEFAULT_BYTES = 1 << 30
 EARSHOT_SECONDS = 0.1

@@ -8,7 +8,8 @@ import numpy as np
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.click import ClickPlan, click_plan
 from chronotome.session.anchors import Anchors, anchors_of, extent_of
-from chronotome.session.model import Clip, ContentHash, LockGroup, Session, Track
+from chronotome.session.limits import ContentHash
+from chronotome.session.model import Clip, LockGroup, Session, Track
 from chronotome.units import Frames, gain_of
 
 

@@ -6,7 +6,7 @@ import numpy as np
 
 from chronotome.dsp.overview import Overview
 from chronotome.render.arena import Region
-from chronotome.session.model import ContentHash
+from chronotome.session.limits import ContentHash
 
 SUMMED_AT_ONCE = 1 << 14
 """Samples that one sum in single precision takes."""

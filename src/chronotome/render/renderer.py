@@ -16,7 +16,8 @@ from chronotome.render.click import ClickPlan, click_sound
 from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Lane, Mix, MixTable, Side
 from chronotome.render.plan import ClipPlan, Plan
 from chronotome.render.pool import Source
-from chronotome.session.model import ClickSound, ContentHash
+from chronotome.session.limits import ContentHash
+from chronotome.session.model import ClickSound
 from chronotome.units import Frames
 
 SOON_SECONDS = 0.4

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from enum import StrEnum
+from itertools import pairwise
 from typing import Annotated
 
 import numpy as np
@@ -10,12 +11,12 @@ from numpy.typing import NDArray
 
 from chronotome.middle import middle_of
 from chronotome.session.grid import Metre, Tempo
+from chronotome.session.limits import MOST_BEATS, Beat, FrameNumber, Moment, Share
 from chronotome.units import BeatArray, SecondsArray
 
 SAME_BEAT = 0.4
 """Of a beat: a beat that is dragged farther is another one."""
 ON_BEAT = 0.1
-MOST_BEATS = 200_000
 
 
 class Reads(StrEnum):
@@ -29,8 +30,8 @@ class Reads(StrEnum):
 class Pin(Struct, frozen=True):
     """A frame of the recording that a person tied to a beat, in quarter notes from beat one."""
 
-    frame: int
-    beat: float
+    frame: FrameNumber
+    beat: Beat
 
 
 class Fit(Struct, frozen=True):
@@ -41,36 +42,44 @@ class Fit(Struct, frozen=True):
 
     tempo: Tempo | None = None
     """Quarter notes per minute all through; None: beat by beat, as measured."""
-    beat_one: Annotated[int, Meta(ge=0)] | None = None
+    beat_one: FrameNumber | None = None
     """Frame at which beat one sounds; None: as measured."""
     scale: Annotated[float, Meta(ge=0.125, le=8.0)] = 1.0
     """How many beats a measured beat counts for: 2 is double time."""
     reads: Reads = Reads.MEASURED
-    pins: tuple[Pin, ...] = ()
+    pins: Annotated[tuple[Pin, ...], Meta(max_length=MOST_BEATS)] = ()
+
+
+AnyTempo = Annotated[float, Meta(gt=0.0, le=10_000.0)]
+"""Quarter notes or beats per minute as measured: of clicks, of drones."""
 
 
 class TempoOption(Struct, frozen=True):
     """A tempo the recording may have, how likely it is, and what speaks for it."""
 
-    beats_per_minute: float
-    confidence: Annotated[float, Meta(ge=0.0, le=1.0)]
-    sources: tuple[str, ...] = ("measured",)
+    beats_per_minute: AnyTempo
+    confidence: Share
+    sources: Annotated[tuple[Annotated[str, Meta(max_length=200)], ...], Meta(max_length=20)] = ("measured",)
 
 
 class Measured(Struct, frozen=True):
     """What was found out about a recording's pulse. A proposal; nothing follows it by itself."""
 
-    beats_per_minute: float
-    beat_one: float
-    confidence: Annotated[float, Meta(ge=0.0, le=1.0)]
+    beats_per_minute: AnyTempo
+    beat_one: Moment
+    confidence: Share
     is_constant: bool
-    loop_beats: int | None = None
-    beats: tuple[float, ...] = ()
-    beats_in_bar: int = 4
-    bar_confidence: Annotated[float, Meta(ge=0.0, le=1.0)] = 0.0
-    swing: float | None = None
-    swing_division: int = 8
-    options: tuple[TempoOption, ...] = ()
+    loop_beats: Annotated[int, Meta(ge=1, le=MOST_BEATS)] | None = None
+    beats: Annotated[tuple[Moment, ...], Meta(max_length=MOST_BEATS)] = ()
+    beats_in_bar: Annotated[int, Meta(ge=1, le=32)] = 4
+    bar_confidence: Share = 0.0
+    swing: Annotated[float, Meta(ge=0.0, le=100.0)] | None = None
+    swing_division: Annotated[int, Meta(ge=1, le=64)] = 8
+    options: Annotated[tuple[TempoOption, ...], Meta(max_length=100)] = ()
+
+    def __post_init__(self) -> None:
+        if any(later <= earlier for earlier, later in pairwise(self.beats)):
+            raise ValueError("measured beats must rise")
 
     @property
     def metre(self) -> Metre:

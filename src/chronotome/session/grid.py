@@ -11,6 +11,7 @@ import numpy as np
 from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
+from chronotome.session.limits import MOST_BEATS, Beat, Moment
 from chronotome.units import BeatArray, SecondsArray
 
 SLOWEST, FASTEST = 20.0, 400.0
@@ -20,7 +21,7 @@ Tempo = Annotated[float, Meta(ge=SLOWEST, le=FASTEST)]
 class TempoChange(Struct, frozen=True):
     """From `beat` on, `beats_per_minute` quarter notes per minute."""
 
-    beat: float
+    beat: Beat
     beats_per_minute: Tempo
 
 
@@ -31,8 +32,8 @@ class TempoMap(Struct, frozen=True, dict=True):
     `beat_one` seconds; before the first change its tempo holds.
     """
 
-    changes: tuple[TempoChange, ...] = (TempoChange(0.0, 120.0),)
-    beat_one: float = 0.0
+    changes: Annotated[tuple[TempoChange, ...], Meta(max_length=MOST_BEATS)] = (TempoChange(0.0, 120.0),)
+    beat_one: Moment = 0.0
 
     def __post_init__(self) -> None:
         beats = [change.beat for change in self.changes]

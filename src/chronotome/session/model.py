@@ -10,14 +10,25 @@ from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import Grid, Metre, TempoMap
+from chronotome.session.limits import (
+    Beat,
+    Channels,
+    ContentHash,
+    FileName,
+    FrameCount,
+    FrameNumber,
+    Id,
+    Name,
+    Rate,
+    Share,
+    Strength,
+)
 from chronotome.session.onsets import OnsetId, Onsets
 from chronotome.session.sift import USUAL_THRESHOLD, Sift
 from chronotome.session.strokes import USUAL_STROKE
 
-ContentHash = str
-TrackId = int
-ClipId = int
-Share = Annotated[float, Meta(ge=0.0, le=1.0)]
+TrackId = Id
+ClipId = Id
 
 
 class Recording(Struct, frozen=True):
@@ -28,12 +39,12 @@ class Recording(Struct, frozen=True):
     """
 
     content: ContentHash
-    file: str
-    rate: Annotated[int, Meta(ge=1)]
-    frames: Annotated[int, Meta(ge=1)]
-    channels: Annotated[int, Meta(ge=1, le=64)]
+    file: FileName
+    rate: Rate
+    frames: FrameCount
+    channels: Channels
     onsets: Onsets = Onsets()
-    threshold: Annotated[float, Meta(ge=0.0, le=100.0)] = USUAL_THRESHOLD
+    threshold: Strength = USUAL_THRESHOLD
     sift: Sift = Sift()
     is_analysed: bool = False
     measured: Measured | None = None
@@ -47,7 +58,7 @@ class WarpMarker(Struct, frozen=True):
     """Ties an onset to a beat. Those in a session were set by hand; Tighten's own are derived."""
 
     onset: OnsetId
-    beat: float
+    beat: Beat
 
 
 class Clip(Struct, frozen=True):
@@ -59,11 +70,11 @@ class Clip(Struct, frozen=True):
 
     id: ClipId
     recording: ContentHash
-    source_start: int
-    source_end: int
-    start: int = 0
+    source_start: FrameNumber
+    source_end: FrameNumber
+    start: FrameNumber = 0
     markers: tuple[WarpMarker, ...] = ()
-    beat: float = 0.0
+    beat: Beat = 0.0
     """Beat of the song on which the recording's beat one lies while it follows the song."""
 
     def marker_of(self, onset: OnsetId) -> WarpMarker | None:
@@ -82,7 +93,7 @@ class TightenSettings(Struct, frozen=True):
     """Milliseconds within which onsets are one stroke; less at fast grids."""
     catch: Share = 1.0
     """Of half a grid step: farther from its line than that nothing is pulled; 1 pulls all."""
-    groove: int | None = None
+    groove: Id | None = None
     groove_amount: Share = 0.0
 
 
@@ -108,7 +119,7 @@ class Track(Struct, frozen=True):
     """Clips, how they are tightened and moved, and how loud they are."""
 
     id: TrackId
-    name: str
+    name: Name
     clips: tuple[Clip, ...]
     tighten: TightenSettings = TightenSettings()
     move_by: MoveBy = MoveBy.STRETCHING
@@ -126,7 +137,7 @@ class LockGroup(Struct, frozen=True):
     Invariant: the guide is one of the tracks.
     """
 
-    id: int
+    id: Id
     tracks: tuple[TrackId, ...]
     guide: TrackId
 
@@ -134,64 +145,64 @@ class LockGroup(Struct, frozen=True):
 class Section(Struct, frozen=True):
     """A named span on the ruler, in beats."""
 
-    name: str
-    start: float
-    end: float
+    name: Name
+    start: Beat
+    end: Beat
 
 
 class Span(Struct, frozen=True):
     """From one beat to a later one."""
 
-    start: float
-    end: float
+    start: Beat
+    end: Beat
 
 
 class Groove(Struct, frozen=True):
     """A timing and loudness profile: offsets in beats and levels in dB on the lines of a grid."""
 
-    id: int
-    name: str
+    id: Id
+    name: Name
     grid: Grid
-    bars: int
-    offsets: tuple[float, ...]
-    levels: tuple[float, ...]
+    bars: Annotated[int, Meta(ge=1, le=64)]
+    offsets: tuple[Beat, ...]
+    levels: tuple[Annotated[float, Meta(ge=-90.0, le=90.0)], ...]
 
 
 class Slice(Struct, frozen=True):
     """The audio between two cuts, at the recording's own rate."""
 
-    id: int
+    id: Id
     recording: ContentHash
-    start: int
-    end: int
+    start: FrameNumber
+    end: FrameNumber
 
 
 class Kit(Struct, frozen=True):
     """Slices on keys."""
 
-    id: int
-    name: str
+    id: Id
+    name: Name
     slices: tuple[Slice, ...]
-    keys: tuple[int, ...]
+    keys: tuple[Annotated[int, Meta(ge=0, le=127)], ...]
 
 
 class Step(Struct, frozen=True):
     """A slice played at a beat of its pattern."""
 
-    slice: int
-    beat: float
-    level: float = 0.0
+    slice: Id
+    beat: Beat
+    level: Annotated[float, Meta(ge=-90.0, le=90.0)] = 0.0
     chance: Share = 1.0
-    repeats: int = 1
+    repeats: Annotated[int, Meta(ge=1, le=64)] = 1
 
 
 class Pattern(Struct, frozen=True):
     """Steps that play the slices of a kit."""
 
-    id: int
-    name: str
-    kit: int
-    beats: float
+    id: Id
+    name: Name
+    kit: Id
+    beats: Beat
     steps: tuple[Step, ...]
 
 
@@ -222,8 +233,8 @@ class Session(Struct, frozen=True):
     and below `next_id`; a track is in at most one lock group. `rate` is the rate at which all of it sounds.
     """
 
-    name: str = "Untitled"
-    rate: Annotated[int, Meta(ge=1000, le=768000)] = 48000
+    name: Name = "Untitled"
+    rate: Rate = 48000
     tempo: TempoMap = TempoMap()
     metre: Metre = Metre()
     recordings: tuple[Recording, ...] = ()
@@ -239,7 +250,7 @@ class Session(Struct, frozen=True):
     is_tempo_set: bool = False
     lead: Lead | None = None
     is_beat_one_set: bool = False
-    next_id: int = 1
+    next_id: Id = 1
 
     def recording_of(self, clip: Clip) -> Recording:
         return self.recording_with(clip.recording)
@@ -291,6 +302,11 @@ def check(session: Session) -> None:
         if not 0 <= clip.source_start < clip.source_end <= session.recording_of(clip).frames:
             raise ValueError(f"clip {clip.id} does not lie within its recording")
     _check_names(session)
+    spans = [(section.start, section.end) for section in session.sections]
+    if session.loop is not None:
+        spans.append((session.loop.start, session.loop.end))
+    if any(end <= start for start, end in spans):
+        raise ValueError("a span must end after it starts")
 
 
 def _check_names(session: Session) -> None:

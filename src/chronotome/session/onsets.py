@@ -3,16 +3,17 @@
 from collections.abc import Iterable, Sequence
 from enum import IntEnum
 from functools import cached_property
-from typing import TypeVar
+from typing import Annotated, TypeVar
 
 import msgspec
 import numpy as np
-from msgspec import Struct
+from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
+from chronotome.session.limits import MOST_ONSETS, FrameNumber, Id, Strength
 from chronotome.units import Frames
 
-OnsetId = int
+OnsetId = Id
 T = TypeVar("T")
 
 
@@ -38,13 +39,13 @@ class Onsets(Struct, frozen=True, dict=True):
     nothing locked.
     """
 
-    ids: tuple[OnsetId, ...] = ()
-    frames: tuple[int, ...] = ()
-    strengths: tuple[float, ...] = ()
-    bands: tuple[int, ...] = ()
-    standings: tuple[int, ...] = ()
-    next_id: int = 1
-    doubts: tuple[float, ...] = ()
+    ids: Annotated[tuple[OnsetId, ...], Meta(max_length=MOST_ONSETS)] = ()
+    frames: tuple[FrameNumber, ...] = ()
+    strengths: tuple[Strength, ...] = ()
+    bands: tuple[Annotated[int, Meta(ge=0, le=2)], ...] = ()
+    standings: tuple[Annotated[int, Meta(ge=0, le=3)], ...] = ()
+    next_id: Id = 1
+    doubts: tuple[Annotated[float, Meta(ge=0.0, le=1e5)], ...] = ()
     locks: tuple[bool, ...] = ()
 
     def __post_init__(self) -> None:

@@ -7,7 +7,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QAbstractButton, QMessageBox
 
 from chronotome.errors import ChronotomeError
-from chronotome.files.journal import Recovered, discard, left_behind, recover
+from chronotome.files.journal import Recovered, discard, left_behind, recover, set_aside
 from chronotome.ui.figures import counted
 from chronotome.ui.main_window import MainWindow
 
@@ -17,7 +17,7 @@ def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:
 
     Files that were named stay named: they are opened whatever is chosen, but for 'bring back only'.
     """
-    found = _newest_kept()
+    found = _newest_kept(window)
     if found is None:
         return False
     name = found.history.session.name
@@ -49,13 +49,16 @@ def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:
     return True
 
 
-def _newest_kept() -> Recovered | None:
-    """The newest journal with edits in it; empty and unreadable ones are cleared away."""
+def _newest_kept(window: MainWindow) -> Recovered | None:
+    """The newest journal with edits in it; empty ones are cleared away, damaged ones set aside and named."""
     for path in left_behind():
         try:
             found = recover(path)
-        except ChronotomeError:
-            found = None
+        except ChronotomeError as error:
+            aside = set_aside(path)
+            if aside is not None:
+                window.tell(f"{error} It was set aside as “{aside.name}” in “{aside.parent}”.")
+            continue
         if found is not None:
             return found
         discard(path)

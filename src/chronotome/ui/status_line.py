@@ -91,7 +91,9 @@ class StatusLine(QWidget):
         self._telling.setInterval(TELLING_MILLISECONDS)
         self._telling.timeout.connect(self._tell_progress)
         self._is_important = False
+        self._warning = ""
         desk.workspace.told.connect(self.tell)
+        desk.workspace.unsafe.connect(self.warn)
         desk.view.hinted.connect(self.hint)
         desk.store.kept.connect(self._on_kept)
         desk.tasks.changed.connect(self._on_tasks)
@@ -107,6 +109,12 @@ class StatusLine(QWidget):
         if not self._told.isActive():
             self._show_hint()
 
+    def warn(self, sentence: str) -> None:
+        """Stands there as long as it lasts, whenever nothing else is told."""
+        self._warning = sentence
+        if not self._told.isActive():
+            self._show_hint()
+
     def tell(self, sentence: str, *, is_important: bool = False) -> None:
         """Show a sentence for a while; an important one is not replaced by another that is not."""
         if self._told.isActive() and self._is_important and not is_important:
@@ -117,7 +125,7 @@ class StatusLine(QWidget):
 
     def _show_hint(self) -> None:
         self._is_important = False
-        self.words.say(self._hint)
+        self.words.say(self._warning or self._hint)
 
     def _on_kept(self, kind: str, history: History) -> None:
         """What was said before an edit no longer holds: the line says what was done."""

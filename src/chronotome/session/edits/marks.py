@@ -9,7 +9,8 @@ from chronotome.session.anchors import anchors_of
 from chronotome.session.counting import clock_of
 from chronotome.session.edits.recordings import with_recording
 from chronotome.session.edits.tightening import move_hit
-from chronotome.session.model import Clip, ClipId, ContentHash, Recording, Session, TrackId, replace
+from chronotome.session.limits import ContentHash
+from chronotome.session.model import Clip, ClipId, Recording, Session, TrackId, replace
 from chronotome.session.onsets import OnsetId, Onsets, Standing
 from chronotome.session.sift import Sift
 from chronotome.session.tighten import targets_of

@@ -5,14 +5,8 @@ from collections.abc import Callable
 from chronotome.dsp.bands import Material
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.fit import Measured
-from chronotome.session.model import (
-    Clip,
-    ContentHash,
-    Recording,
-    Session,
-    Track,
-    replace,
-)
+from chronotome.session.limits import ContentHash
+from chronotome.session.model import Clip, Recording, Session, Track, replace
 from chronotome.session.onsets import Onsets
 
 

@@ -105,7 +105,7 @@ class ExportTray(Tray):
         self, session: Session, path: Path, encoding: Encoding, side: Side, span: tuple[int, int | None]
     ) -> Callable[[Progress], tuple[Written, Proof]]:
         sources = self.desk.workspace.pool.ready()
-        arena = self.desk.workspace.arena
+        arena, places = self.desk.workspace.arena, list(self.desk.workspace.places.values())
 
         def work(progress: Progress) -> tuple[Written, Proof]:
             plan = without_click(plan_for(session))
@@ -120,6 +120,7 @@ class ExportTray(Tray):
                     start=span[0],
                     end=span[1],
                     side=side,
+                    sources=places,
                     progress=part_of(progress, 0.5, 0.8),
                 )
                 return written, proof_of(mix, plan, part_of(progress, 0.8, 1.0))

@@ -1,0 +1,73 @@
+"""The one door for what comes from outside: regular files of a bounded size, decoded into bounded types."""
+
+import os
+import stat
+from pathlib import Path
+from typing import TypeVar
+
+import msgspec
+
+MOST_BYTES = 256 << 20
+T = TypeVar("T")
+
+
+class Untrusted(ValueError):  # noqa: N818 - reads as what happened
+    """What came in is not what it should be; its text ends a sentence that begins with its name."""
+
+
+def bytes_of(path: Path, most: int = MOST_BYTES) -> bytes:
+    """All bytes of a regular file.
+
+    Never waits for a pipe or a device, and never reads more than `most`.
+
+    Raises
+    ------
+    Untrusted
+        If it is no file, or too large.
+    OSError
+        If it cannot be read.
+    """
+    handle = os.open(path, os.O_RDONLY | os.O_NONBLOCK | os.O_CLOEXEC)
+    with os.fdopen(handle, "rb") as file:
+        facts = os.fstat(handle)
+        if not stat.S_ISREG(facts.st_mode):
+            raise Untrusted("is not a file")
+        if facts.st_size > most:
+            raise Untrusted(f"is larger than {most >> 20} MB")
+        return file.read(most + 1)[:most]
+
+
+def refuse_other_than_files(path: Path) -> None:
+    """Raise Untrusted for pipes, devices and sockets, which might never answer."""
+    if not stat.S_ISREG(path.stat().st_mode):
+        raise Untrusted("is not a file")
+
+
+def trusted(data: bytes, kind: type[T]) -> T:
+    """Decode JSON into a type whose every number and name is bounded.
+
+    Raises
+    ------
+    Untrusted
+    """
+    try:
+        return msgspec.json.decode(data, type=kind)
+    except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
+        raise Untrusted(f"is damaged ({_first_line(error)})") from None
+
+
+def converted(value: object, kind: type[T]) -> T:
+    """The same of what was decoded already, a line of a ledger.
+
+    Raises
+    ------
+    Untrusted
+    """
+    try:
+        return msgspec.convert(value, kind)
+    except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
+        raise Untrusted(f"is damaged ({_first_line(error)})") from None
+
+
+def _first_line(error: Exception) -> str:
+    return (str(error).splitlines() or [type(error).__name__])[0][:200]
