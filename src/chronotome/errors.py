@@ -1,6 +1,13 @@
 """What can go wrong in the world outside; each text can be shown to a person as it is."""
 
+import re
 from pathlib import Path
+
+
+def readable(text: object) -> str:
+    """Text of one line: bytes of a file name that are no text, and signs that nobody sees, are replaced."""
+    words = str(text).encode("utf-8", "surrogateescape").decode("utf-8", "replace")
+    return re.sub(r"[\x00-\x1f\x7f]", "\ufffd", words)
 
 
 class ChronotomeError(Exception):
@@ -11,7 +18,7 @@ class UnusableFile(ChronotomeError):  # noqa: N818 - reads as what happened
     """A file that cannot be used as what it was taken for."""
 
     def __init__(self, path: Path | str, what: str, way_out: str) -> None:
-        super().__init__(f"“{path}” {what}. {way_out}")
+        super().__init__(f"“{readable(path)}” {what}. {way_out}")
         self.path = Path(path)
 
 
@@ -19,7 +26,7 @@ class CannotWrite(ChronotomeError):  # noqa: N818 - reads as what happened
     """A file or folder that could not be written."""
 
     def __init__(self, path: Path | str, reason: str, way_out: str) -> None:
-        super().__init__(f"“{path}” could not be written: {reason}. {way_out}")
+        super().__init__(f"“{readable(path)}” could not be written: {reason}. {way_out}")
         self.path = Path(path)
 
 

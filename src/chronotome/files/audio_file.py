@@ -18,7 +18,7 @@ from chronotome.dsp.audio import Audio, Samples
 from chronotome.dsp.overview import BUCKET, Overview
 from chronotome.errors import CannotWrite, UnusableFile
 from chronotome.files.door import Untrusted, refuse_other_than_files
-from chronotome.files.writing import replacing_at
+from chronotome.files.writing import NewFile, replacing_at
 from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Source
@@ -109,7 +109,7 @@ def _opened(path: Path) -> Iterator[soundfile.SoundFile]:
         refuse_other_than_files(path)
         if path.stat().st_size == 0:
             raise UnusableFile(path, "is empty", EXPORT_AGAIN)
-        with soundfile.SoundFile(path) as file:
+        with soundfile.SoundFile(os.fsencode(path)) as file:  # as text, some names cannot be opened
             yield file
     except Untrusted as error:
         raise UnusableFile(path, str(error), "Choose a sound file.") from None
@@ -364,9 +364,12 @@ def write_blocks(
         container = "RF64"
     try:
         with replacing_at(path) as new:
-            with soundfile.SoundFile(
-                new, "w", samplerate=rate, channels=channels, format=container, subtype=encoding.subtype
-            ) as file:
+            with (
+                _told_by(new),
+                soundfile.SoundFile(
+                    new, "w", samplerate=rate, channels=channels, format=container, subtype=encoding.subtype
+                ) as file,
+            ):
                 for block in blocks:
                     high = float(np.abs(block).max(initial=0.0))
                     loudest = max(loudest, high)
@@ -382,6 +385,16 @@ def write_blocks(
     except (OSError, soundfile.LibsndfileError) as error:
         raise cannot_write(path, error) from None
     return Written(path, done, loudest, clipped)
+
+
+@contextlib.contextmanager
+def _told_by(new: NewFile) -> Iterator[None]:
+    """What the disk said, where the library only says that it wrote too little."""
+    try:
+        yield
+    except (soundfile.LibsndfileError, AssertionError):
+        new.check()
+        raise
 
 
 def cannot_write(path: Path, error: Exception) -> CannotWrite:

@@ -4,6 +4,7 @@ import os
 import re
 from pathlib import Path
 
+from chronotome.errors import readable
 from chronotome.session.limits import LONGEST_NAME
 
 LONGEST_FILE_NAME = 200
@@ -13,12 +14,12 @@ _AS_BYTES = "bytes:"
 
 def shown(text: str) -> str:
     """Text that can be kept and shown: bytes that are no text are replaced, and it is not too long."""
-    return text.encode("utf-8", "surrogateescape").decode("utf-8", "replace")[:LONGEST_NAME]
+    return readable(text)[:LONGEST_NAME]
 
 
 def plain_name(name: str) -> str:
     """A file name for a folder of ours: without signs that lead elsewhere, not too long, its ending kept."""
-    clean = re.sub(r"[/\\\x00-\x1f]", "_", shown(name))
+    clean = re.sub(r"[/\\\ufffd]", "_", shown(name))
     stem, suffix = Path(clean).stem, Path(clean).suffix[:20]
     room = LONGEST_FILE_NAME - len(suffix.encode())
     stem = stem.encode()[:room].decode("utf-8", "ignore").strip() or "recording"
