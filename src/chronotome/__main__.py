@@ -1,5 +1,6 @@
 """Where the program starts: the command line, or the window."""
 
+import os
 import sys
 from collections.abc import Sequence
 
@@ -18,5 +19,18 @@ def main(words: Sequence[str] | None = None) -> int:
     return run(arguments)
 
 
+def speak_alone() -> None:
+    """Keep stderr for ourselves: decoders in C write to it whatever they think of a file."""
+    try:
+        own = os.dup(2)
+    except OSError:  # there is none
+        return
+    sys.stderr = os.fdopen(own, "w", buffering=1, errors="backslashreplace")
+    nowhere = os.open(os.devnull, os.O_WRONLY)
+    os.dup2(nowhere, 2)
+    os.close(nowhere)
+
+
 if __name__ == "__main__":
+    speak_alone()
     sys.exit(main())

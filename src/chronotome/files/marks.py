@@ -4,7 +4,7 @@ import csv
 import io
 import struct
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from pathlib import Path
 from typing import TYPE_CHECKING, BinaryIO
 
@@ -14,7 +14,10 @@ from numpy.typing import NDArray
 from chronotome.dsp.bands import Band
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import cannot_write, encoding_like, read_audio, write_blocks
+from chronotome.files.door import Untrusted, bytes_of, refuse_other_than_files
+from chronotome.files.names import shown
 from chronotome.files.writing import refuse_sources, replacing_at, write_whole
+from chronotome.session.limits import MOST_ONSETS, MOST_SECONDS
 from chronotome.session.model import Recording
 
 if TYPE_CHECKING:
@@ -29,6 +32,7 @@ NOTE_OF = {Band.LOW: 36, Band.MID: 38, Band.HIGH: 42}
 BAND_OF = {note: band for band, note in NOTE_OF.items()}
 NOTE_SECONDS = 0.05
 MOST_CHUNK = 1 << 24
+MOST_BYTES = 64 << 20
 FIELDS = ("frame", "seconds", "strength", "band", "locked")
 
 
@@ -96,29 +100,42 @@ def read_marks(path: Path, rate: int) -> list[Mark]:
     UnusableFile
         If it is damaged or holds no marks.
     """
-    suffix = path.suffix.lower()
+    if path.suffix.lower() not in SUFFIXES:
+        raise UnusableFile(path, "has an ending that marks are not read from", f"Say {', '.join(SUFFIXES)}.")
     try:
-        if suffix in LABEL_SUFFIXES:
-            marks = list(_from_labels(path))
-        elif suffix == ".csv":
-            marks = list(_from_csv(path, rate))
-        elif suffix == ".wav":
-            marks = list(_from_cues(path))
-        elif suffix in {".mid", ".midi"}:
-            marks = list(_from_midi(path))
-        else:
-            raise UnusableFile(
-                path, "has an ending that marks are not read from", f"Say {', '.join(SUFFIXES)}."
-            )
+        marks = list(_bounded(_read(path, rate)))
     except OSError as error:
         raise UnusableFile(path, f"cannot be read ({error.strerror})", "Check the file.") from None
-    except (ValueError, KeyError, EOFError, struct.error, IndexError, UnicodeDecodeError):
+    except Untrusted as error:
+        raise UnusableFile(path, str(error), "Check that it is the right file.") from None
+    except (ValueError, KeyError, EOFError, TypeError, struct.error, csv.Error, IndexError):
         raise UnusableFile(
             path, "is damaged, or holds no marks", "Check that it is the right file."
         ) from None
+    marks = [mark for mark in marks if mark.seconds >= 0]
     if not marks:
         raise UnusableFile(path, "holds no marks", "Check that it is the right file.")
     return sorted(marks, key=lambda mark: mark.seconds)
+
+
+def _read(path: Path, rate: int) -> Iterator[Mark]:
+    """As the ending says."""
+    suffix = path.suffix.lower()
+    if suffix == ".wav":
+        return _from_cues(path)
+    data = bytes_of(path, MOST_BYTES)
+    if suffix in {".mid", ".midi"}:
+        return _from_midi(data)
+    text = data.decode("utf-8-sig")
+    return _from_csv(text, rate) if suffix == ".csv" else _from_labels(text)
+
+
+def _bounded(marks: Iterator[Mark]) -> Iterator[Mark]:
+    """Marks that are numbers, of a recording that may be, and not without end; else ValueError."""
+    for number, mark in enumerate(marks):
+        if number >= MOST_ONSETS or not abs(mark.seconds) <= MOST_SECONDS or not 0 <= mark.strength <= 100:
+            raise ValueError("a mark out of bounds")
+        yield replace(mark, name=shown(mark.name))
 
 
 def labels_text(marks: Sequence[Mark]) -> str:
@@ -131,8 +148,8 @@ def labels_text(marks: Sequence[Mark]) -> str:
     return "".join(rows)
 
 
-def _from_labels(path: Path) -> Iterator[Mark]:
-    for line in path.read_text("utf-8-sig").splitlines():
+def _from_labels(text: str) -> Iterator[Mark]:
+    for line in text.splitlines():
         if not line.strip() or line.startswith("\\"):  # a line of frequencies belongs to the label before it
             continue
         cells = line.split("\t")
@@ -157,8 +174,8 @@ def csv_text(marks: Sequence[Mark], rate: int) -> str:
     return text.getvalue()
 
 
-def _from_csv(path: Path, rate: int) -> Iterator[Mark]:
-    for row in csv.DictReader(io.StringIO(path.read_text("utf-8-sig"))):
+def _from_csv(text: str, rate: int) -> Iterator[Mark]:
+    for row in csv.DictReader(io.StringIO(text)):
         seconds = float(row["seconds"]) if row.get("seconds") else int(row["frame"]) / rate
         band = Band[(row.get("band") or "mid").upper()]
         yield Mark(seconds, float(row.get("strength") or 100.0), band, is_locked=row.get("locked") == "1")
@@ -185,11 +202,11 @@ def _midi(marks: Sequence[Mark]) -> "MidiFile":
     return file
 
 
-def _from_midi(path: Path) -> Iterator[Mark]:
+def _from_midi(data: bytes) -> Iterator[Mark]:
     import mido  # noqa: PLC0415 - the window opens without it
 
     now = 0.0
-    for message in mido.MidiFile(path):
+    for message in mido.MidiFile(file=io.BytesIO(data)):
         now += message.time
         if message.type == "note_on" and message.velocity:
             yield Mark(now, message.velocity / 1.27, BAND_OF.get(message.note, Band.MID))
@@ -236,6 +253,7 @@ def _from_cues(path: Path) -> Iterator[Mark]:
     rate = 0
     cues: dict[int, int] = {}
     names: dict[int, str] = {}
+    refuse_other_than_files(path)
     with path.open("rb") as file:
         for kind, body in _chunks(file):
             if kind == b"fmt ":

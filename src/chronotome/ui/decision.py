@@ -22,6 +22,7 @@ from chronotome.session.follow import beats_of
 from chronotome.session.model import Clip, Session, Track
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
+from chronotome.ui.guarded import guarded
 from chronotome.ui.soon import Soon
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.lane import HEADER
@@ -219,13 +220,12 @@ class DecisionBar(QWidget):
             return self.answer(is_yes=True)
         return event.key() == Qt.Key.Key_Escape and self.answer(is_yes=False)
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
+    @guarded
+    def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:
         theme = self._desk.view.theme
-        painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.fillRect(self.rect(), colour(theme.card))
         painter.fillRect(QRectF(0, 0, HEADER, HEIGHT), colour(theme.panel))
         painter.setPen(colour(theme.strong_rule))
         painter.setBrush(colour(theme.wash))
         painter.drawRoundedRect(QRectF(HEADER + 8.5, 4.5, self.width() - HEADER - 17, HEIGHT - 9), 6, 6)
-        painter.end()

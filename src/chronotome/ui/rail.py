@@ -18,6 +18,7 @@ from chronotome.session.model import Session, Track
 from chronotome.session.tighten import FAR_MS, targets_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
+from chronotome.ui.guarded import guarded
 from chronotome.ui.soon import Soon
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.view_state import Stage
@@ -66,9 +67,9 @@ class StageCard(QWidget):
         else:
             super().keyPressEvent(event)
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
+    @guarded
+    def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:
         theme = self._desk.view.theme
-        painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         is_current = self._desk.view.stage is self.stage
         if is_current or self.hasFocus():
@@ -98,7 +99,6 @@ class StageCard(QWidget):
             painter.drawText(QPointF(20, 61 + 14 * row), words)
         if self.figures.to_check:
             self._paint_count(painter)
-        painter.end()
 
     def _paint_count(self, painter: QPainter) -> None:
         theme = self._desk.view.theme
@@ -206,10 +206,9 @@ class Rail(QWidget):
             Stage.EXPORT: Figures(self.exported),
         }
 
-    def paintEvent(self, event: QPaintEvent) -> None:
-        super().paintEvent(event)
+    @guarded
+    def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:
         theme = self._desk.view.theme
-        painter = QPainter(self)
         painter.fillRect(self.rect(), colour(theme.panel))
         painter.setPen(colour(theme.rule))
         painter.drawLine(WIDTH - 1, 0, WIDTH - 1, self.height())
@@ -217,4 +216,3 @@ class Rail(QWidget):
         painter.setFont(text_font(10))
         painter.drawText(QPointF(16, self.height() - 30), "Stages  1 – 5")
         painter.drawText(QPointF(16, self.height() - 14), "Next to check  N")
-        painter.end()

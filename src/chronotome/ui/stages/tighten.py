@@ -17,6 +17,7 @@ from chronotome.ui.controls.segmented import index_in
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import signed
+from chronotome.ui.guarded import guarded
 from chronotome.ui.soon import Soon
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.theme import colour, figure_font, text_font
@@ -42,10 +43,10 @@ class BarOfLines(QWidget):
         for signal in (desk.view.theme_changed, desk.view.focus_changed, desk.store.changed):
             signal.connect(self.update)
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
+    @guarded
+    def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:
         theme, metre = self._desk.view.theme, self._desk.session.metre
         grid, swing = self._desk.view.tighten_grid
-        painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.setPen(QPen(colour(theme.rule), 1))
         painter.setBrush(colour(theme.paper))
@@ -56,7 +57,6 @@ class BarOfLines(QWidget):
             painter.setPen(QPen(colour(theme.ink if is_beat else theme.soft_ink), 2 if is_beat else 1))
             top = 8 if is_beat else 22
             painter.drawLine(QPointF(x, top), QPointF(x, self.height() - 8))
-        painter.end()
 
 
 class CheckRow(QWidget):
@@ -73,9 +73,9 @@ class CheckRow(QWidget):
     def mousePressEvent(self, _event: QMouseEvent) -> None:
         self._commands.go_to_check(self.check)
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
+    @guarded
+    def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:
         theme = self._desk.view.theme
-        painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         is_selected = self._desk.view.selected == self.check.onset
         box = QRectF(0.5, 0.5, self.width() - 1, self.height() - 1)
@@ -92,7 +92,6 @@ class CheckRow(QWidget):
         painter.setPen(colour(theme.late))
         flags = Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight
         painter.drawText(box.adjusted(0, 0, -8, 0), flags, self.check.figure)
-        painter.end()
 
 
 class TightenTray(Tray):

@@ -7,6 +7,7 @@ from PySide6.QtGui import QFontMetrics, QHelpEvent, QPainter, QPaintEvent, QPen,
 from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
 
 from chronotome.ui.desk import Desk
+from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.grid_lines import BAR, BEAT, FINE, grid_lines
 from chronotome.ui.timeline.viewport import Places
@@ -102,8 +103,8 @@ class Lane(QWidget):
 
     # Painting
 
-    def paintEvent(self, event: QPaintEvent) -> None:
-        painter = QPainter(self)
+    @guarded
+    def paintEvent(self, painter: QPainter, event: QPaintEvent) -> None:
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         theme = self.desk.view.theme
         content = self.content
@@ -123,7 +124,6 @@ class Lane(QWidget):
             painter.setPen(QPen(colour(theme.accent), 1.5))
             painter.setBrush(Qt.BrushStyle.NoBrush)
             painter.drawRect(QRectF(1, 1, self.width() - 2, self.height() - 3))
-        painter.end()
 
     def paint_content(self, painter: QPainter, content: QRect) -> None:
         """Everything right of the header but the playhead."""

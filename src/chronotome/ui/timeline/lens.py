@@ -10,6 +10,7 @@ from chronotome.session.edits.marks import correct_onsets
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.desk import Desk
+from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import ValueDrag
 from chronotome.ui.timeline.marks import notch, paint_each
@@ -56,9 +57,9 @@ class Lens(QWidget):
         place = shown.recording.onsets.place_of(self.onset)
         return None if source is None or place is None else (shown, source, place)
 
-    def paintEvent(self, _event: QPaintEvent) -> None:
+    @guarded
+    def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:
         theme, found = self._desk.view.theme, self._found()
-        painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.setPen(QPen(colour(theme.rule), 1))
         painter.setBrush(colour(theme.card))
@@ -69,7 +70,6 @@ class Lens(QWidget):
             painter.drawText(
                 self.rect(), Qt.AlignmentFlag.AlignCenter, "A mark under the pointer is seen here"
             )
-            painter.end()
             return
         shown, source, place = found
         frame = shown.recording.onsets.frames[place]
@@ -88,7 +88,6 @@ class Lens(QWidget):
         painter.drawText(
             QRectF(WIDE + 8, 3, NEAR - 4, 15), Qt.AlignmentFlag.AlignRight, f"±{NEAR_FRAMES} frames"
         )
-        painter.end()
 
     def _paint_wide(self, painter: QPainter, source: Source, frame: float, shown: Shown) -> None:
         theme = self._desk.view.theme

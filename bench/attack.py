@@ -1,0 +1,402 @@
+"""Damaged and hostile files by seed: what gets through.
+
+./run bench attack sounds [COUNT] [SEED]       damaged sound files in seven formats, opened, decoded, heard
+./run bench attack documents [COUNT] [SEED]    sessions, histories, journals, sidecars, caches, marks
+
+A worker process does one case after the other; the parent counts what raises anything but a sentence of one
+line, what takes longer than 20 s, what dies, what writes to stderr by itself, and files touched outside.
+"""
+
+import hashlib
+import json
+import os
+import random
+import shutil
+import subprocess
+import sys
+import tempfile
+import threading
+import traceback
+from collections import Counter
+from collections.abc import Callable
+from pathlib import Path
+from queue import Empty, Queue
+from typing import Any
+
+import numpy as np
+import soundfile
+
+from bench.material import RATE, isolate, performance
+from chronotome.__main__ import speak_alone
+from chronotome.dsp.audio import Audio
+from chronotome.dsp.onsets import detect_onsets
+from chronotome.errors import ChronotomeError
+from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_analysis
+from chronotome.files.audio_file import facts_of, load_source
+from chronotome.files.fit_file import keep_fit, kept_fit, sidecar_of, write_sidecar
+from chronotome.files.journal import Journal, recover
+from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
+from chronotome.files.marks import marks_of, read_marks, write_marks
+from chronotome.files.places import Settings, load_settings, save_settings, settings_file
+from chronotome.files.session_file import load_session, save_session
+from chronotome.render.arena import Arena
+from chronotome.render.plan import plan_for
+from chronotome.session.checks import checks_of
+from chronotome.session.counting import counted_of
+from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tightening import set_tighten
+from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tracks import set_level
+from chronotome.session.fit_checks import fit_checks_of
+from chronotome.session.follow import beats_of
+from chronotome.session.history import History
+from chronotome.session.mark_checks import mark_checks_of
+from chronotome.session.model import Follow, Recording, Session, replace
+
+LONGEST_SECONDS = 20
+FORMATS = {
+    "wav": ("WAV", "PCM_16"),
+    "wavfloat": ("WAV", "FLOAT"),
+    "aiff": ("AIFF", "PCM_24"),
+    "flac": ("FLAC", "PCM_16"),
+    "ogg": ("OGG", "VORBIS"),
+    "mp3": ("MP3", "MPEG_LAYER_III"),
+    "au": ("AU", "PCM_16"),
+}
+NUMBERS = (0, -1, 1, 2**31, 2**32 - 1, 2**53, 10**18, 10**30, -(10**18), 0.5, 1e-300, 1e300, -1e9)
+WORDS: tuple[Any, ...] = (
+    "",
+    "../../planted",
+    "/planted",
+    "..",
+    "a/b",
+    "n" * 5000,
+    "\u0000",
+    "<b>x</b>",
+    "a\nb",
+    None,
+    [],
+    {},
+    True,
+)
+
+
+def damaged(data: bytes, chance: random.Random) -> bytes:
+    """Bytes changed, cut off, left out, said twice, zeroed, joined; the head more often than the rest."""
+    for _ in range(chance.choice((1, 1, 1, 3, 10))):
+        if not data:
+            return data
+        at = int(len(data) * chance.random() ** 3)
+        length = chance.choice((1, 2, 4, 8, 100, 5000))
+        part = data[at : at + length]
+        data = chance.choice(
+            (
+                data[:at] + chance.randbytes(len(part)) + data[at + length :],
+                data[:at] + b"\xff" * len(part) + data[at + length :],
+                data[:at] + b"\0" * len(part) + data[at + length :],
+                data[:at],
+                data[:at] + data[at + length :],
+                data[:at] + part + data[at:],
+                data + data,
+            )
+        )
+    return data
+
+
+def spoiled(value: Any, chance: random.Random, depth: int = 0) -> Any:
+    """JSON with one value in it replaced by what nobody would write."""
+    if isinstance(value, dict) and value and (depth < 1 or chance.random() < 0.9):
+        key = chance.choice(list(value))
+        if chance.random() < 0.05:
+            return {name: each for name, each in value.items() if name != key}
+        return {**value, key: spoiled(value[key], chance, depth + 1)}
+    if isinstance(value, list) and value and chance.random() < 0.9:
+        at = chance.randrange(len(value))
+        if chance.random() < 0.1:
+            return value[:at] + [value[at]] * chance.choice((0, 2)) + value[at + 1 :]
+        return [*value[:at], spoiled(value[at], chance, depth + 1), *value[at + 1 :]]
+    if isinstance(value, str):
+        return chance.choice((*WORDS, *NUMBERS))
+    return chance.choice((*NUMBERS, *NUMBERS, *WORDS))
+
+
+def spoiled_text(data: bytes, chance: random.Random) -> bytes:
+    """A document or a line of a ledger that still parses, or bytes damaged as any."""
+    if chance.random() < 0.3:
+        return damaged(data, chance)
+    lines = [line for line in data.split(b"\n") if line.strip()]
+    if len(lines) > 1 and lines[1].startswith(b'{"'):
+        at = chance.randrange(len(lines))
+        lines[at] = json.dumps(spoiled(json.loads(lines[at]), chance)).encode()
+        return b"\n".join(lines) + b"\n"
+    return json.dumps(spoiled(json.loads(data), chance)).encode()
+
+
+def touched(folder: Path) -> str:
+    """A hash of all names and bytes below a folder."""
+    digest = hashlib.sha256()
+    for path in sorted(folder.rglob("*")):
+        digest.update(os.fsencode(path))
+        if path.is_file() and not path.is_symlink():
+            digest.update(path.read_bytes())
+    return digest.hexdigest()
+
+
+class Sounds:
+    """Opened, decoded, and its hits looked for."""
+
+    def __init__(self, home: Path) -> None:
+        self._folder = home / "sounds"
+        self._folder.mkdir()
+        samples = performance(0.05)[0]
+        self._whole: dict[str, bytes] = {}
+        for name, (container, subtype) in FORMATS.items():
+            path = self._folder / f"whole.{name}"
+            soundfile.write(path, samples, RATE, format=container, subtype=subtype)
+            self._whole[name] = path.read_bytes()
+
+    def one(self, chance: random.Random) -> None:
+        name = chance.choice(list(FORMATS))
+        path = self._folder / f"take.{name.removesuffix('float')}"
+        path.write_bytes(damaged(self._whole[name], chance))
+        facts = facts_of(path)
+        arena = Arena()
+        source = load_source(facts, arena, 48000)
+        assert np.isfinite(source.region.samples).all()
+        detect_onsets(Audio(source.region.samples[: 10 * RATE], 48000))
+
+
+class Documents:
+    """Read, used, and saved elsewhere; files beside must stay as they are."""
+
+    def __init__(self, home: Path) -> None:
+        self._home = home
+        sound = home / "take.wav"
+        samples = performance(0.2)[0]
+        soundfile.write(sound, samples, RATE)
+        facts = facts_of(sound)
+        self._sound = sound
+        self._recording = Recording(facts.content, "take.wav", facts.rate, facts.frames, facts.channels)
+        heard = analyse(Audio(samples, RATE), "take")
+        self._heard = heard
+        session = add_recording(replace(Session(), rate=RATE), self._recording, "take")
+        session = set_analysis(session, facts.content, heard.onsets, heard.measured, heard.material)
+        session = set_beat_one(set_tempo(session, 120.0), 0.1)
+        track = session.tracks[0].id
+        session = set_tighten(session, track, strength=0.8)
+        session = replace(session, tracks=(replace(session.tracks[0], follow=Follow.SONG),))
+        history = History(session).then(set_level(session, track, -3.0), "Set level")
+        self._places = {facts.content: sound}
+        self._saved = home / "saved"
+        save_session(self._saved, history, self._places)
+        journal = Journal(home / "journals")
+        journal.start(history, self._places, self._saved)
+        journal.happened("then", history.then(set_tempo(history.session, 99.0), "Set tempo"))
+        journal.flush()
+        assert journal.path is not None
+        self._journal = journal.path.read_bytes()
+        journal.finish()
+        self._session = history.session
+        self._outside = home / "outside"
+        self._outside.mkdir()
+        (self._outside / "precious").write_text("precious")
+
+    def one(self, chance: random.Random) -> None:
+        kinds: list[Callable[[random.Random], None]] = [
+            self._document,
+            self._document,
+            self._history,
+            self._journalled,
+            self._sidecar,
+            self._cache,
+            self._marks,
+            self._settings,
+        ]
+        before = touched(self._outside), touched(self._saved)
+        chance.choice(kinds)(chance)
+        assert (touched(self._outside), touched(self._saved)) == before, "files were touched outside"
+        assert not list(self._home.glob("planted*")), "a file was planted"
+
+    def _copy(self) -> Path:
+        folder = self._outside.parent / "work"
+        shutil.rmtree(folder, ignore_errors=True)
+        shutil.copytree(self._saved, folder / "session")
+        return folder / "session"
+
+    def _document(self, chance: random.Random) -> None:
+        folder = self._copy()
+        document = folder / "session.json"
+        document.write_bytes(spoiled_text(document.read_bytes(), chance))
+        self._use(folder)
+
+    def _history(self, chance: random.Random) -> None:
+        folder = self._copy()
+        ledger = folder / "history-1.jsonl"
+        ledger.write_bytes(spoiled_text(ledger.read_bytes(), chance))
+        self._use(folder)
+
+    def _use(self, folder: Path) -> None:
+        opened = load_session(folder)
+        history = opened.history
+        while history.past:
+            history = history.undone()
+        for session in (opened.history.session, history.session):
+            use(session)
+        save_session(folder.parent / "again", history, opened.places)
+        save_session(folder, history, opened.places)
+        load_session(folder)
+
+    def _journalled(self, chance: random.Random) -> None:
+        path = self._copy().parent / "one.jsonl"
+        path.write_bytes(spoiled_text(self._journal, chance))
+        found = recover(path)
+        if found is not None:
+            use(found.history.session)
+            places = {content: place for content, place in found.places.items() if place.is_file()}
+            save_session(path.parent / "again", found.history, places)
+
+    def _sidecar(self, chance: random.Random) -> None:
+        sound = self._copy().parent / "take.wav"
+        write_sidecar(self._session.recordings[0], sound)
+        place = sidecar_of(sound)
+        place.write_bytes(spoiled_text(place.read_bytes(), chance))
+        fit = kept_fit(self._recording.content, sound)
+        use(replace(self._session, recordings=(replace(self._session.recordings[0], fit=fit),)))
+        keep_fit(replace(self._recording, fit=fit))
+
+    def _cache(self, chance: random.Random) -> None:
+        keep_analysis(self._recording.content, self._heard)
+        (path,) = Path(os.environ["XDG_CACHE_HOME"]).rglob(f"{self._recording.content}*heard.json")
+        path.write_bytes(spoiled_text(path.read_bytes(), chance))
+        found: Analysis | None = kept_analysis(self._recording.content)
+        if found is not None:
+            use(
+                set_analysis(
+                    self._session, self._recording.content, found.onsets, found.measured, found.material
+                )
+            )
+
+    def _marks(self, chance: random.Random) -> None:
+        suffix = chance.choice([each for each in MARK_SUFFIXES if each != ".midi"])
+        path = self._copy().parent / f"marks{suffix}"
+        recording, track = self._session.recordings[0], self._session.tracks[0]
+        marks = marks_of(recording, counted_of(self._session, track.clips[0]))
+        write_marks(path, marks, self._sound, recording.rate)
+        data = path.read_bytes()
+        if suffix not in {".wav", ".mid"} and chance.random() < 0.5:
+            cells = data.decode().split("\n")
+            cells[chance.randrange(len(cells))] = chance.choice(
+                ("nan\tnan\tx", "inf,inf", "1e400", "9" * 10**6)
+            )
+            data = "\n".join(cells).encode()
+        else:
+            data = damaged(data, chance)
+        path.write_bytes(data)
+        for mark in read_marks(path, recording.rate):
+            assert 0 <= mark.seconds < 1e9
+
+    def _settings(self, chance: random.Random) -> None:
+        save_settings(Settings(recent=("/a", "/b"), shelf=("/c",)))
+        path = settings_file()
+        path.write_bytes(spoiled_text(path.read_bytes(), chance))
+        save_settings(load_settings())
+
+
+def use(session: Session) -> None:
+    """What the window works out of a session before it paints."""
+    plan_for(session)
+    for track in session.tracks:
+        checks = [checks_of(session, track), fit_checks_of(session, track), mark_checks_of(session, track)]
+        assert all(str(each) for found in checks for each in found[:3])
+        for clip in track.clips:
+            beats = beats_of(session, clip)
+            assert beats is None or np.isfinite(beats.seconds).all()
+
+
+KINDS: dict[str, type[Sounds | Documents]] = {"sounds": Sounds, "documents": Documents}
+
+
+def work(kind: str, seed: int, first: int, count: int) -> None:
+    speak_alone()
+    home = isolate()
+    cases = KINDS[kind](home)
+    print("ready", flush=True)
+    for number in range(first, count):
+        try:
+            cases.one(random.Random(f"{seed}-{number}"))
+            told = "read"
+        except ChronotomeError as error:
+            told = (
+                "refused" if "\n" not in str(error) and len(str(error)) < 800 else f"long: {str(error)[:300]}"
+            )
+        except Exception:  # noqa: BLE001 - any is what is looked for
+            told = "raised: " + traceback.format_exc()[-1500:]
+        print(json.dumps([number, told]), flush=True)
+    shutil.rmtree(home, ignore_errors=True)
+
+
+def attack(kind: str, count: int, seed: int) -> Counter[str]:
+    """Every case in a worker that is started anew where it hangs or dies."""
+    found: Counter[str] = Counter()
+    first = 0
+    while first < count:
+        with tempfile.TemporaryFile() as noise:
+            command = [sys.executable, "-m", "bench.attack", "work", kind, str(seed), str(first), str(count)]
+            child = subprocess.Popen(command, stdout=subprocess.PIPE, stderr=noise, text=True)
+            lines: Queue[str] = Queue()
+            threading.Thread(target=_read, args=(child, lines), daemon=True).start()
+            assert lines.get(timeout=120) == "ready\n"
+            while first < count:
+                try:
+                    line = lines.get(timeout=LONGEST_SECONDS)
+                except Empty:
+                    line = "hang"
+                if not line.startswith("["):
+                    _count(found, first, "hang" if line == "hang" else f"died: signal {-(child.wait() or 0)}")
+                    first += 1
+                    child.kill()
+                    break
+                number, told = json.loads(line)
+                _count(found, number, told)
+                first = number + 1
+            child.wait()
+            noise.seek(0)
+            said = noise.read().splitlines()
+            found["lines on stderr"] += len(said)
+            print(
+                *(line.decode(errors="replace") for line in said[:5]), sep="\n", end="" if not said else "\n"
+            )
+    return found
+
+
+def _read(child: "subprocess.Popen[str]", lines: "Queue[str]") -> None:
+    assert child.stdout is not None
+    for line in child.stdout:
+        lines.put(line)
+    lines.put("")
+
+
+def _count(found: Counter[str], number: int, told: str) -> None:
+    kind = told.partition(":")[0]
+    found[kind] += 1
+    if kind not in {"read", "refused"}:
+        print(f"case {number}: {told}", flush=True)
+
+
+def main() -> None:
+    words = sys.argv[1:]
+    if words and words[0] == "work":
+        work(words[1], *(int(word) for word in words[2:]))
+        return
+    kind = words[0] if words else "documents"
+    count = int(words[1]) if len(words) > 1 else {"sounds": 5000, "documents": 3000}[kind]
+    seed = int(words[2]) if len(words) > 2 else 1
+    found = attack(kind, count, seed)
+    print(
+        f"{count} {kind}, seed {seed}: "
+        + ", ".join(f"{name} {number}" for name, number in sorted(found.items()))
+    )
+
+
+if __name__ == "__main__":
+    main()
