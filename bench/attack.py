@@ -33,6 +33,7 @@ from chronotome.dsp.onsets import detect_onsets
 from chronotome.errors import ChronotomeError
 from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_analysis
 from chronotome.files.audio_file import facts_of, load_source
+from chronotome.files.door import is_there
 from chronotome.files.fit_file import keep_fit, kept_fit, sidecar_of, write_sidecar
 from chronotome.files.journal import Journal, recover
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
@@ -252,7 +253,7 @@ class Documents:
         found = recover(path)
         if found is not None:
             use(found.history.session)
-            places = {content: place for content, place in found.places.items() if place.is_file()}
+            places = {content: place for content, place in found.places.items() if is_there(place)}
             save_session(path.parent / "again", found.history, places)
 
     def _sidecar(self, chance: random.Random) -> None:

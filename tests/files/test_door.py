@@ -466,3 +466,37 @@ def test_a_file_is_written_whole_or_not_at_all_however_small_the_disk_s_bites_ar
     write_whole(tmp_path / "text", b"abc" * 1000)
 
     assert (tmp_path / "text").read_bytes() == b"abc" * 1000
+
+
+@pytest.mark.parametrize(
+    ("field", "value"), [("frames", 4_000_000_000), ("frames", 20), ("rate", 768_000), ("channels", 64)]
+)
+def test_a_session_that_contradicts_its_recording_is_told_so(saved, person, field, value):
+    document, errors = saved / "session.json", []
+    head, mark, text = document.read_text().partition('"recordings"')
+    told = getattr(load_session(saved).history.session.recordings[0], field)
+    changed = text.replace(f'"{field}": {told}', f'"{field}": {value}', 1)
+    changed = head + mark + changed.replace('"source_end": 20000', '"source_end": 9')
+    document.write_text(changed)
+    person.desk.tasks.error.connect(errors.append)
+
+    person.window.open([saved])
+    person.wait(lambda: person.desk.tasks.is_idle and bool(person.session.recordings))
+
+    assert any("that the session says" in error for error in errors)
+
+
+def test_a_journal_whose_paths_nobody_can_have_comes_back_without_them(person, tmp_path):
+    journal = Journal(tmp_path / "journals")
+    session = simple_session([0, 6000], 20000)
+    content = session.recordings[0].content
+    journal.start(History(session), {content: Path("/" + "n" * 5000)}, None)
+    journal.happened("then", History(session).then(set_tempo(session, 99.0), "Set tempo"))
+    journal.flush()
+    found = recover(journal.path)
+    journal.finish()
+
+    person.desk.workspace.restore(found)
+
+    assert person.session.tempo.beats_per_minute == 99.0
+    assert not person.desk.workspace.places

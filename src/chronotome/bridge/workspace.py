@@ -11,9 +11,10 @@ from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import Material
-from chronotome.errors import Cancelled, ChronotomeError, UnusableFile
+from chronotome.errors import Cancelled, ChronotomeError
 from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_analysis
-from chronotome.files.audio_file import FileFacts, facts_of, load_source
+from chronotome.files.audio_file import FileFacts, facts_of, load_source, refuse_another
+from chronotome.files.door import is_there
 from chronotome.files.fit_file import keep_fit, kept_fit, write_sidecar
 from chronotome.files.journal import Journal, Recovered
 from chronotome.files.names import plain_name, shown
@@ -115,7 +116,7 @@ class Workspace(QObject):
 
     def restore(self, recovered: Recovered) -> None:
         """Bring back what a journal kept."""
-        places = {content: place for content, place in recovered.places.items() if place.is_file()}
+        places = {content: place for content, place in recovered.places.items() if is_there(place)}
         missing = {
             recording.content: recording.file
             for recording in recovered.history.session.recordings
@@ -205,14 +206,11 @@ class Workspace(QObject):
 
     def _load(self, content: ContentHash, path: Path, rate: int, *, known: FileFacts | None = None) -> None:
         """Read a recording; `known` where its file was looked at just now."""
-        generation = self._generation
+        generation, recording = self._generation, self._store.session.recording_with(content)
 
         def work(progress: Progress) -> Source:
             facts = known or facts_of(path, part_of(progress, 0.0, 0.1))
-            if facts.content != content:
-                raise UnusableFile(
-                    path, "has changed since it was first opened", "Bring the old file back, or open it anew."
-                )
+            refuse_another(facts, recording)
             return load_source(
                 facts,
                 self.arena,

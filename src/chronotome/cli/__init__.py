@@ -16,7 +16,14 @@ from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.dsp.warp import WarpMap
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.analysis import analyse
-from chronotome.files.audio_file import ENCODINGS, Encoding, cannot_write, facts_of, load_source
+from chronotome.files.audio_file import (
+    ENCODINGS,
+    Encoding,
+    cannot_write,
+    facts_of,
+    load_source,
+    refuse_another,
+)
 from chronotome.files.export import export_mix
 from chronotome.files.marks import Mark, csv_text, write_marks
 from chronotome.files.names import plain_name
@@ -338,10 +345,7 @@ def _render(arguments: argparse.Namespace, progress: Progress) -> None:
     arena, pool = Arena(), Pool()
     for number, recording in enumerate(session.recordings):
         facts = facts_of(opened.places[recording.content])
-        if facts.content != recording.content:
-            raise UnusableFile(
-                facts.path, "has changed since the session was saved", "Bring the old file back."
-            )
+        refuse_another(facts, recording)
         share = part_of(
             progress, 0.6 * number / len(session.recordings), 0.6 * (number + 1) / len(session.recordings)
         )

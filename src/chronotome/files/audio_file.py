@@ -23,6 +23,7 @@ from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Source
 from chronotome.session.limits import HIGHEST_RATE, LOWEST_RATE, MOST_FRAMES
+from chronotome.session.model import Recording
 
 FRAMES_AT_ONCE = BUCKET * 512
 MOST_CHANNELS = 8
@@ -87,6 +88,24 @@ def facts_of(path: Path, progress: Progress = unheard) -> FileFacts:
         raise UnusableFile(path, f"says it holds {frames} frames", f"{MOST_FRAMES} can be opened: cut it.")
     _refuse_cut_off(path)
     return FileFacts(path, content_hash(path, progress), rate, frames, channels)
+
+
+def refuse_another(facts: FileFacts, recording: Recording) -> None:
+    """Refuse a file that is not the one a session speaks of.
+
+    Raises
+    ------
+    UnusableFile
+    """
+    if facts.content != recording.content:
+        raise UnusableFile(
+            facts.path, "has changed since it was first opened", "Bring the old file back, or open it anew."
+        )
+    told = (recording.rate, recording.frames, recording.channels)
+    if told != (facts.rate, facts.frames, facts.channels):
+        raise UnusableFile(
+            facts.path, "is not as long, or not of the kind, that the session says", "Open the file anew."
+        )
 
 
 def header_of(path: Path) -> tuple[int, int, int]:

@@ -37,6 +37,14 @@ def bytes_of(path: Path, most: int = MOST_BYTES) -> bytes:
         return file.read(most + 1)[:most]
 
 
+def is_there(path: Path) -> bool:
+    """Whether a path leads to a file; False also for paths that no file can have."""
+    try:
+        return stat.S_ISREG(path.stat().st_mode)
+    except (OSError, ValueError):
+        return False
+
+
 def refuse_other_than_files(path: Path) -> None:
     """Raise Untrusted for pipes, devices and sockets, which might never answer."""
     if not stat.S_ISREG(path.stat().st_mode):

@@ -13,7 +13,7 @@ from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import SUFFIXES, cannot_write, content_hash, new_hash
-from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.door import Untrusted, bytes_of, is_there, trusted
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
 from chronotome.files.writing import folder_at, replacing, sweep
 from chronotome.progress import Progress, part_of, unheard
@@ -83,7 +83,7 @@ def load_session(path: Path) -> Opened:
     missing: dict[ContentHash, str] = {}
     for recording in document.session.recordings:
         place = folder / AUDIO / recording.file
-        if place.is_file():
+        if is_there(place) and not place.is_symlink():
             places[recording.content] = place
         else:
             missing[recording.content] = recording.file
@@ -249,7 +249,7 @@ def _save_recordings(
         place, wanted = places.get(content), folder / AUDIO / recording.file
         if place is not None and place == wanted:
             now[content] = place
-        elif place is None or not place.is_file():
+        elif place is None or not is_there(place):
             missing[content] = recording.file
         else:
             _copy(
