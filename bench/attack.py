@@ -40,6 +40,7 @@ from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
 from chronotome.files.marks import marks_of, read_marks, write_marks
 from chronotome.files.places import Settings, load_settings, save_settings, settings_file
 from chronotome.files.session_file import load_session, save_session
+from chronotome.files.tags import tempo_tag
 from chronotome.render.arena import Arena
 from chronotome.render.plan import plan_for
 from chronotome.session.checks import checks_of
@@ -164,6 +165,7 @@ class Sounds:
         arena = Arena()
         source = load_source(facts, arena, 48000)
         assert np.isfinite(source.region.samples).all()
+        tempo_tag(path)
         detect_onsets(Audio(source.region.samples[: 10 * RATE], 48000))
 
 

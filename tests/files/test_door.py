@@ -15,13 +15,14 @@ import pytest
 from chronotome.__main__ import main
 from chronotome.errors import CannotWrite, ChronotomeError, UnusableFile
 from chronotome.files import fit_file, writing
-from chronotome.files.audio_file import ENCODINGS, facts_of, write_blocks
+from chronotome.files.audio_file import ENCODINGS, facts_of, read_audio, write_blocks
 from chronotome.files.door import Untrusted, bytes_of
 from chronotome.files.fit_file import kept_fit, sidecar_of
 from chronotome.files.journal import Journal, left_behind, recover, set_aside
 from chronotome.files.names import path_from, path_words, plain_name, shown
 from chronotome.files.places import journal_folder
 from chronotome.files.session_file import load_session, save_session
+from chronotome.files.shelf import ShelfEntry, keep_entries, kept_entries, scan
 from chronotome.files.writing import Disk, write_whole
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import set_level
@@ -264,6 +265,13 @@ def test_a_sidecar_out_of_bounds_is_no_sidecar(tmp_path, hostile):
     assert kept_fit(content, sound) == Fit()
 
 
+def test_values_that_are_no_sound_are_refused(tmp_path):
+    samples = np.full((4000, 1), 0.1, np.float32)
+    samples[1234] = -3e30
+    with pytest.raises(UnusableFile, match="no sound .*3e.30 times full scale"):
+        read_audio(write(tmp_path / "huge.wav", samples, subtype="FLOAT"))
+
+
 def test_deep_and_huge_json_is_one_clear_line(saved):
     for text in (
         '{"format": "chronotome-session", "version": 1, "session": ' + "[" * 100_000,
@@ -500,3 +508,21 @@ def test_a_journal_whose_paths_nobody_can_have_comes_back_without_them(person, t
 
     assert person.session.tempo.beats_per_minute == 99.0
     assert not person.desk.workspace.places
+
+
+def test_a_shelf_knows_files_whose_names_are_no_text_and_none_elsewhere(tmp_path):
+    odd = tmp_path / os.fsdecode(b"b\xe4ss 96bpm.wav")
+    write(tmp_path / "plain.wav", noise_hits([2000], 9000)).rename(odd)
+    (tmp_path / "sub\nfolder").mkdir()
+    write(tmp_path / "sub\nfolder" / "clap.wav", noise_hits([2000], 9000))
+    entries = scan(tmp_path, {}, lambda _batch: None)
+
+    keep_entries(tmp_path, entries)
+
+    assert kept_entries(tmp_path) == entries
+    assert [tmp_path / entry.path for entry in entries] == [odd, tmp_path / "sub\nfolder" / "clap.wav"]
+    assert [entry.words for entry in entries] == ["b\ufffdss 96bpm.wav", "sub\ufffdfolder/clap.wav"]
+    assert all(entry.frames == 9000 for entry in entries)
+    for name in ("../x.wav", "/x.wav", "a/../../x.wav", path_words(Path(os.fsdecode(b"../\xff.wav")))):
+        with pytest.raises(ValueError, match="lies in its folder"):
+            ShelfEntry(name, 0, 0)

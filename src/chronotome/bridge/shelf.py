@@ -15,7 +15,7 @@ from chronotome.dsp.audio import Audio
 from chronotome.errors import Cancelled, ChronotomeError
 from chronotome.files.analysis import analyse, keep_analysis, kept_analysis
 from chronotome.files.audio_file import facts_of, load_source
-from chronotome.files.names import plain_name
+from chronotome.files.names import plain_name, shown
 from chronotome.files.shelf import ShelfEntry, keep_entries, kept_entries, scan
 from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena, Region
@@ -124,7 +124,7 @@ class Shelf(QObject):
         if self.folder is None:
             return
         self._wish += 1
-        wish, path = self._wish, self.folder / entry.name
+        wish, path = self._wish, self.folder / entry.path
         session, asks_tempo = self._store.session, self.in_song_tempo
         self.heard = entry
         self.heard_changed.emit()
@@ -142,7 +142,7 @@ class Shelf(QObject):
                 self.stop()
 
         self._tasks.run(
-            f"Fetching {Path(entry.name).name}",
+            f"Fetching {shown(entry.path.name)}",
             lambda progress: _prepared(path, entry, session, self._arena, progress, in_tempo=asks_tempo),
             show,
             fail,

@@ -1,5 +1,6 @@
 """Names of files as text: Linux allows any bytes in them, JSON and people do not."""
 
+import contextlib
 import os
 import re
 from pathlib import Path
@@ -32,13 +33,14 @@ def path_words(path: Path) -> str:
     return words if shown(words) == words else _AS_BYTES + os.fsencode(path).hex()
 
 
-def path_from(words: str) -> Path:
-    """The path that `path_words` told.
+def words_shown(words: str) -> str:
+    """What `path_words` told, to be read; mostly it can be read as it stands."""
+    return shown(str(path_from(words))) if words.startswith(_AS_BYTES) else words
 
-    Raises
-    ------
-    ValueError
-    """
+
+def path_from(words: str) -> Path:
+    """The path that `path_words` told; whatever else is said is a path as it stands."""
     if words.startswith(_AS_BYTES):
-        return Path(os.fsdecode(bytes.fromhex(words.removeprefix(_AS_BYTES))))
+        with contextlib.suppress(ValueError):
+            return Path(os.fsdecode(bytes.fromhex(words.removeprefix(_AS_BYTES))))
     return Path(words)

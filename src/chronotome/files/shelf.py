@@ -16,7 +16,7 @@ from chronotome.dsp.names import tempo_in_name
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import header_of
 from chronotome.files.door import Untrusted, bytes_of, trusted
-from chronotome.files.names import path_words
+from chronotome.files.names import path_from, path_words, words_shown
 from chronotome.files.places import NAME, Words
 from chronotome.files.tags import tempo_tag
 from chronotome.files.writing import keep
@@ -44,6 +44,21 @@ class ShelfEntry(Struct, frozen=True):
     tempo: Annotated[float, Meta(ge=0.0, le=10_000.0)] | None = None
     source: Annotated[str, Meta(max_length=20)] = ""
     """What tells the tempo: `name`, `tag` or `measured`."""
+
+    def __post_init__(self) -> None:
+        name = self.name if self.name == self.words else str(self.path)
+        if name.startswith("/") or "/../" in f"/{name}/":
+            raise ValueError("a file of a shelf lies in its folder")
+
+    @property
+    def path(self) -> Path:
+        """From the folder on."""
+        return path_from(self.name)
+
+    @property
+    def words(self) -> str:
+        """The same, to be read."""
+        return words_shown(self.name)
 
     @property
     def seconds(self) -> float:
@@ -89,7 +104,7 @@ def _files_in(folder: Path) -> Iterator[ShelfEntry]:
             path = Path(place, name)
             with contextlib.suppress(OSError):
                 facts = path.stat()
-                yield ShelfEntry(str(path.relative_to(folder)), facts.st_size, facts.st_mtime_ns)
+                yield ShelfEntry(path_words(path.relative_to(folder)), facts.st_size, facts.st_mtime_ns)
 
 
 def _let_others(number: int) -> None:
@@ -143,7 +158,7 @@ def scan(
     for number, entry in enumerate(unread):
         progress(number / len(unread))
         _let_others(number)
-        path = folder / entry.name
+        path = folder / entry.path
         with contextlib.suppress(UnusableFile):
             rate, frames, channels = header_of(path)
             tempo, source = tempo_in_name(path.stem), "name"

@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QFileDialog, QMenu, QMessageBox
 
 from chronotome import demo
 from chronotome.files.audio_file import SUFFIXES
+from chronotome.files.names import path_from, shown
 from chronotome.files.places import with_recent
 from chronotome.ui.actions import Actions
 from chronotome.ui.desk import Desk
@@ -73,8 +74,9 @@ class SessionFiles:
             return
         self._recent.clear()
         for name in self._window.settings.recent:
-            action = self._recent.addAction(name)
-            action.triggered.connect(lambda _checked=False, path=Path(name): self.open_safely([path]))
+            path = path_from(name)
+            action = self._recent.addAction(shown(str(path)))
+            action.triggered.connect(lambda _checked=False, path=path: self.open_safely([path]))
         self._recent.setEnabled(bool(self._window.settings.recent))
 
     def save(self) -> None:

@@ -34,6 +34,8 @@ from PySide6.QtWidgets import (
 )
 
 from chronotome.bridge.shelf import Shelf
+from chronotome.errors import readable
+from chronotome.files.names import path_from, path_words
 from chronotome.files.shelf import ShelfEntry
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
@@ -54,12 +56,12 @@ def length_words(seconds: float) -> str:
 def _tip(entry: ShelfEntry) -> str:
     said = {"name": "by its name", "tag": "by its tags", "measured": "as heard"}.get(entry.source, "")
     tempo = f"\n{plain(entry.tempo, 2)} bpm, {said}" if entry.tempo else ""
-    return f"{entry.name}{tempo}"
+    return f"{entry.words}{tempo}"
 
 
 def _cell(entry: ShelfEntry, column: int) -> str:
     if column == 0:
-        return Path(entry.name).stem
+        return readable(entry.path.stem)
     if not entry.frames:
         return "" if column < 3 else "…"
     tempo = plain(entry.tempo, 2) if entry.tempo else ""
@@ -81,7 +83,7 @@ class ShelfModel(QAbstractTableModel):
         wanted = self.wanted.casefold().split()
         entries = list(self._shelf.entries)
         if wanted:
-            entries = [each for each in entries if all(word in each.name.casefold() for word in wanted)]
+            entries = [each for each in entries if all(word in each.words.casefold() for word in wanted)]
         keys = (
             None,
             lambda entry: entry.tempo or 0.0,
@@ -134,7 +136,7 @@ class ShelfModel(QAbstractTableModel):
         folder = self._shelf.folder or Path()
         rows = sorted({index.row() for index in indexes})
         data = QMimeData()
-        data.setUrls([QUrl.fromLocalFile(str(folder / self.entries[row].name)) for row in rows])
+        data.setUrls([QUrl.fromLocalFile(str(folder / self.entries[row].path)) for row in rows])
         return data
 
 
@@ -281,7 +283,7 @@ class ShelfPanel(QWidget):
 
     def open(self, folder: Path) -> None:
         """Show a folder, and remember it."""
-        words = str(folder)
+        words = path_words(folder)
         self._folders = [words, *(each for each in self._folders if each != words)][:MOST_FOLDERS]
         self._fill_folders()
         self.folders_changed.emit(tuple(self._folders))
@@ -290,17 +292,18 @@ class ShelfPanel(QWidget):
     def show_last(self) -> None:
         """The folder that was shown last, when the shelf is opened."""
         if self._shelf.folder is None and self._folders:
-            self._shelf.open(Path(self._folders[0]))
+            self._shelf.open(path_from(self._folders[0]))
 
     def _fill_folders(self) -> None:
         self.folder.clear()
-        self.folder.addItems([Path(each).name or each for each in self._folders] or ["no folder yet"])
+        names = [readable(path_from(each).name) or each for each in self._folders]
+        self.folder.addItems(names or ["no folder yet"])
         for row, each in enumerate(self._folders):
             self.folder.setItemData(row, each, Qt.ItemDataRole.ToolTipRole)
 
     def _on_folder(self, row: int) -> None:
         if row < len(self._folders):
-            self.open(Path(self._folders[row]))
+            self.open(path_from(self._folders[row]))
 
     # Rows
 
@@ -343,14 +346,14 @@ class ShelfPanel(QWidget):
         if folder is None or not rows or min(rows) < 0:
             return
         self._shelf.stop()
-        self.taken.emit([folder / self.rows.entries[row].name for row in sorted(rows)])
+        self.taken.emit([folder / self.rows.entries[row].path for row in sorted(rows)])
 
     def _tell(self) -> None:
         heard = self._shelf.heard
         self.silence.setEnabled(heard is not None)
         self.take.setEnabled(bool(self.rows.entries))
         if heard is not None:
-            self.told.setText(f"Hearing {Path(heard.name).name}")
+            self.told.setText(f"Hearing {readable(heard.path.name)}")
         elif self._shelf.folder is None:
             self.told.setText("Add a folder with sound files. Nothing in it is altered.")
         else:
