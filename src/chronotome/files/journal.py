@@ -248,12 +248,10 @@ def recover(path: Path) -> Recovered | None:
     except Untrusted as error:
         raise ChronotomeError(f"The journal “{path}” {error}.") from None
     is_whole = True
-    for line in lines:
-        try:
-            reader.read([line])
-        except ValueError:
-            is_whole = False
-            break
+    try:
+        reader.read(lines)
+    except ValueError:  # what came before it is whole
+        is_whole = False
     if reader.history is None and not is_whole:
         raise ChronotomeError(f"The journal “{path}” is damaged.")
     if reader.history is None or reader.events == 0:

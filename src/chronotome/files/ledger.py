@@ -1,31 +1,51 @@
 """Histories as lines of JSON in which every part stands once: for saved histories and for the journal.
 
-Each line is a part (a recording, a track, a session that names parts by number) or an event (what was done
-to the history). Parts that did not change between two steps are the same objects in memory, so they are
-written once, and are the same objects again after reading.
+Each line is a part (a column of onsets, a recording, a track, a session, each naming its parts by number) or
+an event (what was done to the history). Parts that did not change between two steps are the same objects in
+memory, so they are written once, and are the same objects again after reading. A column that did change is
+written as what is different from the one before it.
 """
 
-from collections.abc import Iterable, Iterator
-from typing import Any, TypeVar
+import gc
+from collections.abc import Iterable, Iterator, Sequence
+from typing import Annotated, Any, TypeVar, get_type_hints
 
 import msgspec
+import numpy as np
+from msgspec import Meta
 
+from chronotome.files.columns import MOST_SPLICES, Column, Splice, differences, spliced, splices_at
 from chronotome.files.door import converted, trusted
 from chronotome.session.history import History, Step
-from chronotome.session.limits import Name
+from chronotome.session.limits import ContentHash, Id, Name
 from chronotome.session.model import Recording, Session, Track, check, replace
+from chronotome.session.onsets import Onsets
 
 T = TypeVar("T")
 encode = msgspec.json.Encoder().encode
 WHOLE = [name for name in Session.__struct_fields__ if name not in {"recordings", "tracks"}]
+COLUMNS = [name for name in Onsets.__struct_fields__ if name != "next_id"]
+COLUMN_TYPES = {name: get_type_hints(Onsets, include_extras=True)[name] for name in COLUMNS}
+NO_ONSETS = Onsets()
+MOST_STEPS, MOST_BYTES = 500, 50 << 20
+"""Of a history that are written: the oldest steps are left out, the rest is kept whole."""
+Place = Annotated[int, Meta(ge=0, le=1 << 32)]
+MOST_VALUES = 64_000_000
+"""In all columns since numbers began, which is what they take in memory; a history takes half of it."""
 
 
 class LedgerWriter:
     """Turns sessions into lines; remembers which parts were written."""
 
     def __init__(self) -> None:
+        self._begin()
+
+    def _begin(self) -> None:
         self._numbers: dict[int, int] = {}
         self._kept: list[object] = []  # holds every part, so that no id is used again
+        self._columns: dict[tuple[str, int], int] = {}
+        self._last: dict[ContentHash, Onsets] = {}
+        self._values = 0
 
     def lines_for(self, session: Session) -> tuple[int, list[bytes]]:
         """The session's number, and the lines of all its parts that were not written yet."""
@@ -33,8 +53,8 @@ class LedgerWriter:
         known = self._numbers.get(id(session))
         if known is not None:
             return known, lines
-        recordings = [self._number("recording", part, lines) for part in session.recordings]
-        tracks = [self._number("track", part, lines) for part in session.tracks]
+        recordings = [self._recording(part, lines) for part in session.recordings]
+        tracks = [self._track(part, lines) for part in session.tracks]
         value = {name: getattr(session, name) for name in WHOLE}
         number = self._new(session)
         lines.append(encode({"session": number, "value": value, "recordings": recordings, "tracks": tracks}))
@@ -44,15 +64,26 @@ class LedgerWriter:
         """Lines for what just happened: `then`, `amend`, `undo` or `redo` led to `history`."""
         if kind in {"undo", "redo"}:
             return [encode({"event": kind})]
+        if self._values > MOST_VALUES - MOST_VALUES // 8:
+            return self.whole(history)
         number, lines = self.lines_for(history.session)
         label = history.undo_label if kind == "then" else None
         return [*lines, encode({"event": kind, "session": number, "label": label})]
 
     def whole(self, history: History) -> list[bytes]:
-        """Lines for a history with all its steps."""
-        lines: list[bytes] = []
+        """Lines for a history with its newest steps; begins anew, whatever was written before."""
+        count = MOST_STEPS
+        while True:
+            self._begin()
+            lines = self._whole(history, count)
+            if not count or (sum(map(len, lines)) <= MOST_BYTES and self._values <= MOST_VALUES // 2):
+                return lines
+            count //= 2
 
-        def steps(these: tuple[Step, ...]) -> list[tuple[int, str]]:
+    def _whole(self, history: History, count: int) -> list[bytes]:
+        lines = [encode({"event": "anew"})]
+
+        def steps(these: Sequence[Step]) -> list[tuple[int, str]]:
             result = []
             for step in these:
                 number, more = self.lines_for(step.session)
@@ -60,24 +91,61 @@ class LedgerWriter:
                 result.append((number, step.label))
             return result
 
-        past, future = steps(history.past), steps(history.future)
+        past, future = steps(_last_of(history.past, count)), steps(_last_of(history.future, count))
         number, more = self.lines_for(history.session)
         lines.extend(more)
         lines.append(encode({"event": "history", "past": past, "session": number, "future": future}))
         return lines
 
-    def _number(self, kind: str, part: object, lines: list[bytes]) -> int:
+    def _recording(self, part: Recording, lines: list[bytes]) -> int:
+        known = self._numbers.get(id(part))
+        if known is not None:
+            return known
+        own, before = part.onsets, self._last.get(part.content)
+        columns = {name: self._column(name, own, before, lines) for name in COLUMNS}
+        self._last[part.content] = own
+        number = self._new(part)
+        value, next_id = replace(part, onsets=NO_ONSETS), own.next_id
+        lines.append(encode({"recording": number, "value": value, "columns": columns, "next_id": next_id}))
+        return number
+
+    def _column(self, name: str, own: Onsets, before: Onsets | None, lines: list[bytes]) -> int:
+        column = getattr(own, name)
+        known = self._columns.get((name, id(column)))
+        if known is not None:
+            return known
+        number = self._columns[name, id(column)] = self._new(column)
+        self._values += len(column)
+        changes = None if before is None else _changes(name, before, own)
+        if before is None or changes is None:
+            lines.append(encode({"column": number, "name": name, "value": column}))
+        else:
+            of = self._columns[name, id(getattr(before, name))]
+            lines.append(encode({"column": number, "name": name, "of": of, "changes": changes}))
+        return number
+
+    def _track(self, part: Track, lines: list[bytes]) -> int:
         known = self._numbers.get(id(part))
         if known is not None:
             return known
         number = self._new(part)
-        lines.append(encode({kind: number, "value": part}))
+        lines.append(encode({"track": number, "value": part}))
         return number
 
     def _new(self, part: object) -> int:
         self._kept.append(part)
         self._numbers[id(part)] = len(self._kept)
         return len(self._kept)
+
+
+def _changes(name: str, before: Onsets, own: Onsets) -> list[Splice] | None:
+    if name == "frames" and len(before) == len(own):  # compared as arrays, which are there already
+        return splices_at(np.flatnonzero(before.frame_array != own.frame_array).tolist(), own.frames)
+    return differences(getattr(before, name), getattr(own, name))
+
+
+def _last_of(steps: tuple[Step, ...], count: int) -> tuple[Step, ...]:
+    return steps[len(steps) - min(count, len(steps)) :]
 
 
 class LedgerReader:
@@ -94,23 +162,67 @@ class LedgerReader:
         self.history: History | None = None
         self.notes: list[dict[str, Any]] = []
         self.events = 0
+        self._columns: dict[int, tuple[str, Column]] = {}
+        self._values = 0
 
     def read(self, lines: Iterable[bytes]) -> None:
-        for line in lines:
-            if line.strip():
-                self._read_line(trusted(line, dict[str, Any]))
+        """Take in lines, in their order; those before one that is wrong stay."""
+        was_collecting = gc.isenabled()
+        gc.disable()  # long tuples come into being and none goes: looking for them takes a quarter
+        try:
+            for line in lines:
+                if line.strip():
+                    self._read_line(trusted(line, dict[str, Any]))
+        finally:
+            if was_collecting:
+                gc.enable()
 
     def _read_line(self, entry: dict[str, Any]) -> None:
-        if "event" in entry:
+        if entry.get("event") == "anew":  # numbers begin again: what was written before is not named any more
+            self._parts, self._columns, self._values = {}, {}, 0
+        elif "event" in entry:
             self._happen(entry)
         elif "recording" in entry:
-            self._parts[_number(entry["recording"])] = converted(entry.get("value"), Recording)
+            self._parts[_number(entry["recording"])] = self._recording(entry)
+        elif "column" in entry:
+            self._columns[_number(entry["column"])] = self._column(entry)
         elif "track" in entry:
             self._parts[_number(entry["track"])] = converted(entry.get("value"), Track)
         elif "session" in entry:
             self._parts[_number(entry["session"])] = self._session(entry)
         else:
             self.notes.append(entry)
+
+    def _recording(self, entry: dict[str, Any]) -> Recording:
+        recording = converted(entry.get("value"), Recording)
+        if "columns" not in entry:  # as it was written before columns were shared
+            return recording
+        numbers = converted(entry["columns"], dict[str, int])
+        columns: dict[str, Any] = {}
+        for name in COLUMNS:
+            written = self._columns.get(numbers.get(name, -1))
+            if written is None or written[0] != name:
+                raise ValueError(f"a recording names a column of {name} that was not written")
+            columns[name] = written[1]
+        return replace(recording, onsets=Onsets(**columns, next_id=converted(entry.get("next_id"), Id)))
+
+    def _column(self, entry: dict[str, Any]) -> tuple[str, Column]:
+        name = converted(entry.get("name"), str)
+        if name not in COLUMN_TYPES:
+            raise ValueError(f"onsets have no column {name!r:.40}")
+        if "of" in entry:
+            of, before = self._columns.get(_number(entry["of"]), ("", ()))
+            if of != name:
+                raise ValueError("a column is made of another that was not written")
+            changes = converted(entry.get("changes"), Changes)
+            kind = COLUMN_TYPES[name]
+            column = spliced(before, ((at, gone, converted(put, kind)) for at, gone, put in changes))
+        else:
+            column = converted(entry.get("value"), COLUMN_TYPES[name])
+        self._values += len(column)
+        if self._values > MOST_VALUES:
+            raise ValueError("a history is larger than any that is written")
+        return name, column
 
     def _session(self, entry: dict[str, Any]) -> Session:
         whole = converted(entry.get("value"), Session)
@@ -164,6 +276,9 @@ class LedgerReader:
         if not isinstance(part, Session):
             raise ValueError(f"session {number} was not written")
         return part
+
+
+Changes = Annotated[list[tuple[Place, Place, tuple[Any, ...]]], Meta(max_length=MOST_SPLICES)]
 
 
 def _number(value: object) -> int:

@@ -141,7 +141,7 @@ def _read_history(folder: Path, document: Document) -> tuple[History, str | None
     reader = LedgerReader()
     try:
         reader.read(whole_lines(bytes_of(folder / document.history)))
-    except (OSError, ValueError, KeyError, TypeError):
+    except (OSError, ValueError):
         return alone, lost
     if reader.history is None or reader.history.session != document.session:
         return alone, lost

@@ -11,6 +11,7 @@ from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
 from chronotome.session.limits import MOST_ONSETS, FrameNumber, Id, Strength
+from chronotome.session.memo import by_identity
 from chronotome.units import Frames
 
 OnsetId = Id
@@ -28,6 +29,14 @@ class Standing(IntEnum):
 
 
 COUNTED_BY_HAND = (Standing.KEPT, Standing.ADDED)
+
+
+@by_identity(16)
+def _highest(ids: tuple[OnsetId, ...]) -> int:
+    """The highest id, which most edits leave as they are; ValueError where one stands twice."""
+    if len(set(ids)) != len(ids):
+        raise ValueError("ids of onsets must be unique")
+    return max(ids, default=0)
 
 
 class Onsets(Struct, frozen=True, dict=True):
@@ -57,7 +66,7 @@ class Onsets(Struct, frozen=True, dict=True):
         frames = self.frame_array
         if len(frames) and (frames[0] < 0 or (np.diff(frames) <= 0).any()):
             raise ValueError("frames of onsets must rise strictly from 0")
-        if len(set(self.ids)) != len(self.ids) or max(self.ids, default=0) >= self.next_id:
+        if _highest(self.ids) >= self.next_id:
             raise ValueError("ids of onsets must be unique and below next_id")
 
     def __len__(self) -> int:
