@@ -15,6 +15,7 @@ from chronotome.render.pool import Pool
 from chronotome.render.renderer import Renderer, Sources
 from chronotome.session.follow import follows_song, moved_with
 from chronotome.session.grid import TempoMap
+from chronotome.session.limits import ContentHash
 from chronotome.session.model import Session
 
 CALM_MILLISECONDS = 120
@@ -47,6 +48,8 @@ class Rendering(QObject):
         self._renderer = Renderer(arena)
         self._latest: Latest[Request] = Latest(self._work, name="render")
         self._retired: list[Region] = []
+        self._contents: set[ContentHash] = set()
+        self._is_tidy = True
         self._last_serial_with: dict[int, int] = {}
         self.is_current = False
         self._newest: Request | None = None
@@ -116,6 +119,11 @@ class Rendering(QObject):
     def _free_retired(self, request: Request) -> None:
         released = self._player.released_serial
         self._renderer.cache.release(released)
+        contents = request.sources.keys()
+        if contents != self._contents:
+            self._is_tidy, self._contents = False, set(contents)
+        if not self._is_tidy:
+            self._is_tidy = self._renderer.cache.keep_only(contents)
         used = {id(source.region) for source in request.sources.values()}
         waiting, self._retired = self._retired, []
         for region in waiting:

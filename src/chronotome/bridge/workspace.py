@@ -1,5 +1,6 @@
 """The document and what belongs to it: samples, places of files, journal, opening and saving."""
 
+import contextlib
 import time
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
@@ -11,7 +12,7 @@ from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import Material
-from chronotome.errors import Cancelled, ChronotomeError
+from chronotome.errors import Cancelled, CannotWrite, ChronotomeError, readable
 from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_analysis
 from chronotome.files.audio_file import FileFacts, facts_of, load_source, refuse_another
 from chronotome.files.door import is_there
@@ -27,6 +28,7 @@ from chronotome.files.session_file import (
     load_session,
     save_session,
 )
+from chronotome.files.session_lock import Holder, SessionLock, take
 from chronotome.files.tags import tempo_tag
 from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena
@@ -67,6 +69,8 @@ class Workspace(QObject):
     """Recordings that are asked for: content -> name."""
     told = Signal(str)
     """A sentence for the status line."""
+    held = Signal(object, object)
+    """The path of a session that another window has open, and who that is."""
     unsafe = Signal(str)
     """Why edits are not safe from a crash; empty once they are again."""
     _source_started = Signal(object)
@@ -84,6 +88,7 @@ class Workspace(QObject):
         self._source_started.connect(self._on_source_started)
         store.kept.connect(self._on_kept)
         store.changed.connect(lambda _before, after: self._bring_analyses(after))
+        self._lock: SessionLock | None = None
         self._unsafe = ""
         watch = QTimer(self)
         watch.timeout.connect(self._watch_journal)
@@ -104,15 +109,47 @@ class Workspace(QObject):
         self.add_files([path for path in paths if not is_session(path)])
 
     def open_session(self, path: Path, *, as_copy: bool = False) -> None:
-        """Open a session; `as_copy` leaves its folder alone, as for the demo."""
+        """Open a session; `as_copy` leaves its folder alone, as for the demo.
+
+        One that another window has open is not opened: `held` asks whether a copy will do.
+        """
+        folder = None if as_copy else document_of(path).parent
+        lock = self._lock_of(folder)
+        if isinstance(lock, Holder):
+            self.held.emit(path, lock)
+            return
 
         def show(opened: Opened) -> None:
-            folder = None if as_copy else document_of(path).parent
+            self._hold(lock)
             self._show(opened.history, opened.places, folder, opened.missing, is_saved=True)
             if opened.note:
                 self.told.emit(opened.note)
 
-        self._tasks.run(f"Opening {path.name}", lambda _progress: load_session(path), show)
+        def fail(error: ChronotomeError) -> None:
+            if lock is not None and lock is not self._lock:
+                lock.release()
+            if not isinstance(error, Cancelled):
+                self._tasks.error.emit(str(error))
+
+        self._tasks.run(f"Opening {path.name}", lambda _progress: load_session(path), show, fail)
+
+    def _lock_of(self, folder: Path | None) -> SessionLock | Holder | None:
+        """The one that is held already, a new one, or who else holds it."""
+        if folder is None:
+            return None
+        if self._lock is not None and self._lock.is_of(folder):
+            return self._lock
+        return take(folder)
+
+    def _hold(self, lock: SessionLock | None) -> None:
+        """Let go of the session that was open before."""
+        if self._lock is not None and self._lock is not lock:
+            self._lock.release()
+        self._lock = lock
+
+    def close(self) -> None:
+        """Let others have the session."""
+        self._hold(None)
 
     def restore(self, recovered: Recovered) -> None:
         """Bring back what a journal kept."""
@@ -122,9 +159,17 @@ class Workspace(QObject):
             for recording in recovered.history.session.recordings
             if recording.content not in places
         }
-        self._show(recovered.history, places, recovered.folder, missing, is_saved=False)
+        folder, lock = recovered.folder, self._lock_of(recovered.folder)
+        if isinstance(lock, Holder):
+            self.told.emit(
+                f"“{readable(folder)}” is open {lock.words}: this is a copy, to be saved elsewhere."
+            )
+            folder = lock = None
+        self._hold(lock)
+        self._show(recovered.history, places, folder, missing, is_saved=False)
 
     def new(self) -> None:
+        self._hold(None)
         self._show(History(Session()), {}, None, {}, is_saved=True)
 
     def _show(
@@ -355,12 +400,24 @@ class Workspace(QObject):
         history = self._store.history
         places = dict(self.places)
 
-        def work(progress: Progress) -> dict[ContentHash, Path]:
+        def work(progress: Progress) -> tuple[dict[ContentHash, Path], SessionLock | None]:
             if folder != self.folder:
                 check_place(folder)
-            return save_session(folder, history, places, progress)
+            with contextlib.suppress(OSError):  # saving says why
+                folder.mkdir(parents=True, exist_ok=True)
+            lock = self._lock_of(folder)
+            if isinstance(lock, Holder):
+                raise CannotWrite(folder, f"it is open {lock.words}", "Close it there, or save elsewhere.")
+            try:
+                return save_session(folder, history, places, progress), lock
+            except BaseException:
+                if lock is not None and lock is not self._lock:
+                    lock.release()
+                raise
 
-        def show(now: dict[ContentHash, Path]) -> None:
+        def show(saved: tuple[dict[ContentHash, Path], SessionLock | None]) -> None:
+            now, lock = saved
+            self._hold(lock)
             self.places.update(now)
             self.folder = folder
             self._store.mark_saved(history.session)

@@ -15,6 +15,7 @@ from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import SUFFIXES, cannot_write, content_hash, new_hash
 from chronotome.files.door import Untrusted, bytes_of, is_there, trusted
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
+from chronotome.files.session_lock import NAME as LOCK
 from chronotome.files.writing import folder_at, replacing, sweep
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.history import History
@@ -292,5 +293,9 @@ def check_place(folder: Path) -> None:
     """
     if folder.is_file():
         raise CannotWrite(folder, "a file of this name is there", "Choose another name.")
-    if folder.is_dir() and any(folder.iterdir()) and not (folder / DOCUMENT).is_file():
+    if (
+        folder.is_dir()
+        and any(each.name != LOCK for each in folder.iterdir())
+        and not (folder / DOCUMENT).is_file()
+    ):
         raise CannotWrite(folder, "the folder holds other things", "Choose a new or an empty folder.")

@@ -1,7 +1,7 @@
 """Rendered pieces, kept by key, bounded in bytes."""
 
 from collections import OrderedDict
-from collections.abc import Mapping, Sequence
+from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -76,6 +76,14 @@ class PieceCache:
         """Mixes up to number `serial` are no longer read by anyone."""
         self._released = max(self._released, serial)
 
+    def keep_only(self, contents: Collection[ContentHash]) -> bool:
+        """Free the pieces of other recordings that no mix holds; False where some must wait for that."""
+        others = [key for key in self._pieces if key.content not in contents]
+        free = [key for key in others if self._used_by[key] <= self._released]
+        for key in free:
+            self._free(key)
+        return len(free) == len(others)
+
     def clear(self) -> None:
         """Free every piece; nobody may read one any more."""
         for piece in self._pieces.values():
@@ -94,10 +102,13 @@ class PieceCache:
             if self.bytes <= self._limit:
                 return
             if self._used_by[key] <= self._released:
-                piece = self._pieces.pop(key)
-                del self._used_by[key]
-                self.bytes -= piece.region.size * 4
-                self._arena.free(piece.region)
+                self._free(key)
+
+    def _free(self, key: PieceKey) -> None:
+        piece = self._pieces.pop(key)
+        del self._used_by[key]
+        self.bytes -= piece.region.size * 4
+        self._arena.free(piece.region)
 
 
 def _key_of(key: PieceKey, content: ContentHash, start: int) -> PieceKey:

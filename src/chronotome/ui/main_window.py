@@ -380,4 +380,5 @@ def shut_down(transport: Transport, desk: Desk, journal: Journal) -> None:
     desk.tasks.close()
     transport.close()
     desk.rendering.close()
+    desk.workspace.close()
     journal.finish()

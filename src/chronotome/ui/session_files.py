@@ -8,9 +8,12 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFileDialog, QMenu, QMessageBox
 
 from chronotome import demo
+from chronotome.errors import readable
 from chronotome.files.audio_file import SUFFIXES
 from chronotome.files.names import path_from, shown
 from chronotome.files.places import with_recent
+from chronotome.files.session_file import document_of
+from chronotome.files.session_lock import Holder
 from chronotome.ui.actions import Actions
 from chronotome.ui.desk import Desk
 
@@ -29,6 +32,7 @@ class SessionFiles:
         self._recent: QMenu | None = None
         desk.workspace.saved.connect(self._on_saved)
         desk.workspace.missing.connect(self._on_missing)
+        desk.workspace.held.connect(self._on_held)
 
     def remember(self) -> None:
         """The session's folder is among the recent ones."""
@@ -122,6 +126,21 @@ class SessionFiles:
             self.save()
         elif chosen == buttons.Discard:
             then()
+
+    def _on_held(self, path: Path, holder: Holder) -> None:
+        name = readable(document_of(path).parent.name)
+        box = QMessageBox(
+            QMessageBox.Icon.NoIcon, "Chronotome", f"“{name}” is open {holder.words}.", parent=self._window
+        )
+        box.setInformativeText(
+            "It is changed there only. A copy of it can be opened here, and saved elsewhere."
+        )
+        copy = box.addButton("Open a copy", QMessageBox.ButtonRole.AcceptRole)
+        box.addButton(QMessageBox.StandardButton.Cancel)
+        box.setDefaultButton(copy)
+        box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        box.accepted.connect(lambda: self._desk.workspace.open_session(path, as_copy=True))
+        box.open()
 
     def _on_missing(self, missing: dict[str, str]) -> None:
         names = ", ".join(f"“{name}”" for name in missing.values())

@@ -1,0 +1,86 @@
+"""One window writes a session; another one learns who that is."""
+
+import contextlib
+import fcntl
+import os
+import socket
+from dataclasses import dataclass
+from pathlib import Path
+from typing import Annotated
+
+import msgspec
+from msgspec import Meta, Struct
+
+from chronotome.errors import readable
+from chronotome.files.door import Untrusted, trusted
+
+NAME = ".chronotome.lock"
+MOST_BYTES = 4096
+
+
+class Holder(Struct, frozen=True):
+    """Who has a session open."""
+
+    process: Annotated[int, Meta(ge=0, le=1 << 40)] = 0
+    host: Annotated[str, Meta(max_length=300)] = ""
+
+    @property
+    def words(self) -> str:
+        host = f" on {readable(self.host)}" if self.host and self.host != socket.gethostname() else ""
+        return f"in another window (process {self.process}{host})" if self.process else "in another window"
+
+
+@dataclass(frozen=True, eq=False)
+class SessionLock:
+    """A session's folder, held as long as this is not released or the process lives."""
+
+    folder: Path
+    _file: int
+
+    def is_of(self, folder: Path) -> bool:
+        try:
+            return self.folder.samefile(folder)
+        except OSError:
+            return False
+
+    def release(self) -> None:
+        with contextlib.suppress(OSError):
+            (self.folder / NAME).unlink()
+        os.close(self._file)
+
+
+def take(folder: Path) -> SessionLock | Holder | None:
+    """The lock, or who holds it; None where the folder cannot be written to: nobody can save there."""
+    while True:
+        try:
+            file = os.open(folder / NAME, os.O_RDWR | os.O_CREAT | os.O_NOFOLLOW | os.O_CLOEXEC, 0o644)
+        except OSError:
+            return None
+        try:
+            fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except OSError:
+            holder = _told(file)
+            os.close(file)
+            return holder
+        if _is_still_there(folder / NAME, file):
+            break
+        os.close(file)  # whoever held it has just let go of it, and of its name
+    me = msgspec.json.encode(Holder(os.getpid(), socket.gethostname()))
+    with contextlib.suppress(OSError):
+        os.ftruncate(file, 0)
+        os.pwrite(file, me, 0)
+    return SessionLock(folder, file)
+
+
+def _told(file: int) -> Holder:
+    try:
+        return trusted(os.pread(file, MOST_BYTES, 0), Holder)
+    except (OSError, Untrusted):
+        return Holder()
+
+
+def _is_still_there(path: Path, file: int) -> bool:
+    try:
+        return os.path.samestat(path.lstat(), os.fstat(file))
+    except OSError:
+        return False
