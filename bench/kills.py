@@ -13,7 +13,7 @@ from pathlib import Path
 
 from bench.material import isolate
 from chronotome.files.journal import discard, left_behind, recover
-from chronotome.files.session_file import load_session
+from chronotome.files.session_file import load_session, sweep_session
 
 SCRIPT = """
 import os, sys, time
@@ -43,7 +43,7 @@ def main() -> None:
     kills = int(sys.argv[1]) if len(sys.argv) > 1 else 50
     home = isolate()
     chance = random.Random(4)
-    worst, unreadable, saved = 0.0, 0, 0
+    worst, unreadable, saved, left, swept = 0.0, 0, 0, 0, 0
     for number in range(kills):
         folder = home / f"session-{number}"
         child = subprocess.Popen(
@@ -65,6 +65,9 @@ def main() -> None:
             except Exception as error:  # noqa: BLE001 - any is a failure to count
                 unreadable += 1
                 print(error)
+        left += len(list(folder.rglob(".chronotome-*")))
+        sweep_session(folder)
+        swept += len(list(folder.rglob(".chronotome-*.part")))
         last = _last_edit(folder)
         times = {int(edit): float(moment) for edit, moment in told}
         if times:
@@ -73,7 +76,8 @@ def main() -> None:
             worst = max(worst, lost)
     print(
         f"{kills} kills, {saved} after a save: at most {worst:.2f} s of edits lost (bar 1), "
-        f"{unreadable} documents that do not open (bar 0)"
+        f"{unreadable} documents that do not open (bar 0), "
+        f"{left} files left behind, {swept} after the next start (bar 0)"
     )
 
 

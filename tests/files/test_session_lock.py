@@ -96,6 +96,21 @@ def test_nobody_saves_over_a_session_that_is_open_elsewhere(at_work, saved, othe
     assert (saved / "session.json").read_bytes() == before
 
 
+def test_what_a_killed_save_left_is_gone_once_the_session_is_open_again(person, saved):
+    name = ".chronotome-0123456789abcdef.part"
+    left = [saved / name, saved / "audio" / name]
+    theirs = saved / "audio" / ".theirs.part"
+    for path in (*left, theirs):
+        path.write_text("half")
+
+    person.window.open([saved])
+    person.wait(lambda: bool(person.session.recordings))
+    person.settle()
+
+    assert not any(path.exists() for path in left)
+    assert theirs.exists()
+
+
 def test_the_lock_goes_with_the_session(person, saved, tmp_path):
     workspace = person.desk.workspace
     person.window.open([saved])

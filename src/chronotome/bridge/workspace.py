@@ -27,6 +27,7 @@ from chronotome.files.session_file import (
     is_session,
     load_session,
     save_session,
+    sweep_session,
 )
 from chronotome.files.session_lock import Holder, SessionLock, take
 from chronotome.files.tags import tempo_tag
@@ -131,7 +132,10 @@ class Workspace(QObject):
             if not isinstance(error, Cancelled):
                 self._tasks.error.emit(str(error))
 
-        self._tasks.run(f"Opening {path.name}", lambda _progress: load_session(path), show, fail)
+        is_new = lock is not None and lock is not self._lock
+        self._tasks.run(
+            f"Opening {path.name}", lambda _progress: _loaded(path, lock if is_new else None), show, fail
+        )
 
     def _lock_of(self, folder: Path | None) -> SessionLock | Holder | None:
         """The one that is held already, a new one, or who else holds it."""
@@ -457,6 +461,14 @@ class Workspace(QObject):
         if problem != self._unsafe:
             self._unsafe = problem
             self.unsafe.emit(problem)
+
+
+def _loaded(path: Path, lock: SessionLock | None) -> Opened:
+    """A session as read, and what a killed save left there swept away: nobody else is writing."""
+    opened = load_session(path)
+    if lock is not None:
+        sweep_session(lock.folder)
+    return opened
 
 
 class _InOrder:

@@ -207,6 +207,14 @@ def save_session(
     return now
 
 
+def sweep_session(folder: Path) -> None:
+    """Remove what a save that was killed left behind; the caller holds the session's lock."""
+    with contextlib.suppress(OSError), folder_at(folder) as place:
+        sweep(place)
+        with folder_at(Path(AUDIO), place) as audio:
+            sweep(audio)
+
+
 def _save_document(folder: Path, place: int, history: History) -> None:
     """The history under a new name, then the document that names it; only then the old history goes."""
     old = _known_history(folder / DOCUMENT)
