@@ -187,6 +187,13 @@ def test_a_tenth_of_a_second_is_enough(tmp_path, capsys):
         ["tighten", "a.wav", "-o", "b.wav", "--bpm", "90", "--grid", "1/7"],
         ["onsets", "a.wav", "--threshold", "200"],
         ["shot", "demo", "-o", "x.png", "--stage", "nothing"],
+        ["tighten", "a.wav", "-o", "b.wav", "--bpm", "90", "--grid", ""],
+        ["tighten", "a.wav", "-o", "b.wav", "--bpm", "90", "--beat-one", "nan"],
+        ["tighten", "a.wav", "-o", "b.wav", "--bpm", "inf"],
+        *(
+            ["shot", "demo", "-o", "x.png", "--size", size]
+            for size in ("99999x99999", "0x0", "800x8001", "axb")
+        ),
     ],
 )
 def test_wrong_usage_is_exit_2(words, capsys):
@@ -323,3 +330,12 @@ def test_swing_is_told_where_it_can_be_felt(tmp_path, capsys):
     (line,) = [each for each in capsys.readouterr().out.splitlines() if each.startswith("swing")]
     assert float(line.split()[1]) == pytest.approx(62, abs=1.5)
     assert line.endswith("% of 1/8")
+
+
+def test_an_output_that_is_full_is_one_line(take):
+    with Path("/dev/full").open("w") as full:
+        words = [sys.executable, "-m", "chronotome", "onsets", str(take), "--csv"]
+        done = subprocess.run(words, stdout=full, stderr=subprocess.PIPE, text=True, check=False)
+
+    assert done.returncode == 1
+    assert done.stderr == "chronotome: the output could not be written: No space left on device.\n"

@@ -3,6 +3,7 @@
 import argparse
 import json
 import os
+import re
 import sys
 from collections.abc import Sequence
 from pathlib import Path
@@ -62,6 +63,21 @@ def grid_of(text: str) -> Grid:
     if not head.startswith("1/") or grid.division not in DIVISIONS:
         raise argparse.ArgumentTypeError(f"“{text}” is no grid: 1/4, 1/8, 1/16 and 1/32 are")
     return grid
+
+
+SMALLEST_PICTURE, LARGEST_PICTURE = 200, 8000
+"""Pixels of a side."""
+
+
+def size_of(text: str) -> tuple[int, int]:
+    """1280x800."""
+    found = re.fullmatch(r"(\d{1,5})x(\d{1,5})", text)
+    size = (int(found[1]), int(found[2])) if found else (0, 0)
+    if not (min(size) >= SMALLEST_PICTURE and max(size) <= LARGEST_PICTURE):
+        raise argparse.ArgumentTypeError(
+            f"“{text}” is no size: say 1280x800, from {SMALLEST_PICTURE} to {LARGEST_PICTURE}"
+        )
+    return size
 
 
 MATERIALS = ["auto", *(str(each) for each in Material)]
@@ -132,7 +148,7 @@ def parser() -> argparse.ArgumentParser:
     shot.add_argument("-o", "--out", type=Path, required=True, metavar="PNG")
     shot.add_argument("--stage", choices=["mark", "fit", "tighten", "rework", "export"], default="tighten")
     shot.add_argument("--track", metavar="NAME", help="the track in the tall lane")
-    shot.add_argument("--size", default="1280x800", metavar="1280x800")
+    shot.add_argument("--size", type=size_of, default=(1280, 800), metavar="1280x800")
     shot.add_argument("--theme", choices=["day", "night"], default="day")
 
     demo = commands.add_parser("demo", help="open the window with demo material")
@@ -154,11 +170,16 @@ def run(arguments: argparse.Namespace) -> int:
     }[arguments.command]
     try:
         work(arguments, _terminal_progress())
+        sys.stdout.flush()
     except ChronotomeError as error:
         print(f"chronotome: {error}", file=sys.stderr)
         return 1
     except BrokenPipeError:  # whoever read the output has had enough
         os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
+    except OSError as error:  # everything else that is written has said so itself
+        print(f"chronotome: the output could not be written: {error.strerror}.", file=sys.stderr)
+        os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
+        return 1
     except MemoryError:
         print("chronotome: there is not enough memory. Close other programs and try again.", file=sys.stderr)
         return 1

@@ -157,11 +157,7 @@ def show_demo_view(window: MainWindow) -> None:
 
 def shot(arguments: argparse.Namespace) -> int:
     """A picture of a stage, without touching the screen or the settings."""
-    try:
-        width, height = (int(part) for part in arguments.size.split("x"))
-    except ValueError:
-        print(f"chronotome: “{arguments.size}” is no size: say 1280x800.", file=sys.stderr)
-        return 2
+    width, height = arguments.size
     _qt = application()
     errors: list[str] = []
     with tempfile.TemporaryDirectory() as folder:
