@@ -6,11 +6,15 @@ import os
 import shutil
 import stat
 import subprocess
+import sys
 import time
 from pathlib import Path
 
 import numpy as np
 import pytest
+import soundfile
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QMessageBox
 
 from chronotome.__main__ import main
 from chronotome.errors import CannotWrite, ChronotomeError, UnusableFile
@@ -22,6 +26,7 @@ from chronotome.files.journal import Journal, left_behind, recover, set_aside
 from chronotome.files.names import path_from, path_words, plain_name, shown
 from chronotome.files.places import journal_folder
 from chronotome.files.session_file import load_session, save_session
+from chronotome.files.session_lock import take
 from chronotome.files.shelf import ShelfEntry, keep_entries, kept_entries, scan
 from chronotome.files.writing import Disk, write_whole
 from chronotome.session.edits.timing import set_tempo
@@ -526,3 +531,44 @@ def test_a_shelf_knows_files_whose_names_are_no_text_and_none_elsewhere(tmp_path
     for name in ("../x.wav", "/x.wav", "a/../../x.wav", path_words(Path(os.fsdecode(b"../\xff.wav")))):
         with pytest.raises(ValueError, match="lies in its folder"):
             ShelfEntry(name, 0, 0)
+
+
+def test_names_are_shown_as_text_whatever_signs_are_in_them(person, saved, tmp_path):
+    odd = saved.rename(tmp_path / "<b>ferry & co")
+    lock = take(odd)
+
+    person.window.open([odd])
+    person.wait(lambda: bool(person.window.findChildren(QMessageBox)))
+    person.window.tell("“<b>ferry</b>” was not found")
+    (box,) = person.window.findChildren(QMessageBox)
+
+    assert box.textFormat() is Qt.TextFormat.PlainText
+    assert "<b>ferry & co" in box.text()
+    assert person.window.status.words.textFormat() is Qt.TextFormat.PlainText
+    assert person.window.status.words.toolTip() == "<span>“&lt;b&gt;ferry&lt;/b&gt;” was not found</span>"
+    box.reject()
+    lock.release()
+
+
+def test_with_little_address_space_the_arena_is_smaller(tmp_path):
+    path = write(tmp_path / "take.wav", noise_hits([2000, 14000], 40000))
+    limited = "import resource, sys; resource.setrlimit(resource.RLIMIT_AS, (6 << 30, 6 << 30)); "
+    code = limited + "from chronotome.__main__ import main; sys.exit(main(sys.argv[1:]))"
+    words = [sys.executable, "-c", code, "tighten", path, "--bpm", "120", "-o", tmp_path / "out.wav"]
+
+    done = subprocess.run(words, capture_output=True, text=True, check=False)
+
+    assert (done.returncode, done.stderr) == (0, "")
+    assert facts_of(tmp_path / "out.wav").frames >= 38000
+
+
+def test_sound_that_comes_in_small_pieces_is_put_together(tmp_path, monkeypatch):
+    samples = np.random.default_rng(2).uniform(-0.5, 0.5, (3000, 1)).astype(np.float32)
+    path, read = write(tmp_path / "take.wav", samples, subtype="FLOAT"), soundfile.SoundFile.read
+
+    def little(self, frames, out, **how):
+        return read(self, min(frames, 700), out=out[:700], **how)
+
+    monkeypatch.setattr(soundfile.SoundFile, "read", little)
+
+    np.testing.assert_array_equal(read_audio(path).samples, samples)

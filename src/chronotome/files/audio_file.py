@@ -159,7 +159,7 @@ def _refuse_cut_off(path: Path) -> None:
     if there < length:
         raise UnusableFile(
             path,
-            f"is cut off: {100 * max(0, there) / length:.0f} % of the sound its header promises is there",
+            f"is cut off: {length - max(0, there)} of the {length} bytes of sound are missing",
             EXPORT_AGAIN,
         )
 
@@ -194,11 +194,11 @@ def read_blocks(path: Path, frames: int, out: Callable[[int], Samples]) -> Itera
         while done < frames:
             wanted = min(FRAMES_AT_ONCE, frames - done)
             block = out(wanted)
-            read = file.read(wanted, dtype="float32", always_2d=True, out=block)
-            if not len(read):
+            read = _filled(file, block)
+            if len(read) < wanted:
                 raise UnusableFile(
                     path,
-                    f"is cut off: {done} of {frames} frames are there",
+                    f"is cut off: {done + len(read)} of {frames} frames are there",
                     EXPORT_AGAIN,
                 )
             if not np.isfinite(read).all():
@@ -214,6 +214,17 @@ def read_blocks(path: Path, frames: int, out: Callable[[int], Samples]) -> Itera
                 raise UnusableFile(path, words, EXPORT_AGAIN)
             yield done, read
             done += len(read)
+
+
+def _filled(file: soundfile.SoundFile, block: Samples) -> Samples:
+    """As much of a block as there is: damaged files come in smaller pieces than were asked for."""
+    done = 0
+    while done < len(block):
+        read = file.read(len(block) - done, dtype="float32", always_2d=True, out=block[done:])
+        if not len(read):
+            break
+        done += len(read)
+    return block[:done]
 
 
 def read_audio(path: Path, progress: Progress = unheard) -> Audio:

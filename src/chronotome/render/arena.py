@@ -12,8 +12,23 @@ from chronotome.dsp.audio import Curve, Samples
 
 VIRTUAL_BYTES = 1 << 38
 """Address space, not memory: a page costs nothing until it is written."""
+LEAST_BYTES = 1 << 30
 PAGE_FLOATS = mmap.PAGESIZE // 4
 PUNCH_HOLE = 0x03  # FALLOC_FL_KEEP_SIZE | FALLOC_FL_PUNCH_HOLE
+
+
+def _made() -> tuple[int, mmap.mmap]:
+    """As much address space as there is, down to a gigabyte."""
+    descriptor, size = os.memfd_create("chronotome-arena"), VIRTUAL_BYTES
+    while True:
+        try:
+            os.ftruncate(descriptor, size)
+            return descriptor, mmap.mmap(descriptor, size)
+        except OSError:
+            if size <= LEAST_BYTES:
+                os.close(descriptor)
+                raise MemoryError("there is no room for samples") from None
+            size //= 2
 
 
 class Region:
@@ -41,10 +56,11 @@ class Arena:
     """
 
     def __init__(self, descriptor: int | None = None) -> None:
-        self.descriptor = os.memfd_create("chronotome-arena") if descriptor is None else descriptor
         if descriptor is None:
-            os.ftruncate(self.descriptor, VIRTUAL_BYTES)
-        self._map = mmap.mmap(self.descriptor, VIRTUAL_BYTES)
+            self.descriptor, self._map = _made()
+        else:
+            self.descriptor = descriptor
+            self._map = mmap.mmap(descriptor, os.fstat(descriptor).st_size)
         self.floats: Curve = np.frombuffer(self._map, np.float32)
         self._next = 0
         self._holes: list[tuple[int, int]] = []  # (size, offset), sorted
@@ -62,7 +78,7 @@ class Arena:
                     return Region(self, offset, size, frames, channels)
             offset = self._next
             self._next += size
-        if self._next * 4 > VIRTUAL_BYTES:
+        if self._next * 4 > len(self._map):
             raise MemoryError("the sample memory is used up")
         return Region(self, offset, size, frames, channels)
 

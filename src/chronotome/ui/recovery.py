@@ -10,6 +10,7 @@ from chronotome.errors import ChronotomeError
 from chronotome.files.journal import Recovered, discard, left_behind, recover, set_aside
 from chronotome.ui.figures import counted
 from chronotome.ui.main_window import MainWindow
+from chronotome.ui.plain_text import question
 
 
 def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:
@@ -21,12 +22,10 @@ def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:
     if found is None:
         return False
     name = found.history.session.name
-    box = QMessageBox(
-        QMessageBox.Icon.NoIcon, "Chronotome", f"“{name}” was not closed properly.", parent=window
-    )
     named = f" You are opening {counted(len(files), 'file')}." if files else ""
     kept = counted(found.edits, "edit")
-    box.setInformativeText(f"{kept} since it was last saved were kept.{named} Bring them back?")
+    more = f"{kept} since it was last saved were kept.{named} Bring them back?"
+    box = question(window, f"“{name}” was not closed properly.", more)
     roles = QMessageBox.ButtonRole
     both = box.addButton("Bring back, and add the files", roles.AcceptRole) if files else None
     only = box.addButton("Bring back only" if files else "Bring back", roles.AcceptRole)

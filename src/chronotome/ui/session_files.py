@@ -16,6 +16,7 @@ from chronotome.files.session_file import document_of
 from chronotome.files.session_lock import Holder
 from chronotome.ui.actions import Actions
 from chronotome.ui.desk import Desk
+from chronotome.ui.plain_text import question
 
 if TYPE_CHECKING:
     from chronotome.ui.main_window import MainWindow
@@ -111,13 +112,7 @@ class SessionFiles:
         if not self._desk.store.is_modified:
             then()
             return
-        box = QMessageBox(
-            QMessageBox.Icon.NoIcon,
-            "Chronotome",
-            "There are edits that are not saved.",
-            parent=self._window,
-        )
-        box.setInformativeText("Save them first?")
+        box = question(self._window, "There are edits that are not saved.", "Save them first?")
         buttons = QMessageBox.StandardButton
         box.setStandardButtons(buttons.Save | buttons.Discard | buttons.Cancel)
         chosen = box.exec()
@@ -129,12 +124,8 @@ class SessionFiles:
 
     def _on_held(self, path: Path, holder: Holder) -> None:
         name = readable(document_of(path).parent.name)
-        box = QMessageBox(
-            QMessageBox.Icon.NoIcon, "Chronotome", f"“{name}” is open {holder.words}.", parent=self._window
-        )
-        box.setInformativeText(
-            "It is changed there only. A copy of it can be opened here, and saved elsewhere."
-        )
+        more = "It is changed there only. A copy of it can be opened here, and saved elsewhere."
+        box = question(self._window, f"“{name}” is open {holder.words}.", more)
         copy = box.addButton("Open a copy", QMessageBox.ButtonRole.AcceptRole)
         box.addButton(QMessageBox.StandardButton.Cancel)
         box.setDefaultButton(copy)
@@ -144,8 +135,8 @@ class SessionFiles:
 
     def _on_missing(self, missing: dict[str, str]) -> None:
         names = ", ".join(f"“{name}”" for name in missing.values())
-        box = QMessageBox(QMessageBox.Icon.NoIcon, "Chronotome", f"Not found: {names}.", parent=self._window)
-        box.setInformativeText("They stay silent until they are found. Point to the folder that holds them?")
+        more = "They stay silent until they are found. Point to the folder that holds them?"
+        box = question(self._window, f"Not found: {names}.", more)
         box.setStandardButtons(QMessageBox.StandardButton.Open | QMessageBox.StandardButton.Cancel)
         box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         box.accepted.connect(self.find_missing)

@@ -35,10 +35,11 @@ from PySide6.QtWidgets import (
 
 from chronotome.bridge.shelf import Shelf
 from chronotome.errors import readable
-from chronotome.files.names import path_from, path_words
+from chronotome.files.names import path_from, path_words, words_shown
 from chronotome.files.shelf import ShelfEntry
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
+from chronotome.ui.plain_text import tip
 from chronotome.ui.theme import colour, figure_font, text_font
 
 HEADERS = ("file", "bpm", "length", "kHz")
@@ -299,7 +300,7 @@ class ShelfPanel(QWidget):
         names = [readable(path_from(each).name) or each for each in self._folders]
         self.folder.addItems(names or ["no folder yet"])
         for row, each in enumerate(self._folders):
-            self.folder.setItemData(row, each, Qt.ItemDataRole.ToolTipRole)
+            self.folder.setItemData(row, tip(words_shown(each)), Qt.ItemDataRole.ToolTipRole)
 
     def _on_folder(self, row: int) -> None:
         if row < len(self._folders):

@@ -8,6 +8,7 @@ from chronotome.bridge.tasks import Task
 from chronotome.session.history import History
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted
+from chronotome.ui.plain_text import tip
 
 HEIGHT = 26
 TOLD_MILLISECONDS = 8000
@@ -35,11 +36,12 @@ class Sentence(QLabel):
     def __init__(self) -> None:
         super().__init__()
         self.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
+        self.setTextFormat(Qt.TextFormat.PlainText)
         self.said = ""
 
     def say(self, sentence: str) -> None:
         self.said = sentence
-        self.setToolTip(sentence)
+        self.setToolTip(tip(sentence))
         self._fit()
 
     def resizeEvent(self, event: QResizeEvent) -> None:
@@ -51,6 +53,8 @@ class Sentence(QLabel):
 
 
 class StatusLine(QWidget):
+    _warning = ""
+
     def __init__(self, desk: Desk) -> None:
         super().__init__()
         self.setObjectName("statusline")
@@ -65,6 +69,7 @@ class StatusLine(QWidget):
         self.words.setObjectName("soft")
         layout.addWidget(self.words, 1)
         self.work = QLabel()
+        self.work.setTextFormat(Qt.TextFormat.PlainText)
         self.work.setObjectName("soft")
         layout.addWidget(self.work)
         self.bar = QProgressBar()
@@ -91,7 +96,6 @@ class StatusLine(QWidget):
         self._telling.setInterval(TELLING_MILLISECONDS)
         self._telling.timeout.connect(self._tell_progress)
         self._is_important = False
-        self._warning = ""
         desk.workspace.told.connect(self.tell)
         desk.workspace.unsafe.connect(self.warn)
         desk.view.hinted.connect(self.hint)

@@ -8,6 +8,7 @@ from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
 
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
+from chronotome.ui.plain_text import tip
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.grid_lines import BAR, BEAT, FINE, grid_lines
 from chronotome.ui.timeline.viewport import Places
@@ -173,7 +174,8 @@ class Lane(QWidget):
         """A name that is too long for the header is told in full."""
         if event.type() is QEvent.Type.ToolTip and isinstance(event, QHelpEvent):
             is_header = event.pos().x() < HEADER and self.header_name
-            QToolTip.showText(event.globalPos(), self.header_name if is_header else self.toolTip(), self)
+            words = tip(str(self.header_name)) if is_header else self.toolTip()
+            QToolTip.showText(event.globalPos(), words, self)
             return True
         return super().event(event)
 

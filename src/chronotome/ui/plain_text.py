@@ -1,0 +1,19 @@
+"""Names of files, tracks and sessions are text, whatever signs are in them: `<b>` is shown, not obeyed."""
+
+import html
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QMessageBox, QWidget
+
+
+def tip(text: str) -> str:
+    """A tooltip that shows just this."""
+    return f"<span>{html.escape(text)}</span>" if {"<", "&"} & set(text) else text
+
+
+def question(parent: QWidget, text: str, more: str) -> QMessageBox:
+    """A box that asks, about things that people named."""
+    box = QMessageBox(QMessageBox.Icon.NoIcon, "Chronotome", text, parent=parent)
+    box.setTextFormat(Qt.TextFormat.PlainText)
+    box.setInformativeText(more)
+    return box
