@@ -65,6 +65,17 @@ def test_the_audio_process_plays_the_offline_mix_bit_for_bit(player):
     np.testing.assert_array_equal(played[starts + START_FADE : starts + 20000], expected[START_FADE:])
 
 
+def test_code_in_the_current_folder_does_not_run_in_the_audio_process(player, tmp_path, monkeypatch):
+    (tmp_path / "numpy.py").write_text("open('ran', 'w').close()\n")
+    monkeypatch.chdir(tmp_path)
+    monkeypatch.setenv("PYTHONPATH", f"{os.environ.get('PYTHONPATH', '')}:.:")
+
+    player.start(48000)
+    until(lambda: player.control.get(Word.IS_READY))
+
+    assert not (tmp_path / "ran").exists()
+
+
 def test_the_window_survives_the_audio_process_and_goes_on_where_it_was(player):
     player.start(48000)
     player.publish(noise_mix(player.arena))

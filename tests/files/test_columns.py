@@ -47,6 +47,10 @@ def test_one_value_among_many_is_one_short_change():
     assert differences(old, tuple(value if value % 2 else -1 for value in old)) is None
 
 
+def test_changes_of_other_lengths_move_what_comes_after_them():
+    assert spliced((0, 1, 2, 3, 4), [(1, 1, (7, 8)), (3, 1, ()), (5, 0, (9,))]) == (0, 7, 8, 2, 4, 9)
+
+
 @pytest.mark.parametrize(
     "changes", [[(5, 1, ()), (4, 1, ())], [(9, 2, ())], [(11, 0, (1,))], [(2, 3, ()), (4, 0, ())]]
 )

@@ -340,7 +340,7 @@ def test_an_export_that_fails_anywhere_leaves_what_was_there(tmp_path, monkeypat
     assert facts_of(path).frames == 50_000
 
 
-@pytest.mark.parametrize("first", [1, 2, 5, 9])
+@pytest.mark.parametrize("first", [1, 2, 9, 40, 70, 95])
 def test_a_journal_goes_on_once_there_is_room_and_has_lost_nothing(tmp_path, monkeypatch, first):
     disk = Refusing(first, times=12)
     monkeypatch.setattr(writing, "disk", disk)
