@@ -2,6 +2,7 @@
 
 ./run bench attack sounds [COUNT] [SEED]       damaged sound files in seven formats, opened, decoded, heard
 ./run bench attack documents [COUNT] [SEED]    sessions, histories, journals, sidecars, caches, marks
+./run bench attack windows [COUNT] [SEED]      those that can be read, opened and painted in every stage
 
 A worker process does one case after the other; the parent counts what raises anything but a sentence of one
 line, what takes longer than 20 s, what dies, what writes to stderr by itself, and files touched outside.
@@ -56,6 +57,8 @@ from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.model import Follow, Recording, Session, replace
 
 LONGEST_SECONDS = 20
+TRIES = 60
+"""Until a damaged session can be read: most cannot."""
 FORMATS = {
     "wav": ("WAV", "PCM_16"),
     "wavfloat": ("WAV", "FLOAT"),
@@ -65,7 +68,28 @@ FORMATS = {
     "mp3": ("MP3", "MPEG_LAYER_III"),
     "au": ("AU", "PCM_16"),
 }
-NUMBERS = (0, -1, 1, 2**31, 2**32 - 1, 2**53, 10**18, 10**30, -(10**18), 0.5, 1e-300, 1e300, -1e9)
+NUMBERS = (
+    0,
+    -1,
+    1,
+    3,
+    127,
+    1000,
+    100_000,
+    0.999,
+    4e9,
+    999_999,
+    2**31,
+    2**32 - 1,
+    2**53,
+    10**18,
+    10**30,
+    -(10**18),
+    0.5,
+    1e-300,
+    1e300,
+    -1e9,
+)
 WORDS: tuple[Any, ...] = (
     "",
     "../../planted",
@@ -305,6 +329,52 @@ class Documents:
         save_settings(load_settings())
 
 
+class Windows(Documents):
+    """Damaged sessions and fits that can be read, opened in a window and painted in every stage."""
+
+    def __init__(self, home: Path) -> None:
+        super().__init__(home)
+        from chronotome.ui.application import application, build  # noqa: PLC0415 - only where one is wanted
+
+        application()
+        self._raised: list[str] = []
+        sys.excepthook = lambda *told: self._raised.append("".join(traceback.format_exception(*told)))
+        self._window = build(Settings(), in_process=True, journal=Journal(home / "window-journals"))
+        self._window.desk.tasks.error.disconnect()
+        self._window.desk.workspace.missing.disconnect()
+        self._window.resize(1280, 800)
+        self._window.show()
+
+    def one(self, chance: random.Random) -> None:
+        from chronotome.ui.application import wait_until_ready  # noqa: PLC0415 - the same
+        from chronotome.ui.view_state import Stage  # noqa: PLC0415 - the same
+
+        folder, desk = self._copy(), self._window.desk
+        document = folder / "session.json"
+        whole = document.read_bytes()
+        for _ in range(TRIES):
+            document.write_bytes(spoiled_text(whole, chance))
+            try:
+                load_session(folder)
+                break
+            except ChronotomeError:
+                continue
+        desk.workspace.open_session(folder, as_copy=True)
+        wait_until_ready(self._window)
+        for stage in Stage:
+            desk.view.show_stage(stage)
+            for zoom in (1.0, 30.0):
+                desk.view.fit()
+                desk.view.zoom(zoom, 300)
+                self._window.grab()
+        if desk.session.tracks:
+            desk.store.apply(lambda s: set_tighten(s, s.tracks[0].id, strength=0.5), "Tighten")
+            desk.store.undo()
+        if self._raised:
+            raised, self._raised[:] = list(self._raised), []
+            raise RuntimeError(raised[0])
+
+
 def use(session: Session) -> None:
     """What the window works out of a session before it paints."""
     plan_for(session)
@@ -316,7 +386,7 @@ def use(session: Session) -> None:
             assert beats is None or np.isfinite(beats.seconds).all()
 
 
-KINDS: dict[str, type[Sounds | Documents]] = {"sounds": Sounds, "documents": Documents}
+KINDS: dict[str, type[Sounds | Documents]] = {"sounds": Sounds, "documents": Documents, "windows": Windows}
 
 
 def work(kind: str, seed: int, first: int, count: int) -> None:
@@ -392,7 +462,7 @@ def main() -> None:
         work(words[1], *(int(word) for word in words[2:]))
         return
     kind = words[0] if words else "documents"
-    count = int(words[1]) if len(words) > 1 else {"sounds": 5000, "documents": 3000}[kind]
+    count = int(words[1]) if len(words) > 1 else {"sounds": 5000, "documents": 3000, "windows": 500}[kind]
     seed = int(words[2]) if len(words) > 2 else 1
     found = attack(kind, count, seed)
     print(
