@@ -11,6 +11,7 @@ from chronotome.files.session_file import load_session, save_session
 from chronotome.files.session_lock import NAME, Holder, SessionLock, take
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.history import History
+from chronotome.ui.session_files import DEMO_SESSION
 from strategies import simple_session, with_audio
 
 HOLDS = """
@@ -83,6 +84,26 @@ def test_a_session_that_is_open_elsewhere_is_opened_as_a_copy_or_not_at_all(pers
     person.settle()
 
     assert person.desk.workspace.folder is None
+
+
+@pytest.mark.parametrize("is_demo", [True, False])
+def test_nothing_is_written_into_a_session_that_is_open_as_a_copy(person, saved, tmp_path, is_demo):
+    folder, workspace, told = DEMO_SESSION if is_demo else saved, person.desk.workspace, []
+    before = sorted(path.name for path in folder.rglob("*"))
+    workspace.told.connect(told.append)
+    workspace.open_session(folder, as_copy=True)
+    person.wait(lambda: bool(person.session.recordings))
+    person.settle()
+    content = person.session.recordings[0].content
+
+    workspace.write_fit(content)
+    assert "a copy: save it first" in told[-1]
+    assert sorted(path.name for path in folder.rglob("*")) == before
+
+    workspace.save(tmp_path / "mine")
+    person.settle()
+    workspace.write_fit(content)
+    assert told[-1].startswith(f"Wrote {tmp_path / 'mine' / 'audio'}")
 
 
 def test_nobody_saves_over_a_session_that_is_open_elsewhere(at_work, saved, other):

@@ -8,6 +8,7 @@ from pathlib import Path
 
 from PySide6.QtCore import QObject, QTimer, Signal
 
+import chronotome
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.dsp.audio import Audio
@@ -44,6 +45,8 @@ from chronotome.session.onsets import Onsets
 
 GROWING_SECONDS = 0.15
 JOURNAL_WATCHED_MS = 500
+OURS = Path(chronotome.__file__).parent
+"""The program's own folder, where the demo lies: nothing is written there."""
 """Between two drawings of a wave that is being read."""
 
 
@@ -90,6 +93,7 @@ class Workspace(QObject):
         store.kept.connect(self._on_kept)
         store.changed.connect(lambda _before, after: self._bring_analyses(after))
         self._lock: SessionLock | None = None
+        self._left_alone: Path | None = None
         self._unsafe = ""
         watch = QTimer(self)
         watch.timeout.connect(self._watch_journal)
@@ -122,6 +126,7 @@ class Workspace(QObject):
 
         def show(opened: Opened) -> None:
             self._hold(lock)
+            self._left_alone = document_of(path).parent if as_copy else None
             self._show(opened.history, opened.places, folder, opened.missing, is_saved=True)
             if opened.note:
                 self.told.emit(opened.note)
@@ -442,6 +447,9 @@ class Workspace(QObject):
         recording, place = self._store.session.recording_with(content), self.places.get(content)
         if place is None:
             self.told.emit(f"{recording.file} was not found: Session, Find missing recordings")
+            return
+        if any(place.is_relative_to(folder) for folder in (OURS, self._left_alone) if folder is not None):
+            self.told.emit(f"{recording.file} lies in a session of which this is a copy: save it first.")
             return
         try:
             self.told.emit(f"Wrote {write_sidecar(recording, place)}")
