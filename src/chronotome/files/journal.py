@@ -252,8 +252,6 @@ def recover(path: Path) -> Recovered | None:
         reader.read(lines)
     except ValueError:  # what came before it is whole
         is_whole = False
-    if reader.history is None and not is_whole:
-        raise ChronotomeError(f"The journal “{path}” is damaged.")
     if reader.history is None or reader.events == 0:
         if not is_whole:
             raise ChronotomeError(f"The journal “{path}” is damaged.")
