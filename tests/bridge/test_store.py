@@ -6,7 +6,7 @@ from PySide6.QtCore import QObject
 
 from chronotome.bridge.store import Store
 from chronotome.session.edits.timing import set_tempo
-from chronotome.session.history import History
+from chronotome.session.history import MOST_STEPS, History
 from chronotome.session.model import Session
 from strategies import edits, simple_session
 
@@ -130,3 +130,17 @@ def test_what_the_machine_finds_out_is_no_step_and_reaches_the_draft_too():
     assert store.session.tempo.beats_per_minute == 92
     assert not store.history.past
     assert not store.is_modified
+
+
+def test_of_very_many_steps_the_newest_can_be_undone():
+    store = Store()
+    store.reset(History(START), is_saved=True)
+    for number in range(MOST_STEPS + 20):
+        store.apply(lambda session, bpm=60.0 + number / 8: set_tempo(session, bpm), f"Step {number}")
+
+    for _ in range(MOST_STEPS):
+        assert store.history.past
+        store.undo()
+
+    assert not store.history.past
+    assert store.session.tempo.beats_per_minute == 60.0 + 19 / 8

@@ -106,8 +106,9 @@ def test_of_a_long_history_the_newest_steps_are_kept(monkeypatch):
         assert reader.history.session == history.session
 
 
-def test_a_journal_begins_its_numbers_anew_before_it_is_too_large_to_be_read(monkeypatch):
-    monkeypatch.setattr(ledger, "MOST_VALUES", 300_000)
+@pytest.mark.parametrize(("bound", "value"), [("MOST_VALUES", 300_000), ("MOST_STEPS", 20)])
+def test_a_journal_begins_its_numbers_anew_before_it_is_too_large_to_be_read(monkeypatch, bound, value):
+    monkeypatch.setattr(ledger, bound, value)
     history = moved(90)
     writer, reader = LedgerWriter(), LedgerReader()
     reader.read(writer.whole(History(history.past[0].session)))
@@ -119,6 +120,7 @@ def test_a_journal_begins_its_numbers_anew_before_it_is_too_large_to_be_read(mon
 
     assert reader.history.session == history.session
     assert reader.events == 90
+    assert len(writer._kept) < 4 * 90  # parts that a history of 90 steps in one go would hold
 
 
 @pytest.mark.parametrize(

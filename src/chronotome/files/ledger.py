@@ -16,7 +16,7 @@ from msgspec import Meta
 
 from chronotome.files.columns import MOST_SPLICES, Column, Splice, differences, spliced, splices_at
 from chronotome.files.door import converted, trusted
-from chronotome.session.history import History, Step
+from chronotome.session.history import MOST_STEPS, History, Step
 from chronotome.session.limits import ContentHash, Id, Name
 from chronotome.session.model import Recording, Session, Track, check, replace
 from chronotome.session.onsets import Onsets
@@ -27,8 +27,8 @@ WHOLE = [name for name in Session.__struct_fields__ if name not in {"recordings"
 COLUMNS = [name for name in Onsets.__struct_fields__ if name != "next_id"]
 COLUMN_TYPES = {name: get_type_hints(Onsets, include_extras=True)[name] for name in COLUMNS}
 NO_ONSETS = Onsets()
-MOST_STEPS, MOST_BYTES = 500, 50 << 20
-"""Of a history that are written: the oldest steps are left out, the rest is kept whole."""
+MOST_BYTES = 50 << 20
+"""Of a history that is written: the oldest steps are left out, the rest is kept whole."""
 Place = Annotated[int, Meta(ge=0, le=1 << 32)]
 MOST_VALUES = 64_000_000
 """In all columns since numbers began, which is what they take in memory; a history takes half of it."""
@@ -45,7 +45,7 @@ class LedgerWriter:
         self._kept: list[object] = []  # holds every part, so that no id is used again
         self._columns: dict[tuple[str, int], int] = {}
         self._last: dict[ContentHash, Onsets] = {}
-        self._values = 0
+        self._values = self._events = 0
 
     def lines_for(self, session: Session) -> tuple[int, list[bytes]]:
         """The session's number, and the lines of all its parts that were not written yet."""
@@ -64,8 +64,9 @@ class LedgerWriter:
         """Lines for what just happened: `then`, `amend`, `undo` or `redo` led to `history`."""
         if kind in {"undo", "redo"}:
             return [encode({"event": kind})]
-        if self._values > MOST_VALUES - MOST_VALUES // 8:
-            return self.whole(history)
+        self._events += 1
+        if self._values > MOST_VALUES - MOST_VALUES // 8 or self._events > 2 * MOST_STEPS:
+            return self.whole(history)  # and lets go of the parts of steps that are forgotten
         number, lines = self.lines_for(history.session)
         label = history.undo_label if kind == "then" else None
         return [*lines, encode({"event": kind, "session": number, "label": label})]

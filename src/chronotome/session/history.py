@@ -5,6 +5,9 @@ from dataclasses import dataclass
 
 from chronotome.session.model import Session
 
+MOST_STEPS = 500
+"""That can be undone: what a session keeps on disk, and what memory bears where each step holds 20,000 hits."""
+
 
 @dataclass(frozen=True, eq=False)
 class Step:
@@ -27,10 +30,10 @@ class History:
     future: tuple[Step, ...] = ()
 
     def then(self, session: Session, label: str) -> "History":
-        """One step on; what had been undone is forgotten."""
+        """One step on; what had been undone is forgotten, and so is the oldest of too many steps."""
         if session is self.session:
             return self
-        return History(session, (*self.past, Step(self.session, label)))
+        return History(session, (*self.past[1 - MOST_STEPS :], Step(self.session, label)))
 
     def mapped(self, change: Callable[[Session], Session]) -> "History":
         """Every session changed; steps that then lead from one to the same are none."""
