@@ -341,7 +341,7 @@ class Windows(Documents):
         sys.excepthook = lambda *told: self._raised.append("".join(traceback.format_exception(*told)))
         self._window = build(Settings(), in_process=True, journal=Journal(home / "window-journals"))
         self._window.desk.tasks.error.disconnect()
-        self._window.desk.workspace.missing.disconnect()
+        self._window.desk.recordings.missing.disconnect()
         self._window.resize(1280, 800)
         self._window.show()
 
@@ -359,7 +359,7 @@ class Windows(Documents):
                 break
             except ChronotomeError:
                 continue
-        desk.workspace.open_session(folder, as_copy=True)
+        desk.document.open_session(folder, as_copy=True)
         wait_until_ready(self._window)
         for stage in Stage:
             desk.view.show_stage(stage)

@@ -26,13 +26,13 @@ from PySide6.QtCore import QCoreApplication
 application()
 window = build(Settings(), in_process=True)
 window.show()
-window.desk.workspace.open_session(DEMO_SESSION, as_copy=True)
+window.desk.document.open_session(DEMO_SESSION, as_copy=True)
 wait_until_ready(window)
 folder = Path(sys.argv[1])
 for number in range(100000):
     window.desk.store.apply(lambda s: set_tempo(s, 60 + (number % 1000) / 10), f"Edit {number}")
     if number % 40 == 5:
-        window.desk.workspace.save(folder)
+        window.desk.document.save(folder)
     QCoreApplication.processEvents()
     print(number, time.time(), flush=True)
     time.sleep(0.01)

@@ -39,9 +39,9 @@ def main() -> None:
     QCoreApplication.processEvents()
     before = resident()
     seen: dict[str, float] = {}
-    workspace = window.desk.workspace
-    workspace.source_grew.connect(lambda _content: seen.setdefault("first", time.perf_counter()))
-    workspace.source_ready.connect(lambda _content: seen.setdefault("whole", time.perf_counter()))
+    recordings = window.desk.recordings
+    recordings.source_grew.connect(lambda _content: seen.setdefault("first", time.perf_counter()))
+    recordings.source_ready.connect(lambda _content: seen.setdefault("whole", time.perf_counter()))
     began = time.perf_counter()
     window.open([path])
     most = 0

@@ -30,8 +30,8 @@ def main() -> None:
     targets = targets_of(session, track, clip)
     late = np.flatnonzero(targets.target > EDITED_FROM * session.frames + session.rate)
     offline = OfflineMix(
-        render_mix(Renderer(desk.workspace.arena), plan_for(session), desk.workspace.pool.ready()),
-        desk.workspace.arena,
+        render_mix(Renderer(desk.recordings.arena), plan_for(session), desk.recordings.pool.ready()),
+        desk.recordings.arena,
     )
     desk.view.zoom(20)
     before = player.control.get(Word.DROPOUTS)

@@ -28,11 +28,11 @@ def main() -> None:
     store.apply(lambda s: set_beat_one(set_tempo(s, 120.0), 0.1), "Fit")
     store.apply(lambda s: set_tighten(s, track, strength=1.0), "Tighten")
     wait_until_ready(window)
-    window.desk.workspace.save(home / "saved")
+    window.desk.document.save(home / "saved")
     wait_until_ready(window)
     found = []
     for _ in range(times + 1):
-        window.desk.workspace.open_session(home / "saved")
+        window.desk.document.open_session(home / "saved")
         wait_until_ready(window)
         gc.collect()
         found.append(resident())

@@ -1,4 +1,4 @@
-"""An hour of playing and editing at a person's pace, with two reopenings: dropouts, and memory after the start.
+"""An hour of playing and editing at a person's pace, two reopenings: dropouts, and growth of memory.
 
 ./run exec python -m bench.soak [MINUTES] [SEED]
 """
@@ -45,7 +45,7 @@ def main() -> None:
     window.show()
     window.session_files.open_demo()
     wait_until_ready(window)
-    window.desk.workspace.save(home / "saved")
+    window.desk.document.save(home / "saved")
     wait_until_ready(window)
     player, transport = window.player, window.desk.transport
     children = Path(f"/proc/self/task/{os.getpid()}/children").read_text().split()
@@ -62,9 +62,9 @@ def main() -> None:
             time.sleep(0.005)
         if now > 60 * minutes * (reopened + 1) / 3 and reopened < 2:
             reopened += 1
-            window.desk.workspace.save(home / "saved")
+            window.desk.document.save(home / "saved")
             wait_until_ready(window)
-            window.desk.workspace.open_session(home / "saved")
+            window.desk.document.open_session(home / "saved")
             wait_until_ready(window)
         if settled is None and now > 60 * minutes * SETTLED_SHARE:
             settled = measured(children)

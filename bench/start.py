@@ -32,7 +32,7 @@ window.show()
 window.session_files.open_demo()
 a.show_demo_view(window)
 def look():
-    if window.desk.session.tracks and window.desk.workspace.pool.ready():
+    if window.desk.session.tracks and window.desk.recordings.pool.ready():
         window.grab(); print("usable", flush=True); os._exit(0)
 timer = QTimer(); timer.timeout.connect(look); timer.start(5)
 qt.exec()

@@ -120,9 +120,9 @@ class Person:
         from chronotome.render.plan import plan_for
         from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 
-        arena = self.desk.workspace.arena
+        arena = self.desk.recordings.arena
         assert isinstance(arena, Arena)
-        mix = render_mix(Renderer(arena), plan_for(self.session), self.desk.workspace.pool.ready())
+        mix = render_mix(Renderer(arena), plan_for(self.session), self.desk.recordings.pool.ready())
         return OfflineMix(mix, arena).read(start, frames, Side.EDITED if side is None else side)
 
 

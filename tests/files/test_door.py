@@ -18,7 +18,7 @@ from PySide6.QtWidgets import QMessageBox
 
 from chronotome.__main__ import main
 from chronotome.errors import CannotWrite, ChronotomeError, UnusableFile
-from chronotome.files import fit_file, writing
+from chronotome.files import fit_file, session_lock, writing
 from chronotome.files.audio_file import ENCODINGS, facts_of, read_audio, write_blocks
 from chronotome.files.door import Untrusted, bytes_of
 from chronotome.files.fit_file import kept_fit, sidecar_of
@@ -28,7 +28,7 @@ from chronotome.files.places import journal_folder
 from chronotome.files.session_file import load_session, save_session
 from chronotome.files.session_lock import take
 from chronotome.files.shelf import ShelfEntry, keep_entries, kept_entries, scan
-from chronotome.files.writing import Disk, write_whole
+from chronotome.files.writing import Disk, replacing_at, write_whole
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.fit import Fit
@@ -443,7 +443,7 @@ def test_a_recording_whose_name_is_no_text_is_kept_saved_and_found_again(person,
     journal.flush()
 
     found = recover(journal.path)
-    person.desk.workspace.save(tmp_path / "saved")
+    person.desk.document.save(tmp_path / "saved")
     person.settle()
 
     assert list(found.places.values()) == [odd]
@@ -471,6 +471,20 @@ def test_folders_of_our_own_are_private_and_leftovers_of_ours_are_swept(saved, o
     assert history.exists()
     kept = fit_file._kept_at(opened.history.session.recordings[0].content)
     assert stat.S_IMODE(kept.parent.stat().st_mode) == 0o700
+
+
+def test_what_a_killed_export_left_is_swept_by_the_next_and_what_is_being_written_is_not(tmp_path):
+    left = tmp_path / ".chronotome-0123456789abcdef.part"
+    left.write_bytes(b"half")
+    link = tmp_path / ".chronotome-0000000000000000.part"
+    link.symlink_to(tmp_path / "theirs")
+
+    with replacing_at(tmp_path / "long") as file:
+        file.write(b"long")
+        write_whole(tmp_path / "short", b"short")
+
+    assert sorted(path.name for path in tmp_path.iterdir()) == [link.name, "long", "short"]
+    assert (tmp_path / "long").read_bytes() == b"long"
 
 
 def test_a_file_is_written_whole_or_not_at_all_however_small_the_disk_s_bites_are(tmp_path, monkeypatch):
@@ -509,10 +523,10 @@ def test_a_journal_whose_paths_nobody_can_have_comes_back_without_them(person, t
     found = recover(journal.path)
     journal.finish()
 
-    person.desk.workspace.restore(found)
+    person.desk.document.restore(found)
 
     assert person.session.tempo.beats_per_minute == 99.0
-    assert not person.desk.workspace.places
+    assert not person.desk.recordings.places
 
 
 def test_a_shelf_knows_files_whose_names_are_no_text_and_none_elsewhere(tmp_path):
@@ -533,9 +547,10 @@ def test_a_shelf_knows_files_whose_names_are_no_text_and_none_elsewhere(tmp_path
             ShelfEntry(name, 0, 0)
 
 
-def test_names_are_shown_as_text_whatever_signs_are_in_them(person, saved, tmp_path):
+def test_names_are_shown_as_text_whatever_signs_are_in_them(person, saved, tmp_path, monkeypatch):
     odd = saved.rename(tmp_path / "<b>ferry & co")
-    lock = take(odd)
+    take(odd)
+    monkeypatch.setattr(session_lock, "_HELD", {})  # as if another process had
 
     person.window.open([odd])
     person.wait(lambda: bool(person.window.findChildren(QMessageBox)))
@@ -547,7 +562,6 @@ def test_names_are_shown_as_text_whatever_signs_are_in_them(person, saved, tmp_p
     assert person.window.status.words.textFormat() is Qt.TextFormat.PlainText
     assert person.window.status.words.toolTip() == "<span>“&lt;b&gt;ferry&lt;/b&gt;” was not found</span>"
     box.reject()
-    lock.release()
 
 
 def test_with_little_address_space_the_arena_is_smaller(tmp_path):

@@ -52,7 +52,6 @@ def test_a_session_is_held_by_one_and_free_after_its_end_whatever_that_is(saved,
     lock = take(saved)
 
     assert isinstance(lock, SessionLock)
-    assert lock.is_of(saved / "." / ".." / "ferry")
     lock.release()
     assert not (saved / NAME).exists()
 
@@ -83,26 +82,26 @@ def test_a_session_that_is_open_elsewhere_is_opened_as_a_copy_or_not_at_all(pers
     person.wait(lambda: bool(person.session.recordings))
     person.settle()
 
-    assert person.desk.workspace.folder is None
+    assert person.desk.document.folder is None
 
 
 @pytest.mark.parametrize("is_demo", [True, False])
 def test_nothing_is_written_into_a_session_that_is_open_as_a_copy(person, saved, tmp_path, is_demo):
-    folder, workspace, told = DEMO_SESSION if is_demo else saved, person.desk.workspace, []
+    folder, desk, told = DEMO_SESSION if is_demo else saved, person.desk, []
     before = sorted(path.name for path in folder.rglob("*"))
-    workspace.told.connect(told.append)
-    workspace.open_session(folder, as_copy=True)
+    desk.tasks.told.connect(told.append)
+    desk.document.open_session(folder, as_copy=True)
     person.wait(lambda: bool(person.session.recordings))
     person.settle()
     content = person.session.recordings[0].content
 
-    workspace.write_fit(content)
+    desk.fits.write(content)
     assert "a copy: save it first" in told[-1]
     assert sorted(path.name for path in folder.rglob("*")) == before
 
-    workspace.save(tmp_path / "mine")
+    desk.document.save(tmp_path / "mine")
     person.settle()
-    workspace.write_fit(content)
+    desk.fits.write(content)
     assert told[-1].startswith(f"Wrote {tmp_path / 'mine' / 'audio'}")
 
 
@@ -110,7 +109,7 @@ def test_nobody_saves_over_a_session_that_is_open_elsewhere(at_work, saved, othe
     errors, before = [], (saved / "session.json").read_bytes()
     at_work.desk.tasks.error.connect(errors.append)
 
-    at_work.desk.workspace.save(saved)
+    at_work.desk.document.save(saved)
     at_work.settle()
 
     assert "is open in another window" in errors[0]
@@ -132,31 +131,61 @@ def test_what_a_killed_save_left_is_gone_once_the_session_is_open_again(person, 
     assert theirs.exists()
 
 
+def is_held(folder):
+    """Whether another process would have to wait."""
+    words = "import sys; from pathlib import Path; from chronotome.files.session_lock import Holder, take"
+    words = f"{words}; print(isinstance(take(Path(sys.argv[1])), Holder))"
+    return subprocess.check_output([sys.executable, "-c", words, str(folder)], text=True) == "True\n"
+
+
 def test_the_lock_goes_with_the_session(person, saved, tmp_path):
-    workspace = person.desk.workspace
+    document = person.desk.document
     person.window.open([saved])
     person.wait(lambda: bool(person.session.recordings))
     person.settle()
-    assert isinstance(take(saved), Holder)
+    assert is_held(saved)
 
     person.desk.store.apply(lambda session: set_tempo(session, 99.0), "Set tempo")
-    workspace.save(saved)
+    document.save(saved)
     person.settle()
-    workspace.save(tmp_path / "elsewhere")
+    document.save(tmp_path / "elsewhere")
     person.settle()
 
     assert load_session(saved).history.session.tempo.beats_per_minute == 99.0
     assert not (saved / NAME).exists()
-    assert isinstance(take(tmp_path / "elsewhere"), Holder)
-    workspace.new()
+    assert is_held(tmp_path / "elsewhere")
+    document.new()
     assert not (tmp_path / "elsewhere" / NAME).exists()
 
 
+def test_nobody_waits_for_himself(person, saved, tmp_path):
+    """Opened twice, saved twice into a new folder, before the first is done."""
+    errors, document = [], person.desk.document
+    person.desk.tasks.error.connect(errors.append)
+    document.held.connect(lambda _path, _holder: errors.append("held"))
+    document.open_session(saved)
+    document.open_session(saved)
+    person.wait(lambda: bool(person.session.recordings))
+    person.settle()
+    assert is_held(saved)
+
+    document.save(tmp_path / "new")
+    document.save(tmp_path / "new")
+    person.settle()
+
+    assert not errors
+    assert not is_held(saved)
+    assert is_held(tmp_path / "new")
+    document.close()
+    assert not is_held(tmp_path / "new")
+    assert load_session(tmp_path / "new").history.session == person.session
+
+
 def test_what_another_session_sounded_like_is_forgotten(at_work):
-    cache, arena = at_work.desk.rendering._renderer.cache, at_work.desk.workspace.arena
+    cache, arena = at_work.desk.rendering._renderer.cache, at_work.desk.recordings.arena
     assert cache.bytes > 0
 
-    at_work.desk.workspace.new()
+    at_work.desk.document.new()
     for _ in range(100):
         at_work.desk.rendering.ask()
         at_work.window.player.step(2)

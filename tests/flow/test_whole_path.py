@@ -35,7 +35,7 @@ def test_open_tighten_hear_undo_save_reopen_export(at_work, tmp_path, monkeypatc
         "chronotome.ui.session_files.QFileDialog.getSaveFileName", lambda *_args: (str(folder), "")
     )
     at_work.press(Qt.Key.Key_S, CONTROL)
-    at_work.wait(lambda: at_work.desk.workspace.folder == folder)
+    at_work.wait(lambda: at_work.desk.document.folder == folder)
     assert not at_work.desk.store.is_modified
 
     at_work.window.actions_table.run("new")
@@ -108,28 +108,28 @@ def test_a_failed_save_tells_and_the_session_goes_on(at_work, tmp_path):
     blocked = tmp_path / "a file"
     blocked.write_text("here")
 
-    at_work.desk.workspace.save(blocked)
+    at_work.desk.document.save(blocked)
     at_work.wait(lambda: "a file of this name" in at_work.window.status.words.said)
 
     assert at_work.desk.store.is_modified
-    assert at_work.desk.workspace.folder is None
+    assert at_work.desk.document.folder is None
 
 
 def test_a_lost_recording_is_asked_for_and_found(at_work, tmp_path, hits_file):
     folder = tmp_path / "Ferry"
-    at_work.desk.workspace.save(folder)
-    at_work.wait(lambda: at_work.desk.workspace.folder == folder)
+    at_work.desk.document.save(folder)
+    at_work.wait(lambda: at_work.desk.document.folder == folder)
     elsewhere = tmp_path / "moved"
     elsewhere.mkdir()
     (folder / "audio" / "stairwell.wav").rename(elsewhere / "renamed.wav")
 
     at_work.window.open([folder])
-    at_work.wait(lambda: bool(at_work.desk.workspace.lost))
-    at_work.desk.workspace.find_missing([elsewhere])
-    at_work.wait(lambda: not at_work.desk.workspace.lost)
+    at_work.wait(lambda: bool(at_work.desk.recordings.lost))
+    at_work.desk.recordings.find_missing([elsewhere])
+    at_work.wait(lambda: not at_work.desk.recordings.lost)
     at_work.settle()
 
-    assert len(at_work.desk.workspace.pool.ready()) == 1
+    assert len(at_work.desk.recordings.pool.ready()) == 1
 
 
 @pytest.mark.parametrize("side", [Side.AS_PLAYED, Side.EDITED])

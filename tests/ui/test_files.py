@@ -51,7 +51,7 @@ def saved_in(person, folder, answers):
     answers["file"] = str(folder)
     run(person, "save-as")
     person.settle()
-    person.wait(lambda: person.desk.workspace.folder == folder)
+    person.wait(lambda: person.desk.document.folder == folder)
     return folder
 
 
@@ -155,7 +155,7 @@ def test_a_missing_recording_is_named_and_found_where_one_points(at_work, tmp_pa
     box.button(BUTTONS.Open).click()
     at_work.settle()
 
-    assert not at_work.desk.workspace.lost
+    assert not at_work.desk.recordings.lost
     assert abs(at_work.listen(1.0)).max() > 0.05
 
 

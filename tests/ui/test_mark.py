@@ -407,7 +407,7 @@ def test_marks_snap_to_what_was_chosen(marking):
     free = marks.pulled(shown, attack + 150, reach=0.03)
     marking.desk.view.set_mark_snap(MarkSnap.CROSSING)
     crossing = marks.pulled(shown, attack + 150, reach=0.03)
-    samples = marking.desk.workspace.pool.get(recording(marking).content).region.samples.mean(axis=1)
+    samples = marking.desk.recordings.pool.get(recording(marking).content).region.samples.mean(axis=1)
 
     assert free == attack + 150
     assert samples[crossing - 1] * samples[crossing] <= 0

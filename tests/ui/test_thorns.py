@@ -163,7 +163,7 @@ def test_left_of_its_first_anchor_a_wave_is_drawn_from_samples_too(at_work):
 
     wave = at_work.window.timeline.wave
     at_work.desk.view.show(at_work.desk.view.viewport.fitted(0, 8000))
-    source = at_work.desk.workspace.pool.get(wave.shown.recording.content)
+    source = at_work.desk.recordings.pool.get(wave.shown.recording.content)
 
     _, highs = columns(source, *wave.shown.under(at_work.desk.view.viewport.edges()))
 
@@ -370,7 +370,7 @@ def test_the_line_says_less_rather_than_running_under_the_figures(at_work):
     at_work.desk.view.hint("what the pointer can do here")
     assert status.words.text() == "what the pointer can do here"
 
-    at_work.desk.workspace.told.emit("a long sentence " * 30)
+    at_work.desk.say("a long sentence " * 30)
     assert status.words.geometry().right() < status.state.geometry().left()
     assert status.words.text().endswith("…")
 

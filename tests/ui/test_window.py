@@ -42,7 +42,7 @@ def test_several_files_become_tracks_and_the_second_is_brought_to_the_first_ones
 
     assert {track.name for track in person.session.tracks} == {"stairwell", "bass"}
     assert len(person.window.timeline.context_lanes) == 1
-    regions = [source.region.frames for source in person.desk.workspace.pool.sources.values()]
+    regions = [source.region.frames for source in person.desk.recordings.pool.sources.values()]
     assert 48000 in regions or person.session.rate == 44100
 
 
@@ -272,7 +272,7 @@ def test_the_demo_opens_with_something_to_look_at(person):
     person.wait(lambda: cards[Stage.MARK].figures.key == "82 onsets")
     person.wait(lambda: cards[Stage.TIGHTEN].figures.to_check > 0)
     assert not person.desk.store.is_modified
-    assert person.desk.workspace.folder is None
+    assert person.desk.document.folder is None
     assert Path(DEMO_SESSION).is_dir()
 
 

@@ -51,6 +51,8 @@ class Tasks(QObject):
     changed = Signal()
     """Another task runs, or one has ended."""
     error = Signal(str)
+    told = Signal(str)
+    """A sentence for the status line."""
     _ended = Signal(object, object, object)
 
     def __init__(self, parent: QObject | None = None) -> None:

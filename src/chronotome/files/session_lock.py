@@ -4,6 +4,7 @@ import contextlib
 import fcntl
 import os
 import socket
+import threading
 from dataclasses import dataclass
 from pathlib import Path
 from typing import Annotated
@@ -30,46 +31,71 @@ class Holder(Struct, frozen=True):
         return f"in another window (process {self.process}{host})" if self.process else "in another window"
 
 
+@dataclass(eq=False)
+class _Held:
+    """The lock file of a folder, and how often this process holds it."""
+
+    file: int
+    times: int = 1
+
+
+_HELD: dict[tuple[int, int], _Held] = {}
+"""By device and inode of the lock file: the kernel's lock would keep out ourselves as well."""
+_guard = threading.Lock()
+
+
 @dataclass(frozen=True, eq=False)
 class SessionLock:
-    """A session's folder, held as long as this is not released or the process lives."""
+    """A session's folder, held as long as this is not released or the process lives.
+
+    A process may hold one several times, as where it saves what it has open; others wait for its last.
+    """
 
     folder: Path
-    _file: int
-
-    def is_of(self, folder: Path) -> bool:
-        try:
-            return self.folder.samefile(folder)
-        except OSError:
-            return False
+    _key: tuple[int, int]
 
     def release(self) -> None:
-        with contextlib.suppress(OSError):
-            (self.folder / NAME).unlink()
-        os.close(self._file)
+        with _guard:
+            held = _HELD[self._key]
+            held.times -= 1
+            if held.times:
+                return
+            del _HELD[self._key]
+            if _is_still_there(self.folder / NAME, held.file):
+                with contextlib.suppress(OSError):
+                    (self.folder / NAME).unlink()
+            os.close(held.file)
 
 
 def take(folder: Path) -> SessionLock | Holder | None:
     """The lock, or who holds it; None where the folder cannot be written to: nobody can save there."""
-    while True:
-        try:
-            file = os.open(folder / NAME, os.O_RDWR | os.O_CREAT | os.O_NOFOLLOW | os.O_CLOEXEC, 0o644)
-        except OSError:
-            return None
-        try:
-            fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
-        except OSError:
-            holder = _told(file)
-            os.close(file)
-            return holder
-        if _is_still_there(folder / NAME, file):
-            break
-        os.close(file)  # whoever held it has just let go of it, and of its name
-    me = msgspec.json.encode(Holder(os.getpid(), socket.gethostname()))
-    with contextlib.suppress(OSError):
-        os.ftruncate(file, 0)
-        os.pwrite(file, me, 0)
-    return SessionLock(folder, file)
+    with _guard:
+        while True:
+            try:
+                file = os.open(folder / NAME, os.O_RDWR | os.O_CREAT | os.O_NOFOLLOW | os.O_CLOEXEC, 0o644)
+            except OSError:
+                return None
+            found = os.fstat(file)
+            key = found.st_dev, found.st_ino
+            if key in _HELD:
+                os.close(file)
+                _HELD[key].times += 1
+                return SessionLock(folder, key)
+            try:
+                fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
+            except OSError:
+                holder = _told(file)
+                os.close(file)
+                return holder
+            if _is_still_there(folder / NAME, file):
+                break
+            os.close(file)  # whoever held it has just let go of it, and of its name
+        me = msgspec.json.encode(Holder(os.getpid(), socket.gethostname()))
+        with contextlib.suppress(OSError):
+            os.ftruncate(file, 0)
+            os.pwrite(file, me, 0)
+        _HELD[key] = _Held(file)
+        return SessionLock(folder, key)
 
 
 def _told(file: int) -> Holder:

@@ -6,6 +6,7 @@ a session cannot make it write elsewhere.
 
 import contextlib
 import errno
+import fcntl
 import io
 import os
 import re
@@ -98,6 +99,19 @@ def folder_at(path: Path, inside: int | None = None) -> Iterator[int]:
         os.close(handle)
 
 
+def _part(folder: int) -> tuple[str, int]:
+    """A new file and its name, locked as long as it is open: others belong to processes that died."""
+    while True:
+        name = f".chronotome-{secrets.token_hex(8)}.part"
+        handle = disk.create(name, folder)
+        with contextlib.suppress(OSError):  # not every file system has locks: nothing is swept there
+            fcntl.flock(handle, fcntl.LOCK_EX)
+        with contextlib.suppress(FileNotFoundError):  # swept between these lines
+            os.stat(name, dir_fd=folder, follow_symlinks=False)
+            return name, handle
+        os.close(handle)
+
+
 @contextlib.contextmanager
 def replacing(name: str, folder: int, *, is_synced: bool = True) -> Iterator[NewFile]:
     """A new file that takes the place of `name` once all of it is on disk; else nothing is changed.
@@ -106,9 +120,9 @@ def replacing(name: str, folder: int, *, is_synced: bool = True) -> Iterator[New
     ------
     OSError
     """
-    part = f".chronotome-{secrets.token_hex(8)}.part"
+    part, handle = _part(folder)  # before the try: what was not made is not removed
     try:
-        with NewFile(disk.create(part, folder), "r+b") as file:
+        with NewFile(handle, "r+b") as file:
             yield file
             file.check()
             if is_synced:
@@ -125,8 +139,11 @@ def replacing(name: str, folder: int, *, is_synced: bool = True) -> Iterator[New
 @contextlib.contextmanager
 def replacing_at(path: Path, *, is_synced: bool = True) -> Iterator[NewFile]:
     """The same, by path."""
-    with folder_at(path.parent) as folder, replacing(path.name, folder, is_synced=is_synced) as file:
-        yield file
+    with folder_at(path.parent) as folder:
+        if is_synced:
+            sweep(folder)
+        with replacing(path.name, folder, is_synced=is_synced) as file:
+            yield file
 
 
 def write_whole(path: Path, data: bytes, *, is_synced: bool = True) -> None:
@@ -155,12 +172,21 @@ def private_folder(path: Path) -> None:
 
 
 def sweep(folder: int) -> None:
-    """Remove what an end in the middle of a write left: files of ours that never got their place."""
+    """Remove what an end in the middle of a write left: files of ours that have no place, and no holder."""
     with contextlib.suppress(OSError):
         for name in os.listdir(folder):
             if _OURS.match(name):
                 with contextlib.suppress(OSError):
-                    os.unlink(name, dir_fd=folder)
+                    _remove_unheld(name, folder)
+
+
+def _remove_unheld(name: str, folder: int) -> None:
+    handle = os.open(name, os.O_RDONLY | os.O_NOFOLLOW | os.O_NONBLOCK | os.O_CLOEXEC, dir_fd=folder)
+    try:
+        fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        os.unlink(name, dir_fd=folder)
+    finally:
+        os.close(handle)
 
 
 def refuse_sources(out: Path, sources: Iterable[Path]) -> None:

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from chronotome.session.model import Session
 
 MOST_STEPS = 500
-"""That can be undone: what a session keeps on disk, and what memory bears where each step holds 20,000 hits."""
+"""That can be undone: what disk and memory bear where each step may hold 20,000 hits."""
 
 
 @dataclass(frozen=True, eq=False)

@@ -11,12 +11,15 @@ from pathlib import Path
 from PySide6.QtCore import QCoreApplication, QEventLoop, Qt, QTimer
 from PySide6.QtWidgets import QApplication
 
+from chronotome.bridge.analyses import Analyses
+from chronotome.bridge.document import Document
+from chronotome.bridge.fits import Fits
+from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
-from chronotome.bridge.workspace import Workspace
 from chronotome.engine.player import Player
 from chronotome.errors import UnusableFile
 from chronotome.files.journal import Journal
@@ -47,14 +50,16 @@ def build(
     player = Player(arena, output=output or settings.output, block=settings.block, in_process=in_process)
     tasks = Tasks(store)
     journal = journal or Journal()
-    workspace = Workspace(store, tasks, arena, journal)
+    recordings = Recordings(store, tasks, arena)
+    analyses, fits = Analyses(store, tasks, recordings), Fits(store, tasks, recordings)
+    document = Document(store, tasks, recordings, fits, journal)
     transport = Transport(store, player, arena, store)
-    rendering = Rendering(store, workspace.pool, player, arena, store)
-    workspace.retired.connect(rendering.retire)
+    rendering = Rendering(store, recordings.pool, player, arena, store)
+    recordings.retired.connect(rendering.retire)
     view = ViewState(store)
     view.theme = THEMES.get(settings.theme, THEMES["day"])
     shelf = Shelf(store, tasks, transport, arena, store)
-    desk = Desk(store, view, transport, workspace, tasks, rendering, shelf)
+    desk = Desk(store, view, transport, document, recordings, analyses, fits, tasks, rendering, shelf)
     return MainWindow(desk, player, journal, settings)
 
 
@@ -141,10 +146,10 @@ def pause(milliseconds: int) -> None:
 
 def show_demo_view(window: MainWindow) -> None:
     """Two bars with something worth looking at, once they can be seen."""
-    workspace = window.desk.workspace
+    document = window.desk.document
 
     def look() -> None:
-        workspace.opened.disconnect(look)
+        document.opened.disconnect(look)
         session, view = window.desk.session, window.desk.view
         view.show_stage(Stage.TIGHTEN)
         ends = [(FIRST_BAR - 1 + bars) * session.metre.bar for bars in (0, BARS_SHOWN)]
@@ -152,7 +157,7 @@ def show_demo_view(window: MainWindow) -> None:
         view.show(view.viewport.fitted(first, last))
         window.desk.transport.go_to(first)
 
-    workspace.opened.connect(look)
+    document.opened.connect(look)
 
 
 def shot(arguments: argparse.Namespace) -> int:

@@ -59,7 +59,7 @@ class CalibrationDialog(QDialog):
             button.setFocusPolicy(Qt.FocusPolicy.NoFocus)
         layout.addWidget(self.buttons)
         rate = desk.session.rate
-        self._region = desk.workspace.arena.allocate(int(CLICK_SECONDS * rate), 1)
+        self._region = desk.recordings.arena.allocate(int(CLICK_SECONDS * rate), 1)
         moments = np.arange(self._region.frames) / rate
         self._region.samples[:, 0] = 0.5 * np.sin(2 * np.pi * 1500 * moments) * np.exp(-moments / 0.006)
         self._timer = QTimer(self)

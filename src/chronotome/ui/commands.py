@@ -71,7 +71,7 @@ class Commands:
         shown = self._guide()
         checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track)
         if not checks:
-            self._desk.workspace.told.emit("Nothing to check here")
+            self._desk.say("Nothing to check here")
             return
         selected = np.flatnonzero(checks.onsets == self._desk.view.selected)
         self.go_to_check(checks[(int(selected[-1]) + 1) % len(checks) if len(selected) else 0])
@@ -87,7 +87,7 @@ class Commands:
         checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track)
         check = checks.of(self._desk.view.selected)
         if shown is None or check is None or check.earlier is None or check.later is None:
-            self._desk.workspace.told.emit("Select a hit that lies between two lines: N goes to the next one")
+            self._desk.say("Select a hit that lies between two lines: N goes to the next one")
             return
         at = int(np.flatnonzero(shown.targets.onsets == check.onset)[0])
         as_played = self._desk.session.tempo.beat_of(float(shown.targets.fitted[at]) / shown.rate)
@@ -136,7 +136,7 @@ class Commands:
     def find_hits(self) -> None:
         shown = self._shown
         if shown is not None:
-            self._desk.workspace.find_hits_again(shown.recording.content)
+            self._desk.analyses.find_again(shown.recording.content)
 
     # Tracks
 
@@ -180,7 +180,7 @@ class Commands:
         after = ids[ids.index(track.id) + 1 :] + ids
         below = next((each for each in after if each not in inside), None)
         if below is None:
-            self._desk.workspace.told.emit("There is no other track to lock with")
+            self._desk.say("There is no other track to lock with")
             return
         guide = group.guide if group is not None else track.id
         self._desk.store.apply(lambda each: lock(each, guide, [*inside, below]), "Lock tracks")
@@ -197,7 +197,7 @@ class Commands:
         track, session = self._desk.view.focused, self._desk.session
         group = None if track is None else session.group_of(track.id)
         if track is None or group is None:
-            self._desk.workspace.told.emit("Lock this track with others first")
+            self._desk.say("Lock this track with others first")
             return
         self._desk.store.apply(lambda each: lock(each, track.id, group.tracks), "Make guide")
 
@@ -211,7 +211,7 @@ class Commands:
     def loop(self) -> None:
         session = self._desk.session
         if session.loop is None:
-            self._desk.workspace.told.emit("Drag over the ruler to say what is looped")
+            self._desk.say("Drag over the ruler to say what is looped")
             return
         words = "End loop" if session.is_looping else "Loop"
         self._desk.store.apply(lambda each: set_looping(each, not session.is_looping), words)

@@ -2,12 +2,15 @@
 
 from dataclasses import dataclass
 
+from chronotome.bridge.analyses import Analyses
+from chronotome.bridge.document import Document
+from chronotome.bridge.fits import Fits
+from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
-from chronotome.bridge.workspace import Workspace
 from chronotome.session.counting import counted_of
 from chronotome.session.model import Session
 from chronotome.ui.timeline.shown import Shown, shown_of
@@ -19,10 +22,17 @@ class Desk:
     store: Store
     view: ViewState
     transport: Transport
-    workspace: Workspace
+    document: Document
+    recordings: Recordings
+    analyses: Analyses
+    fits: Fits
     tasks: Tasks
     rendering: Rendering
     shelf: Shelf
+
+    def say(self, sentence: str) -> None:
+        """In the status line."""
+        self.tasks.told.emit(sentence)
 
     @property
     def session(self) -> Session:

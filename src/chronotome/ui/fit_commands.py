@@ -111,7 +111,7 @@ class FitCommands:
         self._desk.store.apply(edit, label)
 
     def _say(self, words: str) -> None:
-        self._desk.workspace.told.emit(words)
+        self._desk.say(words)
 
     @property
     def guide(self) -> Guide | None:
@@ -349,7 +349,7 @@ class FitCommands:
 
     def write_beside(self) -> None:
         """Fit and beats as a file beside the recording's own."""
-        self._with_guide(lambda guide: self._desk.workspace.write_fit(guide.recording.content))
+        self._with_guide(lambda guide: self._desk.fits.write(guide.recording.content))
 
     # Who follows whom
 

@@ -82,7 +82,7 @@ class LoopCommands:
         """Pull both ends of the loop to the attacks of the nearest hits."""
         session, shown = self._desk.session, self._shown()
         if shown is None or session.loop is None:
-            self._desk.workspace.told.emit("Drag over the ruler to mark a rough span first")
+            self._desk.say("Drag over the ruler to mark a rough span first")
             return
         hits, beats = shown.hits, []
         for beat in (session.loop.start, session.loop.end):
@@ -93,15 +93,15 @@ class LoopCommands:
         self._desk.store.apply(lambda each: set_loop(each, beats[0], beats[1]), "Pull loop to attacks")
         implied = self.implied()
         if implied is not None:
-            self._desk.workspace.told.emit(f"The loop is {implied.words}")
+            self._desk.say(f"The loop is {implied.words}")
 
     def ask_and_write(self) -> None:
         """Ask where to, and write the looped span as a recording of its own."""
         found, implied = self.span(), self.implied()
         if found is None or implied is None:
-            self._desk.workspace.told.emit("Drag over the ruler to mark a rough span first")
+            self._desk.say("Drag over the ruler to mark a rough span first")
             return
-        source = self._desk.workspace.places.get(found[0].recording.content)
+        source = self._desk.recordings.places.get(found[0].recording.content)
         if source is None:
             return
         name = f"{source.stem} loop {implied.beats_per_minute:.2f}bpm.wav"
@@ -117,7 +117,7 @@ class LoopCommands:
     def write(self, out: Path, then: Callable[[], None] | None = None) -> None:
         """Write the looped span and open it; the rest goes where that was asked for."""
         found = self.span()
-        source = None if found is None else self._desk.workspace.places.get(found[0].recording.content)
+        source = None if found is None else self._desk.recordings.places.get(found[0].recording.content)
         if found is None or source is None:
             return
         shown, start, end = found
@@ -130,7 +130,7 @@ class LoopCommands:
         def show(path: Path) -> None:
             if self.drops_rest:
                 self._drop(old)
-            self._desk.workspace.open([path])
+            self._desk.document.open([path])
             if then is not None:
                 then()
 

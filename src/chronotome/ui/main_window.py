@@ -82,9 +82,9 @@ class MainWindow(QMainWindow):
         desk.store.kept.connect(self._show)
         desk.view.stage_changed.connect(self._on_stage)
         desk.view.theme_changed.connect(self._on_theme)
-        desk.workspace.opened.connect(self._on_opened)
-        desk.workspace.saved.connect(self._show)
-        desk.workspace.source_ready.connect(self._on_source)
+        desk.document.opened.connect(self._on_opened)
+        desk.document.saved.connect(self._show)
+        desk.recordings.source_ready.connect(self._on_source)
         desk.tasks.error.connect(self._on_error)
         self._on_theme()
         self._on_stage()
@@ -172,7 +172,7 @@ class MainWindow(QMainWindow):
         table.name("undo", f"Undo {undo}" if undo else "Undo", is_enabled=undo is not None)
         table.name("redo", f"Redo {redo}" if redo else "Redo", is_enabled=redo is not None)
         star = "*" if self.desk.store.is_modified else ""
-        self.setWindowTitle(f"{star}{self.desk.workspace.title} – Chronotome")
+        self.setWindowTitle(f"{star}{self.desk.document.title} – Chronotome")
         self._work.setCurrentIndex(1 if self.desk.session.tracks else 0)
         table.refresh()
 
@@ -258,11 +258,11 @@ class MainWindow(QMainWindow):
     # Session
 
     def open(self, paths: list[Path]) -> None:
-        self.desk.workspace.open(paths)
+        self.desk.document.open(paths)
 
     def restore(self, recovered: Recovered) -> None:
         """Bring back kept edits; their old journal is no longer needed."""
-        self.desk.workspace.restore(recovered)
+        self.desk.document.restore(recovered)
         discard(recovered.journal)
         self.tell(f"Brought back {recovered.edits} edits of “{recovered.history.session.name}”. Save them.")
 
@@ -380,5 +380,5 @@ def shut_down(transport: Transport, desk: Desk, journal: Journal) -> None:
     desk.tasks.close()
     transport.close()
     desk.rendering.close()
-    desk.workspace.close()
+    desk.document.close()
     journal.finish()

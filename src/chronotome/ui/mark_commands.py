@@ -50,7 +50,7 @@ class MarkCommands:
         return self._desk.shown
 
     def _source(self, shown: Shown) -> Source | None:
-        source = self._desk.workspace.pool.get(shown.recording.content)
+        source = self._desk.recordings.pool.get(shown.recording.content)
         return source if source is not None and source.is_whole else None
 
     def _apply(self, edit: Callable[[Session], Session], words: str) -> None:
@@ -60,9 +60,7 @@ class MarkCommands:
         """The clip and the selected onsets, or a sentence that there are none."""
         shown, picked = self.shown, self._desk.view.picked
         if shown is None or not picked:
-            self._desk.workspace.told.emit(
-                f"Select an onset to {what}: click its notch, or step with ← and →"
-            )
+            self._desk.say(f"Select an onset to {what}: click its notch, or step with ← and →")
             return None
         return shown, picked
 
@@ -121,7 +119,7 @@ class MarkCommands:
         ids = tuple(shown.recording.onsets.id_array[inside].tolist())
         self._desk.view.pick(ids, ids[-1] if ids else None)
         if ids:
-            self._desk.workspace.told.emit(f"{counted_words(len(ids), 'onset')} selected: Delete drops them")
+            self._desk.say(f"{counted_words(len(ids), 'onset')} selected: Delete drops them")
 
     def _show(self, shown: Shown, onset: OnsetId) -> None:
         place = shown.recording.onsets.place_of(onset)
@@ -137,7 +135,7 @@ class MarkCommands:
         shown = self.shown
         checks: Sequence[Check] = () if shown is None else mark_checks_of(self._desk.session, shown.track)
         if shown is None or not checks:
-            self._desk.workspace.told.emit("Nothing to check here")
+            self._desk.say("Nothing to check here")
             return
         frames = [check.played for check in checks]
         at = next((n for n, check in enumerate(checks) if check.onset == self._desk.view.selected), None)
@@ -147,7 +145,7 @@ class MarkCommands:
         check = checks[(at + 1) % len(checks)]
         self._desk.view.select(check.onset)
         self._show(shown, check.onset)
-        self._desk.workspace.told.emit(f"{check.title}, {check.figure}: {check.sentence}")
+        self._desk.say(f"{check.title}, {check.figure}: {check.sentence}")
 
     # Hearing
 
@@ -267,7 +265,7 @@ class MarkCommands:
         before = self._desk.session
         self._apply(lambda session: correct_onsets(session, track, clip, picked, by), "Nudge mark")
         if self._desk.session is before:
-            self._desk.workspace.told.emit("It is locked, or touches its neighbour")
+            self._desk.say("It is locked, or touches its neighbour")
 
     def pull_to_attack(self) -> None:
         """Move each selected mark to the attack nearest to it."""
@@ -367,7 +365,7 @@ class MarkCommands:
             return
         session = self._desk.session
         if session.loop is None:
-            self._desk.workspace.told.emit("Select hits, or drag over the ruler, to say what is looped")
+            self._desk.say("Select hits, or drag over the ruler, to say what is looped")
             return
         if not session.is_looping:
             loop = session.loop
@@ -381,4 +379,4 @@ class MarkCommands:
         """Slipping is heard in what is edited only: listen to that."""
         if self._desk.transport.side is not Side.EDITED:
             self._desk.transport.listen(Side.EDITED)
-            self._desk.workspace.told.emit("Slipping changes what is edited: you listen to that now")
+            self._desk.say("Slipping changes what is edited: you listen to that now")

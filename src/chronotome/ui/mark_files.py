@@ -61,7 +61,7 @@ class MarkFiles:
     def write(self, path: Path) -> None:
         """What counts of the focused track, as the ending says."""
         shown = self._marks.shown
-        place = None if shown is None else self._desk.workspace.places.get(shown.recording.content)
+        place = None if shown is None else self._desk.recordings.places.get(shown.recording.content)
         if shown is None or place is None:
             return
         marks, rate = marks_of(shown.recording, shown.counts), shown.recording.rate

@@ -188,7 +188,7 @@ class Rail(QWidget):
         clip = track.clips[0]
         recording = session.recording_of(clip)
         if not recording.is_analysed:
-            is_looking = self._desk.workspace.is_looking(recording)
+            is_looking = self._desk.analyses.is_looking(recording)
             looking = Figures("looking…") if is_looking else Figures("not looked for", "Find hits, in Mark")
             return dict.fromkeys(Stage, looking) | {Stage.EXPORT: Figures(self.exported)}
         guide = session.track(session.guide_of(track.id))

@@ -53,7 +53,7 @@ class SectionCommands:
     def rename(self, section: Section | None = None) -> None:
         section = section or self.here
         if section is None:
-            self._desk.workspace.told.emit("There is no section at the playhead")
+            self._desk.say("There is no section at the playhead")
             return
         name = self._ask_name(section.name)
         if name is not None:
@@ -72,7 +72,7 @@ class SectionCommands:
         """Loop a section, the one at the playhead where none is said."""
         section = section or self.here
         if section is None:
-            self._desk.workspace.told.emit("There is no section at the playhead")
+            self._desk.say("There is no section at the playhead")
             return
         chosen = section
         self._desk.store.apply(lambda each: loop_section(each, chosen), f"Loop {chosen.name}")
@@ -93,4 +93,4 @@ class SectionCommands:
         if later:
             self.go_to(later[0])
         else:
-            self._desk.workspace.told.emit("There is no section there")
+            self._desk.say("There is no section there")

@@ -31,21 +31,21 @@ class SessionFiles:
         self._window, self._desk = window, desk
         self._after_save: Callable[[], None] | None = None
         self._recent: QMenu | None = None
-        desk.workspace.saved.connect(self._on_saved)
-        desk.workspace.missing.connect(self._on_missing)
-        desk.workspace.held.connect(self._on_held)
+        desk.document.saved.connect(self._on_saved)
+        desk.recordings.missing.connect(self._on_missing)
+        desk.document.held.connect(self._on_held)
 
     def remember(self) -> None:
         """The session's folder is among the recent ones."""
-        folder = self._desk.workspace.folder
+        folder = self._desk.document.folder
         if folder is not None:
             self._window.keep_settings(with_recent(self._window.settings, folder))
 
     def open_demo(self) -> None:
-        self.when_safe(lambda: self._desk.workspace.open_session(DEMO_SESSION, as_copy=True))
+        self.when_safe(lambda: self._desk.document.open_session(DEMO_SESSION, as_copy=True))
 
     def new(self) -> None:
-        self.when_safe(self._desk.workspace.new)
+        self.when_safe(self._desk.document.new)
 
     def ask_and_open(self) -> None:
         endings = " ".join(f"*{suffix}" for suffix in SUFFIXES)
@@ -62,9 +62,9 @@ class SessionFiles:
 
     def open_safely(self, paths: list[Path]) -> None:
         if any(path.is_dir() or path.name.endswith(".json") for path in paths):
-            self.when_safe(lambda: self._desk.workspace.open(paths))
+            self.when_safe(lambda: self._desk.document.open(paths))
         else:
-            self._desk.workspace.open(paths)
+            self._desk.document.open(paths)
 
     def add_recent(self, menu: QMenu, actions: Actions) -> None:
         """Recent sessions, above the way out."""
@@ -85,24 +85,24 @@ class SessionFiles:
         self._recent.setEnabled(bool(self._window.settings.recent))
 
     def save(self) -> None:
-        folder = self._desk.workspace.folder
+        folder = self._desk.document.folder
         if folder is None:
             self.save_as()
         else:
-            self._desk.workspace.save(folder)
+            self._desk.document.save(folder)
 
     def save_as(self) -> None:
-        usual = str(Path.home() / self._desk.workspace.title)
+        usual = str(Path.home() / self._desk.document.title)
         name, _ = QFileDialog.getSaveFileName(self._window, "Save session as a folder", usual)
         if name:
-            self._desk.workspace.save(Path(name))
+            self._desk.document.save(Path(name))
         else:
             self._after_save = None
 
     def _on_saved(self) -> None:
         self.remember()
-        if self._desk.workspace.folder is not None:
-            self._window.tell(f"Saved in “{self._desk.workspace.folder}”")
+        if self._desk.document.folder is not None:
+            self._window.tell(f"Saved in “{self._desk.document.folder}”")
         then, self._after_save = self._after_save, None
         if then is not None:
             then()
@@ -130,7 +130,7 @@ class SessionFiles:
         box.addButton(QMessageBox.StandardButton.Cancel)
         box.setDefaultButton(copy)
         box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        box.accepted.connect(lambda: self._desk.workspace.open_session(path, as_copy=True))
+        box.accepted.connect(lambda: self._desk.document.open_session(path, as_copy=True))
         box.open()
 
     def _on_missing(self, missing: dict[str, str]) -> None:
@@ -143,11 +143,11 @@ class SessionFiles:
         box.open()
 
     def find_missing(self) -> None:
-        if not self._desk.workspace.lost:
+        if not self._desk.recordings.lost:
             self._window.tell("Every recording is there")
             return
         name = QFileDialog.getExistingDirectory(
             self._window, "Folder that holds the recordings", str(Path.home())
         )
         if name:
-            self._desk.workspace.find_missing([Path(name)])
+            self._desk.recordings.find_missing([Path(name)])

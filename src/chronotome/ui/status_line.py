@@ -96,8 +96,8 @@ class StatusLine(QWidget):
         self._telling.setInterval(TELLING_MILLISECONDS)
         self._telling.timeout.connect(self._tell_progress)
         self._is_important = False
-        desk.workspace.told.connect(self.tell)
-        desk.workspace.unsafe.connect(self.warn)
+        desk.tasks.told.connect(self.tell)
+        desk.document.unsafe.connect(self.warn)
         desk.view.hinted.connect(self.hint)
         desk.store.kept.connect(self._on_kept)
         desk.tasks.changed.connect(self._on_tasks)

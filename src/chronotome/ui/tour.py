@@ -88,7 +88,7 @@ class Tour(QObject):
         self._desk.view.center_on(self._spots[self._at][0])
         self._desk.transport.go_to(self._spots[self._at][0])
         self._leads = False
-        self._desk.workspace.told.emit(f"Tour: spot {self._at + 1} of {len(self._spots)}. Space ends it")
+        self._desk.say(f"Tour: spot {self._at + 1} of {len(self._spots)}. Space ends it")
 
     def _on_moved(self, frame: float) -> None:
         if not self.is_running or self._leads:
@@ -112,4 +112,4 @@ class Tour(QObject):
     def _end(self, words: str) -> None:
         self._spots = []
         self._set_click(is_on=self._had_click)
-        self._desk.workspace.told.emit(words)
+        self._desk.say(words)

@@ -207,9 +207,7 @@ class TransportBar(QWidget):
         except ValueError:
             tempo = 0.0
         if not SLOWEST <= tempo <= FASTEST:
-            self._desk.workspace.told.emit(
-                f"“{self.tempo.text()}” is no tempo: {SLOWEST:.0f} to {FASTEST:.0f} bpm."
-            )
+            self._desk.say(f"“{self.tempo.text()}” is no tempo: {SLOWEST:.0f} to {FASTEST:.0f} bpm.")
             self.tempo.setText(plain(self._desk.session.tempo.beats_per_minute, 2))
         elif (
             text != plain(self._desk.session.tempo.beats_per_minute, 2) or not self._desk.session.is_tempo_set

@@ -79,9 +79,9 @@ class ExportTray(Tray):
         """Ask where, then write."""
         encoding = self.encoding
         if encoding.suffix == ".flac" and self.precision.index == 2:
-            self.desk.workspace.told.emit("FLAC holds whole numbers: 24 bit is written.")
-        folder = self.desk.workspace.folder or Path.home()
-        usual = str(folder / f"{self.desk.workspace.title}{encoding.suffix}")
+            self.desk.say("FLAC holds whole numbers: 24 bit is written.")
+        folder = self.desk.document.folder or Path.home()
+        usual = str(folder / f"{self.desk.document.title}{encoding.suffix}")
         name, _ = QFileDialog.getSaveFileName(self, "Export", usual, f"{encoding.words} (*{encoding.suffix})")
         if name:
             self.export(Path(name).with_suffix(encoding.suffix))
@@ -104,8 +104,8 @@ class ExportTray(Tray):
     def _work(
         self, session: Session, path: Path, encoding: Encoding, side: Side, span: tuple[int, int | None]
     ) -> Callable[[Progress], tuple[Written, Proof]]:
-        sources = self.desk.workspace.pool.ready()
-        arena, places = self.desk.workspace.arena, list(self.desk.workspace.places.values())
+        sources = self.desk.recordings.pool.ready()
+        arena, places = self.desk.recordings.arena, list(self.desk.recordings.places.values())
 
         def work(progress: Progress) -> tuple[Written, Proof]:
             plan = without_click(plan_for(session))

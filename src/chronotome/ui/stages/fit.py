@@ -242,9 +242,7 @@ class FitTray(Tray):
         if SLOWEST <= tempo <= FASTEST:
             self._fit.set_tempo(tempo)
         else:
-            self.desk.workspace.told.emit(
-                f"“{self.tempo.text()}” is no tempo: {SLOWEST:.0f} to {FASTEST:.0f} bpm."
-            )
+            self.desk.say(f"“{self.tempo.text()}” is no tempo: {SLOWEST:.0f} to {FASTEST:.0f} bpm.")
             self.tempo.setText(shown)
         self.tempo.clearFocus()
 

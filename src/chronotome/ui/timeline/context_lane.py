@@ -37,8 +37,8 @@ class ContextLane(Lane):
         self._buttons = TrackButtons(desk, self, size=20)
         self._buttons.follow(track)
         self._buttons.move(12, HEIGHT - 23)
-        desk.workspace.source_grew.connect(self._on_grew)
-        desk.workspace.source_ready.connect(self._on_grew)
+        desk.recordings.source_grew.connect(self._on_grew)
+        desk.recordings.source_ready.connect(self._on_grew)
 
     @property
     def _track(self) -> Track | None:
@@ -67,7 +67,7 @@ class ContextLane(Lane):
         painter.fillRect(content, colour(theme.paper))
         self.paint_grid(painter, content)
         shown = None if track is None else shown_of(self.desk.store.placed, track, self.desk.transport.side)
-        source = None if shown is None else self.desk.workspace.pool.get(shown.recording.content)
+        source = None if shown is None else self.desk.recordings.pool.get(shown.recording.content)
         if track is None or shown is None or source is None:
             return
         self._paint_wave(painter, shown, source, is_muted=track.is_muted)

@@ -53,7 +53,7 @@ class Lens(QWidget):
         shown = self._desk.shown
         if shown is None or self.onset is None:
             return None
-        source = self._desk.workspace.pool.get(shown.recording.content)
+        source = self._desk.recordings.pool.get(shown.recording.content)
         place = shown.recording.onsets.place_of(self.onset)
         return None if source is None or place is None else (shown, source, place)
 

@@ -26,8 +26,8 @@ class OverviewStrip(Lane):
         self._image: QImage | None = None
         self._key: tuple[object, ...] = ()
         desk.view.focus_changed.connect(self.update)
-        desk.workspace.source_grew.connect(self._on_grew)
-        desk.workspace.source_ready.connect(self._on_grew)
+        desk.recordings.source_grew.connect(self._on_grew)
+        desk.recordings.source_ready.connect(self._on_grew)
 
     def _on_grew(self, _content: str) -> None:
         self._key = ()
@@ -57,7 +57,7 @@ class OverviewStrip(Lane):
     def _paint_wave(self, painter: QPainter, content: QRect) -> None:
         track, theme = self.desk.view.focused, self.desk.view.theme
         shown = None if track is None else shown_of(self.desk.store.placed, track, self.desk.transport.side)
-        source = None if shown is None else self.desk.workspace.pool.get(shown.recording.content)
+        source = None if shown is None else self.desk.recordings.pool.get(shown.recording.content)
         if shown is None or source is None:
             return
         ratio = self.devicePixelRatioF()

@@ -76,8 +76,8 @@ class WaveLane(TrackLane):
         self._buttons.move(12, 66)
         desk.view.focus_changed.connect(self._on_focus)
         desk.store.watch(self, self._on_focus, lambda s: s.tracks)
-        desk.workspace.source_grew.connect(self._on_grew)
-        desk.workspace.source_ready.connect(self._on_grew)
+        desk.recordings.source_grew.connect(self._on_grew)
+        desk.recordings.source_ready.connect(self._on_grew)
         self._on_focus()
 
     def _on_focus(self) -> None:
@@ -116,7 +116,7 @@ class WaveLane(TrackLane):
         self.paint_grid(painter, content)
         if shown is None:
             return
-        source = self.desk.workspace.pool.get(shown.recording.content)
+        source = self.desk.recordings.pool.get(shown.recording.content)
         if source is None:
             self._paint_absent(painter, content, shown)
             return
@@ -129,7 +129,7 @@ class WaveLane(TrackLane):
 
     def _paint_absent(self, painter: QPainter, content: QRect, shown: Shown) -> None:
         words = f"{shown.recording.file} is being read"
-        if shown.recording.content in self.desk.workspace.lost:
+        if shown.recording.content in self.desk.recordings.lost:
             words = f"{shown.recording.file} was not found: Session, Find missing recordings"
         painter.setFont(text_font(13))
         painter.setPen(colour(self.desk.view.theme.soft_ink))
@@ -147,7 +147,7 @@ class WaveLane(TrackLane):
             ratio,
             theme.name,
             source.is_whole,
-            self.desk.workspace.pool,
+            self.desk.recordings.pool,
         )
         key = (look, shown.plan)
         if self._image is None or (key != self._image_key and not self._is_as_drawn(look, shown.plan)):
@@ -312,7 +312,7 @@ class WaveLane(TrackLane):
         bars = max(1.0, round(self.beat_of_x(x) / self.desk.session.metre.bar - self._edge_start))
         if drag.value != bars:
             drag.to(bars)
-            self.desk.workspace.told.emit(f"This is {bars:.0f} {'bar' if bars == 1 else 'bars'}")
+            self.desk.say(f"This is {bars:.0f} {'bar' if bars == 1 else 'bars'}")
 
     def mouseReleaseEvent(self, event: QMouseEvent) -> None:
         self._is_dragging_edge = False

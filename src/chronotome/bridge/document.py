@@ -1,0 +1,208 @@
+"""The session as a thing on disk: opening, saving, its lock and its journal."""
+
+import contextlib
+import threading
+from collections.abc import Sequence
+from pathlib import Path
+
+from PySide6.QtCore import QObject, QTimer, Signal
+
+from chronotome.bridge.fits import Fits
+from chronotome.bridge.recordings import Recordings
+from chronotome.bridge.store import Store
+from chronotome.bridge.tasks import Tasks
+from chronotome.errors import Cancelled, CannotWrite, ChronotomeError, readable
+from chronotome.files.door import is_there
+from chronotome.files.journal import Journal, Recovered
+from chronotome.files.session_file import (
+    Opened,
+    check_place,
+    document_of,
+    is_session,
+    load_session,
+    save_session,
+    sweep_session,
+)
+from chronotome.files.session_lock import Holder, SessionLock, take
+from chronotome.progress import Progress
+from chronotome.session.history import History
+from chronotome.session.limits import ContentHash
+from chronotome.session.model import Session
+
+JOURNAL_WATCHED_MS = 500
+
+
+class Document(QObject):
+    """One session and its folder."""
+
+    opened = Signal()
+    saved = Signal()
+    held = Signal(object, object)
+    """The path of a session that another window has open, and who that is."""
+    unsafe = Signal(str)
+    """Why edits are not safe from a crash; empty once they are again."""
+
+    def __init__(
+        self, store: Store, tasks: Tasks, recordings: Recordings, fits: Fits, journal: Journal
+    ) -> None:
+        super().__init__(store)
+        self._store, self._tasks, self._journal = store, tasks, journal
+        self._recordings, self._fits = recordings, fits
+        self.folder: Path | None = None
+        self._lock: SessionLock | None = None
+        self._disk = threading.Lock()
+        """Held by whoever writes a session."""
+        self._unsafe = ""
+        recordings.placed.connect(journal.placed)
+        store.kept.connect(self._on_kept)
+        watch = QTimer(self)
+        watch.timeout.connect(self._watch_journal)
+        watch.start(JOURNAL_WATCHED_MS)
+        journal.start(store.history, {}, None)
+
+    @property
+    def title(self) -> str:
+        return self.folder.name if self.folder else self._store.session.name
+
+    def open(self, paths: Sequence[Path]) -> None:
+        """A session replaces what is open; sound files are added to it."""
+        for path in paths:
+            if is_session(path):
+                self.open_session(path)
+        self._recordings.add_files([path for path in paths if not is_session(path)])
+
+    def open_session(self, path: Path, *, as_copy: bool = False) -> None:
+        """Open a session; `as_copy` leaves its folder alone, as for the demo.
+
+        One that another window has open is not opened: `held` asks whether a copy will do.
+        """
+        folder = document_of(path).parent
+        lock = None if as_copy else take(folder)
+        if isinstance(lock, Holder):
+            self.held.emit(path, lock)
+            return
+
+        def show(opened: Opened) -> None:
+            self._hold(lock)
+            self._fits.left_alone = folder if as_copy else None
+            own = None if as_copy else folder
+            self._show(opened.history, opened.places, own, opened.missing, is_saved=True)
+            if opened.note:
+                self._tasks.told.emit(opened.note)
+
+        def fail(error: ChronotomeError) -> None:
+            _release(lock)
+            if not isinstance(error, Cancelled):
+                self._tasks.error.emit(str(error))
+
+        def work(_progress: Progress) -> Opened:
+            opened = load_session(path)
+            if lock is not None:
+                sweep_session(folder)
+            return opened
+
+        self._tasks.run(f"Opening {path.name}", work, show, fail)
+
+    def restore(self, recovered: Recovered) -> None:
+        """Bring back what a journal kept."""
+        places = {content: place for content, place in recovered.places.items() if is_there(place)}
+        missing = {
+            recording.content: recording.file
+            for recording in recovered.history.session.recordings
+            if recording.content not in places
+        }
+        folder = recovered.folder
+        lock = take(folder) if folder is not None else None
+        if isinstance(lock, Holder):
+            self._tasks.told.emit(
+                f"“{readable(folder or '')}” is open {lock.words}: this is a copy, to be saved elsewhere."
+            )
+            folder = lock = None
+        self._hold(lock)
+        self._show(recovered.history, places, folder, missing, is_saved=False)
+
+    def new(self) -> None:
+        self._hold(None)
+        self._show(History(Session()), {}, None, {}, is_saved=True)
+
+    def save(self, folder: Path) -> None:
+        """Save into a folder, in the background; what is edited meanwhile is for the next time."""
+        history, places = self._store.history, dict(self._recordings.places)
+        is_current = self._recordings.watch()
+
+        def work(progress: Progress) -> tuple[dict[ContentHash, Path], SessionLock | None]:
+            with self._disk:
+                return _saved(folder, history, places, progress, is_known=folder == self.folder)
+
+        def show(saved: tuple[dict[ContentHash, Path], SessionLock | None]) -> None:
+            now, lock = saved
+            if not is_current():
+                _release(lock)
+                return
+            self._hold(lock)
+            self._recordings.places.update(now)
+            self.folder = folder
+            self._store.mark_saved(history.session)
+            self.saved.emit()
+
+        self._tasks.run(f"Saving {folder.name}", work, show)
+
+    def close(self) -> None:
+        """Let others have the session."""
+        self._hold(None)
+
+    def _hold(self, lock: SessionLock | None) -> None:
+        """Let go of the session that was open before."""
+        _release(self._lock)
+        self._lock = lock
+
+    def _show(
+        self,
+        history: History,
+        places: dict[ContentHash, Path],
+        folder: Path | None,
+        missing: dict[ContentHash, str],
+        *,
+        is_saved: bool,
+    ) -> None:
+        self._recordings.replace(places, missing)
+        self.folder = folder
+        self._store.reset(history, is_saved=is_saved)
+        self.opened.emit()
+        self._recordings.load_all()
+
+    def _on_kept(self, kind: str, history: History) -> None:
+        if kind in {"reset", "saved"}:
+            self._journal.start(history, self._recordings.places, self.folder)
+        else:
+            self._journal.happened(kind, history)
+
+    def _watch_journal(self) -> None:
+        """Its thread may find at any time that the disk is full, or has room again."""
+        problem = self._journal.problem or ""
+        if problem != self._unsafe:
+            self._unsafe = problem
+            self.unsafe.emit(problem)
+
+
+def _saved(
+    folder: Path, history: History, places: dict[ContentHash, Path], progress: Progress, *, is_known: bool
+) -> tuple[dict[ContentHash, Path], SessionLock | None]:
+    """Where the recordings are now, and the lock on the folder: new, or a session, unless it `is_known`."""
+    if not is_known:
+        check_place(folder)
+    with contextlib.suppress(OSError):  # saving says why
+        folder.mkdir(parents=True, exist_ok=True)
+    lock = take(folder)
+    if isinstance(lock, Holder):
+        raise CannotWrite(folder, f"it is open {lock.words}", "Close it there, or save elsewhere.")
+    try:
+        return save_session(folder, history, places, progress), lock
+    except BaseException:
+        _release(lock)
+        raise
+
+
+def _release(lock: SessionLock | None) -> None:
+    if lock is not None:
+        lock.release()

@@ -1,0 +1,215 @@
+"""Recordings of the session: where their files are, their samples, importing and finding them."""
+
+import time
+from collections.abc import Callable, Sequence
+from pathlib import Path
+
+from PySide6.QtCore import QObject, Signal
+
+from chronotome.bridge.store import Store
+from chronotome.bridge.tasks import Tasks
+from chronotome.errors import Cancelled, ChronotomeError
+from chronotome.files.audio_file import FileFacts, facts_of, load_source, refuse_another
+from chronotome.files.fit_file import kept_fit
+from chronotome.files.names import plain_name, shown
+from chronotome.files.session_file import find_recordings
+from chronotome.progress import Progress, part_of
+from chronotome.render.arena import Arena
+from chronotome.render.pool import Pool, Source
+from chronotome.session.edits.recordings import add_recording, without_recording
+from chronotome.session.fit import Fit
+from chronotome.session.limits import ContentHash
+from chronotome.session.model import Recording
+
+GROWING_SECONDS = 0.15
+"""Between two drawings of a wave that is being read."""
+
+
+class Recordings(QObject):
+    """Everything slow runs as a task; what a task brings after its session was closed is dropped."""
+
+    source_grew = Signal(str)
+    """More of a recording (by content) can be drawn."""
+    source_ready = Signal(str)
+    placed = Signal(str, object)
+    """Where the file of a recording (by content) is."""
+    replaced = Signal()
+    """The recordings are those of another session."""
+    retired = Signal(object)
+    """Regions of samples that no session needs any more."""
+    missing = Signal(object)
+    """Recordings that are asked for: content -> name."""
+    _source_started = Signal(object)
+
+    def __init__(self, store: Store, tasks: Tasks, arena: Arena) -> None:
+        super().__init__(store)
+        self._store, self._tasks, self.arena = store, tasks, arena
+        self.pool = Pool()
+        self.places: dict[ContentHash, Path] = {}
+        self.lost: dict[ContentHash, str] = {}
+        self._generation = 0
+        self._source_started.connect(self._on_source_started)
+
+    def watch(self) -> Callable[[], bool]:
+        """What says whether the session that is open now still is."""
+        generation = self._generation
+        return lambda: generation == self._generation
+
+    def replace(self, places: dict[ContentHash, Path], lost: dict[ContentHash, str]) -> None:
+        """Another session: let go of all samples; nothing of it is read before `load_all`."""
+        self._generation += 1
+        for task in list(self._tasks.running):
+            task.cancel()
+        self.retired.emit([source.region for source in self.pool.sources.values()])
+        self.pool.sources.clear()
+        self.places, self.lost = dict(places), dict(lost)
+        self.replaced.emit()
+
+    def load_all(self) -> None:
+        session = self._store.session
+        for recording in session.recordings:
+            if recording.content in self.places:
+                self._load(recording.content, self.places[recording.content], session.rate)
+        if self.lost:
+            self.missing.emit(dict(self.lost))
+
+    def add_files(self, paths: Sequence[Path]) -> None:
+        """Import sound files in this order, whichever is read first: a recording, a track and a clip each."""
+        queue = _InOrder(len(paths))
+        for place, path in enumerate(paths):
+            self._add_file(path, queue, place)
+
+    def _add_file(self, path: Path, queue: "_InOrder", place: int) -> None:
+        is_current = self.watch()
+
+        def work(progress: Progress) -> tuple[FileFacts, Fit]:
+            facts = facts_of(path, progress)
+            return facts, kept_fit(facts.content, path)
+
+        def add(found: tuple[FileFacts, Fit]) -> None:
+            facts, fit = found
+            if not is_current():
+                return
+            self.places.setdefault(facts.content, path.resolve())
+            self.placed.emit(facts.content, path.resolve())
+            recording = Recording(
+                facts.content,
+                self._free_name(path.name, facts.content),
+                facts.rate,
+                facts.frames,
+                facts.channels,
+                fit=fit,
+            )
+            words = f"Open {shown(path.name)}"
+            self._store.apply(lambda session: add_recording(session, recording, shown(path.stem)), words)
+            if self.pool.get(facts.content) is None:
+                self._load(facts.content, path, self._store.session.rate, known=facts)
+
+        def fail(error: ChronotomeError) -> None:
+            queue.put(place, lambda: None)
+            if not isinstance(error, Cancelled):
+                self._tasks.error.emit(str(error))
+
+        self._tasks.run(
+            f"Opening {path.name}", work, lambda found: queue.put(place, lambda: add(found)), fail
+        )
+
+    def _free_name(self, name: str, content: ContentHash) -> str:
+        """A plain file name that no other recording of the session has."""
+        name = plain_name(name)
+        others = {each.file for each in self._store.session.recordings if each.content != content}
+        return name if name not in others else f"{Path(name).stem}-{content[:6]}{Path(name).suffix}"
+
+    def _load(self, content: ContentHash, path: Path, rate: int, *, known: FileFacts | None = None) -> None:
+        """Read a recording; `known` where its file was looked at just now."""
+        is_current, recording = self.watch(), self._store.session.recording_with(content)
+
+        def work(progress: Progress) -> Source:
+            facts = known or facts_of(path, part_of(progress, 0.0, 0.1))
+            refuse_another(facts, recording)
+            return load_source(
+                facts,
+                self.arena,
+                rate,
+                progress=self._growing(content, part_of(progress, 0.1, 1.0)),
+                started=self._source_started.emit,
+            )
+
+        def keep(source: Source) -> None:
+            if is_current():
+                self.pool.add(source)
+                self.source_ready.emit(content)
+
+        def fail(error: ChronotomeError) -> None:
+            if is_current():
+                self._not_read(content, path, error, is_new=known is not None)
+
+        self._tasks.run(f"Reading {path.name}", work, keep, fail)
+
+    def _not_read(self, content: ContentHash, path: Path, error: ChronotomeError, *, is_new: bool) -> None:
+        self.pool.sources.pop(content, None)
+        name = path.name
+        if isinstance(error, Cancelled):
+            self._tasks.told.emit(f"{name} was not read to its end: it is silent until it is opened anew.")
+        else:
+            self._tasks.error.emit(str(error))
+        if is_new and not isinstance(error, Cancelled):
+            self._refuse(content)
+        else:
+            self.lost[content] = name
+
+    def _refuse(self, content: ContentHash) -> None:
+        """A file that cannot be read to its end never came in: not even undo brings it back."""
+        self.places.pop(content, None)
+        self._store.take_back(lambda session: without_recording(session, content))
+
+    def _growing(self, content: ContentHash, progress: Progress) -> Progress:
+        told = 0.0
+
+        def report(fraction: float) -> None:
+            nonlocal told
+            progress(fraction)
+            if time.monotonic() - told > GROWING_SECONDS:
+                told = time.monotonic()
+                self.source_grew.emit(content)
+
+        return report
+
+    def _on_source_started(self, source: Source) -> None:
+        if any(recording.content == source.content for recording in self._store.session.recordings):
+            self.pool.add(source)
+
+    def find_missing(self, places: Sequence[Path]) -> None:
+        """Look for lost recordings in files and folders, by content."""
+        lost, is_current = dict(self.lost), self.watch()
+
+        def show(found: dict[ContentHash, Path]) -> None:
+            if not is_current():
+                return
+            self.places.update(found)
+            for content, path in found.items():
+                self.lost.pop(content, None)
+                self._load(content, path, self._store.session.rate)
+            if self.lost:
+                self.missing.emit(dict(self.lost))
+
+        self._tasks.run(
+            "Looking for recordings", lambda progress: find_recordings(lost, places, progress), show
+        )
+
+
+class _InOrder:
+    """Runs what was put, each once everything before it has come."""
+
+    def __init__(self, count: int) -> None:
+        self._waiting: list[Callable[[], None] | None] = [None] * count
+        self._next = 0
+
+    def put(self, place: int, do: Callable[[], None]) -> None:
+        self._waiting[place] = do
+        while self._next < len(self._waiting):
+            ready = self._waiting[self._next]
+            if ready is None:
+                return
+            self._next += 1
+            ready()
