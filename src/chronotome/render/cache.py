@@ -13,7 +13,9 @@ from chronotome.render.plan import PieceKey
 from chronotome.render.pool import Source
 from chronotome.session.limits import ContentHash
 
-DEFAULT_BYTES = 1 << 30
+SPARE_BYTES, MOST_SPARE_BYTES = 192 << 20, 1 << 30
+"""For pieces that the mix does not hold: of a short session many changes can be taken back without rendering
+anew, of a long one two."""
 EARSHOT_SECONDS = 0.1
 """Sound around a piece that an engine may look at."""
 
@@ -33,9 +35,11 @@ class PieceCache:
     mixes up to the last one that `get` was told of are no longer read.
     """
 
-    def __init__(self, arena: Arena, *, limit: int = DEFAULT_BYTES) -> None:
+    def __init__(self, arena: Arena, *, spare: int = SPARE_BYTES) -> None:
         self._arena = arena
-        self._limit = limit
+        self._spare = spare
+        self.held = 0
+        """Bytes of the pieces in the newest mix."""
         self._pieces: OrderedDict[PieceKey, Rendered] = OrderedDict()
         self._used_by: dict[PieceKey, int] = {}
         self._released = -1
@@ -94,12 +98,13 @@ class PieceCache:
 
     @property
     def is_over(self) -> bool:
-        return self.bytes > self._limit
+        spare = min(MOST_SPARE_BYTES, max(self._spare, 2 * self.held))
+        return self.bytes > self.held + spare
 
     def make_room(self) -> None:
         """Free the longest unused pieces; to be called when every piece in use was asked for by `get`."""
         for key in list(self._pieces):
-            if self.bytes <= self._limit:
+            if not self.is_over:
                 return
             if self._used_by[key] <= self._released:
                 self._free(key)

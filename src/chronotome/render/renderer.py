@@ -49,6 +49,12 @@ class Placed:
         self.gained[piece] = rendered.gained
         self.ready[piece] = True
 
+    @property
+    def rendered_bytes(self) -> int:
+        """Of the pieces that are stretched; the others are the source itself."""
+        rendered = np.diff(self.plan.heard) != np.diff(self.plan.source)
+        return 4 * self.source.region.channels * int(np.diff(self.plan.heard)[rendered].sum())
+
 
 class Renderer:
     """Turns plans into mixes. One thread uses it.
@@ -95,6 +101,7 @@ class Renderer:
             known.put(piece, self.cache.render(known.plan.key(piece), sources, serial))
             if done % 64 == 0:
                 progress(done / len(missing))
+        self.cache.held = sum(known.rendered_bytes for known in placed.values())
         publish(self._mix(plan, placed, serial))
 
     def _place(self, plan: Plan, sources: Sources, serial: int) -> dict[tuple[int, int], Placed]:
