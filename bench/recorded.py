@@ -18,7 +18,7 @@ from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Source
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
-from chronotome.session.edits.cutting import crop, cut
+from chronotome.session.edits.clips import crop
 from chronotome.session.edits.fitting import set_steady, straighten
 from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.tracks import lock, set_level, set_move_by, set_solo, unlock
@@ -51,7 +51,6 @@ def sessions(demo: Session) -> Iterator[tuple[str, Session]]:
         moved = move_hit(moved, first.id, clip.id, onset, 2.0 + number * 1.03)
     yield "by-hand", moved
     middle = recording.frames // 2
-    yield "cut", cut(tight, first.id, clip.id, middle)
     yield "cropped", set_solo(crop(tight, first.id, clip.id, middle // 2, middle), first.id, True)
 
 

@@ -34,7 +34,7 @@ from chronotome.files.writing import refuse_sources, write_whole
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Side
-from chronotome.render.plan import plan_for
+from chronotome.render.plan import plan_for, take_plan
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.clock import Clock
@@ -327,8 +327,8 @@ def _tighten(arguments: argparse.Namespace, progress: Progress) -> None:
 
 def _write_moves(path: Path, session: Session) -> None:
     track = session.tracks[0]
-    clip = track.clips[0]
-    targets = targets_of(session, track, clip)
+    (take,) = track.takes
+    targets = targets_of(session, track, take)
     landed = _landed(session, targets)
     moves = [
         {
@@ -349,9 +349,11 @@ def _write_moves(path: Path, session: Session) -> None:
 
 def _landed(session: Session, targets: Targets) -> list[int]:
     """Where the rendered plan really puts each onset, read from its anchors."""
-    clip = plan_for(session).tracks[0].clips[0]
-    offset = int(clip.source[0]) - clip.played_at
-    heard = WarpMap(clip.source, clip.heard).heard_at(targets.played + offset)
+    (track,) = session.tracks
+    (take,) = track.takes
+    plan = take_plan(session, track, take)
+    offset = int(plan.source[0]) - plan.played_at
+    heard = WarpMap(plan.source, plan.heard).heard_at(targets.played + offset)
     return [round(float(frame)) for frame in heard]
 
 

@@ -14,7 +14,7 @@ from chronotome.files.audio_file import facts_of
 from chronotome.files.straighten import Straightening, straighten_files
 from chronotome.files.tags import tempo_tag
 from chronotome.progress import Progress
-from chronotome.session.fit import BeatMap, Fit, Measured, Reads, Take, beat_map
+from chronotome.session.fit import BeatMap, Evidence, Fit, Measured, Reads, beat_map
 from chronotome.session.grid import FASTEST, SLOWEST, Metre
 
 if TYPE_CHECKING:
@@ -71,7 +71,7 @@ def tempo(arguments: argparse.Namespace, progress: Progress) -> None:
     measured = measured_of(pulse)
     metre = arguments.metre or (measured.metre if measured else Metre())
     fit = _fit_of(arguments, metre)
-    beats = beat_map(fit, measured, Take(audio.frames, audio.rate, np.zeros(0, np.int64), metre))
+    beats = beat_map(fit, measured, Evidence(audio.frames, audio.rate, np.zeros(0, np.int64), metre))
     if arguments.json:
         put(_tempo_document(pulse, measured, beats, metre, fit))
     elif fit.tempo is not None:

@@ -16,6 +16,7 @@ from msgspec import Meta
 
 from chronotome.files.columns import MOST_SPLICES, Column, Splice, differences, spliced, splices_at
 from chronotome.files.door import converted, trusted
+from chronotome.files.older import track_of_today, with_shared_takes
 from chronotome.session.history import MOST_STEPS, History, Step
 from chronotome.session.limits import ContentHash, Id, Name
 from chronotome.session.model import Recording, Session, Track, check, replace
@@ -188,7 +189,9 @@ class LedgerReader:
         elif "column" in entry:
             self._columns[_number(entry["column"])] = self._column(entry)
         elif "track" in entry:
-            self._parts[_number(entry["track"])] = converted(entry.get("value"), Track)
+            self._parts[_number(entry["track"])] = with_shared_takes(
+                converted(track_of_today(entry.get("value")), Track)
+            )
         elif "session" in entry:
             self._parts[_number(entry["session"])] = self._session(entry)
         else:

@@ -13,17 +13,18 @@ from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import SUFFIXES, cannot_write, content_hash, new_hash
-from chronotome.files.door import Untrusted, bytes_of, is_there, trusted
+from chronotome.files.door import Untrusted, bytes_of, converted, is_there, trusted
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
+from chronotome.files.older import session_of_today, with_shared_takes
 from chronotome.files.session_lock import NAME as LOCK
 from chronotome.files.writing import folder_at, replacing, sweep
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.history import History
 from chronotome.session.limits import ContentHash, FileName
-from chronotome.session.model import Recording, Session, check
+from chronotome.session.model import Recording, Session, check, replace
 
 FORMAT = "chronotome-session"
-VERSION = 1
+VERSION, FIRST_WITH_TAKES = 2, 2
 DOCUMENT = "session.json"
 AUDIO = "audio"
 COPIED_AT_ONCE = 1 << 22
@@ -124,7 +125,7 @@ def _read_document(path: Path) -> Document:
             "Update Chronotome; the session was left untouched.",
         )
     try:
-        document = trusted(data, Document)
+        document = _decoded(data, head.version)
         check(document.session)
     except ValueError as error:
         if ".file`" in str(error) or ".history`" in str(error):
@@ -134,6 +135,17 @@ def _read_document(path: Path) -> Document:
         words = str(error) if isinstance(error, Untrusted) else f"is damaged ({error})"
         raise UnusableFile(path, words, "Open a copy of it from a backup.") from None
     return document
+
+
+def _decoded(data: bytes, version: int) -> Document:
+    """The document, in today's shape; raises ValueError."""
+    if version < FIRST_WITH_TAKES:
+        written = trusted(data, dict[str, Any])
+        document = converted({**written, "session": session_of_today(written.get("session"))}, Document)
+    else:
+        document = trusted(data, Document)
+    tracks = tuple(with_shared_takes(track) for track in document.session.tracks)
+    return replace(document, session=replace(document.session, tracks=tracks))
 
 
 def _read_history(folder: Path, document: Document) -> tuple[History, str | None]:

@@ -89,7 +89,7 @@ def straighten_files(
         alone = set_solo(session, track.id, True)
         share = part_of(progress, 0.5 + 0.5 * number / len(every), 0.5 + 0.5 * (number + 1) / len(every))
         mix = render_mix(renderer, plan_for(alone), pool.ready(), part_of(share, 0, 0.8))
-        channels = session.recording_of(track.clips[0]).channels
+        channels = max(session.recording_of(take).channels for take in track.takes)
         export_mix(
             OfflineMix(mix, arena, channels=channels),
             out,
@@ -110,7 +110,7 @@ def _fitted(session: Session, source: Source, path: Path, how: Straightening, pr
     heard = analyse(audio, path.stem, progress, tag=tempo_tag(path))
     session = set_analysis(session, recording.content, heard.onsets, heard.measured, heard.material)
     session = set_reads(session, track.id, how.reads)
-    if beats_of(session, session.tracks[0].clips[0]) is None:
+    if all(beats_of(session, take) is None for take in track.takes):
         raise UnusableFile(path, "has no beats: too few hits", "Choose another guide.")
     session = set_move_by(session, track.id, how.move_by)
     if how.beat_one is not None:

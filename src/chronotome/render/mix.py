@@ -1,7 +1,9 @@
 """Rendered pieces in order, and the one function that turns them into sound for player and export."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import IntEnum
+from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -11,10 +13,13 @@ from chronotome.units import Frames
 
 MOST_LANES = 512
 MOST_PLACEMENTS = 1 << 18
+MOST_PARTS = 1 << 16
 HEADER = 8
-COLUMNS = 4
+COLUMNS = 5
+PART_COLUMNS = 6
 OUT_CHANNELS = 2
-TABLE_BYTES = 8 * (HEADER + 4 * MOST_LANES + COLUMNS * MOST_PLACEMENTS)
+TABLE_BYTES = 8 * (HEADER + 3 * MOST_LANES + PART_COLUMNS * MOST_PARTS + COLUMNS * MOST_PLACEMENTS)
+QUARTER = np.pi / 2
 
 
 class Side(IntEnum):
@@ -25,28 +30,45 @@ class Side(IntEnum):
     BOTH = 2
 
 
+class Part(NamedTuple):
+    """What sounds alike: how loud on the left and on the right, and where it comes in and goes out.
+
+    Fades are session frames, by equal power; none where start and end are the same.
+    """
+
+    left: float = 1.0
+    right: float = 1.0
+    fade_in: tuple[int, int] = (0, 0)
+    fade_out: tuple[int, int] = (0, 0)
+
+
 @dataclass(frozen=True, eq=False)
 class Lane:
     """Placements that do not overlap: where they start, how long they are, where their samples lie.
 
-    Invariants: columns of equal length; `starts` rises; a placement ends before the next one starts.
+    Invariants: columns of equal length; `starts` rises; a placement ends before the next one starts. `parts`
+    says which of the mix's parts each belongs to.
     """
 
     side: Side
-    gain: float
     starts: Frames
     lengths: Frames
     offsets: Frames
     channels: Frames
+    parts: Frames
 
 
 @dataclass(frozen=True, eq=False)
 class Mix:
-    """A mix is data: lanes, and the gain of each side. `serial` grows with every mix."""
+    """A mix is data: lanes, the parts that their placements belong to, and the gain of As played.
+
+    `serial` grows with every mix.
+    """
 
     serial: int
     frames: int
     lanes: tuple[Lane, ...]
+    parts: tuple[Part, ...] = (Part(),)
     played_gain: float = 1.0
     """Matches the level of As played to that of Edited."""
 
@@ -62,8 +84,10 @@ class MixTable:
             MOST_LANES, 3
         )
         at += 8 * 3 * MOST_LANES
-        self._lane_gains: NDArray[np.float64] = np.frombuffer(buffer, np.float64, MOST_LANES, at)
-        at += 8 * MOST_LANES
+        self._parts: NDArray[np.float64] = np.frombuffer(
+            buffer, np.float64, PART_COLUMNS * MOST_PARTS, at
+        ).reshape(MOST_PARTS, PART_COLUMNS)
+        at += 8 * PART_COLUMNS * MOST_PARTS
         self._columns: NDArray[np.int64] = np.frombuffer(
             buffer, np.int64, COLUMNS * MOST_PLACEMENTS, at
         ).reshape(COLUMNS, MOST_PLACEMENTS)
@@ -79,16 +103,20 @@ class MixTable:
 
     def write(self, mix: Mix) -> None:
         total = sum(len(lane.starts) for lane in mix.lanes)
-        if total > MOST_PLACEMENTS or len(mix.lanes) > MOST_LANES:
-            raise ValueError(f"{total} placements in {len(mix.lanes)} lanes are more than a mix holds")
+        if total > MOST_PLACEMENTS or len(mix.lanes) > MOST_LANES or len(mix.parts) > MOST_PARTS:
+            counts = f"{total} placements of {len(mix.parts)} parts in {len(mix.lanes)} lanes"
+            raise ValueError(f"{counts} are more than a mix holds")
         at = 0
         for index, lane in enumerate(mix.lanes):
             end = at + len(lane.starts)
-            for row, column in enumerate((lane.starts, lane.lengths, lane.offsets, lane.channels)):
+            columns = (lane.starts, lane.lengths, lane.offsets, lane.channels, lane.parts)
+            for row, column in enumerate(columns):
                 self._columns[row, at:end] = column
             self._lanes[index] = (at, end, lane.side)
-            self._lane_gains[index] = lane.gain
             at = end
+        self._parts[: len(mix.parts)] = [
+            (each.left, each.right, *each.fade_in, *each.fade_out) for each in mix.parts
+        ]
         self._whole[:3] = (mix.serial, mix.frames, len(mix.lanes))
         self._gains[3] = mix.played_gain
 
@@ -100,20 +128,19 @@ class MixTable:
         end = start + len(out)
         for lane in range(int(self._whole[2])):
             first, last, lane_side = self._lanes[lane].tolist()
-            gain = float(self._lane_gains[lane])
-            if gain == 0.0 or lane_side not in {side, Side.BOTH}:
+            if lane_side not in {side, Side.BOTH}:
                 continue
-            if lane_side == Side.AS_PLAYED:
-                gain *= float(self._gains[3])
+            gain = float(self._gains[3]) if lane_side == Side.AS_PLAYED else 1.0
             at = first + max(0, int(self._starts[first:last].searchsorted(start, "right")) - 1)
             while at < last and self._starts[at] < end:
-                self._add_placement(out, start, at, np.float32(gain), floats)
+                self._add_placement(out, start, at, gain, floats)
                 at += 1
 
-    def _add_placement(self, out: Samples, start: int, at: int, gain: np.float32, floats: Curve) -> None:
-        begins, length, offset, channels = self._columns[:, at].tolist()
+    def _add_placement(self, out: Samples, start: int, at: int, gain: float, floats: Curve) -> None:
+        begins, length, offset, channels, part = self._columns[:, at].tolist()
+        left, right, *fades = self._parts[part].tolist()
         low, high = max(begins, start), min(begins + length, start + len(out))
-        if low >= high:
+        if low >= high or left == right == 0.0:
             return
         first = offset + (low - begins) * channels
         span = floats[first : first + (high - low) * channels]
@@ -124,7 +151,24 @@ class MixTable:
             span = span.reshape(-1, channels) @ fold_down(channels, out.shape[1])
         else:
             span = span.reshape(-1, channels)
-        target += span if gain == 1.0 else span * gain
+        span = _faded(span, low, high, fades)
+        if left != right and len(target[0]) == OUT_CHANNELS:
+            target += span * np.array([left * gain, right * gain], np.float32)
+            return
+        gain *= left
+        target += span if gain == 1.0 else span * np.float32(gain)
+
+
+def _faded(span: Samples, low: int, high: int, fades: Sequence[float]) -> Samples:
+    """Frames [low, high) by equal power while they come in or go out."""
+    rises, risen, falls, fallen = fades
+    if low < risen:
+        share = np.clip((np.arange(low, high) + 0.5 - rises) / (risen - rises), 0.0, 1.0)
+        span = span * np.sin(QUARTER * share).astype(np.float32)[:, None]
+    if high > falls and fallen > falls:
+        share = np.clip((np.arange(low, high) + 0.5 - falls) / (fallen - falls), 0.0, 1.0)
+        span = span * np.cos(QUARTER * share).astype(np.float32)[:, None]
+    return span
 
 
 def fold_down(channels: int, wanted: int) -> Samples:

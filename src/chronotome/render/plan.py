@@ -1,16 +1,21 @@
 """Session -> plan: which spans of which recordings sound where, at what length."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from functools import lru_cache
 from typing import NamedTuple
 
 import numpy as np
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.click import ClickPlan, click_plan
-from chronotome.session.anchors import Anchors, anchors_of, extent_of
+from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, window_of
 from chronotome.session.limits import ContentHash
-from chronotome.session.model import Clip, LockGroup, Session, Track
+from chronotome.session.memo import by_identity
+from chronotome.session.model import Clip, ClipId, LockGroup, Session, Take, Track
 from chronotome.units import Frames, gain_of
+
+SOFT_SECONDS = 0.003
+"""Over which a cut edge comes in or goes out, so that it does not click."""
 
 
 class PieceKey(NamedTuple):
@@ -31,8 +36,8 @@ Ears = tuple[tuple[ContentHash, int], ...]
 
 
 @dataclass(frozen=True, eq=False)
-class ClipPlan:
-    """One clip: source frames and session frames of its anchors; piece k lies between anchors k and k + 1.
+class TakePlan:
+    """One take: source frames and session frames of its anchors; piece k lies between anchors k and k + 1.
 
     Invariants: both rise strictly, at the session's rate; two anchors or more.
     """
@@ -55,7 +60,7 @@ class ClipPlan:
         is_last = piece == len(self) - 1
         return PieceKey(self.content, self.rate, self.move_by, start, end, length, is_last, self.ears)
 
-    def same_pieces(self, other: "ClipPlan") -> Frames:
+    def same_pieces(self, other: "TakePlan") -> Frames:
         """For each piece, which piece of another plan has the same key; -1 where none has."""
         mine = (self.content, self.rate, self.move_by, self.ears)
         if (other.content, other.rate, other.move_by, other.ears) != mine:
@@ -69,11 +74,45 @@ class ClipPlan:
         return np.where(same, at, -1)
 
 
+class Fade(NamedTuple):
+    """Session frames between which a clip comes in or goes out, by equal power."""
+
+    start: int
+    end: int
+
+
+@dataclass(frozen=True, eq=False)
+class ClipPlan:
+    """A window on a take: which part of it sounds, how loud, and how it begins and ends."""
+
+    id: ClipId
+    take: TakePlan
+    window: Window
+    gain: float
+    """Its own; 0 where it is muted."""
+    fade_in: Fade | None = None
+    fade_out: Fade | None = None
+
+    @property
+    def played_at(self) -> int:
+        """Session frame at which its first source frame sounds as played."""
+        return self.take.played_at + self.window.first - int(self.take.source[0])
+
+    @property
+    def pieces(self) -> slice:
+        """Those of the take's pieces that sound in the window, be it in part."""
+        heard = self.take.heard
+        first = int(heard.searchsorted(self.window.start, "right")) - 1
+        last = int(heard.searchsorted(self.window.end, "left"))
+        return slice(max(0, first), min(last, len(self.take)))
+
+
 @dataclass(frozen=True, eq=False)
 class TrackPlan:
     gain: float
     """0 where muted, or where another track is solo."""
     clips: tuple[ClipPlan, ...]
+    """In the order in which they sound."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -93,7 +132,7 @@ def plan_for(session: Session) -> Plan:
     tracks = []
     for track in session.tracks:
         is_heard = not track.is_muted and (track.is_solo or not any_solo)
-        clips = tuple(clip_plan(session, track, clip) for clip in track.clips)
+        clips = _faded(tuple(clip_plan(session, track, clip) for clip in track.clips), session)
         tracks.append(TrackPlan(gain_of(track.level) if is_heard else 0.0, clips))
     frames = extent_of(session)
     click = click_plan(session, frames) if session.click.is_on else None
@@ -101,16 +140,88 @@ def plan_for(session: Session) -> Plan:
 
 
 def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
-    """The pieces of one clip, and what they are stretched with."""
+    """One clip by itself, its edges as the person faded them."""
+    return _clip_plan(
+        take_plan(session, track, clip.take), clip, window_of(session, track, clip), session.rate
+    )
+
+
+@by_identity(64)
+def _clip_plan(take: TakePlan, clip: Clip, window: Window, rate: int) -> ClipPlan:
+    length = window.end - window.start
+    rise, fall = (min(length, round(seconds * rate)) for seconds in (clip.fade_in, clip.fade_out))
+    return ClipPlan(
+        clip.id,
+        take,
+        window,
+        0.0 if clip.is_muted else gain_of(clip.level),
+        Fade(window.start, window.start + rise) if rise else None,
+        Fade(window.end - fall, window.end) if fall else None,
+    )
+
+
+def _faded(clips: tuple[ClipPlan, ...], session: Session) -> tuple[ClipPlan, ...]:
+    """Neighbours that overlap cross over; an edge that was cut is softened where nothing goes on after it."""
+    if len(clips) < 2 and not any(_is_cut(clip) for clip in clips):
+        return clips
+    soft = round(SOFT_SECONDS * session.rate)
+    ordered = sorted(clips, key=lambda clip: (clip.window.start, clip.window.end))
+    alone: ClipPlan | None = None
+    pairs = zip([alone, *ordered[:-1]], ordered, [*ordered[1:], alone], strict=True)
+    return tuple(_with_edges(before, clip, after, soft) for before, clip, after in pairs)
+
+
+def _is_cut(clip: ClipPlan) -> bool:
+    source = clip.take.source
+    return (clip.window.first, clip.window.last) != (int(source[0]), int(source[-1]))
+
+
+def _with_edges(before: ClipPlan | None, clip: ClipPlan, after: ClipPlan | None, soft: int) -> ClipPlan:
+    window, rise, fall = clip.window, clip.fade_in, clip.fade_out
+    reach = max(1, window.end - window.start)
+    if before is not None and before.window.end > window.start:
+        over = Fade(window.start, min(before.window.end, window.end))
+        rise = over if rise is None or over.end > rise.end else rise
+    elif rise is None and window.first > clip.take.source[0] and not _goes_on(before, clip):
+        rise = Fade(window.start, window.start + min(soft, reach // 2))
+    if after is not None and window.end > after.window.start:
+        over = Fade(max(after.window.start, window.start), min(window.end, after.window.end))
+        fall = over if fall is None or over.start < fall.start else fall
+    elif fall is None and window.last < clip.take.source[-1] and not _goes_on(clip, after):
+        fall = Fade(window.end - min(soft, reach // 2), window.end)
+    return (
+        clip if (rise, fall) == (clip.fade_in, clip.fade_out) else replace(clip, fade_in=rise, fade_out=fall)
+    )
+
+
+def _goes_on(before: ClipPlan | None, after: ClipPlan | None) -> bool:
+    """Whether two clips are parts of one take that meet, and sound alike: nothing is heard of the cut."""
+    return (
+        before is not None
+        and after is not None
+        and before.take is after.take
+        and before.window.last == after.window.first
+        and before.window.end == after.window.start
+        and before.gain == after.gain
+        and before.fade_out is None
+        and after.fade_in is None
+    )
+
+
+def take_plan(session: Session, track: Track, take: Take) -> TakePlan:
+    """The pieces of one take, and what they are stretched with."""
     guide = session.track(session.guide_of(track.id))
-    anchors = anchors_of(session, track, clip)
+    anchors = anchors_of(session, track, take)
     group = session.group_of(track.id)
     is_alone = group is None or guide.move_by is MoveBy.TAPE or _is_untouched(anchors)
-    ears = () if is_alone or group is None else _ears(session, group, anchors.offset)
+    ears = () if is_alone or group is None else _ears(session, group, take, anchors.offset)
+    return _take_plan(take, anchors, session.rate, guide.move_by, ears)
+
+
+@by_identity(64)
+def _take_plan(take: Take, anchors: Anchors, rate: int, move_by: MoveBy, ears: Ears) -> TakePlan:
     played_at = int(anchors.source[0]) - anchors.offset
-    return ClipPlan(
-        clip.recording, session.rate, guide.move_by, anchors.source, anchors.heard, played_at, ears
-    )
+    return TakePlan(take.recording, rate, move_by, anchors.source, anchors.heard, played_at, ears)
 
 
 def _is_untouched(anchors: Anchors) -> bool:
@@ -118,10 +229,19 @@ def _is_untouched(anchors: Anchors) -> bool:
     return len(anchors.source) == 2 and bool((anchors.heard - anchors.source == -anchors.offset).all())
 
 
-def _ears(session: Session, group: LockGroup, offset: int) -> Ears:
+def _ears(session: Session, group: LockGroup, take: Take, offset: int) -> Ears:
     """The recordings of a lock group, each with how much later the same moment is in it than at `offset`."""
-    return tuple(
-        (clip.recording, session.source_at_session_rate(clip)[0] - clip.start - offset)
-        for each in group.tracks
-        for clip in session.track(each).clips[:1]
+    beside = (session.beside(session.track(each), take) for each in group.tracks)
+    return _same(
+        tuple(
+            (other.recording, session.source_at_session_rate(other)[0] - other.start - offset)
+            for other in beside
+            if other is not None
+        )
     )
+
+
+@lru_cache(maxsize=1024)
+def _same(ears: Ears) -> Ears:
+    """One object for equal ones: plans are found by identity."""
+    return ears

@@ -1,6 +1,6 @@
 """Plan -> mix: renders what is missing, nearest to the playhead first, and hands the mix over."""
 
-from collections.abc import Callable, Iterator, Mapping
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from itertools import count
 
@@ -13,11 +13,11 @@ from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena, Region
 from chronotome.render.cache import PieceCache, Rendered
 from chronotome.render.click import ClickPlan, click_sound
-from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Lane, Mix, MixTable, Side
-from chronotome.render.plan import ClipPlan, Plan
+from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Lane, Mix, MixTable, Part, Side
+from chronotome.render.plan import ClipPlan, Fade, Plan, TakePlan
 from chronotome.render.pool import Source
 from chronotome.session.limits import ContentHash
-from chronotome.session.model import ClickSound
+from chronotome.session.model import ClickSound, ClipId
 from chronotome.units import Frames
 
 SOON_SECONDS = 0.4
@@ -33,16 +33,18 @@ def always() -> bool:
 
 @dataclass(eq=False)
 class Placed:
-    """What is known of a clip's pieces: where each lies in the arena, and its gain in energy.
+    """What is known of a take's pieces: where each lies in the arena, and its gain in energy.
 
-    Invariant: columns as long as the plan has pieces; `ready` is False where a piece was not rendered yet.
+    Invariant: columns as long as the plan has pieces; `ready` is False where a piece was not rendered yet,
+    `wanted` where no clip lets it sound.
     """
 
-    plan: ClipPlan
+    plan: TakePlan
     source: Source
     offsets: Frames
     gained: NDArray[np.float64]
     ready: NDArray[np.bool_]
+    wanted: NDArray[np.bool_]
 
     def put(self, piece: int, rendered: Rendered) -> None:
         self.offsets[piece] = rendered.region.offset
@@ -52,7 +54,7 @@ class Placed:
     @property
     def rendered_bytes(self) -> int:
         """Of the pieces that are stretched; the others are the source itself."""
-        rendered = np.diff(self.plan.heard) != np.diff(self.plan.source)
+        rendered = self.ready & (np.diff(self.plan.heard) != np.diff(self.plan.source))
         return 4 * self.source.region.channels * int(np.diff(self.plan.heard)[rendered].sum())
 
 
@@ -68,7 +70,7 @@ class Renderer:
         self.cache = cache or PieceCache(arena)
         self._serials: Iterator[int] = count(1)
         self._clicks: dict[tuple[int, ClickSound, bool], Region] = {}
-        self._known: dict[tuple[int, int], Placed] = {}
+        self._known: dict[ClipId, Placed] = {}
 
     def render(  # noqa: PLR0917 - everything a request carries
         self,
@@ -88,45 +90,53 @@ class Renderer:
         """
         serial = next(self._serials)
         placed = self._place(plan, sources, serial)
-        missing = _missing(placed, near, plan.frames)
+        distinct = list({id(each): each for each in placed.values()}.values())
+        missing = _missing(distinct, near, plan.frames)
         horizon = int(SOON_SECONDS * plan.rate)
-        for done, (distance, clip, piece) in enumerate(missing):
+        for done, (distance, take, piece) in enumerate(missing):
             if not is_wanted():
                 raise Cancelled
             if distance > horizon:
                 publish(self._mix(plan, placed, serial))
                 serial = next(self._serials)
                 horizon = 2 * distance
-            known = placed[clip]
+            known = distinct[take]
             known.put(piece, self.cache.render(known.plan.key(piece), sources, serial))
             if done % 64 == 0:
                 progress(done / len(missing))
-        self.cache.held = sum(known.rendered_bytes for known in placed.values())
+        self.cache.held = sum(known.rendered_bytes for known in distinct)
         publish(self._mix(plan, placed, serial))
 
-    def _place(self, plan: Plan, sources: Sources, serial: int) -> dict[tuple[int, int], Placed]:
-        """Find every piece that is there already; those of the last plan by comparing arrays."""
+    def _place(self, plan: Plan, sources: Sources, serial: int) -> dict[ClipId, Placed]:
+        """Find every piece that is there already; those of the last plan by comparing arrays.
+
+        Clips with the same take share what is known of it.
+        """
         is_over = self.cache.is_over
         last = {} if is_over else self._known
-        self._known = {}
-        for track_number, track in enumerate(plan.tracks):
-            for clip_number, clip in enumerate(track.clips):
-                source = sources.get(clip.content)
-                if source is not None:
-                    place = (track_number, clip_number)
-                    self._known[place] = self._placed(clip, source, last.get(place), serial)
+        self._known, by_take = {}, dict[int, Placed]()
+        for clip in (clip for track in plan.tracks for clip in track.clips):
+            source = sources.get(clip.take.content)
+            if source is None:
+                continue
+            known = by_take.get(id(clip.take))
+            if known is None:
+                known = by_take[id(clip.take)] = self._placed(clip.take, source, last.get(clip.id), serial)
+            known.wanted[clip.pieces] = True
+            self._known[clip.id] = known
         if is_over:  # every piece in use was just asked for by name
             self.cache.make_room()
         return self._known
 
-    def _placed(self, clip: ClipPlan, source: Source, last: Placed | None, serial: int) -> Placed:
+    def _placed(self, take: TakePlan, source: Source, last: Placed | None, serial: int) -> Placed:
         region = source.region
-        verbatim = np.diff(clip.heard) == np.diff(clip.source)
-        offsets = region.offset + clip.source[:-1] * region.channels
-        placed = Placed(clip, source, offsets, np.zeros(len(clip)), verbatim)
+        verbatim = np.diff(take.heard) == np.diff(take.source)
+        offsets = region.offset + take.source[:-1] * region.channels
+        unwanted = np.zeros(len(take), np.bool_)
+        placed = Placed(take, source, offsets, np.zeros(len(take)), verbatim, unwanted)
         unknown = ~verbatim
         if last is not None and last.source is source:
-            same = clip.same_pieces(last.plan)
+            same = take.same_pieces(last.plan)
             taken = unknown & (same >= 0)
             taken[taken] = last.ready[same[taken]]
             offsets[taken] = last.offsets[same[taken]]
@@ -136,26 +146,38 @@ class Renderer:
         if unknown.sum() > MANY_PIECES and not self.cache.is_over:
             return placed
         for piece in np.flatnonzero(unknown).tolist():
-            rendered = self.cache.get(clip.key(piece), serial)
+            rendered = self.cache.get(take.key(piece), serial)
             if rendered is not None:
                 placed.put(piece, rendered)
         return placed
 
-    def _mix(self, plan: Plan, placed: Mapping[tuple[int, int], Placed], serial: int) -> Mix:
-        lanes: list[Lane] = []
+    def _mix(self, plan: Plan, placed: Mapping[ClipId, Placed], serial: int) -> Mix:
+        lanes, parts = list[Lane](), list[Part]()
         total = gained = 0.0
-        for (track_number, _), known in placed.items():
-            gain = plan.tracks[track_number].gain
-            lanes.append(_played_lane(known.plan, known.source, gain))
-            lanes.append(_edited_lane(known, gain))
-            total += known.source.energy * gain**2
-            gained += float(known.gained.sum()) * gain**2
+        for track in plan.tracks:
+            edited, played = _Spread(Side.EDITED), _Spread(Side.AS_PLAYED)
+            for clip in track.clips:
+                known = placed.get(clip.id)
+                if known is None:
+                    continue
+                gain = track.gain * clip.gain
+                share = (clip.window.last - clip.window.first) / int(
+                    clip.take.source[-1] - clip.take.source[0]
+                )
+                total += share * known.source.energy * gain**2
+                gained += float(known.gained[clip.pieces].sum()) * gain**2
+                if gain:
+                    edited.add(_edited(clip, known), len(parts))
+                    played.add(_played(clip, known.source), len(parts) + 1)
+                    parts.extend(_parts(clip, gain))
+            lanes.extend((*played.lanes(), *edited.lanes()))
         gain = float(np.sqrt(max(total + gained, 0.0) / total)) if total > 0 else 1.0
         if plan.click is not None:
-            lanes.extend(self._click_lanes(plan.click, plan.rate))
-        return Mix(serial, plan.frames, tuple(lanes), gain)
+            lanes.extend(self._click_lanes(plan.click, plan.rate, len(parts)))
+            parts.append(Part(plan.click.gain, plan.click.gain))
+        return Mix(serial, plan.frames, tuple(lanes), tuple(parts), gain)
 
-    def _click_lanes(self, click: ClickPlan, rate: int) -> Iterator[Lane]:
+    def _click_lanes(self, click: ClickPlan, rate: int, part: int) -> Iterator[Lane]:
         for places, is_accent in ((click.accents, True), (click.others, False)):
             key = (rate, click.sound, is_accent)
             if key not in self._clicks:
@@ -165,54 +187,86 @@ class Renderer:
             region, count = self._clicks[key], len(places)
             yield Lane(
                 Side.BOTH,
-                click.gain,
                 places,
                 np.full(count, region.frames),
                 np.full(count, region.offset),
                 np.full(count, region.channels),
+                np.full(count, part),
             )
 
 
-def _missing(
-    placed: Mapping[tuple[int, int], Placed], near: int, end: int
-) -> list[tuple[int, tuple[int, int], int]]:
-    """(distance from the playhead, clip, piece) of all that is not rendered, nearest first."""
-    clips = list(placed)
+def _missing(takes: Sequence[Placed], near: int, end: int) -> list[tuple[int, int, int]]:
+    """(distance from the playhead, take, piece) of all that is not rendered, nearest first."""
     distances, owners, numbers = [], [], []
-    for owner, clip in enumerate(clips):
-        known = placed[clip]
-        pieces = np.flatnonzero(~known.ready)
+    for owner, known in enumerate(takes):
+        pieces = np.flatnonzero(~known.ready & known.wanted)
         starts, ends = known.plan.heard[pieces], known.plan.heard[pieces + 1]
         distances.append(np.where(ends > near, np.maximum(0, starts - near), end))
         owners.append(np.full(len(pieces), owner))
         numbers.append(pieces)
-    if not clips:
+    if not takes:
         return []
     distance, owner_of, number = (np.concatenate(each) for each in (distances, owners, numbers))
     order = np.lexsort((number, owner_of, distance))
-    rows = zip(distance[order].tolist(), owner_of[order].tolist(), number[order].tolist(), strict=True)
-    return [(far, clips[owner], piece) for far, owner, piece in rows]
+    return list(zip(distance[order].tolist(), owner_of[order].tolist(), number[order].tolist(), strict=True))
 
 
-def _edited_lane(known: Placed, gain: float) -> Lane:
-    ready = known.ready
-    lengths = np.diff(known.plan.heard)[ready]
-    channels = np.full(len(lengths), known.source.region.channels)
-    return Lane(Side.EDITED, gain, known.plan.heard[:-1][ready], lengths, known.offsets[ready], channels)
+Columns = tuple[Frames, Frames, Frames, Frames]
+"""Starts, lengths, offsets and channels of placements, in order."""
 
 
-def _played_lane(clip: ClipPlan, source: Source, gain: float) -> Lane:
-    """The clip's span as it was recorded, from its first anchor to its last."""
-    first, last = int(clip.source[0]), int(clip.source[-1])
+class _Spread:
+    """Clips of a track laid out over as few lanes as need be: no two in one lane sound at once."""
+
+    def __init__(self, side: Side) -> None:
+        self._side = side
+        self._lanes: list[list[tuple[Frames, ...]]] = []
+        self._ends: list[int] = []
+
+    def add(self, columns: Columns, part: int) -> None:
+        starts, lengths = columns[:2]
+        if not len(starts):
+            return
+        free = (lane for lane, end in enumerate(self._ends) if end <= starts[0])
+        lane = next(free, len(self._lanes))
+        if lane == len(self._lanes):
+            self._lanes.append([])
+            self._ends.append(0)
+        self._lanes[lane].append((*columns, np.full(len(starts), part)))
+        self._ends[lane] = int(starts[-1] + lengths[-1])
+
+    def lanes(self) -> Iterator[Lane]:
+        for clips in self._lanes:
+            yield Lane(self._side, *(np.concatenate(column) for column in zip(*clips, strict=True)))
+
+
+def _edited(clip: ClipPlan, known: Placed) -> Columns:
+    """The pieces that are ready, the first and last of them only as far as the window lets them sound."""
+    pieces, window, channels = clip.pieces, clip.window, known.source.region.channels
+    ready = known.ready[pieces]
+    heard = known.plan.heard[pieces.start : pieces.stop + 1]
+    begins = np.maximum(heard[:-1], window.start)[ready]
+    ends = np.minimum(heard[1:], window.end)[ready]
+    offsets = known.offsets[pieces][ready] + (begins - heard[:-1][ready]) * channels
+    return begins, ends - begins, offsets, np.full(len(begins), channels)
+
+
+def _played(clip: ClipPlan, source: Source) -> Columns:
+    """The clip's span as it was recorded."""
+    first, last = clip.window.first, clip.window.last
     offset = source.region.offset + first * source.region.channels
-    return Lane(
-        Side.AS_PLAYED,
-        gain,
-        np.array([clip.played_at]),
-        np.array([last - first]),
-        np.array([offset]),
-        np.array([source.region.channels]),
-    )
+    one = np.array([clip.played_at])
+    return one, np.array([last - first]), np.array([offset]), np.array([source.region.channels])
+
+
+def _parts(clip: ClipPlan, gain: float) -> tuple[Part, Part]:
+    """How loud a clip is and how it begins and ends: as edited, as played."""
+    begin, end = clip.played_at, clip.played_at + clip.window.last - clip.window.first
+    rise, fall = clip.fade_in or Fade(0, 0), clip.fade_out or Fade(0, 0)
+    up, down = (min(each.end - each.start, end - begin) for each in (rise, fall))
+    edited = Part(gain, gain, rise, fall)
+    played = Part(gain, gain, (begin, begin + up) if up else (0, 0), (end - down, end) if down else (0, 0))
+    return edited, played
 
 
 def render_mix(renderer: Renderer, plan: Plan, sources: Sources, progress: Progress = unheard) -> Mix:

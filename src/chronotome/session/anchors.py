@@ -12,8 +12,8 @@ from chronotome.session.fit import BeatMap
 from chronotome.session.fitted import Fitted
 from chronotome.session.follow import beats_of, fitted_of
 from chronotome.session.memo import by_identity
-from chronotome.session.model import Clip, Session, Track
-from chronotome.session.tighten import targets_of
+from chronotome.session.model import Clip, Recording, Session, Take, Track
+from chronotome.session.tighten import Targets, targets_of
 from chronotome.units import Frames, at_other_rate
 
 FAINT_ANCHOR = 20.0
@@ -36,7 +36,7 @@ class Anchors:
     offset: int
 
     def heard_at(self, source: NDArray[np.float64]) -> NDArray[np.float64]:
-        """Session frames at which source frames sound; straight on at both ends."""
+        """Session frames at which source frames sound, at the session's rate; straight on at both ends."""
         first, last = (
             (self.heard[at] - self.heard[at - 1]) / (self.source[at] - self.source[at - 1]) for at in (1, -1)
         )
@@ -44,27 +44,32 @@ class Anchors:
         before = np.minimum(source - self.source[0], 0) * first
         return np.asarray(inside + before + np.maximum(source - self.source[-1], 0) * last)
 
+    def heard_of(self, source: float) -> int:
+        """The session frame at which a source frame sounds."""
+        return round(float(self.heard_at(np.array([source]))[0]))
 
-@by_identity(8)
+    def source_of(self, heard: float) -> float:
+        """The source frame that sounds at a session frame, within the take."""
+        return float(np.interp(heard, self.heard, self.source))
+
+
 def extent_of(session: Session) -> int:
     """Frames of all of it, as played or as it sounds, whichever is longer."""
-    ends = [
-        int(anchors_of(session, track, clip).heard[-1]) for track in session.tracks for clip in track.clips
-    ]
+    ends = [window_of(session, track, clip).end for track, clip in session.clips]
     return max([session.frames, *ends])
 
 
 def heard_beats_of(session: Session, track: Track) -> BeatMap | None:
     """The beats of a track's recording in seconds of the session, after the fit: what drift is left."""
-    if not track.clips:
+    take = track.first_take
+    if take is None:
         return None
-    clip = track.clips[0]
-    beats = beats_of(session, clip)
+    beats = beats_of(session, take)
     if beats is None:
         return None
-    recording = session.recording_of(clip)
-    seconds = clip.start / session.rate + beats.seconds - clip.source_start / recording.rate
-    fit = fitted_of(session, track, clip)
+    recording = session.recording_of(take)
+    seconds = take.start / session.rate + beats.seconds - take.source_start / recording.rate
+    fit = fitted_of(session, track, take)
     if fit is not None:
         seconds = fit(seconds * session.rate) / session.rate
     rising = np.concatenate([[True], np.diff(np.maximum.accumulate(seconds)) > LEAST_BEAT])
@@ -73,29 +78,78 @@ def heard_beats_of(session: Session, track: Track) -> BeatMap | None:
     return BeatMap(seconds[rising], beats.beats[rising], beats.by_hand[rising])
 
 
+def anchors_of(session: Session, track: Track, take: Take) -> Anchors:
+    """The map of a take: by its own targets and beats, or by its guide's, and both of its ends."""
+    guide, leading = session.leading(track, take)
+    return _anchors(
+        take,
+        session.recording_of(take),
+        guide.move_by,
+        session.group_of(track.id) is not None,
+        targets_of(session, guide, leading),
+        fitted_of(session, guide, leading),
+        leading,
+        session.recording_of(leading),
+        counted_of(session, leading),
+        session.rate,
+    )
+
+
 @by_identity(16)
-def anchors_of(session: Session, track: Track, clip: Clip) -> Anchors:
-    """The map of one clip: by its own targets and beats, or by its guide's, and both of its ends."""
-    guide = session.track(session.guide_of(track.id))
-    leading = clip if guide is track else (guide.clips[0] if guide.clips else clip)
-    targets = targets_of(session, guide, leading)
-    fit = fitted_of(session, guide, leading)
-    start, end = session.source_at_session_rate(clip)
-    offset = start - clip.start
+def _anchors(  # noqa: PLR0917 - found again by the identity of each
+    take: Take,
+    recording: Recording,
+    move_by: MoveBy,
+    is_locked: bool,  # noqa: FBT001 - the same
+    targets: Targets,
+    fit: Fitted | None,
+    leading: Take,
+    led: Recording,
+    counts: NDArray[np.bool_],
+    rate: int,
+) -> Anchors:
+    start, end = (round(frame * rate / recording.rate) for frame in (take.source_start, take.source_end))
+    offset = start - take.start
     played, landed = targets.played, targets.target
-    if fit is not None and guide.move_by is not MoveBy.CUTTING:
-        played, landed = _with_beats(fit, played, landed, int(BEAT_APART_SECONDS * session.rate))
+    if fit is not None and move_by is not MoveBy.CUTTING:
+        played, landed = _with_beats(fit, played, landed, int(BEAT_APART_SECONDS * rate))
     if not len(played) or (landed == played).all():
-        source, heard = np.array([start, end]), np.array([clip.start, clip.start + end - start])
+        source, heard = np.array([start, end]), np.array([take.start, take.start + end - start])
         return Anchors(source, heard, offset)
     if fit is not None:
         source, heard = _with_fitted_ends(played + offset, landed, (start, end), offset, fit)
     else:
-        rings = session.group_of(track.id) is not None
-        source, heard = _with_ends(played + offset, landed, start, end, clip.start, keeps_tail=rings)
-    if guide.move_by is not MoveBy.CUTTING:
-        source, heard = _with_faint(session, leading, source, heard, offset)
+        source, heard = _with_ends(played + offset, landed, start, end, take.start, keeps_tail=is_locked)
+    if move_by is not MoveBy.CUTTING:
+        source, heard = _with_faint(leading, led, counts, rate, source, heard, offset)
     return Anchors(source, heard, offset)
+
+
+@dataclass(frozen=True)
+class Window:
+    """The session frames between which a clip sounds, and the source frames that sound there, as edited."""
+
+    start: int
+    end: int
+    first: int
+    last: int
+    """Source frames, at the session's rate."""
+
+
+def window_of(session: Session, track: Track, clip: Clip) -> Window:
+    """Where a clip's edges sound. Parts of one take meet at the very same frame."""
+    return _window(anchors_of(session, track, clip.take), clip, session.recording_of(clip), session.rate)
+
+
+@by_identity(64)
+def _window(anchors: Anchors, clip: Clip, recording: Recording, rate: int) -> Window:
+    first, last = int(anchors.source[0]), int(anchors.source[-1])
+    if clip.head:
+        first = min(max(first, round(clip.source_start * rate / recording.rate)), last - 1)
+    if clip.tail:
+        last = max(min(last, round(clip.source_end * rate / recording.rate)), first + 1)
+    start, end = np.rint(anchors.heard_at(np.array([first, last], np.float64))).astype(np.int64).tolist()
+    return Window(start, max(end, start + 1), first, last)
 
 
 def _with_fitted_ends(
@@ -153,20 +207,25 @@ def _with_ends(
     return rising(source, heard)
 
 
-def _with_faint(
-    session: Session, clip: Clip, source: Frames, heard: Frames, offset: int
+def _with_faint(  # noqa: PLR0917 - all that it depends on
+    take: Take,
+    recording: Recording,
+    counts: NDArray[np.bool_],
+    rate: int,
+    source: Frames,
+    heard: Frames,
+    offset: int,
 ) -> tuple[Frames, Frames]:
     """Add faint onsets at their mapped places, so that no attack is smeared.
 
     Each is placed by rounding between its neighbours, so an edit elsewhere does not touch it.
     """
-    recording = session.recording_of(clip)
     onsets = recording.onsets
-    faint = ~counted_of(session, clip) & (onsets.strength_array >= FAINT_ANCHOR)
+    faint = ~counts & (onsets.strength_array >= FAINT_ANCHOR)
     frames = onsets.frame_array[faint]
-    frames = frames[(frames >= clip.source_start) & (frames < clip.source_end)]
-    extra = clip.start + offset + at_other_rate(frames - clip.source_start, recording.rate, session.rate)
-    narrow = int(NARROWEST_SECONDS * session.rate)
+    frames = frames[(frames >= take.source_start) & (frames < take.source_end)]
+    extra = take.start + offset + at_other_rate(frames - take.source_start, recording.rate, rate)
+    narrow = int(NARROWEST_SECONDS * rate)
     if len(extra):
         after = np.searchsorted(source, extra)
         roomy = (after > 0) & (after < len(source))

@@ -3,11 +3,11 @@
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.fit import BeatMap, Fit, Measured, Reads, Take, beat_map
+from chronotome.session.fit import BeatMap, Evidence, Fit, Measured, Reads, beat_map
 from chronotome.session.fitted import Fitted
 from chronotome.session.grid import Metre, TempoMap
 from chronotome.session.memo import by_identity
-from chronotome.session.model import Clip, Follow, Recording, Session
+from chronotome.session.model import Follow, Recording, Session, Take
 
 
 @by_identity(64)
@@ -16,7 +16,7 @@ def beats_by(
 ) -> BeatMap | None:
     """The beats of a recording; `hits` are those that may be its beats, or none."""
     frames = recording.onsets.frame_array[hits] if len(hits) else np.zeros(0, np.int64)
-    return beat_map(fit, measured, Take(recording.frames, recording.rate, frames, metre))
+    return beat_map(fit, measured, Evidence(recording.frames, recording.rate, frames, metre))
 
 
 no_hits = np.zeros(0, bool)
@@ -24,12 +24,12 @@ no_hits = np.zeros(0, bool)
 
 @by_identity(64)
 def fitted_by(  # noqa: PLR0917 - found again by the identity of each
-    clip: Clip, recording: Recording, beats: BeatMap, steady: float, tempo: TempoMap, rate: int
+    take: Take, recording: Recording, beats: BeatMap, steady: float, tempo: TempoMap, rate: int
 ) -> Fitted | None:
     """The map of a clip of these beats; `steady` is how much of their drift is taken out."""
-    played = clip.start + (beats.seconds - clip.source_start / recording.rate) * rate
+    played = take.start + (beats.seconds - take.source_start / recording.rate) * rate
     straight = (beats.seconds - beats.beat_one) * beats.slope
-    wanted = clip.beat + (1 - steady) * straight + steady * beats.beats
+    wanted = take.beat + (1 - steady) * straight + steady * beats.beats
     fitted = tempo.seconds_at(wanted) * rate
     rising = np.concatenate([[True], np.diff(np.maximum.accumulate(fitted)) > 1.0])
     if rising.sum() < 2:
@@ -37,14 +37,14 @@ def fitted_by(  # noqa: PLR0917 - found again by the identity of each
     return Fitted(played[rising], fitted[rising])
 
 
-def measured_fit_of(session: Session, clip: Clip) -> Fitted | None:
+def measured_fit_of(session: Session, take: Take) -> Fitted | None:
     """The map of a clip by what was measured and said of its beats, never by which of its hits count."""
-    recording = session.recording_of(clip)
-    track = next((each for each in session.tracks if clip in each.clips), None)
+    recording = session.recording_of(take)
+    track = next((each for each in session.tracks if any(clip.take is take for clip in each.clips)), None)
     if track is None or recording.fit.reads is not Reads.MEASURED:
         return None
     guide = session.track(session.guide_of(track.id))
-    leading = guide.clips[0] if guide.clips else clip
+    leading = session.leading(track, take)[1]
     if guide.follow is not Follow.SONG:
         return None
     led = session.recording_of(leading)

@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from chronotome.session.grid import Grid, Metre, TempoMap, bar_lines, nearest_lines, position_words
 from chronotome.session.memo import by_identity
-from chronotome.session.model import Clip, Session, Track
+from chronotome.session.model import Session, Take, Track
 from chronotome.session.onsets import OnsetId
 from chronotome.session.tighten import Reason, Targets, targets_of
 from chronotome.units import BeatArray, Frames
@@ -85,18 +85,19 @@ def _no_check(at: int) -> Check:
 NOTHING = Checks(np.zeros(0, np.int64), np.zeros(0, np.int64), np.zeros(0, np.int64), _no_check)
 
 
-def checks_of(session: Session, track: Track) -> Checks:
-    """Places on a track, in order of time.
+def checks_of(session: Session, track: Track, take: Take | None = None) -> Checks:
+    """Places on a take of a track, the first where none is named, in order of time.
 
     None on one that is locked to another, and none against a tempo that nobody chose.
     """
-    if session.guide_of(track.id) != track.id or not track.clips or not session.is_tempo_set:
+    take = take or track.first_take
+    if session.guide_of(track.id) != track.id or take is None or not session.is_tempo_set:
         return NOTHING
-    return _clip_checks(session, track, track.clips[0])
+    return _take_checks(session, track, take)
 
 
-def _clip_checks(session: Session, track: Track, clip: Clip) -> Checks:
-    targets = targets_of(session, track, clip)
+def _take_checks(session: Session, track: Track, take: Take) -> Checks:
+    targets = targets_of(session, track, take)
     settings = track.tighten
     return _found(targets, settings.grid, settings.swing, session.tempo, session.metre)
 

@@ -8,29 +8,29 @@ from chronotome.session.clock import Clock
 from chronotome.session.fitted import Fitted
 from chronotome.session.grid import Metre, TempoMap
 from chronotome.session.memo import by_identity
-from chronotome.session.model import Clip, Recording, Session
+from chronotome.session.model import Recording, Session, Take
 from chronotome.session.sift import needs_clock, sifted
 
 
-def clock_of(session: Session, clip: Clip) -> Clock:
+def clock_of(session: Session, take: Take) -> Clock:
     """Where the frames of a clip's recording are in the song's beats, once it follows: one clock for all."""
-    recording = session.recording_of(clip)
-    fit = measured_fit_of(session, clip)
-    place = (clip.source_start, clip.start / session.rate, recording.rate)
+    recording = session.recording_of(take)
+    fit = measured_fit_of(session, take)
+    place = (take.source_start, take.start / session.rate, recording.rate)
     return Clock(*place, session.tempo, session.metre, session.rate, fit)
 
 
-def inside_of(session: Session, clip: Clip) -> NDArray[np.bool_]:
+def inside_of(session: Session, take: Take) -> NDArray[np.bool_]:
     """True for each onset of the clip's recording that lies within the clip."""
-    frames = session.recording_of(clip).onsets.frame_array
-    return (frames >= clip.source_start) & (frames < clip.source_end)
+    frames = session.recording_of(take).onsets.frame_array
+    return (frames >= take.source_start) & (frames < take.source_end)
 
 
-def counted_of(session: Session, clip: Clip) -> NDArray[np.bool_]:
+def counted_of(session: Session, take: Take) -> NDArray[np.bool_]:
     """True for each onset of the clip's recording that lies within the clip and counts."""
-    recording = session.recording_of(clip)
-    span = (clip.source_start, clip.source_end, clip.start)
-    fit = measured_fit_of(session, clip) if needs_clock(recording.sift) else None
+    recording = session.recording_of(take)
+    span = (take.source_start, take.source_end, take.start)
+    fit = measured_fit_of(session, take) if needs_clock(recording.sift) else None
     return _counted(recording, *span, session.rate, session.tempo, session.metre, fit)
 
 

@@ -184,7 +184,7 @@ def _through(at: BeatArray, known: BeatArray, values: BeatArray) -> BeatArray:
 
 
 @dataclass(frozen=True)
-class Take:
+class Evidence:
     """What a beat map is computed from: length and rate of the recording, hits that count, in frames."""
 
     frames: int
@@ -193,28 +193,28 @@ class Take:
     metre: Metre
 
 
-def beat_map(fit: Fit, measured: Measured | None, take: Take) -> BeatMap | None:
+def beat_map(fit: Fit, measured: Measured | None, evidence: Evidence) -> BeatMap | None:
     """The beats of a recording; None where nothing is known of them."""
-    known = _unpinned(fit, measured, take)
+    known = _unpinned(fit, measured, evidence)
     if known is None or len(known[0]) < 2:
         return None
     seconds, beats = known
     step = middle_of(np.diff(beats))
-    pins = [(pin.frame / take.rate, pin.beat) for pin in fit.pins]
+    pins = [(pin.frame / evidence.rate, pin.beat) for pin in fit.pins]
     if fit.beat_one is not None and not any(beat == 0 for _, beat in pins):
-        pins.append((fit.beat_one / take.rate, 0.0))
+        pins.append((fit.beat_one / evidence.rate, 0.0))
     pins = _in_order(sorted(pins))
     hand = {pin.frame for pin in fit.pins}
     if pins:
         is_steady = fit.tempo is not None or (measured is not None and measured.is_constant)
-        seconds, beats = _pinned(seconds, beats, pins, step=step, bar=take.metre.bar, is_steady=is_steady)
+        seconds, beats = _pinned(seconds, beats, pins, step=step, bar=evidence.metre.bar, is_steady=is_steady)
     rising = np.concatenate([[True], (np.diff(seconds) > 1e-4) & (np.diff(beats) > 1e-9)])
     for moment, beat in pins:  # stays, however little room is left between it and the one before
         rising |= (seconds == moment) & (beats == beat)
     seconds, beats = seconds[rising], beats[rising]
     if len(seconds) < 2:
         return None
-    by_hand = np.isin(np.rint(seconds * take.rate).astype(np.int64), list(hand))
+    by_hand = np.isin(np.rint(seconds * evidence.rate).astype(np.int64), list(hand))
     return BeatMap(seconds, beats, by_hand)
 
 
@@ -227,20 +227,22 @@ def _in_order(pins: list[tuple[float, float]]) -> list[tuple[float, float]]:
     return kept
 
 
-def _unpinned(fit: Fit, measured: Measured | None, take: Take) -> tuple[SecondsArray, BeatArray] | None:
+def _unpinned(
+    fit: Fit, measured: Measured | None, evidence: Evidence
+) -> tuple[SecondsArray, BeatArray] | None:
     """Seconds and beats before anything that was tied by hand."""
-    duration = take.frames / take.rate
+    duration = evidence.frames / evidence.rate
     if fit.reads is not Reads.MEASURED:
-        step = take.metre.bar if fit.reads is Reads.BARS else take.metre.beat
-        seconds = take.hits / take.rate
+        step = evidence.metre.bar if fit.reads is Reads.BARS else evidence.metre.beat
+        seconds = evidence.hits / evidence.rate
         one = 0
         if fit.beat_one is not None and len(seconds):
-            one = int(np.abs(seconds - fit.beat_one / take.rate).argmin())
+            one = int(np.abs(seconds - fit.beat_one / evidence.rate).argmin())
         beats: BeatArray = (np.arange(len(seconds)) - one) * np.float64(step * fit.scale)
         return seconds, beats
     one_at = measured.beat_one if measured else 0.0
     if fit.beat_one is not None:
-        one_at = fit.beat_one / take.rate
+        one_at = fit.beat_one / evidence.rate
     if fit.tempo is not None:
         period = 60 / fit.tempo
         first, last = np.ceil(-one_at / period - 1e-6), np.floor((duration - one_at) / period + 1e-6)

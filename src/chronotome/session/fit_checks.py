@@ -36,9 +36,8 @@ def bar_starts(beats: BeatMap, metre: Metre) -> np.ndarray:
 def fit_checks_of(session: Session, track: Track) -> tuple[FitCheck, ...]:
     """Doubtful bars of a track's recording, or of its guide's, in order of time."""
     guide = session.track(session.guide_of(track.id))
-    if not guide.clips:
-        return ()
-    beats = beats_of(session, guide.clips[0])
+    take = guide.first_take
+    beats = None if take is None else beats_of(session, take)
     return () if beats is None else _found(beats, session.metre)
 
 

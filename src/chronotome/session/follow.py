@@ -7,26 +7,26 @@ from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap, Reads
 from chronotome.session.fitted import Fitted
 from chronotome.session.grid import TempoMap
-from chronotome.session.model import Clip, Follow, Session, Track
+from chronotome.session.model import Follow, Session, Take, Track
 
 
-def beats_of(session: Session, clip: Clip) -> BeatMap | None:
+def beats_of(session: Session, take: Take) -> BeatMap | None:
     """The beats of the clip's recording, in the recording's own seconds."""
-    recording = session.recording_of(clip)
+    recording = session.recording_of(take)
     hits = no_hits
     if recording.fit.reads is not Reads.MEASURED:
-        hits = counted_of(session, clip)
+        hits = counted_of(session, take)
     return beats_by(recording.fit, recording.measured, recording, hits, session.metre)
 
 
-def fitted_of(session: Session, track: Track, clip: Clip) -> Fitted | None:
+def fitted_of(session: Session, track: Track, take: Take) -> Fitted | None:
     """None where the track does not follow the song, or nothing is known of its beats."""
     if track.follow is not Follow.SONG:
         return None
-    beats = beats_of(session, clip)
+    beats = beats_of(session, take)
     if beats is None:
         return None
-    return fitted_by(clip, session.recording_of(clip), beats, track.steady, session.tempo, session.rate)
+    return fitted_by(take, session.recording_of(take), beats, track.steady, session.tempo, session.rate)
 
 
 def follows_song(session: Session) -> bool:

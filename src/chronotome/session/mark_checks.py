@@ -10,7 +10,7 @@ from chronotome.session.counting import counted_of
 from chronotome.session.fitted import Fitted
 from chronotome.session.grid import Metre, TempoMap
 from chronotome.session.memo import by_identity
-from chronotome.session.model import Recording, Session, Track
+from chronotome.session.model import Recording, Session, Take, Track
 from chronotome.session.onsets import Standing
 
 DOUBTFUL_MS = 4.0
@@ -19,16 +19,16 @@ LATE_SECONDS = 2.0
 MOST = 500
 
 
-def mark_checks_of(session: Session, track: Track) -> tuple[Check, ...]:
+def mark_checks_of(session: Session, track: Track, take: Take | None = None) -> tuple[Check, ...]:
     """In order of time: unsure attacks, two candidates within 40 ms, a very late first hit."""
-    if not track.clips:
+    take = take or track.first_take
+    if take is None:
         return ()
-    clip = track.clips[0]
-    counts = counted_of(session, clip)
-    recording = session.recording_of(clip)
-    fit = measured_fit_of(session, clip)
+    counts = counted_of(session, take)
+    recording = session.recording_of(take)
+    fit = measured_fit_of(session, take)
     return _found(
-        recording, counts, clip.source_start, clip.start, session.rate, session.tempo, session.metre, fit
+        recording, counts, take.source_start, take.start, session.rate, session.tempo, session.metre, fit
     )
 
 

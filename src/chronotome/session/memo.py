@@ -9,27 +9,36 @@ P = ParamSpec("P")
 R = TypeVar("R")
 
 
-def by_identity(size: int) -> Callable[[Callable[P, R]], Callable[P, R]]:
-    """Keep the last `size` results, found by the identity of the arguments (immutable ones only).
+MOST_RESULTS, MOST_BYTES = 4096, 32 << 20
+"""Of a function's results beyond those that are always kept."""
 
-    Equality would walk thousands of onsets; an unchanged part of a session is the very same object.
+
+def by_identity(size: int) -> Callable[[Callable[P, R]], Callable[P, R]]:
+    """Keep the last `size` results, and more while they are small, found by the identity of the arguments.
+
+    Arguments are immutable. Equality would walk thousands of onsets; an unchanged part of a session is the
+    very same object.
     """
 
     def decorate(function: Callable[P, R]) -> Callable[P, R]:
-        kept: OrderedDict[tuple[int, ...], tuple[tuple[object, ...], R]] = OrderedDict()
+        kept: OrderedDict[tuple[int, ...], tuple[tuple[object, ...], R, int]] = OrderedDict()
+        weight = 0
 
         @wraps(function)
         def remembered(*args: P.args, **kwargs: P.kwargs) -> R:
+            nonlocal weight
             values = (*args, *kwargs.values())
             key = tuple(id(value) for value in values)
             found = kept.get(key)
             if found is not None:
                 return found[1]
             result = function(*args, **kwargs)
-            kept[key] = (values, result)  # holding the arguments keeps their ids from being used again
-            while len(kept) > size:
+            bytes_of_it = _weight(result)
+            kept[key] = (values, result, bytes_of_it)  # its arguments are held: no id is used again
+            weight += bytes_of_it
+            while len(kept) > size and (len(kept) > MOST_RESULTS or weight > MOST_BYTES):
                 try:
-                    kept.popitem(last=False)
+                    weight -= kept.popitem(last=False)[1][2]
                 except KeyError:  # another thread was quicker
                     break
             return result
@@ -37,3 +46,9 @@ def by_identity(size: int) -> Callable[[Callable[P, R]], Callable[P, R]]:
         return remembered
 
     return decorate
+
+
+def _weight(result: object) -> int:
+    """Bytes of the arrays of a result, roughly."""
+    parts = result if isinstance(result, tuple) else getattr(result, "__dict__", {}).values() or (result,)
+    return 100 + sum(getattr(part, "nbytes", 0) for part in parts)

@@ -1,6 +1,8 @@
 """The session: what the person has decided. Immutable, small parts; samples are never in it."""
 
+from collections.abc import Iterator
 from enum import StrEnum
+from functools import cached_property
 from typing import Annotated
 
 import msgspec
@@ -29,6 +31,8 @@ from chronotome.session.strokes import USUAL_STROKE
 
 TrackId = Id
 ClipId = Id
+MOST_FADE = 3600.0
+Level = Annotated[float, Meta(ge=-90.0, le=12.0)]
 
 
 class Recording(Struct, frozen=True):
@@ -54,31 +58,63 @@ class Recording(Struct, frozen=True):
     fit: Fit = Fit()
 
 
-class WarpMarker(Struct, frozen=True):
-    """Ties an onset to a beat. Those in a session were set by hand; Tighten's own are derived."""
+class Touch(Struct, frozen=True):
+    """What a person changed of one hit: the beat it is tied to. Tighten's own places are derived."""
 
     onset: OnsetId
     beat: Beat
 
 
-class Clip(Struct, frozen=True):
-    """A span of a recording placed on a track.
+class Take(Struct, frozen=True):
+    """A span of a recording laid on the session: what is fitted and tightened as one, whatever is cut of it.
 
-    Invariants: `source_start` < `source_end`, at the recording's own rate; `start` is a session frame;
-    markers are sorted by onset, one each.
+    Invariants: `source_start` < `source_end`, at the recording's own rate; `start` is the session frame at
+    which it begins as played; touches are sorted by onset, one each.
     """
 
-    id: ClipId
     recording: ContentHash
     source_start: FrameNumber
     source_end: FrameNumber
     start: FrameNumber = 0
-    markers: tuple[WarpMarker, ...] = ()
+    touches: tuple[Touch, ...] = ()
     beat: Beat = 0.0
     """Beat of the song on which the recording's beat one lies while it follows the song."""
 
-    def marker_of(self, onset: OnsetId) -> WarpMarker | None:
-        return next((marker for marker in self.markers if marker.onset == onset), None)
+    def touch_of(self, onset: OnsetId) -> Touch | None:
+        return next((touch for touch in self.touches if touch.onset == onset), None)
+
+
+class Clip(Struct, frozen=True):
+    """A window on a take. What is cut away at its ends changes nothing of what sounds between them.
+
+    Parts of one take are clips with the same take: where their edges meet they sound as one.
+    Invariants: `head` and `tail` are frames of the recording, less than the take together.
+    """
+
+    id: ClipId
+    take: Take
+    head: FrameNumber = 0
+    tail: FrameNumber = 0
+    level: Level = 0.0
+    fade_in: Annotated[float, Meta(ge=0.0, le=MOST_FADE)] = 0.0
+    """Seconds of the session, as is `fade_out`."""
+    fade_out: Annotated[float, Meta(ge=0.0, le=MOST_FADE)] = 0.0
+    is_muted: bool = False
+    name: Name = ""
+    """Empty: its track's."""
+
+    @property
+    def recording(self) -> ContentHash:
+        return self.take.recording
+
+    @property
+    def source_start(self) -> int:
+        """First frame of the recording that sounds."""
+        return self.take.source_start + self.head
+
+    @property
+    def source_end(self) -> int:
+        return self.take.source_end - self.tail
 
 
 class TightenSettings(Struct, frozen=True):
@@ -93,8 +129,6 @@ class TightenSettings(Struct, frozen=True):
     """Milliseconds within which onsets are one stroke; less at fast grids."""
     catch: Share = 1.0
     """Of half a grid step: farther from its line than that nothing is pulled; 1 pulls all."""
-    groove: Id | None = None
-    groove_amount: Share = 0.0
 
 
 class Follow(StrEnum):
@@ -115,7 +149,7 @@ class Lead(Struct, frozen=True):
     is_smooth: bool = False
 
 
-class Track(Struct, frozen=True):
+class Track(Struct, frozen=True, dict=True):
     """Clips, how they are tightened and moved, and how loud they are."""
 
     id: TrackId
@@ -126,9 +160,22 @@ class Track(Struct, frozen=True):
     follow: Follow = Follow.NOTHING
     steady: Share = 1.0
     """While it follows: how much of its own drift is taken out, from as played to fully steady."""
-    level: Annotated[float, Meta(ge=-90.0, le=12.0)] = 0.0
+    level: Level = 0.0
     is_muted: bool = False
     is_solo: bool = False
+
+    def clip(self, clip: ClipId) -> Clip:
+        return next(each for each in self.clips if each.id == clip)
+
+    @cached_property
+    def takes(self) -> tuple[Take, ...]:
+        """Each once, in the order of its first clip."""
+        return tuple({id(clip.take): clip.take for clip in self.clips}.values())
+
+    @property
+    def first_take(self) -> Take | None:
+        """What is meant where a track is spoken of as one recording."""
+        return next(iter(self.takes), None)
 
 
 class LockGroup(Struct, frozen=True):
@@ -155,55 +202,6 @@ class Span(Struct, frozen=True):
 
     start: Beat
     end: Beat
-
-
-class Groove(Struct, frozen=True):
-    """A timing and loudness profile: offsets in beats and levels in dB on the lines of a grid."""
-
-    id: Id
-    name: Name
-    grid: Grid
-    bars: Annotated[int, Meta(ge=1, le=64)]
-    offsets: tuple[Beat, ...]
-    levels: tuple[Annotated[float, Meta(ge=-90.0, le=90.0)], ...]
-
-
-class Slice(Struct, frozen=True):
-    """The audio between two cuts, at the recording's own rate."""
-
-    id: Id
-    recording: ContentHash
-    start: FrameNumber
-    end: FrameNumber
-
-
-class Kit(Struct, frozen=True):
-    """Slices on keys."""
-
-    id: Id
-    name: Name
-    slices: tuple[Slice, ...]
-    keys: tuple[Annotated[int, Meta(ge=0, le=127)], ...]
-
-
-class Step(Struct, frozen=True):
-    """A slice played at a beat of its pattern."""
-
-    slice: Id
-    beat: Beat
-    level: Annotated[float, Meta(ge=-90.0, le=90.0)] = 0.0
-    chance: Share = 1.0
-    repeats: Annotated[int, Meta(ge=1, le=64)] = 1
-
-
-class Pattern(Struct, frozen=True):
-    """Steps that play the slices of a kit."""
-
-    id: Id
-    name: Name
-    kit: Id
-    beats: Beat
-    steps: tuple[Step, ...]
 
 
 class ClickSound(StrEnum):
@@ -241,9 +239,6 @@ class Session(Struct, frozen=True):
     tracks: tuple[Track, ...] = ()
     lock_groups: tuple[LockGroup, ...] = ()
     sections: tuple[Section, ...] = ()
-    grooves: tuple[Groove, ...] = ()
-    kits: tuple[Kit, ...] = ()
-    patterns: tuple[Pattern, ...] = ()
     loop: Span | None = None
     is_looping: bool = False
     click: Click = Click()
@@ -252,8 +247,8 @@ class Session(Struct, frozen=True):
     is_beat_one_set: bool = False
     next_id: Id = 1
 
-    def recording_of(self, clip: Clip) -> Recording:
-        return self.recording_with(clip.recording)
+    def recording_of(self, part: Take | Clip) -> Recording:
+        return self.recording_with(part.recording)
 
     def recording_with(self, content: ContentHash) -> Recording:
         return next(recording for recording in self.recordings if recording.content == content)
@@ -269,20 +264,51 @@ class Session(Struct, frozen=True):
         group = self.group_of(track)
         return group.guide if group else track
 
-    def source_at_session_rate(self, clip: Clip) -> tuple[int, int]:
-        """The clip's span in its recording, counted at the session's rate."""
-        ratio = self.rate / self.recording_of(clip).rate
-        return round(clip.source_start * ratio), round(clip.source_end * ratio)
+    def leading(self, track: Track, take: Take) -> tuple[Track, Take]:
+        """The track and take whose hits decide how a take moves: its own, or its guide's at the same time."""
+        guide = self.track(self.guide_of(track.id))
+        if guide is track:
+            return track, take
+        return guide, self.beside(guide, take) or take
 
-    def end_of(self, clip: Clip) -> int:
-        """Session frame at which the clip ends, as played."""
+    def beside(self, track: Track, take: Take) -> Take | None:
+        """The take of a track that sounds longest while another does, as played; the first of such."""
+        if len(track.takes) < 2:
+            return track.first_take
+        if any(each is take for each in track.takes):
+            return take
+        first, last = self._span(take)
+
+        def shared(other: Take) -> int:
+            start, end = self._span(other)
+            return min(last, end) - max(first, start)
+
+        return max(track.takes, key=shared)
+
+    def _span(self, take: Take) -> tuple[int, int]:
+        start, end = self.source_at_session_rate(take)
+        return take.start, take.start + end - start
+
+    def source_at_session_rate(self, part: Take | Clip) -> tuple[int, int]:
+        """Its span in its recording, counted at the session's rate."""
+        ratio = self.rate / self.recording_of(part).rate
+        return round(part.source_start * ratio), round(part.source_end * ratio)
+
+    def played_span(self, clip: Clip) -> tuple[int, int]:
+        """Session frames between which a clip sounds as played."""
+        first, _ = self.source_at_session_rate(clip.take)
         start, end = self.source_at_session_rate(clip)
-        return clip.start + end - start
+        return clip.take.start + start - first, clip.take.start + end - first
+
+    @property
+    def clips(self) -> Iterator[tuple[Track, Clip]]:
+        """All of them, with their tracks."""
+        return ((track, clip) for track in self.tracks for clip in track.clips)
 
     @property
     def frames(self) -> int:
         """Length of all of it, as played."""
-        return max((self.end_of(clip) for track in self.tracks for clip in track.clips), default=0)
+        return max((self.played_span(clip)[1] for _, clip in self.clips), default=0)
 
 
 def check(session: Session) -> None:
@@ -290,23 +316,28 @@ def check(session: Session) -> None:
     contents = [recording.content for recording in session.recordings]
     if len(set(contents)) != len(contents):
         raise ValueError("two recordings have the same content")
-    known = set(contents)
-    ids = [track.id for track in session.tracks] + [
-        clip.id for track in session.tracks for clip in track.clips
-    ]
+    ids = [track.id for track in session.tracks] + [clip.id for _, clip in session.clips]
     if len(set(ids)) != len(ids) or max(ids, default=0) >= session.next_id:
         raise ValueError("ids of tracks and clips must be unique and below next_id")
-    for clip in (clip for track in session.tracks for clip in track.clips):
-        if clip.recording not in known:
-            raise ValueError(f"clip {clip.id} names a recording that is not in the session")
-        if not 0 <= clip.source_start < clip.source_end <= session.recording_of(clip).frames:
-            raise ValueError(f"clip {clip.id} does not lie within its recording")
+    _check_clips(session)
     _check_names(session)
     spans = [(section.start, section.end) for section in session.sections]
     if session.loop is not None:
         spans.append((session.loop.start, session.loop.end))
     if any(end <= start for start, end in spans):
         raise ValueError("a span must end after it starts")
+
+
+def _check_clips(session: Session) -> None:
+    """Each lies within its recording, and has something left between its ends."""
+    frames = {recording.content: recording.frames for recording in session.recordings}
+    for _, clip in session.clips:
+        if clip.recording not in frames:
+            raise ValueError(f"clip {clip.id} names a recording that is not in the session")
+        if not 0 <= clip.take.source_start < clip.take.source_end <= frames[clip.recording]:
+            raise ValueError(f"clip {clip.id} does not lie within its recording")
+        if not 0 <= clip.source_start < clip.source_end or min(clip.head, clip.tail) < 0:
+            raise ValueError(f"clip {clip.id} has nothing left between its ends")
 
 
 def _check_names(session: Session) -> None:

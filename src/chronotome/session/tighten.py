@@ -12,7 +12,7 @@ from chronotome.session.fitted import Fitted
 from chronotome.session.follow import fitted_of
 from chronotome.session.grid import Grid, Metre, TempoMap, nearest_lines
 from chronotome.session.memo import by_identity
-from chronotome.session.model import Clip, Recording, Session, TightenSettings, Track
+from chronotome.session.model import Recording, Session, Take, TightenSettings, Track
 from chronotome.session.strokes import SHARE_OF_STEP, Strokes, strokes_of
 from chronotome.units import BeatArray, Frames, at_other_rate, frames_at
 
@@ -125,19 +125,19 @@ def _spread(drift: NDArray[np.float64]) -> float:
     return float(np.sqrt(np.mean(drift**2))) if len(drift) else 0.0
 
 
-def targets_of(session: Session, track: Track, clip: Clip) -> Targets:
+def targets_of(session: Session, track: Track, take: Take) -> Targets:
     """Targets of a clip by its own onsets and its track's settings."""
-    recording = session.recording_of(clip)
-    counts = counted_of(session, clip)
-    fitted = fitted_of(session, track, clip)
+    recording = session.recording_of(take)
+    counts = counted_of(session, take)
+    fitted = fitted_of(session, track, take)
     return _targets(
-        clip, recording, counts, track.tighten, session.tempo, session.metre, session.rate, fitted
+        take, recording, counts, track.tighten, session.tempo, session.metre, session.rate, fitted
     )
 
 
 @by_identity(64)
 def _targets(  # noqa: PLR0917 - found again by the identity of each
-    clip: Clip,
+    take: Take,
     recording: Recording,
     counts: NDArray[np.bool_],
     settings: TightenSettings,
@@ -146,9 +146,9 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     rate: int,
     fit: Fitted | None,
 ) -> Targets:
-    places = _places(recording, counts, clip.source_start, clip.start, rate, fit)
+    places = _places(recording, counts, take.source_start, take.start, rate, fit)
     lined = _lined(places, settings.grid, settings.swing, tempo, metre, rate)
-    hits = _hits(clip, recording, places, lined, tempo, rate)
+    hits = _hits(take, recording, places, lined, tempo, rate)
     strokes = _strokes(places, recording, settings.stroke, settings.grid, tempo, rate)
     moves = _moves(hits, strokes, settings, _Scale(rate, _shortest_step(settings, tempo)))
     landed = _in_order(
@@ -263,10 +263,10 @@ class _Hits:
 
 @by_identity(32)
 def _hits(  # noqa: PLR0917 - found again by the identity of each
-    clip: Clip, recording: Recording, places: _Places, lined: _Lined, tempo: TempoMap, rate: int
+    take: Take, recording: Recording, places: _Places, lined: _Lined, tempo: TempoMap, rate: int
 ) -> _Hits:
     ids = recording.onsets.id_array[places.chosen]
-    hand = {marker.onset: marker.beat for marker in clip.markers}
+    hand = {marker.onset: marker.beat for marker in take.touches}
     by_hand = np.isin(ids, list(hand)) if hand else np.zeros(len(ids), bool)
     asked = np.full(len(ids), np.nan)
     if by_hand.any():

@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QWidget
 from chronotome.session.edits.fitting import (
     Who,
     bars_in,
-    guide_clip,
+    guide_take,
     straighten,
     tempo_of,
     use_measured,
@@ -19,7 +19,7 @@ from chronotome.session.edits.fitting import (
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.fit import BeatMap, Measured
 from chronotome.session.follow import beats_of
-from chronotome.session.model import Clip, Session, Track
+from chronotome.session.model import Session, Take, Track
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
 from chronotome.ui.guarded import guarded
@@ -49,12 +49,12 @@ class Decision:
 
 
 @dataclass(frozen=True, eq=False)
-class _Take:
+class _Subject:
     """What the decisions are about: the focused track's guide, its clip, its beats."""
 
     desk: Desk
     track: Track
-    clip: Clip
+    take: Take
     measured: Measured
     beats: BeatMap
 
@@ -64,12 +64,12 @@ class _Take:
 
     @property
     def tempo(self) -> float:
-        return tempo_of(self.session, self.clip, self.beats)
+        return tempo_of(self.session, self.take, self.beats)
 
     @property
     def words(self) -> str:
         """Name, tempo and bars, with a reserve where they are not sure."""
-        bars = bars_in(self.session, self.clip)
+        bars = bars_in(self.session, self.take)
         near = round(bars)
         length = f", {counted(near, 'bar')}" if near and abs(bars - near) < WHOLE_BAR else ""
         is_sure = self.measured.confidence >= SURE
@@ -89,14 +89,14 @@ class _Take:
         return self.is_drifting or abs(self.tempo / song - 1) > SAME_TEMPO
 
 
-def _take_of(desk: Desk) -> _Take | None:
+def _take_of(desk: Desk) -> _Subject | None:
     track = desk.view.focused
-    found = None if track is None else guide_clip(desk.session, track.id)
+    found = None if track is None else guide_take(desk.session, track.id)
     if found is None:
         return None
-    guide, clip = found
-    measured, beats = desk.session.recording_of(clip).measured, beats_of(desk.session, clip)
-    return None if measured is None or beats is None else _Take(desk, guide, clip, measured, beats)
+    guide, laid = found
+    measured, beats = desk.session.recording_of(laid).measured, beats_of(desk.session, laid)
+    return None if measured is None or beats is None else _Subject(desk, guide, laid, measured, beats)
 
 
 def decision_now(desk: Desk) -> Decision | None:
@@ -114,7 +114,7 @@ def decision_now(desk: Desk) -> Decision | None:
     return None if decision is None or decision.about in desk.view.declined else decision
 
 
-def _first_tempo(take: _Take) -> Decision:
+def _first_tempo(take: _Subject) -> Decision:
     """Whether the song takes the tempo of its first recording: asked while nobody has chosen a tempo."""
     desk, track = take.desk, take.track.id
 
@@ -131,14 +131,14 @@ def _first_tempo(take: _Take) -> Decision:
     return Decision(f"first {track}", f"{take.words}.", yes, no, accept, decline)
 
 
-def _declining(take: _Take, about: str) -> Callable[[], None]:
+def _declining(take: _Subject, about: str) -> Callable[[], None]:
     def decline() -> None:
         take.desk.view.decline(about)
 
     return decline
 
 
-def _straighten(take: _Take) -> Callable[[], None]:
+def _straighten(take: _Subject) -> Callable[[], None]:
     desk, track = take.desk, take.track.id
 
     def accept() -> None:
@@ -147,7 +147,7 @@ def _straighten(take: _Take) -> Callable[[], None]:
     return accept
 
 
-def _straightening(take: _Take) -> Decision:
+def _straightening(take: _Subject) -> Decision:
     about = f"straighten {take.track.id}"
     kind = ", drifting" if take.is_drifting else ""
     sentence = f"{take.words}{kind}. Song: {plain(take.session.tempo.beats_per_minute, 2)}."
@@ -155,7 +155,7 @@ def _straightening(take: _Take) -> Decision:
     return Decision(about, sentence, yes, "Leave as played", _straighten(take), _declining(take, about))
 
 
-def _disagreement(take: _Take) -> Decision:
+def _disagreement(take: _Subject) -> Decision:
     """Hits are pulled to lines that are not theirs: said before anybody wonders."""
     about = f"tighten {take.track.id}"
     song = plain(take.session.tempo.beats_per_minute, 2)

@@ -50,5 +50,5 @@ class Desk:
         shown = shown_of(placed, placed.track(track.id), self.transport.side)
         if shown is None:
             return None
-        counts = counted_of(store.session, shown.clip)
+        counts = counted_of(store.session, shown.take)
         return shown.with_counts(store.session.recording_of(shown.clip), counts)

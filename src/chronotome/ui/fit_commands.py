@@ -16,7 +16,7 @@ from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
-from chronotome.session.model import Clip, Recording, Session, Track, replace
+from chronotome.session.model import Recording, Session, Take, Track, replace
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
 from chronotome.ui.timeline.shown import Shown, shown_of
@@ -66,8 +66,8 @@ class Guide:
         return self.shown.track
 
     @property
-    def clip(self) -> Clip:
-        return self.shown.clip
+    def take(self) -> Take:
+        return self.shown.take
 
     @property
     def recording(self) -> Recording:
@@ -79,7 +79,7 @@ class Guide:
             return np.zeros(0)
         shown = self.shown
         seconds = self.beats.seconds_at(beats)
-        played = shown.clip.start + (seconds - shown.clip.source_start / shown.recording.rate) * shown.rate
+        played = shown.take.start + (seconds - shown.take.source_start / shown.recording.rate) * shown.rate
         return shown.heard_of_played(played)
 
 
@@ -91,7 +91,7 @@ def guide_of(desk: Desk) -> Guide | None:
     shown = shown_of(session, guide, desk.transport.side)
     if shown is None:
         return None
-    beats = beats_of(session, shown.clip)
+    beats = beats_of(session, shown.take)
     is_edited = desk.transport.side is Side.EDITED
     return Guide(shown, beats, heard_beats_of(session, shown.track) if is_edited else beats)
 
@@ -244,7 +244,7 @@ class FitCommands:
         """To the next whole number of bars above or below."""
 
         def do(guide: Guide) -> None:
-            now = fitting.bars_in(self._desk.session, guide.clip)
+            now = fitting.bars_in(self._desk.session, guide.take)
             wanted = np.floor(now + NEARLY_WHOLE) + 1 if step > 0 else np.ceil(now - NEARLY_WHOLE) - 1
             if wanted < 1:
                 self._say("Less than one bar: halve it")
@@ -256,7 +256,7 @@ class FitCommands:
     def bars_times(self, factor: float) -> None:
         self._with_guide(
             lambda guide: self.is_bars(
-                max(1.0, round(fitting.bars_in(self._desk.session, guide.clip))) * factor
+                max(1.0, round(fitting.bars_in(self._desk.session, guide.take))) * factor
             )
         )
 
@@ -280,14 +280,14 @@ class FitCommands:
         """Beat one at the selected onset, or at the one nearest to the playhead; before it is a pickup."""
 
         def do(guide: Guide) -> None:
-            frame, track, clip = self._here(guide), guide.track.id, guide.clip
+            frame, track, take = self._here(guide), guide.track.id, guide.take
             rate = guide.recording.rate
 
             def edit(session: Session) -> Session:
                 session = fitting.set_recording_beat_one(session, track, frame)
                 if fitting.who_of(session, track) is not Who.NOBODY:
                     return session
-                return set_beat_one(session, fitting.played_seconds(session, clip, frame / rate))
+                return set_beat_one(session, fitting.played_seconds(session, take, frame / rate))
 
             self._apply(edit, "Set beat one")
 

@@ -8,7 +8,7 @@ from chronotome.render.mix import Side
 from chronotome.render.pool import Source
 from chronotome.session.anchors import extent_of
 from chronotome.session.checks import Check
-from chronotome.session.edits.cutting import crop, cut
+from chronotome.session.edits.clips import crop, split_at
 from chronotome.session.edits.marks import (
     add_onset,
     correct_onsets,
@@ -305,14 +305,14 @@ class MarkCommands:
         """Marks on lines instead of on attacks, every `step` quarter notes; 0: every bar."""
         shown = self.shown
         if shown is not None:
-            clip, length = shown.clip, step or self._desk.session.metre.bar
-            self._apply(lambda session: mark_grid(session, clip, length), "Marks on the grid")
+            take, length = shown.take, step or self._desk.session.metre.bar
+            self._apply(lambda session: mark_grid(session, take, length), "Marks on the grid")
 
     def in_parts(self, parts: int) -> None:
         shown = self.shown
         if shown is not None:
-            clip = shown.clip
-            self._apply(lambda session: mark_parts(session, clip, parts), f"Marks at {parts} equal parts")
+            take = shown.take
+            self._apply(lambda session: mark_parts(session, take, parts), f"Marks at {parts} equal parts")
 
     # Cutting and looping
 
@@ -333,7 +333,7 @@ class MarkCommands:
             shown, picked = found
             frame = self._span(shown, picked)[0]
             track, clip = shown.track.id, shown.clip.id
-            self._apply(lambda session: cut(session, track, clip, frame), f"Cut {shown.track.name}")
+            self._apply(lambda session: split_at(session, track, clip, frame), f"Cut {shown.track.name}")
 
     def keep_selection(self) -> None:
         """Keep only what is selected of the track."""

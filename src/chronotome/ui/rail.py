@@ -14,7 +14,7 @@ from chronotome.session.edits.fitting import Who, bars_in, who_of
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
 from chronotome.session.mark_checks import mark_checks_of
-from chronotome.session.model import Session, Track
+from chronotome.session.model import Session, Take, Track
 from chronotome.session.tighten import FAR_MS, targets_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
@@ -112,14 +112,13 @@ class StageCard(QWidget):
         painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
 
 
-def _fit_figures(session: Session, guide: Track) -> Figures:
+def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
     """The recording's bpm and bars, whether beat one is set, and how far it is from a steady tempo."""
-    clip = guide.clips[0]
-    beats = beats_of(session, clip)
+    beats = beats_of(session, take)
     if beats is None:
         return Figures("no beats yet", "tap or say bars")
-    bars = bars_in(session, clip)
-    fit = session.recording_of(clip).fit
+    bars = bars_in(session, take)
+    fit = session.recording_of(take).fit
     is_set = (
         fit.beat_one is not None or session.is_beat_one_set or who_of(session, guide.id) is not Who.NOBODY
     )
@@ -133,15 +132,15 @@ def _fit_figures(session: Session, guide: Track) -> Figures:
     )
 
 
-def _tighten_figures(session: Session, guide: Track) -> Figures:
+def _tighten_figures(session: Session, guide: Track, take: Take) -> Figures:
     """How far every hit is from its line; nothing against a tempo that nobody chose."""
     if not session.is_tempo_set:
         return Figures("no tempo yet", "the song has none")
-    targets = targets_of(session, guide, guide.clips[0])
+    targets = targets_of(session, guide, take)
     return Figures(
         f"±{plain(targets.spread_now)} ms",
         f"was ±{plain(targets.spread_before)}\n{targets.far_now} over {FAR_MS:.0f} ms",
-        len(checks_of(session, guide)),
+        len(checks_of(session, guide, take)),
     )
 
 
@@ -183,25 +182,25 @@ class Rail(QWidget):
 
     def _figures(self) -> dict[Stage, Figures]:
         session, track = self._desk.session, self._desk.view.focused
-        if track is None or not track.clips:
+        shown = self._desk.shown
+        if track is None or shown is None:
             return {stage: Figures(NOTHING_YET) for stage in Stage}
-        clip = track.clips[0]
-        recording = session.recording_of(clip)
+        take = shown.take
+        recording = session.recording_of(take)
         if not recording.is_analysed:
             is_looking = self._desk.analyses.is_looking(recording)
             looking = Figures("looking…") if is_looking else Figures("not looked for", "Find hits, in Mark")
             return dict.fromkeys(Stage, looking) | {Stage.EXPORT: Figures(self.exported)}
-        guide = session.track(session.guide_of(track.id))
-        counted_onsets = int(np.count_nonzero(counted_of(session, clip)))
-        faint = int(np.count_nonzero(inside_of(session, clip))) - counted_onsets
+        counted_onsets = int(np.count_nonzero(counted_of(session, take)))
+        faint = int(np.count_nonzero(inside_of(session, take))) - counted_onsets
         return {
             Stage.MARK: Figures(
                 counted(counted_onsets, "onset"),
                 f"{faint} faint hidden",
-                len(mark_checks_of(session, track)),
+                len(mark_checks_of(session, track, take)),
             ),
-            Stage.FIT: _fit_figures(session, guide),
-            Stage.TIGHTEN: _tighten_figures(session, guide),
+            Stage.FIT: _fit_figures(session, *session.leading(track, take)),
+            Stage.TIGHTEN: _tighten_figures(session, *session.leading(track, take)),
             Stage.REWORK: Figures(counted(counted_onsets, "slice"), counted(len(session.tracks), "track")),
             Stage.EXPORT: Figures(self.exported),
         }

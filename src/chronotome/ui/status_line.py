@@ -21,10 +21,10 @@ def bars_of_room(history: History) -> int:
     if not history.past:
         return 0
     before, after = history.past[-1].session, history.session
-    starts = {clip.id: clip.start for track in before.tracks for clip in track.clips}
-    moved = [
-        clip.start - starts[clip.id] for track in after.tracks for clip in track.clips if clip.id in starts
-    ]
+    if before.tempo.beat_one == after.tempo.beat_one:
+        return 0
+    starts = {clip.id: clip.take.start for _, clip in before.clips}
+    moved = [clip.take.start - starts[clip.id] for _, clip in after.clips if clip.id in starts]
     if not moved or min(moved) <= 0 or min(moved) != max(moved):
         return 0
     return round(moved[0] / after.rate / (after.metre.bar * 60 / after.tempo.beats_per_minute))

@@ -69,10 +69,13 @@ class Tour(QObject):
             return
         doubtful = []
         guide = session.track(session.guide_of(track.id))
+        take = guide.first_take
         for check in fit_checks_of(session, track):
-            recording = session.recording_of(guide.clips[0])
-            seconds = check.seconds - guide.clips[0].source_start / recording.rate
-            doubtful.append(guide.clips[0].start + seconds * session.rate)
+            if take is None:
+                break
+            recording = session.recording_of(take)
+            seconds = check.seconds - take.source_start / recording.rate
+            doubtful.append(take.start + seconds * session.rate)
         self._spots, self._at = spots_of(session, doubtful), 0
         self._had_click = session.click.is_on
         self._set_click(is_on=True)

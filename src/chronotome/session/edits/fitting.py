@@ -9,11 +9,11 @@ from chronotome.middle import middle_of
 from chronotome.session.edits.recordings import with_recording
 from chronotome.session.edits.room import with_room
 from chronotome.session.edits.timing import set_tempo
-from chronotome.session.edits.tracks import changed, with_track
+from chronotome.session.edits.tracks import changed, with_takes, with_track
 from chronotome.session.fit import BeatMap, Fit, Pin, Reads
 from chronotome.session.follow import beats_of
 from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
-from chronotome.session.model import Clip, Follow, Lead, Recording, Session, Track, TrackId, replace
+from chronotome.session.model import Follow, Lead, Recording, Session, Take, Track, TrackId, replace
 
 MOST_CHANGES = 20_000
 SMOOTH_BEATS = 4
@@ -40,10 +40,10 @@ class Mend(StrEnum):
     LATER = "a beat later"
 
 
-def guide_clip(session: Session, track: TrackId) -> tuple[Track, Clip] | None:
-    """The track and clip whose beats count for a track: its own or its guide's."""
+def guide_take(session: Session, track: TrackId) -> tuple[Track, Take] | None:
+    """The track and take whose beats count for a track: its own or its guide's."""
     guide = session.track(session.guide_of(track))
-    return (guide, guide.clips[0]) if guide.clips else None
+    return None if guide.first_take is None else (guide, guide.first_take)
 
 
 def who_of(session: Session, track: TrackId) -> Who:
@@ -57,18 +57,18 @@ def who_of(session: Session, track: TrackId) -> Who:
 
 def set_who(session: Session, track: TrackId, who: Who) -> Session:
     """Decide who follows whom. A recording that begins to follow has its beat one at the nearest bar."""
-    found = guide_clip(session, track)
+    found = guide_take(session, track)
     if found is None or who_of(session, track) is who:
         return session
-    guide, clip = found
-    beats = beats_of(session, clip)
+    guide, take = found
+    beats = beats_of(session, take)
     if who is not Who.NOBODY and beats is None:
         return session
     if session.lead is not None and session.lead.track == guide.id:
         session = replace(session, lead=None)
     session = with_track(session, guide.id, lambda old: changed(old, follow=Follow.NOTHING))
-    if who is Who.RECORDING and beats is not None:
-        return _following(session, guide.id, clip, beats)
+    if who is Who.RECORDING:
+        return _following(session, guide.id)
     if who is Who.NOBODY:
         return session
     return led(replace(session, lead=Lead(guide.id, bends=who is Who.GRID)))
@@ -81,45 +81,50 @@ def set_smooth(session: Session, is_smooth: bool) -> Session:  # noqa: FBT001 - 
     return led(replace(session, lead=replace(session.lead, is_smooth=is_smooth)))
 
 
-def _following(session: Session, track: TrackId, clip: Clip, beats: BeatMap) -> Session:
-    one = session.tempo.beat_of(played_seconds(session, clip, beats.beat_one))
+def _following(session: Session, track: TrackId) -> Session:
     bar = session.metre.bar
-    beat = 0.0 if one < bar else round(one / bar) * bar  # less than a bar before it is a pickup
+
+    def placed(take: Take) -> Take:
+        beats = beats_of(session, take)
+        if beats is None:
+            return take
+        one = session.tempo.beat_of(played_seconds(session, take, beats.beat_one))
+        beat = 0.0 if one < bar else round(one / bar) * bar  # less than a bar before it is a pickup
+        return take if take.beat == beat else replace(take, beat=beat)
 
     def change(old: Track) -> Track:
-        clips = tuple(replace(each, beat=beat) if each.id == clip.id else each for each in old.clips)
-        return replace(old, follow=Follow.SONG, clips=clips)
+        return replace(with_takes(old, placed), follow=Follow.SONG)
 
     return with_room(with_track(session, track, change))
 
 
-def played_seconds(session: Session, clip: Clip, seconds: float) -> float:
+def played_seconds(session: Session, take: Take, seconds: float) -> float:
     """Seconds of the session, as played, of a moment of the clip's recording."""
-    return clip.start / session.rate + seconds - clip.source_start / session.recording_of(clip).rate
+    return take.start / session.rate + seconds - take.source_start / session.recording_of(take).rate
 
 
 def led(session: Session) -> Session:
     """The session with its tempo taken anew from the track that leads it."""
     if session.lead is None:
         return session
-    found = guide_clip(session, session.lead.track)
+    found = guide_take(session, session.lead.track)
     beats = beats_of(session, found[1]) if found else None
     if found is None or beats is None:
         return replace(session, lead=None)
-    clip = found[1]
+    take = found[1]
     if session.lead.bends and session.lead.is_smooth:
         beats = beats.steadied(SMOOTH_BEATS)
-    one = played_seconds(session, clip, beats.beat_one)
-    changes = _changes(beats) if session.lead.bends else (TempoChange(0.0, tempo_of(session, clip, beats)),)
+    one = played_seconds(session, take, beats.beat_one)
+    changes = _changes(beats) if session.lead.bends else (TempoChange(0.0, tempo_of(session, take, beats)),)
     tempo = TempoMap(changes, one)
     if tempo == session.tempo and session.is_tempo_set and session.is_beat_one_set:
         return session
     return with_room(replace(session, tempo=tempo, is_tempo_set=True, is_beat_one_set=True))
 
 
-def tempo_of(session: Session, clip: Clip, beats: BeatMap) -> float:
+def tempo_of(session: Session, take: Take, beats: BeatMap) -> float:
     """One tempo for all of a recording: as said or measured where it is steady, else its mean."""
-    recording = session.recording_of(clip)
+    recording = session.recording_of(take)
     fit, measured = recording.fit, recording.measured
     if fit.pins or fit.reads is not Reads.MEASURED:
         return _held(beats.tempo)
@@ -151,7 +156,7 @@ def _changes(beats: BeatMap) -> tuple[TempoChange, ...]:
 
 def set_fit(session: Session, track: TrackId, change: Callable[[Fit], Fit]) -> Session:
     """Change what is said of the beats of a track's recording, or its guide's; a song it leads follows."""
-    found = guide_clip(session, track)
+    found = guide_take(session, track)
     if found is None:
         return session
 
@@ -183,32 +188,32 @@ def scale_beats(session: Session, track: TrackId, factor: float) -> Session:
 
 def is_bars(session: Session, track: TrackId, bars: float) -> Session:
     """The clip is so many bars of the song's metre: one tempo, beat one at the clip's start."""
-    found = guide_clip(session, track)
+    found = guide_take(session, track)
     if found is None or bars <= 0:
         return session
-    clip = found[1]
-    recording = session.recording_of(clip)
-    seconds = (clip.source_end - clip.source_start) / recording.rate
+    take = found[1]
+    recording = session.recording_of(take)
+    seconds = (take.source_end - take.source_start) / recording.rate
     tempo = 60 * bars * session.metre.bar / seconds
     if not SLOWEST <= tempo <= FASTEST:
         return session
-    start = clip.source_start
+    start = take.source_start
     return set_fit(session, track, lambda _: Fit(tempo=tempo, beat_one=start))
 
 
-def bars_in(session: Session, clip: Clip) -> float:
+def bars_in(session: Session, take: Take) -> float:
     """How many bars of the song's metre the clip is, by its own beats; 0 where nothing is known."""
-    beats = beats_of(session, clip)
+    beats = beats_of(session, take)
     if beats is None:
         return 0.0
-    rate = session.recording_of(clip).rate
-    ends = beats.beats_at(np.array([clip.source_start, clip.source_end]) / rate)
+    rate = session.recording_of(take).rate
+    ends = beats.beats_at(np.array([take.source_start, take.source_end]) / rate)
     return float(ends[1] - ends[0]) / session.metre.bar
 
 
 def set_recording_beat_one(session: Session, track: TrackId, frame: int) -> Session:
     """Beat one of the recording at one of its frames; what is before stays as a pickup."""
-    found = guide_clip(session, track)
+    found = guide_take(session, track)
     if found is None:
         return session
     frame = max(0, min(session.recording_of(found[1]).frames - 1, frame))
@@ -219,7 +224,7 @@ def set_recording_beat_one(session: Session, track: TrackId, frame: int) -> Sess
 
 def _rebased(session: Session, track: TrackId, frame: int) -> tuple[Pin, ...]:
     """The pins counted from another beat one."""
-    found = guide_clip(session, track)
+    found = guide_take(session, track)
     beats = beats_of(session, found[1]) if found else None
     if found is None or beats is None:
         return ()
@@ -235,7 +240,7 @@ def set_reads(session: Session, track: TrackId, reads: Reads) -> Session:
 
 def pin_beat(session: Session, track: TrackId, beat: float, frame: int) -> Session:
     """Tie a beat to a frame of the recording by hand; a bar that is dragged far takes what follows along."""
-    found = guide_clip(session, track)
+    found = guide_take(session, track)
     beats = beats_of(session, found[1]) if found else None
     if found is None or beats is None or frame < 0:
         return session
@@ -277,7 +282,7 @@ def forget_fit(session: Session, track: TrackId) -> Session:
 
 def set_tapped(session: Session, track: TrackId, frames: Sequence[int]) -> Session:
     """Beats tapped while it played: one tempo through all taps, beat one at the first."""
-    found = guide_clip(session, track)
+    found = guide_take(session, track)
     if found is None or len(frames) < 4:
         return session
     rate = session.recording_of(found[1]).rate
@@ -292,7 +297,7 @@ def set_tapped(session: Session, track: TrackId, frames: Sequence[int]) -> Sessi
 
 def mend(session: Session, track: TrackId, beat: float, how: Mend) -> Session:
     """One-key mends from a doubtful bar on: the beats from there count half, double, or are a beat off."""
-    found = guide_clip(session, track)
+    found = guide_take(session, track)
     beats = beats_of(session, found[1]) if found else None
     if found is None or beats is None:
         return session
@@ -320,7 +325,7 @@ def straighten(session: Session, track: TrackId, tempo: float | None = None) -> 
 
     A song whose tempo was never set takes the take's mean tempo, or the one that is given.
     """
-    found = guide_clip(session, track)
+    found = guide_take(session, track)
     beats = beats_of(session, found[1]) if found else None
     if found is None or beats is None:
         return session
@@ -335,7 +340,7 @@ def straighten(session: Session, track: TrackId, tempo: float | None = None) -> 
 
 def use_measured(session: Session, track: TrackId) -> Session:
     """The song takes tempo, metre and beat one from what was measured in a recording."""
-    found = guide_clip(session, track)
+    found = guide_take(session, track)
     measured = session.recording_of(found[1]).measured if found else None
     if found is None or measured is None:
         return session

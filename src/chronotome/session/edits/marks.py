@@ -10,7 +10,7 @@ from chronotome.session.counting import clock_of
 from chronotome.session.edits.recordings import with_recording
 from chronotome.session.edits.tightening import move_hit
 from chronotome.session.limits import ContentHash
-from chronotome.session.model import Clip, ClipId, Recording, Session, TrackId, replace
+from chronotome.session.model import ClipId, Recording, Session, Take, TrackId, replace
 from chronotome.session.onsets import OnsetId, Onsets, Standing
 from chronotome.session.sift import Sift
 from chronotome.session.tighten import targets_of
@@ -105,49 +105,49 @@ def correct_onsets(
 ) -> Session:
     """Move marks by frames of the recording. The sound stays, of hits that were set by hand too."""
     old = session.track(track)
-    content = next(each for each in old.clips if each.id == clip)
-    before = session.recording_of(content)
-    moved = _with_onsets(session, content.recording, lambda onsets: onsets.shifted(which, by))
-    if moved is session or not content.markers:
+    take = old.clip(clip).take
+    before = session.recording_of(take)
+    moved = _with_onsets(session, take.recording, lambda onsets: onsets.shifted(which, by))
+    if moved is session or not take.touches:
         return moved
-    after = moved.recording_of(content)
-    anchors = anchors_of(session, old, content)
-    for marker in content.markers:
-        place = before.onsets.place_of(marker.onset)
-        at = after.onsets.place_of(marker.onset)
+    after = moved.recording_of(take)
+    anchors = anchors_of(session, old, take)
+    for touch in take.touches:
+        place = before.onsets.place_of(touch.onset)
+        at = after.onsets.place_of(touch.onset)
         if place is None or at is None or before.onsets.frames[place] == after.onsets.frames[at]:
             continue
         source = after.onsets.frames[at] * session.rate / before.rate
         heard = float(anchors.heard_at(np.array([source]))[0])
-        moved = move_hit(moved, track, clip, marker.onset, session.tempo.beat_of(heard / session.rate))
+        moved = move_hit(moved, track, clip, touch.onset, session.tempo.beat_of(heard / session.rate))
     return moved
 
 
 def slip_onset(session: Session, track: TrackId, clip: ClipId, onset: OnsetId, frame: int) -> Session:
     """Slide the sound under a mark: another frame of the recording sounds where the mark is and stays."""
     old = session.track(track)
-    content = next(each for each in old.clips if each.id == clip)
-    targets = targets_of(session, old, content)
+    take = old.clip(clip).take
+    targets = targets_of(session, old, take)
     at = np.flatnonzero(targets.onsets == onset)
     if not len(at):
         return session
     beat = session.tempo.beat_of(float(targets.target[at[0]]) / session.rate)
-    moved = move_onset(session, content.recording, onset, frame)
+    moved = move_onset(session, take.recording, onset, frame)
     return session if moved is session else move_hit(moved, track, clip, onset, beat)
 
 
-def mark_grid(session: Session, clip: Clip, step: float) -> Session:
+def mark_grid(session: Session, take: Take, step: float) -> Session:
     """Marks on the lines instead of on attacks: one every `step` quarter notes, from each bar's start."""
-    clock = clock_of(session, clip)
-    first, last = clock.beats_at(np.array([clip.source_start, clip.source_end])).tolist()
-    return _marks_instead(session, clip, _lines(first, last, step, session.metre.bar))
+    clock = clock_of(session, take)
+    first, last = clock.beats_at(np.array([take.source_start, take.source_end])).tolist()
+    return _marks_instead(session, take, _lines(first, last, step, session.metre.bar))
 
 
-def mark_parts(session: Session, clip: Clip, parts: int) -> Session:
+def mark_parts(session: Session, take: Take, parts: int) -> Session:
     """Marks at the starts of `parts` equal parts of the clip, instead of on attacks."""
-    length = clip.source_end - clip.source_start
-    frames = [clip.source_start + round(part * length / parts) for part in range(parts)]
-    return _instead(session, clip, frames)
+    length = take.source_end - take.source_start
+    frames = [take.source_start + round(part * length / parts) for part in range(parts)]
+    return _instead(session, take, frames)
 
 
 def _lines(first: float, last: float, step: float, bar: float) -> BeatArray:
@@ -160,17 +160,17 @@ def _lines(first: float, last: float, step: float, bar: float) -> BeatArray:
     return lines[(lines >= first - 1e-9) & (lines < last - 1e-9)]
 
 
-def _marks_instead(session: Session, clip: Clip, beats: BeatArray) -> Session:
-    return _instead(session, clip, clock_of(session, clip).frames_at(beats).tolist())
+def _marks_instead(session: Session, take: Take, beats: BeatArray) -> Session:
+    return _instead(session, take, clock_of(session, take).frames_at(beats).tolist())
 
 
-def _instead(session: Session, clip: Clip, frames: Iterable[int]) -> Session:
-    inside = [frame for frame in frames if clip.source_start <= frame < clip.source_end]
+def _instead(session: Session, take: Take, frames: Iterable[int]) -> Session:
+    inside = [frame for frame in frames if take.source_start <= frame < take.source_end]
 
     def change(onsets: Onsets) -> Onsets:
         return onsets.standings_at(onsets.ids, Standing.DROPPED).with_rows(inside)
 
-    return _with_onsets(session, clip.recording, change)
+    return _with_onsets(session, take.recording, change)
 
 
 def _with_onsets(session: Session, content: ContentHash, change: Callable[[Onsets], Onsets]) -> Session:

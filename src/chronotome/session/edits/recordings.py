@@ -6,7 +6,7 @@ from chronotome.dsp.bands import Material
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.fit import Measured
 from chronotome.session.limits import ContentHash
-from chronotome.session.model import Clip, Recording, Session, Track, replace
+from chronotome.session.model import Clip, Recording, Session, Take, Track, replace
 from chronotome.session.onsets import Onsets
 
 
@@ -17,7 +17,7 @@ def add_recording(session: Session, recording: Recording, name: str) -> Session:
     """
     is_known = any(each.content == recording.content for each in session.recordings)
     rate = session.rate if session.recordings else recording.rate
-    clip = Clip(session.next_id, recording.content, 0, recording.frames)
+    clip = Clip(session.next_id, Take(recording.content, 0, recording.frames))
     track = Track(session.next_id + 1, name, (clip,))
     return replace(
         session,

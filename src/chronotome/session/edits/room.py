@@ -4,9 +4,10 @@ import math
 
 import numpy as np
 
+from chronotome.session.edits.tracks import with_takes
 from chronotome.session.follow import fitted_of
 from chronotome.session.grid import TempoMap
-from chronotome.session.model import Clip, Follow, Session, Track, replace
+from chronotome.session.model import Follow, Session, Take, Track, replace
 
 
 def with_room(session: Session) -> Session:
@@ -22,20 +23,21 @@ def with_room(session: Session) -> Session:
     bar = session.metre.bar * 60 / session.tempo.beats_per_minute
     by = math.ceil(math.ceil(-first / session.rate / bar - 1e-9) * bar * session.rate)
 
-    def later(clip: Clip) -> Clip:
-        return replace(clip, start=clip.start + by)
+    def later(take: Take) -> Take:
+        return replace(take, start=take.start + by)
 
     tempo = TempoMap(session.tempo.changes, session.tempo.beat_one + by / session.rate)
-    tracks = tuple(
-        replace(track, clips=tuple(later(clip) for clip in track.clips)) for track in session.tracks
-    )
-    return replace(session, tempo=tempo, tracks=tracks)
+    return replace(session, tempo=tempo, tracks=tuple(with_takes(each, later) for each in session.tracks))
 
 
 def _start_of(session: Session, track: Track) -> float:
     """Session frame at which a track that follows the song begins; 0 for others."""
     guide = session.track(session.guide_of(track.id))
-    if guide.follow is not Follow.SONG or not guide.clips or not track.clips:
+    if guide.follow is not Follow.SONG:
         return 0.0
-    fit = fitted_of(session, guide, guide.clips[0])
-    return 0.0 if fit is None else float(fit(np.array([track.clips[0].start]))[0])
+    return min((_fitted_start(session, track, take) for take in track.takes), default=0.0)
+
+
+def _fitted_start(session: Session, track: Track, take: Take) -> float:
+    fit = fitted_of(session, *session.leading(track, take))
+    return 0.0 if fit is None else float(fit(np.array([take.start]))[0])

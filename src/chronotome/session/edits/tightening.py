@@ -2,11 +2,11 @@
 
 from collections.abc import Callable
 
-from chronotome.session.edits.tracks import changed, with_track
-from chronotome.session.model import Clip, ClipId, Session, Track, TrackId, WarpMarker, replace
+from chronotome.session.edits.tracks import with_takes, with_track
+from chronotome.session.model import ClipId, Session, Take, Touch, Track, TrackId, replace
 from chronotome.session.onsets import OnsetId
 
-ClipChange = Callable[[Clip], Clip]
+TakeChange = Callable[[Take], Take]
 
 
 def set_tighten(session: Session, track: TrackId, **values: object) -> Session:
@@ -23,41 +23,40 @@ def set_tighten(session: Session, track: TrackId, **values: object) -> Session:
 def move_hit(session: Session, track: TrackId, clip: ClipId, onset: OnsetId, beat: float) -> Session:
     """Put a hit at a beat by hand; it stays there when the rest is computed again."""
 
-    def place(old: Clip) -> Clip:
-        marker = WarpMarker(onset, beat)
-        if old.marker_of(onset) == marker:
+    def place(old: Take) -> Take:
+        touch = Touch(onset, beat)
+        if old.touch_of(onset) == touch:
             return old
-        others = [each for each in old.markers if each.onset != onset]
-        return replace(old, markers=tuple(sorted([*others, marker], key=lambda each: each.onset)))
+        others = [each for each in old.touches if each.onset != onset]
+        return replace(old, touches=tuple(sorted([*others, touch], key=lambda each: each.onset)))
 
-    return _with_clip(session, track, clip, place)
+    return _with_take(session, track, clip, place)
 
 
 def reset_hit(session: Session, track: TrackId, clip: ClipId, onset: OnsetId) -> Session:
     """Take back what was set by hand for one hit."""
 
-    def release(old: Clip) -> Clip:
-        kept = tuple(each for each in old.markers if each.onset != onset)
-        return old if len(kept) == len(old.markers) else replace(old, markers=kept)
+    def release(old: Take) -> Take:
+        kept = tuple(each for each in old.touches if each.onset != onset)
+        return old if len(kept) == len(old.touches) else replace(old, touches=kept)
 
-    return _with_clip(session, track, clip, release)
+    return _with_take(session, track, clip, release)
 
 
 def reset_hits(session: Session, track: TrackId) -> Session:
     """Take back all that was set by hand on a track."""
 
     def change(old: Track) -> Track:
-        clips = tuple(replace(clip, markers=()) if clip.markers else clip for clip in old.clips)
-        return changed(old, clips=clips)
+        return with_takes(old, lambda take: replace(take, touches=()) if take.touches else take)
 
     return with_track(session, track, change)
 
 
-def _with_clip(session: Session, track: TrackId, clip: ClipId, change: ClipChange) -> Session:
+def _with_take(session: Session, track: TrackId, clip: ClipId, change: TakeChange) -> Session:
+    """A clip's take changed, and that of all its other parts with it."""
+
     def change_track(old: Track) -> Track:
-        clips = tuple(change(each) if each.id == clip else each for each in old.clips)
-        if all(new is each for new, each in zip(clips, old.clips, strict=True)):
-            return old
-        return replace(old, clips=clips)
+        take = old.clip(clip).take
+        return with_takes(old, lambda each: change(each) if each is take else each)
 
     return with_track(session, track, change_track)

@@ -3,7 +3,7 @@
 from collections.abc import Callable, Sequence
 
 from chronotome.dsp.stretch.segment import MoveBy
-from chronotome.session.model import LockGroup, Session, Track, TrackId, replace
+from chronotome.session.model import LockGroup, Session, Take, Track, TrackId, replace
 
 LOUDEST, QUIETEST = 12.0, -90.0
 
@@ -17,6 +17,18 @@ def with_track(session: Session, track: TrackId, change: Callable[[Track], Track
     if new is old:
         return session
     return replace(session, tracks=tuple(new if each is old else each for each in session.tracks))
+
+
+def with_takes(track: Track, change: Callable[[Take], Take]) -> Track:
+    """A track with its takes changed, the same object where none is: parts of one take stay parts of one."""
+    new = {id(take): change(take) for take in track.takes}
+    if all(new[id(take)] is take for take in track.takes):
+        return track
+    clips = (
+        each if new[id(each.take)] is each.take else replace(each, take=new[id(each.take)])
+        for each in track.clips
+    )
+    return replace(track, clips=tuple(clips))
 
 
 def changed(track: Track, **values: object) -> Track:

@@ -339,7 +339,7 @@ class FitTray(Tray):
             if measured is not None and measured.swing is not None and measured.swing > LEAST_SWING:
                 kind += f" · swing {measured.swing:.0f} %"
         self.kind.setText(kind)
-        bars = bars_in(self.desk.session, guide.clip)
+        bars = bars_in(self.desk.session, guide.take)
         near = round(bars)
         self._show_bars(str(near) if abs(bars - near) < WHOLE else plain(bars, 2))
         if measured is not None and measured.metre != metre and measured.bar_confidence > 0.5:

@@ -163,7 +163,8 @@ class MarkTray(Tray):
     @property
     def _recording(self) -> Recording | None:
         track = self.desk.view.focused
-        return None if track is None or not track.clips else self.desk.session.recording_of(track.clips[0])
+        take = None if track is None else track.first_take
+        return None if take is None else self.desk.session.recording_of(take)
 
     def _set_threshold(self, session: Session, value: float) -> Session:
         recording = self._recording
@@ -224,7 +225,7 @@ class MarkTray(Tray):
         self._show_sift(recording.sift)
         self.threshold.set_value(recording.threshold)
         hits = int(np.count_nonzero(shown.counts))
-        candidates = int(np.count_nonzero(inside_of(self.desk.session, shown.clip)))
+        candidates = int(np.count_nonzero(inside_of(self.desk.session, shown.take)))
         by_hand = int(np.count_nonzero(recording.onsets.standing_array != Standing.BY_STRENGTH))
         checks = len(mark_checks_of(self.desk.session, shown.track))
         more = f"{checks} to check" if checks else f"{by_hand} by hand"

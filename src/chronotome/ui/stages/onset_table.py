@@ -42,7 +42,7 @@ class OnsetModel(QAbstractTableModel):
         self.places = np.zeros(0, np.int64)
         if shown is not None:
             self.places = np.flatnonzero(shown.counts)
-            beats = clock_of(desk.session, shown.clip).beats_of(shown.recording.onsets)
+            beats = clock_of(desk.session, shown.take).beats_of(shown.recording.onsets)
             self._beats, self._metre = beats, desk.session.metre
         self.endResetModel()
 

@@ -18,12 +18,12 @@ LEAST_RATIO_SHOWN = 0.015
 def paint_hatching(painter: QPainter, lane: Lane, shown: Shown, span: tuple[int, int]) -> None:
     """Denser the more the sound is compressed, wider the more it is expanded."""
     theme = lane.desk.view.theme
-    plan = shown.plan
-    xs = lane.xs_of(plan.heard)
+    source, heard = shown.anchors
+    xs = lane.xs_of(heard)
     top, bottom = span
     in_sight = (xs[1:] > HEADER) & (xs[:-1] < lane.width()) & (np.diff(xs) > NARROWEST_HATCHING)
     chosen = np.flatnonzero(in_sight)
-    spans = np.diff(plan.heard)[chosen] / np.diff(plan.source)[chosen]
+    spans = np.diff(heard)[chosen] / np.diff(source)[chosen]
     changed = np.abs(spans - 1) >= LEAST_RATIO_SHOWN
     chosen, spans = chosen[changed], spans[changed]
     pairs = list(zip(xs[chosen].tolist(), xs[chosen + 1].tolist(), spans.tolist(), strict=True))

@@ -8,10 +8,10 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.warp import WarpMap
 from chronotome.render.mix import Side
-from chronotome.render.plan import ClipPlan, clip_plan
+from chronotome.render.plan import ClipPlan, TakePlan, clip_plan
 from chronotome.session.counting import counted_of
 from chronotome.session.memo import by_identity
-from chronotome.session.model import Clip, Recording, Session, Track
+from chronotome.session.model import Clip, Recording, Session, Take, Track
 from chronotome.session.onsets import Onsets
 from chronotome.session.tighten import Targets, targets_of
 
@@ -34,19 +34,35 @@ class Shown:
     rate: int
 
     @property
+    def take(self) -> Take:
+        return self.clip.take
+
+    @cached_property
+    def anchors(self) -> tuple[NDArray[np.int64], NDArray[np.int64]]:
+        """Source frames and session frames of the clip's edges and of what is tied down between them."""
+        plan, window = self.plan, self.plan.window
+        if self.side is not Side.EDITED:
+            length = window.last - window.first
+            return np.array([window.first, window.last]), plan.played_at + np.array([0, length])
+        inner = slice(plan.pieces.start + 1, plan.pieces.stop)
+        source, heard = plan.take.source[inner], plan.take.heard[inner]
+        is_within = (source > window.first) & (source < window.last)
+        return (
+            np.concatenate([[window.first], source[is_within], [window.last]]),
+            np.concatenate([[window.start], heard[is_within], [window.end]]),
+        )
+
+    @property
     def source_anchors(self) -> NDArray[np.int64]:
-        return self.plan.source if self.side is Side.EDITED else self.plan.source[[0, -1]]
+        return self.anchors[0]
 
     @property
     def heard_anchors(self) -> NDArray[np.int64]:
-        if self.side is Side.EDITED:
-            return self.plan.heard
-        start = self.plan.played_at
-        return np.array([start, start + int(self.plan.source[-1] - self.plan.source[0])])
+        return self.anchors[1]
 
     def under(self, edges: NDArray[np.float64]) -> tuple[NDArray[np.float64], NDArray[np.bool_]]:
         """Source frames under screen edges, and which columns between two edges lie within the clip."""
-        source, heard = self.source_anchors, self.heard_anchors
+        source, heard = self.anchors
         is_within = (edges[1:] > heard[0]) & (edges[:-1] < heard[-1])
         return np.interp(edges, heard, source), is_within
 
@@ -54,18 +70,23 @@ class Shown:
         """Session frames on screen of session frames as played."""
         if self.side is not Side.EDITED:
             return played.astype(np.float64)
-        offset = int(self.plan.source[0]) - self.plan.played_at
-        return np.interp(played + offset, self.plan.source, self.plan.heard)
+        take = self.plan.take
+        return np.interp(played + (int(take.source[0]) - take.played_at), take.source, take.heard)
 
     @cached_property
     def hits(self) -> NDArray[np.float64]:
-        """Session frames on screen of the counted onsets."""
-        return self.heard_of_played(self.targets.played)
+        """Session frames on screen of the counted onsets; of those that were cut away, nowhere."""
+        heard, window = self.heard_of_played(self.targets.played), self.heard_anchors
+        if self.clip.head or self.clip.tail:
+            heard[(heard < window[0]) | (heard >= window[-1])] = NOWHERE
+        return heard
 
     def onset_frames(self) -> NDArray[np.float64]:
         """Session frames on screen of every candidate."""
         recording = self.recording
-        return _onset_frames(recording.onsets, self.plan, self.clip, self.side, recording.rate, self.rate)
+        return _onset_frames(
+            recording.onsets, self.plan.take, self.clip, self.side, recording.rate, self.rate
+        )
 
     def with_counts(self, recording: Recording, counts: NDArray[np.bool_]) -> "Shown":
         """The same places, with other onsets that count."""
@@ -73,7 +94,7 @@ class Shown:
 
     def frame_shown(self, frame: float) -> float:
         """Session frame on screen of a frame of the recording."""
-        played = self.clip.start + (frame - self.clip.source_start) * self.rate / self.recording.rate
+        played = self.take.start + (frame - self.take.source_start) * self.rate / self.recording.rate
         return float(self.heard_of_played(np.array([round(played)]))[0])
 
     def recording_frame(self, shown: float) -> int:
@@ -85,10 +106,10 @@ class Shown:
 
 @by_identity(32)
 def _onset_frames(  # noqa: PLR0917 - found again by the identity of each
-    onsets: Onsets, plan: ClipPlan, clip: Clip, side: Side, recording_rate: int, rate: int
+    onsets: Onsets, plan: TakePlan, clip: Clip, side: Side, recording_rate: int, rate: int
 ) -> NDArray[np.float64]:
     ratio = rate / recording_rate
-    played = np.rint(clip.start + (onsets.frame_array - clip.source_start) * ratio)
+    played = np.rint(clip.take.start + (onsets.frame_array - clip.take.source_start) * ratio)
     if side is Side.EDITED:
         played = np.interp(played + (int(plan.source[0]) - plan.played_at), plan.source, plan.heard)
     is_cut_off = (onsets.frame_array < clip.source_start) | (onsets.frame_array >= clip.source_end)
@@ -96,23 +117,21 @@ def _onset_frames(  # noqa: PLR0917 - found again by the identity of each
     return played
 
 
-def shown_of(session: Session, track: Track, side: Side) -> Shown | None:
-    """The first clip of a track as it is shown."""
-    if not track.clips:
+def shown_of(session: Session, track: Track, side: Side, clip: Clip | None = None) -> Shown | None:
+    """A clip of a track as it is shown: the first where none is named."""
+    clip = clip or next(iter(track.clips), None)
+    if clip is None:
         return None
-    return _shown(session, track, side)
-
-
-@by_identity(64)
-def _shown(session: Session, track: Track, side: Side) -> Shown:
-    clip = track.clips[0]
-    return Shown(
+    return _shown(
         track,
         clip,
         session.recording_of(clip),
         clip_plan(session, track, clip),
-        targets_of(session, track, clip),
-        counted_of(session, clip),
+        targets_of(session, track, clip.take),
+        counted_of(session, clip.take),
         side,
         session.rate,
     )
+
+
+_shown = by_identity(64)(Shown)

@@ -163,11 +163,10 @@ class WaveLane(TrackLane):
         if not self.desk.store.is_drafting or self._image_key[:1] != (look,):
             return False
         drawn = self._image_key[1]
-        if not isinstance(drawn, ClipPlan) or not np.array_equal(drawn.source, plan.source):
+        if not isinstance(drawn, ClipPlan) or not np.array_equal(drawn.take.source, plan.take.source):
             return False
-        return bool(
-            np.abs(drawn.heard - plan.heard).max() < UNSEEN * self.desk.view.viewport.frames_per_pixel
-        )
+        moved = np.abs(drawn.take.heard - plan.take.heard).max()
+        return bool(moved < UNSEEN * self.desk.view.viewport.frames_per_pixel)
 
     def _visible(self, xs: NDArray[np.float64]) -> NDArray[np.int64]:
         return np.flatnonzero((xs > HEADER - 20) & (xs < self.width() + 20))
@@ -184,7 +183,7 @@ class WaveLane(TrackLane):
             self._paint_ticks(painter, xs[visible])
             return
         self._paint_strokes(painter, shown)
-        hand = {marker.onset for marker in shown.clip.markers}
+        hand = {marker.onset for marker in shown.take.touches}
         solid = visible[counted[visible]]
         if len(visible) <= MOST_STEMS:
             painter.setPen(QPen(colour(theme.ink, 110), 1, Qt.PenStyle.DotLine))
@@ -234,13 +233,14 @@ class WaveLane(TrackLane):
         session = self.desk.session
         self.name_header(track.name)
         y = self.paint_words(painter, 8, track.name, size=13, weight=600, value=theme.ink)
-        if track.clips:
-            name = session.recording_of(track.clips[0]).file
+        shown = self.shown
+        if shown is not None:
+            name = shown.recording.file
             y = self.paint_words(painter, y, name, size=10, weight=400, value=theme.soft_ink)
         guide = session.track(session.guide_of(track.id))
         words = WAY_WORDS[guide.move_by]
-        if guide.move_by is MoveBy.STRETCHING and guide.clips:
-            words += f" · {session.recording_of(guide.clips[0]).material}"
+        if guide.move_by is MoveBy.STRETCHING and guide.first_take is not None:
+            words += f" · {session.recording_of(guide.first_take).material}"
         self.paint_words(painter, y + 1, words, size=11, weight=500, value=theme.soft_ink)
         y = 98
         group = session.group_of(track.id)
@@ -371,7 +371,7 @@ class WaveLane(TrackLane):
         def correct(session: Session, to: float) -> Session:
             return correct_onsets(session, track, clip, [onset], round(to) - frame)
 
-        is_pinned = shown.clip.marker_of(onset) is not None
+        is_pinned = shown.take.touch_of(onset) is not None
         is_still = shown.side is Side.AS_PLAYED or shown.track.tighten.strength == 0 or is_pinned
         rest = "sound stays" if is_still else "its target follows"
 
