@@ -307,7 +307,7 @@ class Documents:
         suffix = chance.choice([each for each in MARK_SUFFIXES if each != ".midi"])
         path = self._copy().parent / f"marks{suffix}"
         recording, track = self._session.recordings[0], self._session.tracks[0]
-        marks = marks_of(recording, counted_of(self._session, track.clips[0]))
+        marks = marks_of(recording, counted_of(self._session, track.clips[0].take))
         write_marks(path, marks, self._sound, recording.rate)
         data = path.read_bytes()
         if suffix not in {".wav", ".mid"} and chance.random() < 0.5:
@@ -382,7 +382,7 @@ def use(session: Session) -> None:
         checks = [checks_of(session, track), fit_checks_of(session, track), mark_checks_of(session, track)]
         assert all(str(each) for found in checks for each in found[:3])
         for clip in track.clips:
-            beats = beats_of(session, clip)
+            beats = beats_of(session, clip.take)
             assert beats is None or np.isfinite(beats.seconds).all()
 
 

@@ -22,7 +22,7 @@ def latencies(window) -> list[float]:
     desk, player = window.desk, window.player
     session = desk.store.session
     track, clip = session.tracks[0], session.tracks[0].clips[0]
-    targets = targets_of(session, track, clip)
+    targets = targets_of(session, track, clip.take)
     middle = len(targets) // 2
     desk.transport.go_to(float(targets.target[middle]))
     found = []

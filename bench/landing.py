@@ -45,11 +45,11 @@ def main() -> None:
         plan = plan_for(session)
         mix = OfflineMix(render_mix(Renderer(arena), plan, {source.content: source}), arena)
         heard = mix.read(0, mix.frames)
-        targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+        targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
         again = detect_onsets(audio_of(heard, RATE)).frames
         distance = 1000 * np.abs(again[:, None] - targets.target[None]).min(axis=0) / RATE
-        clip = plan.tracks[0].clips[0]
-        landed = np.interp(targets.played + clip.source[0] - clip.played_at, clip.source, clip.heard)
+        take = plan.tracks[0].clips[0].take
+        landed = np.interp(targets.played + take.source[0] - take.played_at, take.source, take.heard)
         off = 1000 * np.abs(landed - targets.target) / RATE
         verbatim = ""
         if way is not MoveBy.TAPE:

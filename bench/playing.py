@@ -27,7 +27,7 @@ def main() -> None:
     desk, player = window.desk, window.player
     session = desk.store.session
     track, clip = session.tracks[0], session.tracks[0].clips[0]
-    targets = targets_of(session, track, clip)
+    targets = targets_of(session, track, clip.take)
     late = np.flatnonzero(targets.target > EDITED_FROM * session.frames + session.rate)
     offline = OfflineMix(
         render_mix(Renderer(desk.recordings.arena), plan_for(session), desk.recordings.pool.ready()),

@@ -196,7 +196,7 @@ def session_of(audio: Audio, tempo: float) -> Session:
 def targets_for(audio: Audio, tempo: float, division: int) -> Targets:
     session = session_of(audio, tempo)
     session = set_tighten(session, session.tracks[0].id, grid=Grid(division), strength=1.0)
-    return targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    return targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
 
 def tightened(task: tuple[Path, float, int]) -> Harm:
@@ -207,7 +207,7 @@ def tightened(task: tuple[Path, float, int]) -> Harm:
     harm = Harm()
     for alone in (0.0, LEFT_ALONE):
         each = set_tighten(session, track, grid=Grid(division), strength=1.0, leave_alone=alone)
-        targets = targets_of(each, each.tracks[0], each.tracks[0].clips[0])
+        targets = targets_of(each, each.tracks[0], each.tracks[0].clips[0].take)
         beats = each.tempo.beats_at(targets.target / each.rate)
         lines = nearest_lines(beats, Grid(division), each.metre, 50.0)
         now = np.abs(targets.target / each.rate - each.tempo.seconds_at(lines)) * 1000

@@ -99,6 +99,6 @@ def with_audio(session: Session, folder: Path) -> tuple[Session, dict[str, Path]
     content = content_hash(path)
     recording = replace(session.recordings[0], content=content)
     track = session.tracks[0]
-    clip = replace(track.clips[0], recording=content)
+    clip = replace(track.clips[0], take=replace(track.clips[0].take, recording=content))
     session = replace(session, recordings=(recording,), tracks=(replace(track, clips=(clip,)),))
     return session, {content: path}

@@ -7,7 +7,7 @@ from chronotome.engine.control import SLOTS, Command, Control, Word, packed_span
 from chronotome.engine.mixer import CHANGE_FADE, HIT_FADE, START_FADE, Mixer
 from chronotome.engine.output import SimulatedOutput
 from chronotome.render.arena import Arena
-from chronotome.render.mix import Lane, Mix, Side
+from chronotome.render.mix import Lane, Mix, Part, Side
 from chronotome.render.renderer import OfflineMix
 
 TOTAL = 40000
@@ -34,8 +34,10 @@ class Deck:
             region = self.arena.allocate(TOTAL, channels)
             region.samples[:] = random.uniform(-0.5, 0.5, (TOTAL, channels))
             offsets = region.offset + starts * channels
-            lanes.append(Lane(side, 0.5, starts, lengths, offsets, np.full(3, channels)))
-        return Mix(serial, TOTAL, tuple(lanes), played_gain=0.8)
+            owners = np.array([0, 1, 0])
+            lanes.append(Lane(side, starts, lengths, offsets, np.full(3, channels), owners))
+        parts = (Part(0.5, 0.5), Part(0.5, 0.3, (9000, 11000), (19000, 21000)))
+        return Mix(serial, TOTAL, tuple(lanes), parts, played_gain=0.8)
 
     def offline(self, mix: Mix, start: int, frames: int, side: Side = Side.EDITED) -> np.ndarray:
         return OfflineMix(mix, self.arena).read(start, frames, side)

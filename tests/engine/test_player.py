@@ -42,7 +42,7 @@ def noise_mix(arena):
     region.samples[:] = np.random.default_rng(7).uniform(-0.5, 0.5, (TOTAL, 2))
     one = np.array([0])
     lanes = [
-        Lane(side, 1.0, one, np.array([TOTAL]), np.array([region.offset]), np.array([2]))
+        Lane(side, one, np.array([TOTAL]), np.array([region.offset]), np.array([2]), one)
         for side in list(Side)[:2]
     ]
     return Mix(1, TOTAL, tuple(lanes))

@@ -94,7 +94,7 @@ def test_a_lost_history_does_not_lose_the_session(saved):
 @pytest.mark.parametrize(
     ("change", "words"),
     [
-        (lambda text: text.replace('"version": 1', '"version": 7'), "newer Chronotome"),
+        (lambda text: text.replace('"version": 2', '"version": 7'), "newer Chronotome"),
         (lambda text: text.replace("chronotome-session", "something-else"), "is not a Chronotome session"),
         (lambda text: text[: len(text) // 2], "damaged"),
         (lambda text: text.replace('"take.wav"', '"../../take.wav"'), "outside its folder"),

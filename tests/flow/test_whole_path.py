@@ -58,7 +58,7 @@ def test_open_tighten_hear_undo_save_reopen_export(at_work, tmp_path, monkeypatc
     assert at_work.window.rail.cards[Stage.EXPORT].figures.key == "tight.wav"
 
     found = detect_onsets(audio_of(written, rate))
-    lines = targets_of(session, session.tracks[0], session.tracks[0].clips[0]).line
+    lines = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take).line
     distances = np.abs(found.frames[:, None] - lines[None]).min(axis=0)
     assert np.median(distances) <= 0.001 * rate
 

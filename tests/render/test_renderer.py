@@ -6,7 +6,6 @@ from hypothesis import strategies as st
 from chronotome.dsp.overview import Overview
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.errors import Cancelled
-from chronotome.render.arena import Arena
 from chronotome.render.cache import PieceCache
 from chronotome.render.mix import Side, fold_down
 from chronotome.render.plan import plan_for
@@ -23,35 +22,11 @@ from chronotome.session.model import Click, Recording, Session, replace
 from chronotome.session.tighten import targets_of
 from sounds import noise_hits
 from strategies import RATE, edits, sessions, simple_session
+from studio import Studio
 
 STEP = RATE // 8
 FRAMES = [0, STEP + 700, 2 * STEP - 500, 3 * STEP + 200, 4 * STEP]
 TOTAL = 5 * STEP
-
-
-class Studio:
-    """Sessions with sound."""
-
-    def __init__(self) -> None:
-        self.arena = Arena()
-        self.renderer = Renderer(self.arena)
-        self.sources: dict[str, Source] = {}
-
-    def load(self, recording: Recording, *, seed: int = 1) -> None:
-        frames = list(recording.onsets.frames)
-        samples = noise_hits(frames, recording.frames, rate=RATE, channels=recording.channels, seed=seed)
-        region = self.arena.allocate(*samples.shape)
-        region.samples[:] = samples
-        source = Source(recording.content, region, RATE, Overview(len(samples)))
-        source.finish()
-        self.sources[recording.content] = source
-
-    def heard(self, session: Session, side: Side = Side.EDITED) -> np.ndarray:
-        for recording in session.recordings:
-            if recording.content not in self.sources:
-                self.load(recording)
-        mix = render_mix(self.renderer, plan_for(session), self.sources)
-        return OfflineMix(mix, self.arena).read(0, mix.frames, side)
 
 
 @pytest.fixture
@@ -83,7 +58,7 @@ def test_attacks_land_on_their_targets_to_the_frame(studio, move_by):
     heard = studio.heard(session)
 
     source = studio.sources[session.recordings[0].content].region.samples[:, 0]
-    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
     for played, target in zip(targets.played, targets.target, strict=True):
         np.testing.assert_array_equal(heard[target : target + 200, 0], source[played : played + 200])
     assert len(heard) == TOTAL
@@ -99,7 +74,7 @@ def test_one_moved_hit_renders_two_pieces_and_leaves_every_other_sample(studio):
 
     assert studio.renderer.cache.rendered_count == count + 2
     changed = np.flatnonzero((before != after).any(axis=1))
-    targets = targets_of(session, track, clip).target
+    targets = targets_of(session, track, clip.take).target
     assert targets[1] < changed.min()
     assert changed.max() < targets[3]
 
@@ -136,7 +111,7 @@ def test_a_locked_track_is_moved_by_its_guide(studio):
 
     locked = lock(session, guide, [room])
 
-    plans = [track.clips[0] for track in plan_for(locked).tracks]
+    plans = [track.clips[0].take for track in plan_for(locked).tracks]
     np.testing.assert_array_equal(plans[0].source, plans[1].source)
     np.testing.assert_array_equal(plans[0].heard, plans[1].heard)
 
@@ -270,4 +245,4 @@ def test_a_mix_grows_from_the_playhead_on(studio):
     assert len(mixes) > 4
     assert lengths == sorted(lengths)
     assert first.min() > 55 * RATE
-    assert len(mixes[-1].lanes[1].starts) == len(plan_for(session).tracks[0].clips[0])
+    assert len(mixes[-1].lanes[1].starts) == len(plan_for(session).tracks[0].clips[0].take)

@@ -90,17 +90,23 @@ def test_loop_click_metre_and_beat_one():
     assert set_beat_one(session, 0.5).tempo.seconds_of(0) == 0.5
 
 
+def changed(session, **values):
+    """Its first clip, or the take of that, with other values."""
+    (clip,) = session.tracks[0].clips
+    clip = replace(clip, **values) if "head" in values else replace(clip, take=replace(clip.take, **values))
+    return replace(session, tracks=(replace(session.tracks[0], clips=(clip,)), *session.tracks[1:]))
+
+
 @pytest.mark.parametrize(
     "broken",
     [
         lambda s: replace(s, recordings=s.recordings[:1]),
         lambda s: replace(s, recordings=(s.recordings[0], *s.recordings)),
         lambda s: replace(s, next_id=1),
-        lambda s: replace(
-            s, tracks=(replace(s.tracks[0], clips=(replace(s.tracks[0].clips[0], source_end=10**9),)),)
-        ),
+        lambda s: changed(s, source_end=10**9),
+        lambda s: changed(s, head=s.recordings[0].frames - 10, tail=10),
     ],
 )
 def test_a_session_that_breaks_its_invariants_is_refused(broken):
-    with pytest.raises(ValueError, match="recording|unique|within"):
+    with pytest.raises(ValueError, match="recording|unique|within|nothing left"):
         check(broken(two_tracks()))

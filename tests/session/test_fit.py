@@ -25,7 +25,7 @@ from chronotome.session.edits.fitting import (
 )
 from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.timing import set_beat_one, set_tempo
-from chronotome.session.fit import Fit, Measured, Pin, Reads, Take, beat_map
+from chronotome.session.fit import Evidence, Fit, Measured, Pin, Reads, beat_map
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of, fitted_of
 from chronotome.session.grid import Metre
@@ -54,7 +54,7 @@ def track_of(session: Session) -> int:
 
 
 def beats_in(session: Session):
-    return beats_of(session, session.tracks[0].clips[0])
+    return beats_of(session, session.tracks[0].clips[0].take)
 
 
 def test_beats_are_counted_from_beat_one_and_half_time_counts_half():
@@ -185,7 +185,7 @@ def test_a_drifting_take_is_straightened_onto_the_lines_at_any_tempo():
     session = session_with(DRIFT)
     for tempo in (80.0, 95.0, 130.0):
         straight = straighten(session, track_of(session), tempo)
-        targets = targets_of(straight, straight.tracks[0], straight.tracks[0].clips[0])
+        targets = targets_of(straight, straight.tracks[0], straight.tracks[0].clips[0].take)
 
         assert np.abs(targets.drift).max() < 0.05
         assert np.diff(targets.target) == pytest.approx(60 / tempo * RATE, abs=1.5)
@@ -199,7 +199,7 @@ def test_steadiness_goes_from_as_played_to_fully_steady():
     drifts = []
     for share in (0.0, 0.5, 1.0):
         part = set_steady(session, track, share)
-        fitted = fitted_of(part, part.tracks[0], part.tracks[0].clips[0])
+        fitted = fitted_of(part, part.tracks[0], part.tracks[0].clips[0].take)
         steps = np.diff(fitted.fitted) / RATE
         drifts.append(float(np.abs(steps - 60 / tempo).max()))
     played = np.diff(DRIFT)
@@ -214,7 +214,7 @@ def test_the_grid_bends_to_the_performance_and_nothing_is_stretched():
     session = session_with(DRIFT)
     track = track_of(session)
     session = set_who(session, track, Who.GRID)
-    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
     moved = pin_beat(session, track, 8.0, round((DRIFT[8] + 0.05) * RATE))
 
@@ -261,11 +261,12 @@ def test_a_recording_begins_to_follow_at_the_nearest_bar():
 
     following = set_who(late, track_of(late), Who.RECORDING)
 
-    assert following.tracks[0].clips[0].beat == 12.0
+    assert following.tracks[0].clips[0].take.beat == 12.0
 
 
 def _at(session: Session, seconds: float):
-    return replace(session.tracks[0].clips[0], start=round(seconds * RATE))
+    clip = session.tracks[0].clips[0]
+    return replace(clip, take=replace(clip.take, start=round(seconds * RATE)))
 
 
 def test_nothing_known_of_its_beats_nothing_follows():
@@ -273,7 +274,7 @@ def test_nothing_known_of_its_beats_nothing_follows():
 
     assert set_who(session, track_of(session), Who.RECORDING) is session
     assert straighten(session, track_of(session)) is session
-    assert beat_map(Fit(), None, Take(1000, RATE, np.zeros(0, np.int64), Metre())) is None
+    assert beat_map(Fit(), None, Evidence(1000, RATE, np.zeros(0, np.int64), Metre())) is None
 
 
 def test_a_fit_of_far_off_values_still_gives_a_map():

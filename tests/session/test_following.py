@@ -38,8 +38,17 @@ def following(session: Session) -> Session:
     return set_who(session, session.tracks[0].id, Who.RECORDING)
 
 
+def start_of(session: Session) -> int:
+    return session.tracks[1].clips[0].take.start
+
+
+def counted_at(session: Session) -> list[int]:
+    (take,) = session.tracks[0].takes
+    return np.flatnonzero(counted_of(session, take)).tolist()
+
+
 def anchors(session: Session):
-    return anchors_of(session, session.tracks[0], session.tracks[0].clips[0])
+    return anchors_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
 
 @pytest.mark.parametrize("last_hits", [0, 3])
@@ -60,7 +69,7 @@ def test_what_is_before_beat_one_lies_before_bar_1_and_is_not_squeezed():
     moments = 0.2 + np.arange(20) * 0.5
     session = following(session_of(moments, 11.0, beat_one=float(moments[3])))
 
-    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
     beats = session.tempo.beats_at(targets.fitted / RATE)
     assert beats[:4] == pytest.approx([-3, -2, -1, 0], abs=1e-4)
@@ -74,11 +83,11 @@ def test_room_before_bar_1_takes_every_other_track_along():
     session = session_of(moments, 11.0, beat_one=float(moments[3]))
     other = Recording("b" * 32, "other.wav", RATE, 5 * RATE, 1)
     session = add_recording(session, other, "other")
-    before = session.tempo.beat_of(session.tracks[1].clips[0].start / RATE)
+    before = session.tempo.beat_of(start_of(session) / RATE)
 
     session = following(session)
 
-    assert session.tempo.beat_of(session.tracks[1].clips[0].start / RATE) == pytest.approx(before, abs=1e-4)
+    assert session.tempo.beat_of(start_of(session) / RATE) == pytest.approx(before, abs=1e-4)
     assert set_tempo(session, 60.0).tempo.beat_one > 0
 
 
@@ -100,13 +109,20 @@ def test_one_clock_tells_bars_before_and_after_following():
     session = following(plain)
     clip = session.tracks[0].clips[0]
 
-    beats = clock_of(session, clip).beats_of(session.recordings[0].onsets)
-    targets = targets_of(session, session.tracks[0], clip)
+    beats = clock_of(session, clip.take).beats_of(session.recordings[0].onsets)
+    targets = targets_of(session, session.tracks[0], clip.take)
 
     assert beats == pytest.approx(session.tempo.beats_at(targets.fitted / RATE), abs=1e-3)
     assert beats == pytest.approx(beats[0] + np.arange(24), abs=1e-3)
     per_bar = set_sift(session, "a" * 32, lambda sift: replace(sift, strongest_per=Per.BAR))
-    assert np.flatnonzero(counted_of(per_bar, per_bar.tracks[0].clips[0])).tolist() == [0, 4, 8, 12, 16, 20]
+    assert counted_at(per_bar) == [
+        0,
+        4,
+        8,
+        12,
+        16,
+        20,
+    ]
 
 
 def test_marks_on_bars_lie_on_the_bars_that_sound():
@@ -114,9 +130,9 @@ def test_marks_on_bars_lie_on_the_bars_that_sound():
     session = following(session_of(moments, 16.0))
     clip = session.tracks[0].clips[0]
 
-    marked = mark_grid(session, clip, 4.0)
+    marked = mark_grid(session, clip.take, 4.0)
 
-    frames = marked.recordings[0].onsets.frame_array[counted_of(marked, clip)]
+    frames = marked.recordings[0].onsets.frame_array[counted_of(marked, clip.take)]
     assert frames[:3] == pytest.approx(np.rint(moments[[0, 4, 8]] * RATE), abs=1)
 
 

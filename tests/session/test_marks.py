@@ -3,7 +3,7 @@ import pytest
 
 from chronotome.dsp.bands import Material
 from chronotome.session.counting import counted_of
-from chronotome.session.edits.cutting import crop, cut
+from chronotome.session.edits.clips import crop
 from chronotome.session.edits.marks import (
     add_onsets,
     choose_material,
@@ -19,7 +19,7 @@ from chronotome.session.edits.marks import (
 from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.tightening import move_hit
 from chronotome.session.mark_checks import mark_checks_of
-from chronotome.session.model import check, replace
+from chronotome.session.model import replace
 from chronotome.session.tighten import targets_of
 from strategies import RATE, simple_session
 
@@ -38,13 +38,13 @@ def parts_of(session):
 
 def counted_frames(session):
     clip = session.tracks[0].clips[0]
-    return session.recordings[0].onsets.frame_array[counted_of(session, clip)].tolist()
+    return session.recordings[0].onsets.frame_array[counted_of(session, clip.take)].tolist()
 
 
 def heard_of(session, frame):
     """Where a frame of the recording sounds, between the targets."""
     track, clip, _ = parts_of(session)
-    targets = targets_of(session, track, clip)
+    targets = targets_of(session, track, clip.take)
     return float(np.interp(frame, targets.played, targets.target))
 
 
@@ -61,17 +61,22 @@ def test_a_corrected_mark_of_a_hit_set_by_hand_leaves_the_sound_where_it_was(ses
     assert heard_of(session, moved_to) == pytest.approx(before, abs=1)
 
 
+def targets(session):
+    track, clip, _ = parts_of(session)
+    return targets_of(session, track, clip.take)
+
+
 def test_a_slipped_sound_leaves_the_mark_where_it_was(session):
     track, clip, _ = parts_of(session)
     second = session.recordings[0].onsets.ids[1]
     session = move_hit(session, track.id, clip.id, second, 2.4)
-    place = targets_of(session, *parts_of(session)[:2]).target[1]
+    place = targets(session).target[1]
 
     session = slip_onset(session, track.id, clip.id, second, RATE + 480)
 
-    targets = targets_of(session, *parts_of(session)[:2])
-    assert targets.target[1] == place
-    assert targets.played[1] == RATE + 480
+    now = targets(session)
+    assert now.target[1] == place
+    assert now.played[1] == RATE + 480
 
 
 def test_locked_marks_neither_move_nor_go(session):
@@ -101,9 +106,9 @@ def test_several_marks_move_together_and_stop_at_those_that_stay(session):
 def test_marks_on_the_lines_stand_instead_of_those_on_attacks_and_go_again(session):
     _, clip, content = parts_of(session)
 
-    beats = mark_grid(session, clip, 1.0)
-    bars = mark_grid(session, clip, session.metre.bar)
-    parts = mark_parts(session, clip, 7)
+    beats = mark_grid(session, clip.take, 1.0)
+    bars = mark_grid(session, clip.take, session.metre.bar)
+    parts = mark_parts(session, clip.take, 7)
 
     assert counted_frames(beats) == list(range(0, 5 * RATE, RATE // 2))
     assert counted_frames(bars) == [0, 2 * RATE, 4 * RATE]
@@ -129,20 +134,6 @@ def test_another_material_asks_for_another_analysis(session):
     assert not left.recordings[0].is_material_chosen
 
 
-def test_a_cut_goes_through_the_clip_and_both_parts_sound_where_they_sounded(session):
-    track, clip, _ = parts_of(session)
-
-    session = cut(session, track.id, clip.id, 2 * RATE)
-
-    check(session)
-    first, second = (each.clips[0] for each in session.tracks)
-    assert (first.source_start, first.source_end, first.start) == (0, 2 * RATE, 0)
-    assert (second.source_start, second.source_end, second.start) == (2 * RATE, 5 * RATE, 2 * RATE)
-    assert session.tracks[1].name.endswith("2")
-    counts = [counted_of(session, each.clips[0]).tolist() for each in session.tracks]
-    assert counts == [[True, True, False, False], [False, False, True, True]]
-
-
 def test_cropping_keeps_the_place_and_drops_markers_of_what_is_gone(session):
     track, clip, _ = parts_of(session)
     ids = session.recordings[0].onsets.ids
@@ -151,8 +142,8 @@ def test_cropping_keeps_the_place_and_drops_markers_of_what_is_gone(session):
     session = crop(session, track.id, clip.id, RATE, 4 * RATE)
     clip = session.tracks[0].clips[0]
 
-    assert (clip.source_start, clip.source_end, clip.start) == (RATE, 4 * RATE, RATE)
-    assert [marker.onset for marker in clip.markers] == [ids[2]]
+    assert (clip.source_start, clip.source_end, clip.take.start) == (RATE, 4 * RATE, RATE)
+    assert [touch.onset for touch in clip.take.touches] == [ids[2]]
     assert crop(session, track.id, clip.id, RATE + 10, RATE + 11) is session
 
 

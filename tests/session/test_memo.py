@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from chronotome.session import memo
 from chronotome.session.memo import by_identity
 
 
@@ -24,7 +25,8 @@ def test_the_same_object_is_summed_once_and_an_equal_one_again():
     assert len(asked) == 2
 
 
-def test_only_the_last_are_kept_and_their_ids_are_not_used_again():
+def test_only_the_last_are_kept_and_their_ids_are_not_used_again(monkeypatch):
+    monkeypatch.setattr(memo, "MOST_BYTES", 0)
     total, asked = counted(2)
     kept = [np.arange(4.0) + place for place in range(3)]
     for each in kept:
@@ -37,6 +39,23 @@ def test_only_the_last_are_kept_and_their_ids_are_not_used_again():
     assert len(asked) == 4
     for place in range(50):  # each is thrown away at once: its place in memory is taken by the next
         assert total(np.full(3, float(place))) == 3 * place
+
+
+def test_small_results_are_kept_beyond_that_and_large_ones_are_not(monkeypatch):
+    monkeypatch.setattr(memo, "MOST_BYTES", 5000)
+    asked = []
+
+    @by_identity(1)
+    def filled(length):
+        asked.append(length)
+        return np.zeros(length)
+
+    small, large = [10**3 - 990 + place for place in range(8)], [300 + place for place in range(8)]
+    for lengths, again in ((small, 0), (large, 7)):
+        asked.clear()
+        for length in (*lengths, *lengths):
+            filled(length)
+        assert len(asked) == 8 + again + (1 if again else 0)
 
 
 def test_every_argument_counts():

@@ -23,13 +23,13 @@ def tightened(frames: list[int], *, least_spacing: float = USUAL_SPACING, **valu
     content = session.recordings[0].content
     session = set_sift(session, content, lambda sift: replace(sift, least_spacing=least_spacing))
     session = set_tighten(session, session.tracks[0].id, **{"strength": 1.0, **values})
-    return targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    return targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
 
 @given(sessions())
 @settings(deadline=None, max_examples=60)
 def test_order_is_kept_and_nothing_lands_before_the_start(session):
-    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
     assert (np.diff(targets.target) > 0).all()
     assert not len(targets) or targets.target[0] >= 0
@@ -40,7 +40,7 @@ def test_order_is_kept_and_nothing_lands_before_the_start(session):
 def test_strength_0_moves_nothing(session):
     session = set_tighten(session, session.tracks[0].id, strength=0.0)
 
-    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
     np.testing.assert_array_equal(targets.target, targets.played)
 
@@ -50,7 +50,7 @@ def test_strength_0_moves_nothing(session):
 def test_strength_1_puts_every_leader_on_its_line(session):
     session = set_tighten(session, session.tracks[0].id, strength=1.0, leave_alone=0.0)
 
-    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
     has_room = targets.line >= np.arange(len(targets))  # else hits before it stand at the session's start
     stands_alone = np.bincount(targets.strokes)[targets.strokes] == 1  # others may hold it back
@@ -62,7 +62,7 @@ def test_strength_1_puts_every_leader_on_its_line(session):
 @settings(deadline=None, max_examples=60)
 def test_a_hand_moved_hit_stays_where_it_was_put_and_order_is_kept(session, which, where):
     track, clip = session.tracks[0], session.tracks[0].clips[0]
-    before = targets_of(session, track, clip)
+    before = targets_of(session, track, clip.take)
     at = int(which * (len(before) - 1)) if len(before) else 0
     if not len(before):
         return
@@ -70,7 +70,7 @@ def test_a_hand_moved_hit_stays_where_it_was_put_and_order_is_kept(session, whic
     session = move_hit(session, track.id, clip.id, int(before.onsets[at]), beat)
     session = set_tighten(session, track.id, strength=0.5)
 
-    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
     assert (np.diff(targets.target) > 0).all()
     wanted = round(session.tempo.seconds_of(beat) * RATE)
@@ -113,7 +113,7 @@ def test_nothing_is_thrown_off_its_line_and_nothing_moves_that_is_left_alone(
     session = replace(session, tracks=(replace(session.tracks[0], clips=(bare(session),)),))
     session = set_tighten(session, track, grid=Grid(division), strength=amount, leave_alone=alone)
 
-    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
     within = np.abs(targets.drift) <= alone
     np.testing.assert_array_equal(targets.target[within], targets.fitted[within])
@@ -128,7 +128,7 @@ def test_no_stroke_ends_farther_from_its_line_than_it_was_played(session, divisi
     session = replace(session, tracks=(replace(session.tracks[0], clips=(bare(session),)),))
     session = set_tighten(session, session.tracks[0].id, grid=Grid(division), strength=1.0)
 
-    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
     leads = targets.reasons != Reason.WITH_STROKE
     now, before = np.abs(nearest_drift(session, targets)), np.abs(targets.drift)
@@ -137,7 +137,8 @@ def test_no_stroke_ends_farther_from_its_line_than_it_was_played(session, divisi
 
 def bare(session):
     """The clip without anything set by hand."""
-    return replace(session.tracks[0].clips[0], markers=())
+    clip = session.tracks[0].clips[0]
+    return replace(clip, take=replace(clip.take, touches=()))
 
 
 def nearest_drift(session, targets):
@@ -205,14 +206,14 @@ def targets_with(frames: list[int], strengths: list[float], **values: object) ->
     recording = replace(recording, onsets=onsets, sift=replace(recording.sift, least_spacing=10.0))
     session = replace(session, recordings=(recording,))
     session = set_tighten(session, session.tracks[0].id, **{"strength": 1.0, **values})
-    return targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    return targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
 
 def test_onsets_below_the_threshold_have_no_target():
     session = simple_session([0, STEP, 2 * STEP], RATE)
     session = set_threshold(session, session.recordings[0].content, 95.0)
 
-    assert not len(targets_of(session, session.tracks[0], session.tracks[0].clips[0]))
+    assert not len(targets_of(session, session.tracks[0], session.tracks[0].clips[0].take))
 
 
 def test_a_hand_moved_hit_follows_the_tempo_and_reset_takes_it_back():
@@ -222,7 +223,7 @@ def test_a_hand_moved_hit_follows_the_tempo_and_reset_takes_it_back():
 
     faster = set_tempo(moved, 240.0)
 
-    assert targets_of(faster, faster.tracks[0], faster.tracks[0].clips[0]).target[1] == RATE // 8
+    assert targets_of(faster, faster.tracks[0], faster.tracks[0].clips[0].take).target[1] == RATE // 8
     assert reset_hit(moved, track, clip, 2) == session
     assert reset_hits(moved, track) == session
 

@@ -27,7 +27,7 @@ def run(person, name):
 
 def test_next_to_check_goes_round_and_shows_the_place(at_work):
     track, clip = at_work.session.tracks[0], at_work.session.tracks[0].clips[0]
-    targets = targets_of(at_work.session, track, clip)
+    targets = targets_of(at_work.session, track, clip.take)
     for at, beats in ((4, 0.4), (9, 0.4)):
         beat, onset = float(targets.line_beats[at]) + beats, int(targets.onsets[at])
         at_work.desk.store.apply(lambda s, o=onset, b=beat: move_hit(s, track.id, clip.id, o, b), "Move")
@@ -45,7 +45,7 @@ def test_next_to_check_goes_round_and_shows_the_place(at_work):
 
 def test_a_row_of_the_check_list_goes_there(at_work):
     track, clip = at_work.session.tracks[0], at_work.session.tracks[0].clips[0]
-    onset = int(targets_of(at_work.session, track, clip).onsets[6])
+    onset = int(targets_of(at_work.session, track, clip.take).onsets[6])
     at_work.desk.store.apply(lambda s: move_hit(s, track.id, clip.id, onset, 3.4), "Move")
     tray = at_work.window.trays[Stage.TIGHTEN]
     at_work.wait(lambda: bool(tray._check_rows))

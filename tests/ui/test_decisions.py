@@ -22,7 +22,7 @@ RATE = 48000
 
 def targets(person):
     session = person.session
-    return targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    return targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
 
 def with_measured(person, moments, *, confidence=0.95, is_constant=True):

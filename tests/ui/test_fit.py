@@ -53,7 +53,7 @@ def x_of_beat(person, beat):
 
 
 def beats(person):
-    return beats_of(person.session, person.session.tracks[0].clips[0])
+    return beats_of(person.session, person.session.tracks[0].clips[0].take)
 
 
 def track(person) -> int:
@@ -132,9 +132,9 @@ def test_the_tray_takes_a_typed_tempo_and_so_many_bars(drifting):
     told = drifting.window.status.words.said
 
     run(drifting, "more-bars")
-    more = bars_in(drifting.session, drifting.session.tracks[0].clips[0])
+    more = bars_in(drifting.session, drifting.session.tracks[0].clips[0].take)
     run(drifting, "double-bars")
-    doubled = bars_in(drifting.session, drifting.session.tracks[0].clips[0])
+    doubled = bars_in(drifting.session, drifting.session.tracks[0].clips[0].take)
 
     assert typed == pytest.approx(96.5)
     assert "is no tempo" in told
@@ -166,13 +166,15 @@ def test_a_bar_number_is_given_to_a_hit(drifting, monkeypatch):
 def test_straightened_and_switched_between_who_follows_whom(drifting):
     drifting.press(Qt.Key.Key_G)
     drifting.settle()
-    straight = targets_of(drifting.session, drifting.session.tracks[0], drifting.session.tracks[0].clips[0])
+    straight = targets_of(
+        drifting.session, drifting.session.tracks[0], drifting.session.tracks[0].clips[0].take
+    )
     lands = straight.target
     tray = drifting.window.trays[Stage.FIT]
 
     tray.who.choose(list(Who).index(Who.GRID))
     drifting.settle()
-    bent = targets_of(drifting.session, drifting.session.tracks[0], drifting.session.tracks[0].clips[0])
+    bent = targets_of(drifting.session, drifting.session.tracks[0], drifting.session.tracks[0].clips[0].take)
 
     assert np.diff(lands).std() / RATE < 0.004
     assert (bent.target == bent.played).all()
@@ -244,7 +246,7 @@ def test_the_end_of_the_sound_is_dragged_to_a_bar_line(drifting):
 
     drifting.drag(wave, (x, 90), (wave.x_of(bar), 90), modifier=CONTROL)
 
-    assert bars_in(drifting.session, drifting.session.tracks[0].clips[0]) == pytest.approx(8)
+    assert bars_in(drifting.session, drifting.session.tracks[0].clips[0].take) == pytest.approx(8)
     assert who_of(drifting.session, track(drifting)) is Who.RECORDING
     assert drifting.desk.store.history.undo_label == "Drag the end to a bar"
 

@@ -16,7 +16,7 @@ ALT = Qt.KeyboardModifier.AltModifier
 
 def targets(person):
     session = person.session
-    return targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    return targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
 
 def drift_place(person, at):

@@ -10,7 +10,7 @@ from PySide6.QtGui import QColor
 from PySide6.QtWidgets import QMessageBox
 
 from chronotome.render.plan import plan_for
-from chronotome.session.edits.cutting import cut
+from chronotome.session.edits.clips import crop
 from chronotome.session.edits.fitting import Who, bars_in, is_bars, set_recording_beat_one, set_who
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
@@ -31,7 +31,7 @@ SHIFT = Qt.KeyboardModifier.ShiftModifier
 
 def targets(person):
     session = person.session
-    return targets_of(session, session.tracks[0], session.tracks[0].clips[0])
+    return targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
 
 def place_of(person, at):
@@ -94,7 +94,7 @@ def test_plus_and_minus_go_to_the_next_whole_number_of_bars(first, now, step, th
 
     first.window.actions_table.run("more-bars" if step > 0 else "fewer-bars")
 
-    assert bars_in(first.session, first.session.tracks[0].clips[0]) == pytest.approx(then, abs=0.001)
+    assert bars_in(first.session, first.session.tracks[0].clips[0].take) == pytest.approx(then, abs=0.001)
 
 
 def test_a_loop_of_an_odd_tempo_fills_its_bars_to_the_frame(person, tmp_path):
@@ -106,7 +106,7 @@ def test_a_loop_of_an_odd_tempo_fills_its_bars_to_the_frame(person, tmp_path):
     person.desk.store.apply(lambda session: set_who(session, track, Who.RECORDING), "Follow")
 
     plan = plan_for(person.session)
-    assert plan.tracks[0].clips[0].heard[[0, -1]].tolist() == [0, round(9.6 * RATE)]
+    assert plan.tracks[0].clips[0].take.heard[[0, -1]].tolist() == [0, round(9.6 * RATE)]
 
 
 def test_a_pickup_gets_room_before_bar_1_and_the_window_says_so(first):
@@ -125,11 +125,11 @@ def test_a_pickup_gets_room_before_bar_1_and_the_window_says_so(first):
 # Waves
 
 
-def test_a_cut_draws_the_first_half_only(at_work):
+def test_what_is_cropped_is_drawn_no_longer_than_it_is(at_work):
     track, clip = at_work.session.tracks[0], at_work.session.tracks[0].clips[0]
     frame = at_work.session.recordings[0].frames // 2
 
-    at_work.desk.store.apply(lambda session: cut(session, track.id, clip.id, frame), "Cut")
+    at_work.desk.store.apply(lambda session: crop(session, track.id, clip.id, 0, frame), "Crop")
     at_work.desk.view.focus(track.id)
     at_work.settle()
 

@@ -18,7 +18,7 @@ CONTROL = Qt.KeyboardModifier.ControlModifier
 
 
 def targets(person):
-    return targets_of(person.session, person.session.tracks[0], person.session.tracks[0].clips[0])
+    return targets_of(person.session, person.session.tracks[0], person.session.tracks[0].clips[0].take)
 
 
 def test_importing_finds_hits_and_moves_nothing(person, hits_file):
@@ -173,7 +173,7 @@ def test_keys_step_through_hits_nudge_and_reset(at_work):
     place = nudged.onsets == selected
     assert nudged.target[place][0] - before == 48
     assert nudged.reasons[place][0] == Reason.BY_HAND
-    assert not at_work.session.tracks[0].clips[0].markers
+    assert not at_work.session.tracks[0].clips[0].take.touches
 
 
 def test_stages_by_key_and_card(at_work):

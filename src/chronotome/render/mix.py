@@ -114,9 +114,8 @@ class MixTable:
                 self._columns[row, at:end] = column
             self._lanes[index] = (at, end, lane.side)
             at = end
-        self._parts[: len(mix.parts)] = [
-            (each.left, each.right, *each.fade_in, *each.fade_out) for each in mix.parts
-        ]
+        for row, part in enumerate(mix.parts):
+            self._parts[row] = (part.left, part.right, *part.fade_in, *part.fade_out)
         self._whole[:3] = (mix.serial, mix.frames, len(mix.lanes))
         self._gains[3] = mix.played_gain
 

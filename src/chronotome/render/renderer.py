@@ -152,26 +152,19 @@ class Renderer:
         return placed
 
     def _mix(self, plan: Plan, placed: Mapping[ClipId, Placed], serial: int) -> Mix:
-        lanes, parts = list[Lane](), list[Part]()
-        total = gained = 0.0
+        lanes, parts, loudness = list[Lane](), list[Part](), _Loudness()
         for track in plan.tracks:
             edited, played = _Spread(Side.EDITED), _Spread(Side.AS_PLAYED)
             for clip in track.clips:
-                known = placed.get(clip.id)
-                if known is None:
+                known, gain = placed.get(clip.id), track.gain * clip.gain
+                if known is None or not gain:
                     continue
-                gain = track.gain * clip.gain
-                share = (clip.window.last - clip.window.first) / int(
-                    clip.take.source[-1] - clip.take.source[0]
-                )
-                total += share * known.source.energy * gain**2
-                gained += float(known.gained[clip.pieces].sum()) * gain**2
-                if gain:
-                    edited.add(_edited(clip, known), len(parts))
-                    played.add(_played(clip, known.source), len(parts) + 1)
-                    parts.extend(_parts(clip, gain))
+                loudness.add(clip, known, gain)
+                edited.add(_edited(clip, known), len(parts))
+                played.add(_played(clip, known.source), len(parts) + 1)
+                parts.extend(_parts(clip, gain))
             lanes.extend((*played.lanes(), *edited.lanes()))
-        gain = float(np.sqrt(max(total + gained, 0.0) / total)) if total > 0 else 1.0
+        gain = loudness.gain
         if plan.click is not None:
             lanes.extend(self._click_lanes(plan.click, plan.rate, len(parts)))
             parts.append(Part(plan.click.gain, plan.click.gain))
@@ -213,6 +206,32 @@ def _missing(takes: Sequence[Placed], near: int, end: int) -> list[tuple[int, in
 
 Columns = tuple[Frames, Frames, Frames, Frames]
 """Starts, lengths, offsets and channels of placements, in order."""
+
+
+class _Loudness:
+    """How much louder all of it is as edited than as played; parts of one take add up to the whole of it."""
+
+    def __init__(self) -> None:
+        self._takes: dict[tuple[int, float], tuple[Placed, Frames, list[int]]] = {}
+
+    def add(self, clip: ClipPlan, known: Placed, gain: float) -> None:
+        key = (id(clip.take), gain)
+        if key not in self._takes:
+            self._takes[key] = known, np.zeros(len(clip.take), np.int64), []
+        _, heard_frames, source_frames = self._takes[key]
+        heard, window = clip.take.heard[clip.pieces.start : clip.pieces.stop + 1], clip.window
+        heard_frames[clip.pieces] += np.minimum(heard[1:], window.end) - np.maximum(heard[:-1], window.start)
+        source_frames.append(window.last - window.first)
+
+    @property
+    def gain(self) -> float:
+        total = gained = 0.0
+        for (_, gain), (known, heard_frames, source_frames) in self._takes.items():
+            share = sum(source_frames) / int(known.plan.source[-1] - known.plan.source[0])
+            shares = heard_frames / np.diff(known.plan.heard)
+            total += share * known.source.energy * gain**2
+            gained += float((shares * known.gained).sum()) * gain**2
+        return float(np.sqrt(max(total + gained, 0.0) / total)) if total > 0 else 1.0
 
 
 class _Spread:

@@ -186,9 +186,11 @@ def _later(take: Take, beats: float) -> tuple[Touch, ...]:
 
 def copy(session: Session, clips: Sequence[Place], by: int, to: TrackId | None = None) -> Session:
     """Lay the same clips once more, `by` frames later."""
+    made: dict[int, Take] = {}
     for track, clip in clips:
         old = session.track(track).clip(clip)
-        new = replace(_on(old, _moved(session, old.take, by)), id=session.next_id)
+        take = made.setdefault(id(old.take), made.get(id(old.take)) or _moved(session, old.take, by))
+        new = replace(_on(old, take), id=session.next_id)
         session = _put(replace(session, next_id=session.next_id + 1), to or track, new)
     return session
 

@@ -1,0 +1,226 @@
+"""Clips as they are heard: what is cut, joined, moved, faded and laid over one another."""
+
+import numpy as np
+import pytest
+
+from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.render.mix import Side
+from chronotome.render.plan import SOFT_SECONDS, plan_for
+from chronotome.session.anchors import window_of
+from chronotome.session.edits.clips import copy, crop, delete, join, move, repeat, set_clip, split, trim
+from chronotome.session.edits.tightening import move_hit, set_tighten
+from chronotome.session.edits.tracks import lock, set_level, set_move_by
+from chronotome.session.model import Session, check, replace
+from strategies import RATE, simple_session
+from studio import Studio
+
+STEP = RATE // 8
+FRAMES = [900, STEP + 700, 2 * STEP - 500, 3 * STEP + 200, 4 * STEP, 5 * STEP + 300, 6 * STEP - 800, 7 * STEP]
+TOTAL = 8 * STEP
+SOFT = round(SOFT_SECONDS * RATE)
+
+
+@pytest.fixture
+def studio():
+    return Studio()
+
+
+def tightened(move_by: MoveBy = MoveBy.STRETCHING, strength: float = 0.9) -> Session:
+    session = simple_session(FRAMES, TOTAL)
+    track = session.tracks[0].id
+    return set_move_by(set_tighten(session, track, strength=strength), track, move_by)
+
+
+def places_of(session: Session, number: int = 0) -> list[tuple[int, int]]:
+    track = session.tracks[number]
+    return [(track.id, clip.id) for clip in track.clips]
+
+
+def windows_of(session: Session, number: int = 0) -> list[tuple[int, int]]:
+    track = session.tracks[number]
+    windows = [window_of(session, track, clip) for clip in track.clips]
+    return [(window.start, window.end) for window in windows]
+
+
+@pytest.mark.parametrize("move_by", MoveBy)
+@pytest.mark.parametrize("side", [Side.EDITED, Side.AS_PLAYED])
+def test_cut_anywhere_and_joined_again_nothing_is_heard_of_it(studio, move_by, side):
+    session = tightened(move_by)
+    session = move_hit(session, *places_of(session)[0], session.recordings[0].onsets.ids[3], 0.81)
+    whole = studio.heard(session, side)
+    cuts = [*range(1000, TOTAL - 1000, 777), *(STEP * number for number in range(1, 8))]
+
+    parts = split(session, session.tracks[0].id, cuts)
+    check(parts)
+    assert len(parts.tracks[0].clips) == len(set(cuts)) + 1
+    np.testing.assert_array_equal(studio.heard(parts, side), whole)
+
+    again = join(parts, parts.tracks[0].id, [clip for _, clip in places_of(parts)])
+    assert again.tracks == session.tracks
+    np.testing.assert_array_equal(studio.heard(again, side), whole)
+
+
+def test_an_edit_of_one_part_is_an_edit_of_all_its_take(studio):
+    session = tightened()
+    parts = split(session, session.tracks[0].id, [2 * STEP, 5 * STEP])
+    onset = session.recordings[0].onsets.ids[3]
+
+    parts = move_hit(parts, *places_of(parts)[1], onset, 0.9)
+
+    whole = move_hit(session, *places_of(session)[0], onset, 0.9)
+    np.testing.assert_array_equal(studio.heard(parts), studio.heard(whole))
+    assert len(parts.tracks[0].takes) == 1
+
+
+def test_locked_tracks_are_cut_and_moved_in_step(studio):
+    session = tightened()
+    first = session.tracks[0]
+    take = replace(first.clips[0].take, start=0)
+    second = replace(first, id=90, name="other", clips=(replace(first.clips[0], id=91, take=take),))
+    session = replace(session, tracks=(first, second), next_id=92)
+    session = lock(session, first.id, [second.id])
+    whole = studio.heard(session)
+
+    parts = split(session, first.id, [3 * STEP])
+    assert windows_of(parts, 0) == windows_of(parts, 1)
+    np.testing.assert_array_equal(studio.heard(parts), whole)
+
+    moved = move(parts, [places_of(parts)[1]], RATE)
+    assert windows_of(moved, 0) == windows_of(moved, 1)
+    assert windows_of(moved)[1][0] > windows_of(parts)[1][0] + RATE - STEP
+    assert move(moved, [places_of(moved)[1]], -RATE).tracks == parts.tracks
+
+
+def test_a_moved_clip_sounds_the_same_a_bar_later_and_its_cut_edges_do_not_click(studio):
+    session = tightened()
+    parts = split(session, session.tracks[0].id, [3 * STEP])
+    before = studio.heard(parts)
+    start, end = windows_of(parts)[1]
+
+    moved = move(parts, [places_of(parts)[1]], 2 * RATE)
+
+    heard = studio.heard(moved)
+    np.testing.assert_array_equal(heard[start + 2 * RATE + SOFT : end + 2 * RATE], before[start + SOFT : end])
+    assert not heard[start + SOFT : start + 2 * RATE].any()
+    assert abs(heard[start + 2 * RATE]).max() <= 0.02 * abs(before[start - 200 : start + 200]).max() + 1e-4
+    fades = [(clip.fade_in, clip.fade_out) for clip in plan_for(moved).tracks[0].clips]
+    assert fades[0][1] == (start - SOFT, start)
+    assert fades[1] == ((start + 2 * RATE, start + 2 * RATE + SOFT), None)
+
+
+def test_clips_that_overlap_cross_over_at_equal_power(studio):
+    session = simple_session([0], TOTAL)
+    samples = np.ones((TOTAL, 1), np.float32)
+    parts = split(session, session.tracks[0].id, [4 * STEP])
+    studio.load(session.recordings[0])
+    studio.sources[session.recordings[0].content].region.samples[:] = samples
+
+    over = move(parts, [places_of(parts)[1]], -2 * STEP)
+
+    heard = studio.heard(over)[:, 0]
+    assert windows_of(over) == [(0, 4 * STEP), (2 * STEP, 6 * STEP)]
+    assert (heard[: 2 * STEP] == 1).all()
+    assert (heard[4 * STEP : 6 * STEP] == 1).all()
+    middle = heard[2 * STEP : 4 * STEP]
+    share = (np.arange(2 * STEP) + 0.5) / (2 * STEP)
+    np.testing.assert_allclose(middle, np.cos(np.pi / 2 * share) + np.sin(np.pi / 2 * share), atol=1e-5)
+
+
+def test_loudness_fades_and_muting_of_a_clip(studio):
+    session = simple_session([0], TOTAL)
+    studio.load(session.recordings[0])
+    studio.sources[session.recordings[0].content].region.samples[:] = 1.0
+    (place,) = places_of(session)
+    session = set_level(session, place[0], -6.0)
+
+    shaped = set_clip(session, [place], level=-6.0, fade_in=0.1, fade_out=0.2)
+    heard = studio.heard(shaped)[:, 0]
+
+    gain = 10 ** (-12 / 20)
+    assert heard[RATE // 2] == pytest.approx(gain, abs=1e-6)
+    assert heard[RATE // 20] == pytest.approx(gain * np.sin(np.pi / 4), abs=1e-3)
+    assert heard[TOTAL - RATE // 10] == pytest.approx(gain * np.sin(np.pi / 4), abs=1e-3)
+    assert abs(heard[[0, -1]]).max() < 1e-3
+    assert not studio.heard(set_clip(shaped, [place], is_muted=True)).any()
+    assert set_clip(shaped, [place], level=-6.0) is shaped
+
+
+def test_trimmed_ends_leave_the_sound_where_it_is_and_come_back(studio):
+    session = tightened()
+    track, clip = places_of(session)[0]
+    whole = studio.heard(session)
+
+    short = trim(session, track, clip, start=2 * STEP, end=6 * STEP)
+
+    (start, end) = windows_of(short)[0]
+    heard = studio.heard(short)
+    assert not heard[:start].any()
+    assert not heard[end:].any()
+    np.testing.assert_array_equal(heard[start + SOFT : end - SOFT], whole[start + SOFT : end - SOFT])
+    assert trim(short, track, clip, start=0, end=TOTAL) == session
+    cropped = crop(session, track, clip, 2 * STEP, 6 * STEP)
+    longer = trim(cropped, track, clip, start=STEP, end=TOTAL + 999)
+    check(longer)
+    only = longer.tracks[0].clips[0]
+    assert (only.source_start, only.source_end, only.take.start) == (STEP, TOTAL, STEP)
+
+
+def test_copies_stand_by_themselves_and_gaps_close(studio):
+    session = tightened(strength=0.0)
+    track, clip = places_of(session)[0]
+
+    three = repeat(session, track, clip, 2, 10 * STEP)
+
+    check(three)
+    assert [start for start, _ in windows_of(three)] == [0, 10 * STEP, 20 * STEP]
+    heard, one = studio.heard(three), studio.heard(session)
+    for number in range(3):
+        np.testing.assert_array_equal(heard[10 * number * STEP :][:TOTAL], one)
+    by_hand = move_hit(three, *places_of(three)[1], session.recordings[0].onsets.ids[2], 7.0)
+    assert [bool(each.take.touches) for each in by_hand.tracks[0].clips] == [False, True, False]
+
+    middle = places_of(three)[1]
+    assert [start for start, _ in windows_of(delete(three, [middle]))] == [0, 20 * STEP]
+    assert [start for start, _ in windows_of(delete(three, [middle], is_closed=True))] == [0, 12 * STEP]
+
+
+def test_nothing_moves_before_the_sessions_start_and_what_is_cut_off_there_is_trimmed():
+    session = tightened(strength=0.0)
+    parts = split(session, session.tracks[0].id, [3 * STEP])
+
+    first = move(parts, [places_of(parts)[1]], -99 * RATE)
+
+    check(first)
+    assert sorted(start for start, _ in windows_of(first)) == [0, 0]
+    moved = next(clip for clip in first.tracks[0].clips if clip.id == places_of(parts)[1][1])
+    assert (moved.source_start, moved.source_end, moved.take.start) == (3 * STEP, TOTAL, 0)
+
+
+def test_a_clip_goes_to_another_track_and_copies_of_several(studio):
+    session = tightened(strength=0.0)
+    track = session.tracks[0]
+    other = replace(track, id=50, name="other", clips=())
+    session = replace(session, tracks=(track, other), next_id=51)
+    parts = split(session, track.id, [4 * STEP])
+
+    given = move(parts, [places_of(parts)[1]], 0, to=50)
+    copied = copy(parts, places_of(parts), 8 * STEP)
+
+    check(given)
+    assert [len(each.clips) for each in given.tracks] == [1, 1]
+    before = studio.heard(parts)
+    np.testing.assert_array_equal(studio.heard(copied)[8 * STEP :], before)
+    joint = slice(4 * STEP - SOFT, 4 * STEP + SOFT)
+    apart = studio.heard(given)
+    apart[joint] = before[joint]
+    np.testing.assert_array_equal(apart, before)
+
+
+def test_two_thousand_parts_take_as_few_lanes_as_one(studio):
+    session = tightened()
+    cuts = range(40, TOTAL - 40, 23)
+
+    parts = split(session, session.tracks[0].id, cuts)
+
+    assert len(parts.tracks[0].clips) > 2000
+    np.testing.assert_array_equal(studio.heard(parts), studio.heard(session))
