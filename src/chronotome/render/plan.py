@@ -132,11 +132,16 @@ def plan_for(session: Session) -> Plan:
     tracks = []
     for track in session.tracks:
         is_heard = not track.is_muted and (track.is_solo or not any_solo)
-        clips = _faded(tuple(clip_plan(session, track, clip) for clip in track.clips), session)
-        tracks.append(TrackPlan(gain_of(track.level) if is_heard else 0.0, clips))
+        gain = gain_of(track.level) if is_heard else 0.0
+        tracks.append(TrackPlan(gain, clip_plans(session, track)))
     frames = extent_of(session)
     click = click_plan(session, frames) if session.click.is_on else None
     return Plan(session.rate, frames, tuple(tracks), click)
+
+
+def clip_plans(session: Session, track: Track) -> tuple[ClipPlan, ...]:
+    """The clips of a track in the order in which they sound, as they fade into one another."""
+    return _faded(tuple(clip_plan(session, track, clip) for clip in track.clips), session.rate)
 
 
 def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
@@ -160,11 +165,11 @@ def _clip_plan(take: TakePlan, clip: Clip, window: Window, rate: int) -> ClipPla
     )
 
 
-def _faded(clips: tuple[ClipPlan, ...], session: Session) -> tuple[ClipPlan, ...]:
+def _faded(clips: tuple[ClipPlan, ...], rate: int) -> tuple[ClipPlan, ...]:
     """Neighbours that overlap cross over; an edge that was cut is softened where nothing goes on after it."""
     if len(clips) < 2 and not any(_is_cut(clip) for clip in clips):
         return clips
-    soft = round(SOFT_SECONDS * session.rate)
+    soft = _soft_frames(rate)
     ordered = sorted(clips, key=lambda clip: (clip.window.start, clip.window.end))
     alone: ClipPlan | None = None
     pairs = zip([alone, *ordered[:-1]], ordered, [*ordered[1:], alone], strict=True)
@@ -176,6 +181,12 @@ def _is_cut(clip: ClipPlan) -> bool:
     return (clip.window.first, clip.window.last) != (int(source[0]), int(source[-1]))
 
 
+@lru_cache
+def _soft_frames(rate: int) -> int:
+    return round(SOFT_SECONDS * rate)
+
+
+@by_identity(64)
 def _with_edges(before: ClipPlan | None, clip: ClipPlan, after: ClipPlan | None, soft: int) -> ClipPlan:
     window, rise, fall = clip.window, clip.fade_in, clip.fade_out
     reach = max(1, window.end - window.start)

@@ -44,6 +44,13 @@ SHORT = {
     "solo": "Solo",
     "remove-track": "Remove track",
     "find-hits": "Find hits",
+    "cut": "Cut here",
+    "split-hits": "Every hit",
+    "split-bars": "Every bar",
+    "join": "Join",
+    "duplicate": "Duplicate",
+    "repeat": "Repeat…",
+    "mute-clip": "Mute clip",
     "as-found": "As found",
 }
 """Words of buttons, which stand where it is plain what they are about."""
@@ -54,7 +61,7 @@ if TYPE_CHECKING:
 
 def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
     """Every action of the window, in the order of the menus."""
-    m, f = c.marks, c.fit
+    m, f, clips = c.marks, c.fit, c.clips
     desk, view, transport = window.desk, window.desk.view, window.desk.transport
     stages = [
         Entry(
@@ -104,7 +111,7 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
             "Shift+Left",
             lambda: m.step(-1, is_extending=True),
         ),
-        Entry("cut", "Edit", "Cut at the selected hit", "X", m.cut),
+        Entry("cut", "Edit", "Cut at the selected hit, or here", "X", c.cut),
         Entry("keep-selection", "Edit", "Keep only the selection", "", m.keep_selection),
         Entry("next-check", "Edit", "Next place to check", "N", c.next_check),
         Entry("", "Edit"),
@@ -119,9 +126,24 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
         Entry("unlock", "Recording", "Unlock the track", "", c.unlock),
         Entry("write-fit", "Recording", "Write the fit beside the file", "", f.write_beside),
         Entry("remove-track", "Recording", "Remove the track", "Ctrl+Delete", c.remove_track),
+        Entry("split-hits", "Clips", "Cut at every hit", "Ctrl+Shift+X", clips.split_at_hits),
+        Entry("split-bars", "Clips", "Cut at every bar", "", clips.split_at_bars),
+        Entry("join", "Clips", "Join clips", "Ctrl+J", clips.join),
+        Entry("", "Clips"),
+        Entry("duplicate", "Clips", "Duplicate the clip", "Ctrl+D", clips.duplicate),
+        Entry("repeat", "Clips", "Repeat the clip…", "Ctrl+R", clips.ask_repeats),
+        Entry("delete-close", "Clips", "Delete clip, close the gap", "Shift+Delete", clips.delete_and_close),
+        Entry("cut-out", "Clips", "Cut out the clip", "Ctrl+X", lambda: clips.keep(is_cut=True)),
+        Entry("copy", "Clips", "Copy the clip", "Ctrl+C", clips.keep),
+        Entry("paste", "Clips", "Paste here", "Ctrl+V", clips.paste),
+        Entry("choose-all", "Clips", "Choose all clips of the track", "Ctrl+A", clips.choose_all),
+        Entry("", "Clips"),
+        Entry("clip-earlier", "Clips", "Clip a line earlier", "Alt+Up", lambda: clips.by_line(-1)),
+        Entry("clip-later", "Clips", "Clip a line later", "Alt+Down", lambda: clips.by_line(1)),
+        Entry("mute-clip", "Clips", "Mute the clip", "Shift+M", clips.mute),
         Entry("add-onset", "Marks", "Mark here, or by ear while it plays", "I, Insert", m.add),
         Entry("keep-onset", "Marks", "Keep the onset", "K", m.keep),
-        Entry("drop-onset", "Marks", "Drop the onset", "Delete", m.drop),
+        Entry("drop-onset", "Marks", "Drop the onset; in Rework, delete clips", "Delete", c.delete),
         Entry("lock-onset", "Marks", "Lock or free the onset", "O", m.lock),
         Entry("hear-onset", "Marks", "Hear the selected hit", "H", m.hear_selected),
         Entry("", "Marks"),

@@ -11,6 +11,7 @@ from chronotome.session.edits.timing import set_click, set_looping
 from chronotome.session.edits.tracks import lock, remove_track, set_level, set_muted, set_solo, unlock
 from chronotome.session.model import Track, replace
 from chronotome.session.onsets import OnsetId
+from chronotome.ui.clip_commands import ClipCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.fit_commands import FitCommands
 from chronotome.ui.loop_commands import LoopCommands
@@ -32,13 +33,15 @@ class Commands:
         self.fit = FitCommands(desk)
         self.sections = SectionCommands(desk)
         self.loops = LoopCommands(desk)
+        self.clips = ClipCommands(desk)
 
     # What is meant
 
     @property
     def _shown(self) -> Shown | None:
-        track = self._desk.view.focused
-        return None if track is None else shown_of(self._desk.session, track, self._desk.transport.side)
+        view = self._desk.view
+        track, side = view.focused, self._desk.transport.side
+        return None if track is None else shown_of(self._desk.session, track, side, view.clip)
 
     def _with_track(self, do: Callable[[Track], None]) -> None:
         track = self._desk.view.focused
@@ -46,11 +49,21 @@ class Commands:
             do(track)
 
     def _guide(self) -> Shown | None:
-        """The clip whose hits are moved: the focused track's, or its guide's."""
-        track, session = self._desk.view.focused, self._desk.session
-        if track is None:
-            return None
-        return shown_of(session, session.track(session.guide_of(track.id)), self._desk.transport.side)
+        return self._desk.guiding
+
+    def cut(self) -> None:
+        """At the selected hit, or where the playhead is."""
+        if self._desk.view.picked:
+            self.marks.cut()
+        else:
+            self.clips.split_here()
+
+    def delete(self) -> None:
+        """The chosen clips in Rework, else the selected onsets."""
+        if self._desk.view.stage is Stage.REWORK:
+            self.clips.delete()
+        else:
+            self.marks.drop()
 
     # Hits
 
@@ -69,7 +82,7 @@ class Commands:
             self.fit.next_check()
             return
         shown = self._guide()
-        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track)
+        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track, shown.take)
         if not checks:
             self._desk.say("Nothing to check here")
             return
@@ -84,7 +97,7 @@ class Commands:
     def decide(self, choice: Choice) -> None:
         """Say where a hit between two lines belongs, and go to the next place."""
         shown = self._guide()
-        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track)
+        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track, shown.take)
         check = checks.of(self._desk.view.selected)
         if shown is None or check is None or check.earlier is None or check.later is None:
             self._desk.say("Select a hit that lies between two lines: N goes to the next one")
@@ -101,7 +114,7 @@ class Commands:
     def _next_after(self, played: int) -> None:
         """Go to the first place to check after a moment, round again after the last."""
         shown = self._guide()
-        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track)
+        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track, shown.take)
         if checks:
             self.go_to_check(checks[int(np.searchsorted(checks.played, played, side="right")) % len(checks)])
 

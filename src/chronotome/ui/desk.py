@@ -39,6 +39,17 @@ class Desk:
         return self.store.session
 
     @property
+    def guiding(self) -> Shown | None:
+        """The clip whose hits are moved: the one that is worked on, or its guide's at the same time."""
+        session, track, clip = self.session, self.view.focused, self.view.clip
+        if track is None or clip is None:
+            return None
+        guide, take = session.leading(track, clip.take)
+        if guide is not track:
+            clip = next((each for each in guide.clips if each.take is take), None)
+        return shown_of(session, guide, self.transport.side, clip)
+
+    @property
     def shown(self) -> Shown | None:
         """The focused track's clip as it is shown; the places in it rest while its onsets are sifted."""
         track, store = self.view.focused, self.store
@@ -46,8 +57,10 @@ class Desk:
             return None
         placed = store.placed
         if placed is store.session:
-            return shown_of(placed, track, self.transport.side)
-        shown = shown_of(placed, placed.track(track.id), self.transport.side)
+            return shown_of(placed, track, self.transport.side, self.view.clip)
+        before = placed.track(track.id)
+        same = (each for each in before.clips if self.view.clip is not None and each.id == self.view.clip.id)
+        shown = shown_of(placed, before, self.transport.side, next(same, None))
         if shown is None:
             return None
         counts = counted_of(store.session, shown.take)

@@ -28,3 +28,7 @@ def share(value: float) -> str:
 
 def counted(number: int, one: str, many: str | None = None) -> str:
     return f"{number} {one if number == 1 else many or one + 's'}"
+
+
+def milliseconds(value: float) -> str:
+    return f"{plain(value, 0)} ms"

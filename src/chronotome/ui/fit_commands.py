@@ -19,7 +19,7 @@ from chronotome.session.follow import beats_of
 from chronotome.session.model import Recording, Session, Take, Track, replace
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted, plain
-from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.shown import Shown
 
 LONGEST_TAP_GAP = 2.0
 TAPS = 16
@@ -84,11 +84,7 @@ class Guide:
 
 
 def guide_of(desk: Desk) -> Guide | None:
-    track, session = desk.view.focused, desk.session
-    if track is None:
-        return None
-    guide = session.track(session.guide_of(track.id))
-    shown = shown_of(session, guide, desk.transport.side)
+    session, shown = desk.session, desk.guiding
     if shown is None:
         return None
     beats = beats_of(session, shown.take)

@@ -133,7 +133,9 @@ class MarkCommands:
     def next_check(self) -> None:
         """Go to the next mark to check, round again after the last."""
         shown = self.shown
-        checks: Sequence[Check] = () if shown is None else mark_checks_of(self._desk.session, shown.track)
+        checks: Sequence[Check] = (
+            () if shown is None else mark_checks_of(self._desk.session, shown.track, shown.take)
+        )
         if shown is None or not checks:
             self._desk.say("Nothing to check here")
             return
@@ -327,7 +329,7 @@ class MarkCommands:
         return onsets.frames[places[0]], min(last, shown.clip.source_end)
 
     def cut(self) -> None:
-        """Cut the track at the selected onset; what follows goes to a track below."""
+        """Cut the clip in two at the selected onset; locked tracks are cut with it."""
         found = self._picked("cut there")
         if found is not None:
             shown, picked = found

@@ -6,8 +6,9 @@ from PySide6.QtCore import QObject, QTimer, Signal
 
 from chronotome.bridge.store import Store
 from chronotome.session.anchors import extent_of
+from chronotome.session.edits.clips import Place
 from chronotome.session.grid import Feel, Grid
-from chronotome.session.model import Session, Track, TrackId
+from chronotome.session.model import Clip, Session, Track, TrackId
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.theme import DAY, Theme
 from chronotome.ui.timeline.viewport import Viewport
@@ -80,6 +81,7 @@ class ViewState(QObject):
         self.snap_follows_zoom = True
         self.is_snapping = True
         self._focus: TrackId | None = None
+        self._clips: tuple[Place, ...] = ()
 
     @property
     def session(self) -> Session:
@@ -97,6 +99,30 @@ class ViewState(QObject):
             self.selected, self.picked, self.beat = None, (), None
             self.focus_changed.emit()
             self.selection_changed.emit()
+
+    @property
+    def clips(self) -> tuple[Place, ...]:
+        """The chosen clips that are there, the last chosen one last."""
+        known = {(track.id, clip.id) for track, clip in self.session.clips} if self._clips else set()
+        return tuple(place for place in self._clips if place in known)
+
+    def choose_clips(self, clips: tuple[Place, ...]) -> None:
+        """The track of the last comes into the tall lane."""
+        if clips:
+            self.focus(clips[-1][0])
+        if clips != self._clips:
+            self._clips = clips
+            self.selected, self.picked, self.beat = None, (), None
+            self.selection_changed.emit()
+
+    @property
+    def clip(self) -> Clip | None:
+        """The clip of the focused track that is worked on: the last chosen, or its first."""
+        track = self.focused
+        if track is None:
+            return None
+        chosen = [clip for each, clip in self.clips if each == track.id]
+        return track.clip(chosen[-1]) if chosen else next(iter(track.clips), None)
 
     def focus_next(self, step: int) -> None:
         tracks = [track.id for track in self.session.tracks]

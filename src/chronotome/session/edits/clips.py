@@ -195,6 +195,13 @@ def copy(session: Session, clips: Sequence[Place], by: int, to: TrackId | None =
     return session
 
 
+def paste(session: Session, track: TrackId, clip: Clip, at: int) -> Session:
+    """Lay a clip that was cut or copied on a track, so that it begins to sound at a session frame."""
+    by = at - window_of(session, session.track(track), clip).start
+    new = replace(_on(clip, _moved(session, clip.take, by)), id=session.next_id)
+    return _put(replace(session, next_id=session.next_id + 1), track, new)
+
+
 def repeat(session: Session, track: TrackId, clip: ClipId, times: int, every: int) -> Session:
     """Lay a clip `times` more times, one each `every` frames."""
     for number in range(1, times + 1):

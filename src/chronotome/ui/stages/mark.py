@@ -227,7 +227,7 @@ class MarkTray(Tray):
         hits = int(np.count_nonzero(shown.counts))
         candidates = int(np.count_nonzero(inside_of(self.desk.session, shown.take)))
         by_hand = int(np.count_nonzero(recording.onsets.standing_array != Standing.BY_STRENGTH))
-        checks = len(mark_checks_of(self.desk.session, shown.track))
+        checks = len(mark_checks_of(self.desk.session, shown.track, shown.take))
         more = f"{checks} to check" if checks else f"{by_hand} by hand"
         self.counts.setText(f"{counted(hits, 'onset')} · {candidates - hits} left out · {more}")
 

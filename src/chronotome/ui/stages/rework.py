@@ -1,21 +1,41 @@
 """The tray of Rework: the tracks, how they sound together, and which ones are locked."""
 
+from functools import partial
+
 from PySide6.QtWidgets import QLineEdit
 
+from chronotome.session.edits.clips import set_clip
 from chronotome.session.edits.tracks import rename, set_level
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import decibels
+from chronotome.ui.figures import counted, decibels, milliseconds
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
+
+LONGEST_FADE = 2000
+"""Milliseconds that the sliders reach; by hand in the wave a fade may be longer."""
 
 
 class ReworkTray(Tray):
     def __init__(self, desk: Desk, actions: Actions) -> None:
         super().__init__(desk, actions, Stage.REWORK, "tracks")
-        self.add_label("Name")
+        self.clip = self.add_label("", "heading")
+        self.clip_level = ValueSlider(desk.view, "Loudness of the clip", -60, 12, decibels, step=0.5, usual=0)
+        self.fade_in = ValueSlider(desk.view, "Fade in", 0, LONGEST_FADE, milliseconds, step=5, usual=0)
+        self.fade_out = ValueSlider(desk.view, "Fade out", 0, LONGEST_FADE, milliseconds, step=5, usual=0)
+        for slider, name, label, unit in (
+            (self.clip_level, "level", "Set clip loudness", 1.0),
+            (self.fade_in, "fade_in", "Fade the clip in", 1000.0),
+            (self.fade_out, "fade_out", "Fade the clip out", 1000.0),
+        ):
+            self.add(slider)
+            self.bind(slider, partial(self._set_clips, name=name, unit=unit), label)
+        self.add_buttons("cut", "split-hits", "split-bars")
+        self.add_buttons("join", "duplicate", "mute-clip")
+        self.add_rule()
+        self.add_label("Track", "heading")
         self.name = QLineEdit()
         self.name.setAccessibleName("Name of the track")
         self.name.editingFinished.connect(self._on_name)
@@ -34,12 +54,37 @@ class ReworkTray(Tray):
         self.add_buttons("remove-track")
         self.finish()
         desk.view.focus_changed.connect(self._show)
+        desk.view.selection_changed.connect(self._show)
         desk.store.changed.connect(self._show)
         self._show()
 
     def _set_level(self, session: Session, value: float) -> Session:
         track = self.desk.view.focused
         return session if track is None else set_level(session, track.id, value)
+
+    def _set_clips(self, session: Session, value: float, *, name: str, unit: float) -> Session:
+        """Of all chosen clips, or of the one that is worked on."""
+        view = self.desk.view
+        places = view.clips
+        if not places and view.focused is not None and view.clip is not None:
+            places = ((view.focused.id, view.clip.id),)
+        return set_clip(session, places, **{name: round(value / unit, 4)})
+
+    def _show_clip(self) -> None:
+        view, clip = self.desk.view, self.desk.view.clip
+        chosen = len(view.clips)
+        for slider in (self.clip_level, self.fade_in, self.fade_out):
+            slider.setEnabled(clip is not None)
+        if clip is None:
+            self.clip.setText("No clip")
+            return
+        track = view.focused
+        number = 0 if track is None else [each.id for each in track.clips].index(clip.id) + 1
+        of = 0 if track is None else len(track.clips)
+        self.clip.setText(counted(chosen, "clip") + " chosen" if chosen > 1 else f"Clip {number} of {of}")
+        self.clip_level.set_value(clip.level)
+        self.fade_in.set_value(1000 * clip.fade_in)
+        self.fade_out.set_value(1000 * clip.fade_out)
 
     def _on_name(self) -> None:
         track, name = self.desk.view.focused, self.name.text()
@@ -52,6 +97,7 @@ class ReworkTray(Tray):
         self.setEnabled(track is not None)
         if track is None:
             return
+        self._show_clip()
         if not self.name.hasFocus():
             self.name.setText(track.name)
         self.level.set_value(track.level)

@@ -9,7 +9,7 @@ from chronotome.session.checks import NOTHING, Check, checks_of
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import set_move_by
 from chronotome.session.grid import DIVISIONS, Feel, Grid, bar_lines, position_words
-from chronotome.session.model import Session, Track, replace
+from chronotome.session.model import Session, Take, Track, replace
 from chronotome.session.strokes import USUAL_STROKE
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands import Commands
@@ -210,9 +210,14 @@ class TightenTray(Tray):
         decimals = 0 if milliseconds >= 10 else 1
         return f"{signed(milliseconds, decimals)} ms on off-{grid.division}ths"
 
+    @property
+    def _take(self) -> Take | None:
+        shown = self.desk.guiding
+        return None if shown is None else shown.take
+
     def _show_checks(self) -> None:
         guide = self._guide
-        checks = NOTHING if guide is None else checks_of(self.desk.session, guide)
+        checks = NOTHING if guide is None else checks_of(self.desk.session, guide, self._take)
         more = f", {len(checks) - MOST_CHECKS} more: N" if len(checks) > MOST_CHECKS else ""
         self.to_check.setText(f"To check: {len(checks)}{more}" if checks else "Nothing to check")
         if [row.check for row in self._check_rows] == list(checks[:MOST_CHECKS]):
@@ -231,7 +236,11 @@ class TightenTray(Tray):
         for row in self._check_rows:
             row.update()
         guide = self._guide
-        check = None if guide is None else checks_of(self.desk.session, guide).of(self.desk.view.selected)
+        check = (
+            None
+            if guide is None
+            else checks_of(self.desk.session, guide, self._take).of(self.desk.view.selected)
+        )
         for button in self.decisions:
             button.setEnabled(check is not None and check.earlier is not None)
             button.setVisible(len(self._check_rows) > 0)

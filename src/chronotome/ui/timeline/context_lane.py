@@ -1,5 +1,7 @@
 """Other tracks, as context."""
 
+from collections.abc import Sequence
+
 from PySide6.QtCore import QRect, QRectF, Qt
 from PySide6.QtGui import QImage, QMouseEvent, QPainter
 
@@ -7,10 +9,14 @@ from chronotome.render.pool import Source
 from chronotome.session.model import Track, TrackId
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
-from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.clip_frames import paint_frames
+from chronotome.ui.timeline.clip_lane import ClipLane
+from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_buttons import TrackButtons
-from chronotome.ui.timeline.waveform import columns, wave_image
+from chronotome.ui.timeline.track_wave import track_columns
+from chronotome.ui.timeline.waveform import wave_image
+from chronotome.ui.view_state import Stage
 
 HEIGHT = 56
 STRETCHED, TURN, LANES_IN_TURN = 2.0, 0.11, 5
@@ -19,14 +25,14 @@ BESIDE = 0.5
 """Of the width, at either side, that is drawn for when it is scrolled to."""
 
 
-class ContextLane(Lane):
+class ContextLane(ClipLane):
     """Click: bring this track into the tall lane."""
 
     hint = "Click to bring this track into the tall lane, and the playhead here."
 
     def __init__(self, desk: Desk, track: TrackId) -> None:
-        super().__init__(desk, "Track")
         self.track_id = track
+        super().__init__(desk, "Track", lambda: self._track)
         self.setFixedHeight(HEIGHT)
         self._image: QImage | None = None
         self._key: tuple[object, ...] = ()
@@ -66,25 +72,30 @@ class ContextLane(Lane):
         theme, track = self.desk.view.theme, self._track
         painter.fillRect(content, colour(theme.paper))
         self.paint_grid(painter, content)
-        shown = None if track is None else shown_of(self.desk.store.placed, track, self.desk.transport.side)
-        source = None if shown is None else self.desk.recordings.pool.get(shown.recording.content)
-        if track is None or shown is None or source is None:
+        clips, sources = self.clips, self.desk.recordings.pool.sources
+        found = [sources[each.recording.content] for each in clips if each.recording.content in sources]
+        if track is None or not found:
             return
-        self._paint_wave(painter, shown, source, is_muted=track.is_muted)
+        self._paint_wave(painter, clips, found, is_muted=track.is_muted)
+        if self.desk.view.stage is Stage.REWORK:
+            paint_frames(painter, self, clips, self.desk.view.clips)
 
-    def _paint_wave(self, painter: QPainter, shown: Shown, source: Source, *, is_muted: bool) -> None:
+    def _paint_wave(
+        self, painter: QPainter, clips: Sequence[Shown], sources: Sequence[Source], *, is_muted: bool
+    ) -> None:
         """While the view moves, the last image is moved and stretched; once it rests it is drawn anew."""
         view, theme, ratio = self.desk.view, self.desk.view.theme, self.devicePixelRatioF()
-        key = (shown, ratio, theme.name, source.is_whole, is_muted)
+        is_whole = all(source.is_whole for source in sources)
+        key = (tuple(each.plan for each in clips), ratio, theme.name, len(sources), is_whole, is_muted)
         is_same = self._image is not None and key == self._key
         is_exact = is_same and self._viewport.covers(view.viewport, stretched=1.0)
         is_near = self._viewport.covers(view.viewport, stretched=self._most_stretched)
         if not (is_exact or (is_same and view.is_moving and is_near)):
             self._viewport = view.viewport.widened(BESIDE)
-            lows, highs = columns(source, *shown.under(self._viewport.edges(ratio)))
+            lows, highs = track_columns(clips, self.desk.recordings.pool.sources, self._viewport.edges(ratio))
             ink = colour(theme.strong_rule) if is_muted else colour(theme.wave)
             self._image = wave_image(lows, highs, ink, height=int((HEIGHT - 8) * ratio), ratio=ratio)
-            self._key = key if source.is_whole else ()
+            self._key = key if is_whole else ()
         if self._image is not None:
             left, right = (view.viewport.x_of(frame) for frame in (self._viewport.start, self._viewport.end))
             box = QRectF(HEADER + left, 4, right - left, HEIGHT - 8)
@@ -93,7 +104,13 @@ class ContextLane(Lane):
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton:
             return
+        if self.desk.view.stage is Stage.REWORK and self.press_clip(event):
+            return
         frame = self.frame_of(event.position().x())  # before the lane may be gone
         if event.position().x() >= HEADER:
             self.desk.transport.go_to(frame)
         self.desk.view.focus(self.track_id)
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        if self.desk.view.stage is Stage.REWORK:
+            self.move_clip(event)

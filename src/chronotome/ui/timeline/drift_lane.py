@@ -17,7 +17,7 @@ from chronotome.ui.timeline.gestures import HitDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import down, paint_dots, paint_each, ring, up
-from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.units import Frames
 
@@ -44,11 +44,7 @@ class DriftLane(TrackLane):
 
     @property
     def shown(self) -> Shown | None:
-        track = self.desk.view.focused
-        if track is None:
-            return None
-        session = self.desk.session
-        return shown_of(session, session.track(session.guide_of(track.id)), self.desk.transport.side)
+        return self.desk.guiding
 
     def _scale(self, shown: Shown) -> float:
         """Milliseconds at the edge of the lane: the smallest of a few that holds nearly all hits."""
@@ -114,7 +110,7 @@ class DriftLane(TrackLane):
 
     def _paint_scale(self, painter: QPainter, content: QRect, shown: Shown, scale: float) -> None:
         theme = self.desk.view.theme
-        checks = checks_of(self.desk.session, shown.track)
+        checks = checks_of(self.desk.session, shown.track, shown.take)
         self.paint_washes(painter, shown.heard_of_played(checks.played), 110)
         window = max(shown.track.tighten.leave_alone, 0.6)
         top, bottom = self._y_of(-window, scale), self._y_of(window, scale)
@@ -219,7 +215,7 @@ class DriftLane(TrackLane):
 
     def _paint_callout(self, painter: QPainter, shown: Shown, scale: float) -> None:
         """What is to check about the selected hit, in a sentence with numbers."""
-        check = checks_of(self.desk.session, shown.track).of(self.desk.view.selected)
+        check = checks_of(self.desk.session, shown.track, shown.take).of(self.desk.view.selected)
         if check is None:
             return
         at = int(np.flatnonzero(shown.targets.onsets == check.onset)[0])

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass
+from typing import Protocol
 
 import numpy as np
 from PySide6.QtCore import Qt
@@ -22,6 +23,14 @@ ON_LINE_PIXELS = 8
 def is_free(event: QMouseEvent) -> bool:
     """Without snap: Shift, or Alt where it does not belong to the window manager."""
     return bool(event.modifiers() & (Qt.KeyboardModifier.ShiftModifier | Qt.KeyboardModifier.AltModifier))
+
+
+class Drag(Protocol):
+    """Something under way: kept when it is let go, gone without a trace at Escape."""
+
+    def finish(self) -> None: ...
+
+    def cancel(self) -> None: ...
 
 
 @dataclass

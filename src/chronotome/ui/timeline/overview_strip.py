@@ -9,8 +9,9 @@ from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import shown_of
-from chronotome.ui.timeline.waveform import columns, wave_image
+from chronotome.ui.timeline.shown import all_shown
+from chronotome.ui.timeline.track_wave import track_columns
+from chronotome.ui.timeline.waveform import wave_image
 
 HEIGHT = 30
 
@@ -56,20 +57,21 @@ class OverviewStrip(Lane):
 
     def _paint_wave(self, painter: QPainter, content: QRect) -> None:
         track, theme = self.desk.view.focused, self.desk.view.theme
-        shown = None if track is None else shown_of(self.desk.store.placed, track, self.desk.transport.side)
-        source = None if shown is None else self.desk.recordings.pool.get(shown.recording.content)
-        if shown is None or source is None:
+        side, sources = self.desk.transport.side, self.desk.recordings.pool.sources
+        clips = () if track is None else all_shown(self.desk.store.placed, track, side)
+        found = [sources[each.recording.content] for each in clips if each.recording.content in sources]
+        if not found:
             return
-        ratio = self.devicePixelRatioF()
-        look = (shown.recording.content, shown.side, content.width(), ratio, theme.name, source.is_whole)
-        key = (look, self.desk.view.extent, shown.plan)
+        ratio, is_whole = self.devicePixelRatioF(), all(source.is_whole for source in found)
+        look = (side, content.width(), ratio, theme.name, len(found), is_whole)
+        key = (look, self.desk.view.extent, tuple(each.plan for each in clips))
         is_near = (
             self.desk.store.is_drafting and self._key[:1] == key[:1]
         )  # a hand moves: some frames per pixel
         if self._image is None or (key != self._key and not is_near):
             count = int(content.width() * ratio)
             edges = np.linspace(0.0, self.desk.view.extent, count + 1)
-            lows, highs = columns(source, *shown.under(edges))
+            lows, highs = track_columns(clips, sources, edges)
             self._image = wave_image(
                 lows,
                 highs,
@@ -77,7 +79,7 @@ class OverviewStrip(Lane):
                 height=int((HEIGHT - 4) * ratio),
                 ratio=ratio,
             )
-            self._key = key if source.is_whole else ()
+            self._key = key if is_whole else ()
         painter.drawImage(QPointF(HEADER, 2), self._image)
 
     def _paint_playhead(self, painter: QPainter) -> None:

@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.warp import WarpMap
 from chronotome.render.mix import Side
-from chronotome.render.plan import ClipPlan, TakePlan, clip_plan
+from chronotome.render.plan import ClipPlan, TakePlan, clip_plan, clip_plans
 from chronotome.session.counting import counted_of
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Recording, Session, Take, Track
@@ -66,6 +66,17 @@ class Shown:
         is_within = (edges[1:] > heard[0]) & (edges[:-1] < heard[-1])
         return np.interp(edges, heard, source), is_within
 
+    def gains(self, frames: NDArray[np.float64]) -> NDArray[np.float32]:
+        """How loud the clip is at session frames on screen: what is drawn is what is heard."""
+        gain, plan = np.full(len(frames), self.plan.gain, np.float32), self.plan
+        if self.side is Side.EDITED and plan.fade_in is not None:
+            share = (frames - plan.fade_in.start) / (plan.fade_in.end - plan.fade_in.start)
+            gain *= np.sin(np.pi / 2 * np.clip(share, 0, 1)).astype(np.float32)
+        if self.side is Side.EDITED and plan.fade_out is not None:
+            share = (frames - plan.fade_out.start) / (plan.fade_out.end - plan.fade_out.start)
+            gain *= np.cos(np.pi / 2 * np.clip(share, 0, 1)).astype(np.float32)
+        return gain
+
     def heard_of_played(self, played: NDArray[np.int64] | NDArray[np.float64]) -> NDArray[np.float64]:
         """Session frames on screen of session frames as played."""
         if self.side is not Side.EDITED:
@@ -103,6 +114,15 @@ class Shown:
         source = float(warp.source_at(np.array([shown]))[0])
         return round(source * self.recording.rate / self.rate)
 
+    def recording_frame_beyond(self, shown: float) -> int:
+        """The same, straight on past the clip's ends, where there is more of the recording."""
+        take, ratio = self.plan.take, self.recording.rate / self.rate
+        source, heard = take.source, take.heard
+        if self.side is not Side.EDITED:
+            return round((shown - take.played_at + int(source[0])) * ratio)
+        away = min(0.0, shown - float(heard[0])) + max(0.0, shown - float(heard[-1]))
+        return round((float(np.interp(shown, heard, source)) + away) * ratio)
+
 
 @by_identity(32)
 def _onset_frames(  # noqa: PLR0917 - found again by the identity of each
@@ -131,6 +151,24 @@ def shown_of(session: Session, track: Track, side: Side, clip: Clip | None = Non
         counted_of(session, clip.take),
         side,
         session.rate,
+    )
+
+
+def all_shown(session: Session, track: Track, side: Side) -> tuple[Shown, ...]:
+    """Every clip of a track as it is shown, fading into its neighbours."""
+    clips = {clip.id: clip for clip in track.clips}
+    return tuple(
+        _shown(
+            track,
+            clips[plan.id],
+            session.recording_of(clips[plan.id]),
+            plan,
+            targets_of(session, track, clips[plan.id].take),
+            counted_of(session, clips[plan.id].take),
+            side,
+            session.rate,
+        )
+        for plan in clip_plans(session, track)
     )
 
 

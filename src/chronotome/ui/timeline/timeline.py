@@ -84,7 +84,7 @@ class Timeline(QWidget):
 
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
-        lanes = (self.wave, self.ruler, self.drift, self.strength, self.pulse, self.sections)
+        lanes = (self.wave, self.ruler, self.drift, self.strength, self.pulse, self.sections, *self._lanes)
         return any(lane.cancel_drag() for lane in lanes)
 
     def _follow(self, frame: float) -> None:

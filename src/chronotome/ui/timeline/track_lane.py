@@ -8,7 +8,7 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 from chronotome.session.edits.tightening import reset_hit
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
-from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag
+from chronotome.ui.timeline.gestures import Drag, SweepDrag
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.shown import Shown
 
@@ -21,7 +21,7 @@ class TrackLane(Lane):
 
     def __init__(self, desk: Desk, name: str) -> None:
         super().__init__(desk, name)
-        self.drag: HitDrag | SweepDrag | ValueDrag | None = None
+        self.drag: Drag | None = None
         self._sweep_x = 0.0
         desk.view.focus_changed.connect(self.update)
 

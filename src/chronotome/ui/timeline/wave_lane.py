@@ -1,5 +1,7 @@
 """The focused track: its wave, the notches of its onsets, hatching where it is stretched."""
 
+from collections.abc import Sequence
+
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
@@ -20,6 +22,9 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.figures import decibels, signed
 from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.timeline.clip_drag import ClipDrag
+from chronotome.ui.timeline.clip_frames import frames_in, paint_frames
+from chronotome.ui.timeline.clip_lane import ClipLane
 from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, is_free, take_hit
 from chronotome.ui.timeline.hatching import paint_hatching
 from chronotome.ui.timeline.hit_test import nearest_column
@@ -27,8 +32,8 @@ from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import notch, paint_each, paint_stems
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_buttons import TrackButtons
-from chronotome.ui.timeline.track_lane import TrackLane
-from chronotome.ui.timeline.waveform import columns, wave_image
+from chronotome.ui.timeline.track_wave import track_columns
+from chronotome.ui.timeline.waveform import wave_image
 from chronotome.ui.view_state import Stage
 
 NOTCH = 9
@@ -49,7 +54,7 @@ UNSEEN = 0.25
 WAY_WORDS = {MoveBy.CUTTING: "Cutting", MoveBy.STRETCHING: "Stretch", MoveBy.TAPE: "Tape"}
 
 
-class WaveLane(TrackLane):
+class WaveLane(ClipLane):
     """The tall lane. Click: playhead. Drag a notch: move the hit, or in Mark the onset itself."""
 
     hint = "Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms."
@@ -63,7 +68,7 @@ class WaveLane(TrackLane):
     )
 
     def __init__(self, desk: Desk, marks: MarkCommands) -> None:
-        super().__init__(desk, "Wave of the focused track")
+        super().__init__(desk, "Wave of the focused track", lambda: desk.view.focused)
         self._marks = marks
         self.setMinimumHeight(150)
         self._image: QImage | None = None
@@ -86,7 +91,7 @@ class WaveLane(TrackLane):
         self.update()
 
     def hint_now(self) -> str:
-        hints = {Stage.MARK: self.mark_hint, Stage.FIT: self.fit_hint}
+        hints = {Stage.MARK: self.mark_hint, Stage.FIT: self.fit_hint, Stage.REWORK: self.clip_hint}
         return hints.get(self.desk.view.stage, self.hint)
 
     def _type_level(self) -> None:
@@ -110,9 +115,8 @@ class WaveLane(TrackLane):
         painter.fillRect(content, colour(theme.card))
         shown = self.shown
         if shown is not None and self.desk.view.stage is Stage.TIGHTEN:
-            self.paint_washes(
-                painter, shown.heard_of_played(checks_of(self.desk.session, shown.track).played), 150
-            )
+            checks = checks_of(self.desk.session, shown.track, shown.take)
+            self.paint_washes(painter, shown.heard_of_played(checks.played), 150)
         self.paint_grid(painter, content)
         if shown is None:
             return
@@ -120,10 +124,15 @@ class WaveLane(TrackLane):
         if source is None:
             self._paint_absent(painter, content, shown)
             return
-        self._paint_wave(painter, content, shown, source)
+        clips = self.clips
+        self._paint_wave(painter, content, clips, source)
         if self.desk.transport.side is Side.EDITED and self.desk.view.stage >= Stage.TIGHTEN:
             paint_hatching(painter, self, shown, (self.height() - FOOT + 2, self.height() - 3))
-        self._paint_notches(painter, shown)
+        if self.desk.view.stage is Stage.REWORK:
+            paint_frames(painter, self, clips, self.desk.view.clips)
+        else:
+            self._paint_notches(painter, shown)
+            self._paint_edges(painter, clips)
         self.paint_sweep(painter)
         self._paint_drag_words(painter, shown)
 
@@ -135,13 +144,20 @@ class WaveLane(TrackLane):
         painter.setPen(colour(self.desk.view.theme.soft_ink))
         painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
 
-    def _paint_wave(self, painter: QPainter, content: QRect, shown: Shown, source: Source) -> None:
+    def _paint_edges(self, painter: QPainter, clips: Sequence[Shown]) -> None:
+        """Where a track was cut or has several clips, their ends."""
+        if len(clips) > 1:
+            painter.setPen(QPen(colour(self.desk.view.theme.soft_ink), 1))
+            foot = self.height() - FOOT
+            xs = {x for frame in frames_in(self, clips) for x in (frame.left, frame.right)}
+            painter.drawLines([QLineF(x, NOTCH, x, foot) for x in xs])
+
+    def _paint_wave(self, painter: QPainter, content: QRect, clips: Sequence[Shown], source: Source) -> None:
         ratio = self.devicePixelRatioF()
         viewport, theme = self.desk.view.viewport, self.desk.view.theme
         height = content.height() - FOOT - NOTCH
         look = (
-            shown.recording.content,
-            shown.side,
+            self.desk.transport.side,
             viewport,
             height,
             ratio,
@@ -149,23 +165,24 @@ class WaveLane(TrackLane):
             source.is_whole,
             self.desk.recordings.pool,
         )
-        key = (look, shown.plan)
-        if self._image is None or (key != self._image_key and not self._is_as_drawn(look, shown.plan)):
-            lows, highs = columns(source, *shown.under(viewport.edges(ratio)))
+        plans = tuple(each.plan for each in clips)
+        key = (look, plans)
+        if self._image is None or (key != self._image_key and not self._is_as_drawn(look, plans)):
+            lows, highs = track_columns(clips, self.desk.recordings.pool.sources, viewport.edges(ratio))
             self._image = wave_image(
                 lows, highs, colour(theme.wave), height=max(8, int(height * ratio)), ratio=ratio
             )
             self._image_key = key if source.is_whole else ()
         painter.drawImage(QPointF(HEADER, NOTCH), self._image)
 
-    def _is_as_drawn(self, look: tuple[object, ...], plan: ClipPlan) -> bool:
+    def _is_as_drawn(self, look: tuple[object, ...], plans: tuple[ClipPlan, ...]) -> bool:
         """A hand moves, and by less than can be seen: the wave is drawn anew once it rests."""
-        if not self.desk.store.is_drafting or self._image_key[:1] != (look,):
+        if not self.desk.store.is_drafting or self._image_key[:1] != (look,) or len(plans) != 1:
             return False
-        drawn = self._image_key[1]
-        if not isinstance(drawn, ClipPlan) or not np.array_equal(drawn.take.source, plan.take.source):
+        drawn, (plan,) = self._image_key[1], plans
+        if not isinstance(drawn, tuple) or len(drawn) != 1 or not _is_alike(drawn[0], plan):
             return False
-        moved = np.abs(drawn.take.heard - plan.take.heard).max()
+        moved = np.abs(drawn[0].take.heard - plan.take.heard).max()
         return bool(moved < UNSEEN * self.desk.view.viewport.frames_per_pixel)
 
     def _visible(self, xs: NDArray[np.float64]) -> NDArray[np.int64]:
@@ -279,6 +296,13 @@ class WaveLane(TrackLane):
         if event.button() is not Qt.MouseButton.LeftButton or event.position().x() < HEADER:
             return
         shown, x = self.shown, event.position().x()
+        if self.desk.view.stage is Stage.REWORK:
+            if not self.press_clip(event):
+                self._put_playhead(x)
+            return
+        if shown is not None and not self._is_in(shown, x):
+            self._go_to_clip_at(x)
+            shown = self.shown
         place = None if shown is None else self._notch_at(shown, x, event.position().y())
         if shown is not None and place is not None:
             self._take(shown, place, x, event.modifiers())
@@ -288,6 +312,15 @@ class WaveLane(TrackLane):
             self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
         else:
             self._put_playhead(x)
+
+    def _is_in(self, shown: Shown, x: float) -> bool:
+        return bool(shown.heard_anchors[0] <= self.frame_of(x) < shown.heard_anchors[-1])
+
+    def _go_to_clip_at(self, x: float) -> None:
+        """Work on the clip under the pointer from now on."""
+        for each in self.clips:
+            if self._is_in(each, x):
+                self.desk.view.choose_clips(((each.track.id, each.clip.id),))
 
     def _is_edge(self, shown: Shown, x: float, keys: Qt.KeyboardModifier) -> bool:
         """In Fit, with Ctrl, the clip's end can be taken to a bar line."""
@@ -392,7 +425,9 @@ class WaveLane(TrackLane):
         x = event.position().x()
         is_unsnapped = is_free(event)
         shown = self.shown
-        if isinstance(self.drag, HitDrag):
+        if isinstance(self.drag, ClipDrag) or (self.drag is None and self.desk.view.stage is Stage.REWORK):
+            self.move_clip(event)
+        elif isinstance(self.drag, HitDrag):
             self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_unsnapped)
         elif isinstance(self.drag, SweepDrag):
             self.go_on_sweeping(x)
@@ -435,6 +470,18 @@ class WaveLane(TrackLane):
             self.desk.store.apply(lambda session: add_onset(session, content, frame), "Add onset")
             return
         toggle_onset(self.desk, shown, place)
+
+
+def _is_alike(drawn: ClipPlan, plan: ClipPlan) -> bool:
+    """Whether two plans differ in nothing but where their anchors sound."""
+    shape, other = (each.window.last - each.window.first for each in (drawn, plan))
+    has_fades = any(each.fade_in or each.fade_out for each in (drawn, plan))
+    return (
+        shape == other
+        and drawn.gain == plan.gain
+        and not has_fades
+        and np.array_equal(drawn.take.source, plan.take.source)
+    )
 
 
 def toggle_onset(desk: Desk, shown: Shown, place: int) -> None:

@@ -1,0 +1,206 @@
+"""What keys and menus do to clips."""
+
+from collections.abc import Sequence
+
+import numpy as np
+from PySide6.QtWidgets import QApplication, QInputDialog
+
+from chronotome.bridge.store import Edit
+from chronotome.session.anchors import window_of
+from chronotome.session.edits.clips import (
+    Place,
+    copy,
+    delete,
+    join,
+    meets,
+    move,
+    paste,
+    repeat,
+    set_clip,
+    split,
+)
+from chronotome.session.grid import nearest_lines
+from chronotome.session.model import Clip, Session, Track, TrackId
+from chronotome.ui.desk import Desk
+from chronotome.ui.figures import counted
+from chronotome.ui.timeline.clip_drag import MOST_REPEATS, STRAIGHT, period_of
+from chronotome.ui.timeline.shown import shown_of
+
+
+class ClipCommands:
+    """One method for each thing that can be done to the chosen clips."""
+
+    def __init__(self, desk: Desk) -> None:
+        self._desk = desk
+        self._kept: tuple[tuple[TrackId, Clip, int], ...] = ()
+        """What was cut or copied: its track, the clip, its distance in frames from the first."""
+
+    @property
+    def chosen(self) -> tuple[Place, ...]:
+        """The chosen clips; else the one of the focused track that is at the playhead."""
+        view = self._desk.view
+        if view.clips or view.focused is None:
+            return view.clips
+        here = self._under_playhead(view.focused)
+        return () if here is None else ((view.focused.id, here.id),)
+
+    def _under_playhead(self, track: Track) -> Clip | None:
+        position, session = self._desk.transport.position, self._desk.session
+        for clip in track.clips:
+            window = window_of(session, track, clip)
+            if window.start <= position < window.end:
+                return clip
+        return None
+
+    def _do(self, edit: Edit, label: str) -> None:
+        """Apply; what was made by it is chosen."""
+        desk = self._desk
+        before = {clip.id for _, clip in desk.session.clips}
+        desk.store.apply(edit, label)
+        new = tuple((track.id, clip.id) for track, clip in desk.session.clips if clip.id not in before)
+        if new:
+            desk.view.choose_clips(new)
+
+    def _with_chosen(self, do: str) -> tuple[Place, ...]:
+        places = self.chosen
+        if not places:
+            self._desk.say(f"Choose a clip to {do} it: click its name in Rework")
+        return places
+
+    def split_here(self) -> None:
+        """Cut at the playhead."""
+        track, position = self._desk.view.focused, round(self._desk.transport.position)
+        if track is not None:
+            self._split(track, [position], "Cut at the playhead")
+
+    def split_at_hits(self) -> None:
+        shown = self._desk.shown
+        if shown is not None:
+            frames = shown.heard_of_played(shown.targets.played).round().astype(int).tolist()
+            self._split(shown.track, frames, "Cut at every hit")
+
+    def split_at_bars(self) -> None:
+        track, session = self._desk.view.focused, self._desk.session
+        if track is None:
+            return
+        last = session.tempo.beat_of(self._desk.view.extent / session.rate)
+        bars = range(int(last / session.metre.bar) + 1)
+        frames = [round(session.tempo.seconds_of(bar * session.metre.bar) * session.rate) for bar in bars]
+        self._split(track, frames, "Cut at every bar")
+
+    def _split(self, track: Track, frames: Sequence[int], label: str) -> None:
+        before = len(track.clips)
+        self._desk.store.apply(lambda session: split(session, track.id, frames), label)
+        now = len(self._desk.session.track(track.id).clips)
+        self._desk.say(f"{track.name} has {counted(now, 'clip')}" if now > before else "Nothing to cut here")
+
+    def join(self) -> None:
+        """Make one of the chosen neighbours, or of all parts of the focused track."""
+        track = self._desk.view.focused
+        if track is None:
+            return
+        chosen = [clip for each, clip in self._desk.view.clips if each == track.id]
+        clips = chosen if len(chosen) > 1 else [clip.id for clip in track.clips]
+        if not any(meets(*pair) for pair in zip(track.clips, track.clips[1:], strict=False)):
+            self._desk.say("Only parts of one take that still meet can be joined")
+            return
+        self._desk.store.apply(lambda session: join(session, track.id, clips), "Join clips")
+
+    def duplicate(self) -> None:
+        """Lay the chosen clips once more, right after themselves."""
+        places = self._with_chosen("duplicate")
+        if places:
+            by = self._length(places)
+            self._do(lambda session: copy(session, places, by), "Duplicate clip")
+
+    def _length(self, places: Sequence[Place]) -> int:
+        """Frames after which the chosen clips come again."""
+        session, side = self._desk.session, self._desk.transport.side
+        tracks = [(session.track(track), clip) for track, clip in places]
+        if len(tracks) == 1:
+            ((track, clip),) = tracks
+            shown = shown_of(session, track, side, track.clip(clip))
+            return 0 if shown is None else period_of(session, shown)
+        windows = [window_of(session, track, track.clip(clip)) for track, clip in tracks]
+        return max(window.end for window in windows) - min(window.start for window in windows)
+
+    def ask_repeats(self) -> None:
+        places = self._with_chosen("repeat")
+        if len(places) != 1:
+            return
+        times, is_said = QInputDialog.getInt(
+            QApplication.activeWindow(), "Repeat clip", "How many more times?", 3, 1, MOST_REPEATS
+        )
+        if is_said:
+            every = self._length(places)
+            self._do(lambda session: repeat(session, *places[0], times, every), "Repeat clip")
+
+    def delete(self, *, is_closed: bool = False) -> None:
+        places = self._with_chosen("delete")
+        if places:
+            label = "Delete clip and close the gap" if is_closed else "Delete clip"
+            self._desk.store.apply(lambda session: delete(session, places, is_closed=is_closed), label)
+
+    def delete_and_close(self) -> None:
+        self.delete(is_closed=True)
+
+    def keep(self, *, is_cut: bool = False) -> None:
+        """Remember the chosen clips for pasting."""
+        places = self._with_chosen("cut" if is_cut else "copy")
+        if not places:
+            return
+        session = self._desk.session
+        clips = [(session.track(track), session.track(track).clip(clip)) for track, clip in places]
+        starts = [window_of(session, track, clip).start for track, clip in clips]
+        self._kept = tuple(
+            (track.id, clip, start - min(starts)) for (track, clip), start in zip(clips, starts, strict=True)
+        )
+        if is_cut:
+            self._desk.store.apply(lambda session: delete(session, places), "Cut out clip")
+        self._desk.say(f"{counted(len(places), 'clip')} kept: Ctrl+V lays it at the playhead")
+
+    def paste(self) -> None:
+        """Lay what was cut or copied at the playhead: one clip on the focused track, several on their own."""
+        desk, track = self._desk, self._desk.view.focused
+        kept, here = self._kept, round(self._desk.transport.position)
+        known = {recording.content for recording in desk.session.recordings}
+        kept = tuple(each for each in kept if each[1].recording in known)
+        if not kept or track is None:
+            desk.say("Nothing to paste: Ctrl+C keeps the chosen clips of this session")
+            return
+        tracks = {each.id for each in desk.session.tracks}
+        own = track.id
+
+        def edit(session: Session) -> Session:
+            for place, clip, away in kept:
+                to = place if len(kept) > 1 and place in tracks else own
+                session = paste(session, to, clip, here + away)
+            return session
+
+        self._do(edit, "Paste clip")
+
+    def mute(self) -> None:
+        places, session = self._with_chosen("mute"), self._desk.session
+        if places:
+            muted = not all(session.track(track).clip(clip).is_muted for track, clip in places)
+            label = "Mute clip" if muted else "Unmute clip"
+            self._desk.store.apply(lambda session: set_clip(session, places, is_muted=muted), label)
+
+    def by_line(self, step: int) -> None:
+        """Move the chosen clips to the next or previous line of the grid that is shown."""
+        places, desk = self._with_chosen("move"), self._desk
+        if not places:
+            return
+        session = desk.session
+        track = session.track(places[0][0])
+        start = window_of(session, track, track.clip(places[0][1])).start
+        beat = session.tempo.beat_of(start / session.rate) + step * desk.view.grid.step
+        line = float(nearest_lines(np.array([beat]), desk.view.grid, session.metre, STRAIGHT)[0])
+        by = round(session.tempo.seconds_of(line) * session.rate) - start
+        desk.store.apply(lambda session: move(session, places, by), "Move clip")
+
+    def choose_all(self) -> None:
+        """All clips of the focused track."""
+        track = self._desk.view.focused
+        if track is not None:
+            self._desk.view.choose_clips(tuple((track.id, clip.id) for clip in track.clips))

@@ -1,0 +1,159 @@
+"""Dragging clips: moved, copied, trimmed, faded, repeated. A draft at each move, one step when let go."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from chronotome.bridge.store import Edit
+from chronotome.session.edits.clips import Place, copy, move, repeat, set_clip, trim
+from chronotome.session.grid import nearest_lines
+from chronotome.session.model import Session, TrackId
+from chronotome.ui.desk import Desk
+from chronotome.ui.timeline.clip_frames import Frame, Grip
+from chronotome.ui.timeline.shown import Shown
+
+WHOLE_BEATS = 0.1
+"""A clip this near to whole beats is repeated every so many."""
+MOST_REPEATS = 999
+STRAIGHT = 50.0
+"""Swing of the lines that clips are drawn to."""
+
+LABELS = {
+    Grip.BODY: "Move clip",
+    Grip.START: "Trim the clip's start",
+    Grip.END: "Trim the clip's end",
+    Grip.RISE: "Fade the clip in",
+    Grip.FALL: "Fade the clip out",
+    Grip.AGAIN: "Repeat clip",
+}
+HINTS = {
+    Grip.BODY: "Drag to move the clip, Ctrl+drag to copy it; Shift without snap.",
+    Grip.START: "Drag to trim: the sound stays where it is.",
+    Grip.END: "Drag to trim: the sound stays where it is.",
+    Grip.RISE: "Drag to fade the clip in.",
+    Grip.FALL: "Drag to fade the clip out.",
+    Grip.AGAIN: "Drag to the right to repeat the clip.",
+}
+
+
+@dataclass
+class ClipDrag:
+    """A clip that is being dragged by one of its grips."""
+
+    desk: Desk
+    frame: Frame
+    grip: Grip
+    grabbed: float
+    """Session frame under the pointer when it was taken."""
+    places: tuple[Place, ...]
+    """All that move along."""
+    copies: bool = False
+    edit: Edit | None = None
+    words: str = ""
+
+    @property
+    def shown(self) -> Shown:
+        return self.frame.shown
+
+    def to(self, frame: float, *, is_free: bool, track: TrackId | None = None) -> None:
+        """Draft what letting go here would do."""
+        edit = self._edit(frame, is_free=is_free, track=track)
+        self.edit = edit
+        if edit is None:
+            self.desk.store.drop_draft()
+        else:
+            self.desk.store.draft(edit)
+
+    def _edit(self, frame: float, *, is_free: bool, track: TrackId | None) -> Edit | None:
+        if self.grip is Grip.BODY:
+            return self._moved(frame, is_free=is_free, track=track)
+        if self.grip is Grip.AGAIN:
+            return self._repeated(frame)
+        if self.grip in {Grip.RISE, Grip.FALL}:
+            return self._faded(frame)
+        return self._trimmed(frame, is_free=is_free)
+
+    def _moved(self, frame: float, *, is_free: bool, track: TrackId | None) -> Edit | None:
+        start = float(self.shown.heard_anchors[0])
+        place = start + frame - self.grabbed
+        by = round((place if is_free else self._snapped(place)) - start)
+        own = self.shown.track.id
+        to = track if track is not None and len(self.places) == 1 else own
+        if by == 0 and to == own:
+            return None
+        places, copies = self.places, self.copies
+        target = None if to == own else to
+
+        def edit(session: Session) -> Session:
+            return copy(session, places, by, target) if copies else move(session, places, by, target)
+
+        return edit
+
+    def _repeated(self, frame: float) -> Edit | None:
+        window, every = self.shown.heard_anchors, self.every()
+        times = min(MOST_REPEATS, round((frame - float(window[-1])) / every))
+        self.words = f"×{max(0, times) + 1}"
+        if times < 1:
+            return None
+        place = self.frame.place
+        return lambda session: repeat(session, *place, times, every)
+
+    def every(self) -> int:
+        """Frames after which it comes again: whole beats where it is about so long."""
+        return period_of(self.desk.session, self.shown)
+
+    def _faded(self, frame: float) -> Edit:
+        window, rate = self.shown.heard_anchors, self.shown.rate
+        length = float(window[-1] - window[0]) / rate
+        is_out = self.grip is Grip.FALL
+        seconds = (float(window[-1]) - frame if is_out else frame - float(window[0])) / rate
+        seconds = round(min(max(0.0, seconds), length), 4)
+        self.words = f"{1000 * seconds:.0f} ms"
+        values = {"fade_out" if is_out else "fade_in": seconds}
+        place = self.frame.place
+        return lambda session: set_clip(session, [place], **values)
+
+    def _trimmed(self, frame: float, *, is_free: bool) -> Edit:
+        source = self.shown.recording_frame_beyond(frame if is_free else self._snapped(frame))
+        place, is_start = self.frame.place, self.grip is Grip.START
+
+        def edit(session: Session) -> Session:
+            return trim(session, *place, start=source if is_start else None, end=None if is_start else source)
+
+        return edit
+
+    def _snapped(self, frame: float) -> float:
+        """On a line of the grid that is shown, where snap is on."""
+        desk, view = self.desk, self.desk.view
+        if not view.is_snapping:
+            return frame
+        session = desk.session
+        beat = session.tempo.beat_of(frame / session.rate)
+        line = float(nearest_lines(np.array([beat]), view.grid, session.metre, STRAIGHT)[0])
+        return session.tempo.seconds_of(line) * session.rate
+
+    def finish(self) -> None:
+        if self.edit is None:
+            self.desk.store.drop_draft()
+            return
+        label = "Copy clip" if self.copies and self.grip is Grip.BODY else LABELS[self.grip]
+        before = {clip.id for _, clip in self.desk.store.history.session.clips}
+        self.desk.store.apply(self.edit, label)
+        known = {clip.id: track.id for track, clip in self.desk.session.clips}
+        new = tuple((track, clip) for clip, track in known.items() if clip not in before)
+        kept = tuple((known[clip], clip) for _, clip in self.places if clip in known)
+        self.desk.view.choose_clips(new if self.copies and new else kept)
+
+    def cancel(self) -> None:
+        self.desk.store.drop_draft()
+
+
+def period_of(session: Session, shown: Shown) -> int:
+    """Frames after which a clip comes again: whole beats where it is about so long, else its length."""
+    start, end = (float(shown.heard_anchors[at]) for at in (0, -1))
+    tempo, rate = session.tempo, session.rate
+    beat = tempo.beat_of(start / rate)
+    beats = tempo.beat_of(end / rate) - beat
+    if round(beats) >= 1 and abs(beats - round(beats)) < WHOLE_BEATS:
+        return round(tempo.seconds_of(beat + round(beats)) * rate - start)
+    return round(end - start)
