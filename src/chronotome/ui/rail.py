@@ -201,7 +201,9 @@ class Rail(QWidget):
             ),
             Stage.FIT: _fit_figures(session, *session.leading(track, take)),
             Stage.TIGHTEN: _tighten_figures(session, *session.leading(track, take)),
-            Stage.REWORK: Figures(counted(counted_onsets, "slice"), counted(len(session.tracks), "track")),
+            Stage.REWORK: Figures(
+                counted(sum(1 for _ in session.clips), "clip"), counted(len(session.tracks), "track")
+            ),
             Stage.EXPORT: Figures(self.exported),
         }
 

@@ -28,9 +28,7 @@ CURSORS = {
 class ClipLane(TrackLane):
     """Click a strip: choose the clip, with Shift or Ctrl more of them. Drag: move, trim, fade, repeat."""
 
-    clip_hint = (
-        "A clip’s strip: click chooses, drag moves, Ctrl+drag copies. Edges trim, corners fade, repeat."
-    )
+    clip_hint = "A clip’s strip: click chooses, drag moves, Ctrl+drag copies. Edges trim, corners fade."
 
     def __init__(self, desk: Desk, name: str, of: Callable[[], Track | None]) -> None:
         super().__init__(desk, name)

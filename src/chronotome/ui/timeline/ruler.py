@@ -86,6 +86,8 @@ class Ruler(TrackLane):
             return
         targets = shown.targets
         sides = [self.frame_of(HEADER - 8), self.frame_of(self.width() + 8)]
+        sides[0] = max(sides[0], float(shown.plan.window.start))
+        sides[1] = max(sides[0], min(sides[1], float(shown.plan.window.end)))
         visible = np.arange(*np.searchsorted(targets.target, sides).tolist())
         by_hand = targets.reasons[visible] == Reason.BY_HAND
         wanted = by_hand | (targets.target[visible] != targets.played[visible])
@@ -109,8 +111,12 @@ class Ruler(TrackLane):
         shown = self.shown
         if shown is None or y < HEIGHT - MARKER_ZONE or not len(shown.targets):
             return None
-        at = nearest_column(self.xs_of(shown.targets.target), x, reach=REACH)
-        return None if at is None else (shown, at)
+        targets = shown.targets
+        at = nearest_column(self.xs_of(targets.target), x, reach=REACH)
+        window = shown.plan.window
+        if at is None or not window.start <= targets.target[at] <= window.end:
+            return None
+        return shown, at
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         x, y = event.position().x(), event.position().y()

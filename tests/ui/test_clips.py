@@ -1,0 +1,193 @@
+"""Clips at the window: cut, chosen, dragged by strip, edge, fade and corner, copied, joined, undone."""
+
+import numpy as np
+import pytest
+from PySide6.QtCore import QPoint, Qt
+from PySide6.QtGui import QColor
+
+from chronotome.render.mix import Side
+from chronotome.session.anchors import window_of
+from chronotome.session.edits.clips import split
+from chronotome.session.edits.tracks import lock
+from chronotome.ui.timeline.clip_frames import STRIP, Grip, frames_in, grip_at
+from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.view_state import Stage
+from sounds import noise_hits, write
+
+ALT, CONTROL, SHIFT = (
+    getattr(Qt.KeyboardModifier, f"{name}Modifier") for name in ("Alt", "Control", "Shift")
+)
+
+
+@pytest.fixture
+def reworking(at_work):
+    """In Rework, one track, cut in two at a beat in the middle."""
+    at_work.desk.view.show_stage(Stage.REWORK)
+    session = at_work.session
+    middle = round(session.tempo.seconds_of(2.0) * session.rate)
+    track = session.tracks[0].id
+    at_work.desk.store.apply(lambda s: split(s, track, [middle]), "Cut")
+    at_work.desk.view.fit()
+    at_work.desk.view.zoom(0.5)
+    at_work.settle()
+    return at_work
+
+
+def clips(person, track=0):
+    return person.session.tracks[track].clips
+
+
+def windows(person, track=0):
+    session = person.session
+    whole = session.tracks[track]
+    found = [window_of(session, whole, clip) for clip in whole.clips]
+    return [(window.start, window.end) for window in found]
+
+
+def wave(person):
+    return person.window.timeline.wave
+
+
+def frame(person, number, lane=None):
+    lane = lane or wave(person)
+    return list(frames_in(lane, lane.clips))[number]
+
+
+def test_a_clip_is_dragged_by_its_strip_to_a_line_in_one_step_and_escape_leaves_no_trace(reworking):
+    lane, second = wave(reworking), frame(reworking, 1)
+    before, steps = windows(reworking), len(reworking.desk.store.history.past)
+    start = (second.left + 60, STRIP / 2)
+    beat = reworking.session.tempo.beat_of(before[1][0] / reworking.session.rate)
+    line = lane.x_of(reworking.session.tempo.seconds_of(beat + 1) * reworking.session.rate)
+
+    reworking.drag(lane, start, (start[0] + line - second.left + 3, start[1]), release=False)
+    drafted = windows(reworking)
+    reworking.press(Qt.Key.Key_Escape)
+    assert windows(reworking) == before
+    reworking.drag(lane, start, (start[0] + line - second.left + 3, start[1]))
+
+    assert windows(reworking) == drafted
+    moved = reworking.session.tempo.beat_of(windows(reworking)[1][0] / reworking.session.rate)
+    assert moved == pytest.approx(beat + 1, abs=1e-4)
+    assert windows(reworking)[0] == before[0]
+    assert len(reworking.desk.store.history.past) == steps + 1
+    assert reworking.desk.store.history.undo_label == "Move clip"
+    assert reworking.desk.view.clips == ((reworking.session.tracks[0].id, clips(reworking)[1].id),)
+    reworking.press(Qt.Key.Key_Z, CONTROL)
+    assert windows(reworking) == before
+
+
+def test_ctrl_drag_copies_shift_click_adds_and_delete_deletes_what_is_chosen(reworking):
+    lane, second = wave(reworking), frame(reworking, 1)
+    place = (second.left + 60, STRIP / 2)
+
+    reworking.drag(lane, place, (place[0] + 150, place[1]), modifier=CONTROL)
+    assert len(clips(reworking)) == 3
+    chosen = reworking.desk.view.clips
+    assert [clip for _, clip in chosen] == [clips(reworking)[-1].id]
+
+    reworking.bot.mouseClick(
+        lane, Qt.MouseButton.LeftButton, SHIFT, pos=QPoint(round(frame(reworking, 0).left) + 30, STRIP // 2)
+    )
+    assert len(reworking.desk.view.clips) == 2
+    reworking.press(Qt.Key.Key_Delete)
+    assert [clip.id for clip in clips(reworking)] == [second.place[1]]
+    assert reworking.desk.view.clips == ()
+
+
+def test_edges_trim_fades_fade_and_the_corner_repeats(reworking):
+    lane, height = wave(reworking), wave(reworking).height()
+    first_start, first_end = windows(reworking)[0]
+    second, pixel = frame(reworking, 1), reworking.desk.view.viewport.frames_per_pixel
+
+    reworking.drag(lane, (second.right, height / 2), (second.right - 80, height / 2), modifier=ALT)
+    assert windows(reworking)[1][1] == pytest.approx(lane.frame_of(second.right - 80), abs=pixel)
+    assert windows(reworking)[0] == (first_start, first_end)
+
+    second = frame(reworking, 1)
+    handle = second.handle(None, lane, is_out=True)
+    reworking.drag(lane, (handle, STRIP + 7), (second.right - 60, STRIP + 7))
+    length = (windows(reworking)[1][1] - lane.frame_of(second.right - 60)) / reworking.session.rate
+    assert clips(reworking)[1].fade_out == pytest.approx(length, abs=2 * pixel / reworking.session.rate)
+    assert grip_at(lane, lane.clips, second.right - 60, STRIP + 7)[1] is Grip.FALL
+
+    reworking.drag(
+        lane, (second.right - 6, height - 6), (second.right + 2.2 * (second.right - second.left), height - 6)
+    )
+    assert len(clips(reworking)) == 4
+    assert reworking.desk.store.history.undo_label == "Repeat clip"
+    reworking.settle()
+
+
+def test_a_cut_is_not_heard_and_joining_takes_it_back(reworking):
+    whole = reworking.offline(60000, Side.EDITED)
+
+    reworking.press(Qt.Key.Key_J, CONTROL)
+    assert len(clips(reworking)) == 1
+    reworking.settle()
+    np.testing.assert_array_equal(reworking.offline(60000, Side.EDITED), whole)
+
+    reworking.press(Qt.Key.Key_X, CONTROL | SHIFT)
+    assert len(clips(reworking)) > 4
+    reworking.settle()
+    np.testing.assert_array_equal(reworking.offline(60000, Side.EDITED), whole)
+    assert "clips" in reworking.window.status.words.said
+
+
+def test_cut_out_and_pasted_at_the_playhead_and_duplicated(reworking):
+    place = (reworking.session.tracks[0].id, clips(reworking)[0].id)
+    reworking.desk.view.choose_clips((place,))
+
+    reworking.press(Qt.Key.Key_X, CONTROL)
+    assert len(clips(reworking)) == 1
+    here = round(reworking.session.rate * 9.5)
+    reworking.desk.transport.go_to(here)
+    reworking.press(Qt.Key.Key_V, CONTROL)
+    assert windows(reworking)[-1][0] == pytest.approx(here, abs=1)
+
+    reworking.press(Qt.Key.Key_D, CONTROL)
+    assert len(clips(reworking)) == 3
+    assert windows(reworking)[-1][0] >= windows(reworking)[-2][1] - 0.05 * reworking.session.rate
+    reworking.press(Qt.Key.Key_M, SHIFT)
+    assert clips(reworking)[-1].is_muted
+    reworking.settle()
+
+
+def test_locked_tracks_are_cut_in_step(at_work, tmp_path):
+    person = at_work
+    write(tmp_path / "other.wav", noise_hits([3000, 60000], 200000, rate=48000), rate=48000)
+    person.window.open([tmp_path / "other.wav"])
+    person.settle()
+    person.desk.view.show_stage(Stage.REWORK)
+    first, second = (track.id for track in person.session.tracks)
+    person.desk.store.apply(lambda s: lock(s, first, [second]), "Lock")
+    person.desk.transport.go_to(20000)
+    person.desk.view.focus(first)
+    person.press(Qt.Key.Key_X)
+    assert [len(track.clips) for track in person.session.tracks] == [2, 2]
+    assert windows(person, 0)[0][1] == windows(person, 1)[0][1]
+    person.press(Qt.Key.Key_Z, CONTROL)
+    assert [len(track.clips) for track in person.session.tracks] == [1, 1]
+
+
+def test_every_clip_is_drawn_as_loud_as_it_is_and_the_gap_is_empty(reworking):
+    lane, theme = wave(reworking), reworking.desk.view.theme
+    second = frame(reworking, 1)
+    place = (second.left + 60, STRIP / 2)
+    reworking.drag(lane, place, (place[0] + 120, place[1]), modifier=ALT)
+    reworking.settle()
+
+    image = lane.grab().toImage()
+    first, second = frame(reworking, 0), frame(reworking, 1)
+
+    def ink(left, right):
+        """Rows in which the wave's colour is seen between two columns."""
+        rows = range(STRIP + 20, lane.height() - 30)
+        columns = range(int(max(left, HEADER + 2)), int(right))
+        return sum(any(image.pixelColor(x, y) == QColor(theme.wave) for x in columns) for y in rows)
+
+    assert ink(first.left + 4, first.right - 4) > 20
+    assert ink(second.left + 4, second.right - 4) > 20
+    assert ink(first.right + 4, second.left - 4) <= 1
+    strip = image.pixelColor(int(second.left) + 4, STRIP // 2)
+    assert strip == QColor(theme.accent)
