@@ -28,6 +28,7 @@ from chronotome.files.session_file import is_session
 from chronotome.render.arena import Arena
 from chronotome.session.checks import checks_of
 from chronotome.ui.desk import Desk
+from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.main_window import MainWindow
 from chronotome.ui.recovery import offer_recovery
 from chronotome.ui.theme import THEMES, load_fonts, text_font
@@ -45,6 +46,7 @@ def build(
     settings: Settings, *, output: str | None = None, in_process: bool = False, journal: Journal | None = None
 ) -> MainWindow:
     """A window with nothing in it, and all that it stands on."""
+    guard_overrides()
     arena = Arena()
     store = Store()
     player = Player(arena, output=output or settings.output, block=settings.block, in_process=in_process)

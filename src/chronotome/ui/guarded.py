@@ -1,11 +1,12 @@
-"""Painting that cannot end the program: what raises is told in its place, and reported once."""
+"""What raises in a painter or a handler cannot end the program: it is told in its place, once."""
 
 import sys
 from collections.abc import Callable
 from functools import wraps
-from typing import TypeVar
+from types import FunctionType
+from typing import Any, TypeVar
 
-from PySide6.QtCore import Qt
+from PySide6.QtCore import QObject, Qt
 from PySide6.QtGui import QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
@@ -48,3 +49,33 @@ def _tell(widget: QWidget, error: Exception) -> None:
     if kind not in _reported:
         _reported.add(kind)
         sys.excepthook(type(error), error, error.__traceback__)
+
+
+def guard_overrides(of: type = QObject) -> None:
+    """Let errors leave our overrides of Qt's methods as objects.
+
+    In Python 3.11 what C raises (`int("x")`, `{}["x"]`) is no object yet until somebody catches it, and the
+    binding (6.11.3) takes it for one: the program would crash. Later versions have objects at once.
+    """
+    kinds: list[type] = of.__subclasses__()
+    for kind in kinds:
+        if kind.__module__.startswith("chronotome."):
+            native = next(base for base in kind.__mro__ if not base.__module__.startswith("chronotome."))
+            overrides = [name for name in vars(kind) if not name.startswith("__") and hasattr(native, name)]
+            for name in overrides:
+                function = vars(kind)[name]
+                if isinstance(function, FunctionType) and not hasattr(function, "is_guarded"):
+                    setattr(kind, name, _caught(function))
+        guard_overrides(kind)
+
+
+def _caught(function: Callable[..., Any]) -> Callable[..., Any]:
+    @wraps(function)
+    def override(*args: Any, **kwargs: Any) -> Any:
+        try:
+            return function(*args, **kwargs)
+        except Exception:  # noqa: TRY203 - caught: now it is an object
+            raise
+
+    override.is_guarded = True  # type: ignore[attr-defined]
+    return override

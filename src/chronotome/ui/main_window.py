@@ -36,6 +36,7 @@ from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands import Commands
 from chronotome.ui.desk import Desk
+from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.mark_files import MarkFiles
 from chronotome.ui.messages import Messages
 from chronotome.ui.rail import Rail
@@ -187,6 +188,8 @@ class MainWindow(QMainWindow):
         """Built when it is asked for: the window opens sooner without it."""
         from chronotome.ui.shelf_panel import ShelfPanel  # noqa: PLC0415 - the same
 
+        guard_overrides()
+
         shelf = ShelfPanel(self.desk, self.settings.shelf)
         shelf.folders_changed.connect(self._on_shelf_folders)
         shelf.taken.connect(self._on_taken)
@@ -283,6 +286,8 @@ class MainWindow(QMainWindow):
         """Measure how late a hand is that beats along."""
         from chronotome.ui.calibration import CalibrationDialog  # noqa: PLC0415 - seldom wanted
 
+        guard_overrides()
+
         dialog = CalibrationDialog(self.desk, self)
         if dialog.exec() and dialog.measured is not None:
             self.keep_settings(msgspec.structs.replace(self.settings, reaction_ms=dialog.measured))
@@ -299,6 +304,8 @@ class MainWindow(QMainWindow):
     def edit_shortcuts(self) -> None:
         from chronotome.ui.dialogs import ShortcutsDialog  # noqa: PLC0415 - seldom wanted
 
+        guard_overrides()
+
         dialog = ShortcutsDialog(self.actions_table, self.settings.shortcuts, self)
         if dialog.exec():
             self.keep_settings(msgspec.structs.replace(self.settings, shortcuts=dialog.shortcuts()))
@@ -306,6 +313,8 @@ class MainWindow(QMainWindow):
 
     def show_help(self) -> None:
         from chronotome.ui.dialogs import HelpDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
 
         HelpDialog(self).open()
 

@@ -78,11 +78,13 @@ class Shown:
         return gain
 
     def heard_of_played(self, played: NDArray[np.int64] | NDArray[np.float64]) -> NDArray[np.float64]:
-        """Session frames on screen of session frames as played."""
+        """Session frames on screen of session frames as played; straight on past the take's ends."""
         if self.side is not Side.EDITED:
             return played.astype(np.float64)
         take = self.plan.take
-        return np.interp(played + (int(take.source[0]) - take.played_at), take.source, take.heard)
+        source = played + float(int(take.source[0]) - take.played_at)
+        away = np.minimum(source - take.source[0], 0) + np.maximum(source - take.source[-1], 0)
+        return np.asarray(np.interp(source, take.source, take.heard) + away)
 
     @cached_property
     def hits(self) -> NDArray[np.float64]:
