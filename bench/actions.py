@@ -22,6 +22,8 @@ from chronotome.ui.timeline.lane import Lane
 
 NEVER = {"quit", "demo", "new"}
 """Actions that end the run, or begin it again."""
+MOST_CLIPS = 300
+"""Cutting at every hit and duplicating all of it in turn would make millions."""
 MODIFIERS = (
     Qt.KeyboardModifier.NoModifier,
     Qt.KeyboardModifier.NoModifier,
@@ -76,7 +78,7 @@ def tidy(window: Any, number: int) -> None:
     if number % 50 == 49:
         window.player.step(20)
         window.grab()
-    if not window.desk.session.tracks:
+    if not window.desk.session.tracks or sum(1 for _ in window.desk.session.clips) > MOST_CLIPS:
         window.desk.store.undo()
 
 

@@ -53,6 +53,7 @@ class Anchors:
         return float(np.interp(heard, self.heard, self.source))
 
 
+@by_identity(8)
 def extent_of(session: Session) -> int:
     """Frames of all of it, as played or as it sounds, whichever is longer."""
     ends = [window_of(session, track, clip).end for track, clip in session.clips]

@@ -9,7 +9,7 @@ P = ParamSpec("P")
 R = TypeVar("R")
 
 
-MOST_RESULTS, MOST_BYTES = 4096, 32 << 20
+MOST_RESULTS, MOST_BYTES = 1 << 16, 32 << 20
 """Of a function's results beyond those that are always kept."""
 
 

@@ -6,6 +6,7 @@ from functools import cached_property
 from typing import Annotated
 
 import msgspec
+import numpy as np
 from msgspec import Meta, Struct
 
 from chronotome.dsp.bands import Material
@@ -25,9 +26,11 @@ from chronotome.session.limits import (
     Share,
     Strength,
 )
+from chronotome.session.memo import by_identity
 from chronotome.session.onsets import OnsetId, Onsets
 from chronotome.session.sift import USUAL_THRESHOLD, Sift
 from chronotome.session.strokes import USUAL_STROKE
+from chronotome.units import Frames
 
 TrackId = Id
 ClipId = Id
@@ -172,6 +175,14 @@ class Track(Struct, frozen=True, dict=True):
         """Each once, in the order of its first clip."""
         return tuple({id(clip.take): clip.take for clip in self.clips}.values())
 
+    @cached_property
+    def _take_ids(self) -> frozenset[int]:
+        return frozenset(map(id, self.takes))
+
+    def has(self, take: Take) -> bool:
+        """Whether it is one of the track's takes, itself and not one like it."""
+        return id(take) in self._take_ids
+
     @property
     def first_take(self) -> Take | None:
         """What is meant where a track is spoken of as one recording."""
@@ -275,15 +286,11 @@ class Session(Struct, frozen=True):
         """The take of a track that sounds longest while another does, as played; the first of such."""
         if len(track.takes) < 2:
             return track.first_take
-        if any(each is take for each in track.takes):
+        if track.has(take):
             return take
         first, last = self._span(take)
-
-        def shared(other: Take) -> int:
-            start, end = self._span(other)
-            return min(last, end) - max(first, start)
-
-        return max(track.takes, key=shared)
+        starts, ends = _spans(track.takes, self.recordings, self.rate)
+        return track.takes[int((np.minimum(ends, last) - np.maximum(starts, first)).argmax())]
 
     def _span(self, take: Take) -> tuple[int, int]:
         start, end = self.source_at_session_rate(take)
@@ -309,6 +316,15 @@ class Session(Struct, frozen=True):
     def frames(self) -> int:
         """Length of all of it, as played."""
         return max((self.played_span(clip)[1] for _, clip in self.clips), default=0)
+
+
+@by_identity(64)
+def _spans(takes: tuple[Take, ...], recordings: tuple[Recording, ...], rate: int) -> tuple[Frames, Frames]:
+    """Where takes begin and end as played."""
+    ratios = {recording.content: rate / recording.rate for recording in recordings}
+    starts = np.array([take.start for take in takes], np.int64)
+    lengths = [(take.source_end - take.source_start) * ratios[take.recording] for take in takes]
+    return starts, starts + np.rint(lengths).astype(np.int64)
 
 
 def check(session: Session) -> None:
