@@ -8,9 +8,9 @@ import numpy as np
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.click import ClickPlan, click_plan
-from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, window_of
+from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, parts_of, window_of
 from chronotome.session.limits import ContentHash
-from chronotome.session.memo import by_identity
+from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.model import Clip, ClipId, LockGroup, Session, Take, Track
 from chronotome.units import Frames, gain_of
 
@@ -139,6 +139,7 @@ def plan_for(session: Session) -> Plan:
     return Plan(session.rate, frames, tuple(tracks), click)
 
 
+@by_parts(64, parts_of)
 def clip_plans(session: Session, track: Track) -> tuple[ClipPlan, ...]:
     """The clips of a track in the order in which they sound, as they fade into one another."""
     return _faded(tuple(clip_plan(session, track, clip) for clip in track.clips), session.rate)

@@ -1,7 +1,7 @@
 """Plan -> mix: renders what is missing, nearest to the playhead first, and hands the mix over."""
 
 from collections.abc import Callable, Iterator, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import count
 
 import numpy as np
@@ -14,7 +14,7 @@ from chronotome.render.arena import Arena, Region
 from chronotome.render.cache import PieceCache, Rendered
 from chronotome.render.click import ClickPlan, click_sound
 from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Lane, Mix, MixTable, Part, Side
-from chronotome.render.plan import ClipPlan, Fade, Plan, TakePlan
+from chronotome.render.plan import ClipPlan, Fade, Plan, TakePlan, TrackPlan
 from chronotome.render.pool import Source
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import ClickSound, ClipId
@@ -45,11 +45,23 @@ class Placed:
     gained: NDArray[np.float64]
     ready: NDArray[np.bool_]
     wanted: NDArray[np.bool_]
+    _is_whole: bool = False
 
     def put(self, piece: int, rendered: Rendered) -> None:
         self.offsets[piece] = rendered.region.offset
         self.gained[piece] = rendered.gained
         self.ready[piece] = True
+
+    @property
+    def is_whole(self) -> bool:
+        """Whether every piece is rendered."""
+        if not self._is_whole:
+            self._is_whole = bool(self.ready.all())
+        return self._is_whole
+
+    def is_of(self, take: TakePlan, source: Source) -> bool:
+        """Whether nothing is to be found out any more."""
+        return self.plan is take and self.source is source and self.is_whole
 
     @property
     def rendered_bytes(self) -> int:
@@ -71,6 +83,7 @@ class Renderer:
         self._serials: Iterator[int] = count(1)
         self._clicks: dict[tuple[int, ClickSound, bool], Region] = {}
         self._known: dict[ClipId, Placed] = {}
+        self._laid: dict[int, _Laid] = {}
 
     def render(  # noqa: PLR0917 - everything a request carries
         self,
@@ -121,8 +134,14 @@ class Renderer:
                 continue
             known = by_take.get(id(clip.take))
             if known is None:
-                known = by_take[id(clip.take)] = self._placed(clip.take, source, last.get(clip.id), serial)
-            known.wanted[clip.pieces] = True
+                before = last.get(clip.id)
+                if before is not None and before.is_of(clip.take, source):
+                    known = before
+                else:
+                    known = self._placed(clip.take, source, before, serial)
+                by_take[id(clip.take)] = known
+            if not known.is_whole:
+                known.wanted[clip.pieces] = True
             self._known[clip.id] = known
         if is_over:  # every piece in use was just asked for by name
             self.cache.make_room()
@@ -152,19 +171,20 @@ class Renderer:
         return placed
 
     def _mix(self, plan: Plan, placed: Mapping[ClipId, Placed], serial: int) -> Mix:
-        lanes, parts, loudness = list[Lane](), list[Part](), _Loudness()
-        for track in plan.tracks:
-            edited, played = _Spread(Side.EDITED), _Spread(Side.AS_PLAYED)
-            for clip in track.clips:
-                known, gain = placed.get(clip.id), track.gain * clip.gain
-                if known is None or not gain:
-                    continue
-                loudness.add(clip, known, gain)
-                edited.add(_edited(clip, known), len(parts))
-                played.add(_played(clip, known.source), len(parts) + 1)
-                parts.extend(_parts(clip, gain))
-            lanes.extend((*played.lanes(), *edited.lanes()))
-        gain = loudness.gain
+        lanes, parts, laid = list[Lane](), list[Part](), dict[int, _Laid]()
+        for number, track in enumerate(plan.tracks):
+            knowns = tuple(placed.get(clip.id) for clip in track.clips)
+            found = self._laid.get(number)
+            if found is None or not found.is_of(track, knowns):
+                found = _laid_out(track, knowns)
+            laid[number] = found
+            lanes.extend(replace(lane, parts=lane.parts + len(parts)) for lane in found.lanes)
+            parts.extend(found.parts)
+        self._laid = laid
+        total, gained = (
+            sum(sums) for sums in zip(*((e.total, e.gained) for e in laid.values()), strict=True)
+        )
+        gain = float(np.sqrt(max(total + gained, 0.0) / total)) if total > 0 else 1.0
         if plan.click is not None:
             lanes.extend(self._click_lanes(plan.click, plan.rate, len(parts)))
             parts.append(Part(plan.click.gain, plan.click.gain))
@@ -224,14 +244,52 @@ class _Loudness:
         source_frames.append(window.last - window.first)
 
     @property
-    def gain(self) -> float:
+    def sums(self) -> tuple[float, float]:
+        """Energy as played, and what is gained as edited."""
         total = gained = 0.0
         for (_, gain), (known, heard_frames, source_frames) in self._takes.items():
             share = sum(source_frames) / int(known.plan.source[-1] - known.plan.source[0])
             shares = heard_frames / np.diff(known.plan.heard)
             total += share * known.source.energy * gain**2
             gained += float((shares * known.gained).sum()) * gain**2
-        return float(np.sqrt(max(total + gained, 0.0) / total)) if total > 0 else 1.0
+        return total, gained
+
+
+@dataclass(frozen=True, eq=False)
+class _Laid:
+    """A track as it stands in a mix; the parts of its lanes count from 0."""
+
+    track: TrackPlan
+    knowns: tuple[Placed | None, ...]
+    is_whole: bool
+    lanes: tuple[Lane, ...]
+    parts: tuple[Part, ...]
+    total: float
+    gained: float
+
+    def is_of(self, track: TrackPlan, knowns: tuple[Placed | None, ...]) -> bool:
+        """Whether it is still so: the very same clips, and all of them rendered."""
+        return (
+            self.is_whole
+            and self.track.clips is track.clips
+            and self.track.gain == track.gain
+            and all(new is old for new, old in zip(knowns, self.knowns, strict=True))
+        )
+
+
+def _laid_out(track: TrackPlan, knowns: tuple[Placed | None, ...]) -> _Laid:
+    edited, played = _Spread(Side.EDITED), _Spread(Side.AS_PLAYED)
+    parts, loudness = list[Part](), _Loudness()
+    for clip, known in zip(track.clips, knowns, strict=True):
+        gain = track.gain * clip.gain
+        if known is not None and gain:
+            loudness.add(clip, known, gain)
+            edited.add(_edited(clip, known), len(parts))
+            played.add(_played(clip, known.source), len(parts) + 1)
+            parts.extend(_parts(clip, gain))
+    is_whole = all(known is not None and known.is_whole for known in knowns)
+    lanes = (*played.lanes(), *edited.lanes())
+    return _Laid(track, knowns, is_whole, lanes, tuple(parts), *loudness.sums)
 
 
 class _Spread:

@@ -11,7 +11,7 @@ from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap
 from chronotome.session.fitted import Fitted
 from chronotome.session.follow import beats_of, fitted_of
-from chronotome.session.memo import by_identity
+from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.model import Clip, Recording, Session, Take, Track
 from chronotome.session.tighten import Targets, targets_of
 from chronotome.units import Frames, at_other_rate
@@ -53,11 +53,23 @@ class Anchors:
         return float(np.interp(heard, self.heard, self.source))
 
 
-@by_identity(8)
 def extent_of(session: Session) -> int:
     """Frames of all of it, as played or as it sounds, whichever is longer."""
-    ends = [window_of(session, track, clip).end for track, clip in session.clips]
-    return max([session.frames, *ends])
+    return max((_end_of(session, track) for track in session.tracks), default=0)
+
+
+def parts_of(session: Session, track: Track) -> tuple[object, ...]:
+    """All that decides where a track's clips sound, and how."""
+    group = session.group_of(track.id)
+    together = (session.track(each) for each in group.tracks) if group is not None else ()
+    return track, group, session.tempo, session.metre, session.rate, session.recordings, *together
+
+
+@by_parts(64, parts_of)
+def _end_of(session: Session, track: Track) -> int:
+    sounding = (window_of(session, track, clip).end for clip in track.clips)
+    played = (session.played_span(clip)[1] for clip in track.clips)
+    return max((*sounding, *played), default=0)
 
 
 def heard_beats_of(session: Session, track: Track) -> BeatMap | None:

@@ -1,7 +1,7 @@
 """Results kept as long as the very same values are asked for."""
 
 from collections import OrderedDict
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from functools import wraps
 from typing import ParamSpec, TypeVar
 
@@ -19,22 +19,27 @@ def by_identity(size: int) -> Callable[[Callable[P, R]], Callable[P, R]]:
     Arguments are immutable. Equality would walk thousands of onsets; an unchanged part of a session is the
     very same object.
     """
+    return by_parts(size, lambda *args, **kwargs: (*args, *kwargs.values()))
+
+
+def by_parts(size: int, parts: Callable[P, Sequence[object]]) -> Callable[[Callable[P, R]], Callable[P, R]]:
+    """The same, found by the identity of those parts of the arguments that the result depends on."""
 
     def decorate(function: Callable[P, R]) -> Callable[P, R]:
-        kept: OrderedDict[tuple[int, ...], tuple[tuple[object, ...], R, int]] = OrderedDict()
+        kept: OrderedDict[tuple[int, ...], tuple[Sequence[object], R, int]] = OrderedDict()
         weight = 0
 
         @wraps(function)
         def remembered(*args: P.args, **kwargs: P.kwargs) -> R:
             nonlocal weight
-            values = (*args, *kwargs.values())
-            key = tuple(id(value) for value in values)
+            values = parts(*args, **kwargs)
+            key = tuple(map(id, values))
             found = kept.get(key)
             if found is not None:
                 return found[1]
             result = function(*args, **kwargs)
             bytes_of_it = _weight(result)
-            kept[key] = (values, result, bytes_of_it)  # its arguments are held: no id is used again
+            kept[key] = (values, result, bytes_of_it)  # its parts are held: no id is used again
             weight += bytes_of_it
             while len(kept) > size and (len(kept) > MOST_RESULTS or weight > MOST_BYTES):
                 try:

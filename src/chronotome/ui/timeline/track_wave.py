@@ -19,10 +19,13 @@ def track_columns(
     lows, highs = (np.zeros(len(edges) - 1, np.float32) for _ in range(2))
     for shown in clips:
         source, heard = sources.get(shown.recording.content), shown.heard_anchors
-        if source is None or heard[-1] < edges[0] or heard[0] > edges[-1]:
+        if source is None or heard[-1] <= edges[0] or heard[0] >= edges[-1]:
             continue
-        low, high = columns(source, *shown.under(edges))
-        gain = shown.gains((edges[1:] + edges[:-1]) / 2)
-        np.minimum(lows, low * gain, out=lows)
-        np.maximum(highs, high * gain, out=highs)
+        first = max(0, int(edges.searchsorted(heard[0], "right")) - 1)
+        last = min(len(lows), int(edges.searchsorted(heard[-1], "left")))
+        here, part = edges[first : last + 1], slice(first, last)
+        low, high = columns(source, *shown.under(here))
+        gain = shown.gains((here[1:] + here[:-1]) / 2)
+        np.minimum(lows[part], low * gain, out=lows[part])
+        np.maximum(highs[part], high * gain, out=highs[part])
     return lows, highs
