@@ -20,6 +20,7 @@ from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import content_hash, read_audio
 from chronotome.files.session_file import load_session, save_session
+from chronotome.session.edits.clips import delete, repeat, split
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
@@ -290,6 +291,23 @@ LEVELS = {
 }
 
 
+def arranged(session: Session) -> Session:
+    """Two clips of the bell line with a gap between them, and a bar of the shaker that comes again."""
+    tracks = {track.name: track.id for track in session.tracks}
+
+    def frame(bar: int) -> int:
+        return round(session.tempo.seconds_of((bar - 1) * session.metre.bar) * session.rate)
+
+    def clip(name: str, number: int) -> tuple[int, int]:
+        return tracks[name], session.track(tracks[name]).clips[number].id
+
+    session = split(session, tracks["Bell line 1"], [frame(4), frame(6)])
+    session = delete(session, [clip("Bell line 1", 1)])
+    session = split(session, tracks["Ferry shaker"], [frame(6), frame(7)])
+    session = delete(session, [clip("Ferry shaker", 2)])
+    return repeat(session, *clip("Ferry shaker", 1), 2, frame(7) - frame(6))
+
+
 def make_session(recordings: list[tuple[str, Path]]) -> None:
     session = Session(name="Harbour ferry")
     places = {}
@@ -313,7 +331,7 @@ def make_session(recordings: list[tuple[str, Path]]) -> None:
         session = set_level(session, track, LEVELS.get(name, -10.0 if "Bell" in name else -3.0))
     for name in ("Tongue drum", "Bell line 2"):
         session = set_muted(session, tracks[name], True)
-    session = replace(set_loop(session, 4.0, 12.0), is_looping=False)
+    session = arranged(replace(set_loop(session, 4.0, 12.0), is_looping=False))
     folder = DEMO / "harbour-ferry"
     save_session(folder, History(session), places)
     opened = load_session(folder)

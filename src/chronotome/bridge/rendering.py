@@ -140,5 +140,6 @@ class Rendering(QObject):
 
 
 def _hits_of(session: Session) -> int:
-    """Candidates of all recordings: what a mix takes time for."""
-    return sum(len(recording.onsets) for recording in session.recordings)
+    """Candidates on all tracks, each time that they are laid."""
+    hits = {recording.content: len(recording.onsets) for recording in session.recordings}
+    return sum(hits[take.recording] for track in session.tracks for take in track.takes)

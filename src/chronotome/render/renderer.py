@@ -181,9 +181,8 @@ class Renderer:
             lanes.extend(replace(lane, parts=lane.parts + len(parts)) for lane in found.lanes)
             parts.extend(found.parts)
         self._laid = laid
-        total, gained = (
-            sum(sums) for sums in zip(*((e.total, e.gained) for e in laid.values()), strict=True)
-        )
+        total = sum(each.total for each in laid.values())
+        gained = sum(each.gained for each in laid.values())
         gain = float(np.sqrt(max(total + gained, 0.0) / total)) if total > 0 else 1.0
         if plan.click is not None:
             lanes.extend(self._click_lanes(plan.click, plan.rate, len(parts)))

@@ -202,6 +202,8 @@ def take_picture(window: MainWindow, stage: Stage, path: Path, errors: list[str]
     """Show a stage as a person would leave it, and write what is on screen."""
     view = window.desk.view
     view.show_stage(stage)
+    if stage is Stage.REWORK:
+        view.fit()
     track = view.focused
     if stage is Stage.TIGHTEN and track is not None:
         guide = window.desk.session.track(window.desk.session.guide_of(track.id))

@@ -32,6 +32,7 @@ class ContextLane(ClipLane):
 
     def __init__(self, desk: Desk, track: TrackId) -> None:
         self.track_id = track
+        self._drawn: tuple[object, ...] = (None,)
         super().__init__(desk, "Track", lambda: self._track)
         self.setFixedHeight(HEIGHT)
         self._image: QImage | None = None
@@ -45,6 +46,15 @@ class ContextLane(ClipLane):
         self._buttons.move(12, HEIGHT - 23)
         desk.recordings.source_grew.connect(self._on_grew)
         desk.recordings.source_ready.connect(self._on_grew)
+
+    def _on_session(self) -> None:
+        """A track that nothing was done to is not drawn anew."""
+        session, track = self.desk.session, self._track
+        guide = None if track is None else session.track(session.guide_of(track.id))
+        now = (self.clips, track, guide, session.tempo, session.metre)
+        if any(new is not old for new, old in zip(now, self._drawn, strict=False)):
+            self._drawn = now
+            super()._on_session()
 
     @property
     def _track(self) -> Track | None:
