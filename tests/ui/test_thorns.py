@@ -405,7 +405,7 @@ def test_every_entry_of_a_menu_names_its_object_and_has_its_letter(at_work):
 def test_one_track_is_said_as_one(at_work):
     figures = at_work.window.rail.cards[Stage.REWORK].figures
 
-    assert (figures.key, figures.about) == ("16 slices", "1 track")
+    assert (figures.key, figures.about) == ("1 clip", "1 track")
 
 
 def test_every_material_can_be_read_in_its_box(at_work):

@@ -86,9 +86,8 @@ class Ruler(TrackLane):
             return
         targets = shown.targets
         sides = [self.frame_of(HEADER - 8), self.frame_of(self.width() + 8)]
-        sides[0] = max(sides[0], float(shown.plan.window.start))
-        sides[1] = max(sides[0], min(sides[1], float(shown.plan.window.end)))
         visible = np.arange(*np.searchsorted(targets.target, sides).tolist())
+        visible = visible[shown.sounding[visible]]
         by_hand = targets.reasons[visible] == Reason.BY_HAND
         wanted = by_hand | (targets.target[visible] != targets.played[visible])
         if np.count_nonzero(wanted) * CLOSEST_MARKERS > self.width():
@@ -113,10 +112,7 @@ class Ruler(TrackLane):
             return None
         targets = shown.targets
         at = nearest_column(self.xs_of(targets.target), x, reach=REACH)
-        window = shown.plan.window
-        if at is None or not window.start <= targets.target[at] <= window.end:
-            return None
-        return shown, at
+        return None if at is None or not shown.sounding[at] else (shown, at)
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         x, y = event.position().x(), event.position().y()

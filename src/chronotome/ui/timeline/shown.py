@@ -88,18 +88,22 @@ class Shown:
         return np.asarray(np.interp(source, take.source, take.heard) + away)
 
     @cached_property
+    def sounding(self) -> NDArray[np.bool_]:
+        """True for each target that sounds in a clip of the track, this one or another part of its take."""
+        ratio = self.rate / self.recording.rate
+        source = (self.targets.played - self.take.start) / ratio + self.take.source_start
+        return _sounding(self.track, self.take, np.rint(source))
+
+    @cached_property
     def hits(self) -> NDArray[np.float64]:
         """Session frames on screen of the counted onsets; of those that were cut away, nowhere."""
-        heard, window = self.heard_of_played(self.targets.played), self.heard_anchors
-        if self.clip.head or self.clip.tail:
-            heard[(heard < window[0]) | (heard >= window[-1])] = NOWHERE
-        return heard
+        return np.where(self.sounding, self.heard_of_played(self.targets.played), NOWHERE)
 
     def onset_frames(self) -> NDArray[np.float64]:
         """Session frames on screen of every candidate."""
         recording = self.recording
         return _onset_frames(
-            recording.onsets, self.plan.take, self.clip, self.side, recording.rate, self.rate
+            recording.onsets, self.plan.take, self.track, self.take, self.side, recording.rate, self.rate
         )
 
     def with_counts(self, recording: Recording, counts: NDArray[np.bool_]) -> "Shown":
@@ -127,16 +131,24 @@ class Shown:
         return round((float(np.interp(shown, heard, source)) + away) * ratio)
 
 
+def _sounding(track: Track, take: Take, frames: NDArray[np.float64]) -> NDArray[np.bool_]:
+    """Which frames of a take's recording lie within one of its clips."""
+    parts = [clip for clip in track.clips if clip.take is take]
+    starts, ends = (
+        np.sort([getattr(clip, name) for clip in parts]) for name in ("source_start", "source_end")
+    )
+    return np.asarray(starts.searchsorted(frames, "right") > ends.searchsorted(frames, "right"))
+
+
 @by_identity(32)
 def _onset_frames(  # noqa: PLR0917 - found again by the identity of each
-    onsets: Onsets, plan: TakePlan, clip: Clip, side: Side, recording_rate: int, rate: int
+    onsets: Onsets, plan: TakePlan, track: Track, take: Take, side: Side, recording_rate: int, rate: int
 ) -> NDArray[np.float64]:
     ratio = rate / recording_rate
-    played = np.rint(clip.take.start + (onsets.frame_array - clip.take.source_start) * ratio)
+    played = np.rint(take.start + (onsets.frame_array - take.source_start) * ratio)
     if side is Side.EDITED:
         played = np.interp(played + (int(plan.source[0]) - plan.played_at), plan.source, plan.heard)
-    is_cut_off = (onsets.frame_array < clip.source_start) | (onsets.frame_array >= clip.source_end)
-    played[is_cut_off] = NOWHERE
+    played[~_sounding(track, take, onsets.frame_array.astype(np.float64))] = NOWHERE
     return played
 
 

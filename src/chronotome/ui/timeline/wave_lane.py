@@ -127,7 +127,8 @@ class WaveLane(ClipLane):
         clips = self.clips
         self._paint_wave(painter, content, clips, source)
         if self.desk.transport.side is Side.EDITED and self.desk.view.stage >= Stage.TIGHTEN:
-            paint_hatching(painter, self, shown, (self.height() - FOOT + 2, self.height() - 3))
+            for each in clips:
+                paint_hatching(painter, self, each, (self.height() - FOOT + 2, self.height() - 3))
         if self.desk.view.stage is Stage.REWORK:
             paint_frames(painter, self, clips, self.desk.view.clips)
         else:
