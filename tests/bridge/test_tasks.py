@@ -94,4 +94,4 @@ def test_results_are_found_again_by_identity_only():
     results = [work(one), work(one), work(same), work(other), work(one)]
 
     assert one == same
-    assert results == [1, 1, 2, 3, 1]
+    assert results == [1, 1, 2, 3, 4]

@@ -126,6 +126,21 @@ def test_clips_that_overlap_cross_over_at_equal_power(studio):
     np.testing.assert_allclose(middle, np.cos(np.pi / 2 * share) + np.sin(np.pi / 2 * share), atol=1e-5)
 
 
+def test_a_clip_within_another_is_heard_with_it(studio):
+    session = simple_session([0], TOTAL)
+    studio.load(session.recordings[0])
+    studio.sources[session.recordings[0].content].region.samples[:] = 1.0
+    track, clip = places_of(session)[0]
+    both = copy(session, [(track, clip)], 2 * STEP)
+    both = trim(both, track, both.tracks[0].clips[1].id, start=None, end=3 * STEP)
+
+    heard = studio.heard(both)[:, 0]
+
+    assert windows_of(both) == [(0, TOTAL), (2 * STEP, 5 * STEP)]
+    assert (heard[TOTAL - STEP :] == 1).all()
+    assert (heard[2 * STEP : 5 * STEP - SOFT] == 2).all()
+
+
 def test_loudness_fades_and_muting_of_a_clip(studio):
     session = simple_session([0], TOTAL)
     studio.load(session.recordings[0])

@@ -25,8 +25,7 @@ def test_the_same_object_is_summed_once_and_an_equal_one_again():
     assert len(asked) == 2
 
 
-def test_only_the_last_are_kept_and_their_ids_are_not_used_again(monkeypatch):
-    monkeypatch.setattr(memo, "MOST_BYTES", 0)
+def test_only_the_last_are_kept_and_their_ids_are_not_used_again():
     total, asked = counted(2)
     kept = [np.arange(4.0) + place for place in range(3)]
     for each in kept:
@@ -41,21 +40,21 @@ def test_only_the_last_are_kept_and_their_ids_are_not_used_again(monkeypatch):
         assert total(np.full(3, float(place))) == 3 * place
 
 
-def test_small_results_are_kept_beyond_that_and_large_ones_are_not(monkeypatch):
+def test_of_large_results_only_as_many_are_kept_as_there_is_room_for(monkeypatch):
     monkeypatch.setattr(memo, "MOST_BYTES", 5000)
+    monkeypatch.setattr(memo, "LEAST_RESULTS", 2)
     asked = []
 
-    @by_identity(1)
+    @by_identity(100)
     def filled(length):
         asked.append(length)
-        return np.zeros(length)
+        return (np.zeros(length), None)
 
-    small, large = [10**3 - 990 + place for place in range(8)], [300 + place for place in range(8)]
-    for lengths, again in ((small, 0), (large, 7)):
+    for lengths, again in (([1, 2, 3, 4], 0), ([200, 201, 202, 203], 4)):
         asked.clear()
         for length in (*lengths, *lengths):
             filled(length)
-        assert len(asked) == 8 + again + (1 if again else 0)
+        assert len(asked) == 4 + again
 
 
 def test_every_argument_counts():

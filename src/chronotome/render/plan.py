@@ -10,7 +10,7 @@ from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.click import ClickPlan, click_plan
 from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, parts_of, window_of
 from chronotome.session.limits import ContentHash
-from chronotome.session.memo import by_identity, by_parts
+from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, ClipId, LockGroup, Session, Take, Track
 from chronotome.units import Frames, gain_of
 
@@ -152,7 +152,7 @@ def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
     )
 
 
-@by_identity(64)
+@by_identity(MANY)
 def _clip_plan(take: TakePlan, clip: Clip, window: Window, rate: int) -> ClipPlan:
     length = window.end - window.start
     rise, fall = (min(length, round(seconds * rate)) for seconds in (clip.fade_in, clip.fade_out))
@@ -187,16 +187,16 @@ def _soft_frames(rate: int) -> int:
     return round(SOFT_SECONDS * rate)
 
 
-@by_identity(64)
+@by_identity(MANY)
 def _with_edges(before: ClipPlan | None, clip: ClipPlan, after: ClipPlan | None, soft: int) -> ClipPlan:
     window, rise, fall = clip.window, clip.fade_in, clip.fade_out
     reach = max(1, window.end - window.start)
-    if before is not None and before.window.end > window.start:
+    if before is not None and _overlaps(before.window, window):
         over = Fade(window.start, min(before.window.end, window.end))
         rise = over if rise is None or over.end > rise.end else rise
     elif rise is None and window.first > clip.take.source[0] and not _goes_on(before, clip):
         rise = Fade(window.start, window.start + min(soft, reach // 2))
-    if after is not None and window.end > after.window.start:
+    if after is not None and _overlaps(window, after.window):
         over = Fade(max(after.window.start, window.start), min(window.end, after.window.end))
         fall = over if fall is None or over.start < fall.start else fall
     elif fall is None and window.last < clip.take.source[-1] and not _goes_on(clip, after):
@@ -204,6 +204,11 @@ def _with_edges(before: ClipPlan | None, clip: ClipPlan, after: ClipPlan | None,
     return (
         clip if (rise, fall) == (clip.fade_in, clip.fade_out) else replace(clip, fade_in=rise, fade_out=fall)
     )
+
+
+def _overlaps(first: Window, second: Window) -> bool:
+    """Whether one ends while the other goes on; of one within another both sound."""
+    return first.start < second.start < first.end < second.end
 
 
 def _goes_on(before: ClipPlan | None, after: ClipPlan | None) -> bool:
@@ -230,7 +235,7 @@ def take_plan(session: Session, track: Track, take: Take) -> TakePlan:
     return _take_plan(take, anchors, session.rate, guide.move_by, ears)
 
 
-@by_identity(64)
+@by_identity(MANY)
 def _take_plan(take: Take, anchors: Anchors, rate: int, move_by: MoveBy, ears: Ears) -> TakePlan:
     played_at = int(anchors.source[0]) - anchors.offset
     return TakePlan(take.recording, rate, move_by, anchors.source, anchors.heard, played_at, ears)

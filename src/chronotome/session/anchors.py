@@ -11,7 +11,7 @@ from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap
 from chronotome.session.fitted import Fitted
 from chronotome.session.follow import beats_of, fitted_of
-from chronotome.session.memo import by_identity, by_parts
+from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, Recording, Session, Take, Track
 from chronotome.session.tighten import Targets, targets_of
 from chronotome.units import Frames, at_other_rate
@@ -108,7 +108,7 @@ def anchors_of(session: Session, track: Track, take: Take) -> Anchors:
     )
 
 
-@by_identity(16)
+@by_identity(MANY)
 def _anchors(  # noqa: PLR0917 - found again by the identity of each
     take: Take,
     recording: Recording,
@@ -154,7 +154,7 @@ def window_of(session: Session, track: Track, clip: Clip) -> Window:
     return _window(anchors_of(session, track, clip.take), clip, session.recording_of(clip), session.rate)
 
 
-@by_identity(64)
+@by_identity(MANY)
 def _window(anchors: Anchors, clip: Clip, recording: Recording, rate: int) -> Window:
     first, last = int(anchors.source[0]), int(anchors.source[-1])
     if clip.head:

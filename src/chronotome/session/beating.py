@@ -6,11 +6,11 @@ from numpy.typing import NDArray
 from chronotome.session.fit import BeatMap, Evidence, Fit, Measured, Reads, beat_map
 from chronotome.session.fitted import Fitted
 from chronotome.session.grid import Metre, TempoMap
-from chronotome.session.memo import by_identity
+from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import Follow, Recording, Session, Take
 
 
-@by_identity(64)
+@by_identity(MANY)
 def beats_by(
     fit: Fit, measured: Measured | None, recording: Recording, hits: NDArray[np.bool_], metre: Metre
 ) -> BeatMap | None:
@@ -22,7 +22,7 @@ def beats_by(
 no_hits = np.zeros(0, bool)
 
 
-@by_identity(64)
+@by_identity(MANY)
 def fitted_by(  # noqa: PLR0917 - found again by the identity of each
     take: Take, recording: Recording, beats: BeatMap, steady: float, tempo: TempoMap, rate: int
 ) -> Fitted | None:

@@ -7,7 +7,7 @@ from chronotome.session.beating import measured_fit_of
 from chronotome.session.clock import Clock
 from chronotome.session.fitted import Fitted
 from chronotome.session.grid import Metre, TempoMap
-from chronotome.session.memo import by_identity
+from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import Recording, Session, Take
 from chronotome.session.sift import needs_clock, sifted
 
@@ -34,7 +34,7 @@ def counted_of(session: Session, take: Take) -> NDArray[np.bool_]:
     return _counted(recording, *span, session.rate, session.tempo, session.metre, fit)
 
 
-@by_identity(64)
+@by_identity(MANY)
 def _counted(  # noqa: PLR0917 - found again by the identity of each
     recording: Recording,
     source_start: int,

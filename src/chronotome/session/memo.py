@@ -9,12 +9,14 @@ P = ParamSpec("P")
 R = TypeVar("R")
 
 
-MOST_RESULTS, MOST_BYTES = 1 << 16, 32 << 20
-"""Of a function's results beyond those that are always kept."""
+MANY = 4096
+"""Results for each take or clip."""
+LEAST_RESULTS, MOST_BYTES = 16, 32 << 20
+"""Of large results only so many are kept as take so much room, but always a few."""
 
 
 def by_identity(size: int) -> Callable[[Callable[P, R]], Callable[P, R]]:
-    """Keep the last `size` results, and more while they are small, found by the identity of the arguments.
+    """Keep the last `size` results, fewer where they are large, found by the identity of the arguments.
 
     Arguments are immutable. Equality would walk thousands of onsets; an unchanged part of a session is the
     very same object.
@@ -41,7 +43,7 @@ def by_parts(size: int, parts: Callable[P, Sequence[object]]) -> Callable[[Calla
             bytes_of_it = _weight(result)
             kept[key] = (values, result, bytes_of_it)  # its parts are held: no id is used again
             weight += bytes_of_it
-            while len(kept) > size and (len(kept) > MOST_RESULTS or weight > MOST_BYTES):
+            while len(kept) > size or (weight > MOST_BYTES and len(kept) > LEAST_RESULTS):
                 try:
                     weight -= kept.popitem(last=False)[1][2]
                 except KeyError:  # another thread was quicker
@@ -54,6 +56,19 @@ def by_parts(size: int, parts: Callable[P, Sequence[object]]) -> Callable[[Calla
 
 
 def _weight(result: object) -> int:
-    """Bytes of the arrays of a result, roughly."""
-    parts = result if isinstance(result, tuple) else getattr(result, "__dict__", {}).values() or (result,)
-    return 100 + sum(getattr(part, "nbytes", 0) for part in parts)
+    """Bytes of the arrays of a result and of its parts, roughly."""
+    return (
+        100
+        + _bytes_of(result)
+        + sum(_bytes_of(part) for each in _parts(result) for part in (each, *_parts(each)))
+    )
+
+
+def _parts(value: object) -> Sequence[object]:
+    if isinstance(value, tuple):
+        return value
+    return tuple(getattr(value, "__dict__", {}).values())
+
+
+def _bytes_of(part: object) -> int:
+    return int(getattr(part, "nbytes", 0))

@@ -11,7 +11,7 @@ from chronotome.session.counting import counted_of
 from chronotome.session.fitted import Fitted
 from chronotome.session.follow import fitted_of
 from chronotome.session.grid import Grid, Metre, TempoMap, nearest_lines
-from chronotome.session.memo import by_identity
+from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import Recording, Session, Take, TightenSettings, Track
 from chronotome.session.strokes import SHARE_OF_STEP, Strokes, strokes_of
 from chronotome.units import BeatArray, Frames, at_other_rate, frames_at
@@ -135,7 +135,7 @@ def targets_of(session: Session, track: Track, take: Take) -> Targets:
     )
 
 
-@by_identity(64)
+@by_identity(MANY)
 def _targets(  # noqa: PLR0917 - found again by the identity of each
     take: Take,
     recording: Recording,
@@ -181,7 +181,7 @@ class _Places:
     fitted: Frames
 
 
-@by_identity(32)
+@by_identity(MANY)
 def _places(  # noqa: PLR0917 - found again by the identity of each
     recording: Recording,
     counts: NDArray[np.bool_],
@@ -212,7 +212,7 @@ class _Lined:
     line_frames: Frames
 
 
-@by_identity(32)
+@by_identity(MANY)
 def _lined(  # noqa: PLR0917 - found again by the identity of each
     places: _Places, grid: Grid, swing: float, tempo: TempoMap, metre: Metre, rate: int
 ) -> _Lined:
@@ -221,7 +221,7 @@ def _lined(  # noqa: PLR0917 - found again by the identity of each
     return _Lined(beats, lines, frames_at(tempo.seconds_at(lines), rate))
 
 
-@by_identity(32)
+@by_identity(MANY)
 def _strokes(  # noqa: PLR0917 - found again by the identity of each
     places: _Places, recording: Recording, stroke: float, grid: Grid, tempo: TempoMap, rate: int
 ) -> Strokes:
@@ -261,7 +261,7 @@ class _Hits:
     by_hand: NDArray[np.bool_]
 
 
-@by_identity(32)
+@by_identity(MANY)
 def _hits(  # noqa: PLR0917 - found again by the identity of each
     take: Take, recording: Recording, places: _Places, lined: _Lined, tempo: TempoMap, rate: int
 ) -> _Hits:
@@ -338,7 +338,7 @@ def _takers(hits: _Hits, strokes: Strokes, scale: _Scale, catch: float) -> NDArr
     return takes & (np.abs(hits.away[strokes.leaders]) <= 0.5 * catch * scale.step * scale.rate)
 
 
-@by_identity(32)
+@by_identity(MANY)
 def _nearest(hits: _Hits, strokes: Strokes, rate: int) -> NDArray[np.bool_]:
     """Which strokes are the nearest of their line, of equally near ones the strongest."""
     nearness = np.floor(np.abs(hits.away[strokes.leaders]) * (1000.0 / rate / AS_NEAR_MS))
@@ -369,7 +369,7 @@ def _between(
     return np.where(low <= high, np.clip(carried, low, np.maximum(low, high)), 0.0)
 
 
-@by_identity(32)
+@by_identity(MANY)
 def _over_the_line(hits: _Hits, strokes: Strokes) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
     """How far each stroke may move until one of its hits is as far from its line on the other side."""
     low = _least(strokes, np.where(hits.away > 0, -2 * hits.away, 0.0))

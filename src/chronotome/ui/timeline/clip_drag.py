@@ -74,9 +74,7 @@ class ClipDrag:
         return self._trimmed(frame, is_free=is_free)
 
     def _moved(self, frame: float, *, is_free: bool, track: TrackId | None) -> Edit | None:
-        start = float(self.shown.heard_anchors[0])
-        place = start + frame - self.grabbed
-        by = round((place if is_free else self._snapped(place)) - start)
+        by = round(frame - self.grabbed if is_free else self._in_steps(frame))
         own = self.shown.track.id
         to = track if track is not None and len(self.places) == 1 else own
         if by == 0 and to == own:
@@ -88,6 +86,18 @@ class ClipDrag:
             return copy(session, places, by, target) if copies else move(session, places, by, target)
 
         return edit
+
+    def _in_steps(self, frame: float) -> float:
+        """Frames from where it was taken, in whole steps of the grid: what was in time stays so."""
+        desk, view = self.desk, self.desk.view
+        if not view.is_snapping:
+            return frame - self.grabbed
+        tempo, rate = desk.session.tempo, desk.session.rate
+        start = float(self.shown.heard_anchors[0])
+        beat = tempo.beat_of(start / rate)
+        beats = tempo.beat_of((start + frame - self.grabbed) / rate) - beat
+        steps = round(beats / view.grid.step)
+        return tempo.seconds_of(beat + steps * view.grid.step) * rate - start
 
     def _repeated(self, frame: float) -> Edit | None:
         window, every = self.shown.heard_anchors, self.every()

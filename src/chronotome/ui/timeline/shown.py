@@ -11,7 +11,7 @@ from chronotome.render.mix import Side
 from chronotome.render.plan import ClipPlan, TakePlan, clip_plan, clip_plans
 from chronotome.session.anchors import parts_of
 from chronotome.session.counting import counted_of
-from chronotome.session.memo import by_identity, by_parts
+from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, Recording, Session, Take, Track
 from chronotome.session.onsets import Onsets
 from chronotome.session.tighten import Targets, targets_of
@@ -173,7 +173,7 @@ def _parts_of(session: Session, track: Track, side: Side) -> tuple[object, ...]:
     return (*parts_of(session, track), side)
 
 
-@by_parts(64, _parts_of)
+@by_parts(32, _parts_of)
 def all_shown(session: Session, track: Track, side: Side) -> tuple[Shown, ...]:
     """Every clip of a track as it is shown, fading into its neighbours."""
     clips = {clip.id: clip for clip in track.clips}
@@ -192,4 +192,4 @@ def all_shown(session: Session, track: Track, side: Side) -> tuple[Shown, ...]:
     )
 
 
-_shown = by_identity(64)(Shown)
+_shown = by_identity(MANY)(Shown)
