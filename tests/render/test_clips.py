@@ -9,7 +9,15 @@ from chronotome.render.plan import SOFT_SECONDS, plan_for
 from chronotome.session.anchors import window_of
 from chronotome.session.edits.clips import copy, crop, delete, join, move, repeat, set_clip, split, trim
 from chronotome.session.edits.tightening import move_hit, set_tighten
-from chronotome.session.edits.tracks import lock, set_level, set_move_by
+from chronotome.session.edits.tracks import (
+    add_track,
+    lock,
+    move_track,
+    set_flipped,
+    set_level,
+    set_move_by,
+    set_pan,
+)
 from chronotome.session.model import Session, check, replace
 from strategies import RATE, simple_session
 from studio import Studio
@@ -158,6 +166,24 @@ def test_loudness_fades_and_muting_of_a_clip(studio):
     assert abs(heard[[0, -1]]).max() < 1e-3
     assert not studio.heard(set_clip(shaped, [place], is_muted=True)).any()
     assert set_clip(shaped, [place], level=-6.0) is shaped
+
+
+def test_a_track_is_panned_flipped_and_moved_among_others(studio):
+    session = simple_session([0], TOTAL)
+    studio.load(session.recordings[0])
+    studio.sources[session.recordings[0].content].region.samples[:] = 1.0
+    track = session.tracks[0].id
+
+    left = studio.heard(set_pan(session, track, -0.25))[1000]
+    flipped = studio.heard(set_flipped(session, track, True))[1000]
+    assert left.tolist() == [1.0, 0.75]
+    assert flipped.tolist() == [-1.0, -1.0]
+    assert studio.heard(set_pan(session, track, 0.0))[1000].tolist() == [1.0, 1.0]
+
+    more = add_track(add_track(session, "b"), "c")
+    check(more)
+    assert [each.name for each in move_track(more, track, 2).tracks] == ["b", "c", "take"]
+    assert move_track(more, track, -1) is more
 
 
 def test_trimmed_ends_leave_the_sound_where_it_is_and_come_back(studio):

@@ -113,6 +113,8 @@ class TrackPlan:
     """0 where muted, or where another track is solo."""
     clips: tuple[ClipPlan, ...]
     """In the order in which they sound."""
+    sides: tuple[float, float] = (1.0, 1.0)
+    """Gains of left and right; both below 0 where it is upside down."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -133,10 +135,15 @@ def plan_for(session: Session) -> Plan:
     for track in session.tracks:
         is_heard = not track.is_muted and (track.is_solo or not any_solo)
         gain = gain_of(track.level) if is_heard else 0.0
-        tracks.append(TrackPlan(gain, clip_plans(session, track)))
+        tracks.append(TrackPlan(gain, clip_plans(session, track), _sides_of(track)))
     frames = extent_of(session)
     click = click_plan(session, frames) if session.click.is_on else None
     return Plan(session.rate, frames, tuple(tracks), click)
+
+
+def _sides_of(track: Track) -> tuple[float, float]:
+    sign = -1.0 if track.is_flipped else 1.0
+    return sign * min(1.0, 1.0 - track.pan), sign * min(1.0, 1.0 + track.pan)
 
 
 @by_parts(64, parts_of)

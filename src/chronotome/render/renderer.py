@@ -271,7 +271,7 @@ class _Laid:
         return (
             self.is_whole
             and self.track.clips is track.clips
-            and self.track.gain == track.gain
+            and (self.track.gain, self.track.sides) == (track.gain, track.sides)
             and all(new is old for new, old in zip(knowns, self.knowns, strict=True))
         )
 
@@ -285,7 +285,7 @@ def _laid_out(track: TrackPlan, knowns: tuple[Placed | None, ...]) -> _Laid:
             loudness.add(clip, known, gain)
             edited.add(_edited(clip, known), len(parts))
             played.add(_played(clip, known.source), len(parts) + 1)
-            parts.extend(_parts(clip, gain))
+            parts.extend(_parts(clip, gain, track.sides))
     is_whole = all(known is not None and known.is_whole for known in knowns)
     lanes = (*played.lanes(), *edited.lanes())
     return _Laid(track, knowns, is_whole, lanes, tuple(parts), *loudness.sums)
@@ -335,13 +335,14 @@ def _played(clip: ClipPlan, source: Source) -> Columns:
     return one, np.array([last - first]), np.array([offset]), np.array([source.region.channels])
 
 
-def _parts(clip: ClipPlan, gain: float) -> tuple[Part, Part]:
+def _parts(clip: ClipPlan, gain: float, sides: tuple[float, float]) -> tuple[Part, Part]:
     """How loud a clip is and how it begins and ends: as edited, as played."""
     begin, end = clip.played_at, clip.played_at + clip.window.last - clip.window.first
     rise, fall = clip.fade_in or Fade(0, 0), clip.fade_out or Fade(0, 0)
     up, down = (min(each.end - each.start, end - begin) for each in (rise, fall))
-    edited = Part(gain, gain, rise, fall)
-    played = Part(gain, gain, (begin, begin + up) if up else (0, 0), (end - down, end) if down else (0, 0))
+    left, right = (gain * side for side in sides)
+    edited = Part(left, right, rise, fall)
+    played = Part(left, right, (begin, begin + up) if up else (0, 0), (end - down, end) if down else (0, 0))
     return edited, played
 
 

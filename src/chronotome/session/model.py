@@ -166,6 +166,10 @@ class Track(Struct, frozen=True, dict=True):
     level: Level = 0.0
     is_muted: bool = False
     is_solo: bool = False
+    pan: Annotated[float, Meta(ge=-1.0, le=1.0)] = 0.0
+    """From left to right: the farther side becomes softer, the nearer stays as loud as it is."""
+    is_flipped: bool = False
+    """Upside down, against another microphone that is."""
 
     def clip(self, clip: ClipId) -> Clip:
         return next(each for each in self.clips if each.id == clip)

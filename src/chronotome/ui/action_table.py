@@ -51,6 +51,8 @@ SHORT = {
     "duplicate": "Duplicate",
     "repeat": "Repeat…",
     "mute-clip": "Mute clip",
+    "flip": "Flip phase",
+    "add-track": "Add track",
     "as-found": "As found",
 }
 """Words of buttons, which stand where it is plain what they are about."""
@@ -125,6 +127,10 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
         Entry("make-guide", "Recording", "Make the track the guide", "", c.make_guide),
         Entry("unlock", "Recording", "Unlock the track", "", c.unlock),
         Entry("write-fit", "Recording", "Write the fit beside the file", "", f.write_beside),
+        Entry("flip", "Recording", "Flip the track’s phase", "", c.flip, c.is_flipped),
+        Entry("add-track", "Recording", "Add an empty track", "Ctrl+Shift+N", c.add_track),
+        Entry("track-up", "Recording", "Move the track up", "Alt+PgUp", lambda: c.move_track(-1)),
+        Entry("track-down", "Recording", "Move the track down", "Alt+PgDown", lambda: c.move_track(1)),
         Entry("remove-track", "Recording", "Remove the track", "Ctrl+Delete", c.remove_track),
         Entry("split-hits", "Clips", "Cut at every hit", "Ctrl+Shift+X", clips.split_at_hits),
         Entry("split-bars", "Clips", "Cut at every bar", "", clips.split_at_bars),
@@ -140,6 +146,7 @@ def table_of(window: "MainWindow", c: Commands) -> list[Entry]:
         Entry("", "Clips"),
         Entry("clip-earlier", "Clips", "Clip a line earlier", "Alt+Up", lambda: clips.by_line(-1)),
         Entry("clip-later", "Clips", "Clip a line later", "Alt+Down", lambda: clips.by_line(1)),
+        Entry("rename-clip", "Clips", "Rename the clip…", "F2", clips.ask_name),
         Entry("mute-clip", "Clips", "Mute the clip", "Shift+M", clips.mute),
         Entry("add-onset", "Marks", "Mark here, or by ear while it plays", "I, Insert", m.add),
         Entry("keep-onset", "Marks", "Keep the onset", "K", m.keep),

@@ -20,6 +20,7 @@ from chronotome.session.edits.clips import (
     split,
 )
 from chronotome.session.grid import nearest_lines
+from chronotome.session.limits import LONGEST_NAME
 from chronotome.session.model import Clip, Session, Track, TrackId
 from chronotome.ui.desk import Desk
 from chronotome.ui.figures import counted
@@ -185,6 +186,19 @@ class ClipCommands:
             muted = not all(session.track(track).clip(clip).is_muted for track, clip in places)
             label = "Mute clip" if muted else "Unmute clip"
             self._desk.store.apply(lambda session: set_clip(session, places, is_muted=muted), label)
+
+    def ask_name(self) -> None:
+        places, session = self._with_chosen("rename"), self._desk.session
+        if not places:
+            return
+        track = session.track(places[-1][0])
+        old = track.clip(places[-1][1]).name or track.name
+        said, is_sure = QInputDialog.getText(
+            QApplication.activeWindow(), "Rename clip", "Name of the clip; empty: its track’s", text=old
+        )
+        if is_sure:
+            name = said.strip()[:LONGEST_NAME]
+            self._desk.store.apply(lambda session: set_clip(session, places, name=name), "Rename clip")
 
     def by_line(self, step: int) -> None:
         """Move the chosen clips to the next or previous line of the grid that is shown."""

@@ -8,7 +8,17 @@ from chronotome.render.mix import Side
 from chronotome.session.checks import NOTHING, Check, Choice, checks_of
 from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits
 from chronotome.session.edits.timing import set_click, set_looping
-from chronotome.session.edits.tracks import lock, remove_track, set_level, set_muted, set_solo, unlock
+from chronotome.session.edits.tracks import (
+    add_track,
+    lock,
+    move_track,
+    remove_track,
+    set_flipped,
+    set_level,
+    set_muted,
+    set_solo,
+    unlock,
+)
 from chronotome.session.model import Track, replace
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.clip_commands import ClipCommands
@@ -172,6 +182,31 @@ class Commands:
             lambda track: self._desk.store.apply(
                 lambda session: set_level(session, track.id, track.level + direction * LEVEL_STEP),
                 "Set level",
+            )
+        )
+
+    def flip(self) -> None:
+        """The other way up, or as it was recorded."""
+        self._with_track(
+            lambda track: self._desk.store.apply(
+                lambda session: set_flipped(session, track.id, not track.is_flipped), "Flip phase"
+            )
+        )
+
+    def is_flipped(self) -> bool:
+        track = self._desk.view.focused
+        return track is not None and track.is_flipped
+
+    def add_track(self) -> None:
+        self._desk.store.apply(
+            lambda session: add_track(session, f"Track {len(session.tracks) + 1}"), "Add track"
+        )
+        self._desk.view.focus(self._desk.session.tracks[-1].id)
+
+    def move_track(self, step: int) -> None:
+        self._with_track(
+            lambda track: self._desk.store.apply(
+                lambda session: move_track(session, track.id, step), "Move track"
             )
         )
 

@@ -32,3 +32,8 @@ def counted(number: int, one: str, many: str | None = None) -> str:
 
 def milliseconds(value: float) -> str:
     return f"{plain(value, 0)} ms"
+
+
+def sides(value: float) -> str:
+    """A place from left (−100) to right."""
+    return "middle" if not value else f"{plain(abs(value), 0)} {'left' if value < 0 else 'right'}"

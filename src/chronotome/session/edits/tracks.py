@@ -51,6 +51,31 @@ def set_solo(session: Session, track: TrackId, is_solo: bool) -> Session:  # noq
     return with_track(session, track, lambda old: changed(old, is_solo=is_solo))
 
 
+def set_pan(session: Session, track: TrackId, pan: float) -> Session:
+    pan = round(max(-1.0, min(1.0, pan)), 3)
+    return with_track(session, track, lambda old: changed(old, pan=pan))
+
+
+def set_flipped(session: Session, track: TrackId, is_flipped: bool) -> Session:  # noqa: FBT001 - the value itself
+    return with_track(session, track, lambda old: changed(old, is_flipped=is_flipped))
+
+
+def add_track(session: Session, name: str) -> Session:
+    """An empty track below all others."""
+    track = Track(session.next_id, name, ())
+    return replace(session, tracks=(*session.tracks, track), next_id=session.next_id + 1)
+
+
+def move_track(session: Session, track: TrackId, step: int) -> Session:
+    """A track so many places down, or up; the same session where there is no room."""
+    tracks = list(session.tracks)
+    at = next((place for place, each in enumerate(tracks) if each.id == track), None)
+    if at is None or not 0 <= at + step < len(tracks) or step == 0:
+        return session
+    tracks.insert(at + step, tracks.pop(at))
+    return replace(session, tracks=tuple(tracks))
+
+
 def rename(session: Session, track: TrackId, name: str) -> Session:
     name = name.strip()
     return with_track(session, track, lambda old: changed(old, name=name)) if name else session

@@ -5,12 +5,12 @@ from functools import partial
 from PySide6.QtWidgets import QLineEdit
 
 from chronotome.session.edits.clips import set_clip
-from chronotome.session.edits.tracks import rename, set_level
+from chronotome.session.edits.tracks import rename, set_level, set_pan
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted, decibels, milliseconds
+from chronotome.ui.figures import counted, decibels, milliseconds, sides
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 
@@ -43,7 +43,10 @@ class ReworkTray(Tray):
         self.level = ValueSlider(desk.view, "Loudness", -60, 12, decibels, step=0.5, usual=0)
         self.add(self.level)
         self.bind(self.level, self._set_level, "Set level")
-        self.add_buttons("mute", "solo")
+        self.pan = ValueSlider(desk.view, "Pan", -100, 100, sides, step=1, usual=0)
+        self.add(self.pan)
+        self.bind(self.pan, self._set_pan, "Pan track")
+        self.add_buttons("mute", "solo", "flip")
         self.add_rule()
         self.add_label("Locked tracks", "heading")
         self.locked = self.add_label("")
@@ -51,7 +54,7 @@ class ReworkTray(Tray):
         self.unlock, self.guide = self.add_buttons("unlock", "make-guide")
         self.add_label("Tracks that are locked move by the amounts of their guide.")
         self.add_rule()
-        self.add_buttons("remove-track")
+        self.add_buttons("add-track", "remove-track")
         self.finish()
         desk.view.focus_changed.connect(self._show)
         desk.view.selection_changed.connect(self._show)
@@ -86,6 +89,10 @@ class ReworkTray(Tray):
         self.fade_in.set_value(1000 * clip.fade_in)
         self.fade_out.set_value(1000 * clip.fade_out)
 
+    def _set_pan(self, session: Session, value: float) -> Session:
+        track = self.desk.view.focused
+        return session if track is None else set_pan(session, track.id, value / 100)
+
     def _on_name(self) -> None:
         track, name = self.desk.view.focused, self.name.text()
         if track is not None and name != track.name:
@@ -101,6 +108,7 @@ class ReworkTray(Tray):
         if not self.name.hasFocus():
             self.name.setText(track.name)
         self.level.set_value(track.level)
+        self.pan.set_value(100 * track.pan)
         group = session.group_of(track.id)
         for button in (self.unlock, self.guide):
             button.setVisible(group is not None)
