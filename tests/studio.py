@@ -12,6 +12,8 @@ from chronotome.session.model import Recording, Session
 from sounds import noise_hits
 from strategies import RATE
 
+BLOCK = 1000
+
 
 class Studio:
     """Sessions with sound."""
@@ -35,4 +37,6 @@ class Studio:
             if recording.content not in self.sources:
                 self.load(recording)
         mix = render_mix(self.renderer, plan_for(session), self.sources)
-        return OfflineMix(mix, self.arena).read(0, mix.frames, side)
+        offline = OfflineMix(mix, self.arena)
+        blocks = [offline.read(at, min(BLOCK, mix.frames - at), side) for at in range(0, mix.frames, BLOCK)]
+        return np.concatenate(blocks)  # block by block, as a player does

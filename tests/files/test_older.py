@@ -15,7 +15,7 @@ from chronotome.session.history import History
 from strategies import simple_session, with_audio
 
 
-def as_before(track: dict) -> dict:
+def as_before(track):
     """A track in the shape that it had before clips were windows on takes."""
     clips = []
     for clip in track["clips"]:

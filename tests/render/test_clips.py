@@ -116,6 +116,56 @@ def test_a_moved_clip_sounds_the_same_a_bar_later_and_its_cut_edges_do_not_click
     assert fades[1] == ((start + 2 * RATE, start + 2 * RATE + SOFT), None)
 
 
+def test_parts_that_differ_in_loudness_or_fade_are_not_joined_and_meet_softly(studio):
+    session = tightened(strength=0.0)
+    parts = split(session, session.tracks[0].id, [3 * STEP])
+    places = places_of(parts)
+
+    for values in ({"level": -6.0}, {"is_muted": True}):
+        other = set_clip(parts, [places[1]], **values)
+        assert join(other, places[0][0], [clip for _, clip in places]) is other
+    softer = plan_for(set_clip(parts, [places[1]], level=-6.0)).tracks[0].clips
+    assert softer[0].fade_out == (3 * STEP - SOFT, 3 * STEP)
+    faded = plan_for(set_clip(parts, [places[1]], fade_in=0.05)).tracks[0].clips
+    assert faded[0].fade_out == (3 * STEP - SOFT, 3 * STEP)
+
+
+def test_what_was_set_by_hand_moves_with_its_clip_and_so_does_the_beat_of_one_that_follows():
+    session = tightened()
+    (place,) = places_of(session)
+    onset = session.recordings[0].onsets.ids[3]
+    session = move_hit(session, *place, onset, 0.9)
+
+    moved = move(session, [place], 2 * RATE)
+
+    (clip,) = moved.tracks[0].clips
+    assert clip.take.touch_of(onset).beat == pytest.approx(0.9 + 4)
+    assert clip.take.beat == pytest.approx(4)
+    assert session.tracks[0].clips[0].take.beat == 0
+
+
+def test_a_take_within_another_goes_by_itself():
+    session = tightened()
+    twice = copy(session, places_of(session), STEP)
+    twice = crop(twice, *places_of(twice)[1], 3 * STEP, 4 * STEP)
+    track = twice.tracks[0]
+
+    assert len(track.takes) == 2
+    assert [twice.beside(track, take) is take for take in track.takes] == [True, True]
+
+
+def test_a_recording_that_was_read_anew_is_heard_from_its_new_place(studio):
+    session = simple_session(FRAMES, TOTAL)
+    studio.heard(session)
+
+    studio.load(session.recordings[0], seed=2)
+
+    heard = studio.heard(session)
+    np.testing.assert_array_equal(
+        heard[:, 0], studio.sources[session.recordings[0].content].region.samples[:, 0]
+    )
+
+
 def test_clips_that_overlap_cross_over_at_equal_power(studio):
     session = simple_session([0], TOTAL)
     samples = np.ones((TOTAL, 1), np.float32)
@@ -265,3 +315,17 @@ def test_two_thousand_parts_take_as_few_lanes_as_one(studio):
 
     assert len(parts.tracks[0].clips) > 2000
     np.testing.assert_array_equal(studio.heard(parts), studio.heard(session))
+
+
+def test_only_what_sounds_is_rendered_and_what_several_play_is_held_once(studio):
+    session = tightened()
+    short = trim(session, *places_of(session)[0], start=3 * STEP, end=4 * STEP)
+
+    studio.heard(short)
+    assert 1 <= studio.renderer.cache.rendered_count <= 3
+
+    studio.heard(session)
+    once = studio.renderer.cache.held
+    assert 0 < once <= studio.renderer.cache.bytes
+    studio.heard(copy(session, places_of(session), 2 * RATE))
+    assert studio.renderer.cache.held == once

@@ -63,12 +63,6 @@ class Placed:
         """Whether nothing is to be found out any more."""
         return self.plan is take and self.source is source and self.is_whole
 
-    @property
-    def rendered_bytes(self) -> int:
-        """Of the pieces that are stretched; the others are the source itself."""
-        rendered = self.ready & (np.diff(self.plan.heard) != np.diff(self.plan.source))
-        return 4 * self.source.region.channels * int(np.diff(self.plan.heard)[rendered].sum())
-
 
 class Renderer:
     """Turns plans into mixes. One thread uses it.
@@ -117,8 +111,8 @@ class Renderer:
             known.put(piece, self.cache.render(known.plan.key(piece), sources, serial))
             if done % 64 == 0:
                 progress(done / len(missing))
-        self.cache.held = sum(known.rendered_bytes for known in distinct)
         publish(self._mix(plan, placed, serial))
+        self.cache.held = _held_bytes(distinct)
 
     def _place(self, plan: Plan, sources: Sources, serial: int) -> dict[ClipId, Placed]:
         """Find every piece that is there already; those of the last plan by comparing arrays.
@@ -205,6 +199,18 @@ class Renderer:
                 np.full(count, region.channels),
                 np.full(count, part),
             )
+
+
+def _held_bytes(takes: Sequence[Placed]) -> int:
+    """Of the pieces that a mix holds, each once, however many takes play it."""
+    places, sizes = [np.zeros(0, np.int64)], [np.zeros(0, np.int64)]
+    for known in takes:
+        lengths = np.diff(known.plan.heard)
+        rendered = known.ready & (lengths != np.diff(known.plan.source))
+        places.append(known.offsets[rendered])
+        sizes.append(4 * known.source.region.channels * lengths[rendered])
+    _, firsts = np.unique(np.concatenate(places), return_index=True)
+    return int(np.concatenate(sizes)[firsts].sum())
 
 
 def _missing(takes: Sequence[Placed], near: int, end: int) -> list[tuple[int, int, int]]:

@@ -14,7 +14,7 @@ from chronotome.ui.timeline.shown import Shown
 
 WHOLE_BEATS = 0.1
 """A clip this near to whole beats is repeated every so many."""
-MOST_REPEATS = 999
+MOST_REPEATS = 99
 STRAIGHT = 50.0
 """Swing of the lines that clips are drawn to."""
 
