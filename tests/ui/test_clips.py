@@ -4,10 +4,12 @@ import numpy as np
 import pytest
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtGui import QColor
+from PySide6.QtWidgets import QInputDialog
 
 from chronotome.render.mix import Side
 from chronotome.session.anchors import window_of
 from chronotome.session.edits.clips import split
+from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import lock
 from chronotome.ui.timeline.clip_frames import STRIP, Grip, frames_in, grip_at
 from chronotome.ui.timeline.lane import HEADER
@@ -191,3 +193,56 @@ def test_every_clip_is_drawn_as_loud_as_it_is_and_the_gap_is_empty(reworking):
     assert ink(first.right + 4, second.left - 4) <= 1
     strip = image.pixelColor(int(second.left) + 4, STRIP // 2)
     assert strip == QColor(theme.accent)
+
+
+def test_a_clip_is_dragged_into_the_lane_of_another_track(at_work, tmp_path):
+    person = at_work
+    write(tmp_path / "other.wav", noise_hits([3000, 60000], 200000, rate=48000), rate=48000)
+    person.window.open([tmp_path / "other.wav"])
+    person.settle()
+    person.desk.view.show_stage(Stage.REWORK)
+    person.desk.view.focus(person.session.tracks[0].id)
+    person.settle()
+    (below,) = person.window.timeline.context_lanes
+    lane, whole = wave(person), frame(person, 0)
+    start = QPoint(round(whole.left) + 60, STRIP // 2)
+    there = lane.mapFromGlobal(below.mapToGlobal(QPoint(start.x(), 20)))
+
+    person.drag(lane, (start.x(), start.y()), (there.x(), there.y()), modifier=ALT)
+
+    assert sorted(len(track.clips) for track in person.session.tracks) == [0, 2]
+    assert len({clip.recording for clip in person.session.tracks[1].clips}) == 2
+    person.settle()
+
+
+def test_tracks_and_clips_by_the_table(reworking, monkeypatch):
+    """Names, phase, order, a line later, every bar, closing a gap."""
+    run = reworking.window.actions_table.run
+    monkeypatch.setattr(QInputDialog, "getText", lambda *_, **__: ("  Verse ", True))
+    monkeypatch.setattr(QInputDialog, "getInt", lambda *_, **__: (2, True))
+    track = reworking.session.tracks[0].id
+    reworking.desk.view.choose_clips(((track, clips(reworking)[1].id),))
+
+    reworking.desk.store.apply(lambda s: set_tighten(s, track, strength=0.0), "As played")
+
+    run("rename-clip")
+    assert clips(reworking)[1].name == "Verse"
+    before, step = windows(reworking)[1][0], reworking.desk.view.grid.step
+    run("clip-later")
+    later = reworking.session.tempo.beat_of(windows(reworking)[1][0] / reworking.session.rate) / step
+    assert windows(reworking)[1][0] > before
+    assert later == pytest.approx(round(later), abs=0.01)
+    run("clip-earlier")
+    run("repeat")
+    assert len(clips(reworking)) == 4
+    run("delete-close")
+    run("flip")
+    assert reworking.session.tracks[0].is_flipped
+    run("add-track")
+    assert [len(each.clips) for each in reworking.session.tracks][1:] == [0]
+    run("track-up")
+    assert reworking.session.tracks[1].id == track
+    reworking.desk.view.focus(track)
+    run("split-bars")
+    assert len(clips(reworking, 1)) > 3
+    reworking.settle()

@@ -36,6 +36,11 @@ In the lens a pixel is a frame.</p>
 Double-click a diamond there: as it was found.<br>
 Click a faint line: the recording has that tempo. Ctrl+drag the end of the sound: it is that many bars.<br>
 A section: click jumps, double-click loops, its ends can be dragged.</p>
+<p><b>The mouse in Rework</b></p>
+<p>A clip’s strip: click chooses, with Shift more of them; drag moves in whole steps, to another track too;
+Ctrl+drag copies. Its edges trim: the sound stays where it is.<br>
+The rings at its upper corners fade, the arrow at its lower corner repeats.<br>
+Curves where clips overlap: they cross over. A broken line: muted.</p>
 <p><b>The mouse</b></p>
 <p>Wheel scrolls, Ctrl+wheel zooms where the pointer is.<br>
 Drag a drift mark, a notch or a diamond to move that hit; Shift: without snap; Escape: leave it.<br>
