@@ -154,3 +154,15 @@ def test_after_straightening_the_drift_that_is_left_is_told():
     assert played.residual > 50
     assert heard_beats_of(steady, steady.tracks[0]).residual < 0.1
     assert heard_beats_of(half, half.tracks[0]).residual == pytest.approx(played.residual / 2, rel=0.1)
+
+
+def test_a_take_that_would_end_before_the_session_begins_sounds_as_played():
+    """A session from elsewhere may say so; with room before bar 1 nobody gets there."""
+    session = following(session_of(np.arange(16) * LOOP / 16, LOOP))
+    (clip,) = session.tracks[0].clips
+    far = replace(clip, take=replace(clip.take, beat=-5000.0))
+    session = replace(session, tracks=(replace(session.tracks[0], clips=(far,)),))
+
+    found = anchors(session)
+
+    assert found.heard.tolist() == [0, int(found.source[-1] - found.source[0])]

@@ -133,6 +133,8 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
         source, heard = _with_fitted_ends(played + offset, landed, (start, end), offset, fit)
     else:
         source, heard = _with_ends(played + offset, landed, start, end, take.start, keeps_tail=is_locked)
+    if len(source) < 2:  # all of it would sound before the session's first frame
+        return Anchors(np.array([start, end]), np.array([take.start, take.start + end - start]), offset)
     if move_by is not MoveBy.CUTTING:
         source, heard = _with_faint(leading, led, counts, rate, source, heard, offset)
     return Anchors(source, heard, offset)
