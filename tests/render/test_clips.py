@@ -97,6 +97,12 @@ def test_locked_tracks_are_cut_and_moved_in_step(studio):
     assert windows_of(moved, 0) == windows_of(moved, 1)
     assert windows_of(moved)[1][0] > windows_of(parts)[1][0] + RATE - STEP
     assert move(moved, [places_of(moved)[1]], -RATE).tracks == parts.tracks
+    twice = copy(parts, [places_of(parts)[1]], 3 * RATE)
+    assert [len(track.clips) for track in twice.tracks] == [3, 3]
+    assert windows_of(twice, 0) == windows_of(twice, 1)
+    left = delete(twice, [places_of(twice)[0]], is_closed=True)
+    assert [len(track.clips) for track in left.tracks] == [2, 2]
+    assert windows_of(left, 0) == windows_of(left, 1)
 
 
 def test_a_moved_clip_sounds_the_same_a_bar_later_and_its_cut_edges_do_not_click(studio):

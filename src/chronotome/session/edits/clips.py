@@ -185,9 +185,9 @@ def _later(take: Take, beats: float) -> tuple[Touch, ...]:
 
 
 def copy(session: Session, clips: Sequence[Place], by: int, to: TrackId | None = None) -> Session:
-    """Lay the same clips once more, `by` frames later."""
+    """Lay the same clips once more, `by` frames later, with their counterparts on locked tracks."""
     made: dict[int, Take] = {}
-    for track, clip in clips:
+    for track, clip in _with_counterparts(session, clips) if to is None else clips:
         old = session.track(track).clip(clip)
         take = made.setdefault(id(old.take), made.get(id(old.take)) or _moved(session, old.take, by))
         new = replace(_on(old, take), id=session.next_id)
@@ -210,19 +210,22 @@ def repeat(session: Session, track: TrackId, clip: ClipId, times: int, every: in
 
 
 def delete(session: Session, clips: Iterable[Place], *, is_closed: bool = False) -> Session:
-    """Without these clips; where `is_closed`, what comes later on their tracks moves up."""
-    for track, clip in clips:
-        whole = session.track(track)
-        gone = whole.clip(clip)
-        window = window_of(session, whole, gone)
-        later = {
-            each.id
-            for each in whole.clips
-            if is_closed and _start(session, track, each.id) >= window.end and each.id != clip
-        }
-        session = _without(session, track, gone)
-        session = _moved_on(session, track, later, window.start - window.end)
+    """Without these clips and their counterparts; where `is_closed`, what comes later moves up."""
+    gone = _with_counterparts(session, clips)
+    gaps = [_gap(session, track, clip) for track, clip in gone] if is_closed else []
+    for track, clip in gone:
+        session = _without(session, track, session.track(track).clip(clip))
+    for (track, _), (length, later) in zip(gone, gaps, strict=False):
+        session = _moved_on(session, track, later - {clip for _, clip in gone}, -length)
     return session
+
+
+def _gap(session: Session, track: TrackId, clip: ClipId) -> tuple[int, set[ClipId]]:
+    """Frames that a clip leaves empty, and the clips that begin after it."""
+    whole = session.track(track)
+    window = window_of(session, whole, whole.clip(clip))
+    later = {each.id for each in whole.clips if _start(session, track, each.id) >= window.end}
+    return window.end - window.start, later
 
 
 def set_clip(session: Session, clips: Iterable[Place], **values: object) -> Session:
