@@ -100,6 +100,9 @@ def test_locked_tracks_are_cut_and_moved_in_step(studio):
     twice = copy(parts, [places_of(parts)[1]], 3 * RATE)
     assert [len(track.clips) for track in twice.tracks] == [3, 3]
     assert windows_of(twice, 0) == windows_of(twice, 1)
+    shorter = trim(twice, *places_of(twice)[1], start=5 * STEP, end=None)
+    assert windows_of(shorter, 0) == windows_of(shorter, 1)
+    assert windows_of(shorter)[1][0] > windows_of(twice)[1][0]
     left = delete(twice, [places_of(twice)[0]], is_closed=True)
     assert [len(track.clips) for track in left.tracks] == [2, 2]
     assert windows_of(left, 0) == windows_of(left, 1)

@@ -109,11 +109,29 @@ def meets(first: Clip, second: Clip) -> bool:
 
 
 def trim(session: Session, track: TrackId, clip: ClipId, *, start: int | None, end: int | None) -> Session:
-    """Let a clip begin or end at another frame of its recording; the sound between stays where it is."""
+    """Let a clip begin or end at another frame of its recording; the sound between stays where it is.
+
+    Its counterparts on locked tracks are trimmed by as much.
+    """
+    old = session.track(track).clip(clip)
+    rate = session.recording_of(old).rate
+    by_start, by_end = (
+        0.0 if frame is None else (frame - edge) / rate
+        for frame, edge in ((start, old.source_start), (end, old.source_end))
+    )
+    for place in _with_counterparts(session, [(track, clip)]):
+        each = session.track(place[0]).clip(place[1])
+        per_second = session.recording_of(each).rate
+        first = each.source_start + round(by_start * per_second)
+        session = _trimmed(session, *place, first, each.source_end + round(by_end * per_second))
+    return session
+
+
+def _trimmed(session: Session, track: TrackId, clip: ClipId, start: int, end: int) -> Session:
     old = session.track(track).clip(clip)
     recording = session.recording_of(old)
-    first = old.source_start if start is None else max(0, min(start, old.source_end - SHORTEST))
-    last = old.source_end if end is None else min(recording.frames, max(end, first + SHORTEST))
+    first = max(0, min(start, old.source_end - SHORTEST))
+    last = min(recording.frames, max(end, first + SHORTEST))
     if (first, last) == (old.source_start, old.source_end):
         return session
     take = old.take
