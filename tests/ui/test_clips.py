@@ -35,6 +35,16 @@ def reworking(at_work):
     return at_work
 
 
+@pytest.fixture
+def two_tracks(at_work, tmp_path):
+    """In Rework, with a second track below the first."""
+    write(tmp_path / "other.wav", noise_hits([3000, 60000], 200000, rate=48000), rate=48000)
+    at_work.window.open([tmp_path / "other.wav"])
+    at_work.settle()
+    at_work.desk.view.show_stage(Stage.REWORK)
+    return at_work
+
+
 def clips(person, track=0):
     return person.session.tracks[track].clips
 
@@ -155,12 +165,8 @@ def test_cut_out_and_pasted_at_the_playhead_and_duplicated(reworking):
     reworking.settle()
 
 
-def test_locked_tracks_are_cut_in_step(at_work, tmp_path):
-    person = at_work
-    write(tmp_path / "other.wav", noise_hits([3000, 60000], 200000, rate=48000), rate=48000)
-    person.window.open([tmp_path / "other.wav"])
-    person.settle()
-    person.desk.view.show_stage(Stage.REWORK)
+def test_locked_tracks_are_cut_in_step(two_tracks):
+    person = two_tracks
     first, second = (track.id for track in person.session.tracks)
     person.desk.store.apply(lambda s: lock(s, first, [second]), "Lock")
     person.desk.transport.go_to(20000)
@@ -195,12 +201,8 @@ def test_every_clip_is_drawn_as_loud_as_it_is_and_the_gap_is_empty(reworking):
     assert strip == QColor(theme.accent)
 
 
-def test_a_clip_is_dragged_into_the_lane_of_another_track(at_work, tmp_path):
-    person = at_work
-    write(tmp_path / "other.wav", noise_hits([3000, 60000], 200000, rate=48000), rate=48000)
-    person.window.open([tmp_path / "other.wav"])
-    person.settle()
-    person.desk.view.show_stage(Stage.REWORK)
+def test_a_clip_is_dragged_into_the_lane_of_another_track(two_tracks):
+    person = two_tracks
     person.desk.view.focus(person.session.tracks[0].id)
     person.settle()
     (below,) = person.window.timeline.context_lanes
