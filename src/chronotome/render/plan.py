@@ -208,6 +208,7 @@ def _with_edges(before: ClipPlan | None, clip: ClipPlan, after: ClipPlan | None,
         fall = over if fall is None or over.start < fall.start else fall
     elif fall is None and window.last < clip.take.source[-1] and not _goes_on(clip, after):
         fall = Fade(window.end - min(soft, reach // 2), window.end)
+    rise, fall = (fade if fade is not None and fade.end > fade.start else None for fade in (rise, fall))
     return (
         clip if (rise, fall) == (clip.fade_in, clip.fade_out) else replace(clip, fade_in=rise, fade_out=fall)
     )
