@@ -72,9 +72,9 @@ def _end_of(session: Session, track: Track) -> int:
     return max((*sounding, *played), default=0)
 
 
-def heard_beats_of(session: Session, track: Track) -> BeatMap | None:
-    """The beats of a track's recording in seconds of the session, after the fit: what drift is left."""
-    take = track.first_take
+def heard_beats_of(session: Session, track: Track, take: Take | None = None) -> BeatMap | None:
+    """The beats of a take, the first where none is named, in seconds of the session: what drift is left."""
+    take = take or track.first_take
     if take is None:
         return None
     beats = beats_of(session, take)

@@ -89,7 +89,7 @@ def guide_of(desk: Desk) -> Guide | None:
         return None
     beats = beats_of(session, shown.take)
     is_edited = desk.transport.side is Side.EDITED
-    return Guide(shown, beats, heard_beats_of(session, shown.track) if is_edited else beats)
+    return Guide(shown, beats, heard_beats_of(session, shown.track, shown.take) if is_edited else beats)
 
 
 class FitCommands:

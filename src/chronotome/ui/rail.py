@@ -124,7 +124,7 @@ def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
     )
     near = round(bars)
     words = counted(near, "bar") if abs(bars - near) < WHOLE_BAR else f"{plain(bars, 1)} bars"
-    heard = heard_beats_of(session, guide) or beats
+    heard = heard_beats_of(session, guide, take) or beats
     return Figures(
         f"{plain(beats.tempo, 2)} bpm",
         f"drift ±{plain(heard.residual)} ms\n{words if is_set else 'beat one not set'}",
