@@ -19,6 +19,7 @@ from chronotome.engine.control import Word
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
 from chronotome.ui.application import application, build, wait_until_ready
+from chronotome.ui.main_window import MainWindow
 
 PAUSE_SECONDS = 0.6
 """Between two gestures."""
@@ -50,6 +51,7 @@ def main() -> None:
     player, transport = window.player, window.desk.transport
     children = Path(f"/proc/self/task/{os.getpid()}/children").read_text().split()
     began, number, reopened, settled = time.monotonic(), 0, 0, None
+    settled_pieces = 0
     while (now := time.monotonic() - began) < 60 * minutes:
         if not transport.is_playing:
             transport.play()
@@ -67,23 +69,31 @@ def main() -> None:
             window.desk.document.open_session(home / "saved")
             wait_until_ready(window)
         if settled is None and now > 60 * minutes * SETTLED_SHARE:
-            settled = measured(children)
-            print(f"after {now / 60:.1f} min: {settled}", flush=True)
-        elif number % 200 == 0:
+            settled, settled_pieces = measured(children), pieces(window)
+        if number % 50 == 0:
             print(
-                f"{now / 60:.1f} min: {measured(children)}, {len(window.desk.store.history.past)} steps",
+                f"{now / 60:.1f} min: {measured(children)} MB, {pieces(window)} of it in pieces, "
+                f"{len(window.desk.store.history.past)} steps, "
+                f"{player.control.get(Word.DROPOUTS)} dropouts, load {os.getloadavg()[0]:.1f}",
                 flush=True,
             )
     ended = measured(children)
     dropouts = player.control.get(Word.DROPOUTS)
     growth = sum(ended) / sum(settled or ended) - 1
+    beside = (sum(ended) - pieces(window)) / (sum(settled or ended) - settled_pieces) - 1
     print(
         f"{minutes:.0f} min, {number} gestures, {reopened} reopenings: {dropouts} dropouts (bar 0), "
-        f"{len(raised)} exceptions {raised[:3]}, memory {ended} MB, {100 * growth:+.1f} % (bar 5)"
+        f"{len(raised)} exceptions {raised[:3]}, memory {ended} MB, {100 * growth:+.1f} %, "
+        f"beside the pieces {100 * beside:+.1f} % (bar 5)"
     )
     QCoreApplication.processEvents()
     window.desk.store.mark_saved(window.desk.store.history.session)
     window.close()
+
+
+def pieces(window: MainWindow) -> int:
+    """MB of rendered pieces, bounded by what the session sounds like (`render/cache.py`)."""
+    return window.desk.rendering._renderer.cache.bytes >> 20
 
 
 def measured(children: list[str]) -> list[int]:
