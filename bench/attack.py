@@ -30,7 +30,7 @@ import soundfile
 from bench.material import RATE, isolate, performance
 from chronotome.__main__ import speak_alone
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.onsets import detect_onsets
+from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.errors import ChronotomeError
 from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_analysis
 from chronotome.files.audio_file import facts_of, load_source

@@ -21,7 +21,7 @@ from pathlib import Path
 from chronotome.files.places import Settings
 from chronotome.session.edits.timing import set_tempo
 from chronotome.ui.application import application, build, wait_until_ready
-from chronotome.ui.session_files import DEMO_SESSION
+from chronotome.ui.commands.session_files import DEMO_SESSION
 from PySide6.QtCore import QCoreApplication
 application()
 window = build(Settings(), in_process=True)

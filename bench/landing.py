@@ -8,7 +8,7 @@ import numpy as np
 from bench.material import RATE, isolate, performance
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.clicks import clicks_at
-from chronotome.dsp.onsets import detect_onsets
+from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.dsp.overview import Overview
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.arena import Arena

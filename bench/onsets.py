@@ -24,9 +24,9 @@ import soundfile
 
 from bench.material import RATE, performance
 from chronotome.dsp.audio import Audio, audio_of
-from chronotome.dsp.beats import find_pulse
-from chronotome.dsp.crowds import first_of_crowds
-from chronotome.dsp.onsets import detect_onsets
+from chronotome.dsp.beats.pulse import find_pulse
+from chronotome.dsp.onsets.crowds import first_of_crowds
+from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD
 
 EVAL = Path(__file__).parents[2] / "shared" / "eval"

@@ -24,8 +24,8 @@ import soundfile
 import soxr
 
 from chronotome.dsp.audio import Audio, audio_of
-from chronotome.dsp.beats import find_pulse
-from chronotome.dsp.onsets import SURE_STRENGTH, detect_onsets
+from chronotome.dsp.beats.pulse import find_pulse
+from chronotome.dsp.onsets.detection import SURE_STRENGTH, detect_onsets
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo

@@ -24,7 +24,7 @@ from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.tracks import lock, set_level, set_move_by, set_solo, unlock
 from chronotome.session.history import History
 from chronotome.session.model import Session
-from chronotome.ui.session_files import DEMO_SESSION
+from chronotome.ui.commands.session_files import DEMO_SESSION
 
 
 def sessions(demo: Session) -> Iterator[tuple[str, Session]]:

@@ -1,13 +1,19 @@
 """An hour of playing and editing at a person's pace, two reopenings: dropouts, and growth of memory.
 
+A witness runs beside it: the same output, as high in rank, with nothing to play. What it misses is the
+machine's doing; what only the audio process misses is ours.
+
 ./run exec python -m bench.soak [MINUTES] [SEED]
 """
 
+import contextlib
 import gc
 import os
 import random
 import sys
 import time
+from multiprocessing import get_context
+from multiprocessing.sharedctypes import Synchronized
 from pathlib import Path
 
 from PySide6.QtCore import QCoreApplication
@@ -15,7 +21,10 @@ from PySide6.QtWidgets import QApplication
 
 from bench.actions import action, answer_dialogs, drag, tidy
 from bench.material import isolate
+from chronotome.engine.audio_process import NICER
 from chronotome.engine.control import Word
+from chronotome.engine.output import SimulatedOutput
+from chronotome.engine.player import DEFAULT_BLOCK
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
 from chronotome.ui.application import application, build, wait_until_ready
@@ -34,6 +43,17 @@ def private_of(process: int) -> float:
     return int(next(line for line in lines if line.startswith("Pss:")).split()[1]) / 1024
 
 
+def witness(missed: "Synchronized[int]", rate: int, block: int) -> None:
+    """Plays nothing in time until it is killed, and counts what came too late all the same."""
+    with contextlib.suppress(OSError):
+        os.nice(NICER)
+    output = SimulatedOutput(lambda _out, _when: True, rate=rate, block=block)
+    output.start()
+    while True:
+        missed.value = output.dropouts
+        time.sleep(0.1)
+
+
 def main() -> None:
     minutes = float(sys.argv[1]) if len(sys.argv) > 1 else 60.0
     chance = random.Random(int(sys.argv[2]) if len(sys.argv) > 2 else 1)
@@ -50,6 +70,10 @@ def main() -> None:
     wait_until_ready(window)
     player, transport = window.player, window.desk.transport
     children = Path(f"/proc/self/task/{os.getpid()}/children").read_text().split()
+    processes = get_context("spawn")
+    missed = processes.Value("i", 0)
+    beside = processes.Process(target=witness, args=(missed, player.rate, DEFAULT_BLOCK), daemon=True)
+    beside.start()
     began, number, reopened, settled = time.monotonic(), 0, 0, None
     settled_pieces = 0
     while (now := time.monotonic() - began) < 60 * minutes:
@@ -74,17 +98,19 @@ def main() -> None:
             print(
                 f"{now / 60:.1f} min: {measured(children)} MB, {pieces(window)} of it in pieces, "
                 f"{len(window.desk.store.history.past)} steps, "
-                f"{player.control.get(Word.DROPOUTS)} dropouts, load {os.getloadavg()[0]:.1f}",
+                f"{player.control.get(Word.DROPOUTS)} dropouts, {missed.value} of the witness, "
+                f"load {os.getloadavg()[0]:.1f}",
                 flush=True,
             )
     ended = measured(children)
     dropouts = player.control.get(Word.DROPOUTS)
     growth = sum(ended) / sum(settled or ended) - 1
-    beside = (sum(ended) - pieces(window)) / (sum(settled or ended) - settled_pieces) - 1
+    without = (sum(ended) - pieces(window)) / (sum(settled or ended) - settled_pieces) - 1
     print(
         f"{minutes:.0f} min, {number} gestures, {reopened} reopenings: {dropouts} dropouts (bar 0), "
+        f"{missed.value} of the witness, "
         f"{len(raised)} exceptions {raised[:3]}, memory {ended} MB, {100 * growth:+.1f} %, "
-        f"beside the pieces {100 * beside:+.1f} % (bar 5)"
+        f"beside the pieces {100 * without:+.1f} % (bar 5)"
     )
     QCoreApplication.processEvents()
     window.desk.store.mark_saved(window.desk.store.history.session)

@@ -23,8 +23,8 @@ import soundfile
 
 from bench.onsets import EVAL, TRAINED
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.beats import find_pulse
-from chronotome.dsp.onsets import detect_onsets
+from chronotome.dsp.beats.pulse import find_pulse
+from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.files.straighten import Straightening, straighten_files
 

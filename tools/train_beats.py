@@ -19,13 +19,13 @@ import numpy as np
 import soundfile
 
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.beats import LEAST_STRENGTH
-from chronotome.dsp.listener import Listener
-from chronotome.dsp.metre import TEMPI, hypotheses
+from chronotome.dsp.beats.metre import TEMPI, hypotheses
+from chronotome.dsp.beats.pacing import Pacing, first_pacing
+from chronotome.dsp.beats.pulse import LEAST_STRENGTH
+from chronotome.dsp.beats.tempo import onset_weights
 from chronotome.dsp.network import WIDEST
-from chronotome.dsp.onsets import detect_onsets
-from chronotome.dsp.pacing import Pacing, first_pacing
-from chronotome.dsp.tempo import onset_weights
+from chronotome.dsp.onsets.detection import detect_onsets
+from chronotome.dsp.onsets.listener import Listener
 
 WEIGHTS = Path(__file__).parent.parent / "src/chronotome/assets/beat-networks.npz"
 HIDDEN, DROPPED, BLUR = 28, 0.25, 0.1

@@ -26,15 +26,15 @@ from sklearn.neural_network import MLPClassifier, MLPRegressor
 from sklearn.preprocessing import StandardScaler
 
 from alter import Heard, altered
-from chronotome.dsp.attack import first_frames
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.bands import Material
-from chronotome.dsp.candidates import features_of, find_candidates, shapes_of
-from chronotome.dsp.listener import Listener
 from chronotome.dsp.network import WIDEST
-from chronotome.dsp.novelty import novelty
-from chronotome.dsp.onsets import EAR_RATE, LEAST_RISE, MATERIALS, material_features
-from chronotome.dsp.rises import octave_rises
+from chronotome.dsp.onsets.attack import first_frames
+from chronotome.dsp.onsets.candidates import features_of, find_candidates, shapes_of
+from chronotome.dsp.onsets.detection import EAR_RATE, LEAST_RISE, MATERIALS, material_features
+from chronotome.dsp.onsets.listener import Listener
+from chronotome.dsp.onsets.novelty import novelty
+from chronotome.dsp.onsets.rises import octave_rises
 
 WEIGHTS = Path(__file__).parent.parent / "src/chronotome/assets/onset-networks.npz"
 NEAR, NEAR_SOFT = 0.025, 0.045

@@ -24,13 +24,13 @@ from sklearn.neural_network import MLPClassifier, MLPRegressor
 
 from alter import Heard, altered
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.candidates import features_of, find_candidates
-from chronotome.dsp.listener import Listener
 from chronotome.dsp.network import Network, network
-from chronotome.dsp.novelty import Low, novelty
-from chronotome.dsp.onsets import EAR_RATE, MATERIALS, UNLIKELY, attacks_of, likely_of, logits_of
-from chronotome.dsp.rises import octave_rises
-from chronotome.dsp.slow import MOST_SETTLED, SAME, UNSURE_MS, Unsure, new_around, settled_of, told_of
+from chronotome.dsp.onsets.candidates import features_of, find_candidates
+from chronotome.dsp.onsets.detection import EAR_RATE, MATERIALS, UNLIKELY, attacks_of, likely_of, logits_of
+from chronotome.dsp.onsets.listener import Listener
+from chronotome.dsp.onsets.novelty import Low, novelty
+from chronotome.dsp.onsets.rises import octave_rises
+from chronotome.dsp.onsets.slow import MOST_SETTLED, SAME, UNSURE_MS, Unsure, new_around, settled_of, told_of
 from join_networks import joined
 from train_onsets import (
     NEAR,

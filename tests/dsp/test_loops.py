@@ -2,9 +2,7 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.beats import find_pulse
-from chronotome.dsp.listener import Listener
-from chronotome.dsp.loops import (
+from chronotome.dsp.beats.loops import (
     Evidence,
     Heard,
     Loop,
@@ -16,8 +14,10 @@ from chronotome.dsp.loops import (
     sound_of,
     spans_of,
 )
-from chronotome.dsp.onsets import detect_onsets
-from chronotome.dsp.ranking import Told, ranked, told_by_name_too
+from chronotome.dsp.beats.pulse import find_pulse
+from chronotome.dsp.beats.ranking import Told, ranked, told_by_name_too
+from chronotome.dsp.onsets.detection import detect_onsets
+from chronotome.dsp.onsets.listener import Listener
 from sounds import RATE, noise_hits
 
 ONE_BAR = 4 * 60 / 97.0

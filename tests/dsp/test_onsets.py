@@ -1,12 +1,12 @@
 import numpy as np
 import pytest
 
-from chronotome.dsp import novelty, onsets
-from chronotome.dsp.attack import nearest_attack, nearest_crossing
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.bands import Band, Material
-from chronotome.dsp.onsets import detect_onsets
-from chronotome.dsp.rises import octave_rises
+from chronotome.dsp.onsets import detection, novelty
+from chronotome.dsp.onsets.attack import nearest_attack, nearest_crossing
+from chronotome.dsp.onsets.detection import detect_onsets
+from chronotome.dsp.onsets.rises import octave_rises
 from chronotome.errors import Cancelled
 from sounds import RATE, click_train, noise_hits, sine
 
@@ -57,7 +57,7 @@ def test_all_hops_meet_where_they_are_said_to():
     silence = np.zeros(RATE, np.float32)
     hops = [novelty.novelty(silence, RATE).hop, octave_rises(silence, RATE).hop, 4 * 110 * novelty.BLOCK]
 
-    assert [onsets.HOPS_MEET % hop for hop in hops] == [0, 0, 0]
+    assert [detection.HOPS_MEET % hop for hop in hops] == [0, 0, 0]
 
 
 @pytest.mark.parametrize("channels", [2, 6])
@@ -158,7 +158,7 @@ def test_a_long_recording_is_heard_in_parts_as_it_is_heard_whole(monkeypatch):
     audio = click_train(frames, 60 * RATE).audio
 
     whole = detect_onsets(audio)
-    monkeypatch.setattr(onsets, "LONGEST_PART", 9.0)
+    monkeypatch.setattr(detection, "LONGEST_PART", 9.0)
     parts = detect_onsets(audio)
 
     sure = [each.frames[each.strengths >= 45] for each in (whole, parts)]
@@ -289,6 +289,6 @@ def test_of_two_attacks_close_together_the_weaker_is_faint_where_it_is_unsure():
     frames, strengths = np.array([0, 900, 20000, 20900]), np.array([90.0, 70.0, 60.0, 80.0])
     unsure = np.array([True, True, False, False])
 
-    left = onsets._slow_attacks_once(frames, strengths, unsure, RATE)
+    left = detection._slow_attacks_once(frames, strengths, unsure, RATE)
 
-    assert left.tolist() == [90.0, onsets.FAINT, 60.0, 80.0]
+    assert left.tolist() == [90.0, detection.FAINT, 60.0, 80.0]

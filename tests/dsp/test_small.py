@@ -6,9 +6,9 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from chronotome.dsp.fades import crossfade, raised_cosine
-from chronotome.dsp.novelty import FLOOR, novelty, peak_follower, whitened
-from chronotome.dsp.peaks import local_maxima
-from chronotome.dsp.rises import BEFORE, HOP_SECONDS, OCTAVES, RISE_SPAN, octave_rises
+from chronotome.dsp.onsets.novelty import FLOOR, novelty, peak_follower, whitened
+from chronotome.dsp.onsets.peaks import local_maxima
+from chronotome.dsp.onsets.rises import BEFORE, HOP_SECONDS, OCTAVES, RISE_SPAN, octave_rises
 from chronotome.dsp.spectrum import _half_band, band_magnitudes, halved, triangular_bank
 from chronotome.middle import middle_of, rank_of
 from sounds import RATE, noise_hits

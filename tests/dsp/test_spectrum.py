@@ -3,8 +3,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from chronotome.dsp.candidates import shapes_of
-from chronotome.dsp.rises import octave_rises
+from chronotome.dsp.onsets.candidates import shapes_of
+from chronotome.dsp.onsets.rises import octave_rises
 from chronotome.dsp.spectrum import fast_size
 from sounds import RATE, noise_hits
 

@@ -2,10 +2,10 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.beats import find_pulse
-from chronotome.dsp.names import tempo_in_name
-from chronotome.dsp.onsets import detect_onsets
-from chronotome.dsp.tempo import refined_frequency
+from chronotome.dsp.beats.names import tempo_in_name
+from chronotome.dsp.beats.pulse import find_pulse
+from chronotome.dsp.beats.tempo import refined_frequency
+from chronotome.dsp.onsets.detection import detect_onsets
 from sounds import RATE, noise_hits, steady_hits
 
 

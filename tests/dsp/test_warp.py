@@ -3,7 +3,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from chronotome.dsp.warp import WarpMap, rising
+from chronotome.dsp.stretch.warp import WarpMap, rising
 
 gaps = st.lists(st.tuples(st.integers(1, 9999), st.integers(1, 9999)), min_size=2, max_size=30)
 

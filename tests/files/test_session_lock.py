@@ -11,7 +11,7 @@ from chronotome.files.session_file import load_session, save_session
 from chronotome.files.session_lock import NAME, Holder, SessionLock, take
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.history import History
-from chronotome.ui.session_files import DEMO_SESSION
+from chronotome.ui.commands.session_files import DEMO_SESSION
 from strategies import simple_session, with_audio
 
 HOLDS = """

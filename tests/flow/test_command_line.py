@@ -14,9 +14,9 @@ import soundfile
 from chronotome import cli
 from chronotome.__main__ import main
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.onsets import detect_onsets
+from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.files.marks import read_marks
-from chronotome.ui.session_files import DEMO_SESSION
+from chronotome.ui.commands.session_files import DEMO_SESSION
 from sounds import RATE, noise_hits, steady_hits, write
 
 TRUTH = DEMO_SESSION.parent / "truth"

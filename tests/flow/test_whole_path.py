@@ -6,13 +6,13 @@ import soundfile
 from PySide6.QtCore import Qt
 
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.onsets import detect_onsets
+from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.files.journal import Journal, left_behind, recover
 from chronotome.files.places import Settings
 from chronotome.render.mix import Side
 from chronotome.session.tighten import targets_of
 from chronotome.ui.application import build
-from chronotome.ui.recovery import offer_recovery
+from chronotome.ui.commands.recovery import offer_recovery
 from chronotome.ui.view_state import Stage
 
 CONTROL = Qt.KeyboardModifier.ControlModifier
@@ -32,7 +32,7 @@ def test_open_tighten_hear_undo_save_reopen_export(at_work, tmp_path, monkeypatc
 
     folder = tmp_path / "Ferry"
     monkeypatch.setattr(
-        "chronotome.ui.session_files.QFileDialog.getSaveFileName", lambda *_args: (str(folder), "")
+        "chronotome.ui.commands.session_files.QFileDialog.getSaveFileName", lambda *_args: (str(folder), "")
     )
     at_work.press(Qt.Key.Key_S, CONTROL)
     at_work.wait(lambda: at_work.desk.document.folder == folder)

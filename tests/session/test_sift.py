@@ -4,7 +4,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from chronotome.dsp.bands import Band
-from chronotome.dsp.crowds import first_of_crowds, strongest_within
+from chronotome.dsp.onsets.crowds import first_of_crowds, strongest_within
 from chronotome.session.clock import Clock
 from chronotome.session.counting import counted_of
 from chronotome.session.edits.marks import drop_onset, keep_onset, set_sift, set_threshold

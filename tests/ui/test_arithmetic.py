@@ -3,7 +3,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from chronotome.ui.figures import clock, counted, decibels, signed
+from chronotome.ui.controls.figures import clock, counted, decibels, signed
 from chronotome.ui.timeline.hit_test import nearest_column, nearest_in_reach
 from chronotome.ui.timeline.viewport import CLOSEST, Viewport
 

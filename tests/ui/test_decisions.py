@@ -12,9 +12,9 @@ from chronotome.session.fit import Measured
 from chronotome.session.grid import Grid
 from chronotome.session.onsets import onsets_from
 from chronotome.session.tighten import Reason, targets_of
-from chronotome.ui.decision import decision_now
-from chronotome.ui.figures import counted
-from chronotome.ui.status_line import bars_of_room
+from chronotome.ui.controls.figures import counted
+from chronotome.ui.panels.decision import decision_now
+from chronotome.ui.panels.status_line import bars_of_room
 from chronotome.ui.view_state import Stage
 
 RATE = 48000

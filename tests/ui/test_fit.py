@@ -13,9 +13,9 @@ from chronotome.session.fit import Reads
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Follow
 from chronotome.session.tighten import targets_of
-from chronotome.ui.fit_commands import guide_of
+from chronotome.ui.commands.fit import guide_of
+from chronotome.ui.commands.tour import spots_of
 from chronotome.ui.timeline.pulse_lane import TICKS
-from chronotome.ui.tour import spots_of
 from chronotome.ui.view_state import Stage
 from sounds import noise_hits, write
 
@@ -154,7 +154,7 @@ def test_beat_one_goes_to_the_selected_hit_and_what_is_before_is_a_pickup(drifti
 
 
 def test_a_bar_number_is_given_to_a_hit(drifting, monkeypatch):
-    monkeypatch.setattr("chronotome.ui.fit_commands.QInputDialog.getInt", lambda *_: (17, True))
+    monkeypatch.setattr("chronotome.ui.commands.fit.QInputDialog.getInt", lambda *_: (17, True))
     drifting.desk.view.select(drifting.session.recordings[0].onsets.ids[16])
 
     drifting.press(Qt.Key.Key_B, Qt.KeyboardModifier.ShiftModifier)
@@ -222,7 +222,7 @@ def test_the_tempo_changes_while_it_plays_at_the_same_bar(drifting):
 def test_taps_while_it_plays_become_its_beats(drifting, monkeypatch):
     moments = iter(np.arange(12) * 0.5)
     clock = SimpleNamespace(monotonic=lambda: next(moments))
-    monkeypatch.setattr("chronotome.ui.fit_commands.time", clock)
+    monkeypatch.setattr("chronotome.ui.commands.fit.time", clock)
     drifting.desk.transport.go_to(1.0 * RATE)
     drifting.desk.transport.play()
 
@@ -355,7 +355,7 @@ def test_the_tour_plays_a_few_spots_and_ends(drifting):
 
 
 def test_sections_are_named_jumped_to_looped_and_resized(drifting, monkeypatch):
-    monkeypatch.setattr("chronotome.ui.section_commands.QInputDialog.getText", lambda *_, text: (text, True))
+    monkeypatch.setattr("chronotome.ui.commands.sections.QInputDialog.getText", lambda *_, text: (text, True))
     drifting.press(Qt.Key.Key_G)
     drifting.settle()
     drifting.desk.transport.go_to(drifting.session.tempo.seconds_of(9.0) * RATE)

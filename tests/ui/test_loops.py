@@ -6,9 +6,9 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from chronotome.session.edits.timing import set_loop
-from chronotome.ui.loop_commands import BARS, implied_by
+from chronotome.ui.commands.loops import BARS, implied_by
 
-ASK = "chronotome.ui.loop_commands.QFileDialog.getSaveFileName"
+ASK = "chronotome.ui.commands.loops.QFileDialog.getSaveFileName"
 
 
 @given(st.floats(0.2, 60), st.sampled_from([3.0, 4.0]), st.none() | st.floats(50, 220))

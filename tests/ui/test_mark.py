@@ -10,7 +10,7 @@ from chronotome.files.marks import read_marks
 from chronotome.render.mix import Side
 from chronotome.session.onsets import Standing
 from chronotome.session.sift import Per
-from chronotome.ui.calibration import CalibrationDialog, lateness_ms
+from chronotome.ui.dialogs.calibration import CalibrationDialog, lateness_ms
 from chronotome.ui.view_state import MarkSnap, Stage
 
 ALT, SHIFT = Qt.KeyboardModifier.AltModifier, Qt.KeyboardModifier.ShiftModifier
@@ -196,8 +196,7 @@ def marking_point(x):
 
 
 def test_a_mark_by_ear_is_corrected_and_pulled_to_its_attack(marking):
-    marks = marking.window._commands.marks
-    marks.reaction_ms = 40.0
+    marking.desk.preferences.keep(reaction_ms=40.0)
     place = int(np.flatnonzero(marking.desk.shown.counts)[6])
     attack, rate = onsets(marking).frames[place], recording(marking).rate
     marking.desk.view.select(onsets(marking).ids[place])
@@ -399,10 +398,10 @@ def test_while_the_threshold_is_dragged_places_rest_and_what_counts_follows(mark
 
 
 def test_marks_snap_to_what_was_chosen(marking):
-    marks = marking.window._commands.marks
     shown = marking.desk.shown
     place = int(np.flatnonzero(shown.counts)[4])
     attack = onsets(marking).frames[place]
+    marks = marking.window._commands.marks
     marking.desk.view.set_mark_snap(MarkSnap.NOTHING)
     free = marks.pulled(shown, attack + 150, reach=0.03)
     marking.desk.view.set_mark_snap(MarkSnap.CROSSING)

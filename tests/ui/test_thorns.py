@@ -16,9 +16,9 @@ from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.grid import Grid
 from chronotome.session.tighten import LEAST_APART_SECONDS, targets_of
+from chronotome.ui.commands.recovery import offer_recovery
 from chronotome.ui.controls.typed import TypedFigure, number_in
-from chronotome.ui.decision import decision_now
-from chronotome.ui.recovery import offer_recovery
+from chronotome.ui.panels.decision import decision_now
 from chronotome.ui.stages.mark import MATERIAL_WORDS
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.waveform import wave_image
@@ -343,7 +343,7 @@ def test_the_playhead_goes_where_it_is_typed(at_work):
 
 def test_stopped_taps_are_one_step_of_undo(at_work, monkeypatch):
     clock = iter(np.arange(9) * 0.6)
-    monkeypatch.setattr("chronotome.ui.fit_commands.time", SimpleNamespace(monotonic=lambda: next(clock)))
+    monkeypatch.setattr("chronotome.ui.commands.fit.time", SimpleNamespace(monotonic=lambda: next(clock)))
     steps = len(at_work.desk.store.history.past)
 
     for _ in range(9):

@@ -9,8 +9,8 @@ from PySide6.QtWidgets import QAbstractButton, QWidget
 from chronotome.render.mix import Side
 from chronotome.session.grid import Grid
 from chronotome.session.tighten import Reason, targets_of
-from chronotome.ui.dialogs import ShortcutsDialog
-from chronotome.ui.session_files import DEMO_SESSION
+from chronotome.ui.commands.session_files import DEMO_SESSION
+from chronotome.ui.dialogs.keys_and_marks import ShortcutsDialog
 from chronotome.ui.view_state import Stage
 from sounds import noise_hits, sine, write
 
@@ -201,7 +201,7 @@ def test_loop_click_and_theme(at_work):
 def test_tapping_gives_a_tempo(at_work, monkeypatch):
     moments = iter([0.0, 0.5, 1.01, 1.5, 2.0])
     clock = SimpleNamespace(monotonic=lambda: next(moments))
-    monkeypatch.setattr("chronotome.ui.fit_commands.time", clock)
+    monkeypatch.setattr("chronotome.ui.commands.fit.time", clock)
 
     for _ in range(5):
         at_work.press(Qt.Key.Key_T)

@@ -14,7 +14,7 @@ from chronotome.cli.fit import add_fit_commands, straighten, tempo
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import Band, Material
 from chronotome.dsp.stretch.segment import MoveBy
-from chronotome.dsp.warp import WarpMap
+from chronotome.dsp.stretch.warp import WarpMap
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import (
@@ -49,7 +49,7 @@ from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Per, Sift, s
 from chronotome.session.tighten import REASON_WORDS, Reason, Targets, targets_of
 
 if TYPE_CHECKING:
-    from chronotome.dsp.onsets import DetectedOnsets
+    from chronotome.dsp.onsets.detection import DetectedOnsets
 
 
 def grid_of(text: str) -> Grid:
@@ -247,7 +247,7 @@ def _sift_of(arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets
     """What the arguments let through; bars and beats are those that are measured."""
     sift, tempo, metre = Sift(least_spacing=arguments.least_spacing), TempoMap(), Metre()
     if arguments.strongest_per in {"bar", "beat"}:
-        from chronotome.dsp.beats import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
+        from chronotome.dsp.beats.pulse import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
 
         pulse = find_pulse(audio, found, name=arguments.audio.stem)
         if pulse.beats_per_minute <= 0 or not len(pulse.downbeats):

@@ -15,7 +15,7 @@ from chronotome.files.audio_file import facts_of, read_audio
 from chronotome.progress import Progress, part_of
 
 if TYPE_CHECKING:
-    from chronotome.dsp.onsets import DetectedOnsets
+    from chronotome.dsp.onsets.detection import DetectedOnsets
 
 SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
 
@@ -36,7 +36,7 @@ def put(document: dict[str, Any]) -> None:
 
 
 def heard(path: Path, progress: Progress, material: Material | None = None) -> "tuple[Audio, DetectedOnsets]":
-    from chronotome.dsp.onsets import detect_onsets  # noqa: PLC0415 - SciPy takes longer than the window to open
+    from chronotome.dsp.onsets.detection import detect_onsets  # noqa: PLC0415 - SciPy takes longer than the window to open
 
     facts_of(path, part_of(progress, 0.0, 0.05))
     audio = read_audio(path, part_of(progress, 0.05, 0.2))

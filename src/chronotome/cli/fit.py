@@ -18,7 +18,7 @@ from chronotome.session.fit import BeatMap, Evidence, Fit, Measured, Reads, beat
 from chronotome.session.grid import FASTEST, SLOWEST, Metre
 
 if TYPE_CHECKING:
-    from chronotome.dsp.beats import Pulse
+    from chronotome.dsp.beats.pulse import Pulse
 
 NOTICEABLE_SWING = 52.5
 BEATS = {"measured": Reads.MEASURED, "hits": Reads.ONSETS, "bars": Reads.BARS}
@@ -63,7 +63,7 @@ def add_fit_commands(commands: Any) -> None:
 
 def tempo(arguments: argparse.Namespace, progress: Progress) -> None:
     """Of the file; with --guide the bars are the guide's, counted in the file's time."""
-    from chronotome.dsp.beats import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
+    from chronotome.dsp.beats.pulse import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
 
     path = arguments.guide or arguments.audio
     audio, found = heard(path, progress)

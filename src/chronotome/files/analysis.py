@@ -20,7 +20,7 @@ from chronotome.session.onsets import Onsets, onsets_from
 from chronotome.units import at_other_rate
 
 if TYPE_CHECKING:
-    from chronotome.dsp.beats import Pulse
+    from chronotome.dsp.beats.pulse import Pulse
 
 
 class Analysis(Struct, frozen=True):
@@ -46,8 +46,8 @@ def analyse(
 
     `material` None: as it is heard. `tag` is the tempo that the file's tags tell.
     """
-    from chronotome.dsp.beats import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
-    from chronotome.dsp.onsets import detect_onsets  # noqa: PLC0415 - the same
+    from chronotome.dsp.beats.pulse import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
+    from chronotome.dsp.onsets.detection import detect_onsets  # noqa: PLC0415 - the same
 
     found = detect_onsets(audio, material=material, progress=part_of(progress, 0.0, 0.9))
     counted = at_other_rate(found.frames, audio.rate, rate or audio.rate)

@@ -12,7 +12,7 @@ import msgspec
 import platformdirs
 from msgspec import Meta, Struct
 
-from chronotome.dsp.names import tempo_in_name
+from chronotome.dsp.beats.names import tempo_in_name
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import header_of
 from chronotome.files.door import Untrusted, bytes_of, trusted

@@ -6,7 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.stretch.segment import MoveBy
-from chronotome.dsp.warp import rising
+from chronotome.dsp.stretch.warp import rising
 from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap
 from chronotome.session.fitted import Fitted

@@ -8,7 +8,7 @@ from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
 from chronotome.dsp.bands import Band
-from chronotome.dsp.crowds import first_of_crowds, strongest_within
+from chronotome.dsp.onsets.crowds import first_of_crowds, strongest_within
 from chronotome.session.clock import Clock
 from chronotome.session.grid import Grid, nearest_lines
 from chronotome.session.onsets import Onsets, Standing

@@ -27,10 +27,11 @@ from chronotome.files.places import Settings, load_settings
 from chronotome.files.session_file import is_session
 from chronotome.render.arena import Arena
 from chronotome.session.checks import checks_of
+from chronotome.ui.commands.recovery import offer_recovery
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.main_window import MainWindow
-from chronotome.ui.recovery import offer_recovery
+from chronotome.ui.preferences import Preferences
 from chronotome.ui.theme import THEMES, load_fonts, text_font
 from chronotome.ui.view_state import Stage, ViewState
 
@@ -61,8 +62,20 @@ def build(
     view = ViewState(store)
     view.theme = THEMES.get(settings.theme, THEMES["day"])
     shelf = Shelf(store, tasks, transport, arena, store)
-    desk = Desk(store, view, transport, document, recordings, analyses, fits, tasks, rendering, shelf)
-    return MainWindow(desk, player, journal, settings)
+    desk = Desk(
+        store,
+        view,
+        transport,
+        document,
+        recordings,
+        analyses,
+        fits,
+        tasks,
+        rendering,
+        shelf,
+        Preferences(settings),
+    )
+    return MainWindow(desk, player, journal)
 
 
 SWITCH_SECONDS = 0.001

@@ -13,6 +13,7 @@ from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
 from chronotome.session.counting import counted_of
 from chronotome.session.model import Session
+from chronotome.ui.preferences import Preferences
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import ViewState
 
@@ -29,6 +30,7 @@ class Desk:
     tasks: Tasks
     rendering: Rendering
     shelf: Shelf
+    preferences: Preferences
 
     def say(self, sentence: str) -> None:
         """In the status line."""

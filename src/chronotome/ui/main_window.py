@@ -4,7 +4,6 @@ from functools import cached_property
 from pathlib import Path
 from typing import TYPE_CHECKING
 
-import msgspec
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import (
     QCloseEvent,
@@ -30,56 +29,56 @@ from chronotome.engine.player import Player
 from chronotome.files.audio_file import Written
 from chronotome.files.journal import Journal, Recovered, discard
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
-from chronotome.files.places import Settings, save_settings
 from chronotome.render.proof import Proof
 from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
-from chronotome.ui.commands import Commands
+from chronotome.ui.commands.general import Commands
+from chronotome.ui.commands.mark_files import MarkFiles
+from chronotome.ui.commands.session_files import SessionFiles
+from chronotome.ui.commands.tour import Tour
 from chronotome.ui.desk import Desk
+from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.guarded import guard_overrides
-from chronotome.ui.mark_files import MarkFiles
-from chronotome.ui.messages import Messages
-from chronotome.ui.rail import Rail
-from chronotome.ui.session_files import SessionFiles
+from chronotome.ui.panels.rail import Rail
+from chronotome.ui.panels.status_line import StatusLine
+from chronotome.ui.panels.transport_bar import TransportBar
 from chronotome.ui.stages.export import ExportTray
 from chronotome.ui.stages.fit import FitTray
 from chronotome.ui.stages.mark import MarkTray
 from chronotome.ui.stages.rework import ReworkTray
 from chronotome.ui.stages.tighten import TightenTray
 from chronotome.ui.stages.tray import WIDTH, Tray
-from chronotome.ui.status_line import StatusLine
 from chronotome.ui.theme import THEMES, style_sheet
 from chronotome.ui.timeline.timeline import Timeline, Welcome
-from chronotome.ui.tour import Tour
-from chronotome.ui.transport_bar import TransportBar
 from chronotome.ui.view_state import Stage
 
 if TYPE_CHECKING:
-    from chronotome.ui.shelf_panel import ShelfPanel
+    from chronotome.ui.panels.shelf import ShelfPanel
 
 SMALLEST = (1024, 700)
 USUAL = (1280, 800)
 
 
 class MainWindow(QMainWindow):
-    def __init__(self, desk: Desk, player: Player, journal: Journal, settings: Settings) -> None:
+    def __init__(self, desk: Desk, player: Player, journal: Journal) -> None:
         super().__init__()
-        self.desk, self.player, self._journal, self.settings = desk, player, journal, settings
+        self.desk, self.player, self._journal = desk, player, journal
         self._commands = Commands(desk)
-        self._commands.marks.reaction_ms = self._commands.fit.reaction_ms = settings.reaction_ms
         self.tour = Tour(desk, self)
         self._is_closing = False
         self.messages = Messages(self)
-        self.session_files = SessionFiles(self, desk)
+        self.session_files = SessionFiles(self, desk, self.tell)
         self.mark_files = MarkFiles(self, desk, self._commands.marks, self.tell)
         self._fit_the_screen()
         self.setAcceptDrops(True)
-        self.actions_table = Actions(self, table_of(self, self._commands), settings.shortcuts, self.tell)
+        self.actions_table = Actions(
+            self, table_of(self, self._commands), desk.preferences.settings.shortcuts, self.tell
+        )
         self._menus = self.actions_table.fill(self.menuBar())
         self.session_files.add_recent(self._menus["Session"], self.actions_table)
         QShortcut(QKeySequence("F10"), self, self._open_menus)
         self._build()
-        desk.view.snap_follows_zoom = settings.grid_follows_zoom
+        desk.view.snap_follows_zoom = desk.preferences.settings.grid_follows_zoom
         desk.store.kept.connect(self._show)
         desk.view.stage_changed.connect(self._on_stage)
         desk.view.theme_changed.connect(self._on_theme)
@@ -186,11 +185,11 @@ class MainWindow(QMainWindow):
     @cached_property
     def shelf(self) -> "ShelfPanel":
         """Built when it is asked for: the window opens sooner without it."""
-        from chronotome.ui.shelf_panel import ShelfPanel  # noqa: PLC0415 - the same
+        from chronotome.ui.panels.shelf import ShelfPanel  # noqa: PLC0415 - the same
 
         guard_overrides()
 
-        shelf = ShelfPanel(self.desk, self.settings.shelf)
+        shelf = ShelfPanel(self.desk, self.desk.preferences.settings.shelf)
         shelf.folders_changed.connect(self._on_shelf_folders)
         shelf.taken.connect(self._on_taken)
         shelf.closed.connect(self.toggle_shelf)
@@ -217,11 +216,7 @@ class MainWindow(QMainWindow):
         self.open(paths)
 
     def _on_shelf_folders(self, folders: tuple[str, ...]) -> None:
-        self.keep_settings(msgspec.structs.replace(self.settings, shelf=folders))
-
-    def keep_settings(self, settings: Settings) -> None:
-        self.settings = settings
-        save_settings(settings)
+        self.desk.preferences.keep(shelf=folders)
 
     def _on_theme(self) -> None:
         self.setStyleSheet(style_sheet(self.desk.view.theme))
@@ -284,35 +279,35 @@ class MainWindow(QMainWindow):
 
     def calibrate(self) -> None:
         """Measure how late a hand is that beats along."""
-        from chronotome.ui.calibration import CalibrationDialog  # noqa: PLC0415 - seldom wanted
+        from chronotome.ui.dialogs.calibration import CalibrationDialog  # noqa: PLC0415 - seldom wanted
 
         guard_overrides()
 
         dialog = CalibrationDialog(self.desk, self)
         if dialog.exec() and dialog.measured is not None:
-            self.keep_settings(msgspec.structs.replace(self.settings, reaction_ms=dialog.measured))
-            self._commands.marks.reaction_ms = self._commands.fit.reaction_ms = dialog.measured
+            self.desk.preferences.keep(reaction_ms=dialog.measured)
             self.tell(f"Marks by ear are set {dialog.measured:.0f} ms before the key")
 
     # The rest
 
     def toggle_theme(self) -> None:
         name = "day" if self.desk.view.theme.name == "night" else "night"
-        self.keep_settings(msgspec.structs.replace(self.settings, theme=name))
+        self.desk.preferences.keep(theme=name)
         self.desk.view.set_theme(THEMES[name])
 
     def edit_shortcuts(self) -> None:
-        from chronotome.ui.dialogs import ShortcutsDialog  # noqa: PLC0415 - seldom wanted
+        from chronotome.ui.dialogs.keys_and_marks import ShortcutsDialog  # noqa: PLC0415 - seldom wanted
 
         guard_overrides()
 
-        dialog = ShortcutsDialog(self.actions_table, self.settings.shortcuts, self)
+        preferences = self.desk.preferences
+        dialog = ShortcutsDialog(self.actions_table, preferences.settings.shortcuts, self)
         if dialog.exec():
-            self.keep_settings(msgspec.structs.replace(self.settings, shortcuts=dialog.shortcuts()))
-            self.actions_table.use_shortcuts(self.settings.shortcuts)
+            preferences.keep(shortcuts=dialog.shortcuts())
+            self.actions_table.use_shortcuts(preferences.settings.shortcuts)
 
     def show_help(self) -> None:
-        from chronotome.ui.dialogs import HelpDialog  # noqa: PLC0415 - seldom wanted
+        from chronotome.ui.dialogs.keys_and_marks import HelpDialog  # noqa: PLC0415 - seldom wanted
 
         guard_overrides()
 
@@ -378,9 +373,7 @@ class MainWindow(QMainWindow):
         self.close()
 
     def _shut_down(self) -> None:
-        self.keep_settings(
-            msgspec.structs.replace(self.settings, grid_follows_zoom=self.desk.view.snap_follows_zoom)
-        )
+        self.desk.preferences.keep(grid_follows_zoom=self.desk.view.snap_follows_zoom)
         shut_down(self.desk.transport, self.desk, self._journal)
 
 

@@ -16,9 +16,9 @@ from chronotome.render.proof import Proof, proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted, plain
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 from chronotome.units import decibels_of

@@ -14,14 +14,14 @@ from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.model import ClickSound, Session, replace
 from chronotome.ui.actions import Actions
-from chronotome.ui.commands import Commands
+from chronotome.ui.commands.fit import WHO_LABELS, Guide, guide_of
+from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.choices import Choices
+from chronotome.ui.controls.figures import clock, counted, decibels, plain, share
+from chronotome.ui.controls.soon import Soon
 from chronotome.ui.controls.typed import number_in
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import clock, counted, decibels, plain, share
-from chronotome.ui.fit_commands import WHO_LABELS, Guide, guide_of
-from chronotome.ui.soon import Soon
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 

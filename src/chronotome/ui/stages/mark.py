@@ -14,12 +14,12 @@ from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import Standing
 from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Near, Per, Sift
 from chronotome.ui.actions import Actions
-from chronotome.ui.commands import Commands
+from chronotome.ui.commands.general import Commands
+from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.controls.soon import Soon
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted
-from chronotome.ui.soon import Soon
 from chronotome.ui.stages.onset_table import OnsetTable
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.timeline.lens import Lens

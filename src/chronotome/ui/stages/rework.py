@@ -8,9 +8,9 @@ from chronotome.session.edits.clips import set_clip
 from chronotome.session.edits.tracks import rename, set_level, set_pan
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.figures import counted, decibels, milliseconds, sides
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted, decibels, milliseconds, sides
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 

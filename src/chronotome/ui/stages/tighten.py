@@ -12,13 +12,13 @@ from chronotome.session.grid import DIVISIONS, Feel, Grid, bar_lines, position_w
 from chronotome.session.model import Session, Take, Track, replace
 from chronotome.session.strokes import USUAL_STROKE
 from chronotome.ui.actions import Actions
-from chronotome.ui.commands import Commands
+from chronotome.ui.commands.general import Commands
+from chronotome.ui.controls.figures import signed
 from chronotome.ui.controls.segmented import index_in
+from chronotome.ui.controls.soon import Soon
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import signed
 from chronotome.ui.guarded import guarded
-from chronotome.ui.soon import Soon
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.view_state import Stage

@@ -10,8 +10,8 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 from chronotome.middle import rank_of
 from chronotome.session.checks import Check, checks_of
 from chronotome.session.tighten import FAR_MS, Reason
+from chronotome.ui.controls.figures import plain, signed
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import plain, signed
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import HitDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_in_reach

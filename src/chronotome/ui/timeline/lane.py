@@ -6,9 +6,9 @@ from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QFontMetrics, QHelpEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
 
+from chronotome.ui.controls.plain_text import tip
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
-from chronotome.ui.plain_text import tip
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.grid_lines import BAR, BEAT, FINE, grid_lines
 from chronotome.ui.timeline.viewport import Places

@@ -5,8 +5,8 @@ from PySide6.QtCore import QPointF, QRect, Qt
 from PySide6.QtGui import QPainter, QPen
 
 from chronotome.render.proof import ALLOWED, Proof
+from chronotome.ui.controls.figures import signed
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import signed
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.lane import HEADER, Lane
 

@@ -12,9 +12,9 @@ from chronotome.session.edits.fitting import pin_beat, unpin_beat
 from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.model import Session
+from chronotome.ui.commands.fit import FitCommands, Guide, guide_of
+from chronotome.ui.controls.figures import plain, share, signed
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import plain, share, signed
-from chronotome.ui.fit_commands import FitCommands, Guide, guide_of
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import ValueDrag, is_free
 from chronotome.ui.timeline.hit_test import nearest_column

@@ -8,8 +8,8 @@ from PySide6.QtWidgets import QMenu
 
 from chronotome.session.edits.sections import change_section
 from chronotome.session.model import Section, Session
+from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.desk import Desk
-from chronotome.ui.section_commands import SectionCommands
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.gestures import ValueDrag, is_free
 from chronotome.ui.timeline.lane import HEADER

@@ -6,7 +6,7 @@ from functools import cached_property
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.warp import WarpMap
+from chronotome.dsp.stretch.warp import WarpMap
 from chronotome.render.mix import Side
 from chronotome.render.plan import ClipPlan, TakePlan, clip_plan, clip_plans
 from chronotome.session.anchors import parts_of

@@ -10,8 +10,8 @@ from chronotome.session.edits.marks import set_threshold
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Session
 from chronotome.session.onsets import Onsets
+from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.desk import Desk
-from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import SweepDrag, ValueDrag
 from chronotome.ui.timeline.hit_test import nearest_in_reach

@@ -4,9 +4,9 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
 
-from chronotome.ui.commands import Commands
-from chronotome.ui.decision import DecisionBar
+from chronotome.ui.commands.general import Commands
 from chronotome.ui.desk import Desk
+from chronotome.ui.panels.decision import DecisionBar
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.context_lane import ContextLane
 from chronotome.ui.timeline.drift_lane import DriftLane

@@ -17,10 +17,10 @@ from chronotome.session.edits.marks import add_onset, correct_onsets, drop_onset
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
+from chronotome.ui.commands.marks import MarkCommands
+from chronotome.ui.controls.figures import decibels, signed
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import decibels, signed
-from chronotome.ui.mark_commands import MarkCommands
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.clip_drag import ClipDrag
 from chronotome.ui.timeline.clip_frames import frames_in, paint_frames

@@ -7,7 +7,7 @@ import scipy.fft
 from numpy.typing import NDArray
 from scipy.ndimage import gaussian_filter1d
 
-from chronotome.dsp.listener import Listener
+from chronotome.dsp.onsets.listener import Listener
 from chronotome.dsp.spectrum import in_threads
 from chronotome.units import Frames, SecondsArray
 

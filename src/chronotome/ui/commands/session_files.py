@@ -2,24 +2,19 @@
 
 from collections.abc import Callable
 from pathlib import Path
-from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QFileDialog, QMenu, QMessageBox
+from PySide6.QtWidgets import QFileDialog, QMenu, QMessageBox, QWidget
 
 from chronotome import demo
 from chronotome.errors import readable
 from chronotome.files.audio_file import SUFFIXES
 from chronotome.files.names import path_from, shown
-from chronotome.files.places import with_recent
 from chronotome.files.session_file import document_of
 from chronotome.files.session_lock import Holder
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.plain_text import question
 from chronotome.ui.desk import Desk
-from chronotome.ui.plain_text import question
-
-if TYPE_CHECKING:
-    from chronotome.ui.main_window import MainWindow
 
 DEMO_SESSION = Path(demo.__file__).parent / "harbour-ferry"
 
@@ -27,8 +22,8 @@ DEMO_SESSION = Path(demo.__file__).parent / "harbour-ferry"
 class SessionFiles:
     """What the menu Session does with files. Edits that are not saved are asked about first."""
 
-    def __init__(self, window: "MainWindow", desk: Desk) -> None:
-        self._window, self._desk = window, desk
+    def __init__(self, window: QWidget, desk: Desk, tell: Callable[[str], None]) -> None:
+        self._window, self._desk, self._tell = window, desk, tell
         self._after_save: Callable[[], None] | None = None
         self._recent: QMenu | None = None
         desk.document.saved.connect(self._on_saved)
@@ -39,7 +34,7 @@ class SessionFiles:
         """The session's folder is among the recent ones."""
         folder = self._desk.document.folder
         if folder is not None:
-            self._window.keep_settings(with_recent(self._window.settings, folder))
+            self._desk.preferences.remember(folder)
 
     def open_demo(self) -> None:
         self.when_safe(lambda: self._desk.document.open_session(DEMO_SESSION, as_copy=True))
@@ -78,11 +73,12 @@ class SessionFiles:
         if self._recent is None:
             return
         self._recent.clear()
-        for name in self._window.settings.recent:
+        names = self._desk.preferences.settings.recent
+        for name in names:
             path = path_from(name)
             action = self._recent.addAction(shown(str(path)))
             action.triggered.connect(lambda _checked=False, path=path: self.open_safely([path]))
-        self._recent.setEnabled(bool(self._window.settings.recent))
+        self._recent.setEnabled(bool(names))
 
     def save(self) -> None:
         folder = self._desk.document.folder
@@ -102,7 +98,7 @@ class SessionFiles:
     def _on_saved(self) -> None:
         self.remember()
         if self._desk.document.folder is not None:
-            self._window.tell(f"Saved in “{self._desk.document.folder}”")
+            self._tell(f"Saved in “{self._desk.document.folder}”")
         then, self._after_save = self._after_save, None
         if then is not None:
             then()
@@ -144,7 +140,7 @@ class SessionFiles:
 
     def find_missing(self) -> None:
         if not self._desk.recordings.lost:
-            self._window.tell("Every recording is there")
+            self._tell("Every recording is there")
             return
         name = QFileDialog.getExistingDirectory(
             self._window, "Folder that holds the recordings", str(Path.home())

@@ -8,9 +8,9 @@ from PySide6.QtWidgets import QAbstractButton, QMessageBox
 
 from chronotome.errors import ChronotomeError
 from chronotome.files.journal import Recovered, discard, left_behind, recover, set_aside
-from chronotome.ui.figures import counted
+from chronotome.ui.controls.figures import counted
+from chronotome.ui.controls.plain_text import question
 from chronotome.ui.main_window import MainWindow
-from chronotome.ui.plain_text import question
 
 
 def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:

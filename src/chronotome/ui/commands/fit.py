@@ -17,8 +17,8 @@ from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Recording, Session, Take, Track, replace
+from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted, plain
 from chronotome.ui.timeline.shown import Shown
 
 LONGEST_TAP_GAP = 2.0
@@ -97,7 +97,6 @@ class FitCommands:
 
     def __init__(self, desk: Desk) -> None:
         self._desk = desk
-        self.reaction_ms = 0.0
         self._taps: list[float] = []
         self._tapped_frames: list[int] = []
         self._tapped: Session | None = None
@@ -132,7 +131,7 @@ class FitCommands:
         self._taps = [*self._taps, now][-TAPS:]
         transport = self._desk.transport
         if transport.is_playing:
-            early = self.reaction_ms / 1000 * self._desk.session.rate
+            early = self._desk.preferences.reaction_seconds * self._desk.session.rate
             self._tapped_frames = [*self._tapped_frames, round(transport.heard_now - early)][-TAPS:]
         else:
             self._tapped_frames.clear()

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chronotome.dsp.tempo import (
+from chronotome.dsp.beats.tempo import (
     PULSES_PER_SECOND,
     ConstantGrid,
     Weights,

@@ -6,9 +6,9 @@ from PySide6.QtWidgets import QHBoxLayout, QLabel, QProgressBar, QPushButton, QS
 
 from chronotome.bridge.tasks import Task
 from chronotome.session.history import History
+from chronotome.ui.controls.figures import counted
+from chronotome.ui.controls.plain_text import tip
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted
-from chronotome.ui.plain_text import tip
 
 HEIGHT = 26
 TOLD_MILLISECONDS = 8000

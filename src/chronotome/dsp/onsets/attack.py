@@ -4,7 +4,7 @@ import numpy as np
 from numpy.lib.stride_tricks import sliding_window_view
 
 from chronotome.dsp.audio import Curve, Samples, mono
-from chronotome.dsp.rises import octave_rises
+from chronotome.dsp.onsets.rises import octave_rises
 from chronotome.units import Frames
 
 PREDICTION_ORDER = 16

@@ -9,9 +9,9 @@ from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
 from chronotome.files.marks import Mark, marks_of, read_marks, write_marks
 from chronotome.progress import Progress
 from chronotome.session.edits.marks import add_onsets
+from chronotome.ui.commands.marks import MarkCommands
+from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted
-from chronotome.ui.mark_commands import MarkCommands
 
 
 class MarkFiles:

@@ -16,10 +16,10 @@ from chronotome.session.follow import beats_of
 from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.model import Session, Take, Track
 from chronotome.session.tighten import FAR_MS, targets_of
+from chronotome.ui.controls.figures import counted, plain
+from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted, plain
 from chronotome.ui.guarded import guarded
-from chronotome.ui.soon import Soon
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.view_state import Stage
 

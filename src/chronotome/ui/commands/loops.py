@@ -12,8 +12,8 @@ from chronotome.progress import Progress
 from chronotome.session.edits.timing import set_loop
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.model import TrackId
+from chronotome.ui.controls.figures import plain
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import plain
 from chronotome.ui.timeline.shown import Shown, shown_of
 
 PULL_SECONDS = 0.150

@@ -6,12 +6,12 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy.ndimage import maximum_filter1d
 
-from chronotome.dsp.attack import rows_around
 from chronotome.dsp.audio import Curve
 from chronotome.dsp.network import Features
-from chronotome.dsp.novelty import Novelty
-from chronotome.dsp.peaks import local_maxima
-from chronotome.dsp.rises import Rises
+from chronotome.dsp.onsets.attack import rows_around
+from chronotome.dsp.onsets.novelty import Novelty
+from chronotome.dsp.onsets.peaks import local_maxima
+from chronotome.dsp.onsets.rises import Rises
 from chronotome.units import Frames
 
 REACH = 0.030

@@ -8,16 +8,16 @@ import soxr
 from numpy.typing import NDArray
 from threadpoolctl import threadpool_limits
 
-from chronotome.dsp.attack import first_frames
 from chronotome.dsp.audio import Audio, Curve
 from chronotome.dsp.bands import Material
-from chronotome.dsp.candidates import features_of, find_candidates, shapes_of
-from chronotome.dsp.crowds import strongest_within
-from chronotome.dsp.listener import Listener
 from chronotome.dsp.network import Features, network
-from chronotome.dsp.novelty import Novelty, novelty
-from chronotome.dsp.rises import Rises, octave_rises
-from chronotome.dsp.slow import KINDS, LISTENED, UNSURE_MS, Unsure, heard_again
+from chronotome.dsp.onsets.attack import first_frames
+from chronotome.dsp.onsets.candidates import features_of, find_candidates, shapes_of
+from chronotome.dsp.onsets.crowds import strongest_within
+from chronotome.dsp.onsets.listener import Listener
+from chronotome.dsp.onsets.novelty import Novelty, novelty
+from chronotome.dsp.onsets.rises import Rises, octave_rises
+from chronotome.dsp.onsets.slow import KINDS, LISTENED, UNSURE_MS, Unsure, heard_again
 from chronotome.dsp.spectrum import in_threads
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.units import Frames

@@ -23,8 +23,8 @@ from chronotome.session.edits.timing import set_loop
 from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
+from chronotome.ui.controls.figures import counted as counted_words
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted as counted_words
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.view_state import MarkSnap
 from chronotome.units import gain_of
@@ -42,8 +42,6 @@ class MarkCommands:
 
     def __init__(self, desk: Desk) -> None:
         self._desk = desk
-        self.reaction_ms = 0.0
-        """By which a hand is late; set from the settings."""
 
     @property
     def shown(self) -> Shown | None:
@@ -201,7 +199,7 @@ class MarkCommands:
         source, snap = self._source(shown), self._desk.view.mark_snap
         if source is None or snap is MarkSnap.NOTHING:
             return frame
-        from chronotome.dsp.attack import nearest_attack, nearest_crossing  # noqa: PLC0415 - SciPy takes longer than the window to open
+        from chronotome.dsp.onsets.attack import nearest_attack, nearest_crossing  # noqa: PLC0415 - SciPy takes longer than the window to open
 
         ratio = source.rate / shown.recording.rate
         at = round(frame * ratio)
@@ -218,7 +216,7 @@ class MarkCommands:
             return
         position = transport.position
         if transport.is_playing:
-            position = max(0.0, position - self.reaction_ms / 1000 * self._desk.session.rate)
+            position = max(0.0, position - self._desk.preferences.reaction_seconds * self._desk.session.rate)
         frame = max(shown.clip.source_start, shown.recording_frame(position))
         if transport.is_playing:
             frame = self.pulled(shown, frame, reach=EAR_REACH)
@@ -278,7 +276,7 @@ class MarkCommands:
         source = self._source(shown)
         if source is None:
             return
-        from chronotome.dsp.attack import nearest_attack  # noqa: PLC0415 - SciPy takes longer than the window to open
+        from chronotome.dsp.onsets.attack import nearest_attack  # noqa: PLC0415 - SciPy takes longer than the window to open
 
         ratio, onsets = source.rate / shown.recording.rate, shown.recording.onsets
         moves = []

@@ -12,9 +12,9 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy.ndimage import gaussian_filter1d
 
+from chronotome.dsp.beats.pacing import Pacing
+from chronotome.dsp.beats.tempo import ALL, LOW, Weights
 from chronotome.dsp.network import beat_networks
-from chronotome.dsp.pacing import Pacing
-from chronotome.dsp.tempo import ALL, LOW, Weights
 from chronotome.units import SecondsArray
 
 RATIOS = (1 / 3, 0.5, 2 / 3, 0.75, 1.0, 1.25, 4 / 3, 1.5, 2.0, 2.5, 3.0)

@@ -21,12 +21,12 @@ from chronotome.session.edits.tracks import (
 )
 from chronotome.session.model import Track, replace
 from chronotome.session.onsets import OnsetId
-from chronotome.ui.clip_commands import ClipCommands
+from chronotome.ui.commands.clips import ClipCommands
+from chronotome.ui.commands.fit import FitCommands
+from chronotome.ui.commands.loops import LoopCommands
+from chronotome.ui.commands.marks import MarkCommands
+from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.desk import Desk
-from chronotome.ui.fit_commands import FitCommands
-from chronotome.ui.loop_commands import LoopCommands
-from chronotome.ui.mark_commands import MarkCommands
-from chronotome.ui.section_commands import SectionCommands
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import Stage
 

@@ -5,8 +5,7 @@ from dataclasses import dataclass, field, replace
 import numpy as np
 
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.listener import Listener
-from chronotome.dsp.loops import (
+from chronotome.dsp.beats.loops import (
     EXACT_TOLERANCE,
     STARTS_ON_ONE,
     Evidence,
@@ -20,13 +19,14 @@ from chronotome.dsp.loops import (
     rounds_in,
     spans_of,
 )
-from chronotome.dsp.metre import Answer, likeliest
-from chronotome.dsp.names import tempo_in_name
-from chronotome.dsp.onsets import SURE_STRENGTH, DetectedOnsets
-from chronotome.dsp.pacing import Pacing, first_pacing
-from chronotome.dsp.ranking import AGREES, EXACT, TempoCandidate, Told, ranked, told_by_name_too
-from chronotome.dsp.swing import Swing, swing_of
-from chronotome.dsp.tempo import Weights, onset_weights
+from chronotome.dsp.beats.metre import Answer, likeliest
+from chronotome.dsp.beats.names import tempo_in_name
+from chronotome.dsp.beats.pacing import Pacing, first_pacing
+from chronotome.dsp.beats.ranking import AGREES, EXACT, TempoCandidate, Told, ranked, told_by_name_too
+from chronotome.dsp.beats.swing import Swing, swing_of
+from chronotome.dsp.beats.tempo import Weights, onset_weights
+from chronotome.dsp.onsets.detection import SURE_STRENGTH, DetectedOnsets
+from chronotome.dsp.onsets.listener import Listener
 from chronotome.units import SecondsArray
 
 LEAST_STRENGTH = 20.0

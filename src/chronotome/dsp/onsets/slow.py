@@ -6,8 +6,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.network import Features, network
-from chronotome.dsp.newcomers import AFTER, newcomers_of
-from chronotome.dsp.novelty import Low
+from chronotome.dsp.onsets.newcomers import AFTER, newcomers_of
+from chronotome.dsp.onsets.novelty import Low
 from chronotome.units import Frames
 
 UNSURE_MS, VERY_UNSURE_MS = 0.7, 0.9

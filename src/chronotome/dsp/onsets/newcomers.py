@@ -4,9 +4,9 @@ import numpy as np
 import scipy.fft
 from numpy.typing import NDArray
 
-from chronotome.dsp.attack import rows_around
 from chronotome.dsp.audio import Curve
 from chronotome.dsp.network import Features
+from chronotome.dsp.onsets.attack import rows_around
 from chronotome.dsp.spectrum import periodic_hann
 from chronotome.units import Frames
 

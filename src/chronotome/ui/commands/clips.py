@@ -22,8 +22,8 @@ from chronotome.session.edits.clips import (
 from chronotome.session.grid import nearest_lines
 from chronotome.session.limits import LONGEST_NAME
 from chronotome.session.model import Clip, Session, Track, TrackId
+from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted
 from chronotome.ui.timeline.clip_drag import MOST_REPEATS, STRAIGHT, period_of
 from chronotome.ui.timeline.shown import shown_of
 

@@ -20,10 +20,10 @@ from chronotome.session.edits.timing import set_tempo
 from chronotome.session.fit import BeatMap, Measured
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Session, Take, Track
+from chronotome.ui.controls.figures import counted, plain
+from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted, plain
 from chronotome.ui.guarded import guarded
-from chronotome.ui.soon import Soon
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.view_state import Stage

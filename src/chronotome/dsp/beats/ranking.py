@@ -5,8 +5,8 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from chronotome.dsp.loops import Heard, Proposal, rarity
-from chronotome.dsp.tempo import FASTEST, SLOWEST
+from chronotome.dsp.beats.loops import Heard, Proposal, rarity
+from chronotome.dsp.beats.tempo import FASTEST, SLOWEST
 
 EXACT = 6
 """Decimals of a tempo: a loop of minutes still ends on its frame."""

@@ -37,9 +37,9 @@ from chronotome.bridge.shelf import Shelf
 from chronotome.errors import readable
 from chronotome.files.names import path_from, path_words, words_shown
 from chronotome.files.shelf import ShelfEntry
+from chronotome.ui.controls.figures import counted, plain
+from chronotome.ui.controls.plain_text import tip
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import counted, plain
-from chronotome.ui.plain_text import tip
 from chronotome.ui.theme import colour, figure_font, text_font
 
 HEADERS = ("file", "bpm", "length", "kHz")

@@ -11,8 +11,8 @@ from functools import lru_cache
 import numpy as np
 import scipy.fft
 
-from chronotome.dsp.listener import Listener
-from chronotome.dsp.tempo import FASTEST, Weights
+from chronotome.dsp.beats.tempo import FASTEST, Weights
+from chronotome.dsp.onsets.listener import Listener
 from chronotome.units import SecondsArray
 
 LONGEST_LOOP = 90.0

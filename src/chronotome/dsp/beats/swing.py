@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chronotome.dsp.tempo import Weights
+from chronotome.dsp.beats.tempo import Weights
 from chronotome.units import SecondsArray
 
 FEWEST = 6

@@ -18,11 +18,11 @@ from chronotome.session.edits.fitting import led
 from chronotome.session.edits.timing import set_metre, set_tempo
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, beat_in, position_words
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.figures import clock, plain
 from chronotome.ui.controls.meter import Meter
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.typed import FigureLabel, number_in
 from chronotome.ui.desk import Desk
-from chronotome.ui.figures import clock, plain
 from chronotome.ui.theme import icon
 
 HEIGHT = 52

@@ -1,0 +1,35 @@
+"""What the person chose for the application, beyond any session: kept as soon as it is another."""
+
+from pathlib import Path
+
+import msgspec
+
+from chronotome.files.places import Settings, save_settings, with_recent
+
+
+class Preferences:
+    """The settings as they are now. `keep` is the one way to another value."""
+
+    def __init__(self, settings: Settings) -> None:
+        self._settings = settings
+
+    @property
+    def settings(self) -> Settings:
+        return self._settings
+
+    @property
+    def reaction_seconds(self) -> float:
+        """By which a hand is late that beats along."""
+        return self._settings.reaction_ms / 1000
+
+    def keep(self, **changes: object) -> None:
+        """Other values for some of them, on disk at once."""
+        self._use(msgspec.structs.replace(self._settings, **changes))
+
+    def remember(self, folder: Path) -> None:
+        """The folder is the most recent session."""
+        self._use(with_recent(self._settings, folder))
+
+    def _use(self, settings: Settings) -> None:
+        self._settings = settings
+        save_settings(settings)
