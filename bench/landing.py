@@ -16,6 +16,7 @@ from chronotome.render.plan import plan_for
 from chronotome.render.pool import Source
 from chronotome.render.proof import joins_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
+from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
@@ -48,8 +49,8 @@ def main() -> None:
         targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
         again = detect_onsets(audio_of(heard, RATE)).frames
         distance = 1000 * np.abs(again[:, None] - targets.target[None]).min(axis=0) / RATE
-        take = plan.tracks[0].clips[0].take
-        landed = np.interp(targets.played + take.source[0] - take.played_at, take.source, take.heard)
+        anchors = anchors_of(session, session.tracks[0], session.tracks[0].clips[0].take)
+        landed = anchors.heard_at((targets.played + anchors.offset).astype(np.float64))
         off = 1000 * np.abs(landed - targets.target) / RATE
         verbatim = ""
         if way is not MoveBy.TAPE:

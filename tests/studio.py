@@ -5,10 +5,12 @@ import numpy as np
 from chronotome.dsp.overview import Overview
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Side
-from chronotome.render.plan import plan_for
+from chronotome.render.plan import ClipPlan, Plan, TrackPlan, plan_for
 from chronotome.render.pool import Source
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
+from chronotome.session.anchors import Window
 from chronotome.session.model import Recording, Session
+from chronotome.session.score import Score
 from sounds import noise_hits
 from strategies import RATE
 
@@ -26,17 +28,30 @@ class Studio:
     def load(self, recording: Recording, *, seed: int = 1) -> None:
         frames = list(recording.onsets.frames)
         samples = noise_hits(frames, recording.frames, rate=RATE, channels=recording.channels, seed=seed)
-        region = self.arena.allocate(*samples.shape)
-        region.samples[:] = samples
-        source = Source(recording.content, region, RATE, Overview(len(samples)))
-        source.finish()
-        self.sources[recording.content] = source
+        self.put(recording.content, samples)
 
     def heard(self, session: Session, side: Side = Side.EDITED) -> np.ndarray:
         for recording in session.recordings:
             if recording.content not in self.sources:
                 self.load(recording)
-        mix = render_mix(self.renderer, plan_for(session), self.sources)
+        return self._read(plan_for(session), side)
+
+    def put(self, content: str, samples: np.ndarray) -> None:
+        """Other sound than a session's."""
+        region = self.arena.allocate(*samples.shape)
+        region.samples[:] = samples
+        self.sources[content] = Source(content, region, RATE, Overview(len(samples)))
+        self.sources[content].finish()
+
+    def played(self, score: Score) -> np.ndarray:
+        """A score by itself, all of it."""
+        heard, source = (score.heard[0], score.until[-1]), (score.start.min(), score.end.max())
+        window = Window(*map(int, (*heard, *source)))
+        clip = ClipPlan(1, score, window, 0, 1.0)
+        return self._read(Plan(score.rate, window.end, (TrackPlan(1.0, (clip,)),)), Side.EDITED)
+
+    def _read(self, plan: Plan, side: Side) -> np.ndarray:
+        mix = render_mix(self.renderer, plan, self.sources)
         offline = OfflineMix(mix, self.arena)
         blocks = [offline.read(at, min(BLOCK, mix.frames - at), side) for at in range(0, mix.frames, BLOCK)]
         return np.concatenate(blocks)  # block by block, as a player does

@@ -1,5 +1,7 @@
 """Clips as they are heard: what is cut, joined, moved, faded and laid over one another."""
 
+import dataclasses
+
 import numpy as np
 import pytest
 
@@ -7,7 +9,18 @@ from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.mix import Side
 from chronotome.render.plan import SOFT_SECONDS, plan_for
 from chronotome.session.anchors import window_of
-from chronotome.session.edits.clips import copy, crop, delete, join, move, repeat, set_clip, split, trim
+from chronotome.session.edits.clips import (
+    copy,
+    crop,
+    delete,
+    join,
+    move,
+    repeat,
+    reverse,
+    set_clip,
+    split,
+    trim,
+)
 from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.tracks import (
     add_track,
@@ -19,6 +32,7 @@ from chronotome.session.edits.tracks import (
     set_pan,
 )
 from chronotome.session.model import Session, check, replace
+from chronotome.session.score import joined
 from strategies import RATE, simple_session
 from studio import Studio
 
@@ -338,3 +352,77 @@ def test_only_what_sounds_is_rendered_and_what_several_play_is_held_once(studio)
     assert 0 < once <= studio.renderer.cache.bytes
     studio.heard(copy(session, places_of(session), 2 * RATE))
     assert studio.renderer.cache.held == once
+
+
+@pytest.mark.parametrize("move_by", MoveBy)
+def test_a_reversed_clip_sounds_from_its_end_to_its_start_where_it_is(studio, move_by):
+    session = tightened(move_by)
+    track = session.tracks[0].id
+    session = split(session, track, [2 * STEP, 5 * STEP])
+    places = places_of(session)
+    first, last = windows_of(session)[1]
+    before = studio.heard(session)
+
+    turned = reverse(session, [places[1]])
+    check(turned)
+    heard = studio.heard(turned)
+
+    assert windows_of(turned) == windows_of(session)
+    inside = slice(first + SOFT, last - SOFT)  # its edges are softened: nothing goes on beside them now
+    np.testing.assert_array_equal(heard[inside], before[first:last][::-1][SOFT:-SOFT])
+    np.testing.assert_array_equal(heard[: first - SOFT], before[: first - SOFT])
+    np.testing.assert_array_equal(studio.heard(reverse(turned, [places[1]])), before)
+    parts = split(turned, track, [3 * STEP, 4 * STEP])
+    assert len(parts.tracks[0].clips) == 5
+    np.testing.assert_array_equal(studio.heard(parts), heard)
+
+
+def test_a_part_of_a_reversed_clip_is_turned_back_where_it_is(studio):
+    session = tightened(strength=0.0)
+    session = reverse(session, places_of(session))
+    parts = split(session, session.tracks[0].id, [3 * STEP])
+    place = places_of(parts)[int(np.argmax([start for start, _ in windows_of(parts)]))]
+
+    back = reverse(parts, [place])
+
+    assert sorted(windows_of(back)) == sorted(windows_of(parts))
+    assert back.tracks[0].clip(place[1]).take.mirror is None
+
+
+def test_rows_are_heard_as_loud_as_high_and_turned_as_they_say_over_one_another(studio):
+    session = simple_session(FRAMES, TOTAL)
+    studio.heard(session)
+    source = studio.sources[session.recordings[0].content].region.samples[:, 0]
+    edges = np.array([0, 2000, 4000])
+    score = joined(session.recordings[0].content, RATE, MoveBy.CUTTING, edges, edges)
+    free = dataclasses.replace(
+        score,
+        heard=np.array([0, 1000]),
+        gains=np.array([[0.5, 0.25], [1.0, 0.0]]),
+        is_reversed=np.array([False, True]),
+        fade_out=np.array([0, 100]),
+        joins=np.array([False, False]),
+    )
+
+    heard = studio.played(free)
+
+    np.testing.assert_allclose(heard[:1000], source[:1000, None] * [0.5, 0.25], rtol=1e-6)
+    np.testing.assert_allclose(heard[2000:2900, 0], source[2000:4000][::-1][1000:1900], rtol=1e-6)
+    np.testing.assert_allclose(
+        heard[1000:2000, 0], 0.5 * source[1000:2000] + source[2000:4000][::-1][:1000], rtol=1e-5, atol=1e-7
+    )
+    np.testing.assert_allclose(heard[1000:2000, 1], 0.25 * source[1000:2000], rtol=1e-6)
+    assert 0 < np.abs(heard[2990:, 0]).max() < 0.25 * np.abs(source[2000:2010]).max()
+
+
+def test_a_row_at_another_pitch_takes_the_same_time(studio):
+    rate, content = 44100, "c" * 32
+    tone = np.sin(2 * np.pi * 440 * np.arange(rate) / rate).astype(np.float32)[:, None]
+    studio.put(content, tone)
+    score = joined(content, rate, MoveBy.STRETCHING, np.array([0, rate]), np.array([0, rate]))
+
+    heard = studio.played(dataclasses.replace(score, semitones=np.array([7.0])))[:, 0]
+
+    assert len(heard) == rate
+    spectrum = np.abs(np.fft.rfft(heard * np.hanning(rate)))
+    assert spectrum.argmax() == pytest.approx(440 * 2 ** (7 / 12), abs=3)

@@ -111,8 +111,8 @@ def test_a_locked_track_is_moved_by_its_guide(studio):
 
     locked = lock(session, guide, [room])
 
-    plans = [track.clips[0].take for track in plan_for(locked).tracks]
-    np.testing.assert_array_equal(plans[0].source, plans[1].source)
+    plans = [track.clips[0].score for track in plan_for(locked).tracks]
+    np.testing.assert_array_equal(plans[0].start, plans[1].start)
     np.testing.assert_array_equal(plans[0].heard, plans[1].heard)
 
 
@@ -245,4 +245,4 @@ def test_a_mix_grows_from_the_playhead_on(studio):
     assert len(mixes) > 4
     assert lengths == sorted(lengths)
     assert first.min() > 55 * RATE
-    assert len(mixes[-1].lanes[1].starts) == len(plan_for(session).tracks[0].clips[0].take)
+    assert len(mixes[-1].lanes[1].starts) == len(plan_for(session).tracks[0].clips[0].score)

@@ -60,8 +60,8 @@ def test_a_loop_of_four_bars_fills_four_bars_to_the_frame(last_hits, strength):
 
     found = anchors(following(replace(session, tracks=(track,))))
 
-    assert found.heard[0] == 0
-    assert found.heard[-1] == round(9.6 * RATE)
+    assert found.landed[0] == 0
+    assert found.landed[-1] == round(9.6 * RATE)
     assert found.source[-1] == round(LOOP * RATE)
 
 
@@ -74,7 +74,7 @@ def test_what_is_before_beat_one_lies_before_bar_1_and_is_not_squeezed():
     beats = session.tempo.beats_at(targets.fitted / RATE)
     assert beats[:4] == pytest.approx([-3, -2, -1, 0], abs=1e-4)
     assert np.diff(targets.target)[:3] == pytest.approx(0.6 * RATE, abs=2)
-    assert anchors(session).heard[0] >= 0
+    assert anchors(session).landed[0] >= 0
     assert session.tempo.beat_one == pytest.approx(2.4)  # one bar at 100 bpm
 
 
@@ -165,4 +165,4 @@ def test_a_take_that_would_end_before_the_session_begins_sounds_as_played():
 
     found = anchors(session)
 
-    assert found.heard.tolist() == [0, int(found.source[-1] - found.source[0])]
+    assert found.landed.tolist() == [0, int(found.source[-1] - found.source[0])]

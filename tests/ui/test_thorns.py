@@ -106,7 +106,8 @@ def test_a_loop_of_an_odd_tempo_fills_its_bars_to_the_frame(person, tmp_path):
     person.desk.store.apply(lambda session: set_who(session, track, Who.RECORDING), "Follow")
 
     plan = plan_for(person.session)
-    assert plan.tracks[0].clips[0].take.heard[[0, -1]].tolist() == [0, round(9.6 * RATE)]
+    score = plan.tracks[0].clips[0].score
+    assert [score.heard[0], score.until[-1]] == [0, round(9.6 * RATE)]
 
 
 def test_a_pickup_gets_room_before_bar_1_and_the_window_says_so(first):

@@ -9,12 +9,13 @@ from collections.abc import Sequence
 from pathlib import Path
 from typing import TYPE_CHECKING
 
+import numpy as np
+
 from chronotome.cli.common import SILENT, between, heard, put
 from chronotome.cli.fit import add_fit_commands, straighten, tempo
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import Band, Material
 from chronotome.dsp.stretch.segment import MoveBy
-from chronotome.dsp.stretch.warp import WarpMap
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import (
@@ -34,9 +35,10 @@ from chronotome.files.writing import refuse_sources, write_whole
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Side
-from chronotome.render.plan import plan_for, take_plan
+from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
+from chronotome.session.anchors import anchors_of
 from chronotome.session.clock import Clock
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
@@ -351,9 +353,8 @@ def _landed(session: Session, targets: Targets) -> list[int]:
     """Where the rendered plan really puts each onset, read from its anchors."""
     (track,) = session.tracks
     (take,) = track.takes
-    plan = take_plan(session, track, take)
-    offset = int(plan.source[0]) - plan.played_at
-    heard = WarpMap(plan.source, plan.heard).heard_at(targets.played + offset)
+    anchors = anchors_of(session, track, take)
+    heard = anchors.heard_at((targets.played + anchors.offset).astype(np.float64))
     return [round(float(frame)) for frame in heard]
 
 

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from chronotome.dsp.audio import Samples
-from chronotome.dsp.stretch.segment import render_segment, taken
+from chronotome.dsp.stretch.segment import render_hit, taken
 from chronotome.render.arena import Arena, Region
 from chronotome.render.plan import PieceKey
 from chronotome.render.pool import Source
@@ -59,7 +59,7 @@ class PieceCache:
         found = self.get(key, serial)
         if found is not None:
             return found
-        present = [(content, key.start + away) for content, away in key.ears if content in sources]
+        present = [(content, key.start + away) for content, away in key.together if content in sources]
         members = present or [(key.content, key.start)]
         for (content, start), made in zip(members, _made(key, members, sources), strict=True):
             member = key if (content, start) == (key.content, key.start) else _key_of(key, content, start)
@@ -117,10 +117,10 @@ class PieceCache:
 
 
 def _key_of(key: PieceKey, content: ContentHash, start: int) -> PieceKey:
-    """The key of the same piece of another member: its ears are at other distances."""
+    """The key of the same piece of another member: the others are at other distances from it."""
     away = start - key.start
-    ears = tuple((each, distance - away) for each, distance in key.ears)
-    return key._replace(content=content, start=start, end=start + key.end - key.start, ears=ears)
+    together = tuple((each, distance - away) for each, distance in key.together)
+    return key._replace(content=content, start=start, end=start + key.end - key.start, together=together)
 
 
 def _made(
@@ -137,7 +137,16 @@ def _made(
             for content, start in members
         ]
         whole, spanned = np.concatenate(parts, axis=1), (room, room + span)
-    made = render_segment(whole, key.rate, spanned, key.length, move_by=key.move_by, is_last=key.is_last)
+    made = render_hit(
+        whole,
+        key.rate,
+        spanned,
+        key.length,
+        move_by=key.move_by,
+        is_last=key.is_last,
+        semitones=key.semitones,
+        is_reversed=key.is_reversed,
+    )
     widths = np.cumsum([sources[content].region.channels for content, _ in members])[:-1]
     return [np.ascontiguousarray(part) for part in np.split(made, widths, axis=1)]
 

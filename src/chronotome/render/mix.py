@@ -16,7 +16,7 @@ MOST_PLACEMENTS = 1 << 18
 MOST_PARTS = 1 << 16
 HEADER = 8
 COLUMNS = 5
-PART_COLUMNS = 6
+PART_COLUMNS = 10
 OUT_CHANNELS = 2
 TABLE_BYTES = 8 * (HEADER + 3 * MOST_LANES + PART_COLUMNS * MOST_PARTS + COLUMNS * MOST_PLACEMENTS)
 QUARTER = np.pi / 2
@@ -33,13 +33,16 @@ class Side(IntEnum):
 class Part(NamedTuple):
     """What sounds alike: how loud on the left and on the right, and where it comes in and goes out.
 
-    Fades are session frames, by equal power; none where start and end are the same.
+    Fades are session frames, by equal power; none where start and end are the same. A hit of a clip has its
+    own beside those of the clip.
     """
 
     left: float = 1.0
     right: float = 1.0
     fade_in: tuple[int, int] = (0, 0)
     fade_out: tuple[int, int] = (0, 0)
+    hit_in: tuple[int, int] = (0, 0)
+    hit_out: tuple[int, int] = (0, 0)
 
 
 @dataclass(frozen=True, eq=False)
@@ -115,7 +118,14 @@ class MixTable:
             self._lanes[index] = (at, end, lane.side)
             at = end
         for row, part in enumerate(mix.parts):
-            self._parts[row] = (part.left, part.right, *part.fade_in, *part.fade_out)
+            self._parts[row] = (
+                part.left,
+                part.right,
+                *part.fade_in,
+                *part.fade_out,
+                *part.hit_in,
+                *part.hit_out,
+            )
         self._whole[:3] = (mix.serial, mix.frames, len(mix.lanes))
         self._gains[3] = mix.played_gain
 
@@ -150,7 +160,9 @@ class MixTable:
             span = span.reshape(-1, channels) @ fold_down(channels, out.shape[1])
         else:
             span = span.reshape(-1, channels)
-        span = _faded(span, low, high, fades)
+        span = _faded(span, low, high, fades[:4])
+        if fades[5] or fades[7]:
+            span = _faded(span, low, high, fades[4:])
         if left != right and len(target[0]) == OUT_CHANNELS:
             target += span * np.array([left * gain, right * gain], np.float32)
             return

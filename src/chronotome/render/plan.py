@@ -4,15 +4,14 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import NamedTuple
 
-import numpy as np
-
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.render.click import ClickPlan, click_plan
-from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, parts_of, window_of
+from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, parts_of, window_in
 from chronotome.session.limits import ContentHash
 from chronotome.session.memo import MANY, by_identity, by_parts
-from chronotome.session.model import Clip, ClipId, LockGroup, Session, Take, Track
-from chronotome.units import Frames, gain_of
+from chronotome.session.model import Clip, ClipId, Session, Track
+from chronotome.session.score import Score, Together, score_of
+from chronotome.units import gain_of
 
 SOFT_SECONDS = 0.003
 """Over which a cut edge comes in or goes out, so that it does not click."""
@@ -28,50 +27,25 @@ class PieceKey(NamedTuple):
     end: int
     length: int
     is_last: bool
-    ears: "Ears" = ()
+    together: Together = ()
+    semitones: float = 0.0
+    is_reversed: bool = False
 
 
-Ears = tuple[tuple[ContentHash, int], ...]
-"""Recordings stretched as one, each with its distance in frames from the one at hand; empty: alone."""
-
-
-@dataclass(frozen=True, eq=False)
-class TakePlan:
-    """One take: source frames and session frames of its anchors; piece k lies between anchors k and k + 1.
-
-    Invariants: both rise strictly, at the session's rate; two anchors or more.
-    """
-
-    content: ContentHash
-    rate: int
-    move_by: MoveBy
-    source: Frames
-    heard: Frames
-    played_at: int
-    """Session frame at which the first anchor sounds as played."""
-    ears: Ears = ()
-
-    def __len__(self) -> int:
-        return len(self.source) - 1
-
-    def key(self, piece: int) -> PieceKey:
-        start, end = int(self.source[piece]), int(self.source[piece + 1])
-        length = int(self.heard[piece + 1] - self.heard[piece])
-        is_last = piece == len(self) - 1
-        return PieceKey(self.content, self.rate, self.move_by, start, end, length, is_last, self.ears)
-
-    def same_pieces(self, other: "TakePlan") -> Frames:
-        """For each piece, which piece of another plan has the same key; -1 where none has."""
-        mine = (self.content, self.rate, self.move_by, self.ears)
-        if (other.content, other.rate, other.move_by, other.ears) != mine:
-            return np.full(len(self), -1)
-        at = np.minimum(np.searchsorted(other.source[:-1], self.source[:-1]), len(other) - 1)
-        same = other.source[at] == self.source[:-1]
-        same &= other.source[at + 1] == self.source[1:]
-        same &= np.diff(other.heard)[at] == np.diff(self.heard)
-        same[-1] &= at[-1] == len(other) - 1
-        same[:-1] &= at[:-1] != len(other) - 1
-        return np.where(same, at, -1)
+def piece_of(score: Score, row: int) -> PieceKey:
+    """The piece that a row plays."""
+    return PieceKey(
+        score.recordings[int(score.recording[row])],
+        score.rate,
+        score.move_by,
+        int(score.start[row]),
+        int(score.end[row]),
+        int(score.length[row]),
+        not score.joins[row],
+        score.together,
+        float(score.semitones[row]),
+        bool(score.is_reversed[row]),
+    )
 
 
 class Fade(NamedTuple):
@@ -83,28 +57,24 @@ class Fade(NamedTuple):
 
 @dataclass(frozen=True, eq=False)
 class ClipPlan:
-    """A window on a take: which part of it sounds, how loud, and how it begins and ends."""
+    """A window on a score: which part of it sounds, how loud, and how it begins and ends."""
 
     id: ClipId
-    take: TakePlan
+    score: Score
     window: Window
+    played_at: int
+    """Session frame at which its first source frame sounds as played."""
     gain: float
     """Its own; 0 where it is muted."""
     fade_in: Fade | None = None
     fade_out: Fade | None = None
 
     @property
-    def played_at(self) -> int:
-        """Session frame at which its first source frame sounds as played."""
-        return self.take.played_at + self.window.first - int(self.take.source[0])
-
-    @property
-    def pieces(self) -> slice:
-        """Those of the take's pieces that sound in the window, be it in part."""
-        heard = self.take.heard
-        first = int(heard.searchsorted(self.window.start, "right")) - 1
-        last = int(heard.searchsorted(self.window.end, "left"))
-        return slice(max(0, first), min(last, len(self.take)))
+    def rows(self) -> slice:
+        """Those of the score's rows that sound in the window, be it in part."""
+        first = int(self.score.until.searchsorted(self.window.start, "right"))
+        last = int(self.score.heard.searchsorted(self.window.end, "left"))
+        return slice(min(first, max(0, last - 1)), last)
 
 
 @dataclass(frozen=True, eq=False)
@@ -154,19 +124,20 @@ def clip_plans(session: Session, track: Track) -> tuple[ClipPlan, ...]:
 
 def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
     """One clip by itself, its edges as the person faded them."""
-    return _clip_plan(
-        take_plan(session, track, clip.take), clip, window_of(session, track, clip), session.rate
-    )
+    score, anchors = score_of(session, track, clip), anchors_of(session, track, clip.take)
+    window = window_in(anchors, clip, session.recording_of(clip), session.rate)
+    return _clip_plan(score, clip, window, anchors, session.rate)
 
 
 @by_identity(MANY)
-def _clip_plan(take: TakePlan, clip: Clip, window: Window, rate: int) -> ClipPlan:
+def _clip_plan(score: Score, clip: Clip, window: Window, anchors: Anchors, rate: int) -> ClipPlan:
     length = window.end - window.start
     rise, fall = (min(length, round(seconds * rate)) for seconds in (clip.fade_in, clip.fade_out))
     return ClipPlan(
         clip.id,
-        take,
+        score,
         window,
+        window.first - anchors.offset,
         0.0 if clip.is_muted else gain_of(clip.level),
         Fade(window.start, window.start + rise) if rise else None,
         Fade(window.end - fall, window.end) if fall else None,
@@ -175,7 +146,7 @@ def _clip_plan(take: TakePlan, clip: Clip, window: Window, rate: int) -> ClipPla
 
 def _faded(clips: tuple[ClipPlan, ...], rate: int) -> tuple[ClipPlan, ...]:
     """Neighbours that overlap cross over; an edge that was cut is softened where nothing goes on after it."""
-    if len(clips) < 2 and not any(_is_cut(clip) for clip in clips):
+    if len(clips) < 2 and not any(_begins_late(clip) or _ends_early(clip) for clip in clips):
         return clips
     soft = _soft_frames(rate)
     ordered = sorted(clips, key=lambda clip: (clip.window.start, clip.window.end))
@@ -184,9 +155,13 @@ def _faded(clips: tuple[ClipPlan, ...], rate: int) -> tuple[ClipPlan, ...]:
     return tuple(_with_edges(before, clip, after, soft) for before, clip, after in pairs)
 
 
-def _is_cut(clip: ClipPlan) -> bool:
-    source = clip.take.source
-    return (clip.window.first, clip.window.last) != (int(source[0]), int(source[-1]))
+def _begins_late(clip: ClipPlan) -> bool:
+    """Whether something of its score would sound before the clip begins."""
+    return clip.window.start > int(clip.score.heard[0])
+
+
+def _ends_early(clip: ClipPlan) -> bool:
+    return clip.window.end < int(clip.score.until[-1])
 
 
 @lru_cache
@@ -201,12 +176,12 @@ def _with_edges(before: ClipPlan | None, clip: ClipPlan, after: ClipPlan | None,
     if before is not None and _overlaps(before.window, window):
         over = Fade(window.start, min(before.window.end, window.end))
         rise = over if rise is None or over.end > rise.end else rise
-    elif rise is None and window.first > clip.take.source[0] and not _goes_on(before, clip):
+    elif rise is None and _begins_late(clip) and not _goes_on(before, clip):
         rise = Fade(window.start, window.start + min(soft, reach // 2))
     if after is not None and _overlaps(window, after.window):
         over = Fade(max(after.window.start, window.start), min(window.end, after.window.end))
         fall = over if fall is None or over.start < fall.start else fall
-    elif fall is None and window.last < clip.take.source[-1] and not _goes_on(clip, after):
+    elif fall is None and _ends_early(clip) and not _goes_on(clip, after):
         fall = Fade(window.end - min(soft, reach // 2), window.end)
     rise, fall = (fade if fade is not None and fade.end > fade.start else None for fade in (rise, fall))
     return (
@@ -224,49 +199,10 @@ def _goes_on(before: ClipPlan | None, after: ClipPlan | None) -> bool:
     return (
         before is not None
         and after is not None
-        and before.take is after.take
-        and before.window.last == after.window.first
+        and before.score is after.score
+        and (before.window.last == after.window.first or before.window.first == after.window.last)
         and before.window.end == after.window.start
         and before.gain == after.gain
         and before.fade_out is None
         and after.fade_in is None
     )
-
-
-def take_plan(session: Session, track: Track, take: Take) -> TakePlan:
-    """The pieces of one take, and what they are stretched with."""
-    guide = session.track(session.guide_of(track.id))
-    anchors = anchors_of(session, track, take)
-    group = session.group_of(track.id)
-    is_alone = group is None or guide.move_by is MoveBy.TAPE or _is_untouched(anchors)
-    ears = () if is_alone or group is None else _ears(session, group, take, anchors.offset)
-    return _take_plan(take, anchors, session.rate, guide.move_by, ears)
-
-
-@by_identity(MANY)
-def _take_plan(take: Take, anchors: Anchors, rate: int, move_by: MoveBy, ears: Ears) -> TakePlan:
-    played_at = int(anchors.source[0]) - anchors.offset
-    return TakePlan(take.recording, rate, move_by, anchors.source, anchors.heard, played_at, ears)
-
-
-def _is_untouched(anchors: Anchors) -> bool:
-    """Whether all of it sounds where it was played."""
-    return len(anchors.source) == 2 and bool((anchors.heard - anchors.source == -anchors.offset).all())
-
-
-def _ears(session: Session, group: LockGroup, take: Take, offset: int) -> Ears:
-    """The recordings of a lock group, each with how much later the same moment is in it than at `offset`."""
-    beside = (session.beside(session.track(each), take) for each in group.tracks)
-    return _same(
-        tuple(
-            (other.recording, session.source_at_session_rate(other)[0] - other.start - offset)
-            for other in beside
-            if other is not None
-        )
-    )
-
-
-@lru_cache(maxsize=1024)
-def _same(ears: Ears) -> Ears:
-    """One object for equal ones: plans are found by identity."""
-    return ears

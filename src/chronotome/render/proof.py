@@ -40,13 +40,12 @@ def joins_of(plan: Plan) -> Frames:
         if track.gain == 0:
             continue
         for clip in track.clips:
-            take = clip.take
-            changed = np.diff(take.heard) != np.diff(take.source)
-            inside = take.heard[1:-1][changed[:-1] | changed[1:]]
-            joins.append(inside[(inside > clip.window.start) & (inside < clip.window.end)])
-            joins.append(
-                np.array([clip.window.start] if clip.window.first > take.source[0] else [], np.int64)
-            )
+            score, window = clip.score, clip.window
+            changed = ~score.as_recorded
+            inside = score.heard[1:][changed[:-1] | changed[1:]]
+            joins.append(inside[(inside > window.start) & (inside < window.end)])
+            is_cut = window.start > score.heard[0]
+            joins.append(np.array([window.start] if is_cut else [], np.int64))
     return np.unique(np.concatenate(joins)) if joins else np.zeros(0, np.int64)
 
 

@@ -1,11 +1,11 @@
 """Where every frame of a clip sounds: targets, beats and ends as one map, the only one."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.segment import ENGINES, MoveBy
 from chronotome.dsp.stretch.warp import rising
 from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap
@@ -26,31 +26,47 @@ LEAST_BEAT = 1e-4
 
 @dataclass(frozen=True, eq=False)
 class Anchors:
-    """Source frames, at the session's rate, and the session frames at which they sound.
+    """Source frames, at the session's rate, and the session frames at which they land.
 
-    Invariants: both rise strictly; two anchors or more. `offset` leads from frames as played to source.
+    Invariants: both rise strictly; two anchors or more. `offset` leads from frames as played to source. A
+    reversed take is heard at `axis` less where it lands.
     """
 
     source: Frames
-    heard: Frames
+    landed: Frames
     offset: int
+    axis: int | None = None
+
+    def landed_at(self, source: NDArray[np.float64]) -> NDArray[np.float64]:
+        """Session frames at which source frames land, straight on at both ends: what Tighten is about."""
+        return _straight_on(source, self.source, self.landed)
 
     def heard_at(self, source: NDArray[np.float64]) -> NDArray[np.float64]:
-        """Session frames at which source frames sound, at the session's rate; straight on at both ends."""
-        first, last = (
-            (self.heard[at] - self.heard[at - 1]) / (self.source[at] - self.source[at - 1]) for at in (1, -1)
-        )
-        inside = np.interp(source, self.source, self.heard)
-        before = np.minimum(source - self.source[0], 0) * first
-        return np.asarray(inside + before + np.maximum(source - self.source[-1], 0) * last)
+        """Session frames at which source frames sound; straight on at both ends."""
+        return self.mirrored(self.landed_at(source))
+
+    def source_at(self, heard: NDArray[np.float64]) -> NDArray[np.float64]:
+        """Source frames that sound at session frames; straight on at both ends."""
+        return _straight_on(self.mirrored(heard), self.landed, self.source)
 
     def heard_of(self, source: float) -> int:
         """The session frame at which a source frame sounds."""
         return round(float(self.heard_at(np.array([source]))[0]))
 
     def source_of(self, heard: float) -> float:
-        """The source frame that sounds at a session frame, within the take."""
-        return float(np.interp(heard, self.heard, self.source))
+        """The source frame that sounds at a session frame."""
+        return float(self.source_at(np.array([heard]))[0])
+
+    def mirrored(self, frames: NDArray[np.float64]) -> NDArray[np.float64]:
+        """From where frames land to where they sound, and back: the same but in a reversed take."""
+        return frames if self.axis is None else self.axis - frames
+
+
+def _straight_on(frames: NDArray[np.float64], known: Frames, there: Frames) -> NDArray[np.float64]:
+    """From one column of anchors to the other; past both ends as steep as between the last two."""
+    first, last = ((there[at] - there[at - 1]) / (known[at] - known[at - 1]) for at in (1, -1))
+    before = np.minimum(frames - known[0], 0) * first
+    return np.asarray(np.interp(frames, known, there) + before + np.maximum(frames - known[-1], 0) * last)
 
 
 def extent_of(session: Session) -> int:
@@ -94,9 +110,10 @@ def heard_beats_of(session: Session, track: Track, take: Take | None = None) -> 
 def anchors_of(session: Session, track: Track, take: Take) -> Anchors:
     """The map of a take: by its own targets and beats, or by its guide's, and both of its ends."""
     guide, leading = session.leading(track, take)
-    return _anchors(
+    recording = session.recording_of(take)
+    anchors = _anchors(
         take,
-        session.recording_of(take),
+        recording,
         guide.move_by,
         session.group_of(track.id) is not None,
         targets_of(session, guide, leading),
@@ -106,6 +123,14 @@ def anchors_of(session: Session, track: Track, take: Take) -> Anchors:
         counted_of(session, leading),
         session.rate,
     )
+    return anchors if take.mirror is None else _turned(anchors, take, recording, session.rate)
+
+
+@by_identity(MANY)
+def _turned(anchors: Anchors, take: Take, recording: Recording, rate: int) -> Anchors:
+    """The map of a reversed take: the span that was turned lies where it did."""
+    edges = np.rint(np.array(take.mirror) * rate / recording.rate)
+    return replace(anchors, axis=int(np.rint(anchors.landed_at(edges)).sum()))
 
 
 @by_identity(MANY)
@@ -124,7 +149,7 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
     start, end = (round(frame * rate / recording.rate) for frame in (take.source_start, take.source_end))
     offset = start - take.start
     played, landed = targets.played, targets.target
-    if fit is not None and move_by is not MoveBy.CUTTING:
+    if fit is not None and ENGINES[move_by].warps_between:
         played, landed = _with_beats(fit, played, landed, int(BEAT_APART_SECONDS * rate))
     if not len(played) or (landed == played).all():
         source, heard = np.array([start, end]), np.array([take.start, take.start + end - start])
@@ -134,8 +159,9 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
     else:
         source, heard = _with_ends(played + offset, landed, start, end, take.start, keeps_tail=is_locked)
     if len(source) < 2:  # all of it would sound before the session's first frame
-        return Anchors(np.array([start, end]), np.array([take.start, take.start + end - start]), offset)
-    if move_by is not MoveBy.CUTTING:
+        heard = np.array([take.start, take.start + end - start])
+        return Anchors(np.array([start, end]), heard, offset)
+    if ENGINES[move_by].warps_between:
         source, heard = _with_faint(leading, led, counts, rate, source, heard, offset)
     return Anchors(source, heard, offset)
 
@@ -153,17 +179,18 @@ class Window:
 
 def window_of(session: Session, track: Track, clip: Clip) -> Window:
     """Where a clip's edges sound. Parts of one take meet at the very same frame."""
-    return _window(anchors_of(session, track, clip.take), clip, session.recording_of(clip), session.rate)
+    return window_in(anchors_of(session, track, clip.take), clip, session.recording_of(clip), session.rate)
 
 
 @by_identity(MANY)
-def _window(anchors: Anchors, clip: Clip, recording: Recording, rate: int) -> Window:
+def window_in(anchors: Anchors, clip: Clip, recording: Recording, rate: int) -> Window:
     first, last = int(anchors.source[0]), int(anchors.source[-1])
     if clip.head:
         first = min(max(first, round(clip.source_start * rate / recording.rate)), last - 1)
     if clip.tail:
         last = max(min(last, round(clip.source_end * rate / recording.rate)), first + 1)
-    start, end = np.rint(anchors.heard_at(np.array([first, last], np.float64))).astype(np.int64).tolist()
+    landed = np.rint(anchors.landed_at(np.array([first, last], np.float64)))
+    start, end = np.sort(anchors.mirrored(landed)).astype(np.int64).tolist()
     return Window(start, max(end, start + 1), first, last)
 
 

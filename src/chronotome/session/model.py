@@ -82,6 +82,11 @@ class Take(Struct, frozen=True):
     touches: tuple[Touch, ...] = ()
     beat: Beat = 0.0
     """Beat of the song on which the recording's beat one lies while it follows the song."""
+    mirror: tuple[FrameNumber, FrameNumber] | None = None
+    """A span of the recording that sounds from its end to its start, as edited, in the place that it has.
+
+    What is around it is turned with it.
+    """
 
     def touch_of(self, onset: OnsetId) -> Touch | None:
         return next((touch for touch in self.touches if touch.onset == onset), None)
@@ -356,6 +361,10 @@ def _check_clips(session: Session) -> None:
             raise ValueError(f"clip {clip.id} names a recording that is not in the session")
         if not 0 <= clip.take.source_start < clip.take.source_end <= frames[clip.recording]:
             raise ValueError(f"clip {clip.id} does not lie within its recording")
+        if clip.take.mirror is not None and not (
+            0 <= clip.take.mirror[0] < clip.take.mirror[1] <= frames[clip.recording]
+        ):
+            raise ValueError(f"clip {clip.id} is turned about what is not in its recording")
         if not 0 <= clip.source_start < clip.source_end or min(clip.head, clip.tail) < 0:
             raise ValueError(f"clip {clip.id} has nothing left between its ends")
 

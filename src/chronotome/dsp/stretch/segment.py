@@ -33,22 +33,38 @@ class MoveBy(StrEnum):
 
 
 class Middle(Protocol):
-    """Renders what lies between two verbatim parts: source [start, end) to `length` frames."""
+    """Renders source frames [start, end) to `length` frames."""
 
     def __call__(self, source: Samples, rate: int, start: int, end: int, length: int) -> Samples: ...
 
 
+def _at_tape_speed(
+    source: Samples,
+    rate: int,  # noqa: ARG001 - as the others are called
+    start: int,
+    end: int,
+    length: int,
+) -> Samples:
+    return at_other_speed(source, start, end, length)
+
+
 @dataclass(frozen=True)
 class Engine:
-    """How the middle is made, and for how many seconds an attack stays verbatim."""
+    """A way to move sound, and what it needs: the one table that plan, anchors and renderer read."""
 
     middle: Middle
-    attack: float
+    attack: float | None
+    """Seconds from each anchor on that stay verbatim; None: all of a span is treated alike, its ends too."""
+    warps_between: bool
+    """What lies between two hits becomes longer or shorter: beats and faint attacks are anchors as well."""
+    hears_together: bool
+    """Locked recordings are one sound of many channels to it, from one search for what is alike."""
 
 
 ENGINES = {
-    MoveBy.CUTTING: Engine(cut_to_length, 0.0),
-    MoveBy.STRETCHING: Engine(overlap_similar, 0.020),
+    MoveBy.CUTTING: Engine(cut_to_length, 0.0, warps_between=False, hears_together=True),
+    MoveBy.STRETCHING: Engine(overlap_similar, 0.020, warps_between=True, hears_together=True),
+    MoveBy.TAPE: Engine(_at_tape_speed, None, warps_between=True, hears_together=False),
 }
 
 
@@ -90,9 +106,9 @@ def render_segment(
         raise ValueError(f"span must rise and length be positive, are {span} and {length}")
     if length == end - start:
         return taken(source, start, end)
-    if move_by is MoveBy.TAPE:
-        return at_other_speed(source, start, end, length)
     engine = ENGINES[move_by]
+    if engine.attack is None:
+        return engine.middle(source, rate, start, end, length)
     spanned = end - start
     lead = 0 if is_last else min(int(LEAD_IN * rate), spanned // 4, length // 4)
     attack = _attack_length(int(engine.attack * rate), spanned - lead, length - lead)
@@ -103,6 +119,33 @@ def render_segment(
         return body
     _splice(body, source, rate, end - lead, room=min(len(body), spanned - lead) - attack)
     return np.concatenate([body, taken(source, end - lead, end)])
+
+
+def render_hit(
+    source: Samples,
+    rate: int,
+    span: tuple[int, int],
+    length: int,
+    *,
+    move_by: MoveBy,
+    is_last: bool = False,
+    semitones: float = 0.0,
+    is_reversed: bool = False,
+) -> Samples:
+    """A segment, at another pitch or from its end to its start, in the same `length`.
+
+    Parameters are those of `render_segment`; `semitones` is -36 to 36, 0 leaves the pitch as it is.
+
+    Returns
+    -------
+    float32, shape (length, channels)
+    """
+    ratio = 2 ** (semitones / 12)
+    longer = max(1, round(length * ratio)) if semitones else length
+    made = render_segment(source, rate, span, longer, move_by=move_by, is_last=is_last)
+    if semitones:
+        made = at_other_speed(made, 0, longer, length)
+    return made[::-1] if is_reversed else made
 
 
 def _attack_length(wanted: int, spanned: int, length: int) -> int:

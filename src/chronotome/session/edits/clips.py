@@ -48,7 +48,7 @@ def _split(session: Session, track: TrackId, frames: Sequence[int]) -> Session:
     parts: dict[ClipId, tuple[Clip, ...]] = {}
     for clip in whole.clips:
         window, made = window_of(session, whole, clip), [clip]
-        for frame in frames:
+        for frame in frames if clip.take.mirror is None else reversed(frames):
             if window.start < frame < window.end:
                 at = _recording_frame(session, whole, clip.take, frame)
                 last = made[-1]
@@ -62,10 +62,41 @@ def _split(session: Session, track: TrackId, frames: Sequence[int]) -> Session:
 
 def _halves(session: Session, clip: Clip, frame: int) -> tuple[Clip, Clip, Session]:
     """A clip in two at a frame of its recording; the second has a new id. Fades stay at the outer ends."""
-    take = clip.take
-    first = replace(clip, tail=take.source_end - frame, fade_out=0.0)
-    second = replace(clip, id=session.next_id, head=frame - take.source_start, fade_in=0.0)
+    take, (inner, outer) = clip.take, _edges(clip)
+    first = replace(clip, tail=take.source_end - frame, **{outer: 0.0})
+    second = replace(clip, id=session.next_id, head=frame - take.source_start, **{inner: 0.0})
     return first, second, replace(session, next_id=session.next_id + 1)
+
+
+def _edges(clip: Clip) -> tuple[str, str]:
+    """The fades at its first and its last frame of the recording: a reversed clip ends with its first."""
+    names = ("fade_in", "fade_out")
+    return names if clip.take.mirror is None else (names[1], names[0])
+
+
+def reverse(session: Session, clips: Iterable[Place]) -> Session:
+    """Let clips sound from their ends to their starts, where they are; done again, as they were.
+
+    What is turned is no longer a part of the take that it was cut from. Counterparts are turned as well.
+    """
+    for track, clip in _with_counterparts(session, clips):
+        old = session.track(track).clip(clip)
+        start = _start(session, track, clip)
+        mirror = _sounding(session, track, old) if old.take.mirror is None else None
+        new = replace(old.take, mirror=mirror)
+        take = next((each for each in session.track(track).takes if each == new), new)
+        turned = replace(old, take=take, fade_in=old.fade_out, fade_out=old.fade_in)
+        session = _with_clips(session, track, {clip: (turned,)})
+        session = _moved_on(session, track, {clip}, start - _start(session, track, clip))
+    return session
+
+
+def _sounding(session: Session, track: TrackId, clip: Clip) -> tuple[int, int]:
+    """What sounds of a clip, in frames of its recording: where it would begin before frame 0, less of it."""
+    window = window_of(session, session.track(track), clip)
+    ratio = session.recording_of(clip).rate / session.rate
+    first, last = round(window.first * ratio), round(window.last * ratio)
+    return max(clip.source_start, first), min(clip.source_end, last)
 
 
 def join(session: Session, track: TrackId, clips: Iterable[ClipId]) -> Session:
@@ -90,7 +121,8 @@ def _joined(session: Session, track: TrackId, chosen: set[ClipId]) -> Session:
     for clip in session.track(track).clips:
         last = made[-1] if made else None
         if last is not None and {last.id, clip.id} <= chosen and meets(last, clip):
-            made[-1] = replace(last, tail=clip.tail, fade_out=clip.fade_out)
+            outer = _edges(clip)[1]
+            made[-1] = replace(last, tail=clip.tail, **{outer: getattr(clip, outer)})
             chosen = chosen | {made[-1].id}
         else:
             made.append(clip)

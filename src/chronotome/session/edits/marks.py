@@ -118,8 +118,8 @@ def correct_onsets(
         if place is None or at is None or before.onsets.frames[place] == after.onsets.frames[at]:
             continue
         source = after.onsets.frames[at] * session.rate / before.rate
-        heard = float(anchors.heard_at(np.array([source]))[0])
-        moved = move_hit(moved, track, clip, touch.onset, session.tempo.beat_of(heard / session.rate))
+        landed = float(anchors.landed_at(np.array([source]))[0])
+        moved = move_hit(moved, track, clip, touch.onset, session.tempo.beat_of(landed / session.rate))
     return moved
 
 

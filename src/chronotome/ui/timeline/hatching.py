@@ -23,7 +23,7 @@ def paint_hatching(painter: QPainter, lane: Lane, shown: Shown, span: tuple[int,
     top, bottom = span
     in_sight = (xs[1:] > HEADER) & (xs[:-1] < lane.width()) & (np.diff(xs) > NARROWEST_HATCHING)
     chosen = np.flatnonzero(in_sight)
-    spans = np.diff(heard)[chosen] / np.diff(source)[chosen]
+    spans = np.diff(heard)[chosen] / np.abs(np.diff(source)[chosen])
     changed = np.abs(spans - 1) >= LEAST_RATIO_SHOWN
     chosen, spans = chosen[changed], spans[changed]
     pairs = list(zip(xs[chosen].tolist(), xs[chosen + 1].tolist(), spans.tolist(), strict=True))

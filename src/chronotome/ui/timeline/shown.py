@@ -6,10 +6,9 @@ from functools import cached_property
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.stretch.warp import WarpMap
 from chronotome.render.mix import Side
-from chronotome.render.plan import ClipPlan, TakePlan, clip_plan, clip_plans
-from chronotome.session.anchors import parts_of
+from chronotome.render.plan import ClipPlan, clip_plan, clip_plans
+from chronotome.session.anchors import Anchors, anchors_of, parts_of
 from chronotome.session.counting import counted_of
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, Recording, Session, Take, Track
@@ -22,12 +21,13 @@ NOWHERE = -1e12
 
 @dataclass(frozen=True, eq=False)
 class Shown:
-    """One clip as it is heard: its plan, its targets, and which side is listened to."""
+    """One clip as it is heard: its plan, the map of its take, its targets, and which side is listened to."""
 
     track: Track
     clip: Clip
     recording: Recording
     plan: ClipPlan
+    map: Anchors
     targets: Targets
     counts: NDArray[np.bool_]
     """True for each onset of the recording that counts."""
@@ -40,17 +40,23 @@ class Shown:
 
     @cached_property
     def anchors(self) -> tuple[NDArray[np.int64], NDArray[np.int64]]:
-        """Source frames and session frames of the clip's edges and of what is tied down between them."""
+        """Source frames and session frames of the clip's edges and of what is tied down between them.
+
+        In the order in which they are heard: source frames fall in a reversed clip.
+        """
         plan, window = self.plan, self.plan.window
         if self.side is not Side.EDITED:
             length = window.last - window.first
             return np.array([window.first, window.last]), plan.played_at + np.array([0, length])
-        inner = slice(plan.pieces.start + 1, plan.pieces.stop)
-        source, heard = plan.take.source[inner], plan.take.heard[inner]
-        is_within = (source > window.first) & (source < window.last)
+        known = self.map.source
+        inner = known[(known > window.first) & (known < window.last)]
+        heard = np.rint(self.map.heard_at(inner.astype(np.float64))).astype(np.int64)
+        is_reversed = self.take.mirror is not None
+        ends = (window.last, window.first) if is_reversed else (window.first, window.last)
+        turn = slice(None, None, -1 if is_reversed else 1)
         return (
-            np.concatenate([[window.first], source[is_within], [window.last]]),
-            np.concatenate([[window.start], heard[is_within], [window.end]]),
+            np.concatenate([[ends[0]], inner[turn], [ends[1]]]),
+            np.concatenate([[window.start], heard[turn], [window.end]]),
         )
 
     @property
@@ -82,10 +88,7 @@ class Shown:
         """Session frames on screen of session frames as played; straight on past the take's ends."""
         if self.side is not Side.EDITED:
             return played.astype(np.float64)
-        take = self.plan.take
-        source = played + float(int(take.source[0]) - take.played_at)
-        away = np.minimum(source - take.source[0], 0) + np.maximum(source - take.source[-1], 0)
-        return np.asarray(np.interp(source, take.source, take.heard) + away)
+        return self.map.heard_at(played.astype(np.float64) + self.map.offset)
 
     @cached_property
     def sounding(self) -> NDArray[np.bool_]:
@@ -103,7 +106,7 @@ class Shown:
         """Session frames on screen of every candidate."""
         recording = self.recording
         return _onset_frames(
-            recording.onsets, self.plan.take, self.track, self.take, self.side, recording.rate, self.rate
+            recording.onsets, self.map, self.track, self.take, self.side, recording.rate, self.rate
         )
 
     def with_counts(self, recording: Recording, counts: NDArray[np.bool_]) -> "Shown":
@@ -117,18 +120,14 @@ class Shown:
 
     def recording_frame(self, shown: float) -> int:
         """Frame of the recording, at its own rate, under a session frame on screen."""
-        warp = WarpMap(self.source_anchors, self.heard_anchors)
-        source = float(warp.source_at(np.array([shown]))[0])
-        return round(source * self.recording.rate / self.rate)
+        source, heard = self.anchors
+        return round(float(np.interp(shown, heard, source)) * self.recording.rate / self.rate)
 
     def recording_frame_beyond(self, shown: float) -> int:
         """The same, straight on past the clip's ends, where there is more of the recording."""
-        take, ratio = self.plan.take, self.recording.rate / self.rate
-        source, heard = take.source, take.heard
-        if self.side is not Side.EDITED:
-            return round((shown - take.played_at + int(source[0])) * ratio)
-        away = min(0.0, shown - float(heard[0])) + max(0.0, shown - float(heard[-1]))
-        return round((float(np.interp(shown, heard, source)) + away) * ratio)
+        is_edited = self.side is Side.EDITED
+        source = self.map.source_of(shown) if is_edited else shown + self.map.offset
+        return round(source * self.recording.rate / self.rate)
 
 
 def _sounding(track: Track, take: Take, frames: NDArray[np.float64]) -> NDArray[np.bool_]:
@@ -142,12 +141,12 @@ def _sounding(track: Track, take: Take, frames: NDArray[np.float64]) -> NDArray[
 
 @by_identity(32)
 def _onset_frames(  # noqa: PLR0917 - found again by the identity of each
-    onsets: Onsets, plan: TakePlan, track: Track, take: Take, side: Side, recording_rate: int, rate: int
+    onsets: Onsets, anchors: Anchors, track: Track, take: Take, side: Side, recording_rate: int, rate: int
 ) -> NDArray[np.float64]:
     ratio = rate / recording_rate
     played = np.rint(take.start + (onsets.frame_array - take.source_start) * ratio)
     if side is Side.EDITED:
-        played = np.interp(played + (int(plan.source[0]) - plan.played_at), plan.source, plan.heard)
+        played = anchors.heard_at(played + anchors.offset)
     played[~_sounding(track, take, onsets.frame_array.astype(np.float64))] = NOWHERE
     return played
 
@@ -162,6 +161,7 @@ def shown_of(session: Session, track: Track, side: Side, clip: Clip | None = Non
         clip,
         session.recording_of(clip),
         clip_plan(session, track, clip),
+        anchors_of(session, track, clip.take),
         targets_of(session, track, clip.take),
         counted_of(session, clip.take),
         side,
@@ -183,6 +183,7 @@ def all_shown(session: Session, track: Track, side: Side) -> tuple[Shown, ...]:
             clips[plan.id],
             session.recording_of(clips[plan.id]),
             plan,
+            anchors_of(session, track, clips[plan.id].take),
             targets_of(session, track, clips[plan.id].take),
             counted_of(session, clips[plan.id].take),
             side,

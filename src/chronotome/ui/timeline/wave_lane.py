@@ -183,7 +183,7 @@ class WaveLane(ClipLane):
         drawn, (plan,) = self._image_key[1], plans
         if not isinstance(drawn, tuple) or len(drawn) != 1 or not _is_alike(drawn[0], plan):
             return False
-        moved = np.abs(drawn[0].take.heard - plan.take.heard).max()
+        moved = np.abs(drawn[0].score.heard - plan.score.heard).max()
         return bool(moved < UNSEEN * self.desk.view.viewport.frames_per_pixel)
 
     def _visible(self, xs: NDArray[np.float64]) -> NDArray[np.int64]:
@@ -481,7 +481,7 @@ def _is_alike(drawn: ClipPlan, plan: ClipPlan) -> bool:
         shape == other
         and drawn.gain == plan.gain
         and not has_fades
-        and np.array_equal(drawn.take.source, plan.take.source)
+        and np.array_equal(drawn.score.start, plan.score.start)
     )
 
 

@@ -1,0 +1,232 @@
+"""Where the pieces of a track's clips lie in a mix: rendered rows -> placements, parts and lanes."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from operator import is_ as is_same
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.render.cache import Rendered
+from chronotome.render.mix import Lane, Part, Side
+from chronotome.render.plan import ClipPlan, Fade, TrackPlan
+from chronotome.render.pool import Source
+from chronotome.session.score import Score
+from chronotome.units import Frames
+
+
+@dataclass(eq=False)
+class Placed:
+    """What is known of a score's rows: where the piece of each lies in the arena, and its gain in energy.
+
+    Invariant: columns as long as the score; `ready` is False where a piece was not rendered yet, `wanted`
+    where no clip lets it sound.
+    """
+
+    score: Score
+    sources: tuple[Source, ...]
+    channels: Frames
+    offsets: Frames
+    gained: NDArray[np.float64]
+    ready: NDArray[np.bool_]
+    wanted: NDArray[np.bool_]
+    _is_whole: bool = False
+
+    def put(self, piece: int, rendered: Rendered) -> None:
+        self.offsets[piece] = rendered.region.offset
+        self.gained[piece] = rendered.gained
+        self.ready[piece] = True
+
+    @property
+    def is_whole(self) -> bool:
+        """Whether every piece is rendered."""
+        if not self._is_whole:
+            self._is_whole = bool(self.ready.all())
+        return self._is_whole
+
+    def is_of(self, score: Score, sources: tuple[Source, ...]) -> bool:
+        """Whether nothing is to be found out any more."""
+        return self.score is score and self.has(sources) and self.is_whole
+
+    def has(self, sources: tuple[Source, ...]) -> bool:
+        return len(sources) == len(self.sources) and all(map(is_same, sources, self.sources))
+
+
+class _Loudness:
+    """How much louder all of it is as edited than as played; parts of one score add up to the whole of it."""
+
+    def __init__(self) -> None:
+        self._scores: dict[tuple[int, float], tuple[Placed, Frames, list[int]]] = {}
+
+    def add(self, clip: ClipPlan, known: Placed, gain: float) -> None:
+        score, rows, window = clip.score, clip.rows, clip.window
+        key = (id(score), gain)
+        if key not in self._scores:
+            self._scores[key] = known, np.zeros(len(score), np.int64), []
+        _, heard_frames, source_frames = self._scores[key]
+        ends = np.minimum(score.heard[rows] + score.length[rows], window.end)
+        heard_frames[rows] += ends - np.maximum(score.heard[rows], window.start)
+        source_frames.append(window.last - window.first)
+
+    @property
+    def sums(self) -> tuple[float, float]:
+        """Energy as played, and what is gained as edited."""
+        total = gained = 0.0
+        for (_, gain), (known, heard_frames, source_frames) in self._scores.items():
+            score = known.score
+            spans = score.end - score.start
+            frames = np.bincount(score.recording, spans, len(known.sources))
+            energy = sum(
+                source.energy * share
+                for source, share in zip(known.sources, frames / spans.sum(), strict=True)
+            )
+            total += sum(source_frames) / int(spans.sum()) * energy * gain**2
+            gained += float((heard_frames / score.length * known.gained).sum()) * gain**2
+        return total, gained
+
+
+@dataclass(frozen=True, eq=False)
+class Laid:
+    """A track as it stands in a mix; the parts of its lanes count from 0."""
+
+    track: TrackPlan
+    knowns: tuple[Placed | None, ...]
+    is_whole: bool
+    lanes: tuple[Lane, ...]
+    parts: tuple[Part, ...]
+    total: float
+    gained: float
+
+    def is_of(self, track: TrackPlan, knowns: tuple[Placed | None, ...]) -> bool:
+        """Whether it is still so: the very same clips, and all of them rendered."""
+        return (
+            self.is_whole
+            and self.track.clips is track.clips
+            and (self.track.gain, self.track.sides) == (track.gain, track.sides)
+            and all(new is old for new, old in zip(knowns, self.knowns, strict=True))
+        )
+
+
+def laid_out(track: TrackPlan, knowns: tuple[Placed | None, ...]) -> Laid:
+    edited, played = _Spread(Side.EDITED), _Spread(Side.AS_PLAYED)
+    parts, loudness = list[Part](), _Loudness()
+    for clip, known in zip(track.clips, knowns, strict=True):
+        gain = track.gain * clip.gain
+        if known is not None and gain:
+            loudness.add(clip, known, gain)
+            first, placements = len(parts), _edited(clip, known)
+            parts.append(_played_part(clip, gain, track.sides))
+            played.add(_played(clip, known.sources[0]), first)
+            parts.extend(_edited_parts(clip, gain, track.sides, placements))
+            edited.add(placements, first + 1)
+    is_whole = all(known is not None and known.is_whole for known in knowns)
+    lanes = (*played.lanes(), *edited.lanes())
+    return Laid(track, knowns, is_whole, lanes, tuple(parts), *loudness.sums)
+
+
+class _Spread:
+    """Clips of a track laid out over as few lanes as need be: no two in one lane sound at once."""
+
+    def __init__(self, side: Side) -> None:
+        self._side = side
+        self._lanes: list[list[tuple[Frames, ...]]] = []
+        self._ends: list[int] = []
+
+    def add(self, placements: "_Placements", part: int) -> None:
+        """Lay a clip's placements out; `part` is the number of the first part they name."""
+        for run in placements.runs():
+            starts, lengths = run.starts, run.lengths
+            free = (lane for lane, end in enumerate(self._ends) if end <= starts[0])
+            lane = next(free, len(self._lanes))
+            if lane == len(self._lanes):
+                self._lanes.append([])
+                self._ends.append(0)
+            self._lanes[lane].append((starts, lengths, run.offsets, run.channels, run.parts + part))
+            self._ends[lane] = int(starts[-1] + lengths[-1])
+
+    def lanes(self) -> Iterator[Lane]:
+        for clips in self._lanes:
+            yield Lane(self._side, *(np.concatenate(column) for column in zip(*clips, strict=True)))
+
+
+@dataclass(frozen=True, eq=False)
+class _Placements:
+    """Of one clip: where they start, how long they are, where their samples lie, and which row each plays.
+
+    Invariant: `starts` rises. `parts` counts from the clip's first part.
+    """
+
+    starts: Frames
+    lengths: Frames
+    offsets: Frames
+    channels: Frames
+    parts: Frames
+    rows: Frames
+
+    def runs(self) -> Iterator["_Placements"]:
+        """As few as can be in which none begins before the one before it has ended."""
+        rest = self
+        while len(rest.starts):
+            ends = np.maximum.accumulate(rest.starts + rest.lengths)
+            if not (rest.starts[1:] < ends[:-1]).any():
+                yield rest
+                return
+            chosen, end = np.zeros(len(rest.starts), np.bool_), -1
+            for at, (start, length) in enumerate(
+                zip(rest.starts.tolist(), rest.lengths.tolist(), strict=True)
+            ):
+                if start >= end:
+                    chosen[at], end = True, start + length
+            yield rest.only(chosen)
+            rest = rest.only(~chosen)
+
+    def only(self, which: NDArray[np.bool_]) -> "_Placements":
+        return _Placements(*(column[which] for column in vars(self).values()))
+
+
+def _edited(clip: ClipPlan, known: Placed) -> _Placements:
+    """The rows that are ready, each only as far as the window lets it sound."""
+    rows, window, score = clip.rows, clip.window, clip.score
+    heard, length = score.heard[rows], score.length[rows]
+    begins, ends = np.maximum(heard, window.start), np.minimum(heard + length, window.end)
+    sounds = known.ready[rows] & (ends > begins)
+    heard, begins, ends = heard[sounds], begins[sounds], ends[sounds]
+    channels, numbers = known.channels[rows][sounds], np.arange(rows.start, rows.stop)[sounds]
+    offsets = known.offsets[rows][sounds] + (begins - heard) * channels
+    parts = np.zeros(len(begins), np.int64) if score.is_plain else np.arange(len(begins))
+    return _Placements(begins, ends - begins, offsets, channels, parts, numbers)
+
+
+def _played(clip: ClipPlan, source: Source) -> _Placements:
+    """The clip's span as it was recorded."""
+    first, last, region = clip.window.first, clip.window.last, source.region
+    values = (clip.played_at, last - first, region.offset + first * region.channels, region.channels, 0, 0)
+    return _Placements(*(np.array([each]) for each in values))
+
+
+def _played_part(clip: ClipPlan, gain: float, sides: tuple[float, float]) -> Part:
+    """How loud a clip is as played, and how it begins and ends."""
+    begin, end = clip.played_at, clip.played_at + clip.window.last - clip.window.first
+    rise, fall = clip.fade_in or Fade(0, 0), clip.fade_out or Fade(0, 0)
+    up, down = (min(each.end - each.start, end - begin) for each in (rise, fall))
+    left, right = (gain * side for side in sides)
+    return Part(left, right, (begin, begin + up) if up else (0, 0), (end - down, end) if down else (0, 0))
+
+
+def _edited_parts(
+    clip: ClipPlan, gain: float, sides: tuple[float, float], placements: _Placements
+) -> Iterator[Part]:
+    """The same as edited: one part for all rows, or one each where they are of different loudness."""
+    rise, fall = clip.fade_in or Fade(0, 0), clip.fade_out or Fade(0, 0)
+    left, right = (gain * side for side in sides)
+    score = clip.score
+    if score.is_plain:
+        yield Part(left, right, rise, fall)
+        return
+    for row in placements.rows.tolist():
+        ours, theirs = score.gains[row].tolist()
+        start, end = int(score.heard[row]), int(score.heard[row] + score.length[row])
+        up, down = int(score.fade_in[row]), int(score.fade_out[row])
+        own_rise = (start, start + up) if up else (0, 0)
+        own_fall = (end - down, end) if down else (0, 0)
+        yield Part(left * ours, right * theirs, rise, fall, own_rise, own_fall)

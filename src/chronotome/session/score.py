@@ -1,0 +1,201 @@
+"""What sounds where, as rows: the one thing that drawing, checking and rendering read."""
+
+from dataclasses import dataclass
+from functools import cached_property, lru_cache
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.dsp.stretch.segment import ENGINES, MoveBy
+from chronotome.session.anchors import Anchors, anchors_of
+from chronotome.session.limits import ContentHash
+from chronotome.session.memo import MANY, by_identity
+from chronotome.session.model import Clip, LockGroup, Session, Take, Track
+from chronotome.session.tighten import Targets, targets_of
+from chronotome.units import Frames
+
+Together = tuple[tuple[ContentHash, int], ...]
+"""Recordings rendered as one, each with its distance in frames from the one at hand; empty: alone."""
+NO_HIT = -1
+"""Where a row begins at no onset: at an edge, at a beat, at a faint attack."""
+
+
+@dataclass(frozen=True, eq=False)
+class Score:
+    """What sounds where: one row a span of a recording; where it `joins`, the next goes on where it ends.
+
+    Invariants: columns of equal length, one row or more, in the order in which they are heard; `end` is past
+    `start`, `length` is 1 or more; frames at the session's `rate`, source frames in `start` and `end`,
+    session frames in `heard`.
+    """
+
+    rate: int
+    move_by: MoveBy
+    recordings: tuple[ContentHash, ...]
+    recording: Frames
+    """Which of the recordings."""
+    start: Frames
+    end: Frames
+    heard: Frames
+    length: Frames
+    onset: Frames
+    """The id of the hit that it begins with, or `NO_HIT`."""
+    gains: NDArray[np.float64]
+    """(rows, 2): left and right, times those of clip and track."""
+    semitones: NDArray[np.float64]
+    is_reversed: NDArray[np.bool_]
+    fade_in: Frames
+    """Frames over which it comes in, within its length, as `fade_out`."""
+    fade_out: Frames
+    joins: NDArray[np.bool_]
+    """Where True nothing is between this row and the next: its end leads into the attack that follows."""
+    together: Together = ()
+
+    def __len__(self) -> int:
+        return len(self.start)
+
+    @cached_property
+    def until(self) -> Frames:
+        """Session frame at which all rows up to each have ended; rises, also where rows overlap."""
+        return np.maximum.accumulate(self.heard + self.length)
+
+    @cached_property
+    def overlaps(self) -> bool:
+        """Whether a row begins before one of those before it has ended."""
+        return bool((self.heard[1:] < self.until[:-1]).any())
+
+    @cached_property
+    def is_plain(self) -> bool:
+        """Whether all rows are as loud as they were played, and neither come in nor go out by themselves."""
+        return bool((self.gains == 1.0).all() and not self.fade_in.any() and not self.fade_out.any())
+
+    @cached_property
+    def as_recorded(self) -> NDArray[np.bool_]:
+        """True for each row that is the very frames of its recording."""
+        same = (self.length == self.end - self.start) & ~self.is_reversed
+        return np.asarray(same & (self.semitones == 0.0))
+
+    @cached_property
+    def _by_start(self) -> Frames | None:
+        """The order of source frames; None where rows are in it."""
+        rises = len(self) < 2 or bool((np.diff(self.start) > 0).all())
+        return None if rises else np.argsort(self.start, kind="stable")
+
+    def same_rows(self, other: "Score") -> Frames:
+        """For each row, which row of another score sounds alike, but for place and loudness; -1 for none."""
+        mine, theirs = ((each.rate, each.move_by, each.recordings, each.together) for each in (self, other))
+        if mine != theirs:
+            return np.full(len(self), -1)
+        order = other._by_start  # noqa: SLF001 - another of these
+        starts = other.start if order is None else other.start[order]
+        at = np.minimum(starts.searchsorted(self.start), len(other) - 1)
+        at = at if order is None else order[at]
+        same = np.ones(len(self), np.bool_)
+        for name in ("start", "end", "length", "joins", "recording", "semitones", "is_reversed"):
+            same &= getattr(other, name)[at] == getattr(self, name)
+        return np.where(same, at, -1)
+
+
+def score_of(session: Session, track: Track, part: Clip | Take) -> Score:
+    """The rows of what a clip, or all of a take, plays; a clip's window says which of them sound."""
+    take = part.take if isinstance(part, Clip) else part
+    guide, leading = session.leading(track, take)
+    anchors = anchors_of(session, track, take)
+    group = session.group_of(track.id)
+    is_alone = group is None or not ENGINES[guide.move_by].hears_together or _is_untouched(anchors)
+    together = () if is_alone or group is None else _together(session, group, take, anchors.offset)
+    targets = targets_of(session, guide, leading)
+    return _score(take, anchors, targets, session.rate, guide.move_by, together)
+
+
+@by_identity(MANY)
+def _score(  # noqa: PLR0917 - found again by the identity of each
+    take: Take, anchors: Anchors, targets: Targets, rate: int, move_by: MoveBy, together: Together
+) -> Score:
+    start, landed = anchors.source, anchors.landed
+    score = joined(take.recording, rate, move_by, start, landed, together)
+    played = targets.played + anchors.offset
+    at = np.minimum(played.searchsorted(start[:-1]), max(0, len(played) - 1))
+    if len(played):
+        score.onset[:] = np.where(played[at] == start[:-1], targets.onsets[at], NO_HIT)
+    return score if anchors.axis is None else mirrored(score, anchors.axis)
+
+
+def joined(  # noqa: PLR0917 - what all rows have in common, and both columns of anchors
+    content: ContentHash,
+    rate: int,
+    move_by: MoveBy,
+    source: Frames,
+    heard: Frames,
+    together: Together = (),
+) -> Score:
+    """Rows between anchors, each going on in the next; the last rings out."""
+    count = len(source) - 1
+    nothing = np.zeros(count, np.int64)
+    joins = np.ones(count, np.bool_)
+    joins[-1] = False
+    return Score(
+        rate,
+        move_by,
+        (content,),
+        nothing,
+        source[:-1],
+        source[1:],
+        heard[:-1],
+        np.diff(heard),
+        np.full(count, NO_HIT),
+        np.ones((count, 2)),
+        np.zeros(count),
+        np.zeros(count, np.bool_),
+        nothing,
+        nothing,
+        joins,
+        together,
+    )
+
+
+def mirrored(score: Score, axis: int) -> Score:
+    """The same sound from its end to its start: what was heard at a frame is heard at `axis` less that."""
+    turned = axis - score.heard - score.length
+    order = np.argsort(turned, kind="stable")
+    return Score(
+        score.rate,
+        score.move_by,
+        score.recordings,
+        score.recording[order],
+        score.start[order],
+        score.end[order],
+        turned[order],
+        score.length[order],
+        score.onset[order],
+        score.gains[order],
+        score.semitones[order],
+        ~score.is_reversed[order],
+        score.fade_out[order],
+        score.fade_in[order],
+        score.joins[order],
+        score.together,
+    )
+
+
+def _is_untouched(anchors: Anchors) -> bool:
+    """Whether all of it sounds where it was played."""
+    return len(anchors.source) == 2 and bool((anchors.landed - anchors.source == -anchors.offset).all())
+
+
+def _together(session: Session, group: LockGroup, take: Take, offset: int) -> Together:
+    """The recordings of a lock group, each with how much later the same moment is in it than at `offset`."""
+    beside = (session.beside(session.track(each), take) for each in group.tracks)
+    return _same(
+        tuple(
+            (other.recording, session.source_at_session_rate(other)[0] - other.start - offset)
+            for other in beside
+            if other is not None
+        )
+    )
+
+
+@lru_cache(maxsize=1024)
+def _same(together: Together) -> Together:
+    """One object for equal ones: scores are found by identity."""
+    return together
