@@ -13,6 +13,7 @@ from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import lock
 from chronotome.ui.timeline.clip_frames import STRIP, Grip, frames_in, grip_at
 from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.view_state import Stage
 from sounds import noise_hits, write
 
@@ -248,3 +249,84 @@ def test_tracks_and_clips_by_the_table(reworking, monkeypatch):
     run("split-bars")
     assert len(clips(reworking, 1)) > 3
     reworking.settle()
+
+
+def test_a_reversed_clip_is_drawn_and_heard_from_its_end_and_trimmed_at_the_edge_that_is_taken(reworking):
+    place = frame(reworking, 1).place
+    start, end = windows(reworking)[1]
+    middle = slice(start + 400, end - 400)
+    before = reworking.offline(end, Side.EDITED)
+    shape = [np.add(*columns_of(reworking, slice(start, end)))]
+    reworking.desk.view.choose_clips((place,))
+
+    reworking.press(Qt.Key.Key_R)
+    reworking.settle()
+
+    heard = reworking.offline(end, Side.EDITED)
+    np.testing.assert_array_equal(heard[middle], before[start:end][::-1][400:-400])
+    turned = np.add(*columns_of(reworking, slice(start, end)))
+    assert np.corrcoef(turned, shape[0][::-1])[0, 1] > 0.9 > np.corrcoef(turned, shape[0])[0, 1]
+    lane, clip = wave(reworking), frame(reworking, 1)
+    reworking.drag(lane, (clip.left, 60), (clip.left + 70, 60), modifier=ALT)
+    assert windows(reworking)[1][1] == end
+    assert windows(reworking)[1][0] == pytest.approx(lane.frame_of(clip.left + 70), abs=lane_pixel(reworking))
+    assert clips(reworking)[1].tail > 0
+    reworking.settle()
+
+
+def columns_of(person, frames):
+    """Heights of the drawn wave over the clip: where ink begins and ends in each column, as a share."""
+    edges = np.linspace(frames.start, frames.stop, 60)
+    low, high = track_columns(wave(person).clips, person.desk.recordings.pool.ready(), edges)
+    return high, -low
+
+
+def lane_pixel(person):
+    return person.desk.view.viewport.frames_per_pixel
+
+
+def test_grouped_clips_are_chosen_and_moved_together_until_they_are_ungrouped(reworking):
+    reworking.press(Qt.Key.Key_A, CONTROL)
+    reworking.press(Qt.Key.Key_G, CONTROL)
+    lane, second = wave(reworking), frame(reworking, 1)
+    reworking.desk.view.choose_clips(())
+
+    reworking.bot.mouseClick(lane, Qt.MouseButton.LeftButton, pos=QPoint(round(second.left) + 40, 8))
+    assert len(reworking.desk.view.clips) == 2
+    reworking.press(Qt.Key.Key_D, CONTROL)
+    groups = [clip.group for clip in clips(reworking)]
+    assert sorted(map(groups.count, groups)) == [2, 2, 2, 2]
+    assert 0 not in groups
+    reworking.bot.mouseClick(lane, Qt.MouseButton.LeftButton, SHIFT, pos=QPoint(round(second.left) + 40, 8))
+    assert len(reworking.desk.view.clips) == 4
+    reworking.press(Qt.Key.Key_G, CONTROL | SHIFT)
+    assert {clip.group for clip in clips(reworking)} == {0}
+    reworking.settle()
+
+
+def test_a_clip_is_pasted_into_another_session_with_its_recording(reworking, tmp_path):
+    track = reworking.session.tracks[0].id
+    reworking.desk.store.apply(lambda s: set_tighten(s, track, strength=0.0), "As played")
+    reworking.settle()
+    whole, content = windows(reworking)[0], clips(reworking)[0].recording
+    sound = reworking.offline(whole[1], Side.EDITED)[whole[0] + 400 : whole[1] - 400]
+    marks = reworking.session.recordings[0].onsets
+    reworking.desk.view.choose_clips((frame(reworking, 0).place,))
+    reworking.press(Qt.Key.Key_C, CONTROL)
+
+    reworking.desk.document.new()
+    reworking.press(Qt.Key.Key_V, CONTROL)
+    assert reworking.session.tracks == ()
+    reworking.window.actions_table.run("add-track")
+    reworking.desk.view.show_stage(Stage.REWORK)
+    reworking.press(Qt.Key.Key_V, CONTROL)
+    reworking.settle()
+
+    (recording,) = reworking.session.recordings
+    assert (recording.content, recording.onsets) == (content, marks)
+    assert windows(reworking)[0][0] == 0
+    again = reworking.offline(whole[1] - whole[0], Side.EDITED)
+    np.testing.assert_allclose(again[400 : len(sound) + 400], sound, atol=1e-6)
+    reworking.desk.document.save(tmp_path / "pasted")
+    reworking.settle()
+    assert (tmp_path / "pasted" / "audio" / recording.file).is_file()

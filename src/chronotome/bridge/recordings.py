@@ -4,6 +4,7 @@ import time
 from collections.abc import Callable, Sequence
 from pathlib import Path
 
+import msgspec
 from PySide6.QtCore import QObject, Signal
 
 from chronotome.bridge.store import Store
@@ -113,6 +114,17 @@ class Recordings(QObject):
         self._tasks.run(
             f"Opening {path.name}", work, lambda found: queue.put(place, lambda: add(found)), fail
         )
+
+    def bring(self, content: ContentHash, path: Path) -> None:
+        """Read the file of a recording that came into the session with a clip of another one."""
+        self.places.setdefault(content, path)
+        self.placed.emit(content, path)
+        if self.pool.get(content) is None:
+            self._load(content, path, self._store.session.rate)
+
+    def renamed(self, recording: Recording) -> Recording:
+        """With a file name that no other recording of the session has."""
+        return msgspec.structs.replace(recording, file=self._free_name(recording.file, recording.content))
 
     def _free_name(self, name: str, content: ContentHash) -> str:
         """A plain file name that no other recording of the session has."""

@@ -110,6 +110,8 @@ class Clip(Struct, frozen=True):
     is_muted: bool = False
     name: Name = ""
     """Empty: its track's."""
+    group: Id = 0
+    """Clips of one group are chosen together; 0: of none."""
 
     @property
     def recording(self) -> ContentHash:
@@ -342,8 +344,9 @@ def check(session: Session) -> None:
     if len(set(contents)) != len(contents):
         raise ValueError("two recordings have the same content")
     ids = [track.id for track in session.tracks] + [clip.id for _, clip in session.clips]
-    if len(set(ids)) != len(ids) or max(ids, default=0) >= session.next_id:
-        raise ValueError("ids of tracks and clips must be unique and below next_id")
+    groups = [clip.group for _, clip in session.clips]
+    if len(set(ids)) != len(ids) or max((*ids, *groups), default=0) >= session.next_id:
+        raise ValueError("ids of tracks and clips must be unique, and they and groups below next_id")
     _check_clips(session)
     _check_names(session)
     spans = [(section.start, section.end) for section in session.sections]

@@ -6,7 +6,7 @@ from PySide6.QtCore import QObject, QTimer, Signal
 
 from chronotome.bridge.store import Store
 from chronotome.session.anchors import extent_of
-from chronotome.session.edits.clips import Place
+from chronotome.session.edits.clips import Place, in_groups
 from chronotome.session.grid import Feel, Grid
 from chronotome.session.model import Clip, Session, Track, TrackId
 from chronotome.session.onsets import OnsetId
@@ -107,7 +107,8 @@ class ViewState(QObject):
         return tuple(place for place in self._clips if place in known)
 
     def choose_clips(self, clips: tuple[Place, ...]) -> None:
-        """The track of the last comes into the tall lane."""
+        """With those in a group with them. The track of the last comes into the tall lane."""
+        clips = in_groups(self.session, clips)
         if clips:
             self.focus(clips[-1][0])
         if clips != self._clips:

@@ -4,10 +4,13 @@ from collections.abc import Iterable, Sequence
 
 from chronotome.session.anchors import anchors_of, window_of
 from chronotome.session.edits.tracks import with_track
+from chronotome.session.limits import Id
 from chronotome.session.model import Clip, ClipId, Session, Take, Touch, Track, TrackId, replace
 
 SHORTEST = 2
 """Frames of a recording that a clip has at least."""
+SHARED = frozenset({"fade_in", "fade_out", "is_muted"})
+"""What a clip has in common with its counterparts on locked tracks."""
 
 Place = tuple[TrackId, ClipId]
 
@@ -237,19 +240,45 @@ def _later(take: Take, beats: float) -> tuple[Touch, ...]:
 def copy(session: Session, clips: Sequence[Place], by: int, to: TrackId | None = None) -> Session:
     """Lay the same clips once more, `by` frames later, with their counterparts on locked tracks."""
     made: dict[int, Take] = {}
+    groups: dict[Id, Id] = {0: 0}
     for track, clip in _with_counterparts(session, clips) if to is None else clips:
         old = session.track(track).clip(clip)
         take = made.setdefault(id(old.take), made.get(id(old.take)) or _moved(session, old.take, by))
-        new = replace(_on(old, take), id=session.next_id)
-        session = _put(replace(session, next_id=session.next_id + 1), to or track, new)
+        if old.group not in groups:
+            groups[old.group], session = _new_id(session)
+        number, session = _new_id(session)
+        session = _put(session, to or track, replace(_on(old, take), id=number, group=groups[old.group]))
     return session
+
+
+def _new_id(session: Session) -> tuple[Id, Session]:
+    return session.next_id, replace(session, next_id=session.next_id + 1)
+
+
+def group(session: Session, clips: Sequence[Place]) -> Session:
+    """Let clips be chosen together from now on; what was in other groups leaves those."""
+    if len(clips) < 2:
+        return session
+    number, session = _new_id(session)
+    return set_clip(session, clips, group=number)
+
+
+def ungroup(session: Session, clips: Iterable[Place]) -> Session:
+    return set_clip(session, clips, group=0)
+
+
+def in_groups(session: Session, clips: Sequence[Place]) -> tuple[Place, ...]:
+    """These clips, and before them all that are in a group with one of them."""
+    groups = {session.track(track).clip(clip).group for track, clip in clips} - {0}
+    more = [(track.id, clip.id) for track, clip in session.clips if clip.group in groups]
+    return (*(place for place in more if place not in clips), *clips)
 
 
 def paste(session: Session, track: TrackId, clip: Clip, at: int) -> Session:
     """Lay a clip that was cut or copied on a track, so that it begins to sound at a session frame."""
     by = at - window_of(session, session.track(track), clip).start
-    new = replace(_on(clip, _moved(session, clip.take, by)), id=session.next_id)
-    return _put(replace(session, next_id=session.next_id + 1), track, new)
+    number, session = _new_id(session)
+    return _put(session, track, replace(_on(clip, _moved(session, clip.take, by)), id=number, group=0))
 
 
 def repeat(session: Session, track: TrackId, clip: ClipId, times: int, every: int) -> Session:
@@ -279,11 +308,14 @@ def _gap(session: Session, track: TrackId, clip: ClipId) -> tuple[int, set[ClipI
 
 
 def set_clip(session: Session, clips: Iterable[Place], **values: object) -> Session:
-    """Loudness, fades, muting or name of clips."""
-    for track, clip in clips:
+    """Loudness, fades, muting, name or group of clips; fades and muting of their counterparts too."""
+    own = list(clips)
+    shared = {name: value for name, value in values.items() if name in SHARED}
+    for track, clip in _with_counterparts(session, own) if shared else own:
         old = session.track(track).clip(clip)
-        if any(getattr(old, name) != value for name, value in values.items()):
-            session = _with_clips(session, track, {clip: (replace(old, **values),)})
+        new = replace(old, **(values if (track, clip) in own else shared))
+        if new != old:
+            session = _with_clips(session, track, {clip: (new,)})
     return session
 
 

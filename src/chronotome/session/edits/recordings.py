@@ -29,6 +29,14 @@ def add_recording(session: Session, recording: Recording, name: str) -> Session:
     )
 
 
+def bring_recording(session: Session, recording: Recording) -> Session:
+    """A recording of another session, for clips that come from there; one that is there already stays."""
+    if any(each.content == recording.content for each in session.recordings):
+        return session
+    rate = session.rate if session.recordings else recording.rate
+    return replace(session, rate=rate, recordings=(*session.recordings, recording))
+
+
 def without_recording(session: Session, content: ContentHash) -> Session:
     """Without a recording and every track that plays it."""
     if not any(recording.content == content for recording in session.recordings):

@@ -1,6 +1,8 @@
 """What keys and menus do to clips."""
 
 from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from pathlib import Path
 
 import numpy as np
 from PySide6.QtWidgets import QApplication, QInputDialog
@@ -11,21 +13,37 @@ from chronotome.session.edits.clips import (
     Place,
     copy,
     delete,
+    group,
     join,
     meets,
     move,
     paste,
     repeat,
+    reverse,
     set_clip,
     split,
+    ungroup,
 )
+from chronotome.session.edits.recordings import bring_recording
 from chronotome.session.grid import nearest_lines
 from chronotome.session.limits import LONGEST_NAME
-from chronotome.session.model import Clip, Session, Track, TrackId
+from chronotome.session.model import Clip, Recording, Session, Track, TrackId
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.clip_drag import MOST_REPEATS, STRAIGHT, period_of
 from chronotome.ui.timeline.shown import shown_of
+
+
+@dataclass(frozen=True, eq=False)
+class Kept:
+    """A clip that was cut or copied, and what another session needs to play it."""
+
+    track: TrackId
+    clip: Clip
+    seconds: float
+    """From the first of those that were kept with it."""
+    recording: Recording
+    file: Path | None
 
 
 class ClipCommands:
@@ -33,8 +51,7 @@ class ClipCommands:
 
     def __init__(self, desk: Desk) -> None:
         self._desk = desk
-        self._kept: tuple[tuple[TrackId, Clip, int], ...] = ()
-        """What was cut or copied: its track, the clip, its distance in frames from the first."""
+        self._kept: tuple[Kept, ...] = ()
 
     @property
     def chosen(self) -> tuple[Place, ...]:
@@ -153,32 +170,69 @@ class ClipCommands:
         session = self._desk.session
         clips = [(session.track(track), session.track(track).clip(clip)) for track, clip in places]
         starts = [window_of(session, track, clip).start for track, clip in clips]
+        places_of_files = self._desk.recordings.places
         self._kept = tuple(
-            (track.id, clip, start - min(starts)) for (track, clip), start in zip(clips, starts, strict=True)
+            Kept(
+                track.id,
+                clip,
+                (start - min(starts)) / session.rate,
+                session.recording_of(clip),
+                places_of_files.get(clip.recording),
+            )
+            for (track, clip), start in zip(clips, starts, strict=True)
         )
         if is_cut:
             self._desk.store.apply(lambda session: delete(session, places), "Cut out clip")
         self._desk.say(f"{counted(len(places), 'clip')} kept: Ctrl+V lays it at the playhead")
 
     def paste(self) -> None:
-        """Lay what was cut or copied at the playhead: one clip on the focused track, several on their own."""
+        """Lay what was cut or copied at the playhead: one clip on the focused track, several on their own.
+
+        In another session than they come from, their recordings come with them; several that were on as many
+        tracks there lie on the focused one.
+        """
         desk, track = self._desk, self._desk.view.focused
-        kept, here = self._kept, round(self._desk.transport.position)
+        here = round(desk.transport.position)
         known = {recording.content for recording in desk.session.recordings}
-        kept = tuple(each for each in kept if each[1].recording in known)
+        kept = tuple(each for each in self._kept if each.clip.recording in known or each.file is not None)
         if not kept or track is None:
-            desk.say("Nothing to paste: Ctrl+C keeps the chosen clips of this session")
+            words = "a track to lay it on" if kept else "Nothing to paste: Ctrl+C keeps the chosen clips"
+            desk.say(f"There must be {words}: Ctrl+Shift+N adds one" if kept else words)
             return
-        tracks = {each.id for each in desk.session.tracks}
-        own = track.id
+        tracks, own = {each.id for each in desk.session.tracks}, track.id
+        kept = tuple(replace(each, recording=desk.recordings.renamed(each.recording)) for each in kept)
+        is_from_here = all(each.clip.recording in known and each.track in tracks for each in kept)
 
         def edit(session: Session) -> Session:
-            for place, clip, away in kept:
-                to = place if len(kept) > 1 and place in tracks else own
-                session = paste(session, to, clip, here + away)
+            for each in kept:
+                to = each.track if len(kept) > 1 and is_from_here else own
+                session = bring_recording(session, each.recording)
+                session = paste(session, to, each.clip, here + round(each.seconds * session.rate))
             return session
 
         self._do(edit, "Paste clip")
+        for each in kept:
+            if each.clip.recording not in known and each.file is not None:
+                desk.recordings.bring(each.clip.recording, each.file)
+                known.add(each.clip.recording)
+
+    def reverse(self) -> None:
+        places = self._with_chosen("reverse")
+        if places:
+            self._desk.store.apply(lambda session: reverse(session, places), "Reverse clip")
+
+    def group(self) -> None:
+        places = self._desk.view.clips
+        if len(places) < 2:
+            self._desk.say("Choose two clips or more to group them: Shift+click adds one")
+            return
+        self._desk.store.apply(lambda session: group(session, places), "Group clips")
+        self._desk.say(f"{counted(len(places), 'clip')} are chosen and moved together now")
+
+    def ungroup(self) -> None:
+        places = self._with_chosen("ungroup")
+        if places:
+            self._desk.store.apply(lambda session: ungroup(session, places), "Ungroup clips")
 
     def mute(self) -> None:
         places, session = self._with_chosen("mute"), self._desk.session

@@ -33,7 +33,7 @@ class ReworkTray(Tray):
             self.add(slider)
             self.bind(slider, partial(self._set_clips, name=name, unit=unit), label)
         self.add_buttons("cut", "split-hits", "split-bars")
-        self.add_buttons("join", "duplicate", "mute-clip")
+        self.add_buttons("join", "duplicate", "mute-clip", "reverse-clip")
         self.add_rule()
         self.add_label("Track", "heading")
         self.name = QLineEdit()

@@ -125,7 +125,8 @@ class ClipDrag:
 
     def _trimmed(self, frame: float, *, is_free: bool) -> Edit:
         source = self.shown.recording_frame_beyond(frame if is_free else self._snapped(frame))
-        place, is_start = self.frame.place, self.grip is Grip.START
+        is_reversed = self.shown.take.mirror is not None
+        place, is_start = self.frame.place, (self.grip is Grip.START) is not is_reversed
 
         def edit(session: Session) -> Session:
             return trim(session, *place, start=source if is_start else None, end=None if is_start else source)

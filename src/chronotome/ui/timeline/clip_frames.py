@@ -126,7 +126,8 @@ def paint_frames(painter: QPainter, lane: Lane, clips: Sequence[Shown], chosen: 
 
 def _words(frame: Frame) -> str:
     clip = frame.shown.clip
-    parts = [clip.name or frame.shown.track.name]
+    name = clip.name or frame.shown.track.name
+    parts = [f"← {name}" if clip.take.mirror is not None else name]
     if clip.level:
         parts.append(f"{clip.level:+.1f} dB".replace("-", "−"))
     if clip.is_muted:

@@ -6,6 +6,7 @@ from PySide6.QtCore import QPointF, Qt
 from PySide6.QtGui import QMouseEvent
 from PySide6.QtWidgets import QApplication
 
+from chronotome.session.edits.clips import in_groups
 from chronotome.session.model import Track, TrackId
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.clip_drag import HINTS, ClipDrag
@@ -57,7 +58,8 @@ class ClipLane(TrackLane):
         is_copy = bool(keys & Qt.KeyboardModifier.ControlModifier)
         others = tuple(place for place in view.clips if place != frame.place)
         if frame.place in view.clips and is_more:
-            view.choose_clips(others)
+            gone = in_groups(self.desk.session, (frame.place,))
+            view.choose_clips(tuple(place for place in others if place not in gone))
             return True
         view.choose_clips((*others, frame.place) if is_more or frame.place in view.clips else (frame.place,))
         places = view.clips if grip is Grip.BODY else (frame.place,)

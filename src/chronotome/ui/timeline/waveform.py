@@ -22,8 +22,12 @@ THINNEST = 1.0
 def columns(source: Source, edges: NDArray[np.float64], is_within: NDArray[np.bool_]) -> tuple[Curve, Curve]:
     """Lows and highs between edges in source frames; from the samples themselves where that is finer.
 
-    Columns that are not within are silent: a clip is drawn no longer than it is.
+    Columns that are not within are silent: a clip is drawn no longer than it is. Under a reversed clip edges
+    fall.
     """
+    if edges[-1] < edges[0]:
+        lows, highs = columns(source, edges[::-1], is_within[::-1])
+        return lows[::-1], highs[::-1]
     if not is_within.any():
         nothing = np.zeros(len(is_within), np.float32)
         return nothing, nothing
