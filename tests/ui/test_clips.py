@@ -11,8 +11,11 @@ from chronotome.session.anchors import window_of
 from chronotome.session.edits.clips import split
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import lock
+from chronotome.session.model import TrackSize
+from chronotome.ui.controls.typed import TypedName
 from chronotome.ui.timeline.clip_frames import STRIP, Grip, frames_in, grip_at
 from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.timeline.track_header import HEIGHTS
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.view_state import Stage
 from sounds import noise_hits, write
@@ -330,3 +333,47 @@ def test_a_clip_is_pasted_into_another_session_with_its_recording(reworking, tmp
     reworking.desk.document.save(tmp_path / "pasted")
     reworking.settle()
     assert (tmp_path / "pasted" / "audio" / recording.file).is_file()
+
+
+def test_a_track_is_dragged_by_its_header_and_made_taller_by_its_foot(two_tracks):
+    person = two_tracks
+    run, session = person.window.actions_table.run, person.session
+    run("add-track")
+    person.desk.view.focus(session.tracks[0].id)
+    first, second, third = (track.id for track in person.session.tracks)
+    lane, last = person.window.timeline.context_lanes
+    there = lane.mapFromGlobal(last.mapToGlobal(QPoint(30, 50)))
+
+    person.drag(lane, (30, 10), (there.x(), there.y()))
+    assert [track.id for track in person.session.tracks] == [first, third, second]
+    assert person.desk.view.focused.id == first
+
+    lane = person.window.timeline.context_lanes[0]
+    person.drag(lane, (30, lane.height() - 2), (30, lane.height() + 45))
+    assert person.session.track(third).size is TrackSize.TALL
+    assert lane.height() == HEIGHTS[TrackSize.TALL]
+    person.drag(lane, (30, lane.height() - 2), (30, 5), release=False)
+    assert lane.height() == HEIGHTS[TrackSize.FOLDED]
+    person.press(Qt.Key.Key_Escape)
+    assert lane.height() == HEIGHTS[TrackSize.TALL]
+    run("fold")
+    assert {track.size for track in person.session.tracks[1:]} == {TrackSize.FOLDED}
+    run("fold")
+    run("track-lower")
+    assert person.desk.view.focused.size is TrackSize.LOW
+    person.click(lane, (30, 8))
+    assert person.desk.view.focused.id == third
+    person.settle()
+
+
+def test_a_track_is_named_where_its_name_stands(two_tracks):
+    lane = wave(two_tracks)
+    two_tracks.double_click(lane, (20, 12))
+    editor = lane.findChild(TypedName)
+    editor.selectAll()
+    two_tracks.bot.keyClicks(editor, "Snare s1")
+    two_tracks.bot.keyClick(editor, Qt.Key.Key_Return)
+
+    assert two_tracks.desk.view.focused.name == "Snare s1"
+    assert two_tracks.desk.store.history.undo_label == "Rename track"
+    two_tracks.settle()

@@ -159,6 +159,15 @@ class Lead(Struct, frozen=True):
     is_smooth: bool = False
 
 
+class TrackSize(StrEnum):
+    """How tall a track's lane is while it stands among the others."""
+
+    FOLDED = "folded"
+    LOW = "low"
+    USUAL = "usual"
+    TALL = "tall"
+
+
 class Track(Struct, frozen=True, dict=True):
     """Clips, how they are tightened and moved, and how loud they are."""
 
@@ -177,6 +186,7 @@ class Track(Struct, frozen=True, dict=True):
     """From left to right: the farther side becomes softer, the nearer stays as loud as it is."""
     is_flipped: bool = False
     """Upside down, against another microphone that is."""
+    size: TrackSize = TrackSize.USUAL
 
     def clip(self, clip: ClipId) -> Clip:
         return next(each for each in self.clips if each.id == clip)

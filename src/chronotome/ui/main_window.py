@@ -288,6 +288,10 @@ class MainWindow(QMainWindow):
             self.desk.preferences.keep(reaction_ms=dialog.measured)
             self.tell(f"Marks by ear are set {dialog.measured:.0f} ms before the key")
 
+    def rename_track(self) -> None:
+        """The name of the focused track, typed where it stands."""
+        self.timeline.wave.type_name()
+
     # The rest
 
     def toggle_theme(self) -> None:

@@ -3,7 +3,7 @@
 from collections.abc import Callable, Sequence
 
 from chronotome.dsp.stretch.segment import MoveBy
-from chronotome.session.model import LockGroup, Session, Take, Track, TrackId, replace
+from chronotome.session.model import LockGroup, Session, Take, Track, TrackId, TrackSize, replace
 
 LOUDEST, QUIETEST = 12.0, -90.0
 
@@ -74,6 +74,10 @@ def move_track(session: Session, track: TrackId, step: int) -> Session:
         return session
     tracks.insert(at + step, tracks.pop(at))
     return replace(session, tracks=tuple(tracks))
+
+
+def set_size(session: Session, track: TrackId, size: TrackSize) -> Session:
+    return with_track(session, track, lambda old: changed(old, size=size))
 
 
 def rename(session: Session, track: TrackId, name: str) -> Session:

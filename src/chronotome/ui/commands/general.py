@@ -16,10 +16,11 @@ from chronotome.session.edits.tracks import (
     set_flipped,
     set_level,
     set_muted,
+    set_size,
     set_solo,
     unlock,
 )
-from chronotome.session.model import Track, replace
+from chronotome.session.model import Session, Track, TrackSize, replace
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.commands.clips import ClipCommands
 from chronotome.ui.commands.fit import FitCommands
@@ -209,6 +210,29 @@ class Commands:
                 lambda session: move_track(session, track.id, step), "Move track"
             )
         )
+
+    def resize(self, step: int) -> None:
+        """The focused track's lane, as it stands among the others."""
+        sizes, track = list(TrackSize), self._desk.view.focused
+        if track is not None:
+            place = min(max(0, sizes.index(track.size) + step), len(sizes) - 1)
+            size, own = sizes[place], track.id
+            self._desk.store.apply(lambda session: set_size(session, own, size), "Track height")
+            self._desk.say(f"Among the others {track.name} is {size} now")
+
+    def fold_others(self) -> None:
+        """All tracks but the focused one; unfolded where all of them are folded."""
+        focused, session = self._desk.view.focused, self._desk.session
+        others = [each for each in session.tracks if focused is None or each.id != focused.id]
+        is_folded = all(each.size is TrackSize.FOLDED for each in others)
+        size = TrackSize.USUAL if is_folded else TrackSize.FOLDED
+
+        def edit(session: Session) -> Session:
+            for each in others:
+                session = set_size(session, each.id, size)
+            return session
+
+        self._desk.store.apply(edit, "Unfold tracks" if is_folded else "Fold tracks")
 
     def remove_track(self) -> None:
         self._with_track(

@@ -7,6 +7,8 @@ from PySide6.QtCore import QEvent, QRect, Qt, Signal
 from PySide6.QtGui import QFocusEvent, QKeyEvent, QMouseEvent
 from PySide6.QtWidgets import QLabel, QLineEdit, QWidget
 
+from chronotome.session.limits import LONGEST_NAME
+
 
 def number_in(text: str) -> float | None:
     """The number that a text begins with, whatever sign, comma or unit it has; None where there is none."""
@@ -29,6 +31,8 @@ def numbers_only(keep: Callable[[float], None]) -> Callable[[str], None]:
 class TypedFigure(QLineEdit):
     """Over the figure while it is typed. Enter and leaving it keep what was typed, Escape does not."""
 
+    asks_for = "type a number"
+
     def __init__(
         self, parent: QWidget, box: QRect, shown: str, keep: Callable[[str], None], name: str
     ) -> None:
@@ -36,7 +40,7 @@ class TypedFigure(QLineEdit):
         self._keep, self._shown = keep, shown
         self._is_over = False
         self.setObjectName("figure")
-        self.setAccessibleName(f"{name}: type a number")
+        self.setAccessibleName(f"{name}: {self.asks_for}")
         self.setAlignment(Qt.AlignmentFlag.AlignRight)
         self.setGeometry(box)
         self.selectAll()
@@ -73,6 +77,19 @@ class TypedFigure(QLineEdit):
             parent.setFocus(Qt.FocusReason.OtherFocusReason)
         if is_kept and text != self._shown:
             self._keep(text)
+
+
+class TypedName(TypedFigure):
+    """A name that is typed where it stands."""
+
+    asks_for = "type it"
+
+    def __init__(
+        self, parent: QWidget, box: QRect, shown: str, keep: Callable[[str], None], name: str
+    ) -> None:
+        super().__init__(parent, box, shown, keep, name)
+        self.setAlignment(Qt.AlignmentFlag.AlignLeft)
+        self.setMaxLength(LONGEST_NAME)
 
 
 class FigureLabel(QLabel):

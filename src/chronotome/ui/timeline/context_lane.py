@@ -6,7 +6,7 @@ from PySide6.QtCore import QRect, QRectF, Qt
 from PySide6.QtGui import QImage, QMouseEvent, QPainter
 
 from chronotome.render.pool import Source
-from chronotome.session.model import Track, TrackId
+from chronotome.session.model import Track, TrackId, TrackSize
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.clip_frames import paint_frames
@@ -14,11 +14,11 @@ from chronotome.ui.timeline.clip_lane import ClipLane
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_buttons import TrackButtons
+from chronotome.ui.timeline.track_header import FOOT, HEIGHTS, OrderDrag, SizeDrag
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.timeline.waveform import wave_image
 from chronotome.ui.view_state import Stage
 
-HEIGHT = 56
 STRETCHED, TURN, LANES_IN_TURN = 2.0, 0.11, 5
 """How far the last image is stretched while the view moves; lanes are drawn anew one after the other."""
 BESIDE = 0.5
@@ -26,15 +26,17 @@ BESIDE = 0.5
 
 
 class ContextLane(ClipLane):
-    """Click: bring this track into the tall lane."""
+    """Click: bring this track into the tall lane. Its header, dragged: another place, or another height."""
 
     hint = "Click to bring this track into the tall lane, and the playhead here."
+    header_hint = "Drag to another place among the tracks. The lower edge: taller, lower, folded."
 
     def __init__(self, desk: Desk, track: TrackId) -> None:
         self.track_id = track
         self._drawn: tuple[object, ...] = (None,)
         super().__init__(desk, "Track", lambda: self._track)
-        self.setFixedHeight(HEIGHT)
+        self.gap: bool | None = None
+        """Where a dragged track would go in: before this one where True, after it where False."""
         self._image: QImage | None = None
         self._key: tuple[object, ...] = ()
         self._viewport = desk.view.viewport
@@ -43,9 +45,23 @@ class ContextLane(ClipLane):
         desk.view.rested.connect(self._update_content)
         self._buttons = TrackButtons(desk, self, size=20)
         self._buttons.follow(track)
-        self._buttons.move(12, HEIGHT - 23)
+        self.setMouseTracking(True)
+        self._fit_height()
         desk.recordings.source_grew.connect(self._on_grew)
         desk.recordings.source_ready.connect(self._on_grew)
+
+    def _fit_height(self) -> None:
+        track = self._track
+        size = TrackSize.USUAL if track is None else track.size
+        if HEIGHTS[size] != self.height() or not self.minimumHeight():
+            self.setFixedHeight(HEIGHTS[size])
+        self._buttons.setVisible(size not in {TrackSize.FOLDED, TrackSize.LOW})
+        self._buttons.move(12, HEIGHTS[size] - 23)
+
+    def beside(self) -> list["ContextLane"]:
+        """All lanes of tracks in the same column."""
+        parent = self.parentWidget()
+        return [] if parent is None else parent.findChildren(ContextLane)
 
     def _on_session(self) -> None:
         """A track that nothing was done to is not drawn anew."""
@@ -54,6 +70,7 @@ class ContextLane(ClipLane):
         now = (self.clips, track, guide, session.tempo, session.metre)
         if any(new is not old for new, old in zip(now, self._drawn, strict=False)):
             self._drawn = now
+            self._fit_height()
             super()._on_session()
 
     @property
@@ -72,11 +89,20 @@ class ContextLane(ClipLane):
             return
         self.setAccessibleName(f"Track {track.name}")
         self.name_header(track.name)
-        y = self.paint_words(painter, 4, track.name, size=11, weight=600, value=theme.ink)
+        is_folded = track.size is TrackSize.FOLDED
+        y = self.paint_words(painter, 1 if is_folded else 4, track.name, size=11, weight=600, value=theme.ink)
+        self._paint_gap(painter)
+        if is_folded:
+            return
         guide = self.desk.session.guide_of(track.id)
         if guide != track.id:
             words = f"locked to {self.desk.session.track(guide).name}"
             self.paint_words(painter, y - 3, words, size=9, weight=400, value=theme.soft_ink)
+
+    def _paint_gap(self, painter: QPainter) -> None:
+        if self.gap is not None:
+            y = 0 if self.gap else self.height() - 3
+            painter.fillRect(0, y, HEADER, 3, colour(self.desk.view.theme.accent))
 
     def paint_content(self, painter: QPainter, content: QRect) -> None:
         theme, track = self.desk.view.theme, self._track
@@ -95,8 +121,17 @@ class ContextLane(ClipLane):
     ) -> None:
         """While the view moves, the last image is moved and stretched; once it rests it is drawn anew."""
         view, theme, ratio = self.desk.view, self.desk.view.theme, self.devicePixelRatioF()
+        height = max(8, self.height() - 8)
         is_whole = all(source.is_whole for source in sources)
-        key = (tuple(each.plan for each in clips), ratio, theme.name, len(sources), is_whole, is_muted)
+        key = (
+            height,
+            tuple(each.plan for each in clips),
+            ratio,
+            theme.name,
+            len(sources),
+            is_whole,
+            is_muted,
+        )
         is_same = self._image is not None and key == self._key
         is_exact = is_same and self._viewport.covers(view.viewport, stretched=1.0)
         is_near = self._viewport.covers(view.viewport, stretched=self._most_stretched)
@@ -104,23 +139,47 @@ class ContextLane(ClipLane):
             self._viewport = view.viewport.widened(BESIDE)
             lows, highs = track_columns(clips, self.desk.recordings.pool.sources, self._viewport.edges(ratio))
             ink = colour(theme.strong_rule) if is_muted else colour(theme.wave)
-            self._image = wave_image(lows, highs, ink, height=int((HEIGHT - 8) * ratio), ratio=ratio)
+            self._image = wave_image(lows, highs, ink, height=int(height * ratio), ratio=ratio)
             self._key = key if is_whole else ()
         if self._image is not None:
             left, right = (view.viewport.x_of(frame) for frame in (self._viewport.start, self._viewport.end))
-            box = QRectF(HEADER + left, 4, right - left, HEIGHT - 8)
+            box = QRectF(HEADER + left, (self.height() - height) / 2, right - left, height)
             painter.drawImage(box, self._image)
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton:
             return
+        if event.position().x() < HEADER:
+            self._press_header(event)
+            return
         if self.desk.view.stage is Stage.REWORK and self.press_clip(event):
             return
-        frame = self.frame_of(event.position().x())  # before the lane may be gone
-        if event.position().x() >= HEADER:
-            self.desk.transport.go_to(frame)
+        self.desk.transport.go_to(self.frame_of(event.position().x()))
         self.desk.view.focus(self.track_id)
 
+    def _press_header(self, event: QMouseEvent) -> None:
+        if event.position().y() > self.height() - FOOT:
+            self.drag = SizeDrag(self.desk, self.track_id, event.globalPosition().y())
+        else:
+            self.drag = OrderDrag(self.desk, self, event.position())
+
+    def mouseReleaseEvent(self, event: QMouseEvent) -> None:
+        is_click = isinstance(self.drag, OrderDrag) and not self.drag.is_meant
+        super().mouseReleaseEvent(event)
+        if is_click:
+            self.desk.view.focus(self.track_id)
+
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        if isinstance(self.drag, OrderDrag):
+            self.drag.to(event, self.beside())
+            return
+        if isinstance(self.drag, SizeDrag):
+            self.drag.to(event.globalPosition().y())
+            return
+        if event.position().x() < HEADER and self.drag is None:
+            is_foot = event.position().y() > self.height() - FOOT
+            self.setCursor(Qt.CursorShape.SizeVerCursor if is_foot else Qt.CursorShape.ArrowCursor)
+            self.desk.view.hint(self.header_hint)
+            return
         if self.desk.view.stage is Stage.REWORK:
             self.move_clip(event)

@@ -32,12 +32,13 @@ from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import notch, paint_each, paint_stems
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_buttons import TrackButtons
+from chronotome.ui.timeline.track_header import type_name
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.timeline.waveform import wave_image
 from chronotome.ui.view_state import Stage
 
 NOTCH = 9
-LEVEL_ROW = 26
+LEVEL_ROW, NAME_ROW = 26, 24
 EDGE_REACH = 8
 NOTCH_ZONE = 16
 """Pixels at the top in which a notch can be taken."""
@@ -93,6 +94,11 @@ class WaveLane(ClipLane):
     def hint_now(self) -> str:
         hints = {Stage.MARK: self.mark_hint, Stage.FIT: self.fit_hint, Stage.REWORK: self.clip_hint}
         return hints.get(self.desk.view.stage, self.hint)
+
+    def type_name(self) -> None:
+        track = self.desk.view.focused
+        if track is not None:
+            type_name(self.desk, self, track.id)
 
     def _type_level(self) -> None:
         track = self.desk.view.focused
@@ -462,6 +468,8 @@ class WaveLane(ClipLane):
         shown, x = self.shown, event.position().x()
         if x < HEADER and event.position().y() > self.height() - LEVEL_ROW:
             self._type_level()
+        if x < HEADER and event.position().y() < NAME_ROW:
+            self.type_name()
         if shown is None or x < HEADER or self.desk.view.stage is not Stage.MARK:
             return
         content = shown.recording.content
