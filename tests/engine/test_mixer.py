@@ -3,9 +3,10 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from chronotome.engine.control import SLOTS, Command, Control, Word, packed_span
-from chronotome.engine.mixer import CHANGE_FADE, HIT_FADE, START_FADE, Mixer
+from chronotome.engine.control import SLOTS, Command, Control, Word
+from chronotome.engine.mixer import CHANGE_FADE, START_FADE, Mixer
 from chronotome.engine.output import SimulatedOutput
+from chronotome.engine.voices import END_FADE, VOICES, Span, Voices
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Lane, Mix, Part, Side
 from chronotome.render.renderer import OfflineMix
@@ -154,7 +155,7 @@ def test_a_full_ring_loses_the_oldest_commands_only():
 
     seen = []
     while (command := control.next_command()) is not None:
-        seen.append(command[1])
+        seen.append(command[1][0])
 
     assert seen == list(range(3000 - 1024, 3000))
 
@@ -165,11 +166,11 @@ def test_a_hit_sounds_in_the_next_block_and_ends_without_a_click(deck, channels)
     region.samples[:] = 0.5
     deck.play(2)
 
-    deck.control.send(Command.HEAR, region.offset, packed_span(1000, channels, 0.5))
+    deck.control.send(Command.HEAR, region.offset, 1000, channels, 500_000)
     played = deck.play(5)
 
-    np.testing.assert_allclose(played[: 1000 - HIT_FADE], 0.25, rtol=1e-5)
-    assert np.abs(np.diff(played[1000 - HIT_FADE : 1001, 0])).max() < 0.25 / HIT_FADE * 1.01
+    np.testing.assert_allclose(played[: 1000 - END_FADE], 0.25, rtol=1e-5)
+    assert np.abs(np.diff(played[1000 - END_FADE : 1001, 0])).max() < 0.25 / END_FADE * 1.01
     assert not played[1000:].any()
     assert not deck.control.get(Word.IS_PLAYING)
 
@@ -182,12 +183,12 @@ def test_a_hit_is_heard_over_the_mix_and_leaves_it_alone(deck):
     deck.control.send(Command.PLAY, 0)
     deck.play(1)
 
-    deck.control.send(Command.HEAR, region.offset, packed_span(500, 2, 1.0))
+    deck.control.send(Command.HEAR, region.offset, 500, 2, 1_000_000)
     played = deck.play(4)
 
     expected = deck.offline(mix, 256, len(played))
-    expected[: 500 - HIT_FADE] += 0.25
-    np.testing.assert_allclose(played[: 500 - HIT_FADE], expected[: 500 - HIT_FADE], atol=1e-6)
+    expected[: 500 - END_FADE] += 0.25
+    np.testing.assert_allclose(played[: 500 - END_FADE], expected[: 500 - END_FADE], atol=1e-6)
     np.testing.assert_array_equal(played[500:], expected[500:])
 
 
@@ -197,11 +198,11 @@ def test_a_count_sounds_first_and_the_frame_right_after_it(deck):
     count = deck.arena.allocate(1000, 1)
     count.samples[:] = 0.25
     deck.control.send(Command.PLAY, 5000, 1000)
-    deck.control.send(Command.HEAR, count.offset, packed_span(1000, 1, 1.0))
+    deck.control.send(Command.HEAR, count.offset, 1000, 1, 1_000_000)
 
     heard = deck.play(8)
 
-    assert heard[: 1000 - HIT_FADE] == pytest.approx(0.25)
+    assert heard[: 1000 - END_FADE] == pytest.approx(0.25)
     assert (heard[1000 + START_FADE :] == deck.offline(mix, 5000 + START_FADE, len(heard) - 1016)).all()
 
 
@@ -230,14 +231,42 @@ def test_what_is_heard_over_the_mix_goes_round_in_time_with_it(deck):
     loop.samples[:, 0] = np.arange(700) / 700
     deck.control.send(Command.PLAY, 5000)
     deck.play(1)
-    deck.control.put(Word.HEAR_LOOP, 700)
-    deck.control.put(Word.HEAR_FROM, 300)
-    deck.control.send(Command.HEAR, loop.offset, packed_span(700, 1, 1.0))
+    deck.control.send(Command.HEAR, loop.offset, 700, 1, 1_000_000, 700, 300)
 
     heard = deck.play(8)[:, 0]
 
     places = 5000 + deck.block + np.arange(len(heard))
     assert heard == pytest.approx((places - 300) % 700 / 700, abs=1e-6)
-    deck.control.put(Word.HEAR_LOOP, 0)
-    deck.control.send(Command.HEAR, 0, packed_span(0, 1, 0.0))
-    assert not deck.play(8)[HIT_FADE:].any()
+    deck.control.send(Command.HUSH)
+    assert not deck.play(8)[END_FADE:].any()
+
+
+def test_64_voices_sound_at_once_and_one_more_takes_the_place_of_the_one_nearest_to_its_end():
+    floats = np.ones(10_000, np.float32)
+    voices = Voices(floats)
+    for owner in range(VOICES):
+        voices.start(Span(0, 5000 + owner, 1, 1 / VOICES), owner)
+    out = np.zeros((256, 2), np.float32)
+
+    voices.add_into(out)
+    assert out == pytest.approx(1.0, abs=1e-5)
+    voices.start(Span(0, 9000, 1, 1.0), VOICES)
+    out[:] = 0
+    voices.add_into(out)
+
+    assert voices.count == VOICES
+    assert out == pytest.approx(1 + (VOICES - 1) / VOICES, abs=1e-5)
+
+
+def test_what_is_heard_anew_gives_way_without_a_click_and_others_sound_on():
+    voices, out = Voices(np.ones(10_000, np.float32)), np.zeros((400, 2), np.float32)
+    voices.start(Span(0, 8000, 1, 0.5), 0)
+    voices.start(Span(0, 8000, 1, 0.25), 7)
+    voices.add_into(out[:100])
+
+    voices.start(Span(0, 8000, 1, 0.125), 0)
+    voices.add_into(out[100:])
+
+    assert out[:100] == pytest.approx(0.75)
+    assert np.abs(np.diff(out[101 : 100 + END_FADE, 0])).max() < 0.5 / END_FADE * 1.01
+    assert out[100 + END_FADE :] == pytest.approx(0.375)

@@ -9,6 +9,7 @@ import os
 from enum import IntEnum
 
 import numpy as np
+from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples
 from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Mix, MixTable
@@ -17,7 +18,9 @@ RING = 1024
 SLOTS = 4
 TAPE_FRAMES = 48000 * 600
 STATUS_BYTES, TEXT_BYTES = 8 * 64, 512
-COMMAND = np.dtype([("kind", "<i8"), ("a", "<i8"), ("b", "<i8")])
+VALUES = 6
+"""Of a command, besides its kind."""
+COMMAND_BYTES = 8 * (1 + VALUES)
 PAGE = mmap.PAGESIZE
 
 
@@ -50,10 +53,6 @@ class Word(IntEnum):
     MOVE_SERIAL = 23
     """With the mix of this number the position moves by MOVE_FRAMES: the song's tempo is another one."""
     MOVE_FRAMES = 24
-    HEAR_LOOP = 25
-    """Frames after which what is heard over the mix begins again; 0: it is heard once."""
-    HEAR_FROM = 26
-    """Session frame at which it begins, or would have, some loops ago."""
 
 
 class Command(IntEnum):
@@ -63,24 +62,19 @@ class Command(IntEnum):
     LOOP = 4
     LISTEN = 5
     HEAR = 6
-    """`a`: offset in the arena, `b`: frames, channels and gain as `packed_span` has them."""
+    """Offset in the arena, frames, channels, gain in millionths, frames of a round or 0, session frame.
 
-
-def packed_span(frames: int, channels: int, gain: float) -> int:
-    """A span of samples in one word of a command: frames up to 2^31, channels up to 255, gain up to 16."""
-    return frames << 32 | channels << 24 | min((1 << 24) - 1, round(gain * (1 << 20)))
-
-
-def unpacked_span(word: int) -> tuple[int, int, float]:
-    """Frames, channels and gain."""
-    return word >> 32, word >> 24 & 0xFF, (word & 0xFFFFFF) / (1 << 20)
+    At that frame it began, or would have, some rounds ago.
+    """
+    HUSH = 7
+    """What is heard over the mix comes to its end."""
 
 
 class Control:
     """Views over the shared memory; the same class on both sides."""
 
     def __init__(self, descriptor: int | None = None) -> None:
-        tables = STATUS_BYTES + TEXT_BYTES + RING * COMMAND.itemsize
+        tables = STATUS_BYTES + TEXT_BYTES + RING * COMMAND_BYTES
         tables = -(-tables // PAGE) * PAGE
         slot_bytes = -(-TABLE_BYTES // PAGE) * PAGE
         tape = tables + SLOTS * slot_bytes
@@ -92,7 +86,9 @@ class Control:
         view = memoryview(self._map)
         self.words = np.frombuffer(view, np.int64, 64)
         self._text = np.frombuffer(view, np.uint8, TEXT_BYTES, STATUS_BYTES)
-        self._ring = np.frombuffer(view, COMMAND, RING, STATUS_BYTES + TEXT_BYTES)
+        self._ring: NDArray[np.int64] = np.frombuffer(
+            view, np.int64, RING * (1 + VALUES), STATUS_BYTES + TEXT_BYTES
+        ).reshape(RING, 1 + VALUES)
         self.tables = [MixTable(view, tables + slot * slot_bytes) for slot in range(SLOTS)]
         self.tape: Samples = np.frombuffer(view, np.float32, TAPE_FRAMES * OUT_CHANNELS, tape).reshape(
             TAPE_FRAMES, OUT_CHANNELS
@@ -117,20 +113,20 @@ class Control:
         self._text[: len(data)] = np.frombuffer(data, np.uint8)
         self.put(Word.TEXT_LENGTH, len(data))
 
-    def send(self, kind: Command, a: int = 0, b: int = 0) -> None:
+    def send(self, kind: Command, *values: int) -> None:
         """Add a command; where the reader sleeps and the ring is full, the oldest is lost."""
         head = self.get(Word.HEAD)
-        self._ring[head % RING] = (kind, a, b)
+        self._ring[head % RING] = (kind, *values, *(0,) * (VALUES - len(values)))
         self.put(Word.HEAD, head + 1)
 
-    def next_command(self) -> tuple[int, int, int] | None:
+    def next_command(self) -> tuple[int, list[int]] | None:
         head, tail = self.get(Word.HEAD), self.get(Word.TAIL)
         if tail >= head:
             return None
         tail = max(tail, head - RING)
-        kind, a, b = self._ring[tail % RING].tolist()
+        kind, *values = self._ring[tail % RING].tolist()
         self.put(Word.TAIL, tail + 1)
-        return kind, a, b
+        return kind, values
 
     def publish(self, mix: Mix) -> None:
         """Write a mix where nobody reads, then flip one index."""

@@ -1,22 +1,18 @@
 """What runs in the audio callback: position, loop, and changes of mix or side without a gap or a click."""
 
 import time
+from collections.abc import Callable, Sequence
 
 import numpy as np
 
 from chronotome.dsp.audio import Curve, Samples
-from chronotome.engine.control import Command, Control, Word, unpacked_span
-from chronotome.render.mix import OUT_CHANNELS, Side, fold_down
+from chronotome.engine.control import Command, Control, Word
+from chronotome.engine.voices import PREVIEW, Span, Voices
+from chronotome.render.mix import OUT_CHANNELS, Side
 
 CHANGE_FADE = 256
 """Frames over which one mix or side gives way to another."""
 START_FADE = 16
-HIT_FADE = 96
-"""Frames over which a single hit ends."""
-HIT_AT_ONCE = 4096
-MOST_CHANNELS = 64
-FOLDS = [fold_down(max(1, channels), OUT_CHANNELS) for channels in range(MOST_CHANNELS + 1)]
-FOLDS[1] = np.ones((1, OUT_CHANNELS), np.float32)
 
 
 class Mixer:
@@ -43,11 +39,16 @@ class Mixer:
         self._rising = 1 - self._falling
         self._start = ((np.arange(START_FADE, dtype=np.float32) + 1) / (START_FADE + 1))[:, None]
         self._jumped = False
-        self._hit = self._hit_channels = self._hit_left = 0
-        self._hit_start = self._hit_round = 0
-        self._hit_gain = 1.0
-        self._hit_part = np.zeros((HIT_AT_ONCE, OUT_CHANNELS), np.float32)
-        self._hit_end = np.linspace(1, 0, HIT_FADE, endpoint=False, dtype=np.float32)[:, None]
+        self._voices = Voices(floats)
+        self._obeyed: dict[int, Callable[[Sequence[int]], None]] = {
+            Command.PLAY: self._begin,
+            Command.STOP: self._stop,
+            Command.SEEK: lambda values: self._jump(values[0]),
+            Command.LOOP: self._go_round,
+            Command.LISTEN: self._listen,
+            Command.HEAR: self._hear,
+            Command.HUSH: lambda _values: self._voices.release(PREVIEW),
+        }
 
     def process(self, out: Samples, when: float) -> bool:
         """Fill `out`, float32 (frames, 2), whose first frame will sound at `when` (monotonic seconds).
@@ -56,7 +57,7 @@ class Mixer:
         """
         began = time.perf_counter_ns()
         control = self._control
-        sounds = self._is_playing or self._hit_left > 0
+        sounds = self._is_playing or self._voices.sound
         out.fill(0)
         self._obey()
         self._take_newest()
@@ -78,8 +79,8 @@ class Mixer:
                 self._jump(start)
         if not self._is_playing:
             self._fade_old(out)
-        if self._hit_left:
-            self._add_hit(out)
+        if self._voices.sound:
+            self._voices.add_into(out)
             sounds = True
         control.put(Word.POSITION, self._position)
         control.put(
@@ -94,59 +95,39 @@ class Mixer:
 
     def _obey(self) -> None:
         while (command := self._control.next_command()) is not None:
-            kind, a, b = command
-            if kind == Command.PLAY:
-                self._jump(a)
-                self._is_playing = True
-                self._wait = b
-                self._control.put(Word.PLAY_STARTED, a)
-            elif kind == Command.STOP and self._is_playing:
-                self._leave()
-                self._is_playing = False
-                self._hit_left = min(self._hit_left, HIT_FADE if self._wait else self._hit_left)
-                self._wait = 0
-            elif kind == Command.SEEK:
-                self._jump(a)
-            elif kind == Command.LOOP:
-                self._loop = (a, b)
-            elif kind == Command.LISTEN and a != self._side:
-                self._leave()
-                self._side = a
-            elif kind == Command.HEAR:
-                self._take_hit(a, b)
+            kind, values = command
+            self._obeyed[kind](values)
 
-    def _take_hit(self, offset: int, word: int) -> None:
-        """A hit sounds from now on, over whatever plays; one that sounds already gives way to it."""
-        frames, channels, gain = unpacked_span(word)
-        if not frames:
-            self._hit_left, self._hit_round = min(self._hit_left, HIT_FADE), 0
+    def _begin(self, values: Sequence[int]) -> None:
+        position, wait = values[:2]
+        self._jump(position)
+        self._is_playing = True
+        self._wait = wait
+        self._control.put(Word.PLAY_STARTED, position)
+
+    def _stop(self, _values: Sequence[int]) -> None:
+        if not self._is_playing:
             return
-        self._hit, self._hit_channels, self._hit_left, self._hit_gain = offset, channels, frames, gain
-        self._hit_start, self._hit_round = offset, min(frames, self._control.get(Word.HEAR_LOOP))
-        if self._hit_round and self._is_playing:
-            done = (self._position - self._control.get(Word.HEAR_FROM)) % self._hit_round
-            self._hit += done * channels
-            self._hit_left = self._hit_round - done
+        self._leave()
+        self._is_playing = False
+        if self._wait:  # nothing is counted in any more
+            self._voices.release(PREVIEW)
+        self._wait = 0
 
-    def _add_hit(self, out: Samples) -> None:
-        """Add what comes next of the hit; its end is faded, so that it stops without a click."""
-        done, channels = 0, self._hit_channels
-        while self._hit_left and done < len(out):
-            count = min(self._hit_left, len(out) - done, len(self._hit_part))
-            span = self._floats[self._hit : self._hit + count * channels].reshape(count, channels)
-            part = self._hit_part[:count]
-            np.matmul(span, FOLDS[channels], out=part)
-            part *= self._hit_gain
-            ending = max(0, count - max(0, self._hit_left - HIT_FADE))
-            if ending and not self._hit_round:
-                passed = HIT_FADE - self._hit_left + count - ending
-                part[count - ending :] *= self._hit_end[passed : passed + ending]
-            out[done : done + count] += part
-            self._hit += count * channels
-            self._hit_left -= count
-            done += count
-            if not self._hit_left and self._hit_round:
-                self._hit, self._hit_left = self._hit_start, self._hit_round
+    def _listen(self, values: Sequence[int]) -> None:
+        if values[0] != self._side:
+            self._leave()
+            self._side = values[0]
+
+    def _go_round(self, values: Sequence[int]) -> None:
+        self._loop = (values[0], values[1])
+
+    def _hear(self, values: Sequence[int]) -> None:
+        """A span sounds from now on, over whatever plays; what goes round is in time with that."""
+        offset, frames, channels, millionths, rounds, began = values
+        span = Span(offset, frames, channels, millionths / 1e6, min(frames, rounds))
+        is_in_time = span.round > 0 and self._is_playing
+        self._voices.start(span, PREVIEW, (self._position - began) % span.round if is_in_time else 0)
 
     def _take_newest(self) -> None:
         control = self._control

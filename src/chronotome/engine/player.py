@@ -11,7 +11,7 @@ from pathlib import Path
 
 import chronotome
 from chronotome.dsp.audio import Samples
-from chronotome.engine.control import TAPE_FRAMES, Command, Control, Word, packed_span
+from chronotome.engine.control import TAPE_FRAMES, Command, Control, Word
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import SimulatedOutput
 from chronotome.render.arena import Arena, Region
@@ -174,12 +174,10 @@ class Player:
         start, end = max(0, start), min(region.frames, end)
         if end > start:
             offset = region.offset + start * region.channels
-            self.control.put(Word.HEAR_LOOP, loops)
-            self.control.put(Word.HEAR_FROM, since)
-            self.control.send(Command.HEAR, offset, packed_span(end - start, region.channels, gain))
+            millionths = round(1e6 * gain)
+            self.control.send(Command.HEAR, offset, end - start, region.channels, millionths, loops, since)
         elif not loops:
-            self.control.put(Word.HEAR_LOOP, 0)
-            self.control.send(Command.HEAR, 0, packed_span(0, 1, 0.0))
+            self.control.send(Command.HUSH)
 
     @property
     def latency(self) -> float:
