@@ -39,6 +39,7 @@ class Rendering(QObject):
     """The whole mix of the newest request is with the player."""
     started = Signal()
     _done = Signal(object, object)
+    _failed = Signal(object)
 
     def __init__(
         self, store: Store, pool: Pool, player: Player, arena: Arena, parent: QObject | None = None
@@ -46,7 +47,7 @@ class Rendering(QObject):
         super().__init__(parent)
         self._store, self._pool, self._player = store, pool, player
         self._renderer = Renderer(arena)
-        self._latest: Latest[Request] = Latest(self._work, name="render")
+        self._latest: Latest[Request] = Latest(self._work, self._failed.emit, name="render")
         self._retired: list[Region] = []
         self._contents: set[ContentHash] = set()
         self._is_tidy = True
@@ -54,6 +55,7 @@ class Rendering(QObject):
         self.is_current = False
         self._newest: Request | None = None
         self._done.connect(self._on_done)  # queued: the worker emits it
+        self._failed.connect(self._on_failed)
         self._tempo: TempoMap | None = None
         self._calm = QTimer(self)
         self._calm.setSingleShot(True)
@@ -108,6 +110,10 @@ class Rendering(QObject):
         self._renderer.render(plan, request.sources, publish, near, is_wanted)
         if is_wanted():
             self._done.emit(request, mixes[-1])
+
+    def _on_failed(self, error: Exception) -> None:
+        """A fault of ours, raised where all others are: it is reported, and the next edit is heard again."""
+        raise error
 
     def _moved(self, session: Session) -> Callable[[int], int] | None:
         """What keeps the playhead at its bar when the song's tempo changes and something follows the song."""

@@ -11,10 +11,15 @@ IsWanted = Callable[[], bool]
 
 
 class Latest(Generic[T]):
-    """One thread that works on the newest request; an older one learns that it is no longer wanted."""
+    """One thread that works on the newest request; an older one learns that it is no longer wanted.
 
-    def __init__(self, work: Callable[[T, IsWanted], None], *, name: str) -> None:
-        self._work = work
+    What a request raises is told to `failed`, in that thread; the next request is worked on all the same.
+    """
+
+    def __init__(
+        self, work: Callable[[T, IsWanted], None], failed: Callable[[Exception], None], *, name: str
+    ) -> None:
+        self._work, self._failed = work, failed
         self._condition = threading.Condition()
         self._request: tuple[int, T] | None = None
         self._number = 0
@@ -63,3 +68,5 @@ class Latest(Generic[T]):
                 self._work(request, lambda: number == self._number)  # noqa: B023 - ends before the next
             except Cancelled:
                 continue
+            except Exception as error:  # noqa: BLE001 - handed on: whoever asked hears of it
+                self._failed(error)

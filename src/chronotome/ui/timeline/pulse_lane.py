@@ -229,7 +229,7 @@ class PulseLane(TrackLane):
             np.ceil(beats.beats[0] / metre.beat - 1e-6), np.floor(beats.beats[-1] / metre.beat + 1e-6) + 1
         )
         xs = self.xs_of(guide.frame_at(numbers * metre.beat))
-        gap = middle_of(np.diff(xs)) if len(xs) > 1 else 99.0
+        gap = max(LEAST_GAP, middle_of(np.diff(xs))) if len(xs) > 1 else 99.0
         every = 1 if gap >= CLOSEST_BEATS else metre.beats
         while gap * every < CLOSEST_BEATS:
             every *= 2

@@ -1,0 +1,170 @@
+"""Plants faults by seed, one at a time, in a copy of the project, and counts which of them the tests see.
+
+./run exec python tools/plant_faults.py FOLDER [--count 50] [--seed 1] [--only NUMBER...]
+
+FOLDER is made anew: a copy of the project. Nothing else is touched. First the tests nearest to the fault run,
+then all others; a fault that all of them pass lives, and is shown as it stands in the file.
+"""
+
+import argparse
+import ast
+import os
+import random
+import shutil
+import subprocess
+import sys
+import time
+from collections.abc import Iterator
+from dataclasses import dataclass
+from pathlib import Path
+
+PROJECT = Path(__file__).resolve().parent.parent
+PACKAGES = ("session", "render", "engine", "files", "bridge")
+SECONDS = 420
+"""After which a run of tests that does not end has seen the fault."""
+SWAPPED: dict[type, type] = {
+    ast.Lt: ast.LtE,
+    ast.LtE: ast.Lt,
+    ast.Gt: ast.GtE,
+    ast.GtE: ast.Gt,
+    ast.Eq: ast.NotEq,
+    ast.NotEq: ast.Eq,
+    ast.Is: ast.IsNot,
+    ast.IsNot: ast.Is,
+    ast.In: ast.NotIn,
+    ast.NotIn: ast.In,
+    ast.Add: ast.Sub,
+    ast.Sub: ast.Add,
+    ast.Mult: ast.Div,
+    ast.Div: ast.Mult,
+    ast.And: ast.Or,
+    ast.Or: ast.And,
+}
+NAMES = {"min": "max", "max": "min", "any": "all", "all": "any", "first": "last", "minimum": "maximum"}
+
+
+@dataclass(frozen=True)
+class Fault:
+    """One place in one file, and what stands there instead."""
+
+    file: Path
+    line: int
+    start: int
+    end: int
+    old: str
+    new: str
+
+
+def faults_in(path: Path) -> list[Fault]:
+    """Every fault that could be planted in a file, in its functions only."""
+    text = path.read_text()
+    starts = [0]
+    for line in text.splitlines(keepends=True):
+        starts.append(starts[-1] + len(line.encode()))
+    raw, found = text.encode(), []
+    functions = [node for node in ast.walk(ast.parse(text)) if isinstance(node, ast.FunctionDef)]
+    seen: set[tuple[int, int]] = set()
+    for function in functions:
+        for node in (each for part in function.body for each in ast.walk(part)):
+            for new in _changed(node):
+                start = starts[node.lineno - 1] + node.col_offset  # type: ignore[attr-defined]
+                end = starts[node.end_lineno - 1] + node.end_col_offset  # type: ignore[attr-defined]
+                old = raw[start:end].decode()
+                if (start, end) not in seen and new != old:
+                    seen.add((start, end))
+                    found.append(Fault(path.relative_to(PROJECT), node.lineno, start, end, old, new))  # type: ignore[attr-defined]
+    return found
+
+
+def _changed(node: ast.AST) -> Iterator[str]:
+    """What may stand in the place of a node; nothing for most."""
+    if isinstance(node, ast.Compare) and len(node.ops) == 1 and type(node.ops[0]) in SWAPPED:
+        operator = SWAPPED[type(node.ops[0])]()
+        yield ast.unparse(ast.Compare(node.left, [operator], node.comparators))
+    elif isinstance(node, ast.BinOp) and type(node.op) in SWAPPED and not isinstance(node.left, ast.Constant):
+        yield f"({ast.unparse(ast.BinOp(node.left, SWAPPED[type(node.op)](), node.right))})"
+    elif isinstance(node, ast.BoolOp):
+        yield f"({ast.unparse(ast.BoolOp(SWAPPED[type(node.op)](), node.values))})"
+    elif isinstance(node, ast.UnaryOp) and isinstance(node.op, ast.Not):
+        yield ast.unparse(node.operand)
+    else:
+        yield from _other_value(node)
+
+
+def _other_value(node: ast.AST) -> Iterator[str]:
+    """Calls left out or of another function, constants of another value."""
+    if isinstance(node, ast.Expr) and isinstance(node.value, ast.Call):
+        yield "pass"
+    elif isinstance(node, ast.Call) and isinstance(node.func, ast.Name) and node.func.id in NAMES:
+        yield ast.unparse(ast.Call(ast.Name(NAMES[node.func.id]), node.args, node.keywords))
+    elif isinstance(node, ast.Constant) and isinstance(node.value, bool):
+        yield repr(not node.value)
+    elif isinstance(node, ast.Constant) and isinstance(node.value, int | float):
+        yield repr(node.value + 1)
+
+
+def chosen(count: int, seed: int) -> list[Fault]:
+    """As many of each package as it has lines, each file and place by chance."""
+    chance = random.Random(seed)
+    files = [path for name in PACKAGES for path in sorted((PROJECT / "src/chronotome" / name).rglob("*.py"))]
+    places = [fault for path in files for fault in faults_in(path)]
+    return chance.sample(places, count)
+
+
+def tests_near(fault: Fault) -> list[str]:
+    """Folders of tests, the fault's own first; those with a window last."""
+    package = fault.file.parts[2]
+    inner = [name for name in ("session", "render", "engine", "files", "bridge") if name != package]
+    return [f"tests/{name}" for name in (package, *inner)]
+
+
+def is_seen(copy: Path, tests: list[str]) -> bool:
+    command = [sys.executable, "-P", "-m", "pytest", "-x", "-q", "-p", "no:cacheprovider", *tests]
+    try:
+        ended = subprocess.run(  # noqa: S603 - our own tests
+            command,
+            cwd=copy,
+            capture_output=True,
+            timeout=SECONDS,
+            check=False,
+            env={**os.environ, "QT_QPA_PLATFORM": "offscreen", "PYTHONPATH": str(copy / "src")},
+        )
+    except subprocess.TimeoutExpired:
+        return True
+    return ended.returncode != 0
+
+
+def main() -> None:
+    parser = argparse.ArgumentParser(description=__doc__.splitlines()[0])
+    parser.add_argument("folder", type=Path)
+    parser.add_argument("--count", type=int, default=50)
+    parser.add_argument("--seed", type=int, default=1)
+    parser.add_argument(
+        "--only", type=int, nargs="*", help="numbers of faults, as an earlier run showed them"
+    )
+    arguments = parser.parse_args()
+    copy: Path = arguments.folder
+    if copy.exists():
+        parser.error(f"{copy} is there already")
+    shutil.copytree(PROJECT, copy, ignore=shutil.ignore_patterns(".venv*", ".git", "__pycache__", ".*_cache"))
+    seen, lived = 0, list[str]()
+    for number, fault in enumerate(chosen(arguments.count, arguments.seed)):
+        if arguments.only and number not in arguments.only:
+            continue
+        path, began = copy / fault.file, time.monotonic()
+        raw = path.read_bytes()
+        path.write_bytes(raw[: fault.start] + fault.new.encode() + raw[fault.end :])
+        near = tests_near(fault)
+        is_killed = is_seen(copy, near) or is_seen(copy, ["tests/dsp", "tests/flow", "tests/ui"])
+        path.write_bytes(raw)
+        place = f"{fault.file}:{fault.line}  {fault.old!r} -> {fault.new!r}"
+        seen += is_killed
+        if not is_killed:
+            lived.append(f"{number}  {place}")
+        words = "seen" if is_killed else "LIVED"
+        print(f"{number:3}  {words:5}  {time.monotonic() - began:4.0f} s  {place}", flush=True)
+    print(f"{seen} of {seen + len(lived)} seen; lived:", *lived, sep="\n")
+
+
+if __name__ == "__main__":
+    main()
