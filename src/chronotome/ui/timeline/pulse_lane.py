@@ -32,6 +32,8 @@ EVEN = 0.01
 """Beats per minute within which a tempo is called steady."""
 """Beats per minute from foot to top, at least."""
 CLOSEST_BEATS, CLOSEST_BARS, CLOSEST_RINGS = 7, 26, 9
+LEAST_GAP = 0.01
+"""Pixels between two beats, where a fit has them all but on one another."""
 SMOOTH_BEATS = 4
 REACH = 6
 PULL_PIXELS = 9
