@@ -18,6 +18,8 @@ STRIP = 17
 """Pixels of the strip with the name, by which a clip is taken."""
 EDGE, CORNER = 5, 7
 LEAST_FOR_HANDLES = 40
+LOWEST_FOR_HANDLES, LOWEST_FOR_NAMES = 50, 30
+"""Pixels of a lane's height: a low one has no room for handles, a folded one none for names."""
 FADE_POINTS = 24
 
 
@@ -73,7 +75,7 @@ def grip_at(lane: Lane, clips: Sequence[Shown], x: float, y: float) -> tuple[Fra
 def _grip(lane: Lane, frame: Frame, x: float, y: float) -> Grip | None:
     if not frame.left - EDGE <= x <= frame.right + EDGE:
         return None
-    if frame.right - frame.left > LEAST_FOR_HANDLES:
+    if _has_handles(frame, lane):
         handle = _handle(lane, frame, x, y)
         if handle is not None:
             return handle
@@ -83,6 +85,10 @@ def _grip(lane: Lane, frame: Frame, x: float, y: float) -> Grip | None:
     if abs(x - frame.right) <= reach:
         return Grip.END
     return Grip.BODY if frame.left <= x <= frame.right and y < STRIP else None
+
+
+def _has_handles(frame: Frame, lane: Lane) -> bool:
+    return frame.right - frame.left > LEAST_FOR_HANDLES and lane.height() >= LOWEST_FOR_HANDLES
 
 
 def _handle(lane: Lane, frame: Frame, x: float, y: float) -> Grip | None:
@@ -115,7 +121,7 @@ def paint_frames(painter: QPainter, lane: Lane, clips: Sequence[Shown], chosen: 
         painter.setPen(colour(theme.on_ink if is_chosen else theme.ink))
         words = QRectF(max(box.left(), HEADER) + 6, box.top(), 0, STRIP - 2)
         words.setRight(box.right() - 4)
-        if words.width() > 12:
+        if words.width() > 12 and lane.height() >= LOWEST_FOR_NAMES:
             name = _words(frame)
             fitting = painter.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(words.width()))
             painter.drawText(words, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignLeft, fitting)
@@ -150,12 +156,12 @@ def _paint_fades(painter: QPainter, lane: Lane, frame: Frame) -> None:
             painter.setPen(QPen(colour(theme.ink), 1.2))
             painter.setBrush(Qt.BrushStyle.NoBrush)
             painter.drawPath(path)
-        if frame.right - frame.left > LEAST_FOR_HANDLES:
+        if _has_handles(frame, lane):
             painter.setPen(QPen(colour(theme.soft_ink), 1))
             painter.setBrush(colour(theme.card))
             x = frame.handle(fade, lane, is_out=is_out)
             painter.drawEllipse(QPointF(x, STRIP + CORNER), 3.2, 3.2)
-    if frame.right - frame.left > LEAST_FOR_HANDLES:
+    if _has_handles(frame, lane):
         painter.setPen(QPen(colour(theme.soft_ink), 1.4))
         x, y = frame.right - 5, lane.height() - 8
         painter.drawLine(QPointF(x - 6, y), QPointF(x, y))
