@@ -377,3 +377,46 @@ def test_a_track_is_named_where_its_name_stands(two_tracks):
     assert two_tracks.desk.view.focused.name == "Snare s1"
     assert two_tracks.desk.store.history.undo_label == "Rename track"
     two_tracks.settle()
+
+
+def test_a_range_over_two_tracks_is_cut_copied_looped_and_deleted_in_one_step(two_tracks):
+    person = two_tracks
+    person.desk.view.focus(person.session.tracks[0].id)
+    person.settle()
+    (below,) = person.window.timeline.context_lanes
+    lane, session = wave(person), person.session
+    step = person.desk.view.grid.step
+    edges = [session.tempo.seconds_of(beat) * session.rate for beat in (1.0, 1.0 + 2 * step)]
+    left, right = (lane.x_of(edge) for edge in edges)
+    there = lane.mapFromGlobal(below.mapToGlobal(QPoint(round(right) + 1, 30)))
+    before = person.offline(90000, Side.EDITED)
+    whole = person.session
+
+    person.drag(lane, (left + 2, 100), (there.x(), there.y()))
+    span = person.desk.view.range
+    assert (span.start, span.end) == pytest.approx(edges, abs=1)
+    assert span.tracks == tuple(track.id for track in session.tracks)
+    image = below.grab().toImage()
+    assert image.pixelColor(round((left + right) / 2), 50) != image.pixelColor(round(right) + 30, 50)
+
+    person.press(Qt.Key.Key_X)
+    assert [len(clips(person, track)) for track in (0, 1)] == [3, 3]
+    person.settle()
+    np.testing.assert_array_equal(person.offline(90000, Side.EDITED), before)
+    person.press(Qt.Key.Key_Z, CONTROL)
+    person.press(Qt.Key.Key_L, SHIFT)
+    assert person.session.loop.end - person.session.loop.start == pytest.approx(2 * step, abs=1e-4)
+    person.press(Qt.Key.Key_C, CONTROL)
+    assert person.session.tracks == whole.tracks
+    person.desk.transport.go_to(8 * session.rate)
+    person.press(Qt.Key.Key_V, CONTROL)
+    assert [windows(person, track)[-1][0] for track in (0, 1)] == pytest.approx(
+        [8 * session.rate] * 2, abs=1000
+    )
+    person.desk.view.choose_range(span)
+    person.press(Qt.Key.Key_Delete)
+    person.settle()
+    assert not person.offline(span.end, Side.EDITED)[span.start + 300 : span.end - 300].any()
+    person.desk.view.choose_range(span)
+    person.press(Qt.Key.Key_Escape)
+    assert person.desk.view.range is None

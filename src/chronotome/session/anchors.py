@@ -11,6 +11,7 @@ from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap
 from chronotome.session.fitted import Fitted
 from chronotome.session.follow import beats_of, fitted_of
+from chronotome.session.limits import MOST_FRAMES
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, Recording, Session, Take, Track
 from chronotome.session.tighten import Targets, targets_of
@@ -20,6 +21,8 @@ FAINT_ANCHOR = 20.0
 """Strength from which a faint onset's attack is kept from being smeared, though it has no target."""
 NARROWEST_SECONDS = 0.004
 MOST_TAIL_STRETCH = 2.0
+MOST_TIMES_LONGER, MOST_LONGER_SECONDS = 8, 60
+"""By which a take may become longer, by both together: three times half of its tempo, a hit dragged far."""
 BEAT_APART_SECONDS = 0.060
 LEAST_BEAT = 1e-4
 
@@ -126,6 +129,16 @@ def anchors_of(session: Session, track: Track, take: Take) -> Anchors:
     return anchors if take.mirror is None else _turned(anchors, take, recording, session.rate)
 
 
+def _is_within_reason(heard: Frames, played: int, rate: int) -> bool:
+    """Whether a take may sound at these frames: not far longer than it was played, not before all time.
+
+    A fit with a wrong beat in it can ask for a take of hours: it sounds as played until that is mended.
+    """
+    first, last = int(heard[0]), int(heard[-1])
+    most = MOST_TIMES_LONGER * played + MOST_LONGER_SECONDS * rate
+    return abs(first) <= MOST_FRAMES and 0 < last - first <= most
+
+
 @by_identity(MANY)
 def _turned(anchors: Anchors, take: Take, recording: Recording, rate: int) -> Anchors:
     """The map of a reversed take: the span that was turned lies where it did."""
@@ -158,7 +171,7 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
         source, heard = _with_fitted_ends(played + offset, landed, (start, end), offset, fit)
     else:
         source, heard = _with_ends(played + offset, landed, start, end, take.start, keeps_tail=is_locked)
-    if len(source) < 2:  # all of it would sound before the session's first frame
+    if len(source) < 2 or not _is_within_reason(heard, end - start, rate):
         heard = np.array([take.start, take.start + end - start])
         return Anchors(np.array([start, end]), heard, offset)
     if ENGINES[move_by].warps_between:

@@ -327,6 +327,7 @@ class MainWindow(QMainWindow):
         if self.decision.answers(event):
             return
         if is_escape:
+            self.desk.view.choose_range(None)
             self.desk.view.select(None)
         else:
             super().keyPressEvent(event)

@@ -6,7 +6,7 @@ from PySide6.QtCore import QObject, QTimer, Signal
 
 from chronotome.bridge.store import Store
 from chronotome.session.anchors import extent_of
-from chronotome.session.edits.clips import Place, in_groups
+from chronotome.session.edits.clips import Place, Range, in_groups
 from chronotome.session.grid import Feel, Grid
 from chronotome.session.model import Clip, Session, Track, TrackId
 from chronotome.session.onsets import OnsetId
@@ -82,6 +82,7 @@ class ViewState(QObject):
         self.is_snapping = True
         self._focus: TrackId | None = None
         self._clips: tuple[Place, ...] = ()
+        self._range: Range | None = None
 
     @property
     def session(self) -> Session:
@@ -106,13 +107,26 @@ class ViewState(QObject):
         known = {(track.id, clip.id) for track, clip in self.session.clips} if self._clips else set()
         return tuple(place for place in self._clips if place in known)
 
+    @property
+    def range(self) -> Range | None:
+        """The span of some tracks that is swept over; of tracks that are still there."""
+        known = {track.id for track in self.session.tracks} if self._range is not None else set()
+        return None if self._range is None or not known.issuperset(self._range.tracks) else self._range
+
+    def choose_range(self, span: Range | None) -> None:
+        """Instead of clips."""
+        if span != self._range:
+            self._clips, self._range = (), span
+            self.selected, self.picked, self.beat = None, (), None
+            self.selection_changed.emit()
+
     def choose_clips(self, clips: tuple[Place, ...]) -> None:
         """With those in a group with them. The track of the last comes into the tall lane."""
         clips = in_groups(self.session, clips)
         if clips:
             self.focus(clips[-1][0])
-        if clips != self._clips:
-            self._clips = clips
+        if clips != self._clips or self._range is not None:
+            self._clips, self._range = clips, None
             self.selected, self.picked, self.beat = None, (), None
             self.selection_changed.emit()
 

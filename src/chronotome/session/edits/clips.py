@@ -1,6 +1,7 @@
 """Edits of clips: cut, joined, trimmed, moved, copied, deleted; locked tracks keep theirs in step."""
 
 from collections.abc import Iterable, Sequence
+from typing import NamedTuple
 
 from chronotome.session.anchors import anchors_of, window_of
 from chronotome.session.edits.tracks import with_track
@@ -13,6 +14,27 @@ SHARED = frozenset({"fade_in", "fade_out", "is_muted"})
 """What a clip has in common with its counterparts on locked tracks."""
 
 Place = tuple[TrackId, ClipId]
+
+
+class Range(NamedTuple):
+    """Session frames [start, end) on some tracks."""
+
+    start: int
+    end: int
+    tracks: tuple[TrackId, ...]
+
+
+def cut_out(session: Session, span: Range) -> tuple[Session, tuple[Place, ...]]:
+    """What sounds in a range, cut at both of its ends, and which clips that is; nothing is heard of it."""
+    for track in span.tracks:
+        session = split(session, track, (span.start, span.end))
+    places = []
+    for whole in (session.track(track) for track in span.tracks):
+        windows = ((clip.id, window_of(session, whole, clip)) for clip in whole.clips)
+        places += [
+            (whole.id, clip) for clip, each in windows if each.start >= span.start and each.end <= span.end
+        ]
+    return session, tuple(places)
 
 
 def crop(session: Session, track: TrackId, clip: ClipId, start: int, end: int) -> Session:

@@ -1,6 +1,6 @@
 """What keys and menus do to clips."""
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from pathlib import Path
 
@@ -12,6 +12,7 @@ from chronotome.session.anchors import window_of
 from chronotome.session.edits.clips import (
     Place,
     copy,
+    cut_out,
     delete,
     group,
     join,
@@ -70,6 +71,16 @@ class ClipCommands:
                 return clip
         return None
 
+    def _edit_chosen(self, do: str, label: str, edit: Callable[[Session, Sequence[Place]], Session]) -> None:
+        """An edit of the chosen clips, or of what sounds in the range that was swept, cut at its ends."""
+        span = self._desk.view.range
+        if span is not None:
+            self._desk.store.apply(lambda session: edit(*cut_out(session, span)), label)
+            return
+        places = self._with_chosen(do)
+        if places:
+            self._desk.store.apply(lambda session: edit(session, places), label)
+
     def _do(self, edit: Edit, label: str) -> None:
         """Apply; what was made by it is chosen."""
         desk = self._desk
@@ -86,7 +97,11 @@ class ClipCommands:
         return places
 
     def split_here(self) -> None:
-        """Cut at the playhead."""
+        """Cut at the playhead, or at both ends of the range that was swept."""
+        span = self._desk.view.range
+        if span is not None:
+            self._desk.store.apply(lambda session: cut_out(session, span)[0], "Cut at the range’s ends")
+            return
         track, position = self._desk.view.focused, round(self._desk.transport.position)
         if track is not None:
             self._split(track, [position], "Cut at the playhead")
@@ -125,7 +140,18 @@ class ClipCommands:
         self._desk.store.apply(lambda session: join(session, track.id, clips), "Join clips")
 
     def duplicate(self) -> None:
-        """Lay the chosen clips once more, right after themselves."""
+        """Lay the chosen clips once more, right after themselves; a range, with all that sounds in it."""
+        span = self._desk.view.range
+        if span is not None:
+            length = span.end - span.start
+
+            def again(session: Session) -> Session:
+                cut, inside = cut_out(session, span)
+                return copy(cut, inside, length)
+
+            self._desk.store.apply(again, "Duplicate range")
+            self._desk.view.choose_range(span._replace(start=span.end, end=span.end + length))
+            return
         places = self._with_chosen("duplicate")
         if places:
             by = self._length(places)
@@ -154,20 +180,23 @@ class ClipCommands:
             self._do(lambda session: repeat(session, *places[0], times, every), "Repeat clip")
 
     def delete(self, *, is_closed: bool = False) -> None:
-        places = self._with_chosen("delete")
-        if places:
-            label = "Delete clip and close the gap" if is_closed else "Delete clip"
-            self._desk.store.apply(lambda session: delete(session, places, is_closed=is_closed), label)
+        label = "Delete clip and close the gap" if is_closed else "Delete clip"
+        self._edit_chosen(
+            "delete", label, lambda session, places: delete(session, places, is_closed=is_closed)
+        )
 
     def delete_and_close(self) -> None:
         self.delete(is_closed=True)
 
     def keep(self, *, is_cut: bool = False) -> None:
         """Remember the chosen clips for pasting."""
-        places = self._with_chosen("cut" if is_cut else "copy")
+        span = self._desk.view.range
+        if span is not None:
+            session, places = cut_out(self._desk.session, span)
+        else:
+            session, places = self._desk.session, self._with_chosen("cut" if is_cut else "copy")
         if not places:
             return
-        session = self._desk.session
         clips = [(session.track(track), session.track(track).clip(clip)) for track, clip in places]
         starts = [window_of(session, track, clip).start for track, clip in clips]
         places_of_files = self._desk.recordings.places
@@ -182,7 +211,7 @@ class ClipCommands:
             for (track, clip), start in zip(clips, starts, strict=True)
         )
         if is_cut:
-            self._desk.store.apply(lambda session: delete(session, places), "Cut out clip")
+            self._edit_chosen("cut", "Cut out clip", delete)
         self._desk.say(f"{counted(len(places), 'clip')} kept: Ctrl+V lays it at the playhead")
 
     def paste(self) -> None:
@@ -217,9 +246,7 @@ class ClipCommands:
                 known.add(each.clip.recording)
 
     def reverse(self) -> None:
-        places = self._with_chosen("reverse")
-        if places:
-            self._desk.store.apply(lambda session: reverse(session, places), "Reverse clip")
+        self._edit_chosen("reverse", "Reverse clip", reverse)
 
     def group(self) -> None:
         places = self._desk.view.clips
@@ -235,11 +262,11 @@ class ClipCommands:
             self._desk.store.apply(lambda session: ungroup(session, places), "Ungroup clips")
 
     def mute(self) -> None:
-        places, session = self._with_chosen("mute"), self._desk.session
-        if places:
-            muted = not all(session.track(track).clip(clip).is_muted for track, clip in places)
-            label = "Mute clip" if muted else "Unmute clip"
-            self._desk.store.apply(lambda session: set_clip(session, places, is_muted=muted), label)
+        def edit(session: Session, places: Sequence[Place]) -> Session:
+            is_muted = not all(session.track(track).clip(clip).is_muted for track, clip in places)
+            return set_clip(session, places, is_muted=is_muted)
+
+        self._edit_chosen("mute", "Mute clip", edit)
 
     def ask_name(self) -> None:
         places, session = self._with_chosen("rename"), self._desk.session

@@ -64,7 +64,7 @@ class Commands:
 
     def cut(self) -> None:
         """At the selected hit, or where the playhead is."""
-        if self._desk.view.picked:
+        if self._desk.view.picked and self._desk.view.range is None:
             self.marks.cut()
         else:
             self.clips.split_here()

@@ -345,7 +345,13 @@ class MarkCommands:
             self._apply(lambda session: crop(session, track, clip, start, end), "Keep only the selection")
 
     def loop_selection(self) -> bool:
-        """Loop from the first selected hit to the end of the last."""
+        """Loop the range that was swept, or from the first selected hit to the end of the last."""
+        span = self._desk.view.range
+        if span is not None:
+            tempo, rate = self._desk.session.tempo, self._desk.session.rate
+            first, last = tempo.beat_of(span.start / rate), tempo.beat_of(span.end / rate)
+            self._apply(lambda each: set_loop(each, first, last), "Loop the selection")
+            return True
         found = self._picked("loop it")
         if found is None:
             return False

@@ -1,18 +1,21 @@
 """A lane in which a track's clips can be taken: by their strips, edges, fades and lower corners."""
 
 from collections.abc import Callable, Sequence
+from functools import partial
 
-from PySide6.QtCore import QPointF, Qt
-from PySide6.QtGui import QMouseEvent
+from PySide6.QtCore import QLineF, QPointF, QRectF, Qt
+from PySide6.QtGui import QMouseEvent, QPainter, QPen
 from PySide6.QtWidgets import QApplication
 
 from chronotome.session.edits.clips import in_groups
 from chronotome.session.model import Track, TrackId
 from chronotome.ui.desk import Desk
+from chronotome.ui.theme import colour
 from chronotome.ui.timeline.clip_drag import HINTS, ClipDrag
 from chronotome.ui.timeline.clip_frames import Grip, grip_at
 from chronotome.ui.timeline.gestures import is_free
 from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.shown import Shown, all_shown
 from chronotome.ui.timeline.track_lane import TrackLane
 
@@ -29,7 +32,10 @@ CURSORS = {
 class ClipLane(TrackLane):
     """Click a strip: choose the clip, with Shift or Ctrl more of them. Drag: move, trim, fade, repeat."""
 
-    clip_hint = "A clip’s strip: click chooses, drag moves, Ctrl+drag copies. Edges trim, corners fade."
+    clip_hint = (
+        "A strip: click chooses, drag moves, Ctrl+drag copies. Edges trim, corners fade. "
+        "Drag over waves: a range."
+    )
 
     def __init__(self, desk: Desk, name: str, of: Callable[[], Track | None]) -> None:
         super().__init__(desk, name)
@@ -50,6 +56,11 @@ class ClipLane(TrackLane):
         x, y = event.position().x(), event.position().y()
         found = grip_at(self, self.clips, x, y) if x >= HEADER else None
         if found is None:
+            track = self._of()
+            if track is not None and x >= HEADER:
+                click = partial(self.click_wave, x)
+                self.drag = RangeDrag(self.desk, track.id, x, self.frame_of(x), click)
+                return True
             self.desk.view.choose_clips(())
             return False
         frame, grip = found
@@ -67,9 +78,30 @@ class ClipLane(TrackLane):
         self.drag = ClipDrag(self.desk, frame, grip, self.frame_of(x), places, copies=is_copy)
         return True
 
+    def click_wave(self, x: float) -> None:
+        """What a click between the handles does: the playhead goes there."""
+        self.desk.view.choose_clips(())
+        self.desk.transport.go_to(self.frame_of(x))
+
+    def paint_range(self, painter: QPainter) -> None:
+        span, track = self.desk.view.range, self._of()
+        if span is None or track is None or track.id not in span.tracks:
+            return
+        left, right = max(HEADER, self.x_of(span.start)), self.x_of(span.end)
+        if right > left:
+            painter.fillRect(
+                QRectF(left, 0, right - left, self.height()), colour(self.desk.view.theme.wash, 110)
+            )
+            painter.setPen(QPen(colour(self.desk.view.theme.accent), 1))
+            painter.drawLines([QLineF(x, 0, x, self.height()) for x in (self.x_of(span.start), right)])
+
     def move_clip(self, event: QMouseEvent) -> None:
         """Go on dragging, or show what a press would take."""
         drag = self.drag
+        if isinstance(drag, RangeDrag):
+            x = event.position().x()
+            drag.to(x, self.frame_of(x), self._track_under(event), is_free=is_free(event))
+            return
         if isinstance(drag, ClipDrag):
             if drag.edit is None and (event.position() - self._pressed).manhattanLength() < 4:
                 return

@@ -115,6 +115,7 @@ class ContextLane(ClipLane):
         self._paint_wave(painter, clips, found, is_muted=track.is_muted)
         if self.desk.view.stage is Stage.REWORK:
             paint_frames(painter, self, clips, self.desk.view.clips)
+            self.paint_range(painter)
 
     def _paint_wave(
         self, painter: QPainter, clips: Sequence[Shown], sources: Sequence[Source], *, is_muted: bool
@@ -155,6 +156,10 @@ class ContextLane(ClipLane):
         if self.desk.view.stage is Stage.REWORK and self.press_clip(event):
             return
         self.desk.transport.go_to(self.frame_of(event.position().x()))
+        self.desk.view.focus(self.track_id)
+
+    def click_wave(self, x: float) -> None:
+        super().click_wave(x)
         self.desk.view.focus(self.track_id)
 
     def _press_header(self, event: QMouseEvent) -> None:

@@ -30,6 +30,7 @@ from chronotome.ui.timeline.hatching import paint_hatching
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import notch, paint_each, paint_stems
+from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.track_header import type_name
@@ -137,6 +138,7 @@ class WaveLane(ClipLane):
                 paint_hatching(painter, self, each, (self.height() - FOOT + 2, self.height() - 3))
         if self.desk.view.stage is Stage.REWORK:
             paint_frames(painter, self, clips, self.desk.view.clips)
+            self.paint_range(painter)
         else:
             self._paint_notches(painter, shown)
             self._paint_edges(painter, clips)
@@ -432,7 +434,9 @@ class WaveLane(ClipLane):
         x = event.position().x()
         is_unsnapped = is_free(event)
         shown = self.shown
-        if isinstance(self.drag, ClipDrag) or (self.drag is None and self.desk.view.stage is Stage.REWORK):
+        if isinstance(self.drag, ClipDrag | RangeDrag) or (
+            self.drag is None and self.desk.view.stage is Stage.REWORK
+        ):
             self.move_clip(event)
         elif isinstance(self.drag, HitDrag):
             self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_unsnapped)
