@@ -19,7 +19,8 @@ from chronotome.units import Frames, at_other_rate
 
 FAINT_ANCHOR = 20.0
 """Strength from which a faint onset's attack is kept from being smeared, though it has no target."""
-NARROWEST_SECONDS = 0.004
+FAINT_APART_SECONDS = 0.016
+"""From other anchors: nearer, what lies between could not be stretched."""
 MOST_TAIL_STRETCH = 2.0
 MOST_TIMES_LONGER, MOST_LONGER_SECONDS = 8, 60
 """By which a take may become longer, by both together: three times half of its tempo, a hit dragged far."""
@@ -227,16 +228,26 @@ def _with_fitted_ends(
 def _with_beats(fit: Fitted, played: Frames, landed: Frames, apart: int) -> tuple[Frames, Frames]:
     """Add the beats that no hit is near to, so that long notes follow as well."""
     beats, lands = np.rint(fit.played).astype(np.int64), np.rint(fit.fitted).astype(np.int64)
-    known = np.concatenate([[np.iinfo(np.int32).min], played, [np.iinfo(np.int64).max // 2]])
-    heard = np.concatenate([[-1], landed, [np.iinfo(np.int64).max // 2]])
-    after = np.searchsorted(known, beats)
-    gaps = (beats - known[after - 1], known[after] - beats, lands - heard[after - 1], heard[after] - lands)
-    clear = np.min(np.stack(gaps), axis=0) >= apart
-    order = np.argsort(np.concatenate([played, beats[clear]]), kind="stable")
-    return (
-        np.concatenate([played, beats[clear]])[order],
-        np.concatenate([landed, lands[clear]])[order],
-    )
+    clear = _are_apart(beats, lands, played, landed, apart) & (lands >= apart - 1)
+    return _merged(played, landed, beats[clear], lands[clear])
+
+
+def _are_apart(extra: Frames, places: Frames, source: Frames, heard: Frames, apart: int) -> NDArray[np.bool_]:
+    """Which extra anchors keep `apart` from the anchors on both sides, in the recording and as heard."""
+    if not len(source):
+        return np.ones(len(extra), np.bool_)
+    after = source.searchsorted(extra)
+    before, behind = np.maximum(after - 1, 0), np.minimum(after, len(source) - 1)
+    from_before = np.minimum(extra - source[before], places - heard[before])
+    to_behind = np.minimum(source[behind] - extra, heard[behind] - places)
+    is_first, is_last = after == 0, after == len(source)
+    return np.asarray((is_first | (from_before >= apart)) & (is_last | (to_behind >= apart)))
+
+
+def _merged(source: Frames, heard: Frames, extra: Frames, places: Frames) -> tuple[Frames, Frames]:
+    """Both in the order of the recording."""
+    order = np.argsort(np.concatenate([source, extra]), kind="stable")
+    return np.concatenate([source, extra])[order], np.concatenate([heard, places])[order]
 
 
 def _with_ends(
@@ -280,21 +291,8 @@ def _with_faint(  # noqa: PLR0917 - all that it depends on
     frames = onsets.frame_array[faint]
     frames = frames[(frames >= take.source_start) & (frames < take.source_end)]
     extra = take.start + offset + at_other_rate(frames - take.source_start, recording.rate, rate)
-    narrow = int(NARROWEST_SECONDS * rate)
-    if len(extra):
-        after = np.searchsorted(source, extra)
-        roomy = (after > 0) & (after < len(source))
-        extra, after = extra[roomy], after[roomy]
-        mapped = np.rint(np.interp(extra, source, heard)).astype(np.int64)
-        gaps = (
-            extra - source[after - 1],
-            source[after] - extra,
-            mapped - heard[after - 1],
-            heard[after] - mapped,
-        )
-        wide = np.min(np.stack(gaps), axis=0) >= 4 * narrow
-        extra, mapped = extra[wide], mapped[wide]
-        order = np.argsort(np.concatenate([source, extra]), kind="stable")
-        source = np.concatenate([source, extra])[order]
-        heard = np.concatenate([heard, mapped])[order]
-    return rising(source, heard)
+    inside = (extra > source[0]) & (extra <= source[-1])
+    extra = extra[inside]
+    mapped = np.rint(np.interp(extra, source, heard)).astype(np.int64)
+    wide = _are_apart(extra, mapped, source, heard, round(FAINT_APART_SECONDS * rate))
+    return rising(*_merged(source, heard, extra[wide], mapped[wide]))
