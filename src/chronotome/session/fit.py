@@ -14,6 +14,12 @@ from chronotome.session.grid import Metre, Tempo
 from chronotome.session.limits import MOST_BEATS, Beat, FrameNumber, Moment, Share
 from chronotome.units import BeatArray, SecondsArray
 
+HALF_A_STEP = 0.5
+"""Of a step of beats: nearer to a pin's number than that, a beat is the pin's own."""
+LEAST_FROM_PIN = 0.3
+"""Of a beat's length, that a beat outside of all pins keeps from the one it follows."""
+SAME_NUMBER = 1e-6
+"""Beats within which two numbers are one: what is left of adding up fractions."""
 SAME_BEAT = 0.4
 """Of a beat: a beat that is dragged farther is another one."""
 ON_BEAT = 0.1
@@ -266,6 +272,27 @@ def _measured_beats(measured: Measured, one_at: float, step: float) -> tuple[Sec
     return np.maximum(shifted[inside], 0), beats[inside]
 
 
+@dataclass(frozen=True)
+class _Tied:
+    """A pin, and what it says of the beats around it."""
+
+    moment: float
+    """Seconds at which it ties its beat down."""
+    beat: float
+    counted: int
+    """Steps by which the beats at it are counted on."""
+    away: float
+    """Seconds from where that beat was found to the pin."""
+
+
+def _tied(pin: tuple[float, float], seconds: SecondsArray, beats: BeatArray, step: float) -> _Tied:
+    moment, beat = pin
+    nearest = int(np.abs(seconds - moment).argmin())
+    counted = round((beat - float(beats[nearest])) / step)
+    found = float(_through(np.array([beat - counted * step]), beats, seconds)[0])
+    return _Tied(moment, beat, counted, moment - found)
+
+
 def _pinned(
     seconds: SecondsArray,
     beats: BeatArray,
@@ -280,72 +307,54 @@ def _pinned(
     Where the numbers of two pins do not fit the beats between them, these stay as they are up to a bar before
     the later pin, and the rest is even.
     """
-    places = [int(np.abs(seconds - moment).argmin()) for moment, _ in pins]
-    counted = [
-        round((beat - float(beats[place])) / step) for place, (_, beat) in zip(places, pins, strict=True)
-    ]
-    own = [
-        float(_through(np.array([beat - count * step]), beats, seconds)[0])
-        for count, (_, beat) in zip(counted, pins, strict=True)
-    ]
-    away = [moment - it for it, (moment, _) in zip(own, pins, strict=True)]
+    tied = [_tied(pin, seconds, beats, step) for pin in pins]
     fade = np.inf if is_steady else bar
-    parts = [_outside(seconds, beats + counted[0] * step, pins[0], away[0], fade, is_before=True)]
-    for at in range(len(pins) - 1):
-        here, there = pins[at], pins[at + 1]
-        numbers = beats + counted[at] * step
-        inside = (numbers > here[1] + step * 0.5) & (numbers < there[1] - step * 0.5)
-        if counted[at] == counted[at + 1]:
-            moved = seconds[inside] + np.interp(
-                numbers[inside], (here[1], there[1]), (away[at], away[at + 1])
-            )
-            middle = (moved, numbers[inside])
+    first, last = tied[0], tied[-1]
+    parts = [_outside(seconds, beats + first.counted * step, first, fade, is_before=True)]
+    for here, there in pairwise(tied):
+        parts.append((np.array([here.moment]), np.array([here.beat])))
+        numbers = beats + here.counted * step
+        if here.counted == there.counted:
+            inside = (numbers > here.beat + step * HALF_A_STEP) & (numbers < there.beat - step * HALF_A_STEP)
+            away = np.interp(numbers[inside], (here.beat, there.beat), (here.away, there.away))
+            parts.append((seconds[inside] + away, numbers[inside]))
         else:
-            middle = _filled(seconds + away[at], numbers, here, there, step=step, bar=bar)
-        parts.extend([(np.array([here[0]]), np.array([here[1]])), middle])
-    parts.append((np.array([pins[-1][0]]), np.array([pins[-1][1]])))
-    parts.append(_outside(seconds, beats + counted[-1] * step, pins[-1], away[-1], fade, is_before=False))
+            parts.append(_filled(seconds + here.away, numbers, here, there, step=step, bar=bar))
+    parts.append((np.array([last.moment]), np.array([last.beat])))
+    parts.append(_outside(seconds, beats + last.counted * step, last, fade, is_before=False))
     return np.concatenate([part[0] for part in parts]), np.concatenate([part[1] for part in parts])
 
 
 def _outside(
-    seconds: SecondsArray,
-    beats: BeatArray,
-    pin: tuple[float, float],
-    away: float,
-    fade: float,
-    *,
-    is_before: bool,
+    seconds: SecondsArray, beats: BeatArray, pin: _Tied, fade: float, *, is_before: bool
 ) -> tuple[SecondsArray, BeatArray]:
     """Beats before the first pin or after the last: they move along, less and less where the take drifts."""
-    distance = (pin[1] - beats) if is_before else (beats - pin[1])
-    chosen = distance > 1e-6
+    distance = (pin.beat - beats) if is_before else (beats - pin.beat)
     share = np.ones(len(beats)) if np.isinf(fade) else np.clip(1 - distance / fade, 0, 1)
-    moved = seconds + away * share
-    period = middle_of(np.diff(seconds))
-    chosen &= (moved < pin[0] - 0.3 * period) if is_before else (moved > pin[0] + 0.3 * period)
-    chosen &= moved >= 0
+    moved = seconds + pin.away * share
+    least = LEAST_FROM_PIN * middle_of(np.diff(seconds))
+    is_clear = (moved < pin.moment - least) if is_before else (moved > pin.moment + least)
+    chosen = (distance > SAME_NUMBER) & is_clear & (moved >= 0)
     return moved[chosen], beats[chosen]
 
 
 def _filled(
     seconds: SecondsArray,
     numbers: BeatArray,
-    here: tuple[float, float],
-    there: tuple[float, float],
+    here: _Tied,
+    there: _Tied,
     *,
     step: float,
     bar: float,
 ) -> tuple[SecondsArray, BeatArray]:
     """Beats as they are up to a bar before the later pin, as far as there is room; from there even steps."""
     period = middle_of(np.diff(seconds))
-    kept = (numbers > here[1] + step * 0.5) & (numbers <= there[1] - bar + 1e-6)
-    left = (there[1] - numbers) / step * period
-    kept &= seconds + SAME_BEAT * left < there[0]
+    kept = (numbers > here.beat + step * HALF_A_STEP) & (numbers <= there.beat - bar + SAME_NUMBER)
+    left = (there.beat - numbers) / step * period
+    kept &= seconds + SAME_BEAT * left < there.moment
     kept_seconds, kept_numbers = seconds[kept], numbers[kept]
-    start, first = (
-        (float(kept_seconds[-1]), float(kept_numbers[-1])) if len(kept_seconds) else (here[0], here[1])
-    )
-    more = np.arange(first + step, there[1] - step * 0.5, step)
-    filled = start + (more - first) / (there[1] - first) * (there[0] - start)
+    has_any = len(kept_seconds) > 0
+    start, first = (float(kept_seconds[-1]), float(kept_numbers[-1])) if has_any else (here.moment, here.beat)
+    more = np.arange(first + step, there.beat - step * HALF_A_STEP, step)
+    filled = start + (more - first) / (there.beat - first) * (there.moment - start)
     return np.concatenate([kept_seconds, filled]), np.concatenate([kept_numbers, more])
