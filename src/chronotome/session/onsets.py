@@ -104,6 +104,10 @@ class Onsets(Struct, frozen=True, dict=True):
     def _places(self) -> dict[OnsetId, int]:
         return {onset: place for place, onset in enumerate(self.ids)}
 
+    def frame_of(self, onset: OnsetId) -> int:
+        """The frame of an onset that is there; KeyError where it is not."""
+        return self.frames[self._places[onset]]
+
     def place_of(self, onset: OnsetId) -> int | None:
         """Where the onset stands in the columns."""
         return self._places.get(onset)

@@ -161,5 +161,4 @@ class OnsetTable(QTableView):
         self._desk.view.pick(ids, head)
         self._is_following = False
         if head is not None:
-            place = shown.recording.onsets.place_of(head) or 0
-            self._desk.view.center_on(shown.frame_shown(shown.recording.onsets.frames[place]))
+            self._desk.view.center_on(shown.frame_shown(shown.recording.onsets.frame_of(head)))

@@ -12,13 +12,11 @@ from chronotome.render.mix import Side
 from chronotome.render.plan import ClipPlan
 from chronotome.render.pool import Source
 from chronotome.session.checks import checks_of
-from chronotome.session.edits.fitting import Who, is_bars, set_who
-from chronotome.session.edits.marks import add_onset, correct_onsets, drop_onset, keep_onset, slip_onset
+from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset
 from chronotome.session.edits.tracks import set_level
-from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.commands.marks import MarkCommands
-from chronotome.ui.controls.figures import decibels, signed
+from chronotome.ui.controls.figures import decibels
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
@@ -29,6 +27,7 @@ from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, is_fr
 from chronotome.ui.timeline.hatching import paint_hatching
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.timeline.mark_drag import EndDrag, MarkDrag, SlipDrag
 from chronotome.ui.timeline.marks import notch, paint_each, paint_stems
 from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.shown import Shown
@@ -74,10 +73,6 @@ class WaveLane(ClipLane):
         self._marks = marks
         self.setMinimumHeight(150)
         self._image: QImage | None = None
-        self._taken: Shown | None = None
-        self._slip_from: int | None = None
-        self._grabbed_at = self._edge_start = 0.0
-        self._is_dragging_edge = False
         self._image_key: tuple[object, ...] = ()
         self._buttons = TrackButtons(desk, self)
         self._buttons.move(12, 66)
@@ -316,7 +311,7 @@ class WaveLane(ClipLane):
         if shown is not None and place is not None:
             self._take(shown, place, x, event.modifiers())
         elif shown is not None and self._is_edge(shown, x, event.modifiers()):
-            self._take_edge(shown)
+            self.drag = EndDrag(self.desk, shown)
         elif self.desk.view.stage is Stage.MARK:
             self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
         else:
@@ -337,29 +332,6 @@ class WaveLane(ClipLane):
             return False
         return abs(x - self.x_of(float(shown.heard_anchors[-1]))) <= EDGE_REACH
 
-    def _take_edge(self, shown: Shown) -> None:
-        """The clip becomes as many bars as the end is dragged to, and follows the song."""
-        track, bar = shown.track.id, self.desk.session.metre.bar
-        self._taken, self._slip_from = shown, None
-        self._edge_start = self.desk.session.tempo.beat_of(float(shown.heard_anchors[0]) / shown.rate) / bar
-
-        def to_bars(session: Session, bars: float) -> Session:
-            session = is_bars(session, track, bars)
-            return set_who(session, track, Who.RECORDING)
-
-        self.drag = ValueDrag(self.desk, to_bars, "Drag the end to a bar")
-        self._is_dragging_edge = True
-
-    def _drag_edge(self, drag: ValueDrag, x: float) -> None:
-        bars = max(1.0, round(self.beat_of_x(x) / self.desk.session.metre.bar - self._edge_start))
-        if drag.value != bars:
-            drag.to(bars)
-            self.desk.say(f"This is {bars:.0f} {'bar' if bars == 1 else 'bars'}")
-
-    def mouseReleaseEvent(self, event: QMouseEvent) -> None:
-        self._is_dragging_edge = False
-        super().mouseReleaseEvent(event)
-
     def _put_playhead(self, x: float) -> None:
         self.desk.view.select(None)
         self.desk.transport.go_to(self.frame_of(x))
@@ -377,8 +349,7 @@ class WaveLane(ClipLane):
     def _take(self, shown: Shown, place: int, x: float, keys: Qt.KeyboardModifier) -> None:
         onset = shown.recording.onsets.ids[place]
         if self.desk.view.stage is Stage.MARK:
-            self._grabbed_at = x
-            self._take_mark(shown, onset, keys)
+            self._take_mark(shown, onset, x, keys)
             return
         self.desk.view.select(onset)
         at = np.flatnonzero(shown.targets.onsets == onset)
@@ -386,42 +357,18 @@ class WaveLane(ClipLane):
             grip = x - float(self.xs_of(shown.targets.target[at])[0])
             self.drag = take_hit(self.desk, shown, int(at[0]), grip=grip)
 
-    def _take_mark(self, shown: Shown, onset: OnsetId, keys: Qt.KeyboardModifier) -> None:
+    def _take_mark(self, shown: Shown, onset: OnsetId, x: float, keys: Qt.KeyboardModifier) -> None:
         """Shift: select up to it. Ctrl: slip the sound under it. Else hear it, and correct it by dragging."""
         if keys & Qt.KeyboardModifier.ShiftModifier:
             self._marks.extend_to(onset)
             return
         self.desk.view.select(onset)
-        self._taken = shown
-        track, clip = shown.track.id, shown.clip.id
-        frame = shown.recording.onsets.frames[shown.recording.onsets.place_of(onset) or 0]
-        per_ms = shown.recording.rate / 1000
         if keys & Qt.KeyboardModifier.ControlModifier:
             self._marks.slip_side()
-
-            def slip(session: Session, to: float) -> Session:
-                return slip_onset(session, track, clip, onset, round(to))
-
-            def slip_words(to: float) -> str:
-                return f"sound {signed((frame - to) / per_ms)} ms · mark stays"
-
-            self.drag = ValueDrag(self.desk, slip, "Slip the sound", words=slip_words)
-            self._slip_from = frame
-            return
-        self._marks.hear(onset)
-
-        def correct(session: Session, to: float) -> Session:
-            return correct_onsets(session, track, clip, [onset], round(to) - frame)
-
-        is_pinned = shown.take.touch_of(onset) is not None
-        is_still = shown.side is Side.AS_PLAYED or shown.track.tighten.strength == 0 or is_pinned
-        rest = "sound stays" if is_still else "its target follows"
-
-        def words(to: float) -> str:
-            return f"mark {signed((to - frame) / per_ms)} ms · {rest}"
-
-        self.drag = ValueDrag(self.desk, correct, "Move onset", words=words)
-        self._slip_from = None
+            self.drag = SlipDrag(self.desk, shown, onset, self.frame_of(x))
+        else:
+            self._marks.hear(onset)
+            self.drag = MarkDrag(self.desk, shown, onset)
 
     def _mark_frame(self, shown: Shown, x: float, *, is_free: bool) -> int:
         """The frame of the recording that a mark under the pointer would have."""
@@ -442,30 +389,25 @@ class WaveLane(ClipLane):
             self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_unsnapped)
         elif isinstance(self.drag, SweepDrag):
             self.go_on_sweeping(x)
-        elif isinstance(self.drag, ValueDrag) and self._is_dragging_edge:
-            self._drag_edge(self.drag, x)
-        elif isinstance(self.drag, ValueDrag):
-            self._drag_mark(self.drag, x, is_free=is_unsnapped)
+        elif isinstance(self.drag, EndDrag):
+            self.drag.to_beat(self.beat_of_x(x))
+        elif isinstance(self.drag, SlipDrag):
+            self.drag.to_frame(self.frame_of(x))
+            self.update()
+        elif isinstance(self.drag, MarkDrag):
+            self.drag.to(self._mark_frame(self.drag.shown, x, is_free=is_unsnapped))
+            self.update()
         elif shown is not None:
-            place = self._notch_at(shown, x, event.position().y())
-            is_over = place is not None or self._is_edge(shown, x, event.modifiers())
-            if self.desk.view.stage is Stage.MARK:
-                self.desk.view.point_at(None if place is None else shown.recording.onsets.ids[place])
-            self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
+            self._point_at(shown, event)
 
-    def _drag_mark(self, drag: ValueDrag, x: float, *, is_free: bool) -> None:
-        """Measured on what was shown when it was taken: what moves under the hand must not move the hand."""
-        shown = self._taken
-        if shown is None:
-            return
-        if self._slip_from is not None:
-            slipped = shown.recording_frame(self.frame_of(x)) - shown.recording_frame(
-                self.frame_of(self._grabbed_at)
-            )
-            drag.to(self._slip_from - slipped)
-        else:
-            drag.to(self._mark_frame(shown, x, is_free=is_free))
-        self.update()
+    def _point_at(self, shown: Shown, event: QMouseEvent) -> None:
+        """Show what a press would take."""
+        x = event.position().x()
+        place = self._notch_at(shown, x, event.position().y())
+        is_over = place is not None or self._is_edge(shown, x, event.modifiers())
+        if self.desk.view.stage is Stage.MARK:
+            self.desk.view.point_at(None if place is None else shown.recording.onsets.ids[place])
+        self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         """In Mark: add an onset, or drop or keep the one under the pointer. On the level: type it."""

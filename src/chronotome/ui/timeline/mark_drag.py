@@ -1,0 +1,73 @@
+"""Drags in the wave: a mark that is corrected, sound that slips under its mark, the end of a clip in Fit.
+
+Each is measured on what was shown when it was taken: what moves under the hand must not move the hand.
+"""
+
+from chronotome.render.mix import Side
+from chronotome.session.edits.fitting import Who, is_bars, set_who
+from chronotome.session.edits.marks import correct_onsets, slip_onset
+from chronotome.session.model import Session
+from chronotome.session.onsets import OnsetId
+from chronotome.ui.controls.figures import signed
+from chronotome.ui.desk import Desk
+from chronotome.ui.timeline.gestures import ValueDrag
+from chronotome.ui.timeline.shown import Shown
+
+
+class MarkDrag(ValueDrag):
+    """Its value is the frame of the recording that the mark is put on."""
+
+    def __init__(self, desk: Desk, shown: Shown, onset: OnsetId) -> None:
+        self.shown = shown
+        track, clip, frame = shown.track.id, shown.clip.id, shown.recording.onsets.frame_of(onset)
+        is_pinned = shown.take.touch_of(onset) is not None
+        is_still = shown.side is Side.AS_PLAYED or shown.track.tighten.strength == 0 or is_pinned
+        rest = "sound stays" if is_still else "its target follows"
+
+        def correct(session: Session, to: float) -> Session:
+            return correct_onsets(session, track, clip, [onset], round(to) - frame)
+
+        def words(to: float) -> str:
+            return f"mark {signed((to - frame) / shown.recording.rate * 1000)} ms · {rest}"
+
+        super().__init__(desk, correct, "Move onset", words=words)
+
+
+class SlipDrag(ValueDrag):
+    """Its value is the frame of the recording that sounds at the mark; the mark stays."""
+
+    def __init__(self, desk: Desk, shown: Shown, onset: OnsetId, pressed: float) -> None:
+        self._shown, self._pressed = shown, shown.recording_frame(pressed)
+        self._frame = shown.recording.onsets.frame_of(onset)
+        track, clip, frame = shown.track.id, shown.clip.id, self._frame
+
+        def slip(session: Session, to: float) -> Session:
+            return slip_onset(session, track, clip, onset, round(to))
+
+        def words(to: float) -> str:
+            return f"sound {signed((frame - to) / shown.recording.rate * 1000)} ms · mark stays"
+
+        super().__init__(desk, slip, "Slip the sound", words=words)
+
+    def to_frame(self, frame: float) -> None:
+        """The hand is at a session frame on screen."""
+        self.to(self._frame + self._pressed - self._shown.recording_frame(frame))
+
+
+class EndDrag(ValueDrag):
+    """Its value is how many bars the clip is; it follows the song from then on."""
+
+    def __init__(self, desk: Desk, shown: Shown) -> None:
+        track, self._bar = shown.track.id, desk.session.metre.bar
+        self._start = desk.session.tempo.beat_of(float(shown.heard_anchors[0]) / shown.rate)
+
+        def to_bars(session: Session, bars: float) -> Session:
+            return set_who(is_bars(session, track, bars), track, Who.RECORDING)
+
+        super().__init__(desk, to_bars, "Drag the end to a bar")
+
+    def to_beat(self, beat: float) -> None:
+        bars = max(1.0, round((beat - self._start) / self._bar))
+        if bars != self.value:
+            self.to(bars)
+            self.desk.say(f"This is {bars:.0f} {'bar' if bars == 1 else 'bars'}")
