@@ -118,20 +118,25 @@ def tests_near(fault: Fault) -> list[str]:
     return [f"tests/{name}" for name in (package, *inner)]
 
 
-def is_seen(copy: Path, tests: list[str]) -> bool:
+def seen_by(copy: Path, tests: list[str]) -> str:
+    """The first test that fails; empty where all pass."""
     command = [sys.executable, "-P", "-m", "pytest", "-x", "-q", "-p", "no:cacheprovider", *tests]
     try:
         ended = subprocess.run(  # noqa: S603 - our own tests
             command,
             cwd=copy,
             capture_output=True,
+            text=True,
             timeout=SECONDS,
             check=False,
             env={**os.environ, "QT_QPA_PLATFORM": "offscreen", "PYTHONPATH": str(copy / "src")},
         )
     except subprocess.TimeoutExpired:
-        return True
-    return ended.returncode != 0
+        return "no end"
+    if ended.returncode == 0:
+        return ""
+    failed = (line for line in ended.stdout.splitlines() if line.startswith(("FAILED", "ERROR")))
+    return next(failed, "a crash").split(" - ")[0].removeprefix("FAILED ").removeprefix("ERROR ")
 
 
 def main() -> None:
@@ -147,6 +152,8 @@ def main() -> None:
     if copy.exists():
         parser.error(f"{copy} is there already")
     shutil.copytree(PROJECT, copy, ignore=shutil.ignore_patterns(".venv*", ".git", "__pycache__", ".*_cache"))
+    if unseen := seen_by(copy, ["tests"]):
+        parser.error(f"without a fault this fails already: {unseen}")
     seen, lived = 0, list[str]()
     for number, fault in enumerate(chosen(arguments.count, arguments.seed)):
         if arguments.only and number not in arguments.only:
@@ -155,14 +162,14 @@ def main() -> None:
         raw = path.read_bytes()
         path.write_bytes(raw[: fault.start] + fault.new.encode() + raw[fault.end :])
         near = tests_near(fault)
-        is_killed = is_seen(copy, near) or is_seen(copy, ["tests/dsp", "tests/flow", "tests/ui"])
+        test = seen_by(copy, near) or seen_by(copy, ["tests/dsp", "tests/flow", "tests/ui"])
         path.write_bytes(raw)
         place = f"{fault.file}:{fault.line}  {fault.old!r} -> {fault.new!r}"
-        seen += is_killed
-        if not is_killed:
+        seen += bool(test)
+        if not test:
             lived.append(f"{number}  {place}")
-        words = "seen" if is_killed else "LIVED"
-        print(f"{number:3}  {words:5}  {time.monotonic() - began:4.0f} s  {place}", flush=True)
+        words = f"seen by {test}" if test else "LIVED"
+        print(f"{number:3}  {time.monotonic() - began:4.0f} s  {place}\n     {words}", flush=True)
     print(f"{seen} of {seen + len(lived)} seen; lived:", *lived, sep="\n")
 
 

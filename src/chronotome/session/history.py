@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from chronotome.session.model import Session
+from chronotome.session.model import Session, replace
 
 MOST_STEPS = 500
 """That can be undone: what disk and memory bear where each step may hold 20,000 hits."""
@@ -41,12 +41,12 @@ class History:
         past: list[Step] = []
         for step in self.past:
             changed = change(step.session)
-            if past and past[-1].session == changed:
-                past[-1] = Step(changed, step.label)
+            if past and _are_alike(past[-1].session, changed):
+                past[-1] = Step(past[-1].session, step.label)
             else:
                 past.append(Step(changed, step.label))
-        if past and past[-1].session == present:
-            past.pop()
+        if past and _are_alike(past[-1].session, present):
+            present = past.pop().session
         future = tuple(Step(change(step.session), step.label) for step in self.future)
         return History(present, tuple(past), future)
 
@@ -73,3 +73,10 @@ class History:
     @property
     def redo_label(self) -> str | None:
         return self.future[-1].label if self.future else None
+
+
+def _are_alike(one: Session, other: Session) -> bool:
+    """Whether nothing is to be seen of the way from one to the other: ids given out between them are not."""
+    if not (one.tracks or other.tracks):  # the first recording gives an empty session its name and rate
+        one = replace(one, name=other.name, rate=other.rate)
+    return replace(one, next_id=other.next_id) == other

@@ -1,0 +1,100 @@
+"""The mix follows the session, at once or when a hand rests; what nobody reads is given back."""
+
+import pytest
+
+from chronotome.bridge import rendering as module
+from chronotome.engine.control import Word
+from chronotome.session.edits.fitting import Who, set_recording_tempo, set_who
+from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tracks import set_level
+from chronotome.session.follow import moved_with
+
+
+@pytest.fixture
+def playing(works):
+    works.document.open([works.drum("a.wav")])
+    works.settle()
+    works.track = works.store.session.tracks[0].id
+    works.transport.play()
+    works.player.step(4)
+    return works
+
+
+def serial(works):
+    return works.player.control.get(Word.ADOPTED_SERIAL)
+
+
+def test_an_edit_is_with_the_player_when_it_is_said_to_be(playing):
+    before, track = serial(playing), playing.track
+
+    playing.store.apply(lambda s: set_level(s, track, -90.0), "Softer")
+    assert not playing.rendering.is_current
+    playing.settle()
+    playing.player.step(4)
+
+    assert serial(playing) > before
+    assert abs(playing.player.played()[-512:]).max() < 1e-4
+
+
+def test_a_fault_in_one_mix_is_raised_here_and_the_next_edit_is_heard(playing, qtbot, monkeypatch):
+    plan, track, before = module.plan_for, playing.track, serial(playing)
+    monkeypatch.setattr(module, "plan_for", lambda _session: 1 // 0)
+
+    with qtbot.captureExceptions() as raised:
+        playing.store.apply(lambda s: set_level(s, track, -3.0), "Softer")
+        qtbot.waitUntil(lambda: bool(raised))
+    monkeypatch.setattr(module, "plan_for", plan)
+    playing.store.apply(lambda s: set_level(s, track, -6.0), "Softer")
+    playing.settle()
+
+    assert raised[0][0] is ZeroDivisionError
+    assert serial(playing) > before
+
+
+def test_the_playhead_stays_at_its_bar_when_the_tempo_changes_while_it_plays(playing):
+    track = playing.track
+    playing.store.apply(lambda s: set_beat_one(set_tempo(s, 120.0), 2000 / 48000), "Fit")
+    playing.store.apply(
+        lambda s: set_who(set_recording_tempo(s, track, 120.0), track, Who.RECORDING), "Follow"
+    )
+    playing.settle()
+    playing.player.step(20)
+    before, tempo = playing.player.control.get(Word.POSITION), playing.store.session.tempo
+
+    playing.store.apply(lambda s: set_tempo(s, 60.0), "Tempo")
+    playing.settle()
+
+    moved = moved_with(before, tempo, playing.store.session)
+    assert playing.player.control.get(Word.POSITION) == moved + 2 * 512
+    assert playing.player.control.get(Word.MOVE_SERIAL) == 0
+
+
+def test_while_very_much_moves_the_mix_waits_for_the_hand_to_rest(playing, qtbot, monkeypatch):
+    monkeypatch.setattr(module, "MANY_HITS", 1)
+    track, before = playing.track, serial(playing)
+
+    playing.store.draft(lambda s: set_level(s, track, -20.0))
+    asked_at_once = not playing.rendering.is_current and playing.rendering._latest.wait_idle(0.02)
+    playing.player.step(1)
+    during = serial(playing)
+    qtbot.waitUntil(lambda: playing.rendering.is_current, timeout=4000)
+    playing.player.step(1)
+
+    assert asked_at_once
+    assert (during, serial(playing) > before) == (before, True)
+
+
+def test_samples_of_a_closed_session_are_given_back_when_no_mix_reads_them(playing):
+    full = playing.arena.resident_bytes
+    playing.transport.stop()
+    playing.document.new()
+    playing.rendering.ask()
+    playing.settle()
+    playing.player.step(4)
+    playing.document.open([playing.drum("b.wav", frames=(900, 9000), total=24000, seed=3)])
+    playing.settle()
+    playing.player.step(4)
+    playing.rendering.ask()
+    playing.settle()
+
+    assert playing.arena.resident_bytes < 0.75 * full

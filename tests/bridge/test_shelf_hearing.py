@@ -1,0 +1,67 @@
+"""What is heard from the shelf: in the song's tempo, round in whole beats, gone when it is stopped."""
+
+import numpy as np
+import pytest
+
+from chronotome.session.edits.timing import set_tempo
+from sounds import noise_hits, write
+
+
+@pytest.fixture
+def shelf(works, tmp_path):
+    folder = tmp_path / "shelf"
+    folder.mkdir()
+    step = round(48000 * 60 / 100 / 2)
+    frames = [place * step for place in range(16)]
+    for name, seed in (("loop_100bpm.wav", 1), ("other_100bpm.wav", 2)):
+        write(folder / name, noise_hits(frames, 16 * step, rate=48000, seed=seed), rate=48000)
+    write(folder / "silence.wav", np.zeros((20000, 1), np.float32), rate=48000)
+    works.store.apply(lambda s: set_tempo(s, 120.0), "Tempo")
+    works.shelf.open(folder)
+    works.qtbot.waitUntil(lambda: works.tasks.is_idle and len(works.shelf.entries) == 3)
+    works.entry = {entry.name: entry for entry in works.shelf.entries}
+    works.rounds = []
+    hear = works.transport.hear
+    works.transport.hear = lambda region, start, end, *gain, **how: (
+        works.rounds.append((region, end - start, how.get("loops", 0))),
+        hear(region, start, end, *gain, **how),
+    )
+    return works
+
+
+def test_a_loop_is_fitted_to_the_song_and_goes_round_in_whole_beats(shelf):
+    shelf.shelf.hear(shelf.entry["loop_100bpm.wav"])
+    shelf.qtbot.waitUntil(lambda: bool(shelf.rounds), timeout=8000)
+
+    ((_, frames, loops),) = shelf.rounds
+    assert (frames, loops) == (8 * 24000, 8 * 24000)
+    shelf.player.start(48000)
+    shelf.player.step(8)
+    assert np.abs(shelf.player.played()[-4096:]).max() > 0.05
+
+
+def test_of_two_wishes_the_later_is_heard_and_the_other_one_s_memory_is_given_back(shelf):
+    shelf.shelf.hear(shelf.entry["loop_100bpm.wav"])
+    shelf.shelf.hear(shelf.entry["other_100bpm.wav"])
+    shelf.qtbot.waitUntil(lambda: shelf.tasks.is_idle, timeout=8000)
+    one = shelf.arena.resident_bytes
+
+    shelf.shelf.hear(shelf.entry["loop_100bpm.wav"])
+    shelf.qtbot.waitUntil(lambda: shelf.tasks.is_idle, timeout=8000)
+
+    assert len(shelf.rounds) == 2
+    assert shelf.shelf.heard is shelf.entry["loop_100bpm.wav"]
+    assert shelf.arena.resident_bytes == pytest.approx(one, rel=0.1)
+
+
+def test_silence_and_sound_out_of_tempo_are_heard_once_and_stopping_ends_it(shelf):
+    shelf.shelf.in_song_tempo = False
+    shelf.shelf.hear(shelf.entry["loop_100bpm.wav"])
+    shelf.qtbot.waitUntil(lambda: len(shelf.rounds) == 1, timeout=8000)
+    shelf.shelf.hear(shelf.entry["silence.wav"])
+    shelf.qtbot.waitUntil(lambda: len(shelf.rounds) == 2, timeout=8000)
+    shelf.shelf.stop()
+
+    assert [loops for _, _, loops in shelf.rounds] == [0, 0, 0]
+    assert shelf.rounds[-1][1] == 0
+    assert shelf.shelf.heard is None
