@@ -4,7 +4,7 @@ import pytest
 
 from chronotome.bridge import rendering as module
 from chronotome.engine.control import Word
-from chronotome.session.edits.fitting import Who, set_recording_tempo, set_who
+from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.follow import moved_with
@@ -55,7 +55,7 @@ def test_the_playhead_stays_at_its_bar_when_the_tempo_changes_while_it_plays(pla
     track = playing.track
     playing.store.apply(lambda s: set_beat_one(set_tempo(s, 120.0), 2000 / 48000), "Fit")
     playing.store.apply(
-        lambda s: set_who(set_recording_tempo(s, track, 120.0), track, Who.RECORDING), "Follow"
+        lambda s: set_following(set_recording_tempo(s, track, 120.0), track, Following.RECORDING), "Follow"
     )
     playing.settle()
     playing.player.step(20)

@@ -12,7 +12,7 @@ from chronotome.render.plan import plan_for
 from chronotome.render.pool import Source
 from chronotome.render.proof import joins_of, proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
-from chronotome.session.edits.fitting import Who, set_who
+from chronotome.session.edits.fitting import Following, set_following
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.timing import set_click, set_tempo
@@ -234,7 +234,7 @@ def test_a_mix_grows_from_the_playhead_on(studio):
     content = session.recordings[0].content
     measured = Measured(120.0, frames[0] / RATE, 1.0, True, beats=tuple(frame / RATE for frame in frames))
     session = set_analysis(session, content, session.recordings[0].onsets, measured)
-    session = set_tempo(set_who(session, session.tracks[0].id, Who.RECORDING), 100.0)
+    session = set_tempo(set_following(session, session.tracks[0].id, Following.RECORDING), 100.0)
     studio.load(session.recordings[0])
     mixes = []
 

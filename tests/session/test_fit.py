@@ -4,24 +4,24 @@ from hypothesis import example, given
 from hypothesis import strategies as st
 
 from chronotome.session.edits.fitting import (
+    Following,
     Mend,
-    Who,
     bar_is_here,
-    is_bars,
+    following_of,
     mend,
     pin_beat,
     scale_beats,
+    set_bars,
     set_fit,
+    set_following,
     set_reads,
     set_recording_beat_one,
     set_recording_tempo,
     set_smooth,
     set_steady,
     set_tapped,
-    set_who,
     straighten,
     unpin_beat,
-    who_of,
 )
 from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.timing import set_beat_one, set_tempo
@@ -80,11 +80,11 @@ def test_so_many_bars_are_one_tempo_from_the_clips_start():
     session = session_with(STEADY, is_constant=True)
     seconds = session.recordings[0].frames / RATE
 
-    said = is_bars(session, track_of(session), 8)
+    said = set_bars(session, track_of(session), 8)
 
     assert beats_in(said).tempo == pytest.approx(60 * 32 / seconds)
     assert beats_in(said).beat_one == 0
-    assert is_bars(session, track_of(session), 4000) is session  # no tempo there is
+    assert set_bars(session, track_of(session), 4000) is session  # no tempo there is
 
 
 @pytest.mark.parametrize("by", [-0.03, 0.04])
@@ -213,7 +213,7 @@ def test_steadiness_goes_from_as_played_to_fully_steady():
 def test_the_grid_bends_to_the_performance_and_nothing_is_stretched():
     session = session_with(DRIFT)
     track = track_of(session)
-    session = set_who(session, track, Who.GRID)
+    session = set_following(session, track, Following.GRID)
     targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
     moved = pin_beat(session, track, 8.0, round((DRIFT[8] + 0.05) * RATE))
@@ -230,7 +230,7 @@ def test_a_smoothed_grid_leaves_out_the_jitter_and_keeps_what_was_tied():
     track = track_of(session)
     session = pin_beat(session, track, 9.0, round((DRIFT[9] + 0.02) * RATE))
 
-    exact = set_who(session, track, Who.GRID)
+    exact = set_following(session, track, Following.GRID)
     smooth = set_smooth(exact, True)
 
     def off(grid: Session) -> float:
@@ -245,21 +245,25 @@ def test_the_song_takes_a_tempo_until_another_one_is_set():
     session = session_with(STEADY, is_constant=True)
     track = track_of(session)
 
-    led = set_who(session, track, Who.SONG)
+    led = set_following(session, track, Following.SONG)
     doubled = scale_beats(led, track, 2.0)
     free = set_tempo(doubled, 90.0)
 
     assert led.tempo.beats_per_minute == pytest.approx(100.0)
     assert led.tempo.beat_one == pytest.approx(0.5)
     assert doubled.tempo.beats_per_minute == pytest.approx(200.0)
-    assert [who_of(each, track) for each in (session, led, free)] == [Who.NOBODY, Who.SONG, Who.NOBODY]
+    assert [following_of(each, track) for each in (session, led, free)] == [
+        Following.NOBODY,
+        Following.SONG,
+        Following.NOBODY,
+    ]
 
 
 def test_a_recording_begins_to_follow_at_the_nearest_bar():
     session = set_beat_one(set_tempo(session_with(STEADY, is_constant=True), 100.0), 0.5)
     late = replace(session, tracks=(replace(session.tracks[0], clips=(_at(session, 6.9),)),))
 
-    following = set_who(late, track_of(late), Who.RECORDING)
+    following = set_following(late, track_of(late), Following.RECORDING)
 
     assert following.tracks[0].clips[0].take.beat == 12.0
 
@@ -272,7 +276,7 @@ def _at(session: Session, seconds: float):
 def test_nothing_known_of_its_beats_nothing_follows():
     session = simple_session([5000, 9000], 30000)
 
-    assert set_who(session, track_of(session), Who.RECORDING) is session
+    assert set_following(session, track_of(session), Following.RECORDING) is session
     assert straighten(session, track_of(session)) is session
     assert beat_map(Fit(), None, Evidence(1000, RATE, np.zeros(0, np.int64), Metre())) is None
 

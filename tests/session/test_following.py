@@ -5,7 +5,13 @@ import pytest
 
 from chronotome.session.anchors import anchors_of, heard_beats_of
 from chronotome.session.counting import clock_of, counted_of
-from chronotome.session.edits.fitting import Who, set_recording_beat_one, set_steady, set_who, straighten
+from chronotome.session.edits.fitting import (
+    Following,
+    set_following,
+    set_recording_beat_one,
+    set_steady,
+    straighten,
+)
 from chronotome.session.edits.marks import correct_onsets, mark_grid, set_sift
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit
@@ -35,7 +41,7 @@ def session_of(moments, seconds, *, beats=None, beat_one=None, tempo=100.0, is_c
 
 
 def following(session: Session) -> Session:
-    return set_who(session, session.tracks[0].id, Who.RECORDING)
+    return set_following(session, session.tracks[0].id, Following.RECORDING)
 
 
 def start_of(session: Session) -> int:

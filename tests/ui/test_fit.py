@@ -7,7 +7,7 @@ import pytest
 import soundfile
 from PySide6.QtCore import Qt
 
-from chronotome.session.edits.fitting import Who, bars_in, who_of
+from chronotome.session.edits.fitting import Following, bars_in, following_of
 from chronotome.session.edits.timing import set_loop
 from chronotome.session.fit import Reads
 from chronotome.session.follow import beats_of
@@ -62,7 +62,7 @@ def track(person) -> int:
 
 def test_beats_are_proposed_and_nothing_follows_by_itself(drifting):
     assert beats(drifting).seconds[:39] == pytest.approx(DRIFT[:39], abs=0.012)
-    assert who_of(drifting.session, track(drifting)) is Who.NOBODY
+    assert following_of(drifting.session, track(drifting)) is Following.NOBODY
     assert not drifting.session.is_tempo_set
     shown = drifting.window.rail.cards[Stage.FIT]
     drifting.wait(lambda: shown.figures.key.endswith(" bpm"))
@@ -172,7 +172,7 @@ def test_straightened_and_switched_between_who_follows_whom(drifting):
     lands = straight.target
     tray = drifting.window.trays[Stage.FIT]
 
-    tray.who.choose(list(Who).index(Who.GRID))
+    tray.who.choose(list(Following).index(Following.GRID))
     drifting.settle()
     bent = targets_of(drifting.session, drifting.session.tracks[0], drifting.session.tracks[0].clips[0].take)
 
@@ -234,7 +234,7 @@ def test_taps_while_it_plays_become_its_beats(drifting, monkeypatch):
     assert beats(drifting).tempo == pytest.approx(120, abs=1.0)
     assert beats(drifting).beat_one == pytest.approx(1.0, abs=0.05)
     assert "± " in drifting.window.status.words.said
-    assert who_of(drifting.session, track(drifting)) is Who.SONG
+    assert following_of(drifting.session, track(drifting)) is Following.SONG
 
 
 def test_the_end_of_the_sound_is_dragged_to_a_bar_line(drifting):
@@ -247,7 +247,7 @@ def test_the_end_of_the_sound_is_dragged_to_a_bar_line(drifting):
     drifting.drag(wave, (x, 90), (wave.x_of(bar), 90), modifier=CONTROL)
 
     assert bars_in(drifting.session, drifting.session.tracks[0].clips[0].take) == pytest.approx(8)
-    assert who_of(drifting.session, track(drifting)) is Who.RECORDING
+    assert following_of(drifting.session, track(drifting)) is Following.RECORDING
     assert drifting.desk.store.history.undo_label == "Drag the end to a bar"
 
 
@@ -293,10 +293,10 @@ def test_removing_the_track_that_leads_leaves_the_song_its_tempo(drifting):
 
     run(drifting, "remove-track")
     drifting.press(Qt.Key.Key_Z, CONTROL)
-    back = who_of(drifting.session, track(drifting))
+    back = following_of(drifting.session, track(drifting))
     drifting.press(Qt.Key.Key_Y, CONTROL)
 
-    assert back is Who.GRID
+    assert back is Following.GRID
     assert drifting.session.lead is None
     assert drifting.session.tempo == tempo
 

@@ -11,7 +11,13 @@ from PySide6.QtWidgets import QMessageBox
 
 from chronotome.render.plan import plan_for
 from chronotome.session.edits.clips import crop
-from chronotome.session.edits.fitting import Who, bars_in, is_bars, set_recording_beat_one, set_who
+from chronotome.session.edits.fitting import (
+    Following,
+    bars_in,
+    set_bars,
+    set_following,
+    set_recording_beat_one,
+)
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.grid import Grid
@@ -90,7 +96,7 @@ def test_the_song_can_be_left_at_its_tempo_and_tighten_says_that_they_disagree(f
 @pytest.mark.parametrize(("now", "step", "then"), [(1.94, 1, 2), (2.0, 1, 3), (0.76, 1, 1), (1.94, -1, 1)])
 def test_plus_and_minus_go_to_the_next_whole_number_of_bars(first, now, step, then):
     track = first.session.tracks[0]
-    first.desk.store.apply(lambda session: is_bars(session, track.id, now), "Bars")
+    first.desk.store.apply(lambda session: set_bars(session, track.id, now), "Bars")
 
     first.window.actions_table.run("more-bars" if step > 0 else "fewer-bars")
 
@@ -103,7 +109,7 @@ def test_a_loop_of_an_odd_tempo_fills_its_bars_to_the_frame(person, tmp_path):
     track = person.session.tracks[0].id
 
     person.desk.store.apply(lambda session: set_beat_one(set_tempo(session, 100.0), 0.0), "Tempo")
-    person.desk.store.apply(lambda session: set_who(session, track, Who.RECORDING), "Follow")
+    person.desk.store.apply(lambda session: set_following(session, track, Following.RECORDING), "Follow")
 
     plan = plan_for(person.session)
     score = plan.tracks[0].clips[0].score
@@ -116,7 +122,7 @@ def test_a_pickup_gets_room_before_bar_1_and_the_window_says_so(first):
     one = round(60 / 104.0 * first.session.recordings[0].rate)
 
     first.desk.store.apply(lambda session: set_recording_beat_one(session, track, one), "Beat one")
-    first.desk.store.apply(lambda session: set_who(session, track, Who.RECORDING), "Follow")
+    first.desk.store.apply(lambda session: set_following(session, track, Following.RECORDING), "Follow")
     first.desk.store.apply(lambda session: set_tempo(session, 80.0), "Slower")
 
     assert "Bar 1 moved right by 1 bar" in first.window.status.words.said

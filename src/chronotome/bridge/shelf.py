@@ -22,7 +22,7 @@ from chronotome.render.arena import Arena, Region
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
-from chronotome.session.edits.fitting import Who, set_recording_tempo, set_who
+from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.fit import Measured
@@ -151,7 +151,7 @@ class Shelf(QObject):
     def _sound(self, heard: Heard) -> None:
         old, self._region = self._region, heard.region
         session = self._store.session
-        start = round(session.tempo.seconds_of(0.0) * session.rate)
+        start = round(session.frame_of(0.0))
         self._transport.hear(heard.region, 0, heard.region.frames, loops=heard.loops, since=start)
         if old is not None:
             self._arena.free(old)
@@ -197,7 +197,7 @@ def _prepared(
     track = alone.tracks[0].id
     alone = set_recording_tempo(alone, track, tempo)
     alone = set_tempo(alone, session.tempo.beats_per_minute)
-    alone = set_who(alone, track, Who.RECORDING)
+    alone = set_following(alone, track, Following.RECORDING)
     pool = Pool()
     pool.add(source)
     renderer = Renderer(arena)

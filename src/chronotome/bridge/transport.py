@@ -111,7 +111,7 @@ class Transport(QObject):
         session = self._store.session
         start = 0.0
         if session.is_looping and session.loop is not None:
-            start = max(0.0, session.tempo.seconds_of(session.loop.start) * session.rate)
+            start = max(0.0, session.frame_of(session.loop.start))
         self.go_to(start if abs(self.position - self._started_at) < 1 else self._started_at)
 
     def hear(
@@ -158,8 +158,7 @@ class Transport(QObject):
             self._player.set_loop(0, 0)
             return
         start, end = (
-            max(0, round(session.tempo.seconds_of(beat) * session.rate))
-            for beat in (session.loop.start, session.loop.end)
+            max(0, round(session.frame_of(beat))) for beat in (session.loop.start, session.loop.end)
         )
         self._player.set_loop(start, end)
 

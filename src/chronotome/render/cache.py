@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from chronotome.dsp.audio import Samples
-from chronotome.dsp.stretch.segment import render_hit, taken
+from chronotome.dsp.stretch.segment import frames_between, render_hit
 from chronotome.render.arena import Arena, Region
 from chronotome.render.plan import PieceKey
 from chronotome.render.pool import Source
@@ -70,7 +70,7 @@ class PieceCache:
     def _keep(self, key: PieceKey, made: Samples, source: Source, serial: int) -> None:
         region = self._arena.allocate(*made.shape)
         region.samples[:] = made
-        gained = _energy(made) - _energy(taken(source.region.samples, key.start, key.end))
+        gained = _energy(made) - _energy(frames_between(source.region.samples, key.start, key.end))
         self._pieces[key] = Rendered(region, gained)
         self._used_by[key] = serial
         self.bytes += region.size * 4
@@ -133,7 +133,7 @@ def _made(
     else:
         room = int(EARSHOT_SECONDS * key.rate)
         parts = [
-            taken(sources[content].region.samples, start - room, start + span + room)
+            frames_between(sources[content].region.samples, start - room, start + span + room)
             for content, start in members
         ]
         whole, spanned = np.concatenate(parts, axis=1), (room, room + span)

@@ -29,8 +29,15 @@ class Reads(StrEnum):
     """Where the beats of a recording come from."""
 
     MEASURED = "measured"
-    ONSETS = "every hit is a beat"
-    BARS = "every hit is a bar"
+    ONSETS = "onsets"
+    """Every hit is a beat."""
+    BARS = "bars"
+    """Every hit is a bar."""
+
+    @classmethod
+    def _missing_(cls, value: object) -> "Reads | None":
+        """What earlier versions wrote."""
+        return {"every hit is a beat": cls.ONSETS, "every hit is a bar": cls.BARS}.get(str(value))
 
 
 class Pin(Struct, frozen=True):

@@ -36,4 +36,4 @@ def follows_song(session: Session) -> bool:
 def moved_with(frame: int, before: TempoMap, session: Session) -> int:
     """The session frame of the same beat as `frame` was under another tempo map."""
     beat = before.beat_of(frame / session.rate)
-    return max(0, math.ceil(session.tempo.seconds_of(beat) * session.rate - 0.01))
+    return max(0, math.ceil(session.frame_of(beat) - 0.01))

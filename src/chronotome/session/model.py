@@ -317,6 +317,14 @@ class Session(Struct, frozen=True):
         start, end = self.source_at_session_rate(take)
         return take.start, take.start + end - start
 
+    def frame_of(self, beat: float) -> float:
+        """The session frame, with fractions, at which a beat of the song lies."""
+        return self.tempo.seconds_of(beat) * self.rate
+
+    def beat_of(self, frame: float) -> float:
+        """The song's beat at a session frame."""
+        return self.tempo.beat_of(frame / self.rate)
+
     def source_at_session_rate(self, part: Take | Clip) -> tuple[int, int]:
         """Its span in its recording, counted at the session's rate."""
         ratio = self.rate / self.recording_of(part).rate

@@ -3,9 +3,9 @@
 from typing import Protocol
 
 from chronotome.session.checks import Choice
-from chronotome.session.edits.fitting import Mend, Who
+from chronotome.session.edits.fitting import Following, Mend
 from chronotome.ui.actions import Entry
-from chronotome.ui.commands.fit import WHO_LABELS
+from chronotome.ui.commands.fit import FOLLOWING_WORDS
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.session_files import SessionFiles
@@ -269,10 +269,34 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
             lambda: fit.mend(Mend.LATER),
         ),
         Entry("", "Timing"),
-        Entry("follow-nobody", "Timing", WHO_LABELS[Who.NOBODY], "", lambda: fit.set_who(Who.NOBODY)),
-        Entry("follow-song", "Timing", WHO_LABELS[Who.RECORDING], "", lambda: fit.set_who(Who.RECORDING)),
-        Entry("lead-tempo", "Timing", WHO_LABELS[Who.SONG], "", lambda: fit.set_who(Who.SONG)),
-        Entry("lead-grid", "Timing", WHO_LABELS[Who.GRID], "", lambda: fit.set_who(Who.GRID)),
+        Entry(
+            "follow-nobody",
+            "Timing",
+            FOLLOWING_WORDS[Following.NOBODY],
+            "",
+            lambda: fit.set_following(Following.NOBODY),
+        ),
+        Entry(
+            "follow-song",
+            "Timing",
+            FOLLOWING_WORDS[Following.RECORDING],
+            "",
+            lambda: fit.set_following(Following.RECORDING),
+        ),
+        Entry(
+            "lead-tempo",
+            "Timing",
+            FOLLOWING_WORDS[Following.SONG],
+            "",
+            lambda: fit.set_following(Following.SONG),
+        ),
+        Entry(
+            "lead-grid",
+            "Timing",
+            FOLLOWING_WORDS[Following.GRID],
+            "",
+            lambda: fit.set_following(Following.GRID),
+        ),
         Entry("straighten", "Timing", "Straighten the take", "G", fit.straighten),
         Entry("use-measured", "Timing", "Song takes tempo, metre and beat one", "U", fit.use_measured),
         Entry("halve", "Timing", "Halve the song’s tempo", "", lambda: fit.scale_song(0.5)),

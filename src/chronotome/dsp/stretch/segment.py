@@ -68,7 +68,7 @@ ENGINES = {
 }
 
 
-def taken(source: Samples, start: int, end: int) -> Samples:
+def frames_between(source: Samples, start: int, end: int) -> Samples:
     """source[start:end], zeros outside."""
     inside = source[max(0, start) : max(0, min(end, len(source)))]
     if start >= 0 and end <= len(source):
@@ -105,7 +105,7 @@ def render_segment(
     if end <= start or length < 1:
         raise ValueError(f"span must rise and length be positive, are {span} and {length}")
     if length == end - start:
-        return taken(source, start, end)
+        return frames_between(source, start, end)
     engine = ENGINES[move_by]
     if engine.attack is None:
         return engine.middle(source, rate, start, end, length)
@@ -113,12 +113,12 @@ def render_segment(
     lead = 0 if is_last else min(int(LEAD_IN * rate), spanned // 4, length // 4)
     attack = _attack_length(int(engine.attack * rate), spanned - lead, length - lead)
     body = np.empty((length - lead, source.shape[1]), np.float32)
-    body[:attack] = taken(source, start, start + attack)
+    body[:attack] = frames_between(source, start, start + attack)
     body[attack:] = engine.middle(source, rate, start + attack, end - lead, len(body) - attack)
     if is_last:
         return body
     _splice(body, source, rate, end - lead, room=min(len(body), spanned - lead) - attack)
-    return np.concatenate([body, taken(source, end - lead, end)])
+    return np.concatenate([body, frames_between(source, end - lead, end)])
 
 
 def render_hit(
@@ -166,17 +166,17 @@ def _splice(body: Samples, source: Samples, rate: int, end: int, *, room: int) -
     back = _best_splice(body, source, end, fade=fade, reach=reach) if fade and reach > 8 else 0
     total = len(body)
     if back:
-        body[total - back :] = taken(source, end - back, end)
+        body[total - back :] = frames_between(source, end - back, end)
     if fade:
         body[total - back - fade : total - back] = crossfade(
-            body[total - back - fade : total - back], taken(source, end - back - fade, end - back)
+            body[total - back - fade : total - back], frames_between(source, end - back - fade, end - back)
         )
 
 
 def _best_splice(body: Samples, source: Samples, end: int, *, fade: int, reach: int) -> int:
     """Frames before the end at which body and source correlate best at equal level."""
     ours = body[len(body) - reach - fade :].astype(np.float64)
-    theirs = taken(source, end - reach - fade, end).astype(np.float64)
+    theirs = frames_between(source, end - reach - fade, end).astype(np.float64)
 
     def over_fade(values: NDArray[np.float64]) -> NDArray[np.float64]:
         sums = np.cumsum(np.pad(values, (1, 0)))

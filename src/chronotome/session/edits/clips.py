@@ -246,7 +246,7 @@ def _moved(session: Session, take: Take, by: int) -> Take:
     if by == 0:
         return take
     place, rate = take.start + by, session.rate
-    beats = session.tempo.beat_of(place / rate) - session.tempo.beat_of(take.start / rate)
+    beats = session.beat_of(place) - session.beat_of(take.start)
     if place < 0:
         recording = session.recording_of(take)
         kept = take.source_start + round(-place * recording.rate / rate)

@@ -19,7 +19,7 @@ MOST_CHANGES = 20_000
 SMOOTH_BEATS = 4
 
 
-class Who(StrEnum):
+class Following(StrEnum):
     """Who follows whom."""
 
     NOBODY = "nobody"
@@ -46,32 +46,32 @@ def guide_take(session: Session, track: TrackId) -> tuple[Track, Take] | None:
     return None if guide.first_take is None else (guide, guide.first_take)
 
 
-def who_of(session: Session, track: TrackId) -> Who:
+def following_of(session: Session, track: TrackId) -> Following:
     guide = session.guide_of(track)
     if session.track(guide).follow is Follow.SONG:
-        return Who.RECORDING
+        return Following.RECORDING
     if session.lead is not None and session.lead.track == guide:
-        return Who.GRID if session.lead.bends else Who.SONG
-    return Who.NOBODY
+        return Following.GRID if session.lead.bends else Following.SONG
+    return Following.NOBODY
 
 
-def set_who(session: Session, track: TrackId, who: Who) -> Session:
+def set_following(session: Session, track: TrackId, who: Following) -> Session:
     """Decide who follows whom. A recording that begins to follow has its beat one at the nearest bar."""
     found = guide_take(session, track)
-    if found is None or who_of(session, track) is who:
+    if found is None or following_of(session, track) is who:
         return session
     guide, take = found
     beats = beats_of(session, take)
-    if who is not Who.NOBODY and beats is None:
+    if who is not Following.NOBODY and beats is None:
         return session
     if session.lead is not None and session.lead.track == guide.id:
         session = replace(session, lead=None)
     session = with_track(session, guide.id, lambda old: changed(old, follow=Follow.NOTHING))
-    if who is Who.RECORDING:
+    if who is Following.RECORDING:
         return _following(session, guide.id)
-    if who is Who.NOBODY:
+    if who is Following.NOBODY:
         return session
-    return led(replace(session, lead=Lead(guide.id, bends=who is Who.GRID)))
+    return led(replace(session, lead=Lead(guide.id, bends=who is Following.GRID)))
 
 
 def set_smooth(session: Session, is_smooth: bool) -> Session:  # noqa: FBT001 - the value itself
@@ -186,7 +186,7 @@ def scale_beats(session: Session, track: TrackId, factor: float) -> Session:
     return set_fit(session, track, change)
 
 
-def is_bars(session: Session, track: TrackId, bars: float) -> Session:
+def set_bars(session: Session, track: TrackId, bars: float) -> Session:
     """The clip is so many bars of the song's metre: one tempo, beat one at the clip's start."""
     found = guide_take(session, track)
     if found is None or bars <= 0:
@@ -329,13 +329,13 @@ def straighten(session: Session, track: TrackId, tempo: float | None = None) -> 
     beats = beats_of(session, found[1]) if found else None
     if found is None or beats is None:
         return session
-    session = set_who(session, track, Who.NOBODY)
+    session = set_following(session, track, Following.NOBODY)
     if tempo is not None or not session.is_tempo_set:
         session = set_tempo(session, round(beats.tempo, 2) if tempo is None else tempo)
     if not session.is_beat_one_set:
         one = played_seconds(session, found[1], beats.beat_one)
         session = replace(session, tempo=TempoMap(session.tempo.changes, one), is_beat_one_set=True)
-    return set_who(session, track, Who.RECORDING)
+    return set_following(session, track, Following.RECORDING)
 
 
 def use_measured(session: Session, track: TrackId) -> Session:
@@ -345,4 +345,4 @@ def use_measured(session: Session, track: TrackId) -> Session:
     if found is None or measured is None:
         return session
     metre: Metre = measured.metre if measured.bar_confidence > 0.5 else session.metre
-    return set_who(replace(session, metre=metre, lead=None), track, Who.SONG)
+    return set_following(replace(session, metre=metre, lead=None), track, Following.SONG)

@@ -119,7 +119,7 @@ def correct_onsets(
             continue
         source = after.onsets.frames[at] * session.rate / before.rate
         landed = float(anchors.landed_at(np.array([source]))[0])
-        moved = move_hit(moved, track, clip, touch.onset, session.tempo.beat_of(landed / session.rate))
+        moved = move_hit(moved, track, clip, touch.onset, session.beat_of(landed))
     return moved
 
 
@@ -131,7 +131,7 @@ def slip_onset(session: Session, track: TrackId, clip: ClipId, onset: OnsetId, f
     at = np.flatnonzero(targets.onsets == onset)
     if not len(at):
         return session
-    beat = session.tempo.beat_of(float(targets.target[at[0]]) / session.rate)
+    beat = session.beat_of(float(targets.target[at[0]]))
     moved = move_onset(session, take.recording, onset, frame)
     return session if moved is session else move_hit(moved, track, clip, onset, beat)
 

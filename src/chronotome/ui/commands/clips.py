@@ -31,7 +31,8 @@ from chronotome.session.limits import LONGEST_NAME
 from chronotome.session.model import Clip, Recording, Session, Track, TrackId
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
-from chronotome.ui.timeline.clip_drag import MOST_REPEATS, STRAIGHT, period_of
+from chronotome.ui.timeline.clip_drag import MOST_REPEATS, period_of
+from chronotome.ui.timeline.gestures import STRAIGHT
 from chronotome.ui.timeline.shown import shown_of
 
 
@@ -116,9 +117,9 @@ class ClipCommands:
         track, session = self._desk.view.focused, self._desk.session
         if track is None:
             return
-        last = session.tempo.beat_of(self._desk.view.extent / session.rate)
+        last = session.beat_of(self._desk.view.extent)
         bars = range(int(last / session.metre.bar) + 1)
-        frames = [round(session.tempo.seconds_of(bar * session.metre.bar) * session.rate) for bar in bars]
+        frames = [round(session.frame_of(bar * session.metre.bar)) for bar in bars]
         self._split(track, frames, "Cut at every bar")
 
     def _split(self, track: Track, frames: Sequence[int], label: str) -> None:
@@ -289,9 +290,9 @@ class ClipCommands:
         session = desk.session
         track = session.track(places[0][0])
         start = window_of(session, track, track.clip(places[0][1])).start
-        beat = session.tempo.beat_of(start / session.rate) + step * desk.view.grid.step
+        beat = session.beat_of(start) + step * desk.view.grid.step
         line = float(nearest_lines(np.array([beat]), desk.view.grid, session.metre, STRAIGHT)[0])
-        by = round(session.tempo.seconds_of(line) * session.rate) - start
+        by = round(session.frame_of(line)) - start
         desk.store.apply(lambda session: move(session, places, by), "Move clip")
 
     def choose_all(self) -> None:

@@ -11,7 +11,7 @@ from chronotome.middle import middle_of
 from chronotome.render.mix import Side
 from chronotome.session.anchors import heard_beats_of
 from chronotome.session.edits import fitting
-from chronotome.session.edits.fitting import Mend, Who
+from chronotome.session.edits.fitting import Following, Mend
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
@@ -156,9 +156,9 @@ class FitCommands:
 
         def edit(session: Session) -> Session:
             after = fitting.set_tapped(session, track, frames)
-            if fitting.who_of(after, track) is not Who.NOBODY:
+            if fitting.following_of(after, track) is not Following.NOBODY:
                 return after
-            return fitting.set_who(after, track, Who.SONG)
+            return fitting.set_following(after, track, Following.SONG)
 
         self._apply_run(edit, "Tap the beats")
         self._say(f"{words}: the recording's beats, beat one at the first tap")
@@ -222,14 +222,14 @@ class FitCommands:
         words = "Double tempo" if factor > 1 else "Halve tempo"
         self._apply(lambda session: set_tempo(session, tempo), words)
 
-    def is_bars(self, bars: float) -> None:
+    def set_bars(self, bars: float) -> None:
         """The clip is so many bars."""
         bars = max(0.25, min(MOST_BARS, bars))
 
         def do(guide: Guide) -> None:
             before = self._desk.session
             words = f"This is {bars:g} {'bar' if bars == 1 else 'bars'}"
-            self._apply(lambda session: fitting.is_bars(session, guide.track.id, bars), words)
+            self._apply(lambda session: fitting.set_bars(session, guide.track.id, bars), words)
             if self._desk.session is before:
                 self._say(f"{bars:g} bars would be no tempo between 20 and 400 bpm, or are set already")
 
@@ -244,13 +244,13 @@ class FitCommands:
             if wanted < 1:
                 self._say("Less than one bar: halve it")
                 return
-            self.is_bars(float(wanted))
+            self.set_bars(float(wanted))
 
         self._with_guide(do)
 
     def bars_times(self, factor: float) -> None:
         self._with_guide(
-            lambda guide: self.is_bars(
+            lambda guide: self.set_bars(
                 max(1.0, round(fitting.bars_in(self._desk.session, guide.take))) * factor
             )
         )
@@ -280,7 +280,7 @@ class FitCommands:
 
             def edit(session: Session) -> Session:
                 session = fitting.set_recording_beat_one(session, track, frame)
-                if fitting.who_of(session, track) is not Who.NOBODY:
+                if fitting.following_of(session, track) is not Following.NOBODY:
                     return session
                 return set_beat_one(session, fitting.played_seconds(session, take, frame / rate))
 
@@ -348,13 +348,15 @@ class FitCommands:
 
     # Who follows whom
 
-    def set_who(self, who: Who) -> None:
+    def set_following(self, who: Following) -> None:
         def do(guide: Guide) -> None:
-            if guide.beats is None and who is not Who.NOBODY:
+            if guide.beats is None and who is not Following.NOBODY:
                 self._say(
                     "Nothing is known of its beats yet: say how many bars it is, tap it, or type its tempo"
                 )
-            self._apply(lambda session: fitting.set_who(session, guide.track.id, who), WHO_LABELS[who])
+            self._apply(
+                lambda session: fitting.set_following(session, guide.track.id, who), FOLLOWING_WORDS[who]
+            )
 
         self._with_guide(do)
 
@@ -407,9 +409,9 @@ class FitCommands:
         self._with_guide(do)
 
 
-WHO_LABELS = {
-    Who.NOBODY: "Nobody follows",
-    Who.RECORDING: "Recording follows the song",
-    Who.SONG: "Song takes the recording's tempo",
-    Who.GRID: "Grid bends to the performance",
+FOLLOWING_WORDS = {
+    Following.NOBODY: "Nobody follows",
+    Following.RECORDING: "Recording follows the song",
+    Following.SONG: "Song takes the recording's tempo",
+    Following.GRID: "Grid bends to the performance",
 }

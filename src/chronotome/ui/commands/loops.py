@@ -62,8 +62,7 @@ class LoopCommands:
         if shown is None or session.loop is None:
             return None
         frames = [
-            shown.recording_frame(session.tempo.seconds_of(beat) * session.rate)
-            for beat in (session.loop.start, session.loop.end)
+            shown.recording_frame(session.frame_of(beat)) for beat in (session.loop.start, session.loop.end)
         ]
         start, end = max(0, frames[0]), min(shown.recording.frames, frames[1])
         return (shown, start, end) if end > start else None
@@ -86,10 +85,10 @@ class LoopCommands:
             return
         hits, beats = shown.hits, []
         for beat in (session.loop.start, session.loop.end):
-            frame = session.tempo.seconds_of(beat) * session.rate
+            frame = session.frame_of(beat)
             at = int(np.abs(hits - frame).argmin()) if len(hits) else -1
             is_near = at >= 0 and abs(float(hits[at]) - frame) <= PULL_SECONDS * session.rate
-            beats.append(session.tempo.beat_of(float(hits[at]) / session.rate) if is_near else beat)
+            beats.append(session.beat_of(float(hits[at])) if is_near else beat)
         self._desk.store.apply(lambda each: set_loop(each, beats[0], beats[1]), "Pull loop to attacks")
         implied = self.implied()
         if implied is not None:

@@ -186,9 +186,9 @@ class MarkCommands:
         """Move the playhead by bars, to a bar's start."""
         session, transport = self._desk.session, self._desk.transport
         bar = session.metre.bar
-        here = session.tempo.beat_of(transport.position / session.rate) / bar
+        here = session.beat_of(transport.position) / bar
         near = np.floor(here + 1e-6) if bars > 0 else np.ceil(here - 1e-6)
-        frame = session.tempo.seconds_of(float(near + bars) * bar) * session.rate
+        frame = session.frame_of(float(near + bars) * bar)
         transport.go_to(min(max(0.0, frame), float(extent_of(session))))
         self._desk.view.center_on(transport.position)
 
@@ -348,8 +348,8 @@ class MarkCommands:
         """Loop the range that was swept, or from the first selected hit to the end of the last."""
         span = self._desk.view.range
         if span is not None:
-            tempo, rate = self._desk.session.tempo, self._desk.session.rate
-            first, last = tempo.beat_of(span.start / rate), tempo.beat_of(span.end / rate)
+            session = self._desk.session
+            first, last = session.beat_of(span.start), session.beat_of(span.end)
             self._apply(lambda each: set_loop(each, first, last), "Loop the selection")
             return True
         found = self._picked("loop it")
@@ -357,10 +357,7 @@ class MarkCommands:
             return False
         shown, picked = found
         session = self._desk.session
-        start, end = (
-            session.tempo.beat_of(shown.frame_shown(frame) / session.rate)
-            for frame in self._span(shown, picked)
-        )
+        start, end = (session.beat_of(shown.frame_shown(frame)) for frame in self._span(shown, picked))
         self._apply(lambda each: set_loop(each, start, end), "Loop the selection")
         return True
 

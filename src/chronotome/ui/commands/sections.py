@@ -29,7 +29,7 @@ class SectionCommands:
 
     def _beat(self) -> float:
         session = self._desk.session
-        return session.tempo.beat_of(self._desk.transport.position / session.rate)
+        return session.beat_of(self._desk.transport.position)
 
     def _ask_name(self, name: str) -> str | None:
         said, is_sure = QInputDialog.getText(
@@ -79,7 +79,7 @@ class SectionCommands:
 
     def go_to(self, section: Section) -> None:
         session: Session = self._desk.session
-        frame = max(0.0, session.tempo.seconds_of(section.start) * session.rate)
+        frame = max(0.0, session.frame_of(section.start))
         self._desk.view.center_on(frame)
         self._desk.transport.go_to(frame)
 

@@ -8,13 +8,13 @@ from PySide6.QtGui import QKeyEvent, QPainter, QPaintEvent
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QWidget
 
 from chronotome.session.edits.fitting import (
-    Who,
+    Following,
     bars_in,
+    following_of,
     guide_take,
     straighten,
     tempo_of,
     use_measured,
-    who_of,
 )
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.fit import BeatMap, Measured
@@ -83,7 +83,7 @@ class _Subject:
     @property
     def disagrees(self) -> bool:
         """Nobody follows, and the song has another tempo, or the take drifts."""
-        if who_of(self.session, self.track.id) is not Who.NOBODY:
+        if following_of(self.session, self.track.id) is not Following.NOBODY:
             return False
         song = self.session.tempo.beats_per_minute
         return self.is_drifting or abs(self.tempo / song - 1) > SAME_TEMPO

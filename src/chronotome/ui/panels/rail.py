@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QWidget
 from chronotome.session.anchors import heard_beats_of
 from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of, inside_of
-from chronotome.session.edits.fitting import Who, bars_in, who_of
+from chronotome.session.edits.fitting import Following, bars_in, following_of
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
 from chronotome.session.mark_checks import mark_checks_of
@@ -120,7 +120,9 @@ def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
     bars = bars_in(session, take)
     fit = session.recording_of(take).fit
     is_set = (
-        fit.beat_one is not None or session.is_beat_one_set or who_of(session, guide.id) is not Who.NOBODY
+        fit.beat_one is not None
+        or session.is_beat_one_set
+        or following_of(session, guide.id) is not Following.NOBODY
     )
     near = round(bars)
     words = counted(near, "bar") if abs(bars - near) < WHOLE_BAR else f"{plain(bars, 1)} bars"

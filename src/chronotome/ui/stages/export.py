@@ -98,7 +98,7 @@ class ExportTray(Tray):
         if self.span.index == 0 or session.loop is None:
             return 0, None
         ends = (session.loop.start, session.loop.end)
-        start, end = (max(0, round(session.tempo.seconds_of(beat) * session.rate)) for beat in ends)
+        start, end = (max(0, round(session.frame_of(beat))) for beat in ends)
         return start, end
 
     def _work(

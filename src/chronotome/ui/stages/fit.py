@@ -6,7 +6,14 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QLabel, QLineEdit, QPushButton, QWidget
 
 from chronotome.dsp.stretch.segment import MoveBy
-from chronotome.session.edits.fitting import Who, bars_in, set_reads, set_smooth, set_steady, who_of
+from chronotome.session.edits.fitting import (
+    Following,
+    bars_in,
+    following_of,
+    set_reads,
+    set_smooth,
+    set_steady,
+)
 from chronotome.session.edits.timing import set_click
 from chronotome.session.edits.tracks import set_move_by
 from chronotome.session.fit import Reads, TempoOption
@@ -14,7 +21,7 @@ from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.model import ClickSound, Session, replace
 from chronotome.ui.actions import Actions
-from chronotome.ui.commands.fit import WHO_LABELS, Guide, guide_of
+from chronotome.ui.commands.fit import FOLLOWING_WORDS, Guide, guide_of
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.choices import Choices
 from chronotome.ui.controls.figures import clock, counted, decibels, plain, share
@@ -37,7 +44,7 @@ SOURCES = {
     "rounds": "what repeats in it",
 }
 READS = list(Reads)
-WHO = list(Who)
+WHO = list(Following)
 MOVES = list(MoveBy)
 SOUNDS = list(ClickSound)
 COUNT_INS = (0, 1, 2)
@@ -144,9 +151,9 @@ class FitTray(Tray):
 
     def _add_following(self) -> None:
         self.add_label("Who follows whom", "heading")
-        rows = [(WHO_LABELS[who], "") for who in WHO]
+        rows = [(FOLLOWING_WORDS[who], "") for who in WHO]
         self.who = Choices(self.desk.view, "Who follows whom", rows)
-        self.who.chosen.connect(lambda index: self._fit.set_who(WHO[index]))
+        self.who.chosen.connect(lambda index: self._fit.set_following(WHO[index]))
         self.add(self.who)
         (self.straighten,) = self.add_buttons("straighten")
         self.smooth = self.choice(
@@ -249,7 +256,7 @@ class FitTray(Tray):
     def _on_bars(self) -> None:
         number = number_in(self.bars.text())
         if self.bars.text() != self._bars_shown and number is not None and number > 0:
-            self._fit.is_bars(number)
+            self._fit.set_bars(number)
         self.bars.setText(self._bars_shown)
         self.bars.clearFocus()
 
@@ -284,15 +291,15 @@ class FitTray(Tray):
         is_own = focused is not None and focused.id == guide.track.id
         self.heading.setText("Tempo of this recording" if is_own else f"Tempo of {guide.track.name}")
         self._show_beats(guide)
-        who = who_of(session, guide.track.id)
+        who = following_of(session, guide.track.id)
         self.who.set_index(WHO.index(who))
         self.steady.set_value(guide.track.steady * 100)
         self.move_by.set_index(MOVES.index(guide.track.move_by))
         for shown in (self.steady, self.move_by):
-            shown.setVisible(who is Who.RECORDING)
-        self.smooth.setVisible(who is Who.GRID)
+            shown.setVisible(who is Following.RECORDING)
+        self.smooth.setVisible(who is Following.GRID)
         self.smooth.set_index(int(session.lead is not None and session.lead.is_smooth))
-        self.straighten.setVisible(who is not Who.RECORDING)
+        self.straighten.setVisible(who is not Following.RECORDING)
         self.reads.set_index(READS.index(guide.recording.fit.reads))
         self._show_checks(guide)
 

@@ -2,21 +2,17 @@
 
 from dataclasses import dataclass
 
-import numpy as np
-
 from chronotome.bridge.store import Edit
 from chronotome.session.edits.clips import Place, copy, move, repeat, set_clip, trim
-from chronotome.session.grid import nearest_lines
 from chronotome.session.model import Session, TrackId
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.clip_frames import Frame, Grip
+from chronotome.ui.timeline.gestures import on_a_line
 from chronotome.ui.timeline.shown import Shown
 
 WHOLE_BEATS = 0.1
 """A clip this near to whole beats is repeated every so many."""
 MOST_REPEATS = 99
-STRAIGHT = 50.0
-"""Swing of the lines that clips are drawn to."""
 
 LABELS = {
     Grip.BODY: "Move clip",
@@ -92,12 +88,12 @@ class ClipDrag:
         desk, view = self.desk, self.desk.view
         if not view.is_snapping:
             return frame - self.grabbed
-        tempo, rate = desk.session.tempo, desk.session.rate
+        session = desk.session
         start = float(self.shown.heard_anchors[0])
-        beat = tempo.beat_of(start / rate)
-        beats = tempo.beat_of((start + frame - self.grabbed) / rate) - beat
+        beat = session.beat_of(start)
+        beats = session.beat_of(start + frame - self.grabbed) - beat
         steps = round(beats / view.grid.step)
-        return tempo.seconds_of(beat + steps * view.grid.step) * rate - start
+        return session.frame_of(beat + steps * view.grid.step) - start
 
     def _repeated(self, frame: float) -> Edit | None:
         window, every = self.shown.heard_anchors, self.every()
@@ -124,7 +120,7 @@ class ClipDrag:
         return lambda session: set_clip(session, [place], **values)
 
     def _trimmed(self, frame: float, *, is_free: bool) -> Edit:
-        source = self.shown.recording_frame_beyond(frame if is_free else self._snapped(frame))
+        source = self.shown.recording_frame_beyond(frame if is_free else on_a_line(self.desk, frame))
         is_reversed = self.shown.take.mirror is not None
         place, is_start = self.frame.place, (self.grip is Grip.START) is not is_reversed
 
@@ -132,16 +128,6 @@ class ClipDrag:
             return trim(session, *place, start=source if is_start else None, end=None if is_start else source)
 
         return edit
-
-    def _snapped(self, frame: float) -> float:
-        """On a line of the grid that is shown, where snap is on."""
-        desk, view = self.desk, self.desk.view
-        if not view.is_snapping:
-            return frame
-        session = desk.session
-        beat = session.tempo.beat_of(frame / session.rate)
-        line = float(nearest_lines(np.array([beat]), view.grid, session.metre, STRAIGHT)[0])
-        return session.tempo.seconds_of(line) * session.rate
 
     def finish(self) -> None:
         if self.edit is None:
@@ -162,9 +148,8 @@ class ClipDrag:
 def period_of(session: Session, shown: Shown) -> int:
     """Frames after which a clip comes again: whole beats where it is about so long, else its length."""
     start, end = (float(shown.heard_anchors[at]) for at in (0, -1))
-    tempo, rate = session.tempo, session.rate
-    beat = tempo.beat_of(start / rate)
-    beats = tempo.beat_of(end / rate) - beat
+    beat = session.beat_of(start)
+    beats = session.beat_of(end) - beat
     if round(beats) >= 1 and abs(beats - round(beats)) < WHOLE_BEATS:
-        return round(tempo.seconds_of(beat + round(beats)) * rate - start)
+        return round(session.frame_of(beat + round(beats)) - start)
     return round(end - start)

@@ -18,11 +18,22 @@ from chronotome.ui.timeline.shown import Shown
 
 NEAR_LINE_MILLISECONDS = 3.0
 ON_LINE_PIXELS = 8
+STRAIGHT = 50.0
+"""Per cent of swing: none."""
 
 
 def is_free(event: QMouseEvent) -> bool:
     """Without snap: Shift, or Alt where it does not belong to the window manager."""
     return bool(event.modifiers() & (Qt.KeyboardModifier.ShiftModifier | Qt.KeyboardModifier.AltModifier))
+
+
+def on_a_line(desk: Desk, frame: float) -> float:
+    """The session frame of the line of the shown grid that is nearest, where snap is on."""
+    session, view = desk.session, desk.view
+    if not view.is_snapping:
+        return frame
+    line = nearest_lines(np.array([session.beat_of(frame)]), view.grid, session.metre, STRAIGHT)
+    return session.frame_of(float(line[0]))
 
 
 class Drag(Protocol):

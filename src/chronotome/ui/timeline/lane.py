@@ -70,7 +70,7 @@ class Lane(QWidget):
 
     def beat_of_x(self, x: float) -> float:
         session = self.desk.session
-        return session.tempo.beat_of(self.frame_of(x) / session.rate)
+        return session.beat_of(self.frame_of(x))
 
     def wheelEvent(self, event: QWheelEvent) -> None:
         delta = event.angleDelta()

@@ -4,7 +4,7 @@ Each is measured on what was shown when it was taken: what moves under the hand 
 """
 
 from chronotome.render.mix import Side
-from chronotome.session.edits.fitting import Who, is_bars, set_who
+from chronotome.session.edits.fitting import Following, set_bars, set_following
 from chronotome.session.edits.marks import correct_onsets, slip_onset
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
@@ -62,7 +62,7 @@ class EndDrag(ValueDrag):
         self._start = desk.session.tempo.beat_of(float(shown.heard_anchors[0]) / shown.rate)
 
         def to_bars(session: Session, bars: float) -> Session:
-            return set_who(is_bars(session, track, bars), track, Who.RECORDING)
+            return set_following(set_bars(session, track, bars), track, Following.RECORDING)
 
         super().__init__(desk, to_bars, "Drag the end to a bar")
 

@@ -2,13 +2,10 @@
 
 from collections.abc import Callable
 
-import numpy as np
-
 from chronotome.session.edits.clips import Range
-from chronotome.session.grid import nearest_lines
 from chronotome.session.model import TrackId
 from chronotome.ui.desk import Desk
-from chronotome.ui.timeline.clip_drag import STRAIGHT
+from chronotome.ui.timeline.gestures import on_a_line
 
 STILL = 4
 """Pixels that a hand moves without meaning it."""
@@ -31,20 +28,10 @@ class RangeDrag:
         first, last = sorted((order.index(self._track), order.index(track or self._track)))
         start, end = sorted((self._start, frame))
         if not is_free:
-            start, end = self._snapped(start), self._snapped(end)
+            start, end = on_a_line(self._desk, start), on_a_line(self._desk, end)
         if end > start:
             span = Range(max(0, round(start)), round(end), tuple(order[first : last + 1]))
             self._desk.view.choose_range(span)
-
-    def _snapped(self, frame: float) -> float:
-        """On a line of the grid that is shown, where snap is on."""
-        desk, view = self._desk, self._desk.view
-        if not view.is_snapping:
-            return frame
-        session = desk.session
-        beat = session.tempo.beat_of(frame / session.rate)
-        line = float(nearest_lines(np.array([beat]), view.grid, session.metre, STRAIGHT)[0])
-        return session.tempo.seconds_of(line) * session.rate
 
     def finish(self) -> None:
         if not self._is_meant:

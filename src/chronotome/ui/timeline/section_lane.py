@@ -40,8 +40,8 @@ class SectionLane(TrackLane):
     def _ends(self, section: Section) -> tuple[float, float]:
         session = self.desk.session
         return (
-            self.x_of(session.tempo.seconds_of(section.start) * session.rate),
-            self.x_of(session.tempo.seconds_of(section.end) * session.rate),
+            self.x_of(session.frame_of(section.start)),
+            self.x_of(session.frame_of(section.end)),
         )
 
     def paint_content(self, painter: QPainter, content: QRect) -> None:
