@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QInputDialog
 from chronotome.render.mix import Side
 from chronotome.session.anchors import window_of
 from chronotome.session.edits.clips import split
+from chronotome.session.edits.marks import move_onset
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import lock
 from chronotome.session.model import TrackSize
@@ -420,3 +421,32 @@ def test_a_range_over_two_tracks_is_cut_copied_looped_and_deleted_in_one_step(tw
     person.desk.view.choose_range(span)
     person.press(Qt.Key.Key_Escape)
     assert person.desk.view.range is None
+
+
+def test_places_to_check_are_gone_through_clip_by_clip(reworking):
+    """A copy has places of its own: after the last of one clip comes the first of the next."""
+    person = reworking
+    track = person.session.tracks[0].id
+    person.desk.store.apply(lambda s: set_tighten(s, track, strength=1.0), "Tighten")
+    person.press(Qt.Key.Key_J, CONTROL)
+    onset = person.session.recordings[0].onsets.ids[5]
+    content = person.session.recordings[0].content
+    person.desk.store.apply(
+        lambda s: move_onset(s, content, onset, 5 * 12000 + 1200 + 5800), "Between two lines"
+    )
+    person.desk.view.choose_clips((frame(person, 0).place,))
+    person.press(Qt.Key.Key_D, CONTROL)
+    person.desk.view.show_stage(Stage.TIGHTEN)
+    first, second = clips(person)
+    person.desk.view.choose_clips(((track, first.id),))
+    assert first.take is not second.take
+
+    seen = []
+    for _ in range(6):
+        person.press(Qt.Key.Key_N)
+        seen.append((person.desk.view.clip.id, person.desk.view.selected))
+
+    assert (first.id, onset) in seen
+    assert (second.id, onset) in seen
+    assert len(set(seen)) < 6
+    person.settle()

@@ -1,6 +1,6 @@
 """What the actions do, beyond opening and saving: to the session, the view and the player."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 
 import numpy as np
 
@@ -20,7 +20,7 @@ from chronotome.session.edits.tracks import (
     set_solo,
     unlock,
 )
-from chronotome.session.model import Session, Track, TrackSize, replace
+from chronotome.session.model import Session, Take, Track, TrackSize, replace
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.commands.clips import ClipCommands
 from chronotome.ui.commands.fit import FitCommands
@@ -92,13 +92,29 @@ class Commands:
         if self._desk.view.stage is Stage.FIT:
             self.fit.next_check()
             return
-        shown = self._guide()
-        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track, shown.take)
-        if not checks:
+        shown, session = self._guide(), self._desk.session
+        takes = () if shown is None else shown.track.takes
+        doubtful = [take for take in takes if len(checks_of(session, shown.track, take))] if shown else []
+        if shown is None or not doubtful:
             self._desk.say("Nothing to check here")
             return
+        checks = checks_of(session, shown.track, shown.take)
         selected = np.flatnonzero(checks.onsets == self._desk.view.selected)
-        self.go_to_check(checks[(int(selected[-1]) + 1) % len(checks) if len(selected) else 0])
+        following = int(selected[-1]) + 1 if len(selected) else 0
+        if following < len(checks):
+            self.go_to_check(checks[following])
+        else:
+            self._go_to_take(shown, doubtful)
+
+    def _go_to_take(self, shown: Shown, doubtful: Sequence[Take]) -> None:
+        """The first place of the next take of the track that has one; round again after the last."""
+        order = {id(take): place for place, take in enumerate(shown.track.takes)}
+        here = order[id(shown.take)]
+        take = next((each for each in doubtful if order[id(each)] > here), doubtful[0])
+        clip = next(each for each in shown.track.clips if each.take is take)
+        if take is not shown.take:
+            self._desk.view.choose_clips(((shown.track.id, clip.id),))
+        self.go_to_check(checks_of(self._desk.session, shown.track, take)[0])
 
     def go_to_check(self, check: Check) -> None:
         shown = self._guide()
