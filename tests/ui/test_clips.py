@@ -13,6 +13,7 @@ from chronotome.session.edits.marks import move_onset
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import lock
 from chronotome.session.model import TrackSize
+from chronotome.session.tighten import targets_of
 from chronotome.ui.controls.typed import TypedName
 from chronotome.ui.timeline.clip_frames import STRIP, Grip, frames_in, grip_at
 from chronotome.ui.timeline.lane import HEADER
@@ -449,4 +450,35 @@ def test_places_to_check_are_gone_through_clip_by_clip(reworking):
     assert (first.id, onset) in seen
     assert (second.id, onset) in seen
     assert len(set(seen)) < 6
+    person.settle()
+
+
+def test_a_clip_has_a_recipe_of_its_own_and_its_neighbour_keeps_the_track_s(reworking):
+    person, track = reworking, reworking.session.tracks[0].id
+    person.press(Qt.Key.Key_J, CONTROL)
+    person.desk.view.choose_clips((frame(person, 0).place,))
+    person.press(Qt.Key.Key_D, CONTROL)
+    person.desk.view.show_stage(Stage.TIGHTEN)
+    first, second = clips(person)
+    person.desk.view.choose_clips(((track, second.id),))
+    tray = person.window.trays[Stage.TIGHTEN]
+    before = [
+        targets_of(person.session, person.session.tracks[0], clip.take).target for clip in (first, second)
+    ]
+
+    person.window.actions_table.run("own-recipe")
+    tray.strength.set_value(50)
+    person.desk.store.apply(lambda s: tray._set_strength(s, 100.0), "Set strength")
+
+    whole = person.session.tracks[0]
+    assert [whole.recipe_of(clip.take).strength for clip in whole.clips] == [0.5, 1.0]
+    after = [targets_of(person.session, whole, clip.take).target for clip in whole.clips]
+    np.testing.assert_array_equal(after[0], before[0])
+    assert np.abs(after[1] - before[1]).max() > 100
+    assert tray.about.text() == "of this clip"
+    person.desk.view.choose_clips(((track, first.id),))
+    assert tray.about.text() != "of this clip"
+    person.desk.view.choose_clips(((track, second.id),))
+    person.window.actions_table.run("own-recipe")
+    assert person.session.tracks[0].clips[1].take.tighten is None
     person.settle()

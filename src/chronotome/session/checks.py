@@ -98,7 +98,7 @@ def checks_of(session: Session, track: Track, take: Take | None = None) -> Check
 
 def _take_checks(session: Session, track: Track, take: Take) -> Checks:
     targets = targets_of(session, track, take)
-    settings = track.tighten
+    settings = track.recipe_of(take)
     return _found(targets, settings.grid, settings.swing, session.tempo, session.metre)
 
 

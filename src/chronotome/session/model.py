@@ -68,6 +68,20 @@ class Touch(Struct, frozen=True):
     beat: Beat
 
 
+class TightenSettings(Struct, frozen=True):
+    """The recipe from onsets to targets. A new track has strength 0: nothing moves by itself."""
+
+    grid: Grid = Grid()
+    swing: Annotated[float, Meta(ge=50.0, le=75.0)] = 50.0
+    strength: Share = 0.0
+    leave_alone: Annotated[float, Meta(ge=0.0, le=100.0)] = 0.0
+    """Milliseconds from the line within which a hit is not moved."""
+    stroke: Annotated[float, Meta(ge=0.0, le=100.0)] = USUAL_STROKE
+    """Milliseconds within which onsets are one stroke; less at fast grids."""
+    catch: Share = 1.0
+    """Of half a grid step: farther from its line than that nothing is pulled; 1 pulls all."""
+
+
 class Take(Struct, frozen=True):
     """A span of a recording laid on the session: what is fitted and tightened as one, whatever is cut of it.
 
@@ -87,6 +101,8 @@ class Take(Struct, frozen=True):
 
     What is around it is turned with it.
     """
+    tighten: TightenSettings | None = None
+    """A recipe of its own; None: its track's."""
 
     def touch_of(self, onset: OnsetId) -> Touch | None:
         return next((touch for touch in self.touches if touch.onset == onset), None)
@@ -125,20 +141,6 @@ class Clip(Struct, frozen=True):
     @property
     def source_end(self) -> int:
         return self.take.source_end - self.tail
-
-
-class TightenSettings(Struct, frozen=True):
-    """The recipe from onsets to targets. A new track has strength 0: nothing moves by itself."""
-
-    grid: Grid = Grid()
-    swing: Annotated[float, Meta(ge=50.0, le=75.0)] = 50.0
-    strength: Share = 0.0
-    leave_alone: Annotated[float, Meta(ge=0.0, le=100.0)] = 0.0
-    """Milliseconds from the line within which a hit is not moved."""
-    stroke: Annotated[float, Meta(ge=0.0, le=100.0)] = USUAL_STROKE
-    """Milliseconds within which onsets are one stroke; less at fast grids."""
-    catch: Share = 1.0
-    """Of half a grid step: farther from its line than that nothing is pulled; 1 pulls all."""
 
 
 class Follow(StrEnum):
@@ -203,6 +205,10 @@ class Track(Struct, frozen=True, dict=True):
     def has(self, take: Take) -> bool:
         """Whether it is one of the track's takes, itself and not one like it."""
         return id(take) in self._take_ids
+
+    def recipe_of(self, take: Take) -> TightenSettings:
+        """How a take of this track is tightened."""
+        return self.tighten if take.tighten is None else take.tighten
 
     @property
     def first_take(self) -> Take | None:

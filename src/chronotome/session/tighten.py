@@ -126,13 +126,12 @@ def _spread(drift: NDArray[np.float64]) -> float:
 
 
 def targets_of(session: Session, track: Track, take: Take) -> Targets:
-    """Targets of a clip by its own onsets and its track's settings."""
+    """Targets of a take by its own onsets, and its own recipe or its track's."""
     recording = session.recording_of(take)
     counts = counted_of(session, take)
     fitted = fitted_of(session, track, take)
-    return _targets(
-        take, recording, counts, track.tighten, session.tempo, session.metre, session.rate, fitted
-    )
+    recipe = track.recipe_of(take)
+    return _targets(take, recording, counts, recipe, session.tempo, session.metre, session.rate, fitted)
 
 
 @by_identity(MANY)

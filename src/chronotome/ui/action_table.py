@@ -60,6 +60,7 @@ SHORT = {
     "flip": "Flip phase",
     "add-track": "Add track",
     "as-found": "As found",
+    "own-recipe": "Own recipe for this clip",
 }
 """Words of buttons, which stand where it is plain what they are about."""
 
@@ -302,6 +303,14 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("halve", "Timing", "Halve the song’s tempo", "", lambda: fit.scale_song(0.5)),
         Entry("double", "Timing", "Double the song’s tempo", "", lambda: fit.scale_song(2.0)),
         Entry("", "Timing"),
+        Entry(
+            "own-recipe",
+            "Timing",
+            "Clip has a recipe of its own",
+            "",
+            commands.toggle_own_recipe,
+            lambda: commands.has_own_recipe,
+        ),
         Entry("earlier", "Timing", "Nudge hit 1 ms earlier", "Up", lambda: commands.nudge(-1)),
         Entry("later", "Timing", "Nudge hit 1 ms later", "Down", lambda: commands.nudge(1)),
         Entry(

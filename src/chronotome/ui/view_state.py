@@ -266,8 +266,10 @@ class ViewState(QObject):
         track = self.focused
         if track is None:
             return Grid(), 50.0
-        guide = self.session.track(self.session.guide_of(track.id))
-        return guide.tighten.grid, guide.tighten.swing
+        clip = self.clip
+        guide, take = (track, None) if clip is None else self.session.leading(track, clip.take)
+        recipe = guide.tighten if take is None else guide.recipe_of(take)
+        return recipe.grid, recipe.swing
 
     def set_theme(self, theme: Theme) -> None:
         self.theme = theme

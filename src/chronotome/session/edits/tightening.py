@@ -3,7 +3,16 @@
 from collections.abc import Callable
 
 from chronotome.session.edits.tracks import with_takes, with_track
-from chronotome.session.model import ClipId, Session, Take, Touch, Track, TrackId, replace
+from chronotome.session.model import (
+    ClipId,
+    Session,
+    Take,
+    TightenSettings,
+    Touch,
+    Track,
+    TrackId,
+    replace,
+)
 from chronotome.session.onsets import OnsetId
 
 TakeChange = Callable[[Take], Take]
@@ -13,11 +22,36 @@ def set_tighten(session: Session, track: TrackId, **values: object) -> Session:
     """Change settings of Tighten for a track, or for the guide that it is locked to."""
 
     def change(old: Track) -> Track:
-        if all(getattr(old.tighten, name) == value for name, value in values.items()):
-            return old
-        return replace(old, tighten=replace(old.tighten, **values))
+        new = _changed(old.tighten, values)
+        return old if new is old.tighten else replace(old, tighten=new)
 
     return with_track(session, session.guide_of(track), change)
+
+
+def set_recipe(session: Session, track: TrackId, take: Take | None, **values: object) -> Session:
+    """The same for a take: its own settings where it has such, else its track's."""
+    recipe = None if take is None else take.tighten
+    if take is None or recipe is None:
+        return set_tighten(session, track, **values)
+    new = _changed(recipe, values)
+    return session if new is recipe else with_track(session, track, lambda old: _with_recipe(old, take, new))
+
+
+def _changed(recipe: TightenSettings, values: dict[str, object]) -> TightenSettings:
+    if all(getattr(recipe, name) == value for name, value in values.items()):
+        return recipe
+    return replace(recipe, **values)
+
+
+def set_own_recipe(session: Session, track: TrackId, take: Take, *, is_own: bool) -> Session:
+    """Let a take have a recipe of its own, at first its track's; or have its track's again."""
+    if is_own is (take.tighten is not None):
+        return session
+    return with_track(session, track, lambda old: _with_recipe(old, take, old.tighten if is_own else None))
+
+
+def _with_recipe(track: Track, take: Take, recipe: TightenSettings | None) -> Track:
+    return with_takes(track, lambda each: replace(each, tighten=recipe) if each is take else each)
 
 
 def move_hit(session: Session, track: TrackId, clip: ClipId, onset: OnsetId, beat: float) -> Session:

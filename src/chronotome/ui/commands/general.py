@@ -6,7 +6,7 @@ import numpy as np
 
 from chronotome.render.mix import Side
 from chronotome.session.checks import NOTHING, Check, Choice, checks_of
-from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits
+from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits, set_own_recipe
 from chronotome.session.edits.timing import set_click, set_looping
 from chronotome.session.edits.tracks import (
     add_track,
@@ -144,6 +144,22 @@ class Commands:
         checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track, shown.take)
         if checks:
             self.go_to_check(checks[int(np.searchsorted(checks.played, played, side="right")) % len(checks)])
+
+    def toggle_own_recipe(self) -> None:
+        """Tighten the chosen clip by a recipe of its own, or by its track's again."""
+        shown = self._guide()
+        if shown is None:
+            return
+        is_own, track, take = shown.take.tighten is None, shown.track, shown.take
+        label = "Recipe of its own" if is_own else "Recipe of its track"
+        self._desk.store.apply(lambda session: set_own_recipe(session, track.id, take, is_own=is_own), label)
+        whose = "a recipe of its own" if is_own else "its track’s recipe"
+        self._desk.say(f"{shown.clip.name or track.name} has {whose} now")
+
+    @property
+    def has_own_recipe(self) -> bool:
+        shown = self._guide()
+        return shown is not None and shown.take.tighten is not None
 
     def nudge(self, direction: int) -> None:
         """Move the selected hit by a millisecond, by hand."""

@@ -8,7 +8,6 @@ from PySide6.QtWidgets import QComboBox, QHBoxLayout, QLabel, QPushButton, QSpin
 from chronotome.dsp.bands import Band, Material
 from chronotome.session.counting import inside_of
 from chronotome.session.edits.marks import choose_material, set_sift, set_threshold
-from chronotome.session.grid import Grid
 from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import Standing
@@ -192,8 +191,7 @@ class MarkTray(Tray):
         )
 
     def _set_near(self, index: int) -> None:
-        track = self.desk.view.focused
-        grid = Grid() if track is None else track.tighten.grid
+        grid = self.desk.view.tighten_grid[0]
         near = list(NEAR_WORDS.values())[index]
         self._change_sift(lambda sift: replace(sift, near=near, grid=grid), "Choose onsets by the grid")
 

@@ -6,11 +6,12 @@ from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.session.checks import NOTHING, Check, checks_of
-from chronotome.session.edits.tightening import set_tighten
+from chronotome.session.edits.tightening import set_recipe
 from chronotome.session.edits.tracks import set_move_by
 from chronotome.session.grid import DIVISIONS, Feel, Grid, bar_lines, position_words
 from chronotome.session.model import Session, Take, Track, replace
 from chronotome.session.strokes import USUAL_STROKE
+from chronotome.ui.action_table import SHORT
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.figures import signed
@@ -126,6 +127,7 @@ class TightenTray(Tray):
             ):
                 self.add(slider)
                 self.bind(slider, edit, label)
+            (self.own,) = self.add_buttons("own-recipe")
         self.add_rule()
         self.add_label("Move the audio by")
         ways = [str(way).capitalize() for way in WAYS]
@@ -144,6 +146,7 @@ class TightenTray(Tray):
         self.finish()
         desk.view.focus_changed.connect(self._show)
         desk.view.selection_changed.connect(self._show_selection)
+        desk.view.selection_changed.connect(self._show)
         desk.store.changed.connect(self._show)
         self._show()
 
@@ -154,7 +157,15 @@ class TightenTray(Tray):
 
     def _set(self, session: Session, **values: object) -> Session:
         guide = self._guide
-        return session if guide is None else set_tighten(session, guide.id, **values)
+        return session if guide is None else set_recipe(session, guide.id, self._leading(session), **values)
+
+    def _leading(self, session: Session) -> Take | None:
+        """The take that is worked on, as it is in that session: the one that leads it, where it is led."""
+        guide, shown = self._guide, self.desk.guiding
+        if guide is None or shown is None:
+            return None
+        known = {clip.id: clip.take for clip in session.track(guide.id).clips}
+        return known.get(shown.clip.id)
 
     def _set_division(self, session: Session, index: int) -> Session:
         return self._set(session, grid=replace(self.desk.view.tighten_grid[0], division=DIVISIONS[index]))
@@ -186,10 +197,14 @@ class TightenTray(Tray):
         self.setEnabled(guide is not None)
         if guide is None:
             return
-        settings = guide.tighten
+        take = self._leading(self.desk.session)
+        settings = guide.tighten if take is None else guide.recipe_of(take)
         track = self.desk.view.focused
         is_led = track is not None and track.id != guide.id
-        self.about.setText(f"led by {guide.name}" if is_led else "live · nothing is committed")
+        is_own = take is not None and take.tighten is not None
+        self.own.setText("The track’s recipe for this clip" if is_own else SHORT["own-recipe"])
+        whose = "of this clip" if is_own else "live · nothing is committed"
+        self.about.setText(f"led by {guide.name}" if is_led else whose)
         self.division.set_index(index_in(DIVISIONS, settings.grid.division))
         self.feel.set_index(index_in(FEELS, settings.grid.feel))
         self.swing.set_value(settings.swing, self._swing_note(settings.grid, settings.swing))

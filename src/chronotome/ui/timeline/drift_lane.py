@@ -112,7 +112,7 @@ class DriftLane(TrackLane):
         theme = self.desk.view.theme
         checks = checks_of(self.desk.session, shown.track, shown.take)
         self.paint_washes(painter, shown.heard_of_played(checks.played), 110)
-        window = max(shown.track.tighten.leave_alone, 0.6)
+        window = max(shown.recipe.leave_alone, 0.6)
         top, bottom = self._y_of(-window, scale), self._y_of(window, scale)
         painter.fillRect(QRectF(content.left(), top, content.width(), bottom - top), colour(theme.wash))
 
@@ -184,7 +184,7 @@ class DriftLane(TrackLane):
     ) -> None:
         """Up when early, down when late, a ring when within the window; as large as it is strong."""
         theme, targets = self.desk.view.theme, shown.targets
-        is_alone = np.abs(targets.drift[visible]) <= shown.track.tighten.leave_alone
+        is_alone = np.abs(targets.drift[visible]) <= shown.recipe.leave_alone
         is_early = targets.drift[visible] < 0
         sizes = 6 + np.round(10 * targets.strengths / 100) / 2
         painter.setPen(Qt.PenStyle.NoPen)

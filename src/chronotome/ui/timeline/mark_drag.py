@@ -21,7 +21,7 @@ class MarkDrag(ValueDrag):
         self.shown = shown
         track, clip, frame = shown.track.id, shown.clip.id, shown.recording.onsets.frame_of(onset)
         is_pinned = shown.take.touch_of(onset) is not None
-        is_still = shown.side is Side.AS_PLAYED or shown.track.tighten.strength == 0 or is_pinned
+        is_still = shown.side is Side.AS_PLAYED or shown.recipe.strength == 0 or is_pinned
         rest = "sound stays" if is_still else "its target follows"
 
         def correct(session: Session, to: float) -> Session:

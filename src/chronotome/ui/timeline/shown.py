@@ -11,7 +11,7 @@ from chronotome.render.plan import ClipPlan, clip_plan, clip_plans
 from chronotome.session.anchors import Anchors, anchors_of, parts_of
 from chronotome.session.counting import counted_of
 from chronotome.session.memo import MANY, by_identity, by_parts
-from chronotome.session.model import Clip, Recording, Session, Take, Track
+from chronotome.session.model import Clip, Recording, Session, Take, TightenSettings, Track
 from chronotome.session.onsets import Onsets
 from chronotome.session.tighten import Targets, targets_of
 
@@ -37,6 +37,10 @@ class Shown:
     @property
     def take(self) -> Take:
         return self.clip.take
+
+    @property
+    def recipe(self) -> TightenSettings:
+        return self.track.recipe_of(self.take)
 
     @cached_property
     def anchors(self) -> tuple[NDArray[np.int64], NDArray[np.int64]]:
