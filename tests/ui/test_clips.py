@@ -8,7 +8,7 @@ from PySide6.QtWidgets import QInputDialog
 
 from chronotome.render.mix import Side
 from chronotome.session.anchors import window_of
-from chronotome.session.edits.clips import split
+from chronotome.session.edits.clips import Range, split
 from chronotome.session.edits.marks import move_onset
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import lock
@@ -372,7 +372,6 @@ def test_a_track_is_named_where_its_name_stands(two_tracks):
     lane = wave(two_tracks)
     two_tracks.double_click(lane, (20, 12))
     editor = lane.findChild(TypedName)
-    editor.selectAll()
     two_tracks.bot.keyClicks(editor, "Snare s1")
     two_tracks.bot.keyClick(editor, Qt.Key.Key_Return)
 
@@ -482,3 +481,24 @@ def test_a_clip_has_a_recipe_of_its_own_and_its_neighbour_keeps_the_track_s(rewo
     person.window.actions_table.run("own-recipe")
     assert person.session.tracks[0].clips[1].take.tighten is None
     person.settle()
+
+
+def test_a_range_that_is_duplicated_takes_the_place_of_what_was_there(reworking):
+    person, rate = reworking, reworking.session.rate
+    track = person.session.tracks[0].id
+    person.desk.store.apply(lambda s: set_tighten(s, track, strength=0.0), "As played")
+    person.settle()
+    before = person.offline(2 * rate, Side.EDITED)
+    start, length = round(person.session.frame_of(1.0)), round(0.5 * rate)
+    person.desk.view.choose_range(Range(start, start + length, (track,)))
+
+    person.press(Qt.Key.Key_D, CONTROL)
+    person.settle()
+
+    heard = person.offline(2 * rate, Side.EDITED)
+    soft = round(0.004 * rate)
+    inside = slice(start + length + soft, start + 2 * length - soft)
+    np.testing.assert_allclose(heard[inside], before[start + soft : start + length - soft], atol=1e-6)
+    after = slice(start + 2 * length + soft, 2 * rate)
+    np.testing.assert_array_equal(heard[after], before[after])
+    assert person.desk.view.range == Range(start + length, start + 2 * length, (track,))

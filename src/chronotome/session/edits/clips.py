@@ -37,6 +37,14 @@ def cut_out(session: Session, span: Range) -> tuple[Session, tuple[Place, ...]]:
     return session, tuple(places)
 
 
+def repeat_range(session: Session, span: Range) -> Session:
+    """What sounds in a range once more right after it, in the place of what sounds there."""
+    length = span.end - span.start
+    session, inside = cut_out(session, span)
+    session, there = cut_out(session, span._replace(start=span.end, end=span.end + length))
+    return copy(delete(session, there), inside, length)
+
+
 def crop(session: Session, track: TrackId, clip: ClipId, start: int, end: int) -> Session:
     """Keep frames [start, end) of the clip's recording for good: hits outside no longer count."""
     old = session.track(track).clip(clip)

@@ -20,6 +20,7 @@ from chronotome.session.edits.clips import (
     move,
     paste,
     repeat,
+    repeat_range,
     reverse,
     set_clip,
     split,
@@ -141,16 +142,11 @@ class ClipCommands:
         self._desk.store.apply(lambda session: join(session, track.id, clips), "Join clips")
 
     def duplicate(self) -> None:
-        """Lay the chosen clips once more, right after themselves; a range, with all that sounds in it."""
+        """Lay the chosen clips once more, right after themselves; a range in the place of what is there."""
         span = self._desk.view.range
         if span is not None:
             length = span.end - span.start
-
-            def again(session: Session) -> Session:
-                cut, inside = cut_out(session, span)
-                return copy(cut, inside, length)
-
-            self._desk.store.apply(again, "Duplicate range")
+            self._desk.store.apply(lambda session: repeat_range(session, span), "Duplicate range")
             self._desk.view.choose_range(span._replace(start=span.end, end=span.end + length))
             return
         places = self._with_chosen("duplicate")

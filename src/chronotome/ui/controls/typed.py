@@ -90,6 +90,7 @@ class TypedName(TypedFigure):
         super().__init__(parent, box, shown, keep, name)
         self.setAlignment(Qt.AlignmentFlag.AlignLeft)
         self.setMaxLength(LONGEST_NAME)
+        self.selectAll()  # a length that is set lets go of the selection
 
 
 class FigureLabel(QLabel):

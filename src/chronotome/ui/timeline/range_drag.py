@@ -24,7 +24,7 @@ class RangeDrag:
         self._is_meant = self._is_meant or abs(x - self._x) > STILL or track not in {None, self._track}
         if not self._is_meant:
             return
-        order = [each.id for each in self._desk.session.tracks]
+        order = self._as_shown()
         first, last = sorted((order.index(self._track), order.index(track or self._track)))
         start, end = sorted((self._start, frame))
         if not is_free:
@@ -32,6 +32,14 @@ class RangeDrag:
         if end > start:
             span = Range(max(0, round(start)), round(end), tuple(order[first : last + 1]))
             self._desk.view.choose_range(span)
+
+    def _as_shown(self) -> list[TrackId]:
+        """Tracks as their lanes stand: the focused one above all others."""
+        focused = self._desk.view.focused
+        return sorted(
+            (each.id for each in self._desk.session.tracks),
+            key=lambda each: focused is None or each != focused.id,
+        )
 
     def finish(self) -> None:
         if not self._is_meant:
