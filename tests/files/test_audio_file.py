@@ -6,13 +6,8 @@ import pytest
 import soundfile
 
 from chronotome.errors import CannotWrite, UnusableFile
-from chronotome.files.audio_file import (
-    ENCODINGS,
-    facts_of,
-    load_source,
-    read_audio,
-    write_blocks,
-)
+from chronotome.files.audio_file import facts_of, load_source, read_audio
+from chronotome.files.audio_out import ENCODINGS, write_blocks
 from chronotome.render.arena import Arena
 from sounds import RATE, noise_hits, sine, write
 

@@ -19,7 +19,8 @@ from PySide6.QtWidgets import QMessageBox
 from chronotome.__main__ import main
 from chronotome.errors import CannotWrite, ChronotomeError, UnusableFile
 from chronotome.files import fit_file, session_lock, writing
-from chronotome.files.audio_file import ENCODINGS, facts_of, read_audio, write_blocks
+from chronotome.files.audio_file import facts_of, read_audio
+from chronotome.files.audio_out import ENCODINGS, write_blocks
 from chronotome.files.door import Untrusted, bytes_of
 from chronotome.files.fit_file import kept_fit, sidecar_of
 from chronotome.files.journal import Journal, left_behind, recover, set_aside

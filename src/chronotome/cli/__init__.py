@@ -18,20 +18,14 @@ from chronotome.dsp.bands import Band, Material
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.analysis import analyse
-from chronotome.files.audio_file import (
-    ENCODINGS,
-    Encoding,
-    cannot_write,
-    facts_of,
-    load_source,
-    refuse_another,
-)
+from chronotome.files.audio_file import facts_of, load_source, refuse_another
+from chronotome.files.audio_out import ENCODINGS, Encoding
 from chronotome.files.export import export_mix
 from chronotome.files.marks import Mark, csv_text, write_marks
 from chronotome.files.names import plain_name
 from chronotome.files.session_file import document_of, load_session
 from chronotome.files.tags import tempo_tag
-from chronotome.files.writing import refuse_sources, write_whole
+from chronotome.files.writing import cannot_write, refuse_sources, write_whole
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Side

@@ -1,7 +1,6 @@
-"""Sound files in and out; the only user of soundfile."""
+"""Sound files in: facts, samples, what is wrong with them."""
 
 import contextlib
-import errno
 import hashlib
 import os
 import struct
@@ -16,9 +15,8 @@ import soxr
 
 from chronotome.dsp.audio import Audio, Samples
 from chronotome.dsp.overview import BUCKET, Overview
-from chronotome.errors import CannotWrite, UnusableFile
+from chronotome.errors import UnusableFile
 from chronotome.files.door import Untrusted, refuse_other_than_files
-from chronotome.files.writing import NewFile, replacing_at
 from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Source
@@ -227,6 +225,12 @@ def _filled(file: soundfile.SoundFile, block: Samples) -> Samples:
     return block[:done]
 
 
+def subtype_of(path: Path) -> str:
+    """How the samples are kept in a file, as the library names it: PCM_16, FLOAT, VORBIS."""
+    with _opened(path) as file:
+        return str(file.subtype)
+
+
 def read_audio(path: Path, progress: Progress = unheard) -> Audio:
     """A whole file in memory, at its own rate."""
     with _opened(path) as file:
@@ -334,124 +338,3 @@ def _available_bytes() -> int:
             if line.startswith("MemAvailable:"):
                 return int(line.split()[1]) * 1024
     return 1 << 62
-
-
-@dataclass(frozen=True)
-class Encoding:
-    """A kind of file to write: its words, ending, and soundfile's names for it."""
-
-    words: str
-    suffix: str
-    container: str
-    subtype: str
-
-    @property
-    def is_integer(self) -> bool:
-        return self.subtype.startswith("PCM")
-
-
-ENCODINGS = {
-    "wav16": Encoding("WAV 16 bit", ".wav", "WAV", "PCM_16"),
-    "wav24": Encoding("WAV 24 bit", ".wav", "WAV", "PCM_24"),
-    "wavfloat": Encoding("WAV float", ".wav", "WAV", "FLOAT"),
-    "flac16": Encoding("FLAC 16 bit", ".flac", "FLAC", "PCM_16"),
-    "flac24": Encoding("FLAC 24 bit", ".flac", "FLAC", "PCM_24"),
-}
-
-
-def encoding_like(path: Path) -> Encoding:
-    """The kind of WAV that holds a file's samples as they are; float where no whole numbers do."""
-    with _opened(path) as file:
-        kinds = {"PCM_16": "wav16", "PCM_24": "wav24"}
-        return ENCODINGS[kinds.get(file.subtype, "wavfloat")]
-
-
-@dataclass(frozen=True)
-class Written:
-    """What was written: frames, the loudest sample, and how many samples had to be held at full scale."""
-
-    path: Path
-    frames: int
-    peak: float
-    clipped: int
-
-
-def write_blocks(
-    path: Path,
-    blocks: Iterator[Samples],
-    *,
-    rate: int,
-    channels: int,
-    frames: int,
-    encoding: Encoding,
-    progress: Progress = unheard,
-    behind: Callable[[BinaryIO], None] | None = None,
-) -> Written:
-    """Write a file whole or not at all; `behind` may add to it once all samples are in it.
-
-    Raises
-    ------
-    CannotWrite
-        With the reason and the way out; what was there before stays.
-    """
-    done, loudest, clipped = 0, 0.0, 0
-    container = encoding.container
-    if container == "WAV" and frames * channels * 4 > 0xFFFF0000:
-        container = "RF64"
-    try:
-        with replacing_at(path) as new:
-            with (
-                _told_by(new),
-                soundfile.SoundFile(
-                    new, "w", samplerate=rate, channels=channels, format=container, subtype=encoding.subtype
-                ) as file,
-            ):
-                for block in blocks:
-                    high = float(np.abs(block).max(initial=0.0))
-                    loudest = max(loudest, high)
-                    if encoding.is_integer and high > 1.0:
-                        clipped += int((np.abs(block) > 1.0).sum())
-                        block = np.clip(block, -1.0, 1.0)  # noqa: PLW2901 - the block as it is written
-                    file.write(block)
-                    new.check()
-                    done += len(block)
-                    progress(done / max(1, frames))
-            if behind is not None:
-                behind(new)
-    except (OSError, soundfile.LibsndfileError) as error:
-        raise cannot_write(path, error) from None
-    return Written(path, done, loudest, clipped)
-
-
-@contextlib.contextmanager
-def _told_by(new: NewFile) -> Iterator[None]:
-    """What the disk said, where the library only says that it wrote too little."""
-    try:
-        yield
-    except (soundfile.LibsndfileError, AssertionError):
-        new.check()
-        raise
-
-
-def cannot_write(path: Path, error: Exception) -> CannotWrite:
-    """The error a person sees for what the disk said."""
-    number = getattr(error, "errno", None)
-    if number is None and _free_bytes(path.parent) < 1 << 20:
-        number = errno.ENOSPC
-    if number == errno.ENOSPC:
-        return CannotWrite(path, "the disk is full", "Make room, or choose another disk; nothing is lost.")
-    if number in {errno.EACCES, errno.EPERM, errno.EROFS}:
-        return CannotWrite(path, "the folder may not be written to", "Choose another folder.")
-    if number == errno.ENOENT or not path.parent.is_dir():
-        return CannotWrite(path, "the folder is not there", "Choose another folder.")
-    if not os.access(path.parent, os.W_OK):
-        return CannotWrite(path, "the folder may not be written to", "Choose another folder.")
-    return CannotWrite(path, getattr(error, "strerror", None) or str(error), "Choose another folder.")
-
-
-def _free_bytes(folder: Path) -> int:
-    try:
-        facts = os.statvfs(folder)
-    except OSError:
-        return 1 << 62
-    return facts.f_bavail * facts.f_frsize

@@ -4,7 +4,7 @@ from collections.abc import Iterable, Iterator
 from pathlib import Path
 
 from chronotome.dsp.audio import Samples
-from chronotome.files.audio_file import Encoding, Written, write_blocks
+from chronotome.files.audio_out import Encoding, Written, write_blocks
 from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress, unheard
 from chronotome.render.mix import Side

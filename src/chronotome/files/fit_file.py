@@ -7,10 +7,9 @@ import platformdirs
 from msgspec import Struct
 
 from chronotome.errors import CannotWrite
-from chronotome.files.audio_file import cannot_write
 from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.places import NAME
-from chronotome.files.writing import keep, write_whole
+from chronotome.files.writing import cannot_write, keep, write_whole
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.limits import ContentHash, Rate
 from chronotome.session.model import Recording

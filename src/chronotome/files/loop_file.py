@@ -5,7 +5,8 @@ from pathlib import Path
 import numpy as np
 
 from chronotome.errors import UnusableFile
-from chronotome.files.audio_file import encoding_like, read_span, write_blocks
+from chronotome.files.audio_file import read_span
+from chronotome.files.audio_out import encoding_like, write_blocks
 from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress, unheard
 

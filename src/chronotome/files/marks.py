@@ -13,10 +13,11 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.bands import Band
 from chronotome.errors import UnusableFile
-from chronotome.files.audio_file import cannot_write, encoding_like, read_audio, write_blocks
+from chronotome.files.audio_file import read_audio
+from chronotome.files.audio_out import encoding_like, write_blocks
 from chronotome.files.door import Untrusted, bytes_of, refuse_other_than_files
 from chronotome.files.names import shown
-from chronotome.files.writing import refuse_sources, replacing_at, write_whole
+from chronotome.files.writing import cannot_write, refuse_sources, replacing_at, write_whole
 from chronotome.session.limits import MOST_ONSETS, MOST_SECONDS
 from chronotome.session.model import Recording
 

@@ -12,12 +12,12 @@ import msgspec
 from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
-from chronotome.files.audio_file import SUFFIXES, cannot_write, content_hash, new_hash
+from chronotome.files.audio_file import SUFFIXES, content_hash, new_hash
 from chronotome.files.door import Untrusted, bytes_of, converted, is_there, trusted
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
 from chronotome.files.older import session_of_today, with_shared_takes
 from chronotome.files.session_lock import NAME as LOCK
-from chronotome.files.writing import folder_at, replacing, sweep
+from chronotome.files.writing import cannot_write, folder_at, replacing, sweep
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.history import History
 from chronotome.session.limits import ContentHash, FileName

@@ -8,11 +8,12 @@ from chronotome.dsp.audio import Audio
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.errors import UnusableFile
 from chronotome.files.analysis import analyse
-from chronotome.files.audio_file import cannot_write, encoding_like, facts_of, load_source
+from chronotome.files.audio_file import facts_of, load_source
+from chronotome.files.audio_out import encoding_like
 from chronotome.files.export import export_mix
 from chronotome.files.names import plain_name
 from chronotome.files.tags import tempo_tag
-from chronotome.files.writing import refuse_sources
+from chronotome.files.writing import cannot_write, refuse_sources
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.plan import plan_for

@@ -15,7 +15,7 @@ from collections.abc import Iterable, Iterator
 from pathlib import Path
 from typing import TYPE_CHECKING
 
-from chronotome.errors import UnusableFile
+from chronotome.errors import CannotWrite, UnusableFile
 
 if TYPE_CHECKING:
     from _typeshed import ReadableBuffer
@@ -205,3 +205,27 @@ def _is_same_file(path: Path, other: Path) -> bool:
         return path.samefile(other)
     except (OSError, ValueError):  # what is not there is no recording
         return False
+
+
+def cannot_write(path: Path, error: Exception) -> CannotWrite:
+    """The error a person sees for what the disk said."""
+    number = getattr(error, "errno", None)
+    if number is None and _free_bytes(path.parent) < 1 << 20:
+        number = errno.ENOSPC
+    if number == errno.ENOSPC:
+        return CannotWrite(path, "the disk is full", "Make room, or choose another disk; nothing is lost.")
+    if number in {errno.EACCES, errno.EPERM, errno.EROFS}:
+        return CannotWrite(path, "the folder may not be written to", "Choose another folder.")
+    if number == errno.ENOENT or not path.parent.is_dir():
+        return CannotWrite(path, "the folder is not there", "Choose another folder.")
+    if not os.access(path.parent, os.W_OK):
+        return CannotWrite(path, "the folder may not be written to", "Choose another folder.")
+    return CannotWrite(path, getattr(error, "strerror", None) or str(error), "Choose another folder.")
+
+
+def _free_bytes(folder: Path) -> int:
+    try:
+        facts = os.statvfs(folder)
+    except OSError:
+        return 1 << 62
+    return facts.f_bavail * facts.f_frsize

@@ -26,7 +26,7 @@ from PySide6.QtWidgets import (
 
 from chronotome.bridge.transport import Transport
 from chronotome.engine.player import Player
-from chronotome.files.audio_file import Written
+from chronotome.files.audio_out import Written
 from chronotome.files.journal import Journal, Recovered, discard
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
 from chronotome.render.proof import Proof

@@ -7,7 +7,7 @@ from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QFileDialog, QPushButton
 
 from chronotome.dsp.loudness import SILENT
-from chronotome.files.audio_file import ENCODINGS, Encoding, Written
+from chronotome.files.audio_out import ENCODINGS, Encoding, Written
 from chronotome.files.export import export_mix
 from chronotome.progress import Progress, part_of
 from chronotome.render.mix import Side

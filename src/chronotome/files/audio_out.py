@@ -1,0 +1,111 @@
+"""Sound files out: whole or not at all."""
+
+import contextlib
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass
+from pathlib import Path
+from typing import BinaryIO
+
+import numpy as np
+import soundfile
+
+from chronotome.dsp.audio import Samples
+from chronotome.files.audio_file import subtype_of
+from chronotome.files.writing import NewFile, cannot_write, replacing_at
+from chronotome.progress import Progress, unheard
+
+
+@dataclass(frozen=True)
+class Encoding:
+    """A kind of file to write: its words, ending, and soundfile's names for it."""
+
+    words: str
+    suffix: str
+    container: str
+    subtype: str
+
+    @property
+    def is_integer(self) -> bool:
+        return self.subtype.startswith("PCM")
+
+
+ENCODINGS = {
+    "wav16": Encoding("WAV 16 bit", ".wav", "WAV", "PCM_16"),
+    "wav24": Encoding("WAV 24 bit", ".wav", "WAV", "PCM_24"),
+    "wavfloat": Encoding("WAV float", ".wav", "WAV", "FLOAT"),
+    "flac16": Encoding("FLAC 16 bit", ".flac", "FLAC", "PCM_16"),
+    "flac24": Encoding("FLAC 24 bit", ".flac", "FLAC", "PCM_24"),
+}
+
+
+def encoding_like(path: Path) -> Encoding:
+    """The kind of WAV that holds a file's samples as they are; float where no whole numbers do."""
+    kinds = {"PCM_16": "wav16", "PCM_24": "wav24"}
+    return ENCODINGS[kinds.get(subtype_of(path), "wavfloat")]
+
+
+@dataclass(frozen=True)
+class Written:
+    """What was written: frames, the loudest sample, and how many samples had to be held at full scale."""
+
+    path: Path
+    frames: int
+    peak: float
+    clipped: int
+
+
+def write_blocks(
+    path: Path,
+    blocks: Iterator[Samples],
+    *,
+    rate: int,
+    channels: int,
+    frames: int,
+    encoding: Encoding,
+    progress: Progress = unheard,
+    behind: Callable[[BinaryIO], None] | None = None,
+) -> Written:
+    """Write a file whole or not at all; `behind` may add to it once all samples are in it.
+
+    Raises
+    ------
+    CannotWrite
+        With the reason and the way out; what was there before stays.
+    """
+    done, loudest, clipped = 0, 0.0, 0
+    container = encoding.container
+    if container == "WAV" and frames * channels * 4 > 0xFFFF0000:
+        container = "RF64"
+    try:
+        with replacing_at(path) as new:
+            with (
+                _told_by(new),
+                soundfile.SoundFile(
+                    new, "w", samplerate=rate, channels=channels, format=container, subtype=encoding.subtype
+                ) as file,
+            ):
+                for block in blocks:
+                    high = float(np.abs(block).max(initial=0.0))
+                    loudest = max(loudest, high)
+                    if encoding.is_integer and high > 1.0:
+                        clipped += int((np.abs(block) > 1.0).sum())
+                        block = np.clip(block, -1.0, 1.0)  # noqa: PLW2901 - the block as it is written
+                    file.write(block)
+                    new.check()
+                    done += len(block)
+                    progress(done / max(1, frames))
+            if behind is not None:
+                behind(new)
+    except (OSError, soundfile.LibsndfileError) as error:
+        raise cannot_write(path, error) from None
+    return Written(path, done, loudest, clipped)
+
+
+@contextlib.contextmanager
+def _told_by(new: NewFile) -> Iterator[None]:
+    """What the disk said, where the library only says that it wrote too little."""
+    try:
+        yield
+    except (soundfile.LibsndfileError, AssertionError):
+        new.check()
+        raise
