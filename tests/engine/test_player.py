@@ -169,7 +169,7 @@ def test_only_the_newest_request_is_worked_on_to_its_end():
             raise Cancelled
         done.append(number)
 
-    latest = Latest(work, name="test")
+    latest = Latest(work, lambda _error: None, name="test")
     latest.ask(1)
     until(lambda: begun)
     for number in range(2, 100):
