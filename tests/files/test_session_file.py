@@ -19,9 +19,12 @@ from chronotome.files.session_file import (
     save_session,
     schema,
 )
+from chronotome.session.edits.clips import group, reverse, set_clip, split
+from chronotome.session.edits.tightening import set_own_recipe
 from chronotome.session.edits.timing import set_tempo
-from chronotome.session.edits.tracks import set_level
+from chronotome.session.edits.tracks import set_level, set_size
 from chronotome.session.history import History
+from chronotome.session.model import TrackSize
 from sounds import noise_hits, write
 from strategies import edits, sessions, simple_session, with_audio
 
@@ -194,3 +197,23 @@ def test_a_line_that_was_cut_short_is_no_line():
 
 def test_the_schema_in_docs_is_the_one_of_the_code():
     assert msgspec.json.decode(SCHEMA.read_bytes()) == msgspec.json.decode(msgspec.json.encode(schema()))
+
+
+def test_what_clips_and_tracks_are_is_there_again_and_parts_share_their_take(tmp_path):
+    session, files = with_audio(simple_session([1000, 13000, 25000, 37000], 48000), tmp_path)
+    track, clip = session.tracks[0].id, session.tracks[0].clips[0].id
+    session = reverse(session, [(track, clip)])
+    session = split(session, track, [20000, 30000])
+    places = [(track, each.id) for each in session.tracks[0].clips]
+    session = group(session, places[:2])
+    session = set_own_recipe(session, track, session.tracks[0].clips[0].take, is_own=True)
+    session = set_size(set_clip(session, places[:1], fade_in=0.25, name="verse"), track, TrackSize.FOLDED)
+    history = History(set_size(session, track, TrackSize.TALL)).then(session, "Fold")
+
+    save_session(tmp_path / "saved", history, files)
+    loaded = load_session(tmp_path / "saved").history
+
+    assert (loaded.session, loaded.past[0].session) == (history.session, history.past[0].session)
+    first, second, third = loaded.session.tracks[0].clips
+    assert first.take is second.take is third.take
+    assert first.group == second.group != 0

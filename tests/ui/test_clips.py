@@ -502,3 +502,30 @@ def test_a_range_that_is_duplicated_takes_the_place_of_what_was_there(reworking)
     after = slice(start + 2 * length + soft, 2 * rate)
     np.testing.assert_array_equal(heard[after], before[after])
     assert person.desk.view.range == Range(start + length, start + 2 * length, (track,))
+
+
+@pytest.mark.parametrize("lane_of", [lambda timeline: timeline.wave, lambda timeline: timeline.ruler])
+def test_in_a_reversed_clip_a_hit_follows_the_hand(reworking, lane_of):
+    person, track = reworking, reworking.session.tracks[0].id
+    person.press(Qt.Key.Key_J, CONTROL)
+    person.desk.view.choose_clips((frame(person, 0).place,))
+    person.press(Qt.Key.Key_R)
+    person.desk.view.show_stage(Stage.TIGHTEN)
+    person.desk.view.fit()
+    person.settle()
+    lane, shown = lane_of(person.window.timeline), person.desk.shown
+    at = 7
+    onset, x = int(shown.targets.onsets[at]), float(lane.xs_of(shown.landings)[at])
+    y = 4 if lane is person.window.timeline.wave else lane.height() - 6
+
+    person.drag(lane, (x, y), (x + 12, y), modifier=ALT)
+    person.settle()
+
+    now = person.desk.shown
+    place = int(np.flatnonzero(now.targets.onsets == onset)[0])
+    assert float(lane.xs_of(now.landings)[place]) == pytest.approx(x + 12, abs=1.5)
+    assert float(lane.xs_of(now.hits)[place]) == pytest.approx(x + 12, abs=1.5)
+    assert person.session.track(track).clips[0].take.touch_of(onset) is not None
+    before = now.landings[place]
+    person.press(Qt.Key.Key_Down)
+    assert person.desk.shown.landings[place] > before

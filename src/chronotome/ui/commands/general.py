@@ -169,7 +169,8 @@ class Commands:
         if shown is None or not len(at):
             return
         tempo, rate = self._desk.session.tempo, self._desk.session.rate
-        wanted = float(shown.targets.target[at[0]]) + direction * NUDGE_MILLISECONDS / 1000 * rate
+        turned = 1 if shown.map.axis is None else -1
+        wanted = float(shown.targets.target[at[0]]) + turned * direction * NUDGE_MILLISECONDS / 1000 * rate
         low, high = shown.targets.room_of(int(at[0]))
         beat = tempo.beat_of(min(max(wanted, low), high) / rate)
         onset = int(shown.targets.onsets[at[0]])

@@ -57,6 +57,8 @@ class HitDrag:
     grip: float
     room: tuple[float, float]
     """Session frames between its neighbours: it stops there."""
+    axis: int | None = None
+    """Of a reversed clip: where the hand is is the mirror of where the hit lands."""
     has_moved: bool = False
 
     def to_drift(self, milliseconds: float, *, is_free: bool) -> None:
@@ -68,8 +70,10 @@ class HitDrag:
         self._draft(tempo.beat_of(tempo.seconds_of(self.line) + milliseconds / 1000))
 
     def to_beat(self, beat: float, *, is_free: bool) -> None:
-        """Let it land at a beat, pulled to a grid line that is near, unless free."""
+        """Let it sound at a beat, pulled to a grid line that is near, unless free."""
         desk = self.desk
+        if self.axis is not None:
+            beat = desk.session.beat_of(self.axis - desk.session.frame_of(beat))
         if not is_free and desk.view.is_snapping:
             grid, swing = desk.view.tighten_grid
             line = float(nearest_lines(np.array([beat]), grid, desk.session.metre, swing)[0])
@@ -108,7 +112,7 @@ def take_hit(desk: Desk, shown: Shown, place: int, *, grip: float) -> HitDrag:
     desk.view.select(onset)
     line = float(shown.targets.line_beats[place])
     room = shown.targets.room_of(place)
-    return HitDrag(desk, shown.track.id, shown.clip.id, onset, line, grip, room)
+    return HitDrag(desk, shown.track.id, shown.clip.id, onset, line, grip, room, shown.map.axis)
 
 
 @dataclass

@@ -85,7 +85,8 @@ class Ruler(TrackLane):
         if shown is None or not len(shown.targets):
             return
         targets = shown.targets
-        sides = [self.frame_of(HEADER - 8), self.frame_of(self.width() + 8)]
+        sides = np.array([self.frame_of(HEADER - 8), self.frame_of(self.width() + 8)])
+        sides = np.sort(shown.map.mirrored(sides))
         visible = np.arange(*np.searchsorted(targets.target, sides).tolist())
         visible = visible[shown.sounding[visible]]
         by_hand = targets.reasons[visible] == Reason.BY_HAND
@@ -93,7 +94,7 @@ class Ruler(TrackLane):
         if np.count_nonzero(wanted) * CLOSEST_MARKERS > self.width():
             wanted = by_hand
         visible, by_hand = visible[wanted], by_hand[wanted]
-        xs = dict(zip(visible.tolist(), self.xs_of(targets.target[visible]).tolist(), strict=True))
+        xs = dict(zip(visible.tolist(), self.xs_of(shown.landings[visible]).tolist(), strict=True))
         y = HEIGHT - 6
         painter.setPen(QPen(colour(theme.soft_ink), 1.2))
         painter.setBrush(colour(theme.paper))
@@ -110,8 +111,7 @@ class Ruler(TrackLane):
         shown = self.shown
         if shown is None or y < HEIGHT - MARKER_ZONE or not len(shown.targets):
             return None
-        targets = shown.targets
-        at = nearest_column(self.xs_of(targets.target), x, reach=REACH)
+        at = nearest_column(self.xs_of(shown.landings), x, reach=REACH)
         return None if at is None or not shown.sounding[at] else (shown, at)
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
@@ -122,7 +122,7 @@ class Ruler(TrackLane):
         found = self._marker_at(x, y)
         if found is not None:
             shown, at = found
-            grip = x - float(self.xs_of(shown.targets.target[at : at + 1])[0])
+            grip = x - float(self.xs_of(shown.landings[at : at + 1])[0])
             self.drag = take_hit(self.desk, shown, at, grip=grip)
             return
         start = self._snapped(x)

@@ -95,6 +95,11 @@ class Shown:
         return self.map.heard_at(played.astype(np.float64) + self.map.offset)
 
     @cached_property
+    def landings(self) -> NDArray[np.float64]:
+        """Session frames at which each hit is to sound, as edited."""
+        return self.map.mirrored(self.targets.target.astype(np.float64))
+
+    @cached_property
     def sounding(self) -> NDArray[np.bool_]:
         """True for each target that sounds in a clip of the track, this one or another part of its take."""
         ratio = self.rate / self.recording.rate

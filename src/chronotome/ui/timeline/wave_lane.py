@@ -354,7 +354,7 @@ class WaveLane(ClipLane):
         self.desk.view.select(onset)
         at = np.flatnonzero(shown.targets.onsets == onset)
         if len(at):
-            grip = x - float(self.xs_of(shown.targets.target[at])[0])
+            grip = x - float(self.xs_of(shown.landings[at])[0])
             self.drag = take_hit(self.desk, shown, int(at[0]), grip=grip)
 
     def _take_mark(self, shown: Shown, onset: OnsetId, x: float, keys: Qt.KeyboardModifier) -> None:
