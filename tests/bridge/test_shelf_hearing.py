@@ -3,6 +3,8 @@
 import numpy as np
 import pytest
 
+from chronotome.bridge import shelf as module
+from chronotome.errors import Cancelled
 from chronotome.session.edits.timing import set_tempo
 from sounds import noise_hits, write
 
@@ -65,3 +67,18 @@ def test_silence_and_sound_out_of_tempo_are_heard_once_and_stopping_ends_it(shel
     assert [loops for _, _, loops in shelf.rounds] == [0, 0, 0]
     assert shelf.rounds[-1][1] == 0
     assert shelf.shelf.heard is None
+
+
+def test_what_is_cancelled_gives_its_memory_back(shelf, monkeypatch):
+    def cancelled(*_, **__):
+        raise Cancelled
+
+    monkeypatch.setattr(module, "analyse", cancelled)
+    before = shelf.arena.resident_bytes
+
+    shelf.shelf.hear(shelf.entry["loop_100bpm.wav"])
+    shelf.qtbot.waitUntil(lambda: shelf.tasks.is_idle, timeout=8000)
+
+    assert shelf.arena.resident_bytes == before
+    assert shelf.shelf.heard is None
+    assert shelf.errors == []

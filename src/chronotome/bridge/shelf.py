@@ -14,13 +14,13 @@ from chronotome.bridge.transport import Transport
 from chronotome.dsp.audio import Audio
 from chronotome.errors import Cancelled, ChronotomeError
 from chronotome.files.analysis import analyse, keep_analysis, kept_analysis
-from chronotome.files.audio_file import facts_of, load_source
+from chronotome.files.audio_file import FileFacts, facts_of, load_source
 from chronotome.files.names import plain_name, shown
 from chronotome.files.shelf import ShelfEntry, keep_entries, kept_entries, scan
 from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena, Region
 from chronotome.render.plan import plan_for
-from chronotome.render.pool import Pool
+from chronotome.render.pool import Pool, Source
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
 from chronotome.session.edits.recordings import add_recording, set_analysis
@@ -183,6 +183,24 @@ def _prepared(
     is_long = facts.frames / facts.rate > LONGEST_HEARD
     if is_long or not in_tempo or source.energy == 0:
         return Heard(entry, source.region, 0, None)
+    try:
+        return _fitted(path, entry, session, facts, source, arena, progress)
+    except BaseException:
+        arena.free(source.region)  # cancelled, or a fault: nobody else knows of it
+        raise
+
+
+def _fitted(  # noqa: PLR0917 - what is known of the file by then
+    path: Path,
+    entry: ShelfEntry,
+    session: Session,
+    facts: FileFacts,
+    source: Source,
+    arena: Arena,
+    progress: Progress,
+) -> Heard:
+    """The same at the song's tempo, in whole beats; its samples as they were are given back."""
+    rate = source.rate
     kept = kept_analysis(facts.content)
     if kept is None:
         audio = Audio(source.region.samples, rate)
