@@ -40,7 +40,11 @@ A section: click jumps, double-click loops, its ends can be dragged.</p>
 <p>A clip’s strip: click chooses, with Shift more of them; drag moves in whole steps, to another track too;
 Ctrl+drag copies. Its edges trim: the sound stays where it is.<br>
 The rings at its upper corners fade, the arrow at its lower corner repeats.<br>
-Curves where clips overlap: they cross over. A broken line: muted.</p>
+Drag over waves, of several tracks too: a range. X cuts at its ends; copy, cut out, duplicate, delete, reverse
+and mute act on what is between, Shift+L loops it, Esc lets go of it.<br>
+Curves where clips overlap: they cross over. A broken line: muted. An arrow to the left: reversed.<br>
+A track’s header: drag moves it among the others, its lower edge makes the lane taller, lower or folds it.
+Double-click on the name of the tall one: rename.</p>
 <p><b>The mouse</b></p>
 <p>Wheel scrolls, Ctrl+wheel zooms where the pointer is.<br>
 Drag a drift mark, a notch or a diamond to move that hit; Shift: without snap; Escape: leave it.<br>

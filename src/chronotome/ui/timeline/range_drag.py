@@ -25,6 +25,8 @@ class RangeDrag:
         if not self._is_meant:
             return
         order = self._as_shown()
+        if self._track not in order:  # it was removed by a key meanwhile
+            return
         first, last = sorted((order.index(self._track), order.index(track or self._track)))
         start, end = sorted((self._start, frame))
         if not is_free:

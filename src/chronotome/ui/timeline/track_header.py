@@ -61,6 +61,8 @@ class OrderDrag:
         if not self.is_meant or self._after is None or self._after == self._lane.track_id:
             return
         order = [track.id for track in self._desk.session.tracks]
+        if not {self._after, self._lane.track_id} <= set(order):  # removed by a key meanwhile
+            return
         track, own = self._lane.track_id, order.index(self._lane.track_id)
         others = [each for each in order if each != track]
         place = others.index(self._after) + (0 if self._is_before else 1)
