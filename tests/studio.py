@@ -8,7 +8,7 @@ from chronotome.render.mix import Side
 from chronotome.render.plan import ClipPlan, Plan, TrackPlan, plan_for
 from chronotome.render.pool import Source
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
-from chronotome.session.anchors import Window
+from chronotome.session.anchors import Anchors, Window
 from chronotome.session.model import Recording, Session
 from chronotome.session.score import Score
 from sounds import noise_hits
@@ -47,7 +47,8 @@ class Studio:
         """A score by itself, all of it."""
         heard, source = (score.heard[0], score.until[-1]), (score.start.min(), score.end.max())
         window = Window(*map(int, (*heard, *source)))
-        clip = ClipPlan(1, score, window, 0, 1.0)
+        anchors = Anchors(np.array([0, 1]), np.array([0, 1]), 0)
+        clip = ClipPlan(1, score, window, anchors, 1.0)
         return self._read(Plan(score.rate, window.end, (TrackPlan(1.0, (clip,)),)), Side.EDITED)
 
     def _read(self, plan: Plan, side: Side) -> np.ndarray:

@@ -10,7 +10,7 @@ from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, p
 from chronotome.session.limits import ContentHash
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, ClipId, Session, Track
-from chronotome.session.score import Score, Together, score_of
+from chronotome.session.score import Score, Together, rows_of
 from chronotome.units import gain_of
 
 SOFT_SECONDS = 0.003
@@ -62,12 +62,17 @@ class ClipPlan:
     id: ClipId
     score: Score
     window: Window
-    played_at: int
-    """Session frame at which its first source frame sounds as played."""
+    map: Anchors
+    """Where each frame of its take sounds."""
     gain: float
     """Its own; 0 where it is muted."""
     fade_in: Fade | None = None
     fade_out: Fade | None = None
+
+    @property
+    def played_at(self) -> int:
+        """Session frame at which its first source frame sounds as played."""
+        return self.window.first - self.map.offset
 
     @property
     def rows(self) -> slice:
@@ -124,7 +129,8 @@ def clip_plans(session: Session, track: Track) -> tuple[ClipPlan, ...]:
 
 def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
     """One clip by itself, its edges as the person faded them."""
-    score, anchors = score_of(session, track, clip), anchors_of(session, track, clip.take)
+    anchors = anchors_of(session, track, clip.take)
+    score = rows_of(session, track, clip.take, anchors)
     window = window_in(anchors, clip, session.recording_of(clip), session.rate)
     return _clip_plan(score, clip, window, anchors, session.rate)
 
@@ -137,7 +143,7 @@ def _clip_plan(score: Score, clip: Clip, window: Window, anchors: Anchors, rate:
         clip.id,
         score,
         window,
-        window.first - anchors.offset,
+        anchors,
         0.0 if clip.is_muted else gain_of(clip.level),
         Fade(window.start, window.start + rise) if rise else None,
         Fade(window.end - fall, window.end) if fall else None,

@@ -99,8 +99,12 @@ class Score:
 def score_of(session: Session, track: Track, part: Clip | Take) -> Score:
     """The rows of what a clip, or all of a take, plays; a clip's window says which of them sound."""
     take = part.take if isinstance(part, Clip) else part
+    return rows_of(session, track, take, anchors_of(session, track, take))
+
+
+def rows_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Score:
+    """The same for a take whose map is known."""
     guide, leading = session.leading(track, take)
-    anchors = anchors_of(session, track, take)
     group = session.group_of(track.id)
     is_alone = group is None or not ENGINES[guide.move_by].hears_together or _is_untouched(anchors)
     together = () if is_alone or group is None else _together(session, group, take, anchors.offset)

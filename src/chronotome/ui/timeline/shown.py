@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 
 from chronotome.render.mix import Side
 from chronotome.render.plan import ClipPlan, clip_plan, clip_plans
-from chronotome.session.anchors import Anchors, anchors_of, parts_of
+from chronotome.session.anchors import Anchors, parts_of
 from chronotome.session.counting import counted_of
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, Recording, Session, Take, TightenSettings, Track
@@ -27,7 +27,6 @@ class Shown:
     clip: Clip
     recording: Recording
     plan: ClipPlan
-    map: Anchors
     targets: Targets
     counts: NDArray[np.bool_]
     """True for each onset of the recording that counts."""
@@ -37,6 +36,10 @@ class Shown:
     @property
     def take(self) -> Take:
         return self.clip.take
+
+    @property
+    def map(self) -> Anchors:
+        return self.plan.map
 
     @property
     def recipe(self) -> TightenSettings:
@@ -170,7 +173,6 @@ def shown_of(session: Session, track: Track, side: Side, clip: Clip | None = Non
         clip,
         session.recording_of(clip),
         clip_plan(session, track, clip),
-        anchors_of(session, track, clip.take),
         targets_of(session, track, clip.take),
         counted_of(session, clip.take),
         side,
@@ -192,7 +194,6 @@ def all_shown(session: Session, track: Track, side: Side) -> tuple[Shown, ...]:
             clips[plan.id],
             session.recording_of(clips[plan.id]),
             plan,
-            anchors_of(session, track, clips[plan.id].take),
             targets_of(session, track, clips[plan.id].take),
             counted_of(session, clips[plan.id].take),
             side,
