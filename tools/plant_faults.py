@@ -55,7 +55,7 @@ class Fault:
     new: str
 
 
-def faults_in(path: Path) -> list[Fault]:
+def faults_in(path: Path, copy: Path) -> list[Fault]:
     """Every fault that could be planted in a file, in its functions only."""
     text = path.read_text()
     starts = [0]
@@ -72,7 +72,7 @@ def faults_in(path: Path) -> list[Fault]:
                 old = raw[start:end].decode()
                 if (start, end) not in seen and new != old:
                     seen.add((start, end))
-                    found.append(Fault(path.relative_to(PROJECT), node.lineno, start, end, old, new))  # type: ignore[attr-defined]
+                    found.append(Fault(path.relative_to(copy), node.lineno, start, end, old, new))  # type: ignore[attr-defined]
     return found
 
 
@@ -103,11 +103,11 @@ def _other_value(node: ast.AST) -> Iterator[str]:
         yield repr(node.value + 1)
 
 
-def chosen(count: int, seed: int) -> list[Fault]:
+def chosen(copy: Path, count: int, seed: int) -> list[Fault]:
     """As many of each package as it has lines, each file and place by chance."""
     chance = random.Random(seed)
-    files = [path for name in PACKAGES for path in sorted((PROJECT / "src/chronotome" / name).rglob("*.py"))]
-    places = [fault for path in files for fault in faults_in(path)]
+    files = [path for name in PACKAGES for path in sorted((copy / "src/chronotome" / name).rglob("*.py"))]
+    places = [fault for path in files for fault in faults_in(path, copy)]
     return chance.sample(places, count)
 
 
@@ -155,7 +155,7 @@ def main() -> None:
     if unseen := seen_by(copy, ["tests"]):
         parser.error(f"without a fault this fails already: {unseen}")
     seen, lived = 0, list[str]()
-    for number, fault in enumerate(chosen(arguments.count, arguments.seed)):
+    for number, fault in enumerate(chosen(copy, arguments.count, arguments.seed)):
         if arguments.only and number not in arguments.only:
             continue
         path, began = copy / fault.file, time.monotonic()
