@@ -2,7 +2,7 @@ import threading
 
 import pytest
 
-from chronotome.bridge.tasks import Tasks
+from chronotome.bridge.tasks import Task, Tasks
 from chronotome.errors import Cancelled, UnusableFile
 from chronotome.session.memo import by_identity
 from strategies import simple_session
@@ -26,6 +26,7 @@ def test_the_result_arrives_in_the_interface_thread_with_progress(tasks, qtbot):
     qtbot.waitUntil(lambda: tasks.is_idle)
 
     ((worked, told),) = arrived
+    qtbot.waitUntil(lambda: not tasks.findChildren(Task))  # none is kept
     assert worked is not told
     assert told is threading.main_thread()
 

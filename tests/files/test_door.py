@@ -171,6 +171,8 @@ def test_pipes_devices_and_what_is_too_large_are_refused_at_once(tmp_path):
             bytes_of(tmp_path / name)
     with pytest.raises(Untrusted, match="larger than 0 MB"):
         bytes_of(write_precious(tmp_path / "large"), 7)
+    large = (tmp_path / "large").read_bytes()
+    assert bytes_of(tmp_path / "large", len(large)) == large
 
 
 # Code beside recordings

@@ -400,13 +400,16 @@ def test_rows_are_heard_as_loud_as_high_and_turned_as_they_say_over_one_another(
         heard=np.array([0, 1000]),
         gains=np.array([[0.5, 0.25], [1.0, 0.0]]),
         is_reversed=np.array([False, True]),
+        fade_in=np.array([200, 0]),
         fade_out=np.array([0, 100]),
         joins=np.array([False, False]),
     )
 
     heard = studio.played(free)
 
-    np.testing.assert_allclose(heard[:1000], source[:1000, None] * [0.5, 0.25], rtol=1e-6)
+    np.testing.assert_allclose(heard[200:1000], source[200:1000, None] * [0.5, 0.25], rtol=1e-6)
+    rising = np.abs(heard[:200, 0]) / np.maximum(np.abs(0.5 * source[:200]), 1e-9)
+    assert rising[10] < 0.2 < rising[60] < 0.75 < rising[190] <= 1.0
     np.testing.assert_allclose(heard[2000:2900, 0], source[2000:4000][::-1][1000:1900], rtol=1e-6)
     np.testing.assert_allclose(
         heard[1000:2000, 0], 0.5 * source[1000:2000] + source[2000:4000][::-1][:1000], rtol=1e-5, atol=1e-7

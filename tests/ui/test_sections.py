@@ -64,7 +64,8 @@ def test_a_change_that_makes_no_section_changes_nothing():
     session = with_spans([(0.0, 4.0)])
     section = session.sections[0]
 
-    for values in ({"end": 0.1}, {"name": "  "}, {"start": 0.0}):
+    assert change_section(session, section, end=0.25).sections[0].end == 0.25  # the shortest there is
+    for values in ({"end": 0.2}, {"name": "  "}, {"start": 0.0}):
         assert change_section(session, section, **values) is session
     assert change_section(session, Section("other", 0.0, 1.0), end=2.0) is session
 
