@@ -153,3 +153,14 @@ def test_a_copy_writes_nothing_beside_what_it_is_a_copy_of(works, tmp_path):
     assert "save it first" in works.said[-1]
     assert sorted((tmp_path / "saved").rglob("*")) == before
     assert works.document.folder is None
+
+
+def test_what_is_no_sound_is_told_and_the_others_come_in(works, tmp_path):
+    (tmp_path / "notes.wav").write_text("no sound at all")
+
+    works.document.open([tmp_path / "notes.wav", works.drum("b.wav")])
+    works.settle()
+
+    assert names(works) == ["b"]
+    assert len(works.errors) == 1
+    assert "notes.wav" in works.errors[0]
