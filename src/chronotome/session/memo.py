@@ -13,6 +13,14 @@ MANY = 4096
 """Results for each take or clip."""
 LEAST_RESULTS, MOST_BYTES = 16, 32 << 20
 """Of large results only so many are kept as take so much room, but always a few."""
+ALL_BYTES = 160 << 20
+"""What the results of all functions together may take."""
+
+
+class _Held:
+    """Bytes of all results that are kept."""
+
+    total = 0
 
 
 def by_identity(size: int) -> Callable[[Callable[P, R]], Callable[P, R]]:
@@ -47,11 +55,16 @@ def by_parts(size: int, parts: Callable[P, Sequence[object]]) -> Callable[[Calla
             bytes_of_it = _weight(result)
             kept[key] = (values, result, bytes_of_it)  # its parts are held: no id is used again
             weight += bytes_of_it
-            while len(kept) > size or (weight > MOST_BYTES and len(kept) > LEAST_RESULTS):
+            _Held.total += bytes_of_it
+            while len(kept) > size or (
+                (weight > MOST_BYTES or _Held.total > ALL_BYTES) and len(kept) > LEAST_RESULTS
+            ):
                 try:
-                    weight -= kept.popitem(last=False)[1][2]
+                    freed = kept.popitem(last=False)[1][2]
                 except KeyError:  # another thread was quicker
                     break
+                weight -= freed
+                _Held.total -= freed
             return result
 
         return remembered
