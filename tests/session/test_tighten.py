@@ -12,7 +12,7 @@ from chronotome.session.grid import Grid, nearest_lines
 from chronotome.session.model import replace
 from chronotome.session.sift import USUAL_SPACING
 from chronotome.session.strokes import strokes_of
-from chronotome.session.tighten import ON_LINE_MS, Reason, Targets, targets_of
+from chronotome.session.tighten import LEAST_APART_SECONDS, ON_LINE_MS, Reason, Targets, targets_of
 from strategies import RATE, sessions, simple_session
 
 STEP = RATE // 8  # a sixteenth at 120 bpm is 125 ms
@@ -282,3 +282,15 @@ def test_settings_outside_their_range_do_not_load():
 
     with pytest.raises(msgspec.ValidationError, match="<= 75"):
         msgspec.json.decode(data, type=type(session))
+
+
+def test_a_hit_has_room_up_to_its_neighbours_and_the_outer_ones_beyond():
+    session = simple_session([1000, 13000, 25000], 40000)
+    track = session.tracks[0]
+    targets = targets_of(session, track, track.clips[0].take)
+    apart = LEAST_APART_SECONDS * targets.rate
+
+    rooms = [targets.room_of(at) for at in range(3)]
+
+    first, middle, last = targets.target.tolist()
+    assert rooms == [(-np.inf, middle - apart), (first + apart, last - apart), (middle + apart, np.inf)]
