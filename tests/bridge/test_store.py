@@ -144,3 +144,20 @@ def test_of_very_many_steps_the_newest_can_be_undone():
 
     assert not store.history.past
     assert store.session.tempo.beats_per_minute == 60.0 + 19 / 8
+
+
+def test_what_is_kept_is_told_with_its_kind_for_the_journal(qapp):
+    store, told = Store(), []
+    store.reset(History(simple_session([0, 12000], 24000)), is_saved=True)
+    store.kept.connect(lambda kind, history: told.append((kind, history.session is store.session)))
+
+    store.apply(lambda s: set_tempo(s, 99.0), "Tempo")
+    store.apply(lambda s: s, "Nothing")
+    store.undo()
+    store.redo()
+    store.apply_again(lambda s: set_tempo(s, 98.0), "Tempo")
+    store.undo()
+    store.undo()
+
+    assert [kind for kind, _ in told] == ["then", "undo", "redo", "undo", "then", "undo"]
+    assert [is_now for _, is_now in told] == [True, True, True, False, True, True]

@@ -6,7 +6,8 @@ from hypothesis import strategies as st
 from chronotome.dsp.overview import Overview
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.errors import Cancelled
-from chronotome.render.cache import PieceCache
+from chronotome.render.arena import Arena
+from chronotome.render.cache import MOST_SPARE_BYTES, PieceCache
 from chronotome.render.mix import Side, fold_down
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Source
@@ -246,3 +247,15 @@ def test_a_mix_grows_from_the_playhead_on(studio):
     assert lengths == sorted(lengths)
     assert first.min() > 55 * RATE
     assert len(mixes[-1].lanes[1].starts) == len(plan_for(session).tracks[0].clips[0].score)
+
+
+def test_pieces_beside_the_mix_may_take_as_much_as_is_spared_or_twice_the_mix():
+    cache = PieceCache(Arena(), spare=1000)
+
+    def is_over(held, taken):
+        cache.held, cache.bytes = held, taken
+        return cache.is_over
+
+    assert [is_over(200, 1200), is_over(200, 1201)] == [False, True]
+    assert [is_over(600, 1800), is_over(600, 1801)] == [False, True]
+    assert is_over(MOST_SPARE_BYTES, 2 * MOST_SPARE_BYTES + 1)

@@ -4,6 +4,7 @@ import numpy as np
 import pytest
 
 from chronotome.session.anchors import anchors_of, heard_beats_of
+from chronotome.session.beating import fitted_by
 from chronotome.session.counting import clock_of, counted_of
 from chronotome.session.edits.fitting import (
     Following,
@@ -16,13 +17,13 @@ from chronotome.session.edits.marks import correct_onsets, mark_grid, set_sift
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit
 from chronotome.session.edits.timing import set_beat_one, set_tempo
-from chronotome.session.fit import Measured
+from chronotome.session.fit import BeatMap, Measured
 from chronotome.session.grid import hit_words, position_words
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.sift import Per
 from chronotome.session.tighten import targets_of
-from strategies import RATE
+from strategies import RATE, simple_session
 
 LOOP = 4 * 4 * 60 / 100.9
 DRIFT = np.cumsum(np.concatenate([[0.9], np.linspace(0.66, 0.60, 31)]))
@@ -172,3 +173,15 @@ def test_a_take_that_would_end_before_the_session_begins_sounds_as_played():
     found = anchors(session)
 
     assert found.landed.tolist() == [0, int(found.source[-1] - found.source[0])]
+
+
+@pytest.mark.parametrize("steady", [0.0, 0.5, 1.0])
+def test_beat_one_lands_on_its_beat_however_much_of_the_drift_is_taken_out(steady):
+    session = simple_session([48000], 5 * 48000)
+    take, recording = replace(session.tracks[0].clips[0].take, beat=2.0), session.recordings[0]
+    beats = BeatMap(np.array([1.0, 1.5, 2.1, 2.6]), np.arange(4.0), np.zeros(4, bool))
+
+    fitted = fitted_by(take, recording, beats, steady, session.tempo, session.rate)
+
+    landed = fitted(np.array([take.start + recording.rate * 1.0]))
+    assert landed[0] == pytest.approx(session.frame_of(2.0), abs=1)
