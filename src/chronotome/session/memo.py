@@ -13,7 +13,7 @@ MANY = 4096
 """Results for each take or clip."""
 LEAST_RESULTS, MOST_BYTES = 16, 32 << 20
 """Of large results only so many are kept as take so much room, but always a few."""
-ALL_BYTES = 160 << 20
+ALL_BYTES = 384 << 20
 """What the results of all functions together may take."""
 
 
