@@ -1,7 +1,7 @@
 """Where the pieces of a track's clips lie in a mix: rendered rows -> placements, parts and lanes."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from operator import is_ as is_same
 
 import numpy as np
@@ -75,12 +75,12 @@ class _Loudness:
         for (_, gain), (known, heard_frames, source_frames) in self._scores.items():
             score = known.score
             spans = score.end - score.start
-            frames = np.bincount(score.recording, spans, len(known.sources))
-            energy = sum(
-                source.energy * share
-                for source, share in zip(known.sources, frames / spans.sum(), strict=True)
-            )
-            total += sum(source_frames) / int(spans.sum()) * energy * gain**2
+            energy, whole = known.sources[0].energy, int(spans.sum())
+            if len(known.sources) > 1:
+                frames = np.bincount(score.recording, spans, len(known.sources)) / whole
+                shares = zip(known.sources, frames.tolist(), strict=True)
+                energy = sum(source.energy * share for source, share in shares)
+            total += sum(source_frames) / whole * energy * gain**2
             gained += float((heard_frames / score.length * known.gained).sum()) * gain**2
         return total, gained
 
@@ -189,12 +189,12 @@ def _edited(clip: ClipPlan, known: Placed) -> _Placements:
     rows, window, score = clip.rows, clip.window, clip.score
     heard, length = score.heard[rows], score.length[rows]
     begins, ends = np.maximum(heard, window.start), np.minimum(heard + length, window.end)
+    channels, numbers = known.channels[rows], np.arange(rows.start, rows.stop)
+    offsets = known.offsets[rows] + (begins - heard) * channels
+    found = _Placements(begins, ends - begins, offsets, channels, np.zeros(len(begins), np.int64), numbers)
     sounds = known.ready[rows] & (ends > begins)
-    heard, begins, ends = heard[sounds], begins[sounds], ends[sounds]
-    channels, numbers = known.channels[rows][sounds], np.arange(rows.start, rows.stop)[sounds]
-    offsets = known.offsets[rows][sounds] + (begins - heard) * channels
-    parts = np.zeros(len(begins), np.int64) if score.is_plain else np.arange(len(begins))
-    return _Placements(begins, ends - begins, offsets, channels, parts, numbers)
+    found = found if sounds.all() else found.only(sounds)
+    return found if score.is_plain else replace(found, parts=np.arange(len(found.starts)))
 
 
 def _played(clip: ClipPlan, source: Source) -> _Placements:

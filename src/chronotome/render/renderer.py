@@ -110,8 +110,13 @@ class Renderer:
 
     def _placed(self, score: Score, sources: tuple[Source, ...], last: Placed | None, serial: int) -> Placed:
         regions = [source.region for source in sources]
-        channels = np.array([region.channels for region in regions])[score.recording]
-        offsets = np.array([region.offset for region in regions])[score.recording] + score.start * channels
+        if len(regions) == 1:
+            channels = np.full(len(score), regions[0].channels)
+            offsets = regions[0].offset + score.start * regions[0].channels
+        else:
+            channels = np.array([region.channels for region in regions])[score.recording]
+            offsets = np.array([region.offset for region in regions])[score.recording]
+            offsets += score.start * channels
         count, verbatim = len(score), score.as_recorded.copy()
         unwanted = np.zeros(count, np.bool_)
         placed = Placed(score, sources, channels, offsets, np.zeros(count), verbatim, unwanted)

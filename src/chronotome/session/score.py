@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
+from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -67,6 +68,9 @@ class Score:
     @cached_property
     def is_plain(self) -> bool:
         """Whether all rows are as loud as they were played, and neither come in nor go out by themselves."""
+        usual = _usual(len(self))
+        if self.gains is usual.gains and self.fade_in is self.fade_out is usual.nothing:
+            return True
         return bool((self.gains == 1.0).all() and not self.fade_in.any() and not self.fade_out.any())
 
     @cached_property
@@ -86,12 +90,18 @@ class Score:
         mine, theirs = ((each.rate, each.move_by, each.recordings, each.together) for each in (self, other))
         if mine != theirs:
             return np.full(len(self), -1)
+        columns = ("start", "end", "length", "joins", "recording", "semitones", "is_reversed")
+        if len(self) == len(other) and np.array_equal(self.start, other.start):  # a hit was moved
+            alike = np.ones(len(self), np.bool_)
+            for name in columns[1:]:
+                alike &= getattr(other, name) == getattr(self, name)
+            return np.where(alike, np.arange(len(self)), -1)
         order = other._by_start  # noqa: SLF001 - another of these
         starts = other.start if order is None else other.start[order]
         at = np.minimum(starts.searchsorted(self.start), len(other) - 1)
         at = at if order is None else order[at]
         same = np.ones(len(self), np.bool_)
-        for name in ("start", "end", "length", "joins", "recording", "semitones", "is_reversed"):
+        for name in columns:
             same &= getattr(other, name)[at] == getattr(self, name)
         return np.where(same, at, -1)
 
@@ -135,27 +145,51 @@ def joined(  # noqa: PLR0917 - what all rows have in common, and both columns of
 ) -> Score:
     """Rows between anchors, each going on in the next; the last rings out."""
     count = len(source) - 1
-    nothing = np.zeros(count, np.int64)
-    joins = np.ones(count, np.bool_)
-    joins[-1] = False
+    usual = _usual(count)
     return Score(
         rate,
         move_by,
         (content,),
-        nothing,
+        usual.nothing,
         source[:-1],
         source[1:],
         heard[:-1],
         np.diff(heard),
         np.full(count, NO_HIT),
+        usual.gains,
+        usual.semitones,
+        usual.is_reversed,
+        usual.nothing,
+        usual.nothing,
+        usual.joins,
+        together,
+    )
+
+
+class _Usual(NamedTuple):
+    """Columns of a take that nothing was done to, shared by all scores that are as long."""
+
+    nothing: Frames
+    gains: NDArray[np.float64]
+    semitones: NDArray[np.float64]
+    is_reversed: NDArray[np.bool_]
+    joins: NDArray[np.bool_]
+
+
+@lru_cache(maxsize=256)
+def _usual(count: int) -> _Usual:
+    joins = np.ones(count, np.bool_)
+    joins[-1] = False
+    made = _Usual(
+        np.zeros(count, np.int64),
         np.ones((count, 2)),
         np.zeros(count),
         np.zeros(count, np.bool_),
-        nothing,
-        nothing,
         joins,
-        together,
     )
+    for column in made:
+        column.setflags(write=False)
+    return made
 
 
 def mirrored(score: Score, axis: int) -> Score:
