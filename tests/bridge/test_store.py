@@ -1,5 +1,6 @@
 import gc
 
+import shiboken6
 from hypothesis import settings
 from hypothesis.stateful import RuleBasedStateMachine, invariant, rule
 from PySide6.QtCore import QObject
@@ -161,3 +162,14 @@ def test_what_is_kept_is_told_with_its_kind_for_the_journal(qapp):
 
     assert [kind for kind, _ in told] == ["then", "undo", "redo", "undo", "then", "undo"]
     assert [is_now for _, is_now in told] == [True, True, True, False, True, True]
+
+
+def test_who_is_gone_is_not_called_any_more(qapp):
+    store, owner, heard = Store(), QObject(), []
+    store.watch(owner, lambda: heard.append(1), lambda session: session.tempo)
+    assert heard == [1]
+
+    shiboken6.delete(owner)
+    store.apply(lambda session: set_tempo(session, 99.0), "Tempo")
+
+    assert heard == [1]

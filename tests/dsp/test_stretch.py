@@ -83,3 +83,16 @@ def test_a_source_that_ends_early_is_followed_by_silence():
 def test_a_span_that_does_not_rise_is_refused():
     with pytest.raises(ValueError, match="span must rise"):
         render_segment(HITS, RATE, (500, 500), 10, move_by=MoveBy.CUTTING)
+
+
+def test_what_nothing_follows_keeps_no_lead_in_for_it():
+    source = np.random.default_rng(3).standard_normal((5000, 1)).astype(np.float32)
+
+    last, joined = (
+        render_segment(source, RATE, (0, 4000), 3000, move_by=MoveBy.CUTTING, is_last=is_last)
+        for is_last in (True, False)
+    )
+
+    np.testing.assert_array_equal(last, source[:3000])
+    lead = int(LEAD_IN * RATE)
+    np.testing.assert_array_equal(joined[-lead:], source[4000 - lead : 4000])

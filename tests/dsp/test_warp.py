@@ -36,3 +36,10 @@ def test_anchors_that_do_not_rise_are_refused():
         WarpMap(np.array([0, 5, 5]), np.array([0, 1, 2]))
     with pytest.raises(ValueError, match="two anchors"):
         WarpMap(np.array([0]), np.array([0]))
+
+
+def test_of_anchors_that_do_not_rise_the_later_are_left_out():
+    source, heard = rising(np.array([0, 5, 5, 9, 12]), np.array([0, 3, 4, 3, 8]))
+
+    assert source.tolist() == [0, 5, 12]
+    assert heard.tolist() == [0, 3, 8]

@@ -222,6 +222,11 @@ def test_the_playhead_moves_with_the_mix_of_another_tempo(deck):
     deck.control.publish(deck.mix(3))
     deck.play(1)
     assert deck.control.get(Word.POSITION) == start + 5 * deck.block  # once is enough
+    deck.control.put(Word.MOVE_FRAMES, 1000 - start - 5 * deck.block)
+    deck.control.put(Word.MOVE_SERIAL, 4)
+    deck.control.publish(deck.mix(4))
+    deck.play(1)
+    assert deck.control.get(Word.PLAY_STARTED) == 1000  # the window shows nothing before where it began
 
 
 def test_what_is_heard_over_the_mix_goes_round_in_time_with_it(deck):

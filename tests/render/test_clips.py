@@ -107,6 +107,8 @@ def test_locked_tracks_are_cut_and_moved_in_step(studio):
     assert windows_of(parts, 0) == windows_of(parts, 1)
     np.testing.assert_array_equal(studio.heard(parts), whole)
 
+    again = join(parts, first.id, [clip for _, clip in places_of(parts)])
+    assert [len(track.clips) for track in again.tracks] == [1, 1]
     moved = move(parts, [places_of(parts)[1]], RATE)
     assert windows_of(moved, 0) == windows_of(moved, 1)
     assert windows_of(moved)[1][0] > windows_of(parts)[1][0] + RATE - STEP

@@ -9,7 +9,7 @@ from chronotome.errors import Cancelled
 from chronotome.render.arena import Arena
 from chronotome.render.cache import MOST_SPARE_BYTES, PieceCache
 from chronotome.render.mix import Side, fold_down
-from chronotome.render.plan import plan_for
+from chronotome.render.plan import PieceKey, plan_for
 from chronotome.render.pool import Source
 from chronotome.render.proof import joins_of, proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
@@ -259,3 +259,53 @@ def test_pieces_beside_the_mix_may_take_as_much_as_is_spared_or_twice_the_mix():
     assert [is_over(200, 1200), is_over(200, 1201)] == [False, True]
     assert [is_over(600, 1800), is_over(600, 1801)] == [False, True]
     assert is_over(MOST_SPARE_BYTES, 2 * MOST_SPARE_BYTES + 1)
+
+
+def test_locked_recordings_that_begin_at_other_moments_are_stretched_as_one(studio):
+    """The same sound, once from 700 frames later on: what is heard of both is the same, to the bit."""
+    session = tightened()
+    first, content, late = session.tracks[0], "b" * 32, 700
+    studio.heard(session)
+    sound = studio.sources[session.recordings[0].content].region.samples
+    studio.put(content, sound[late:])
+    session = add_recording(session, Recording(content, "b.wav", RATE, TOTAL - late, 1), "later")
+    second = session.tracks[1]
+    take = replace(second.clips[0].take, start=late)
+    second = replace(second, clips=(replace(second.clips[0], take=take),))
+    session = lock(replace(session, tracks=(first, second)), first.id, [second.id])
+
+    one, other = (studio.heard(set_solo(session, track.id, True)) for track in session.tracks)
+
+    assert np.abs(one[STEP:]).max() > 0.1
+    np.testing.assert_array_equal(one[STEP : TOTAL - STEP], other[STEP : TOTAL - STEP])
+
+
+def test_as_played_is_as_loud_as_what_is_left_of_it_when_it_is_edited(studio):
+    session = tightened()
+    noise = np.random.default_rng(5).uniform(-0.4, 0.4, (TOTAL, 1)).astype(np.float32)
+    studio.put(session.recordings[0].content, noise)
+    track = session.tracks[0]
+    onset = session.recordings[0].onsets.ids[0]
+    session = move_hit(session, track.id, track.clips[0].id, onset, 0.1)  # the start is 1,500 frames later
+
+    edited, played = (studio.heard(session, side) for side in (Side.EDITED, Side.AS_PLAYED))
+
+    gain = float(played[20000, 0] / noise[20000, 0])
+    assert 0.9 < gain < 0.985
+    assert np.sum(played**2) == pytest.approx(np.sum(edited**2), rel=0.03)
+
+
+def test_a_piece_is_not_freed_before_the_mixes_that_hold_it_are_no_longer_read(studio):
+    session = tightened()
+    studio.heard(session)
+    source = studio.sources[session.recordings[0].content]
+    cache = PieceCache(studio.arena, spare=0)
+    key = PieceKey(source.content, RATE, MoveBy.CUTTING, 0, 1000, 1100, is_last=True)
+
+    cache.render(key, studio.sources, serial=5)
+    cache.release(4)
+    cache.make_room()
+    assert cache.bytes >= 1100 * 4
+    cache.release(5)
+    cache.make_room()
+    assert cache.bytes == 0

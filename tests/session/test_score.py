@@ -8,7 +8,11 @@ import pytest
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.clips import reverse, split
+from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
+from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.tightening import move_hit, set_tighten
+from chronotome.session.edits.tracks import set_move_by
+from chronotome.session.onsets import onsets_from
 from chronotome.session.score import NO_HIT, joined, mirrored, score_of
 from strategies import RATE, simple_session
 
@@ -105,3 +109,24 @@ def test_a_take_that_would_last_for_hours_sounds_as_played(session):
 
     assert len(anchors.source) > 2
     assert after.landed.tolist() == [take.start, take.start + 5 * STEP]
+
+
+def test_faint_attacks_and_beats_without_a_hit_are_anchors_where_sound_is_warped(session):
+    recording = session.recordings[0]
+    frames = np.array([*FRAMES[:2], FRAMES[1] + 2400, *FRAMES[2:]])
+    onsets = onsets_from(frames, np.array([90.0, 90.0, 30.0, 90.0, 90.0, 90.0]), np.ones(6, np.int64))
+    faint = set_analysis(session, recording.content, onsets, None)
+    track = faint.tracks[0]
+
+    def source(each):
+        whole = each.tracks[0]
+        return anchors_of(each, whole, whole.clips[0].take).source.tolist()
+
+    assert FRAMES[1] + 2400 in source(faint)
+    assert FRAMES[1] + 2400 not in source(set_move_by(faint, track.id, MoveBy.CUTTING))
+
+    long = simple_session([1000, 1000 + 6 * RATE], 7 * RATE)
+    long = set_recording_tempo(long, long.tracks[0].id, 100.0)
+    long = set_following(long, long.tracks[0].id, Following.RECORDING)
+    assert len(source(long)) > 8
+    assert len(source(set_move_by(long, long.tracks[0].id, MoveBy.CUTTING))) <= 4

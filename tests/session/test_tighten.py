@@ -294,3 +294,16 @@ def test_a_hit_has_room_up_to_its_neighbours_and_the_outer_ones_beyond():
 
     first, middle, last = targets.target.tolist()
     assert rooms == [(-np.inf, middle - apart), (first + apart, last - apart), (middle + apart, np.inf)]
+
+
+def test_a_little_stretched_is_nothing_to_check_and_much_is():
+    session = simple_session([STEP, 2 * STEP + 500, 3 * STEP - 300, 4 * STEP], 6 * STEP)
+    track = session.tracks[0]
+    tight = set_tighten(session, track.id, strength=1.0)
+    far = move_hit(tight, track.id, track.clips[0].id, session.recordings[0].onsets.ids[1], 0.68)
+
+    def stretched(each):
+        return [check.title for check in checks_of(each, each.tracks[0]) if "stretched" in check.title]
+
+    assert stretched(tight) == []
+    assert len(stretched(far)) >= 1
