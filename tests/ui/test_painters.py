@@ -17,6 +17,7 @@ from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.grid import Grid
 from chronotome.ui.timeline import wave_lane
+from chronotome.ui.timeline.clip_frames import STRIP, frames_in
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.view_state import Stage
 from sounds import noise_hits, write
@@ -239,3 +240,24 @@ def test_every_painter_leaves_something_on_the_picture(flams, monkeypatch):
                         break
 
     assert "\n".join(sorted(f"{kind.__name__}.{name}" for kind, name in unseen)) == ""
+
+
+def test_a_fade_is_drawn_along_its_curve(flams):
+    """Equal power: a third of the way in it is half as loud."""
+    track = flams.session.tracks[0]
+    flams.desk.view.show_stage(Stage.REWORK)
+    flams.settle()
+    lane = flams.window.timeline.wave
+    plain = picture(lane)
+    place = (track.id, track.clips[0].id)
+    flams.desk.store.apply(lambda s: set_clip(s, [place], fade_in=1.5), "Fade")
+    flams.settle()
+
+    frame = next(frames_in(lane, lane.clips))
+    fade = frame.shown.plan.fade_in
+    xs = lane.xs_of(fade.start + np.array([1 / 3, 2 / 3]) * (fade.end - fade.start))
+    foot, top = lane.height() - 4.0, float(STRIP)
+    ys = foot - np.sin(np.pi / 2 * np.array([1 / 3, 2 / 3])) * (foot - top)
+
+    assert all(darkness(lane, x, y) > 120 for x, y in zip(xs, ys, strict=True))
+    assert not np.array_equal(picture(lane), plain)
