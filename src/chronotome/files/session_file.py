@@ -2,6 +2,7 @@
 
 import contextlib
 import errno
+import inspect
 import os
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
@@ -60,7 +61,11 @@ class Opened:
 
 def schema() -> dict[str, Any]:
     """JSON Schema of the document, as the code has it."""
-    return msgspec.json.schema(Document)
+    made = msgspec.json.schema(Document)
+    for struct in made["$defs"].values():
+        if "description" in struct:  # Python 3.13 takes the indentation out of docstrings, 3.11 does not
+            struct["description"] = inspect.cleandoc(struct["description"])
+    return made
 
 
 def document_of(path: Path) -> Path:
