@@ -28,7 +28,8 @@ def session():
 
 def score_in(session, clip=0):
     track = session.tracks[0]
-    return score_of(session, track, track.clips[clip])
+    take = track.clips[clip].take
+    return score_of(session, track, take, anchors_of(session, track, take))
 
 
 def test_rows_go_from_hit_to_hit_and_each_knows_the_one_that_it_begins_with(session):

@@ -10,7 +10,7 @@ from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, p
 from chronotome.session.limits import ContentHash
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, ClipId, Session, Track
-from chronotome.session.score import Score, Together, rows_of
+from chronotome.session.score import Score, Together, score_of
 from chronotome.units import gain_of
 
 SOFT_SECONDS = 0.003
@@ -130,7 +130,7 @@ def clip_plans(session: Session, track: Track) -> tuple[ClipPlan, ...]:
 def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
     """One clip by itself, its edges as the person faded them."""
     anchors = anchors_of(session, track, clip.take)
-    score = rows_of(session, track, clip.take, anchors)
+    score = score_of(session, track, clip.take, anchors)
     window = window_in(anchors, clip, session.recording_of(clip), session.rate)
     return _clip_plan(score, clip, window, anchors, session.rate)
 

@@ -8,10 +8,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.stretch.segment import ENGINES, MoveBy
-from chronotome.session.anchors import Anchors, anchors_of
+from chronotome.session.anchors import Anchors
 from chronotome.session.limits import ContentHash
 from chronotome.session.memo import MANY, by_identity
-from chronotome.session.model import Clip, LockGroup, Session, Take, Track
+from chronotome.session.model import LockGroup, Session, Take, Track
 from chronotome.session.tighten import Targets, targets_of
 from chronotome.units import Frames
 
@@ -106,14 +106,8 @@ class Score:
         return np.where(same, at, -1)
 
 
-def score_of(session: Session, track: Track, part: Clip | Take) -> Score:
-    """The rows of what a clip, or all of a take, plays; a clip's window says which of them sound."""
-    take = part.take if isinstance(part, Clip) else part
-    return rows_of(session, track, take, anchors_of(session, track, take))
-
-
-def rows_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Score:
-    """The same for a take whose map is known."""
+def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Score:
+    """The rows of a take whose map is known; a clip's window says which of them sound."""
     guide, leading = session.leading(track, take)
     group = session.group_of(track.id)
     is_alone = group is None or not ENGINES[guide.move_by].hears_together or _is_untouched(anchors)
