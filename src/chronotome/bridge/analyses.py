@@ -10,16 +10,18 @@ from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import Material
+from chronotome.dsp.hits import HitTraits, hit_traits
 from chronotome.errors import Cancelled, ChronotomeError
 from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_analysis
 from chronotome.files.tags import tempo_tag
 from chronotome.progress import Progress
 from chronotome.render.pool import Source
 from chronotome.session.edits.fitting import led
-from chronotome.session.edits.recordings import set_analysis
+from chronotome.session.edits.recordings import set_analysis, set_traits
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Recording, Session
 from chronotome.session.onsets import Onsets
+from chronotome.units import at_other_rate
 
 Asked = tuple[ContentHash, Material | None]
 """A recording, and the material a person said it is of; None where that is to be heard."""
@@ -41,6 +43,7 @@ class Analyses(QObject):
         self._store, self._tasks, self._recordings = store, tasks, recordings
         self._found: dict[Asked, Found] = {}
         self._running: set[Asked] = set()
+        self._measuring: dict[ContentHash, Onsets] = {}
         recordings.source_ready.connect(lambda _content: self._bring(self._store.session))
         recordings.replaced.connect(self._forget)
         store.changed.connect(lambda _before, after: self._bring(after))
@@ -59,12 +62,16 @@ class Analyses(QObject):
 
     def _forget(self) -> None:
         self._found.clear()
+        self._measuring = {}
         self._running = set()  # tasks of the session before clear theirs, not this one
 
     def _bring(self, session: Session) -> None:
         for recording in session.recordings:
             source = self._recordings.pool.get(recording.content)
-            if recording.is_analysed or source is None or not source.is_whole:
+            if source is None or not source.is_whole:
+                continue
+            if recording.is_analysed:
+                self._measure(recording, source)
                 continue
             found = self._found.get(_asked(recording))
             if found is None:
@@ -96,6 +103,31 @@ class Analyses(QObject):
         place = self._recordings.places.get(recording.content)
         words = f"Finding hits in {recording.file}" + (f" as {asked[1]}" if asked[1] else "")
         self._tasks.run(words, lambda progress: _find(recording, source, place, progress), show, fail)
+
+    def _measure(self, recording: Recording, source: Source) -> None:
+        """How loud its hits are: of sessions from before that was measured, and of marks set by hand."""
+        onsets, content, is_current = recording.onsets, recording.content, self._recordings.watch()
+        if onsets.is_measured or onsets is self._measuring.get(content):
+            return
+        self._measuring[content] = onsets
+
+        def show(traits: HitTraits) -> None:
+            self._measuring.pop(content, None)
+            if is_current():
+                self._store.amend(lambda session: set_traits(session, content, onsets, traits))
+
+        def fail(error: ChronotomeError) -> None:
+            if not isinstance(error, Cancelled):
+                self._tasks.error.emit(str(error))
+
+        frames = at_other_rate(onsets.frame_array, recording.rate, source.rate)
+        samples = source.region.samples
+        self._tasks.run(
+            f"Measuring hits of {recording.file}",
+            lambda _progress: hit_traits(samples, source.rate, frames),
+            show,
+            fail,
+        )
 
     def _say_why_not(self, recording: Recording, error: ChronotomeError) -> None:
         name = recording.file

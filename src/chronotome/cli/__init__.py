@@ -1,7 +1,6 @@
 """The command line: the core alone, for scripts and for measuring. No Qt is imported here."""
 
 import argparse
-import json
 import os
 import re
 import sys
@@ -9,56 +8,32 @@ from collections.abc import Sequence
 from pathlib import Path
 from typing import TYPE_CHECKING
 
-import numpy as np
-
-from chronotome.cli.common import SILENT, between, heard, put
+from chronotome.cli.common import between, encoding_of, heard, material_of, put
 from chronotome.cli.fit import add_fit_commands, straighten, tempo
+from chronotome.cli.tighten import MATERIALS, add_tighten_commands, groove, match, tighten
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.bands import Band, Material
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.bands import Band
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
-from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import facts_of, load_source, refuse_another
-from chronotome.files.audio_out import ENCODINGS, Encoding
+from chronotome.files.audio_out import ENCODINGS
 from chronotome.files.export import export_mix
 from chronotome.files.marks import Mark, csv_text, write_marks
-from chronotome.files.names import plain_name
 from chronotome.files.session_file import document_of, load_session
-from chronotome.files.tags import tempo_tag
-from chronotome.files.writing import cannot_write, refuse_sources, write_whole
+from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
-from chronotome.session.anchors import anchors_of
 from chronotome.session.clock import Clock
-from chronotome.session.edits.recordings import add_recording, set_analysis
-from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
-from chronotome.session.edits.tracks import set_move_by
-from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, TempoChange, TempoMap
-from chronotome.session.model import Recording, Session, replace
+from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
+from chronotome.session.model import replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Per, Sift, sifted
-from chronotome.session.tighten import REASON_WORDS, Reason, Targets, targets_of
 
 if TYPE_CHECKING:
     from chronotome.dsp.onsets.detection import DetectedOnsets
-
-
-def grid_of(text: str) -> Grid:
-    """1/16, 1/8 triplet, 1/4 dotted."""
-    words = text.replace("-", " ").split()
-    head, feel = words[0] if words else "", words[1] if len(words) > 1 else "straight"
-    try:
-        grid = Grid(int(head.removeprefix("1/")), Feel(feel))
-    except ValueError:
-        raise argparse.ArgumentTypeError(f"“{text}” is no grid: say 1/16, or “1/8 triplet”") from None
-    if not head.startswith("1/") or grid.division not in DIVISIONS:
-        raise argparse.ArgumentTypeError(f"“{text}” is no grid: 1/4, 1/8, 1/16 and 1/32 are")
-    return grid
 
 
 SMALLEST_PICTURE, LARGEST_PICTURE = 200, 8000
@@ -74,9 +49,6 @@ def size_of(text: str) -> tuple[int, int]:
             f"“{text}” is no size: say 1280x800, from {SMALLEST_PICTURE} to {LARGEST_PICTURE}"
         )
     return size
-
-
-MATERIALS = ["auto", *(str(each) for each in Material)]
 
 
 def _per(text: str) -> str:
@@ -114,19 +86,7 @@ def parser() -> argparse.ArgumentParser:
 
     add_fit_commands(commands)
 
-    tighten = commands.add_parser("tighten", help="move hits to the grid")
-    tighten.add_argument("audio", type=Path)
-    tighten.add_argument("-o", "--out", type=Path, required=True, metavar="OUT", help="WAV or FLAC")
-    tighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), required=True)
-    tighten.add_argument("--beat-one", type=between(-1e6, 1e6), default=0.0, metavar="SECONDS")
-    tighten.add_argument("--grid", type=grid_of, default=Grid(), metavar="1/16")
-    tighten.add_argument("--swing", type=between(50, 75), default=50.0, metavar="50..75")
-    tighten.add_argument("--strength", type=between(0, 100), default=100.0, metavar="0..100")
-    tighten.add_argument("--leave-alone", type=between(0, 100), default=0.0, metavar="MS")
-    tighten.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
-    tighten.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
-    tighten.add_argument("--material", choices=MATERIALS, default="auto")
-    tighten.add_argument("--moves", type=Path, metavar="JSON", help="write every onset and where it landed")
+    writers = add_tighten_commands(commands)
 
     render = commands.add_parser("render", help="write what a session sounds like")
     render.add_argument("session", type=Path)
@@ -134,7 +94,7 @@ def parser() -> argparse.ArgumentParser:
     render.add_argument("--as-played", action="store_true", help="without what was edited")
     render.add_argument("--start", type=float, metavar="BAR")
     render.add_argument("--end", type=float, metavar="BAR", help="up to the start of this bar")
-    for command in (tighten, render):
+    for command in (*writers, render):
         command.add_argument(
             "--encoding", choices=list(ENCODINGS), help="as the ending says, where not given"
         )
@@ -152,7 +112,7 @@ def parser() -> argparse.ArgumentParser:
     return main
 
 
-COMMANDS = {"onsets", "tempo", "straighten", "tighten", "render", "shot", "demo"}
+COMMANDS = {"onsets", "tempo", "straighten", "tighten", "groove", "match", "render", "shot", "demo"}
 
 
 def run(arguments: argparse.Namespace) -> int:
@@ -161,7 +121,9 @@ def run(arguments: argparse.Namespace) -> int:
         "onsets": _onsets,
         "tempo": tempo,
         "straighten": straighten,
-        "tighten": _tighten,
+        "tighten": tighten,
+        "groove": groove,
+        "match": match,
         "render": _render,
     }[arguments.command]
     try:
@@ -199,11 +161,6 @@ def _terminal_progress() -> Progress:
             sys.stderr.flush()
 
     return show
-
-
-def material_of(words: str) -> Material | None:
-    """None for `auto`: as it is heard."""
-    return None if words == "auto" else Material(words)
 
 
 def _onsets(arguments: argparse.Namespace, progress: Progress) -> None:
@@ -256,100 +213,6 @@ def _sift_of(arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets
     elif arguments.strongest_per is not None:
         sift = replace(sift, strongest_per=Per.SECONDS, seconds=float(arguments.strongest_per))
     return sift, Clock(0, 0.0, audio.rate, tempo, metre)
-
-
-def encoding_of(path: Path, name: str | None) -> Encoding:
-    """As named, or as the ending says: 24 bit."""
-    if name is not None:
-        return ENCODINGS[name]
-    if path.suffix.lower() not in {".wav", ".flac"}:
-        raise UnusableFile(path, "has an ending that cannot be written", "Say .wav or .flac.")
-    return ENCODINGS["flac24" if path.suffix.lower() == ".flac" else "wav24"]
-
-
-def _tighten(arguments: argparse.Namespace, progress: Progress) -> None:
-    for out in filter(None, (arguments.out, arguments.moves)):
-        refuse_sources(out, [arguments.audio])
-    encoding = encoding_of(arguments.out, arguments.encoding)
-    facts = facts_of(arguments.audio, part_of(progress, 0.0, 0.05))
-    arena = Arena()
-    source = load_source(facts, arena, facts.rate, progress=part_of(progress, 0.05, 0.2))
-    if source.energy == 0:
-        raise UnusableFile(facts.path, *SILENT)
-    name = arguments.audio.stem
-    recording = Recording(
-        facts.content,
-        plain_name(facts.path.name),
-        facts.rate,
-        facts.frames,
-        facts.channels,
-        threshold=arguments.threshold,
-    )
-    session = add_recording(Session(), recording, name)
-    audio = Audio(source.region.samples, facts.rate)
-    heard = analyse(
-        audio,
-        name,
-        part_of(progress, 0.2, 0.6),
-        material=material_of(arguments.material),
-        tag=tempo_tag(arguments.audio),
-    )
-    session = set_analysis(session, facts.content, heard.onsets, heard.measured, heard.material)
-    session = set_beat_one(set_tempo(session, arguments.bpm), arguments.beat_one)
-    track = session.tracks[0].id
-    session = set_move_by(session, track, arguments.by)
-    session = set_tighten(
-        session,
-        track,
-        grid=arguments.grid,
-        swing=arguments.swing,
-        strength=arguments.strength / 100,
-        leave_alone=arguments.leave_alone,
-    )
-    pool = Pool()
-    pool.add(source)
-    mix = render_mix(Renderer(arena), plan_for(session), pool.ready(), part_of(progress, 0.6, 0.9))
-    export_mix(
-        OfflineMix(mix, arena, channels=facts.channels),
-        arguments.out,
-        rate=facts.rate,
-        encoding=encoding,
-        sources=[arguments.audio],
-        progress=part_of(progress, 0.9, 1.0),
-    )
-    if arguments.moves is not None:
-        _write_moves(arguments.moves, session)
-
-
-def _write_moves(path: Path, session: Session) -> None:
-    track = session.tracks[0]
-    (take,) = track.takes
-    targets = targets_of(session, track, take)
-    landed = _landed(session, targets)
-    moves = [
-        {
-            "source_frame": int(played),
-            "target_frame": int(target),
-            "landed_frame": int(lands),
-            "reason": REASON_WORDS[Reason(int(reason))],
-        }
-        for played, target, lands, reason in zip(
-            targets.played, targets.target, landed, targets.reasons, strict=True
-        )
-    ]
-    try:
-        write_whole(path, json.dumps({"version": 1, "rate": session.rate, "moves": moves}).encode())
-    except OSError as error:
-        raise cannot_write(path, error) from None
-
-
-def _landed(session: Session, targets: Targets) -> list[int]:
-    """Where the rendered plan really puts each onset, read from its anchors."""
-    (track,) = session.tracks
-    (take,) = track.takes
-    anchors = anchors_of(session, track, take)
-    heard = anchors.heard_at((targets.played + anchors.offset).astype(np.float64))
-    return [round(float(frame)) for frame in heard]
 
 
 def _render(arguments: argparse.Namespace, progress: Progress) -> None:

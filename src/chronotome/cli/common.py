@@ -12,12 +12,13 @@ from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import Material
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import facts_of, read_audio
+from chronotome.files.audio_out import ENCODINGS, Encoding
+from chronotome.files.headless import SILENT
+from chronotome.files.writing import cannot_write, write_whole
 from chronotome.progress import Progress, part_of
 
 if TYPE_CHECKING:
     from chronotome.dsp.onsets.detection import DetectedOnsets
-
-SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
 
 
 def between(low: float, high: float) -> Any:
@@ -43,3 +44,24 @@ def heard(path: Path, progress: Progress, material: Material | None = None) -> "
     if not np.any(audio.samples):
         raise UnusableFile(path, *SILENT)
     return audio, detect_onsets(audio, material=material, progress=part_of(progress, 0.2, 1.0))
+
+
+def material_of(words: str) -> Material | None:
+    """None for `auto`, and for what says nothing of how attacks are: as it is heard."""
+    return Material(words) if words in set(Material) else None
+
+
+def encoding_of(path: Path, name: str | None) -> Encoding:
+    """As named, or as the ending says: 24 bit."""
+    if name is not None:
+        return ENCODINGS[name]
+    if path.suffix.lower() not in {".wav", ".flac"}:
+        raise UnusableFile(path, "has an ending that cannot be written", "Say .wav or .flac.")
+    return ENCODINGS["flac24" if path.suffix.lower() == ".flac" else "wav24"]
+
+
+def write_json(path: Path, document: dict[str, Any]) -> None:
+    try:
+        write_whole(path, json.dumps(document).encode())
+    except OSError as error:
+        raise cannot_write(path, error) from None

@@ -10,6 +10,7 @@ from msgspec import Struct
 
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import ANALYSIS_VERSION, Material
+from chronotome.dsp.hits import hit_traits
 from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.places import NAME
 from chronotome.files.writing import keep
@@ -53,6 +54,8 @@ def analyse(
     counted = at_other_rate(found.frames, audio.rate, rate or audio.rate)
     kept = (np.diff(counted, prepend=-1) > 0) & (counted < (frames or audio.frames))
     onsets = onsets_from(counted[kept], found.strengths[kept], found.bands[kept], found.doubts[kept])
+    traits = hit_traits(audio.samples, audio.rate, found.frames[kept])
+    onsets = onsets.measured(traits.levels, traits.timbres)
     measured = measured_of(find_pulse(audio, found, name=name, tag=tag))
     progress(1.0)
     return Analysis(onsets, measured, found.material)

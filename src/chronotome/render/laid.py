@@ -1,14 +1,15 @@
 """Where the pieces of a track's clips lie in a mix: rendered rows -> placements, parts and lanes."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from operator import is_ as is_same
 
 import numpy as np
 from numpy.typing import NDArray
 
+from chronotome.dsp.stretch.segment import LEAD_IN
 from chronotome.render.cache import Rendered
-from chronotome.render.mix import Lane, Part, Side
+from chronotome.render.mix import EVEN, Lane, Part, Side
 from chronotome.render.plan import ClipPlan, Fade, TrackPlan
 from chronotome.render.pool import Source
 from chronotome.session.score import Score
@@ -130,6 +131,7 @@ class _Spread:
     def __init__(self, side: Side) -> None:
         self._side = side
         self._lanes: list[list[tuple[Frames, ...]]] = []
+        self._louds: list[list[NDArray[np.float64] | None]] = []
         self._ends: list[int] = []
 
     def add(self, placements: "_Placements", part: int) -> None:
@@ -140,13 +142,27 @@ class _Spread:
             lane = next(free, len(self._lanes))
             if lane == len(self._lanes):
                 self._lanes.append([])
+                self._louds.append([])
                 self._ends.append(0)
             self._lanes[lane].append((starts, lengths, run.offsets, run.channels, run.parts + part))
+            self._louds[lane].append(run.loud)
             self._ends[lane] = int(starts[-1] + lengths[-1])
 
     def lanes(self) -> Iterator[Lane]:
-        for clips in self._lanes:
-            yield Lane(self._side, *(np.concatenate(column) for column in zip(*clips, strict=True)))
+        for clips, louds in zip(self._lanes, self._louds, strict=True):
+            starts, lengths, offsets, channels, parts = (
+                np.concatenate(column) for column in zip(*clips, strict=True)
+            )
+            loud = _louds(louds, [len(clip[0]) for clip in clips])
+            yield Lane(self._side, starts, lengths, offsets, channels, parts, loud)
+
+
+def _louds(louds: Sequence[NDArray[np.float64] | None], counts: Sequence[int]) -> NDArray[np.float64] | None:
+    """Those of several clips as one; None where all are as loud as they were played."""
+    if all(each is None for each in louds):
+        return None
+    pairs = zip(louds, counts, strict=True)
+    return np.concatenate([np.repeat(EVEN, n, axis=1) if each is None else each for each, n in pairs], axis=1)
 
 
 @dataclass(frozen=True, eq=False)
@@ -162,6 +178,8 @@ class _Placements:
     channels: Frames
     parts: Frames
     rows: Frames
+    loud: NDArray[np.float64] | None = None
+    """As a lane has it."""
 
     def runs(self) -> Iterator["_Placements"]:
         """As few as can be in which none begins before the one before it has ended."""
@@ -181,7 +199,16 @@ class _Placements:
             rest = rest.only(~chosen)
 
     def only(self, which: NDArray[np.bool_]) -> "_Placements":
-        return _Placements(*(column[which] for column in vars(self).values()))
+        loud = None if self.loud is None else self.loud[:, which]
+        return _Placements(
+            self.starts[which],
+            self.lengths[which],
+            self.offsets[which],
+            self.channels[which],
+            self.parts[which],
+            self.rows[which],
+            loud,
+        )
 
 
 def _edited(clip: ClipPlan, known: Placed) -> _Placements:
@@ -191,7 +218,13 @@ def _edited(clip: ClipPlan, known: Placed) -> _Placements:
     begins, ends = np.maximum(heard, window.start), np.minimum(heard + length, window.end)
     channels, numbers = known.channels[rows], np.arange(rows.start, rows.stop)
     offsets = known.offsets[rows] + (begins - heard) * channels
-    found = _Placements(begins, ends - begins, offsets, channels, np.zeros(len(begins), np.int64), numbers)
+    nothing, loud = np.zeros(len(begins), np.int64), None
+    if not score.is_even:
+        is_whole = ends == heard + length
+        ending = np.where(is_whole, score.loud_ends[rows], score.loud[rows])
+        over = np.minimum(np.minimum(round(LEAD_IN * score.rate), length // 4), ends - begins)
+        loud = np.stack([score.loud[rows], ending, np.maximum(over, 0)])
+    found = _Placements(begins, ends - begins, offsets, channels, nothing, numbers, loud)
     sounds = known.ready[rows] & (ends > begins)
     found = found if sounds.all() else found.only(sounds)
     return found if score.is_plain else replace(found, parts=np.arange(len(found.starts)))

@@ -18,8 +18,12 @@ HEADER = 8
 COLUMNS = 5
 PART_COLUMNS = 10
 OUT_CHANNELS = 2
-TABLE_BYTES = 8 * (HEADER + 3 * MOST_LANES + PART_COLUMNS * MOST_PARTS + COLUMNS * MOST_PLACEMENTS)
+GAIN_COLUMNS = 3
+TABLE_BYTES = 8 * (
+    HEADER + 3 * MOST_LANES + PART_COLUMNS * MOST_PARTS + (COLUMNS + GAIN_COLUMNS) * MOST_PLACEMENTS
+)
 QUARTER = np.pi / 2
+EVEN = np.array([[1.0], [1.0], [0.0]])
 
 
 class Side(IntEnum):
@@ -59,6 +63,8 @@ class Lane:
     offsets: Frames
     channels: Frames
     parts: Frames
+    loud: NDArray[np.float64] | None = None
+    """(3, placements): how loud each is, how loud at its end, over how many frames that changes; None: 1."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -95,6 +101,10 @@ class MixTable:
             buffer, np.int64, COLUMNS * MOST_PLACEMENTS, at
         ).reshape(COLUMNS, MOST_PLACEMENTS)
         self._starts = self._columns[0]
+        at += 8 * COLUMNS * MOST_PLACEMENTS
+        self._loud: NDArray[np.float64] = np.frombuffer(
+            buffer, np.float64, GAIN_COLUMNS * MOST_PLACEMENTS, at
+        ).reshape(GAIN_COLUMNS, MOST_PLACEMENTS)
 
     @property
     def serial(self) -> int:
@@ -115,6 +125,7 @@ class MixTable:
             columns = (lane.starts, lane.lengths, lane.offsets, lane.channels, lane.parts)
             for row, column in enumerate(columns):
                 self._columns[row, at:end] = column
+            self._loud[:, at:end] = EVEN if lane.loud is None else lane.loud
             self._lanes[index] = (at, end, lane.side)
             at = end
         for row, part in enumerate(mix.parts):
@@ -148,6 +159,7 @@ class MixTable:
     def _add_placement(self, out: Samples, start: int, at: int, gain: float, floats: Curve) -> None:
         begins, length, offset, channels, part = self._columns[:, at].tolist()
         left, right, *fades = self._parts[part].tolist()
+        loud, ending, over = self._loud[:, at].tolist()
         low, high = max(begins, start), min(begins + length, start + len(out))
         if low >= high or left == right == 0.0:
             return
@@ -163,11 +175,21 @@ class MixTable:
         span = _faded(span, low, high, fades[:4])
         if fades[5] or fades[7]:
             span = _faded(span, low, high, fades[4:])
+        if loud == ending:
+            left, right = left * loud, right * loud
+        else:
+            span = span * _leading(low, high, begins + length, loud, ending, over)
         if left != right and len(target[0]) == OUT_CHANNELS:
             target += span * np.array([left * gain, right * gain], np.float32)
             return
         gain *= left
         target += span if gain == 1.0 else span * np.float32(gain)
+
+
+def _leading(low: int, high: int, end: int, loud: float, ending: float, over: float) -> Samples:  # noqa: PLR0917
+    """Gains of frames [low, high): as loud as it is, and over the last frames to how loud it ends."""
+    share = np.clip((np.arange(low, high) + 0.5 - (end - over)) / max(1.0, over), 0.0, 1.0)
+    return np.asarray(loud + (ending - loud) * share, np.float32)[:, None]
 
 
 def _faded(span: Samples, low: int, high: int, fades: Sequence[float]) -> Samples:

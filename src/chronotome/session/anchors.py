@@ -82,7 +82,8 @@ def parts_of(session: Session, track: Track) -> tuple[object, ...]:
     """All that decides where a track's clips sound, and how."""
     group = session.group_of(track.id)
     together = (session.track(each) for each in group.tracks) if group is not None else ()
-    return track, group, session.tempo, session.metre, session.rate, session.recordings, *together
+    clock = session.tempo, session.metre, session.rate
+    return track, group, *clock, session.recordings, session.grooves, *together
 
 
 @by_parts(64, parts_of)

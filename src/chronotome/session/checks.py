@@ -8,12 +8,12 @@ from typing import overload
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.grid import Grid, Metre, TempoMap, bar_lines, nearest_lines, position_words
+from chronotome.session.grid import Metre, TempoMap, position_words
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Session, Take, Track
 from chronotome.session.onsets import OnsetId
 from chronotome.session.tighten import Reason, Targets, targets_of
-from chronotome.units import BeatArray, Frames
+from chronotome.units import Frames
 
 DOUBTFUL_SHARE = 0.36
 """Of the distance between two lines: farther from both than this is doubtful."""
@@ -97,14 +97,12 @@ def checks_of(session: Session, track: Track, take: Take | None = None) -> Check
 
 
 def _take_checks(session: Session, track: Track, take: Take) -> Checks:
-    targets = targets_of(session, track, take)
-    settings = track.recipe_of(take)
-    return _found(targets, settings.grid, settings.swing, session.tempo, session.metre)
+    return _found(targets_of(session, track, take), session.tempo, session.metre)
 
 
 @by_identity(64)
-def _found(targets: Targets, grid: Grid, swing: float, tempo: TempoMap, metre: Metre) -> Checks:
-    between = _Between(targets, grid, swing, tempo, metre)
+def _found(targets: Targets, tempo: TempoMap, metre: Metre) -> Checks:
+    between = _Between(targets, tempo, metre)
     stretched = _Stretched(targets)
     places = np.concatenate([between.places, stretched.places])
     kinds = np.repeat([0, 1], [len(between.places), len(stretched.places)])
@@ -120,46 +118,25 @@ def _found(targets: Targets, grid: Grid, swing: float, tempo: TempoMap, metre: M
 class _Between:
     """Strokes far from both lines around them. Those that lead no line are named by why."""
 
-    def __init__(self, targets: Targets, grid: Grid, swing: float, tempo: TempoMap, metre: Metre) -> None:
-        self._targets, self._grid, self._swing, self._tempo, self._metre = targets, grid, swing, tempo, metre
-        self._steps, doubtful = _doubtful(targets.fitted_beats, targets.line_beats, grid, swing, metre)
+    def __init__(self, targets: Targets, tempo: TempoMap, metre: Metre) -> None:
+        self._targets, self._tempo, self._metre = targets, tempo, metre
+        apart = np.abs(targets.other - targets.line_beats)
+        doubtful = np.flatnonzero(np.abs(targets.fitted_beats - targets.line_beats) >= DOUBTFUL_SHARE * apart)
         judged = (targets.reasons == Reason.GRID) | (targets.reasons == Reason.CARRIED)
         self.places = doubtful[judged[doubtful]]
 
     def check(self, at: int) -> Check:
         targets, metre = self._targets, self._metre
-        line, step = float(targets.line_beats[at]), float(self._steps[at])
-        drift = float(targets.fitted_beats[at]) - line
-        beyond = np.array([line + (step if drift > 0 else -step)])
-        other = float(nearest_lines(beyond, self._grid, metre, self._swing)[0])
+        line, other = float(targets.line_beats[at]), float(targets.other[at])
         off = float(targets.drift[at])
         rest = float(targets.fitted[at] / targets.rate - self._tempo.seconds_of(other)) * 1000
-        sentence = (
-            f"{_side(off)} {position_words(line, metre)}\nor {_side(rest)} {position_words(other, metre)}"
+        here, there = (
+            position_words(float(steps[at]), metre) for steps in (targets.steps, targets.other_steps)
         )
+        sentence = f"{_side(off)} {here}\nor {_side(rest)} {there}"
         title = "between two lines" if targets.reasons[at] == Reason.GRID else "another hit is nearer"
         figure = f"{abs(off):.0f} ms"
         return _check(targets, at, title, figure, sentence, (min(line, other), max(line, other)))
-
-
-@by_identity(32)
-def _doubtful(
-    beats: BeatArray, lines: BeatArray, grid: Grid, swing: float, metre: Metre
-) -> tuple[NDArray[np.float64], NDArray[np.int64]]:
-    """From each hit's line to the next on the hit's side, in beats; hits that are far from both."""
-    drift = beats - lines
-    steps = _steps(np.array(bar_lines(grid, metre, swing)), lines % metre.bar, drift > 0)
-    return steps, np.flatnonzero(np.abs(drift) >= DOUBTFUL_SHARE * steps)
-
-
-def _steps(
-    lines: NDArray[np.float64], inside: NDArray[np.float64], is_after: NDArray[np.bool_]
-) -> NDArray[np.float64]:
-    """Distance from each line of the bar to the next one, or to the one before it."""
-    gaps = np.diff(lines)
-    after = np.clip(np.searchsorted(lines, inside), 1, len(lines) - 1)
-    at = np.where(inside - lines[after - 1] <= lines[after] - inside, after - 1, after) % len(gaps)
-    return np.where(is_after, gaps[at], gaps[at - 1])
 
 
 def _side(drift: float) -> str:
@@ -200,7 +177,7 @@ def _check(  # noqa: PLR0917 - the words of a check, in their order
 ) -> Check:
     return Check(
         int(targets.onsets[at]),
-        float(targets.line_beats[at]),
+        float(targets.steps[at]),
         int(targets.played[at]),
         title,
         figure,

@@ -97,14 +97,23 @@ class Feel(StrEnum):
     STRAIGHT = "straight"
     TRIPLET = "triplet"
     DOTTED = "dotted"
+    QUINTUPLET = "quintuplet"
+    SEPTUPLET = "septuplet"
 
 
-LENGTH_OF = {Feel.STRAIGHT: 1.0, Feel.TRIPLET: 2.0 / 3.0, Feel.DOTTED: 1.5}
-DIVISIONS = (4, 8, 16, 32)
+LENGTH_OF = {
+    Feel.STRAIGHT: 1.0,
+    Feel.TRIPLET: 2.0 / 3.0,
+    Feel.DOTTED: 1.5,
+    Feel.QUINTUPLET: 4.0 / 5.0,
+    Feel.SEPTUPLET: 4.0 / 7.0,
+}
+"""Of the straight step: three, five or seven in the place of two, four and four."""
+DIVISIONS = (1, 2, 4, 8, 16, 32, 64)
 
 
 class Grid(Struct, frozen=True):
-    """Lines every 1/`division`, straight, triplet or dotted."""
+    """Lines every 1/`division`: straight, triplet, dotted, or five or seven in the place of four."""
 
     division: Annotated[int, Meta(ge=1, le=64)] = 16
     feel: Feel = Feel.STRAIGHT

@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from enum import StrEnum
 from functools import cached_property
+from itertools import pairwise
 from typing import Annotated
 
 import msgspec
@@ -13,7 +14,9 @@ from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import Grid, Metre, TempoMap
+from chronotome.session.groove import Groove, GrooveId
 from chronotome.session.limits import (
+    MOST_ONSETS,
     Beat,
     Channels,
     ContentHash,
@@ -26,6 +29,7 @@ from chronotome.session.limits import (
     Share,
     Strength,
 )
+from chronotome.session.lines import SwingOf
 from chronotome.session.memo import by_identity
 from chronotome.session.onsets import OnsetId, Onsets
 from chronotome.session.sift import USUAL_THRESHOLD, Sift
@@ -35,6 +39,8 @@ from chronotome.units import Frames
 TrackId = Id
 ClipId = Id
 MOST_FADE = 3600.0
+MOST_ROUNDS, MOST_SHIFT = 20, 40.0
+MOST_GROOVES, MOST_SPANS, MOST_VARIANTS = 1000, 10_000, 100
 Level = Annotated[float, Meta(ge=-90.0, le=12.0)]
 
 
@@ -61,11 +67,23 @@ class Recording(Struct, frozen=True):
     fit: Fit = Fit()
 
 
-class Touch(Struct, frozen=True):
-    """What a person changed of one hit: the beat it is tied to. Tighten's own places are derived."""
+class Alone(StrEnum):
+    """What becomes of a hit without a partner in the take that is matched."""
 
-    onset: OnsetId
-    beat: Beat
+    ALONG = "moves along"
+    LEFT = "left as played"
+    SILENT = "silent"
+
+
+class Match(Struct, frozen=True):
+    """Another track, whose hits are the lines: hits are paired in order."""
+
+    track: TrackId
+    within: Annotated[float, Meta(ge=5.0, le=500.0)] = 90.0
+    """Milliseconds beyond which two hits are no pair."""
+    alone: Alone = Alone.ALONG
+    said: Annotated[tuple[tuple[OnsetId, OnsetId | None], ...], Meta(max_length=MOST_ONSETS)] = ()
+    """Pairs set by hand: a hit, and its partner or None."""
 
 
 class TightenSettings(Struct, frozen=True):
@@ -80,6 +98,52 @@ class TightenSettings(Struct, frozen=True):
     """Milliseconds within which onsets are one stroke; less at fast grids."""
     catch: Share = 1.0
     """Of half a grid step: farther from its line than that nothing is pulled; 1 pulls all."""
+    swing_of: SwingOf = SwingOf.GRID
+    rounds: Annotated[int, Meta(ge=0, le=MOST_ROUNDS)] = 0
+    """How often what is left of the way was drawn in once more, by the same strength."""
+    groove: GrooveId = 0
+    """One of the session's grooves, or 0: the straight grid."""
+    timing: Annotated[float, Meta(ge=0.0, le=1.5)] = 1.0
+    """How much of the groove's offsets the lines have."""
+    scales: bool = False
+    """Whether the groove's offsets are the same share of a step at any tempo; else the same ms."""
+    shift: Annotated[float, Meta(ge=-MOST_SHIFT, le=MOST_SHIFT)] = 0.0
+    """Milliseconds by which all lines are later."""
+    loudness: Share = 0.0
+    """How far hits are drawn to the groove's loudness, or to an even one without a groove."""
+    match: Match | None = None
+    """Another take to follow, instead of the grid."""
+
+    @property
+    def pull(self) -> float:
+        """The share of the way to its line that a hit goes, all rounds together."""
+        return self.strength if not self.rounds else 1.0 - (1.0 - self.strength) ** (self.rounds + 1)
+
+
+class Touch(Struct, frozen=True):
+    """What a person changed of one hit. Tighten's own places are derived."""
+
+    onset: OnsetId
+    beat: Beat | None = None
+    """The beat it is tied to."""
+    recipe: TightenSettings | None = None
+    """A recipe of its own."""
+
+
+class RecipeSpan(Struct, frozen=True):
+    """From one beat to another hits have another recipe."""
+
+    start: Beat
+    end: Beat
+    recipe: TightenSettings
+
+
+class Variant(Struct, frozen=True):
+    """A track's recipe kept under a name, to compare."""
+
+    name: Name
+    recipe: TightenSettings
+    spans: Annotated[tuple[RecipeSpan, ...], Meta(max_length=MOST_SPANS)] = ()
 
 
 class Take(Struct, frozen=True):
@@ -189,6 +253,9 @@ class Track(Struct, frozen=True, dict=True):
     is_flipped: bool = False
     """Upside down, against another microphone that is."""
     size: TrackSize = TrackSize.USUAL
+    spans: Annotated[tuple[RecipeSpan, ...], Meta(max_length=MOST_SPANS)] = ()
+    """Spans with a recipe of their own, in order; they do not overlap."""
+    variants: Annotated[tuple[Variant, ...], Meta(max_length=MOST_VARIANTS)] = ()
 
     def clip(self, clip: ClipId) -> Clip:
         return next(each for each in self.clips if each.id == clip)
@@ -277,6 +344,7 @@ class Session(Struct, frozen=True):
     tracks: tuple[Track, ...] = ()
     lock_groups: tuple[LockGroup, ...] = ()
     sections: tuple[Section, ...] = ()
+    grooves: Annotated[tuple[Groove, ...], Meta(max_length=MOST_GROOVES)] = ()
     loop: Span | None = None
     is_looping: bool = False
     click: Click = Click()
@@ -293,6 +361,10 @@ class Session(Struct, frozen=True):
 
     def track(self, track: TrackId) -> Track:
         return next(each for each in self.tracks if each.id == track)
+
+    def groove(self, groove: GrooveId) -> Groove | None:
+        """None for 0, and for one that is gone."""
+        return next((each for each in self.grooves if each.id == groove), None)
 
     def group_of(self, track: TrackId) -> LockGroup | None:
         return next((group for group in self.lock_groups if track in group.tracks), None)
@@ -368,16 +440,20 @@ def check(session: Session) -> None:
     if len(set(contents)) != len(contents):
         raise ValueError("two recordings have the same content")
     ids = [track.id for track in session.tracks] + [clip.id for _, clip in session.clips]
+    ids += [groove.id for groove in session.grooves]
     groups = [clip.group for _, clip in session.clips]
     if len(set(ids)) != len(ids) or max((*ids, *groups), default=0) >= session.next_id:
-        raise ValueError("ids of tracks and clips must be unique, and they and groups below next_id")
+        raise ValueError("ids of tracks, clips and grooves must be unique, and they and groups below next_id")
     _check_clips(session)
     _check_names(session)
     spans = [(section.start, section.end) for section in session.sections]
     if session.loop is not None:
         spans.append((session.loop.start, session.loop.end))
+    spans += [(span.start, span.end) for track in session.tracks for span in track.spans]
     if any(end <= start for start, end in spans):
         raise ValueError("a span must end after it starts")
+    if any(after.start < span.end for track in session.tracks for span, after in pairwise(track.spans)):
+        raise ValueError("spans with a recipe of their own overlap")
 
 
 def _check_clips(session: Session) -> None:

@@ -15,6 +15,8 @@ from chronotome.session.memo import by_identity
 from chronotome.units import Frames
 
 OnsetId = Id
+UNMEASURED = -1000.0
+"""The level of an onset that nobody has measured yet."""
 T = TypeVar("T")
 
 
@@ -44,8 +46,8 @@ class Onsets(Struct, frozen=True, dict=True):
 
     Invariants: columns of equal length; `frames` strictly rising, at least 0, counted at the recording's own
     rate; ids unique and below `next_id`; strengths 0 to 100; bands 0 low, 1 mid, 2 high. `doubts` are the
-    expected errors of the frames in ms, and `locks` hold an onset where it is; both may be empty: no doubt,
-    nothing locked.
+    expected errors of the frames in ms, `locks` hold an onset where it is, `levels` are dB and `timbres` as
+    `dsp.hits` packs them. Each of these may be empty: no doubt, nothing locked, nothing measured.
     """
 
     ids: Annotated[tuple[OnsetId, ...], Meta(max_length=MOST_ONSETS)] = ()
@@ -56,10 +58,12 @@ class Onsets(Struct, frozen=True, dict=True):
     next_id: Id = 1
     doubts: tuple[Annotated[float, Meta(ge=0.0, le=1e5)], ...] = ()
     locks: tuple[bool, ...] = ()
+    levels: tuple[Annotated[float, Meta(ge=UNMEASURED, le=100.0)], ...] = ()
+    timbres: tuple[Annotated[int, Meta(ge=0, lt=1 << 48)], ...] = ()
 
     def __post_init__(self) -> None:
         columns = (self.ids, self.frames, self.strengths, self.bands, self.standings)
-        optional = (column for column in (self.doubts, self.locks) if column)
+        optional = (each for each in (self.doubts, self.locks, self.levels, self.timbres) if each)
         lengths = {len(column) for column in (*columns, *optional)}
         if len(lengths) != 1:
             raise ValueError(f"columns of onsets must be of one length, are {sorted(lengths)}")
@@ -99,6 +103,26 @@ class Onsets(Struct, frozen=True, dict=True):
     @cached_property
     def lock_array(self) -> NDArray[np.bool_]:
         return np.array(self.locks or np.zeros(len(self)), bool)
+
+    @cached_property
+    def level_array(self) -> NDArray[np.float64]:
+        """dB; NaN where it is not measured yet."""
+        levels = np.array(self.levels or np.full(len(self), UNMEASURED), np.float64)
+        return np.where(levels == UNMEASURED, np.nan, levels)
+
+    @cached_property
+    def timbre_array(self) -> Frames:
+        return np.array(self.timbres or np.zeros(len(self)), np.int64)
+
+    @property
+    def is_measured(self) -> bool:
+        """Whether level and timbre of each are known."""
+        return not len(self) or (len(self.levels) > 0 and UNMEASURED not in self.levels)
+
+    def measured(self, levels: NDArray[np.float64], timbres: NDArray[np.int64]) -> "Onsets":
+        """With the level and timbre of each."""
+        rounded = tuple(round(float(level), 1) for level in levels)
+        return msgspec.structs.replace(self, levels=rounded, timbres=tuple(timbres.tolist()))
 
     @cached_property
     def _places(self) -> dict[OnsetId, int]:
@@ -148,6 +172,8 @@ class Onsets(Struct, frozen=True, dict=True):
             self.next_id + count,
             merged(self.doubt_array.tolist(), (0.0,) * count),
             merged(self.lock_array.tolist(), (False,) * count),
+            merged(self.levels or (UNMEASURED,) * len(self), (UNMEASURED,) * count),
+            merged(self.timbre_array.tolist(), (0,) * count),
         )
 
     def added(self, frame: int, *, strength: float = 100.0, band: int = 1) -> "Onsets":
@@ -241,6 +267,8 @@ class Onsets(Struct, frozen=True, dict=True):
             self.next_id,
             left(self.doubts),
             left(self.locks),
+            left(self.levels),
+            left(self.timbres),
         )
 
 

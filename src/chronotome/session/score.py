@@ -1,6 +1,6 @@
 """What sounds where, as rows: the one thing that drawing, checking and rendering read."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property, lru_cache
 from typing import NamedTuple
 
@@ -10,6 +10,7 @@ from numpy.typing import NDArray
 from chronotome.dsp.stretch.segment import ENGINES, MoveBy
 from chronotome.session.anchors import Anchors
 from chronotome.session.limits import ContentHash
+from chronotome.session.loudness import hit_gains_of
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import LockGroup, Session, Take, Track
 from chronotome.session.tighten import Targets, targets_of
@@ -48,6 +49,8 @@ class Score:
     fade_in: Frames
     """Frames over which it comes in, within its length, as `fade_out`."""
     fade_out: Frames
+    loud: NDArray[np.float64]
+    """How loud each is in both channels; where it joins, its end leads to how loud the next is."""
     joins: NDArray[np.bool_]
     """Where True nothing is between this row and the next: its end leads into the attack that follows."""
     together: Together = ()
@@ -72,6 +75,16 @@ class Score:
         if self.gains is usual.gains and self.fade_in is self.fade_out is usual.nothing:
             return True
         return bool((self.gains == 1.0).all() and not self.fade_in.any() and not self.fade_out.any())
+
+    @cached_property
+    def is_even(self) -> bool:
+        """Whether every row is as loud as it was played."""
+        return self.loud is _usual(len(self)).loud or bool((self.loud == 1.0).all())
+
+    @cached_property
+    def loud_ends(self) -> NDArray[np.float64]:
+        """How loud each row is at its end: as the next one where it joins."""
+        return np.where(self.joins, np.append(self.loud[1:], self.loud[-1:]), self.loud)
 
     @cached_property
     def as_recorded(self) -> NDArray[np.bool_]:
@@ -113,7 +126,9 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
     is_alone = group is None or not ENGINES[guide.move_by].hears_together or _is_untouched(anchors)
     together = () if is_alone or group is None else _together(session, group, take, anchors.offset)
     targets = targets_of(session, guide, leading)
-    return _score(take, anchors, targets, session.rate, guide.move_by, together)
+    score = _score(take, anchors, targets, session.rate, guide.move_by, together)
+    gains = hit_gains_of(session, guide, leading)
+    return score if gains is None else _as_loud(score, targets, gains)
 
 
 @by_identity(MANY)
@@ -127,6 +142,20 @@ def _score(  # noqa: PLR0917 - found again by the identity of each
     if len(played):
         score.onset[:] = np.where(played[at] == start[:-1], targets.onsets[at], NO_HIT)
     return score if anchors.axis is None else mirrored(score, anchors.axis)
+
+
+@by_identity(MANY)
+def _as_loud(score: Score, targets: Targets, gains: NDArray[np.float64]) -> Score:
+    """Each row as loud as the hit that it begins with, or the last one before it."""
+    order = np.argsort(targets.onsets)
+    hits = score.onset != NO_HIT
+    found = np.searchsorted(targets.onsets[order], score.onset[hits])
+    rows = np.flatnonzero(hits)
+    if not len(rows):
+        return score
+    loud = 10 ** (gains[order[found]] / 20)
+    at = np.searchsorted(rows, np.arange(len(score)), side="right") - 1
+    return replace(score, loud=np.where(at >= 0, loud[np.maximum(at, 0)], 1.0))
 
 
 def joined(  # noqa: PLR0917 - what all rows have in common, and both columns of anchors
@@ -155,6 +184,7 @@ def joined(  # noqa: PLR0917 - what all rows have in common, and both columns of
         usual.is_reversed,
         usual.nothing,
         usual.nothing,
+        usual.loud,
         usual.joins,
         together,
     )
@@ -167,6 +197,7 @@ class _Usual(NamedTuple):
     gains: NDArray[np.float64]
     semitones: NDArray[np.float64]
     is_reversed: NDArray[np.bool_]
+    loud: NDArray[np.float64]
     joins: NDArray[np.bool_]
 
 
@@ -179,6 +210,7 @@ def _usual(count: int) -> _Usual:
         np.ones((count, 2)),
         np.zeros(count),
         np.zeros(count, np.bool_),
+        np.ones(count),
         joins,
     )
     for column in made:
@@ -205,6 +237,7 @@ def mirrored(score: Score, axis: int) -> Score:
         ~score.is_reversed[order],
         score.fade_out[order],
         score.fade_in[order],
+        score.loud[order],
         score.joins[order],
         score.together,
     )

@@ -1,8 +1,10 @@
 """Onsets + grid + settings -> targets: computed, never baked."""
 
-from dataclasses import dataclass
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
 from enum import IntEnum
-from functools import cached_property
+from functools import cached_property, lru_cache
+from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -10,9 +12,23 @@ from numpy.typing import NDArray
 from chronotome.session.counting import counted_of
 from chronotome.session.fitted import Fitted
 from chronotome.session.follow import fitted_of
-from chronotome.session.grid import Grid, Metre, TempoMap, nearest_lines
+from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.groove import Groove
+from chronotome.session.lines import Ruling, lines_over, same
+from chronotome.session.match import Heard, Pairs, paired
 from chronotome.session.memo import MANY, by_identity
-from chronotome.session.model import Recording, Session, Take, TightenSettings, Track
+from chronotome.session.model import (
+    Alone,
+    RecipeSpan,
+    Recording,
+    Session,
+    Take,
+    TightenSettings,
+    Touch,
+    Track,
+    TrackId,
+)
+from chronotome.session.onsets import OnsetId, Onsets
 from chronotome.session.strokes import SHARE_OF_STEP, Strokes, strokes_of
 from chronotome.units import BeatArray, Frames, at_other_rate, frames_at
 
@@ -22,6 +38,8 @@ ON_LINE_MS = 10.0
 FAR_MS = 20.0
 AS_NEAR_MS = 2.0
 """Strokes as near to a line as that are equally near: the stronger takes it."""
+ON_STEP = 1e-6
+"""Beats."""
 
 
 class Reason(IntEnum):
@@ -61,10 +79,17 @@ class Targets:
     fitted_beats: BeatArray
     line: Frames
     line_beats: BeatArray
+    steps: BeatArray
+    """Where the lines would be on the straight grid: what a place is called."""
+    other: BeatArray
+    """The line that comes next on the side on which a hit is."""
+    other_steps: BeatArray
     target: Frames
     reasons: NDArray[np.int64]
     strokes: NDArray[np.int64]
     """The stroke that each belongs to, counted from 0."""
+    recipe: NDArray[np.int64]
+    """The number of the recipe (`recipes_of`) that holds for each."""
     rate: int
 
     @property
@@ -125,13 +150,123 @@ def _spread(drift: NDArray[np.float64]) -> float:
     return float(np.sqrt(np.mean(drift**2))) if len(drift) else 0.0
 
 
+class Reach(NamedTuple):
+    """Which ruling holds where: the first everywhere, others in spans of beats, others for single hits."""
+
+    rulings: tuple[Ruling, ...]
+    spans: tuple[tuple[float, float], ...] = ()
+    """Of the second ruling on, one each, in order."""
+    hits: tuple[tuple[OnsetId, int], ...] = ()
+    """Hits, each with the number of its ruling."""
+
+
+@dataclass(frozen=True, eq=False)
+class Recipes:
+    """The recipes of a take, the usual one first, and which of them holds where."""
+
+    every: tuple[TightenSettings, ...]
+    reach: Reach
+
+
+@lru_cache(maxsize=256)
+def _same_reach(reach: Reach) -> Reach:
+    """One object for equal ones: lines are found again while other settings are changed."""
+    return reach
+
+
+def ruling_of(recipe: TightenSettings, grooves: Sequence[Groove]) -> Ruling:
+    """Where the lines of a recipe are."""
+    groove = next((each for each in grooves if each.id == recipe.groove), None) if recipe.groove else None
+    swing = (recipe.grid, recipe.swing, recipe.swing_of)
+    return same(Ruling(*swing, groove, recipe.timing, recipe.scales, recipe.shift))
+
+
+def recipes_of(session: Session, track: Track, take: Take) -> Recipes:
+    """What a take of this track is tightened by: its own recipe or its track's, spans', single hits'."""
+    return _recipes(track.recipe_of(take), track.spans, take.touches, session.grooves)
+
+
+@by_identity(MANY)
+def _recipes(
+    usual: TightenSettings,
+    spans: tuple[RecipeSpan, ...],
+    touches: tuple[Touch, ...],
+    grooves: tuple[Groove, ...],
+) -> Recipes:
+    every = [usual, *(span.recipe for span in spans)]
+    hits, known = list[tuple[OnsetId, int]](), dict[TightenSettings, int]()
+    for touch in touches:
+        if touch.recipe is not None:
+            if touch.recipe not in known:
+                known[touch.recipe] = len(every)
+                every.append(touch.recipe)
+            hits.append((touch.onset, known[touch.recipe]))
+    bounds = tuple((span.start, span.end) for span in spans)
+    rulings = tuple(ruling_of(each, grooves) for each in every)
+    return Recipes(tuple(every), _same_reach(Reach(rulings, bounds, tuple(hits))))
+
+
 def targets_of(session: Session, track: Track, take: Take) -> Targets:
-    """Targets of a take by its own onsets, and its own recipe or its track's."""
+    """Targets of a take by its own onsets, and the recipes that hold where they are."""
     recording = session.recording_of(take)
     counts = counted_of(session, take)
     fitted = fitted_of(session, track, take)
-    recipe = track.recipe_of(take)
-    return _targets(take, recording, counts, recipe, session.tempo, session.metre, session.rate, fitted)
+    recipes = recipes_of(session, track, take)
+    clock = session.tempo, session.metre, session.rate
+    pairs = pairs_of(session, track, take)
+    return _targets(take, recording, counts, recipes, *clock, fitted, pairs)
+
+
+def pairs_of(session: Session, track: Track, take: Take) -> Pairs | None:
+    """The hits of a take paired with those of the take that it is matched to; None where it is to none.
+
+    The other's hits are where it is heard. What goes round in a circle is matched to nothing.
+    """
+    matches = [each.match for each in recipes_of(session, track, take).every if each.match is not None]
+    if not matches or _goes_round(session, track.id, matches[0].track):
+        return None
+    match, rate = matches[0], session.rate
+    other = next(each for each in session.tracks if each.id == match.track)
+    guide = session.track(session.guide_of(other.id))
+    beside = session.beside(guide, take)
+    if beside is None:
+        return None
+    fit = fitted_of(session, track, take)
+    recording, counts = session.recording_of(take), counted_of(session, take)
+    places = _places(recording, counts, take.source_start, take.start, rate, fit)
+    theirs = targets_of(session, guide, beside)
+    own = _heard(recording.onsets, places.chosen, places.fitted)
+    return paired(own, _heard_of(session.recording_of(beside), theirs), match.within, rate, match.said)
+
+
+def _goes_round(session: Session, track: TrackId, other: TrackId) -> bool:
+    """Whether a track would be matched to itself, be it by way of others; or to one that is not there."""
+    known = {each.id: each for each in session.tracks}
+    seen = {session.guide_of(track)}
+    while other in known:
+        other = session.guide_of(other)
+        if other in seen:
+            return True
+        seen.add(other)
+        recipes = (known[other].tighten, *(take.tighten for take in known[other].takes if take.tighten))
+        recipes = (*recipes, *(span.recipe for span in known[other].spans))
+        following = [each.match.track for each in recipes if each.match is not None]
+        if not following:
+            return False
+        other = following[0]
+    return True
+
+
+@by_identity(64)
+def _heard(onsets: Onsets, chosen: Frames, frames: Frames) -> Heard:
+    traits = onsets.level_array[chosen], onsets.timbre_array[chosen]
+    return Heard(onsets.id_array[chosen], frames, *traits)
+
+
+@by_identity(64)
+def _heard_of(recording: Recording, targets: Targets) -> Heard:
+    at = np.flatnonzero(np.isin(recording.onsets.id_array, targets.onsets))
+    return _heard(recording.onsets, at, targets.target)
 
 
 @by_identity(MANY)
@@ -139,17 +274,20 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     take: Take,
     recording: Recording,
     counts: NDArray[np.bool_],
-    settings: TightenSettings,
+    recipes: Recipes,
     tempo: TempoMap,
     metre: Metre,
     rate: int,
     fit: Fitted | None,
+    pairs: Pairs | None,
 ) -> Targets:
     places = _places(recording, counts, take.source_start, take.start, rate, fit)
-    lined = _lined(places, settings.grid, settings.swing, tempo, metre, rate)
+    lined = _lined(places, recording.onsets, recipes.reach, tempo, metre, rate)
+    if pairs is not None:
+        lined = _matched(lined, pairs, _matching(recipes), tempo, rate)
     hits = _hits(take, recording, places, lined, tempo, rate)
-    strokes = _strokes(places, recording, settings.stroke, settings.grid, tempo, rate)
-    moves = _moves(hits, strokes, settings, _Scale(rate, _shortest_step(settings, tempo)))
+    strokes = _strokes(places, recording, lined, _windows(recipes, tempo), rate)
+    moves = _moves(hits, strokes, _Asked.of(recipes, lined.recipe, tempo, rate), _Scale(rate))
     landed = _in_order(
         places.fitted,
         np.rint(moves.target).astype(np.int64),
@@ -164,9 +302,13 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
         lined.beats,
         lined.line_frames,
         lined.lines,
+        lined.steps,
+        lined.other,
+        lined.other_steps,
         landed,
         moves.reasons,
         strokes.of,
+        lined.recipe,
         rate,
     )
 
@@ -204,30 +346,125 @@ def _places(  # noqa: PLR0917 - found again by the identity of each
 
 @dataclass(frozen=True, eq=False)
 class _Lined:
-    """Hits after the fit in beats, and their lines in beats and in frames of the session."""
+    """Hits after the fit in beats, and their lines: straight, as the recipe has them, in frames."""
 
     beats: BeatArray
+    steps: BeatArray
     lines: BeatArray
+    other: BeatArray
+    other_steps: BeatArray
     line_frames: Frames
+    recipe: NDArray[np.int64]
+    """The number of the recipe that holds for each."""
+    has_line: NDArray[np.bool_]
+    stays: NDArray[np.bool_]
+    """Without a line, and not carried along either."""
 
 
 @by_identity(MANY)
 def _lined(  # noqa: PLR0917 - found again by the identity of each
-    places: _Places, grid: Grid, swing: float, tempo: TempoMap, metre: Metre, rate: int
+    places: _Places, onsets: Onsets, reach: Reach, tempo: TempoMap, metre: Metre, rate: int
 ) -> _Lined:
     beats = tempo.beats_at(places.fitted / rate)
-    lines = nearest_lines(beats, grid, metre, swing)
-    return _Lined(beats, lines, frames_at(tempo.seconds_at(lines), rate))
+    steps, lines, other, other_steps = np.zeros((4, len(beats)))
+    recipe = np.zeros(len(beats), np.int64)
+
+    def rule(which: NDArray[np.bool_], number: int, start: float = -np.inf, end: float = np.inf) -> None:
+        """Give hits the lines of a ruling, where these are within the span."""
+        at = np.flatnonzero(which)
+        if not len(at):
+            return
+        first, last = float(beats[at].min()), float(beats[at].max())
+        found = lines_over(first, last, reach.rulings[number], metre, tempo)
+        near = found.nearest(beats[at])
+        inside = (found.steps[near] >= start - ON_STEP) & (found.steps[near] < end - ON_STEP)
+        at, near = at[inside], near[inside]
+        steps[at], lines[at] = found.steps[near], found.beats[near]
+        beside = near + np.where(beats[at] > found.beats[near], 1, -1)
+        other[at], other_steps[at] = found.beats[beside], found.steps[beside]
+        recipe[at] = number
+
+    rule(np.ones(len(beats), bool), 0)
+    for number, (start, end) in enumerate(reach.spans, 1):
+        rule((beats > start - metre.bar) & (beats < end + metre.bar), number, start, end)
+    ids = onsets.id_array[places.chosen]
+    for number in sorted({number for _, number in reach.hits}):
+        rule(np.isin(ids, [onset for onset, each in reach.hits if each == number]), number)
+    return _Lined(
+        beats,
+        steps,
+        lines,
+        other,
+        other_steps,
+        frames_at(tempo.seconds_at(lines), rate),
+        recipe,
+        np.ones(len(beats), bool),
+        np.zeros(len(beats), bool),
+    )
+
+
+@lru_cache(maxsize=64)
+def _same_flags(flags: tuple[Alone | None, ...]) -> tuple[Alone | None, ...]:
+    return flags
+
+
+def _matching(recipes: Recipes) -> tuple[Alone | None, ...]:
+    """Which recipes follow another take, and what they do with hits alone."""
+    return _same_flags(tuple(each.match.alone if each.match is not None else None for each in recipes.every))
 
 
 @by_identity(MANY)
-def _strokes(  # noqa: PLR0917 - found again by the identity of each
-    places: _Places, recording: Recording, stroke: float, grid: Grid, tempo: TempoMap, rate: int
+def _matched(
+    lined: _Lined, pairs: Pairs, matching: tuple[Alone | None, ...], tempo: TempoMap, rate: int
+) -> _Lined:
+    """With the other take's hits for lines, where a recipe says so; a hit alone has no line."""
+    follows = np.array([each is not None for each in matching])[lined.recipe]
+    is_left = np.array([each is Alone.LEFT for each in matching])[lined.recipe]
+    partner = follows & pairs.is_paired
+    places = np.zeros(len(lined.beats), np.int64)
+    places[partner] = pairs.other.frames[pairs.partner[partner]]
+    beats = tempo.beats_at(places / rate)
+    lines = np.where(partner, beats, np.where(follows, lined.beats, lined.lines))
+    frames = np.where(partner, places, np.where(follows, pairs.own.frames, lined.line_frames))
+    return replace(
+        lined,
+        lines=lines,
+        other=np.where(follows, np.inf, lined.other),
+        line_frames=frames,
+        has_line=~follows | partner,
+        stays=follows & ~partner & is_left,
+    )
+
+
+def _windows(recipes: Recipes, tempo: TempoMap) -> tuple[float, ...]:
+    """Seconds within which onsets are one stroke, by each recipe: less where its grid is fast."""
+    return _same_windows(
+        tuple(min(each.stroke / 1000, SHARE_OF_STEP * _shortest_step(each, tempo)) for each in recipes.every)
+    )
+
+
+@lru_cache(maxsize=256)
+def _same_windows(windows: tuple[float, ...]) -> tuple[float, ...]:
+    return windows
+
+
+@by_identity(MANY)
+def _strokes(
+    places: _Places, recording: Recording, lined: _Lined, windows: tuple[float, ...], rate: int
 ) -> Strokes:
-    """Onsets that are one stroke: within `stroke` ms, and less where the grid is fast."""
-    step = grid.step * 60 / max(change.beats_per_minute for change in tempo.changes)
-    within = min(stroke / 1000, SHARE_OF_STEP * step) * rate
-    return strokes_of(places.fitted, recording.onsets.strength_array[places.chosen], within)
+    """Onsets that are one stroke, each by the window of its recipe."""
+    strengths = recording.onsets.strength_array[places.chosen]
+    if len(set(windows)) == 1 or not lined.recipe.any():
+        return strokes_of(places.fitted, strengths, windows[0] * rate)
+    within = np.array(windows)[lined.recipe] * rate
+    starts = np.flatnonzero(np.diff(within, prepend=-1.0))
+    of, leaders, count = [], [], 0
+    for start, end in zip(starts.tolist(), [*starts[1:].tolist(), len(within)], strict=True):
+        part = strokes_of(places.fitted[start:end], strengths[start:end], float(within[start]))
+        of.append(part.of + count)
+        leaders.append(part.leaders + start)
+        count += len(part)
+    return Strokes(np.concatenate(of), np.concatenate(leaders))
 
 
 def _shortest_step(settings: TightenSettings, tempo: TempoMap) -> float:
@@ -237,13 +474,35 @@ def _shortest_step(settings: TightenSettings, tempo: TempoMap) -> float:
 
 @dataclass(frozen=True)
 class _Scale:
-    """Frames per second, and seconds from line to line."""
+    """Frames per second."""
 
     rate: int
-    step: float
 
     def frames(self, milliseconds: float) -> float:
         return milliseconds * self.rate / 1000.0
+
+
+@dataclass(frozen=True, eq=False)
+class _Asked:
+    """What the recipe of each hit says, in frames."""
+
+    pull: NDArray[np.float64]
+    alone: NDArray[np.float64]
+    catch: NDArray[np.float64]
+    """Frames from its line beyond which a hit is not pulled."""
+
+    @staticmethod
+    def of(recipes: Recipes, recipe: NDArray[np.int64], tempo: TempoMap, rate: int) -> "_Asked":
+        every = recipes.every
+        pull = np.array([each.pull for each in every])
+        alone = np.array([each.leave_alone * rate / 1000.0 for each in every])
+        catch = np.array(
+            [
+                np.inf if each.catch >= 1 else 0.5 * each.catch * _shortest_step(each, tempo) * rate
+                for each in every
+            ]
+        )
+        return _Asked(pull[recipe], alone[recipe], catch[recipe])
 
 
 @dataclass(frozen=True, eq=False)
@@ -258,6 +517,8 @@ class _Hits:
     strengths: NDArray[np.float64]
     asked: NDArray[np.float64]
     by_hand: NDArray[np.bool_]
+    has_line: NDArray[np.bool_]
+    stays: NDArray[np.bool_]
 
 
 @by_identity(MANY)
@@ -265,7 +526,7 @@ def _hits(  # noqa: PLR0917 - found again by the identity of each
     take: Take, recording: Recording, places: _Places, lined: _Lined, tempo: TempoMap, rate: int
 ) -> _Hits:
     ids = recording.onsets.id_array[places.chosen]
-    hand = {marker.onset: marker.beat for marker in take.touches}
+    hand = {touch.onset: touch.beat for touch in take.touches if touch.beat is not None}
     by_hand = np.isin(ids, list(hand)) if hand else np.zeros(len(ids), bool)
     asked = np.full(len(ids), np.nan)
     if by_hand.any():
@@ -273,7 +534,17 @@ def _hits(  # noqa: PLR0917 - found again by the identity of each
         asked[by_hand] = np.rint(tempo.seconds_at(wanted) * rate)
     away = (places.fitted - lined.line_frames).astype(np.float64)
     strengths = recording.onsets.strength_array[places.chosen]
-    return _Hits(ids, places.fitted, lined.lines, away, strengths, asked, by_hand)
+    return _Hits(
+        ids,
+        places.fitted,
+        lined.lines,
+        away,
+        strengths,
+        asked,
+        by_hand,
+        lined.has_line,
+        lined.stays,
+    )
 
 
 @dataclass(frozen=True, eq=False)
@@ -282,7 +553,7 @@ class _Moves:
     reasons: NDArray[np.int64]
 
 
-def _moves(hits: _Hits, strokes: Strokes, settings: TightenSettings, scale: _Scale) -> _Moves:
+def _moves(hits: _Hits, strokes: Strokes, asked: _Asked, scale: _Scale) -> _Moves:
     """Where each hit goes: strokes first, then lines, then what lies between.
 
     The nearest stroke takes a line; the others move by what their neighbours move, never farther from their
@@ -290,10 +561,12 @@ def _moves(hits: _Hits, strokes: Strokes, settings: TightenSettings, scale: _Sca
     """
     away, by_hand = hits.away, hits.by_hand
     leader = strokes.leaders[strokes.of]
-    alone = (np.abs(away) <= scale.frames(settings.leave_alone)) & ~by_hand
-    low, high = _allowed(away, alone, by_hand, strokes, scale)
-    takes = _takers(hits, strokes, scale, settings.catch) & ~by_hand[strokes.leaders]
-    wanted = -settings.strength * away[strokes.leaders]
+    alone = (((np.abs(away) <= asked.alone) & hits.has_line) | hits.stays) & ~by_hand
+    low, high = _allowed(away, alone, by_hand | ~hits.has_line, strokes, scale)
+    near = np.abs(away[strokes.leaders]) <= asked.catch[strokes.leaders]
+    near &= hits.has_line[strokes.leaders]
+    takes = _nearest(hits, strokes, scale.rate) & near & ~by_hand[strokes.leaders]
+    wanted = -asked.pull[strokes.leaders] * away[strokes.leaders]
     held = by_hand[strokes.leaders]
     wanted[held] = (hits.asked - hits.fitted)[strokes.leaders[held]]
     moves = np.where(held, wanted, np.clip(wanted, low, high))
@@ -327,14 +600,6 @@ def _allowed(
 def _least(strokes: Strokes, values: NDArray[np.float64]) -> NDArray[np.float64]:
     """The highest value of each stroke's hits."""
     return np.asarray(np.maximum.reduceat(values, strokes.firsts)) if len(values) else values
-
-
-def _takers(hits: _Hits, strokes: Strokes, scale: _Scale, catch: float) -> NDArray[np.bool_]:
-    """Which strokes take their line: the nearest of each that is near enough."""
-    takes = _nearest(hits, strokes, scale.rate)
-    if catch >= 1:
-        return takes
-    return takes & (np.abs(hits.away[strokes.leaders]) <= 0.5 * catch * scale.step * scale.rate)
 
 
 @by_identity(MANY)
@@ -371,8 +636,9 @@ def _between(
 @by_identity(MANY)
 def _over_the_line(hits: _Hits, strokes: Strokes) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
     """How far each stroke may move until one of its hits is as far from its line on the other side."""
-    low = _least(strokes, np.where(hits.away > 0, -2 * hits.away, 0.0))
-    return low, -_least(strokes, np.where(hits.away < 0, 2 * hits.away, 0.0))
+    free = np.where(hits.has_line, 0.0, np.inf)
+    low = _least(strokes, np.where(hits.away > 0, -2 * hits.away, -free))
+    return low, -_least(strokes, np.where(hits.away < 0, 2 * hits.away, -free))
 
 
 def _in_order(played: Frames, target: Frames, by_hand: NDArray[np.bool_], apart: int) -> Frames:

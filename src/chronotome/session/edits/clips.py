@@ -264,7 +264,9 @@ def _moved(session: Session, take: Take, by: int) -> Take:
 
 
 def _later(take: Take, beats: float) -> tuple[Touch, ...]:
-    return tuple(replace(touch, beat=touch.beat + beats) for touch in take.touches)
+    return tuple(
+        touch if touch.beat is None else replace(touch, beat=touch.beat + beats) for touch in take.touches
+    )
 
 
 def copy(session: Session, clips: Sequence[Place], by: int, to: TrackId | None = None) -> Session:

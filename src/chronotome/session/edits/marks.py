@@ -115,7 +115,12 @@ def correct_onsets(
     for touch in take.touches:
         place = before.onsets.place_of(touch.onset)
         at = after.onsets.place_of(touch.onset)
-        if place is None or at is None or before.onsets.frames[place] == after.onsets.frames[at]:
+        if (
+            touch.beat is None
+            or place is None
+            or at is None
+            or before.onsets.frames[place] == after.onsets.frames[at]
+        ):
             continue
         source = after.onsets.frames[at] * session.rate / before.rate
         landed = float(anchors.landed_at(np.array([source]))[0])

@@ -3,6 +3,7 @@
 from collections.abc import Callable
 
 from chronotome.dsp.bands import Material
+from chronotome.dsp.hits import HitTraits
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.fit import Measured
 from chronotome.session.limits import ContentHash
@@ -60,6 +61,17 @@ def set_analysis(
         return replace(
             old, onsets=onsets, measured=measured, is_analysed=True, material=material or old.material
         )
+
+    return with_recording(session, content, change)
+
+
+def set_traits(session: Session, content: ContentHash, onsets: Onsets, traits: HitTraits) -> Session:
+    """Keep how loud the hits are, where they are still those that were measured."""
+
+    def change(old: Recording) -> Recording:
+        if old.onsets.ids != onsets.ids or old.onsets.frames != onsets.frames:
+            return old
+        return replace(old, onsets=old.onsets.measured(traits.levels, traits.timbres))
 
     return with_recording(session, content, change)
 

@@ -1,21 +1,66 @@
-"""Edits of Tighten: its settings, and hits moved by hand."""
+"""Edits of Tighten: recipes of tracks, takes, spans and hits, variants, and hits moved by hand."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Collection, Iterable
+from dataclasses import dataclass
 
-from chronotome.session.edits.tracks import with_takes, with_track
+from chronotome.session.edits.tracks import changed, with_takes, with_track
 from chronotome.session.model import (
+    MOST_ROUNDS,
     ClipId,
+    RecipeSpan,
     Session,
     Take,
     TightenSettings,
     Touch,
     Track,
     TrackId,
+    Variant,
     replace,
 )
 from chronotome.session.onsets import OnsetId
 
 TakeChange = Callable[[Take], Take]
+
+
+@dataclass(frozen=True)
+class Scope:
+    """What a recipe is for: a span of beats, chosen hits, or all of a track where it is neither."""
+
+    span: tuple[float, float] | None = None
+    hits: tuple[OnsetId, ...] = ()
+
+
+ALL = Scope()
+
+
+def recipe_for(track: Track, take: Take | None, scope: Scope) -> TightenSettings:
+    """The recipe that holds there: of a span or hit that has none of its own, what it would begin with."""
+    usual = track.tighten if take is None else track.recipe_of(take)
+    if scope.hits and take is not None:
+        touches = (take.touch_of(onset) for onset in scope.hits)
+        return next((each.recipe for each in touches if each is not None and each.recipe), usual)
+    if scope.span is not None:
+        start, end = scope.span
+        return next((each.recipe for each in track.spans if each.start < end and each.end > start), usual)
+    return usual
+
+
+def set_recipe(
+    session: Session, track: TrackId, take: Take | None, scope: Scope, **values: object
+) -> Session:
+    """Change a recipe: of hits or a span, which get one of their own; of the take that has one, or the track.
+
+    `track` is the one that leads, where others are locked to it.
+    """
+    if scope.hits and take is not None:
+        return _set_of_hits(session, track, take, scope.hits, values)
+    if scope.span is not None:
+        return with_track(session, track, lambda old: _with_span(old, take, scope, values))
+    recipe = None if take is None else take.tighten
+    if take is None or recipe is None:
+        return set_tighten(session, track, **values)
+    new = _changed(recipe, values)
+    return session if new is recipe else with_track(session, track, lambda old: _with_recipe(old, take, new))
 
 
 def set_tighten(session: Session, track: TrackId, **values: object) -> Session:
@@ -28,19 +73,83 @@ def set_tighten(session: Session, track: TrackId, **values: object) -> Session:
     return with_track(session, session.guide_of(track), change)
 
 
-def set_recipe(session: Session, track: TrackId, take: Take | None, **values: object) -> Session:
-    """The same for a take: its own settings where it has such, else its track's."""
-    recipe = None if take is None else take.tighten
-    if take is None or recipe is None:
-        return set_tighten(session, track, **values)
-    new = _changed(recipe, values)
-    return session if new is recipe else with_track(session, track, lambda old: _with_recipe(old, take, new))
-
-
 def _changed(recipe: TightenSettings, values: dict[str, object]) -> TightenSettings:
     if all(getattr(recipe, name) == value for name, value in values.items()):
         return recipe
     return replace(recipe, **values)
+
+
+def _with_span(track: Track, take: Take | None, scope: Scope, values: dict[str, object]) -> Track:
+    start, end = scope.span or (0.0, 0.0)
+    recipe = _changed(recipe_for(track, take, scope), values)
+    return changed(track, spans=_with_spans(track.spans, [RecipeSpan(start, end, recipe)]))
+
+
+def _with_spans(spans: Iterable[RecipeSpan], new: Collection[RecipeSpan]) -> tuple[RecipeSpan, ...]:
+    """New spans over those that were there: what is under them is cut away."""
+    left = list(spans)
+    for over in new:
+        parts = []
+        for each in left:
+            if each.start < over.start:
+                parts.append(replace(each, end=min(each.end, over.start)))
+            if each.end > over.end:
+                parts.append(replace(each, start=max(each.start, over.end)))
+        left = [each for each in parts if each.end > each.start]
+    return tuple(sorted([*left, *new], key=lambda each: each.start))
+
+
+def clear_span(session: Session, track: TrackId, start: float, end: float) -> Session:
+    """Nothing between two beats has a recipe of its own any more, hits neither."""
+
+    def change(old: Track) -> Track:
+        kept = tuple(each for each in old.spans if each.end <= start or each.start >= end)
+        return changed(old, spans=kept)
+
+    return with_track(session, track, change)
+
+
+def clear_hits(session: Session, track: TrackId, take: Take, onsets: Iterable[OnsetId]) -> Session:
+    """Hits have no recipe of their own any more."""
+    gone = set(onsets)
+
+    def change(old: Take) -> Take:
+        return _touched(old, {touch.onset: _without_recipe for touch in old.touches if touch.onset in gone})
+
+    return _with_this(session, track, take, change)
+
+
+def _without_recipe(touch: Touch) -> Touch:
+    return replace(touch, recipe=None)
+
+
+def _set_of_hits(
+    session: Session, track: TrackId, take: Take, hits: Iterable[OnsetId], values: dict[str, object]
+) -> Session:
+    usual = session.track(track).recipe_of(take)
+
+    def change(touch: Touch) -> Touch:
+        recipe = _changed(touch.recipe or usual, values)
+        return touch if recipe is touch.recipe else replace(touch, recipe=recipe)
+
+    return _with_this(session, track, take, lambda old: _touched(old, dict.fromkeys(hits, change)))
+
+
+def _touched(take: Take, changes: dict[OnsetId, Callable[[Touch], Touch]]) -> Take:
+    """A take with what was changed of some hits changed again; what says nothing any more is gone."""
+    known = {touch.onset: touch for touch in take.touches}
+    for onset, change in changes.items():
+        known[onset] = change(known.get(onset, Touch(onset)))
+    kept = tuple(known[onset] for onset in sorted(known) if known[onset] != Touch(onset))
+    return take if kept == take.touches else replace(take, touches=kept)
+
+
+def once_more(
+    session: Session, track: TrackId, take: Take | None, scope: Scope = ALL, by: int = 1
+) -> Session:
+    """Come closer by the same share of what is left, or take that back in steps."""
+    rounds = recipe_for(session.track(track), take, scope).rounds + by
+    return set_recipe(session, track, take, scope, rounds=min(MOST_ROUNDS, max(0, rounds)))
 
 
 def set_own_recipe(session: Session, track: TrackId, take: Take, *, is_own: bool) -> Session:
@@ -54,27 +163,64 @@ def _with_recipe(track: Track, take: Take, recipe: TightenSettings | None) -> Tr
     return with_takes(track, lambda each: replace(each, tighten=recipe) if each is take else each)
 
 
+def keep_variant(session: Session, track: TrackId, name: str) -> Session:
+    """Keep a track's recipe and its spans under a name; what had the name is replaced."""
+
+    def change(old: Track) -> Track:
+        new = Variant(name, old.tighten, old.spans)
+        others = [each for each in old.variants if each.name != name]
+        if len(others) == len(old.variants):
+            return replace(old, variants=(*old.variants, new))
+        return changed(old, variants=tuple(new if each.name == name else each for each in old.variants))
+
+    return with_track(session, track, change)
+
+
+def use_variant(session: Session, track: TrackId, name: str) -> Session:
+    """Tighten by a recipe that was kept."""
+
+    def change(old: Track) -> Track:
+        kept = next((each for each in old.variants if each.name == name), None)
+        return old if kept is None else changed(old, tighten=kept.recipe, spans=kept.spans)
+
+    return with_track(session, track, change)
+
+
+def remove_variant(session: Session, track: TrackId, name: str) -> Session:
+    def change(old: Track) -> Track:
+        return changed(old, variants=tuple(each for each in old.variants if each.name != name))
+
+    return with_track(session, track, change)
+
+
 def move_hit(session: Session, track: TrackId, clip: ClipId, onset: OnsetId, beat: float) -> Session:
     """Put a hit at a beat by hand; it stays there when the rest is computed again."""
+    return move_hits(session, track, clip, {onset: beat})
 
-    def place(old: Take) -> Take:
-        touch = Touch(onset, beat)
-        if old.touch_of(onset) == touch:
-            return old
-        others = [each for each in old.touches if each.onset != onset]
-        return replace(old, touches=tuple(sorted([*others, touch], key=lambda each: each.onset)))
 
-    return _with_take(session, track, clip, place)
+def move_hits(session: Session, track: TrackId, clip: ClipId, beats: dict[OnsetId, float]) -> Session:
+    """Put hits at beats by hand."""
+
+    def at(beat: float) -> Callable[[Touch], Touch]:
+        return lambda touch: replace(touch, beat=beat)
+
+    changes = {onset: at(beat) for onset, beat in beats.items()}
+    return _with_take(session, track, clip, lambda old: _touched(old, changes))
 
 
 def reset_hit(session: Session, track: TrackId, clip: ClipId, onset: OnsetId) -> Session:
     """Take back what was set by hand for one hit."""
+    return reset_some(session, track, clip, [onset])
 
-    def release(old: Take) -> Take:
-        kept = tuple(each for each in old.touches if each.onset != onset)
-        return old if len(kept) == len(old.touches) else replace(old, touches=kept)
 
-    return _with_take(session, track, clip, release)
+def reset_some(session: Session, track: TrackId, clip: ClipId, onsets: Iterable[OnsetId]) -> Session:
+    """Take back what was set by hand for some hits."""
+    return _with_take(
+        session,
+        track,
+        clip,
+        lambda old: _touched(old, dict.fromkeys(onsets, lambda touch: Touch(touch.onset))),
+    )
 
 
 def reset_hits(session: Session, track: TrackId) -> Session:
@@ -88,9 +234,10 @@ def reset_hits(session: Session, track: TrackId) -> Session:
 
 def _with_take(session: Session, track: TrackId, clip: ClipId, change: TakeChange) -> Session:
     """A clip's take changed, and that of all its other parts with it."""
+    return _with_this(session, track, session.track(track).clip(clip).take, change)
 
-    def change_track(old: Track) -> Track:
-        take = old.clip(clip).take
-        return with_takes(old, lambda each: change(each) if each is take else each)
 
-    return with_track(session, track, change_track)
+def _with_this(session: Session, track: TrackId, take: Take, change: TakeChange) -> Session:
+    return with_track(
+        session, track, lambda old: with_takes(old, lambda each: change(each) if each is take else each)
+    )

@@ -6,7 +6,7 @@ from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from chronotome.dsp.stretch.segment import MoveBy
 from chronotome.session.checks import NOTHING, Check, checks_of
-from chronotome.session.edits.tightening import set_recipe
+from chronotome.session.edits.tightening import ALL, set_recipe
 from chronotome.session.edits.tracks import set_move_by
 from chronotome.session.grid import DIVISIONS, Feel, Grid, bar_lines, position_words
 from chronotome.session.model import Session, Take, Track, replace
@@ -157,7 +157,9 @@ class TightenTray(Tray):
 
     def _set(self, session: Session, **values: object) -> Session:
         guide = self._guide
-        return session if guide is None else set_recipe(session, guide.id, self._leading(session), **values)
+        return (
+            session if guide is None else set_recipe(session, guide.id, self._leading(session), ALL, **values)
+        )
 
     def _leading(self, session: Session) -> Take | None:
         """The take that is worked on, as it is in that session: the one that leads it, where it is led."""

@@ -204,7 +204,7 @@ class WaveLane(ClipLane):
             self._paint_ticks(painter, xs[visible])
             return
         self._paint_strokes(painter, shown)
-        hand = {marker.onset for marker in shown.take.touches}
+        hand = {touch.onset for touch in shown.take.touches if touch.beat is not None}
         solid = visible[counted[visible]]
         if len(visible) <= MOST_STEMS:
             painter.setPen(QPen(colour(theme.ink, 110), 1, Qt.PenStyle.DotLine))

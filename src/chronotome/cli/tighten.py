@@ -1,0 +1,231 @@
+"""The commands of Tighten: tighten, groove and match."""
+
+import argparse
+import re
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from chronotome.cli.common import between, encoding_of, material_of, write_json
+from chronotome.dsp.bands import Material
+from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.errors import UnusableFile
+from chronotome.files.grooves import is_groove, read_groove, write_groove
+from chronotome.files.headless import Headless
+from chronotome.files.writing import refuse_sources
+from chronotome.progress import Progress, part_of
+from chronotome.session.anchors import anchors_of
+from chronotome.session.edits.fitting import Following, set_following, set_smooth
+from chronotome.session.edits.grooves import add_groove, groove_of
+from chronotome.session.edits.tightening import Scope, set_recipe
+from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tracks import set_move_by
+from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
+from chronotome.session.groove import MOST_BARS, Groove
+from chronotome.session.model import Alone, Match, Session, Track, replace
+from chronotome.session.sift import USUAL_THRESHOLD
+from chronotome.session.tighten import REASON_WORDS, Reason, Targets, pairs_of, targets_of
+
+MATERIALS = ["auto", *(str(each) for each in Material)]
+
+
+def grid_of(text: str) -> Grid:
+    """1/16, 1/8 triplet, 1/4 dotted."""
+    words = text.replace("-", " ").split()
+    head, feel = words[0] if words else "", words[1] if len(words) > 1 else "straight"
+    try:
+        grid = Grid(int(head.removeprefix("1/")), Feel(feel))
+    except ValueError:
+        raise argparse.ArgumentTypeError(f"“{text}” is no grid: say 1/16, or “1/8 triplet”") from None
+    if not head.startswith("1/") or grid.division not in DIVISIONS:
+        known = ", ".join(f"1/{division}" for division in DIVISIONS)
+        raise argparse.ArgumentTypeError(f"“{text}” is no grid: {known} are")
+    return grid
+
+
+def bars_of(text: str) -> tuple[int, int]:
+    """5-8: from the start of bar 5 to the end of bar 8."""
+    found = re.fullmatch(r"(\d{1,6})(?:-(\d{1,6}))?", text)
+    first, last = (int(found[1]), int(found[2] or found[1])) if found else (0, 0)
+    if not 1 <= first <= last:
+        raise argparse.ArgumentTypeError(f"“{text}” are no bars: say 5-8")
+    return first, last
+
+
+def add_tighten_commands(commands: Any) -> list[argparse.ArgumentParser]:
+    """`tighten`, `groove` and `match`; those that write sound are returned."""
+    tighten = commands.add_parser("tighten", help="move hits to the grid, to a groove or to another take")
+    tighten.add_argument("audio", type=Path)
+    tighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), required=True)
+    tighten.add_argument("--beat-one", type=between(-1e6, 1e6), default=0.0, metavar="SECONDS")
+    tighten.add_argument("--grid", type=grid_of, default=Grid(), metavar="1/16")
+    tighten.add_argument("--swing", type=between(50, 75), default=50.0, metavar="50..75")
+    tighten.add_argument("--groove", type=Path, metavar="FILE|AUDIO", help="a groove file, or whose it is")
+    tighten.add_argument("--groove-amount", type=between(0, 150), default=100.0, metavar="0..150")
+    tighten.add_argument("--match", type=Path, metavar="AUDIO", help="move hits to those of this take")
+    tighten.add_argument(
+        "--catch", type=between(0, 100), default=100.0, metavar="0..100", help="of half a step"
+    )
+    tighten.add_argument("--bars", type=bars_of, metavar="A-B", help="move nothing outside of these")
+    match = commands.add_parser("match", help="move the hits of one take to those of another")
+    match.add_argument("audio", type=Path, metavar="A", help="the one that is moved")
+    match.add_argument("other", type=Path, metavar="B")
+    match.add_argument("--within", type=between(5, 500), default=90.0, metavar="MS")
+    for writer in (tighten, match):
+        writer.add_argument("-o", "--out", type=Path, required=True, metavar="OUT", help="WAV or FLAC")
+        writer.add_argument("--strength", type=between(0, 100), default=100.0, metavar="0..100")
+        writer.add_argument("--leave-alone", type=between(0, 100), default=0.0, metavar="MS")
+        writer.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
+        writer.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
+        writer.add_argument("--material", choices=MATERIALS, default="auto")
+        words = "write every onset and where it landed"
+        writer.add_argument("--moves", type=Path, metavar="JSON", help=words)
+
+    groove = commands.add_parser("groove", help="write how a recording is played, step by step")
+    groove.add_argument("audio", type=Path)
+    groove.add_argument("-o", "--out", type=Path, required=True, metavar="FILE", help="JSON, or MIDI: .mid")
+    groove.add_argument("--bars", type=int, choices=range(1, MOST_BARS + 1), default=1)
+    groove.add_argument("--grid", type=grid_of, default=Grid(), metavar="1/16")
+    groove.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="as measured where not given")
+    groove.add_argument("--beat-one", type=between(-1e6, 1e6), metavar="SECONDS")
+    groove.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
+    return [tighten, match]
+
+
+def groove(arguments: argparse.Namespace, progress: Progress) -> None:
+    refuse_sources(arguments.out, [arguments.audio])
+    found = _taken(
+        arguments.audio,
+        arguments.grid,
+        arguments.bars,
+        progress,
+        tempo=arguments.bpm,
+        beat_one=arguments.beat_one,
+        threshold=arguments.threshold,
+    )
+    write_groove(arguments.out, replace(found, name=arguments.audio.stem))
+
+
+def _taken(
+    path: Path,
+    grid: Grid,
+    bars: int,
+    progress: Progress,
+    *,
+    tempo: float | None = None,
+    beat_one: float | None = None,
+    threshold: float = USUAL_THRESHOLD,
+) -> Groove:
+    """The groove of a recording: at a tempo, or at the measured one; where that drifts, beat by beat."""
+    work = Headless()
+    track = work.bring(path, progress, threshold=threshold)
+    session, measured = work.session, work.session.recordings[0].measured
+    if tempo is not None:
+        session = set_beat_one(set_tempo(session, tempo), beat_one or 0.0)
+    elif measured is None:
+        raise UnusableFile(path, "has no beats: too few hits", "Say --bpm.")
+    else:
+        session = set_following(session, track.id, Following.SONG)
+        if not measured.is_constant:
+            session = set_smooth(set_following(session, track.id, Following.GRID), True)
+        if beat_one is not None:
+            session = set_beat_one(session, beat_one)
+    (take,) = session.track(track.id).takes
+    found = groove_of(session, session.track(track.id), take, grid, bars)
+    if not found.steps:
+        raise UnusableFile(path, "has no hits to take a groove from", "Lower --threshold.")
+    return found
+
+
+def tighten(arguments: argparse.Namespace, progress: Progress) -> None:
+    given = [arguments.audio, *filter(None, (arguments.groove, arguments.match))]
+    for out in filter(None, (arguments.out, arguments.moves)):
+        refuse_sources(out, given)
+    work, encoding = Headless(), encoding_of(arguments.out, arguments.encoding)
+    material, threshold = material_of(arguments.material), arguments.threshold
+    track = work.bring(arguments.audio, part_of(progress, 0.0, 0.4), material=material, threshold=threshold)
+    recipe: dict[str, object] = {
+        "grid": arguments.grid,
+        "swing": arguments.swing,
+        "strength": arguments.strength / 100,
+        "leave_alone": arguments.leave_alone,
+        "catch": arguments.catch / 100,
+        "timing": arguments.groove_amount / 100,
+    }
+    if arguments.match is not None:
+        other = work.bring(arguments.match, part_of(progress, 0.4, 0.5), threshold=threshold)
+        recipe["match"] = Match(other.id)
+    session = set_beat_one(set_tempo(work.session, arguments.bpm), arguments.beat_one)
+    if arguments.groove is not None:
+        found = (
+            read_groove(arguments.groove)
+            if is_groove(arguments.groove)
+            else _taken(arguments.groove, arguments.grid, 1, part_of(progress, 0.5, 0.6))
+        )
+        session, recipe["groove"] = add_groove(session, found)
+    scope = Scope()
+    if arguments.bars is not None:
+        bar = session.metre.bar
+        scope = Scope(span=((arguments.bars[0] - 1) * bar, arguments.bars[1] * bar))
+    session = set_recipe(session, track.id, None, scope, **recipe)
+    work.session = set_move_by(session, track.id, arguments.by)
+    work.write(work.session.track(track.id), arguments.out, encoding, given, part_of(progress, 0.6, 1.0))
+    if arguments.moves is not None:
+        write_json(arguments.moves, _moves(work.session, work.session.track(track.id)))
+
+
+def match(arguments: argparse.Namespace, progress: Progress) -> None:
+    given = [arguments.audio, arguments.other]
+    for out in filter(None, (arguments.out, arguments.moves)):
+        refuse_sources(out, given)
+    work, encoding = Headless(), encoding_of(arguments.out, arguments.encoding)
+    material, threshold = material_of(arguments.material), arguments.threshold
+    track = work.bring(arguments.audio, part_of(progress, 0.0, 0.3), material=material, threshold=threshold)
+    other = work.bring(arguments.other, part_of(progress, 0.3, 0.6), material=material, threshold=threshold)
+    session = set_recipe(
+        work.session,
+        track.id,
+        None,
+        Scope(),
+        strength=arguments.strength / 100,
+        leave_alone=arguments.leave_alone,
+        match=Match(other.id, arguments.within, Alone.ALONG),
+    )
+    work.session = set_move_by(session, track.id, arguments.by)
+    work.write(work.session.track(track.id), arguments.out, encoding, given, part_of(progress, 0.6, 1.0))
+    if arguments.moves is not None:
+        write_json(arguments.moves, _moves(work.session, work.session.track(track.id)))
+
+
+def _moves(session: Session, track: Track) -> dict[str, Any]:
+    """Every onset, and where it landed; of a matched take also its partner."""
+    (take,) = track.takes
+    targets, pairs = targets_of(session, track, take), pairs_of(session, track, take)
+    moves = [
+        {
+            "source_frame": int(played),
+            "target_frame": int(target),
+            "landed_frame": lands,
+            "reason": REASON_WORDS[Reason(int(reason))],
+        }
+        for played, target, lands, reason in zip(
+            targets.played, targets.target, _landed(session, track, targets), targets.reasons, strict=True
+        )
+    ]
+    document: dict[str, Any] = {"version": 1, "rate": session.rate, "moves": moves}
+    if pairs is not None:
+        for move, partner, is_sure in zip(moves, pairs.partner.tolist(), pairs.is_sure.tolist(), strict=True):
+            found = partner >= 0
+            move["partner_frame"] = int(pairs.other.frames[partner]) if found else None
+            move["sure"] = bool(is_sure) if found else None
+        document["alone"] = pairs.other.frames[pairs.others_alone].tolist()
+    return document
+
+
+def _landed(session: Session, track: Track, targets: Targets) -> list[int]:
+    """Where the rendered plan really puts each onset, read from its anchors."""
+    (take,) = track.takes
+    anchors = anchors_of(session, track, take)
+    heard = anchors.heard_at((targets.played + anchors.offset).astype(np.float64))
+    return [round(float(frame)) for frame in heard]

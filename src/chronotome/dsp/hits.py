@@ -1,0 +1,88 @@
+"""How loud hits are, and of what: measured where each begins."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.dsp.audio import Samples
+from chronotome.units import Frames
+
+LOUDEST_WITHIN, LOUDEST_OVER = 0.080, 0.010
+"""Seconds: of so much from the onset on, the loudest so much."""
+SILENCE = -120.0
+TIMBRE_SECONDS = 0.046
+BAND_EDGES = (150.0, 300.0, 600.0, 1200.0, 2400.0, 4800.0, 9600.0)
+BANDS = len(BAND_EDGES) + 1
+DEPTH = 63
+"""Decibels below the strongest band that a timbre can tell."""
+BITS = 6
+AT_ONCE = 256
+
+
+@dataclass(frozen=True, eq=False)
+class HitTraits:
+    """For each hit its level in dB, and its timbre: how far each of eight bands is below the strongest.
+
+    A timbre is one whole number, six bits a band, the lowest band last.
+    """
+
+    levels: NDArray[np.float64]
+    timbres: NDArray[np.int64]
+
+
+def hit_traits(samples: Samples, rate: int, frames: Frames) -> HitTraits:
+    """Measure hits.
+
+    Parameters
+    ----------
+    samples : float32, shape (frames, channels)
+    rate : int
+        Of the samples.
+    frames : int64, (hits,)
+        Where each begins; rising.
+
+    Returns
+    -------
+    HitTraits
+        The level of the loudest 10 ms of the 80 ms from the onset on, never of the next hit.
+    """
+    levels, timbres = np.full(len(frames), SILENCE), np.zeros(len(frames), np.int64)
+    for start in range(0, len(frames), AT_ONCE):
+        part = slice(start, start + AT_ONCE)
+        until = np.append(frames[1:], len(samples))[part]
+        levels[part] = _levels(samples, rate, frames[part], until)
+        timbres[part] = _timbres(samples, rate, frames[part])
+    return HitTraits(levels, timbres)
+
+
+def _gathered(samples: Samples, frames: Frames, length: int) -> NDArray[np.float32]:
+    """(hits, length, channels) from each frame on; zeros past the end."""
+    at = frames[:, None] + np.arange(length)
+    found = samples[np.clip(at, 0, max(0, len(samples) - 1))]
+    found[(at < 0) | (at >= len(samples))] = 0.0
+    return found
+
+
+def _levels(samples: Samples, rate: int, frames: Frames, until: Frames) -> NDArray[np.float64]:
+    length, over = max(2, int(LOUDEST_WITHIN * rate)), max(1, int(LOUDEST_OVER * rate))
+    power = (_gathered(samples, frames, length).astype(np.float64) ** 2).mean(2)
+    power *= np.arange(length) < (until - frames)[:, None]
+    sums = np.concatenate([np.zeros((len(frames), 1)), np.cumsum(power, axis=1)], axis=1)
+    loudest = (sums[:, over:] - sums[:, :-over]).max(1)
+    return np.asarray(10 * np.log10(np.maximum(loudest / over, 10 ** (SILENCE / 10))))
+
+
+def _timbres(samples: Samples, rate: int, frames: Frames) -> NDArray[np.int64]:
+    size = int(TIMBRE_SECONDS * rate)
+    mono = _gathered(samples, frames, size).mean(2) * np.hanning(size).astype(np.float32)
+    power = np.abs(np.fft.rfft(mono, axis=1)) ** 2
+    edges = [0, *(min(round(edge * size / rate), power.shape[1] - 1) for edge in BAND_EDGES)]
+    bands = 10 * np.log10(np.add.reduceat(power, np.maximum.accumulate(edges), axis=1) + 1e-12)
+    below = np.clip(np.rint(bands.max(1, keepdims=True) - bands), 0, DEPTH).astype(np.int64)
+    return np.asarray((below << (BITS * np.arange(BANDS))).sum(1))
+
+
+def bands_of(timbres: NDArray[np.int64]) -> NDArray[np.float64]:
+    """(hits, 8): decibels of each band below the strongest."""
+    return np.asarray((timbres[:, None] >> (BITS * np.arange(BANDS))) & DEPTH, np.float64)

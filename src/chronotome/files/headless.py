@@ -1,0 +1,96 @@
+"""A session without a window: recordings brought in and heard at once, and what it sounds like written."""
+
+from collections.abc import Sequence
+from pathlib import Path
+
+from chronotome.dsp.audio import Audio
+from chronotome.dsp.bands import Material
+from chronotome.errors import UnusableFile
+from chronotome.files.analysis import analyse
+from chronotome.files.audio_file import facts_of, load_source
+from chronotome.files.audio_out import Encoding
+from chronotome.files.export import export_mix
+from chronotome.files.names import plain_name
+from chronotome.files.tags import tempo_tag
+from chronotome.progress import Progress, part_of, unheard
+from chronotome.render.arena import Arena
+from chronotome.render.plan import plan_for
+from chronotome.render.pool import Pool
+from chronotome.render.renderer import OfflineMix, Renderer, render_mix
+from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tracks import set_solo
+from chronotome.session.model import Recording, Session, Track
+from chronotome.session.sift import USUAL_THRESHOLD
+
+SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
+
+
+class Headless:
+    """A session that grows by recordings; edits are made to `session`."""
+
+    def __init__(self) -> None:
+        self.session = Session()
+        self._arena, self._pool = Arena(), Pool()
+        self._renderer = Renderer(self._arena)
+
+    def bring(
+        self,
+        path: Path,
+        progress: Progress = unheard,
+        *,
+        material: Material | None = None,
+        threshold: float = USUAL_THRESHOLD,
+    ) -> Track:
+        """A recording as a track, its onsets and its pulse found.
+
+        Raises
+        ------
+        UnusableFile
+            If it cannot be read, or is silent.
+        """
+        facts = facts_of(path, part_of(progress, 0.0, 0.1))
+        session = self.session
+        rate = session.rate if session.recordings else facts.rate
+        source = load_source(facts, self._arena, rate, progress=part_of(progress, 0.1, 0.3))
+        if source.energy == 0:
+            raise UnusableFile(path, *SILENT)
+        name, shape = plain_name(path.name), (facts.rate, facts.frames, facts.channels)
+        recording = Recording(facts.content, name, *shape, threshold=threshold)
+        session = add_recording(session, recording, path.stem)
+        heard = analyse(
+            Audio(source.region.samples, rate),
+            path.stem,
+            part_of(progress, 0.3, 1.0),
+            rate=facts.rate,
+            frames=facts.frames,
+            material=material,
+            tag=tempo_tag(path),
+        )
+        self.session = set_analysis(session, facts.content, heard.onsets, heard.measured, heard.material)
+        self._pool.add(source)
+        return self.session.tracks[-1]
+
+    def write(
+        self,
+        track: Track,
+        out: Path,
+        encoding: Encoding,
+        sources: Sequence[Path],
+        progress: Progress = unheard,
+    ) -> None:
+        """What one track sounds like.
+
+        Raises
+        ------
+        CannotWrite
+        """
+        session = set_solo(self.session, track.id, True)
+        mix = render_mix(self._renderer, plan_for(session), self._pool.ready(), part_of(progress, 0.0, 0.8))
+        export_mix(
+            OfflineMix(mix, self._arena, channels=session.recording_of(track.clips[0]).channels),
+            out,
+            rate=session.rate,
+            encoding=encoding,
+            sources=sources,
+            progress=part_of(progress, 0.8, 1.0),
+        )

@@ -1,0 +1,136 @@
+"""Where the lines of a recipe are: grid, swing, groove and shift as one."""
+
+from dataclasses import dataclass
+from enum import StrEnum
+from functools import lru_cache
+from typing import NamedTuple
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.session.grid import Feel, Grid, Metre, TempoMap
+from chronotome.session.groove import Groove
+from chronotome.session.memo import by_identity
+from chronotome.units import BeatArray
+
+LEAST_GAP = 1e-4
+"""Beats between two lines, however far a groove moves them."""
+AT_ONCE = 64
+"""Bars: lines are worked out for so many bars, so that what is scrolled over is not worked out anew."""
+
+
+class SwingOf(StrEnum):
+    """Which pairs swing: those of the grid itself, or of eighths or sixteenths whatever the grid."""
+
+    GRID = "grid"
+    EIGHTHS = "eighths"
+    SIXTEENTHS = "sixteenths"
+
+
+UNIT_OF = {SwingOf.EIGHTHS: 0.5, SwingOf.SIXTEENTHS: 0.25}
+
+
+class Ruling(NamedTuple):
+    """All that decides where lines are, but for tempo and metre."""
+
+    grid: Grid = Grid()
+    swing: float = 50.0
+    swing_of: SwingOf = SwingOf.GRID
+    groove: Groove | None = None
+    timing: float = 1.0
+    """How much of the groove's offsets."""
+    scales: bool = False
+    """The groove is the same share of a step at any tempo; else the same ms."""
+    shift: float = 0.0
+    """Milliseconds later, all of them."""
+
+    @property
+    def is_moved(self) -> bool:
+        return bool(self.shift or (self.groove is not None and self.groove.steps and self.timing))
+
+
+@dataclass(frozen=True, eq=False)
+class Lines:
+    """Lines in order.
+
+    Invariants: columns of equal length, both rise strictly. `steps` are beats on the straight grid, `beats`
+    where the lines are.
+    """
+
+    steps: BeatArray
+    beats: BeatArray
+
+    def nearest(self, beats: BeatArray) -> NDArray[np.int64]:
+        """The number of the line that each beat is nearest to; of two as near the earlier."""
+        above = np.clip(np.searchsorted(self.beats, beats), 1, len(self.beats) - 1)
+        is_below = beats - self.beats[above - 1] <= self.beats[above] - beats
+        return np.asarray(above - is_below)
+
+    def between(self, first: float, last: float) -> "Lines":
+        low, high = np.searchsorted(self.beats, [first - 1e-9, last + 1e-9])
+        return Lines(self.steps[low:high], self.beats[low:high])
+
+
+def lines_over(first: float, last: float, ruling: Ruling, metre: Metre, tempo: TempoMap) -> Lines:
+    """Every line from a bar before one beat to a bar behind another."""
+    span = AT_ONCE * metre.bar
+    low = int(np.floor((first - metre.bar) / span)) * AT_ONCE
+    high = int(np.floor((last + metre.bar) / span) + 1) * AT_ONCE
+    return _lines(low, high, same(ruling), metre, tempo)
+
+
+@lru_cache(maxsize=256)
+def same(ruling: Ruling) -> Ruling:
+    """One object for equal ones: what is worked out from it is found by identity."""
+    return ruling
+
+
+@lru_cache(maxsize=256)
+def lines_of_bar(ruling: Ruling, metre: Metre) -> tuple[BeatArray, BeatArray]:
+    """Lines of one bar in beats from its start: on the straight grid, and swung."""
+    grid = ruling.grid
+    count = int(np.ceil(metre.bar / grid.step - 1e-9))
+    steps: BeatArray = np.arange(count, dtype=np.float64) * grid.step
+    steps = steps[steps < metre.bar - 1e-9]
+    return steps, _swung(steps, ruling)
+
+
+def _swung(steps: BeatArray, ruling: Ruling) -> BeatArray:
+    if ruling.swing == 50.0:
+        return steps
+    if ruling.swing_of is SwingOf.GRID:
+        swung = steps.copy()
+        if ruling.grid.feel is Feel.STRAIGHT:
+            step = ruling.grid.step
+            swung[1::2] = steps[1::2] - step + 2 * step * ruling.swing / 100.0
+        return swung
+    unit = UNIT_OF[ruling.swing_of]
+    inside = np.mod(steps + 1e-9, 2 * unit) - 1e-9
+    share = ruling.swing / 50.0
+    there = np.where(inside < unit, inside * share, unit * share + (inside - unit) * (2 - share))
+    return np.asarray(steps - inside + there)
+
+
+@by_identity(64)
+def _lines(low: int, high: int, ruling: Ruling, metre: Metre, tempo: TempoMap) -> Lines:
+    steps, swung = lines_of_bar(ruling, metre)
+    starts = np.arange(low, high) * metre.bar
+    every = (starts[:, None] + steps[None]).ravel()
+    beats = every if swung is steps else (starts[:, None] + swung[None]).ravel()
+    return Lines(every, _moved(every, beats, ruling, tempo) if ruling.is_moved else beats)
+
+
+def _moved(steps: BeatArray, beats: BeatArray, ruling: Ruling, tempo: TempoMap) -> BeatArray:
+    """With the groove's offsets and the shift; lines stay in order."""
+    groove = ruling.groove
+    late = np.full(len(beats), ruling.shift)
+    if groove is not None and groove.steps and ruling.timing:
+        offsets = groove.offsets_at(steps) * ruling.timing
+        if ruling.scales and groove.beats_per_minute:
+            beats = beats + offsets * (groove.beats_per_minute / 60000)
+        else:
+            late = late + offsets
+    if late.any():
+        beats = tempo.beats_at(tempo.seconds_at(beats) + late / 1000)
+    apart = np.arange(len(beats)) * LEAST_GAP
+    return np.asarray(np.maximum.accumulate(beats - apart) + apart)
