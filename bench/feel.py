@@ -5,8 +5,11 @@
 
 import sys
 from dataclasses import dataclass, field
+from pathlib import Path
 
 import numpy as np
+
+sys.path.append(str(Path(__file__).parent.parent / "tools"))
 
 from bench.material import isolate
 from chronotome.dsp.audio import audio_of
@@ -18,7 +21,7 @@ from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.grid import Grid
 from chronotome.session.model import Match, Recording, Session
 from chronotome.session.tighten import pairs_of
-from tools.make_demo import BEAT, LEAD, RATE, TEMPO, Take, beat_at, burst, modal
+from make_demo import BEAT, LEAD, RATE, TEMPO, Take, beat_at, burst, modal
 
 BARS = 8
 TUNE = [(0.0, 1046.5), (0.75, 1318.5), (1.5, 1568.0), (2.5, 1396.9), (3.0, 1318.5)]
@@ -60,8 +63,8 @@ def groove_errors(random: np.random.Generator, *, is_normal: bool) -> np.ndarray
     track = session.tracks[0]
     found = groove_of(session, track, track.takes[0], Grid(16))
     errors = np.full(16, np.nan)
-    for step in found.steps:
-        errors[round(step.beat * 4)] = step.offset_ms - known[round(step.beat * 4)]
+    for each in found.steps:
+        errors[round(each.beat * 4)] = each.offset_ms - known[round(each.beat * 4)]
     return errors
 
 
@@ -101,6 +104,7 @@ def pairs_right(random: np.random.Generator) -> tuple[int, int, int]:
     session = set_tighten(session, second.id, strength=1.0, match=Match(first.id))
     track = session.track(second.id)
     pairs = pairs_of(session, track, track.takes[0])
+    assert pairs is not None
     mine, theirs = note_of(two, pairs.own.frames), note_of(one, pairs.other.frames)
     true = np.intersect1d(mine[mine >= 0], theirs[theirs >= 0])
     found = [(mine[at], theirs[to]) for at, to in enumerate(pairs.partner) if to >= 0]

@@ -204,7 +204,9 @@ class LedgerReader:
         numbers = converted(entry["columns"], dict[str, int])
         columns: dict[str, Any] = {}
         for name in COLUMNS:
-            written = self._columns.get(numbers.get(name, -1))
+            if name not in numbers:  # written by a version that had no such column
+                continue
+            written = self._columns.get(numbers[name])
             if written is None or written[0] != name:
                 raise ValueError(f"a recording names a column of {name} that was not written")
             columns[name] = written[1]

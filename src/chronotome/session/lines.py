@@ -11,10 +11,12 @@ from numpy.typing import NDArray
 from chronotome.session.grid import Feel, Grid, Metre, TempoMap
 from chronotome.session.groove import Groove
 from chronotome.session.memo import by_identity
+from chronotome.session.onsets import OnsetId
 from chronotome.units import BeatArray
 
 LEAST_GAP = 1e-4
 """Beats between two lines, however far a groove moves them."""
+SAME_STEP = 1e-6
 AT_ONCE = 64
 """Bars: lines are worked out for so many bars, so that what is scrolled over is not worked out anew."""
 
@@ -47,6 +49,16 @@ class Ruling(NamedTuple):
     @property
     def is_moved(self) -> bool:
         return bool(self.shift or (self.groove is not None and self.groove.steps and self.timing))
+
+
+class Reach(NamedTuple):
+    """Which ruling holds where: the first everywhere, others in spans of beats, others for single hits."""
+
+    rulings: tuple[Ruling, ...]
+    spans: tuple[tuple[float, float], ...] = ()
+    """Of the second ruling on, one each, in order."""
+    hits: tuple[tuple[OnsetId, int], ...] = ()
+    """Hits, each with the number of its ruling."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -83,6 +95,31 @@ def lines_over(first: float, last: float, ruling: Ruling, metre: Metre, tempo: T
 def same(ruling: Ruling) -> Ruling:
     """One object for equal ones: what is worked out from it is found by identity."""
     return ruling
+
+
+@lru_cache(maxsize=256)
+def same_reach(reach: Reach) -> Reach:
+    """One object for equal ones: lines are found again while other settings are changed."""
+    return reach
+
+
+def lines_within(first: float, last: float, reach: Reach, metre: Metre, tempo: TempoMap) -> Lines:
+    """Lines from one beat to another as every hit there has them: in spans of their own, by their ruling."""
+    usual = lines_over(first, last, reach.rulings[0], metre, tempo).between(first, last)
+    parts, kept = list[Lines](), np.ones(len(usual.steps), bool)
+    for ruling, (start, end) in zip(reach.rulings[1:], reach.spans, strict=False):
+        if start < last and end > first:
+            lines = lines_over(start, end, ruling, metre, tempo)
+            inside = (lines.steps >= start - SAME_STEP) & (lines.steps < end - SAME_STEP)
+            inside &= (lines.beats >= first) & (lines.beats <= last)
+            parts.append(Lines(lines.steps[inside], lines.beats[inside]))
+            kept &= (usual.steps < start - SAME_STEP) | (usual.steps >= end - SAME_STEP)
+    if not parts:
+        return usual
+    parts.append(Lines(usual.steps[kept], usual.beats[kept]))
+    beats = np.concatenate([each.beats for each in parts])
+    order = np.argsort(beats, kind="stable")
+    return Lines(np.concatenate([each.steps for each in parts])[order], beats[order])
 
 
 @lru_cache(maxsize=256)

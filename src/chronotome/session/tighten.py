@@ -4,7 +4,6 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from enum import IntEnum
 from functools import cached_property, lru_cache
-from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -14,7 +13,7 @@ from chronotome.session.fitted import Fitted
 from chronotome.session.follow import fitted_of
 from chronotome.session.grid import Metre, TempoMap
 from chronotome.session.groove import Groove
-from chronotome.session.lines import Ruling, lines_over, same
+from chronotome.session.lines import SAME_STEP, Reach, Ruling, lines_over, same, same_reach
 from chronotome.session.match import Heard, Pairs, paired
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import (
@@ -38,8 +37,6 @@ ON_LINE_MS = 10.0
 FAR_MS = 20.0
 AS_NEAR_MS = 2.0
 """Strokes as near to a line as that are equally near: the stronger takes it."""
-ON_STEP = 1e-6
-"""Beats."""
 
 
 class Reason(IntEnum):
@@ -150,28 +147,12 @@ def _spread(drift: NDArray[np.float64]) -> float:
     return float(np.sqrt(np.mean(drift**2))) if len(drift) else 0.0
 
 
-class Reach(NamedTuple):
-    """Which ruling holds where: the first everywhere, others in spans of beats, others for single hits."""
-
-    rulings: tuple[Ruling, ...]
-    spans: tuple[tuple[float, float], ...] = ()
-    """Of the second ruling on, one each, in order."""
-    hits: tuple[tuple[OnsetId, int], ...] = ()
-    """Hits, each with the number of its ruling."""
-
-
 @dataclass(frozen=True, eq=False)
 class Recipes:
     """The recipes of a take, the usual one first, and which of them holds where."""
 
     every: tuple[TightenSettings, ...]
     reach: Reach
-
-
-@lru_cache(maxsize=256)
-def _same_reach(reach: Reach) -> Reach:
-    """One object for equal ones: lines are found again while other settings are changed."""
-    return reach
 
 
 def ruling_of(recipe: TightenSettings, grooves: Sequence[Groove]) -> Ruling:
@@ -203,7 +184,7 @@ def _recipes(
             hits.append((touch.onset, known[touch.recipe]))
     bounds = tuple((span.start, span.end) for span in spans)
     rulings = tuple(ruling_of(each, grooves) for each in every)
-    return Recipes(tuple(every), _same_reach(Reach(rulings, bounds, tuple(hits))))
+    return Recipes(tuple(every), same_reach(Reach(rulings, bounds, tuple(hits))))
 
 
 def targets_of(session: Session, track: Track, take: Take) -> Targets:
@@ -377,7 +358,7 @@ def _lined(  # noqa: PLR0917 - found again by the identity of each
         first, last = float(beats[at].min()), float(beats[at].max())
         found = lines_over(first, last, reach.rulings[number], metre, tempo)
         near = found.nearest(beats[at])
-        inside = (found.steps[near] >= start - ON_STEP) & (found.steps[near] < end - ON_STEP)
+        inside = (found.steps[near] >= start - SAME_STEP) & (found.steps[near] < end - SAME_STEP)
         at, near = at[inside], near[inside]
         steps[at], lines[at] = found.steps[near], found.beats[near]
         beside = near + np.where(beats[at] > found.beats[near], 1, -1)

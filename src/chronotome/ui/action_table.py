@@ -13,7 +13,7 @@ from chronotome.ui.commands.tour import Tour
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.timeline.lane import ZOOM_STEP
-from chronotome.ui.view_state import Stage
+from chronotome.ui.view_state import Evidence, Stage
 
 SHORT = {
     "lock": "Lock below",
@@ -61,6 +61,16 @@ SHORT = {
     "add-track": "Add track",
     "as-found": "As found",
     "own-recipe": "Own recipe for this clip",
+    "once-more": "Once more",
+    "once-less": "Once less",
+    "clear-own": "Usual recipe",
+    "keep-variant": "Keep variant…",
+    "next-variant": "Next variant",
+    "take-groove": "Take one",
+    "keep-groove": "Keep",
+    "break-pair": "Break",
+    "hear-pair": "Hear both",
+    "pair-found": "As found",
 }
 """Words of buttons, which stand where it is plain what they are about."""
 
@@ -95,6 +105,7 @@ class Front(Protocol):
 
 def table_of(window: Front, commands: Commands) -> list[Entry]:
     """Every action of the window, in the order of the menus."""
+    tighten = commands.tighten
     marks, fit, clips, loops, sections = (
         commands.marks,
         commands.fit,
@@ -311,15 +322,62 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
             commands.toggle_own_recipe,
             lambda: commands.has_own_recipe,
         ),
-        Entry("earlier", "Timing", "Nudge hit 1 ms earlier", "Up", lambda: commands.nudge(-1)),
-        Entry("later", "Timing", "Nudge hit 1 ms later", "Down", lambda: commands.nudge(1)),
+        Entry("next-for", "Timing", "Recipe for: track, span, chosen hits", "Shift+F", tighten.next_for),
+        Entry(
+            "clear-own", "Timing", "Remove the recipe of its own here", "Shift+Backspace", tighten.clear_own
+        ),
+        Entry("once-more", "Timing", "Once more: closer by as much again", "Z", lambda: tighten.more(1)),
+        Entry("once-less", "Timing", "Once less", "Shift+Z", lambda: tighten.more(-1)),
+        Entry("keep-variant", "Timing", "Keep the recipe as a variant…", "V", tighten.ask_variant),
+        Entry("next-variant", "Timing", "Next variant", "Shift+V", tighten.next_variant),
+        Entry("", "Timing"),
+        Entry("choose-hits", "Timing", "Choose all hits", "Ctrl+Shift+A", tighten.choose_all),
+        Entry("choose-late", "Timing", "Choose hits later than 20 ms", "", lambda: tighten.choose_late(1)),
+        Entry(
+            "choose-early", "Timing", "Choose hits earlier than 20 ms", "", lambda: tighten.choose_late(-1)
+        ),
+        Entry("choose-band", "Timing", "Choose hits of the same band", "", tighten.choose_band),
+        Entry("earlier", "Timing", "Nudge hits 1 ms earlier", "Up", lambda: tighten.nudge(-1)),
+        Entry("later", "Timing", "Nudge hits 1 ms later", "Down", lambda: tighten.nudge(1)),
+        Entry("far-earlier", "Timing", "Nudge hits 10 ms earlier", "Shift+Up", lambda: tighten.nudge(-10)),
+        Entry("far-later", "Timing", "Nudge hits 10 ms later", "Shift+Down", lambda: tighten.nudge(10)),
         Entry(
             "to-earlier", "Timing", "Hit to the earlier line", "Q", lambda: commands.decide(Choice.EARLIER)
         ),
         Entry("to-later", "Timing", "Hit to the later line", "E", lambda: commands.decide(Choice.LATER)),
         Entry("leave-hit", "Timing", "Leave the hit as played", "W", lambda: commands.decide(Choice.LEAVE)),
-        Entry("reset-hit", "Timing", "Reset the hit", "Backspace", commands.reset_hit),
+        Entry("reset-hit", "Timing", "Reset the chosen hits", "Backspace", tighten.reset),
         Entry("reset-hits", "Timing", "Reset all hits", "Ctrl+Backspace", commands.reset_hits),
+        *(
+            Entry(
+                f"lane-{each.name.lower()}",
+                "Groove",
+                f"Show the lane {each.words}",
+                f"Alt+{int(each) + 1}",
+                lambda each=each: tighten.show_lane(each),  # type: ignore[misc]  # bound at once
+                lambda each=each: view.evidence is each,  # type: ignore[misc]  # bound at once
+            )
+            for each in Evidence
+        ),
+        Entry("", "Groove"),
+        Entry("take-groove", "Groove", "Take a groove from this track", "Shift+G", tighten.take),
+        Entry("take-groove-4", "Groove", "Take a groove of 4 bars", "", lambda: tighten.take(4)),
+        Entry("keep-groove", "Groove", "Keep the groove in the library", "", tighten.keep),
+        Entry("read-groove", "Groove", "Bring a groove file…", "", tighten.ask_and_read),
+        Entry("write-groove", "Groove", "Write the groove to a file…", "", tighten.ask_and_write),
+        Entry("", "Groove"),
+        Entry("smooth-groove", "Groove", "Smooth", "", tighten.smooth),
+        Entry("mirror-groove", "Groove", "Mirror early and late", "", tighten.mirror),
+        Entry("rotate-back", "Groove", "Rotate a step earlier", "", lambda: tighten.rotate(-1)),
+        Entry("rotate-on", "Groove", "Rotate a step later", "", lambda: tighten.rotate(1)),
+        Entry("groove-1", "Groove", "Over 1 bar", "", lambda: tighten.repeat(1)),
+        Entry("groove-2", "Groove", "Over 2 bars", "", lambda: tighten.repeat(2)),
+        Entry("groove-4", "Groove", "Over 4 bars", "", lambda: tighten.repeat(4)),
+        Entry("remove-groove", "Groove", "Remove the groove", "", tighten.remove),
+        Entry("", "Groove"),
+        Entry("break-pair", "Groove", "Break the pair", "Ctrl+B", tighten.break_pair),
+        Entry("pair-found", "Groove", "Pair the chosen hits as found", "", tighten.forget_pairs),
+        Entry("hear-pair", "Groove", "Hear both hits of a pair", "Shift+H", tighten.hear_both),
         Entry("play", "Playback", "Play or stop", "Space", transport.toggle),
         Entry("return", "Playback", "Return to the start", "Home", transport.go_back),
         Entry("scrub-back", "Playback", "Scrub back", "Ctrl+Left", lambda: marks.scrub(-1)),

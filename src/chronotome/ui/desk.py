@@ -1,5 +1,6 @@
 """Everything long-lived that the widgets share, handed down as one value."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 from chronotome.bridge.analyses import Analyses
@@ -8,11 +9,12 @@ from chronotome.bridge.fits import Fits
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
-from chronotome.bridge.store import Store
+from chronotome.bridge.store import Edit, Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
 from chronotome.session.counting import counted_of
-from chronotome.session.model import Session
+from chronotome.session.groove import Groove
+from chronotome.session.model import Session, Take, TrackId
 from chronotome.ui.preferences import Preferences
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import ViewState
@@ -50,6 +52,24 @@ class Desk:
         if guide is not track:
             clip = next((each for each in guide.clips if each.take is take), None)
         return shown_of(session, guide, self.transport.side, clip)
+
+    def leading_edit(self, change: Callable[[Session, TrackId, Take | None], Session]) -> Edit:
+        """A change of the track and take whose recipe is in the tray, as they are when it is made."""
+        guiding, track = self.guiding, self.view.focused
+
+        def edit(session: Session) -> Session:
+            if guiding is not None:
+                known = {clip.id: clip.take for clip in session.track(guiding.track.id).clips}
+                return change(session, guiding.track.id, known.get(guiding.clip.id))
+            return session if track is None else change(session, session.guide_of(track.id), None)
+
+        return edit
+
+    @property
+    def groove(self) -> Groove | None:
+        """The groove in the lane: the one that was looked at last, or what the tray's recipe plays."""
+        shown = None if self.view.groove is None else self.session.groove(self.view.groove)
+        return shown or self.session.groove(self.view.recipe.groove)
 
     @property
     def shown(self) -> Shown | None:

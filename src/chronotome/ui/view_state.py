@@ -7,9 +7,13 @@ from PySide6.QtCore import QObject, QTimer, Signal
 from chronotome.bridge.store import Store
 from chronotome.session.anchors import extent_of
 from chronotome.session.edits.clips import Place, Range, in_groups
+from chronotome.session.edits.tightening import ALL, Scope, recipe_for
 from chronotome.session.grid import Feel, Grid
-from chronotome.session.model import Clip, Session, Track, TrackId
+from chronotome.session.groove import GrooveId
+from chronotome.session.lines import Reach, Ruling
+from chronotome.session.model import Clip, Session, Take, TightenSettings, Track, TrackId
 from chronotome.session.onsets import OnsetId
+from chronotome.session.tighten import recipes_of, ruling_of
 from chronotome.ui.theme import DAY, Theme
 from chronotome.ui.timeline.viewport import Viewport
 
@@ -38,6 +42,26 @@ class MarkSnap(IntEnum):
     NOTHING = 2
 
 
+class Evidence(IntEnum):
+    """What the lane under the wave shows in Tighten."""
+
+    DRIFT = 0
+    GROOVE = 1
+    MATCH = 2
+
+    @property
+    def words(self) -> str:
+        return self.name.capitalize()
+
+
+class For(IntEnum):
+    """What the recipe in Tighten's tray is for."""
+
+    TRACK = 0
+    SPAN = 1
+    CHOSEN = 2
+
+
 class ViewState(QObject):
     """Shared by everything on screen."""
 
@@ -55,6 +79,10 @@ class ViewState(QObject):
     """Somebody said no to something that was asked."""
     pointed_changed = Signal()
     """Another onset is under the pointer."""
+    library_changed = Signal()
+    """A groove was kept in the person's library, or is gone from it."""
+    evidence_changed = Signal()
+    """Another lane lies under the wave in Tighten, or the recipe in the tray is for something else."""
 
     def __init__(self, store: Store) -> None:
         super().__init__(store)
@@ -74,6 +102,13 @@ class ViewState(QObject):
         self.pointed: OnsetId | None = None
         self.beat: float | None = None
         """The chosen beat of the recording, in Fit."""
+        self.evidence = Evidence.DRIFT
+        self._recipe_for = For.TRACK
+        self.groove: GrooveId | None = None
+        """The groove in the lane; None: what is played."""
+        self.step: int | None = None
+        """The chosen step of it."""
+        self._span: tuple[float, float] | None = None
         self.mark_snap = MarkSnap.ATTACK
         self.declined: set[str] = set()
         """What was asked and declined; not asked again while the window is open."""
@@ -261,15 +296,69 @@ class ViewState(QObject):
         return Grid(4)
 
     @property
-    def tighten_grid(self) -> tuple[Grid, float]:
-        """Grid and swing that the focused track is tightened to."""
-        track = self.focused
+    def leading(self) -> tuple[Track, Take | None] | None:
+        """The track and take whose recipe the focused track is tightened by: its own, or its guide's."""
+        track, clip = self.focused, self.clip
         if track is None:
-            return Grid(), 50.0
-        clip = self.clip
-        guide, take = (track, None) if clip is None else self.session.leading(track, clip.take)
-        recipe = guide.tighten if take is None else guide.recipe_of(take)
-        return recipe.grid, recipe.swing
+            return None
+        if clip is None:
+            return self.session.track(self.session.guide_of(track.id)), None
+        return self.session.leading(track, clip.take)
+
+    @property
+    def recipe_for(self) -> For:
+        """What the tray's recipe is for; the whole track where there are no hits or no span to be for."""
+        if self._recipe_for is For.CHOSEN and not self.picked:
+            return For.TRACK
+        return For.TRACK if self._recipe_for is For.SPAN and self.span is None else self._recipe_for
+
+    @property
+    def span(self) -> tuple[float, float] | None:
+        """The beats that a recipe of its own is for: a chosen span, or the loop."""
+        loop = self.session.loop
+        return self._span or (None if loop is None else (loop.start, loop.end))
+
+    @property
+    def scope(self) -> Scope:
+        """For the edits of Tighten."""
+        match self.recipe_for:
+            case For.SPAN:
+                return Scope(span=self.span)
+            case For.CHOSEN:
+                return Scope(hits=self.picked)
+        return ALL
+
+    def set_recipe_for(self, what: For, span: tuple[float, float] | None = None) -> None:
+        if (what, span) != (self._recipe_for, self._span):
+            self._recipe_for, self._span = what, span
+            self.evidence_changed.emit()
+
+    def show_groove(self, groove: GrooveId | None, step: int | None = None) -> None:
+        if (groove, step) != (self.groove, self.step):
+            self.groove, self.step = groove, step
+            self.evidence_changed.emit()
+
+    def show_evidence(self, evidence: Evidence) -> None:
+        if self.evidence is not evidence:
+            self.evidence = evidence
+            self.evidence_changed.emit()
+
+    @property
+    def recipe(self) -> TightenSettings:
+        """What the tray shows: of the focused track, or of a part of it."""
+        leading = self.leading
+        return TightenSettings() if leading is None else recipe_for(*leading, self.scope)
+
+    @property
+    def rulings(self) -> Reach:
+        """Where the lines are to which the focused track is tightened, spans of their own included."""
+        leading, session = self.leading, self.session
+        if leading is None:
+            return Reach((Ruling(),))
+        guide, take = leading
+        if take is None:
+            return Reach((ruling_of(guide.tighten, session.grooves),))
+        return recipes_of(session, guide, take).reach
 
     def set_theme(self, theme: Theme) -> None:
         self.theme = theme

@@ -4,6 +4,7 @@ from collections.abc import Callable, Collection, Iterable
 from dataclasses import dataclass
 
 from chronotome.session.edits.tracks import changed, with_takes, with_track
+from chronotome.session.limits import FARTHEST_BEAT
 from chronotome.session.model import (
     MOST_ROUNDS,
     ClipId,
@@ -19,6 +20,8 @@ from chronotome.session.model import (
 )
 from chronotome.session.onsets import OnsetId
 
+LEAST_SPAN = 0.25
+"""Beats."""
 TakeChange = Callable[[Take], Take]
 
 
@@ -97,6 +100,25 @@ def _with_spans(spans: Iterable[RecipeSpan], new: Collection[RecipeSpan]) -> tup
                 parts.append(replace(each, start=max(each.start, over.end)))
         left = [each for each in parts if each.end > each.start]
     return tuple(sorted([*left, *new], key=lambda each: each.start))
+
+
+def move_span(
+    session: Session, track: TrackId, number: int, *, start: float | None = None, end: float | None = None
+) -> Session:
+    """An end of a span with a recipe of its own elsewhere, up to its other end and to its neighbours."""
+
+    def change(old: Track) -> Track:
+        if number >= len(old.spans):
+            return old
+        span, spans = old.spans[number], old.spans
+        low = spans[number - 1].end if number else -FARTHEST_BEAT
+        high = spans[number + 1].start if number + 1 < len(spans) else FARTHEST_BEAT
+        first = span.start if start is None else max(low, min(start, span.end - LEAST_SPAN))
+        last = span.end if end is None else min(high, max(end, span.start + LEAST_SPAN))
+        new = replace(span, start=first, end=last)
+        return changed(old, spans=(*spans[:number], new, *spans[number + 1 :]))
+
+    return with_track(session, track, change)
 
 
 def clear_span(session: Session, track: TrackId, start: float, end: float) -> Session:

@@ -6,7 +6,7 @@ import numpy as np
 
 from chronotome.render.mix import Side
 from chronotome.session.checks import NOTHING, Check, Choice, checks_of
-from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits, set_own_recipe
+from chronotome.session.edits.tightening import move_hit, reset_hits, set_own_recipe
 from chronotome.session.edits.timing import set_click, set_looping
 from chronotome.session.edits.tracks import (
     add_track,
@@ -27,11 +27,11 @@ from chronotome.ui.commands.fit import FitCommands
 from chronotome.ui.commands.loops import LoopCommands
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.sections import SectionCommands
+from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import Stage
 
-NUDGE_MILLISECONDS = 1.0
 LEVEL_STEP = 1.0
 
 
@@ -45,6 +45,7 @@ class Commands:
         self.sections = SectionCommands(desk)
         self.loops = LoopCommands(desk)
         self.clips = ClipCommands(desk)
+        self.tighten = TightenCommands(desk)
 
     # What is meant
 
@@ -127,7 +128,8 @@ class Commands:
         checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track, shown.take)
         check = checks.of(self._desk.view.selected)
         if shown is None or check is None or check.earlier is None or check.later is None:
-            self._desk.say("Select a hit that lies between two lines: N goes to the next one")
+            if choice is not Choice.LEAVE:
+                self.tighten.to_line(-1 if choice is Choice.EARLIER else 1)
             return
         at = int(np.flatnonzero(shown.targets.onsets == check.onset)[0])
         as_played = self._desk.session.tempo.beat_of(float(shown.targets.fitted[at]) / shown.rate)
@@ -160,30 +162,6 @@ class Commands:
     def has_own_recipe(self) -> bool:
         shown = self._guide()
         return shown is not None and shown.take.tighten is not None
-
-    def nudge(self, direction: int) -> None:
-        """Move the selected hit by a millisecond, by hand."""
-        shown = self._guide()
-        selected = self._desk.view.selected
-        at = np.flatnonzero(shown.targets.onsets == selected) if shown is not None else np.zeros(0, int)
-        if shown is None or not len(at):
-            return
-        tempo, rate = self._desk.session.tempo, self._desk.session.rate
-        turned = 1 if shown.map.axis is None else -1
-        wanted = float(shown.targets.target[at[0]]) + turned * direction * NUDGE_MILLISECONDS / 1000 * rate
-        low, high = shown.targets.room_of(int(at[0]))
-        beat = tempo.beat_of(min(max(wanted, low), high) / rate)
-        onset = int(shown.targets.onsets[at[0]])
-        self._desk.store.apply(
-            lambda session: move_hit(session, shown.track.id, shown.clip.id, onset, beat), "Nudge hit"
-        )
-
-    def reset_hit(self) -> None:
-        shown, onset = self._guide(), self._desk.view.selected
-        if shown is not None and onset is not None:
-            self._desk.store.apply(
-                lambda session: reset_hit(session, shown.track.id, shown.clip.id, onset), "Reset hit"
-            )
 
     def reset_hits(self) -> None:
         shown = self._guide()

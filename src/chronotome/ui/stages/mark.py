@@ -3,7 +3,7 @@
 from collections.abc import Callable
 
 import numpy as np
-from PySide6.QtWidgets import QComboBox, QHBoxLayout, QLabel, QPushButton, QSpinBox
+from PySide6.QtWidgets import QComboBox, QHBoxLayout, QPushButton, QSpinBox
 
 from chronotome.dsp.bands import Band, Material
 from chronotome.session.counting import inside_of
@@ -55,14 +55,13 @@ GRID_WORDS = {
     "1/32 beat": 0.03125,
 }
 PARTS_WORDS = "equal parts"
-LABEL = 58
 
 
 class MarkTray(Tray):
     def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
         super().__init__(desk, actions, Stage.MARK, "finds, and moves nothing")
         self._commands = commands
-        self.material = self._combo("Material", list(MATERIAL_WORDS.values()), self._choose_material)
+        self.material = self.combo("Material", list(MATERIAL_WORDS.values()), self._choose_material)
         self.threshold = ValueSlider(
             desk.view, "Threshold", 0, 100, lambda value: f"{value:.0f}", step=1, usual=USUAL_THRESHOLD
         )
@@ -80,14 +79,14 @@ class MarkTray(Tray):
         self.rows.addLayout(both)
         with self.folded("Sift more: bands, strongest, near lines") as self.sift_fold:
             self.bands = self._band_row()
-            self.per = self._combo("Of them", list(PER_WORDS), self._set_per)
-            self.near = self._combo("Where", list(NEAR_WORDS), self._set_near)
+            self.per = self.combo("Of them", list(PER_WORDS), self._set_per)
+            self.near = self.combo("Where", list(NEAR_WORDS), self._set_near)
         self.counts = self.add_label("", "figure")
         self.lens = Lens(desk)
         self.add(self.lens)
         self.snap = Segmented(desk.view, "A mark is pulled to", ["attack", "crossing", "nothing"])
         self.snap.chosen.connect(lambda index: desk.view.set_mark_snap(MarkSnap(index)))
-        self._row("Pulled to").addWidget(self.snap, 1)
+        self.row("Pulled to").addWidget(self.snap, 1)
         self._short_buttons({"add-onset": "Mark here", "hear-onset": "Hear", "lock-onset": "Lock"})
         self._short_buttons({"keep-onset": "Keep", "drop-onset": "Drop", "pull-onset": "Pull"})
         self.onset_table = OnsetTable(desk)
@@ -103,31 +102,8 @@ class MarkTray(Tray):
 
     # Building
 
-    def _row(self, words: str) -> QHBoxLayout:
-        row = QHBoxLayout()
-        row.setSpacing(8)
-        label = QLabel(words)
-        label.setObjectName("soft")
-        label.setFixedWidth(LABEL)
-        row.addWidget(label)
-        self.rows.addLayout(row)
-        return row
-
-    def _short_buttons(self, words: dict[str, str]) -> None:
-        for button, each in zip(self.add_buttons(*words), words.values(), strict=True):
-            button.setText(each)
-
-    def _combo(self, words: str, choices: list[str], do: Callable[[int], None]) -> QComboBox:
-        combo = QComboBox()
-        combo.addItems(choices)
-        combo.setAccessibleName(words)
-        combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
-        combo.activated.connect(do)
-        self._row(words).addWidget(combo, 1)
-        return combo
-
     def _band_row(self) -> list[QPushButton]:
-        row, buttons = self._row("Bands"), []
+        row, buttons = self.row("Bands"), []
         for band, sign in zip(Band, "■●▲", strict=True):
             button = QPushButton(f"{sign} {band.name.lower()}")
             button.setObjectName("band")
@@ -139,7 +115,7 @@ class MarkTray(Tray):
         return buttons
 
     def _grid_row(self) -> None:
-        row = self._row("Instead")
+        row = self.row("Instead")
         self.grid = QComboBox()
         self.grid.addItems([*GRID_WORDS, PARTS_WORDS])
         self.grid.setAccessibleName("Marks at lines instead of at attacks")
@@ -191,7 +167,7 @@ class MarkTray(Tray):
         )
 
     def _set_near(self, index: int) -> None:
-        grid = self.desk.view.tighten_grid[0]
+        grid = self.desk.view.recipe.grid
         near = list(NEAR_WORDS.values())[index]
         self._change_sift(lambda sift: replace(sift, near=near, grid=grid), "Choose onsets by the grid")
 

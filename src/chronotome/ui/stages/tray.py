@@ -1,11 +1,11 @@
 """What a tray is made of: a title, and rows from top to bottom in the order of use."""
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 from contextlib import contextmanager
 
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QShowEvent
-from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QComboBox, QFrame, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
 from chronotome.session.model import Session
 from chronotome.ui.action_table import SHORT
@@ -17,6 +17,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.view_state import Stage
 
 WIDTH = 300
+LABEL = 58
 
 
 class Tray(QWidget):
@@ -70,8 +71,8 @@ class Tray(QWidget):
         )
         self.rows.addWidget(line)
 
-    def add_buttons(self, *names: str) -> list[QPushButton]:
-        """A row of buttons that do actions."""
+    def add_buttons(self, *names: str, more: Iterable[QPushButton] = ()) -> list[QPushButton]:
+        """A row of buttons that do actions, and others behind them."""
         row = QHBoxLayout()
         row.setSpacing(8)
         buttons = []
@@ -80,6 +81,8 @@ class Tray(QWidget):
             self.table.attach(button, name)
             row.addWidget(button)
             buttons.append(button)
+        for button in more:
+            row.addWidget(button)
         self.rows.addLayout(row)
         return buttons
 
@@ -91,6 +94,49 @@ class Tray(QWidget):
         rows.addWidget(fold.body)
         self.rows = fold.rows
         yield fold
+        self.rows = rows
+
+    def row(self, words: str) -> QHBoxLayout:
+        row = QHBoxLayout()
+        row.setSpacing(8)
+        label = QLabel(words)
+        label.setObjectName("soft")
+        label.setFixedWidth(LABEL)
+        row.addWidget(label)
+        self.rows.addLayout(row)
+        return row
+
+    def _short_buttons(self, words: dict[str, str]) -> None:
+        for button, each in zip(self.add_buttons(*words), words.values(), strict=True):
+            button.setText(each)
+
+    def combo(self, words: str, choices: list[str], do: Callable[[int], None]) -> QComboBox:
+        combo = QComboBox()
+        combo.addItems(choices)
+        combo.setAccessibleName(words)
+        combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
+        combo.activated.connect(do)
+        self.row(words).addWidget(combo, 1)
+        return combo
+
+    def beside(self, *widgets: QWidget) -> None:
+        """Two or more in one row, each as wide."""
+        both = QHBoxLayout()
+        both.setSpacing(14)
+        for widget in widgets:
+            both.addWidget(widget, 1)
+        self.rows.addLayout(both)
+
+    @contextmanager
+    def section(self) -> Iterator[QWidget]:
+        """What is added meanwhile is shown and hidden as one."""
+        whole, rows = QWidget(), self.rows
+        inner = QVBoxLayout(whole)
+        inner.setContentsMargins(0, 0, 0, 0)
+        inner.setSpacing(8)
+        rows.addWidget(whole)
+        self.rows = inner
+        yield whole
         self.rows = rows
 
     def finish(self) -> None:

@@ -10,15 +10,16 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 from chronotome.middle import rank_of
 from chronotome.session.checks import Check, checks_of
 from chronotome.session.tighten import FAR_MS, Reason
+from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.controls.figures import plain, signed
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.timeline.gestures import HitDrag, is_free, take_hit
+from chronotome.ui.timeline.evidence_lane import EvidenceLane
+from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import down, paint_dots, paint_each, ring, up
 from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.units import Frames
 
 SCALES = (15.0, 30.0, 60.0, 120.0, 240.0)
@@ -32,13 +33,14 @@ Screen = NDArray[np.float64]
 """Pixels."""
 
 
-class DriftLane(TrackLane):
+class DriftLane(EvidenceLane):
     """Drag a mark up or down: that hit lands there, by hand."""
 
     hint = "Drag a drift mark up or down to move that hit by hand; Shift keeps it off the grid."
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: Desk, commands: TightenCommands) -> None:
         super().__init__(desk, "Drift of each hit in milliseconds")
+        self._commands = commands
         self.setMinimumHeight(140)
         self._pressed_y = 0.0
 
@@ -65,35 +67,29 @@ class DriftLane(TrackLane):
 
     def paint_header(self, painter: QPainter) -> None:
         theme, shown = self.desk.view.theme, self.shown
-        y = self.paint_words(painter, 8, "Drift", size=13, weight=600, value=theme.ink)
-        y = self.paint_words(painter, y, "ms from line", size=10, weight=400, value=theme.soft_ink)
+        self.paint_words(painter, 8, "Drift", size=13, weight=600, value=theme.ink)
+        self.paint_switch(painter)
         if shown is None or not len(shown.targets):
             return
-        before, after = shown.targets.spread_before, shown.targets.spread_now
-        painter.setFont(text_font(10))
-        painter.setPen(colour(theme.soft_ink))
-        painter.drawText(QPointF(12, y + 14), "before")
-        painter.drawText(QPointF(58, y + 14), "now")
-        painter.setFont(figure_font(12, 500))
-        painter.drawText(QPointF(12, y + 30), f"±{plain(before)}")
-        painter.setPen(colour(theme.ink))
-        painter.drawText(QPointF(58, y + 30), f"±{plain(after)}")
-        painter.setFont(text_font(10))
-        painter.setPen(colour(theme.soft_ink))
-        painter.drawText(QPointF(12, y + 48), f"over {FAR_MS:.0f} ms off")
-        painter.setFont(figure_font(12, 500))
-        painter.drawText(QPointF(12, y + 64), str(shown.targets.far_before))
-        painter.setPen(colour(theme.ink))
-        painter.drawText(QPointF(58, y + 64), str(shown.targets.far_now))
-        if self.height() < 168:
-            return
-        lean = float(np.mean(shown.targets.drift))
-        painter.setFont(text_font(10))
-        painter.setPen(colour(theme.soft_ink))
-        painter.drawText(QPointF(12, y + 82), "leans")
-        painter.setFont(figure_font(12))
-        painter.setPen(colour(theme.late if lean > 0 else theme.early))
-        painter.drawText(QPointF(12, y + 98), f"{signed(lean)} {'late' if lean > 0 else 'early'}")
+        targets, y = shown.targets, 24
+        lean = float(np.mean(targets.drift))
+        rows = (
+            ("before", f"±{plain(targets.spread_before)}", theme.soft_ink),
+            ("now", f"±{plain(targets.spread_now)}", theme.ink),
+            (f"over {FAR_MS:.0f}", f"{targets.far_before} → {targets.far_now}", theme.ink),
+            ("leans", signed(lean), theme.late if lean > 0 else theme.early),
+        )
+        for words, figure, value in rows:
+            if y + 20 > self.switch_top:
+                break
+            painter.setFont(text_font(10))
+            painter.setPen(colour(theme.soft_ink))
+            painter.drawText(QPointF(12, y + 14), words)
+            painter.setFont(figure_font(11))
+            painter.setPen(colour(value))
+            box = QRectF(0, y + 2, HEADER - 12, 16)
+            painter.drawText(box, Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter, figure)
+            y += 18
 
     def paint_content(self, painter: QPainter, content: QRect) -> None:
         theme = self.desk.view.theme
@@ -107,6 +103,7 @@ class DriftLane(TrackLane):
         self._paint_axis(painter, content, scale)
         self._paint_marks(painter, shown, scale)
         self._paint_callout(painter, shown, scale)
+        self.paint_sweep(painter)
 
     def _paint_scale(self, painter: QPainter, content: QRect, shown: Shown, scale: float) -> None:
         theme = self.desk.view.theme
@@ -157,7 +154,7 @@ class DriftLane(TrackLane):
         self._paint_stems(painter, shown, visible, xs, (played, landing))
         self._paint_played(painter, shown, visible, xs, played)
         self._paint_landing(painter, shown, visible, xs, landing)
-        selected = visible[shown.targets.onsets[visible] == self.desk.view.selected]
+        selected = visible[np.isin(shown.targets.onsets[visible], self.desk.view.picked)]
         painter.setPen(QPen(colour(self.desk.view.theme.accent), 1.4))
         painter.setBrush(Qt.BrushStyle.NoBrush)
         paint_each(painter, ring, _pairs(xs, played, selected), 11)
@@ -254,20 +251,29 @@ class DriftLane(TrackLane):
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         x, y = event.position().x(), event.position().y()
-        if event.button() is not Qt.MouseButton.LeftButton or x < HEADER:
+        if event.button() is not Qt.MouseButton.LeftButton or self.press_switch(event):
             return
         found = self._mark_at(x, y)
         if found is None:
-            self.desk.view.select(None)
-            self.desk.transport.go_to(self.frame_of(x))
+            self.begin_sweep(x, lambda: self._put_playhead(x), self._commands.sweep)
             return
         shown, at = found
+        if event.modifiers() & Qt.KeyboardModifier.ShiftModifier:
+            self._commands.add_or_drop(int(shown.targets.onsets[at]))
+            return
         self._pressed_y = y
         landing = float(shown.targets.landing[at])
         self.drag = take_hit(self.desk, shown, at, grip=y - self._y_of(landing, self._scale(shown)))
 
+    def _put_playhead(self, x: float) -> None:
+        self.desk.view.select(None)
+        self.desk.transport.go_to(self.frame_of(x))
+
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x, y = event.position().x(), event.position().y()
+        if isinstance(self.drag, SweepDrag):
+            self.go_on_sweeping(x)
+            return
         if not isinstance(self.drag, HitDrag):
             is_over = self._mark_at(x, y) is not None
             self.setCursor(Qt.CursorShape.SizeVerCursor if is_over else Qt.CursorShape.ArrowCursor)

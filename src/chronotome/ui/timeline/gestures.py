@@ -1,18 +1,21 @@
 """Gestures on hits: drafts while the mouse moves, one step of undo when it is let go."""
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Protocol
 
 import numpy as np
+from numpy.typing import NDArray
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QMouseEvent
 
 from chronotome.bridge.store import Edit
-from chronotome.session.edits.tightening import move_hit
+from chronotome.session.edits.tightening import move_hits
 from chronotome.session.grid import nearest_lines
+from chronotome.session.lines import lines_within
 from chronotome.session.model import ClipId, Session, TrackId
 from chronotome.session.onsets import OnsetId
+from chronotome.session.tighten import LEAST_APART_SECONDS, Targets
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown
 
@@ -60,6 +63,8 @@ class HitDrag:
     axis: int | None = None
     """Of a reversed clip: where the hand is is the mirror of where the hit lands."""
     has_moved: bool = False
+    others: dict[OnsetId, float] = field(default_factory=dict)
+    """Hits that are moved with it: by how many frames each lies behind it."""
 
     def to_drift(self, milliseconds: float, *, is_free: bool) -> None:
         """Let it land so far from its line; near the line, or at whole ms, unless free."""
@@ -75,8 +80,9 @@ class HitDrag:
         if self.axis is not None:
             beat = desk.session.beat_of(self.axis - desk.session.frame_of(beat))
         if not is_free and desk.view.is_snapping:
-            grid, swing = desk.view.tighten_grid
-            line = float(nearest_lines(np.array([beat]), grid, desk.session.metre, swing)[0])
+            bar, session = desk.session.metre.bar, desk.session
+            lines = lines_within(beat - bar, beat + bar, desk.view.rulings, session.metre, session.tempo)
+            line = float(lines.beats[np.abs(lines.beats - beat).argmin()])
             pixels_per_beat = 60 / desk.session.tempo.beats_per_minute * desk.session.rate
             pixels_per_beat /= desk.view.viewport.frames_per_pixel
             if abs(line - beat) * pixels_per_beat <= ON_LINE_PIXELS:
@@ -93,26 +99,56 @@ class HitDrag:
         self.desk.store.draft(self.edit)
 
     def _edit_to(self, beat: float) -> Edit:
+        tempo, rate = self.desk.session.tempo, self.desk.session.rate
+        frame = tempo.seconds_of(beat) * rate
+        beats = {each: tempo.beat_of((frame + away) / rate) for each, away in self.others.items()}
+        beats[self.onset] = beat
+
         def edit(session: Session) -> Session:
-            return move_hit(session, self.track, self.clip, self.onset, beat)
+            return move_hits(session, self.track, self.clip, beats)
 
         return edit
 
     def finish(self) -> None:
         if self.has_moved:
-            self.desk.store.apply(self.edit, "Move hit by hand")
+            words = f"Move {len(self.others) + 1} hits by hand" if self.others else "Move hit by hand"
+            self.desk.store.apply(self.edit, words)
 
     def cancel(self) -> None:
         self.desk.store.drop_draft()
 
 
 def take_hit(desk: Desk, shown: Shown, place: int, *, grip: float) -> HitDrag:
-    """Begin to drag hit number `place` of a clip's targets; it is selected."""
-    onset = int(shown.targets.onsets[place])
-    desk.view.select(onset)
-    line = float(shown.targets.line_beats[place])
-    room = shown.targets.room_of(place)
-    return HitDrag(desk, shown.track.id, shown.clip.id, onset, line, grip, room, shown.map.axis)
+    """Begin to drag hit number `place` of a clip's targets, and the other chosen ones where it is chosen too."""
+    targets = shown.targets
+    onset, picked = int(targets.onsets[place]), desk.view.picked
+    line = float(targets.line_beats[place])
+    if onset not in picked or len(picked) < 2:
+        desk.view.select(onset)
+        room = targets.room_of(place)
+        return HitDrag(desk, shown.track.id, shown.clip.id, onset, line, grip, room, shown.map.axis)
+    desk.view.pick(picked, onset)
+    at = np.flatnonzero(np.isin(targets.onsets, picked))
+    low, high = shared_room(targets, at)
+    here = float(targets.target[place])
+    away = dict(zip(targets.onsets[at].tolist(), (targets.target[at] - here).tolist(), strict=True))
+    del away[onset]
+    room = (here + low, here + high)
+    places = desk, shown.track.id, shown.clip.id, onset, line, grip, room, shown.map.axis
+    return HitDrag(*places, others=away)
+
+
+def shared_room(targets: Targets, at: NDArray[np.int64]) -> tuple[float, float]:
+    """Frames by which several hits can be moved together: what is beside them stays where it is."""
+    moving = np.zeros(len(targets), bool)
+    moving[at] = True
+    apart = LEAST_APART_SECONDS * targets.rate
+    gaps = np.diff(targets.target)
+    into = np.flatnonzero(~moving[:-1] & moving[1:])
+    out = np.flatnonzero(moving[:-1] & ~moving[1:])
+    low = float((apart - gaps[into]).max(initial=-np.inf))
+    high = float((gaps[out] - apart).min(initial=np.inf))
+    return min(0.0, low), max(0.0, high)
 
 
 @dataclass

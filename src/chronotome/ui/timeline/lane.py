@@ -6,6 +6,7 @@ from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QFontMetrics, QHelpEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
 
+from chronotome.session.lines import Reach, Ruling
 from chronotome.ui.controls.plain_text import tip
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
@@ -136,9 +137,9 @@ class Lane(QWidget):
         """Lines of bars, beats and the grid in use; swing moves them."""
         session, view = self.desk.session, self.desk.view
         theme = view.theme
-        grid, swing = view.tighten_grid if view.stage is Stage.TIGHTEN else (view.grid, 50.0)
+        reach = view.rulings if view.stage is Stage.TIGHTEN else Reach((Ruling(view.grid),))
         values = {FINE: theme.rule, BEAT: theme.strong_rule, BAR: theme.soft_ink}
-        clock = (session.tempo, session.rate, session.metre, grid, swing)
+        clock = (session.tempo, session.rate, session.metre, reach)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
         for kind, lines in grid_lines(*clock, view.viewport, content.left()):
             painter.setPen(QPen(colour(values[kind]), 1.0))

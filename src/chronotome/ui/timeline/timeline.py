@@ -10,15 +10,18 @@ from chronotome.ui.panels.decision import DecisionBar
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.context_lane import ContextLane
 from chronotome.ui.timeline.drift_lane import DriftLane
+from chronotome.ui.timeline.groove_lane import GrooveLane
 from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.match_lane import MatchLane
 from chronotome.ui.timeline.overview_strip import OverviewStrip
 from chronotome.ui.timeline.proof_lane import ProofLane
 from chronotome.ui.timeline.pulse_lane import PulseLane
+from chronotome.ui.timeline.recipe_lane import RecipeLane
 from chronotome.ui.timeline.ruler import Ruler
 from chronotome.ui.timeline.section_lane import SectionLane
 from chronotome.ui.timeline.strength_lane import StrengthLane
 from chronotome.ui.timeline.wave_lane import WaveLane
-from chronotome.ui.view_state import Stage
+from chronotome.ui.view_state import Evidence, Stage
 
 
 class Timeline(QWidget):
@@ -30,11 +33,14 @@ class Timeline(QWidget):
         self.overview = OverviewStrip(desk)
         self.sections = SectionLane(desk, commands.sections)
         self.ruler = Ruler(desk)
+        self.recipes = RecipeLane(desk, commands.tighten)
         self.decision = DecisionBar(desk)
-        self.wave = WaveLane(desk, commands.marks)
+        self.wave = WaveLane(desk, commands.marks, commands.tighten)
         self.strength = StrengthLane(desk, commands.marks)
         self.pulse = PulseLane(desk, commands.fit)
-        self.drift = DriftLane(desk)
+        self.drift = DriftLane(desk, commands.tighten)
+        self.groove = GrooveLane(desk)
+        self.match = MatchLane(desk, commands.tighten)
         self.proof = ProofLane(desk)
         self.evidence: dict[Stage, Lane] = {
             Stage.MARK: self.strength,
@@ -45,12 +51,15 @@ class Timeline(QWidget):
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(0)
-        layout.addWidget(self.overview)
-        layout.addWidget(self.sections)
-        layout.addWidget(self.ruler)
-        layout.addWidget(self.decision)
+        for strip in (self.overview, self.sections, self.ruler, self.recipes, self.decision):
+            layout.addWidget(strip)
         layout.addWidget(self.wave, 11)
-        for evidence in self.evidence.values():
+        self._tightening = {
+            Evidence.DRIFT: self.drift,
+            Evidence.GROOVE: self.groove,
+            Evidence.MATCH: self.match,
+        }
+        for evidence in (*self.evidence.values(), self.groove, self.match):
             layout.addWidget(evidence, 10)
         self._context = QWidget()
         self._context_layout = QVBoxLayout(self._context)
@@ -68,11 +77,12 @@ class Timeline(QWidget):
         self._lanes: list[ContextLane] = []
         self._last_position = 0.0
         desk.transport.moved.connect(self._follow)
-        for tall in (self.wave, *self.evidence.values()):
+        for tall in (self.wave, *self.evidence.values(), self.groove, self.match):
             policy = tall.sizePolicy()
             policy.setVerticalPolicy(policy.Policy.Expanding)
             tall.setSizePolicy(policy)
         desk.view.stage_changed.connect(self._on_stage)
+        desk.view.evidence_changed.connect(self._on_stage)
         desk.view.focus_changed.connect(self._on_tracks)
         desk.store.watch(self, self._on_tracks, lambda s: s.tracks)
         self._on_stage()
@@ -84,7 +94,8 @@ class Timeline(QWidget):
 
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
-        lanes = (self.wave, self.ruler, self.drift, self.strength, self.pulse, self.sections, *self._lanes)
+        evidence = (self.drift, self.groove, self.match, self.strength, self.pulse)
+        lanes = (self.wave, self.ruler, *evidence, self.sections, self.recipes, *self._lanes)
         return any(lane.cancel_drag() for lane in lanes)
 
     def _follow(self, frame: float) -> None:
@@ -96,8 +107,11 @@ class Timeline(QWidget):
             view.turn_to(frame)
 
     def _on_stage(self) -> None:
+        view = self._desk.view
         for stage, lane in self.evidence.items():
-            lane.setVisible(stage is self._desk.view.stage)
+            lane.setVisible(stage is view.stage and lane is not self.drift)
+        for evidence, lane in self._tightening.items():
+            lane.setVisible(view.stage is Stage.TIGHTEN and evidence is view.evidence)
 
     def _on_tracks(self) -> None:
         """One lane for every track but the focused one."""

@@ -16,6 +16,7 @@ from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.commands.marks import MarkCommands
+from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.controls.figures import decibels
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
@@ -58,7 +59,10 @@ WAY_WORDS = {MoveBy.CUTTING: "Cutting", MoveBy.STRETCHING: "Stretch", MoveBy.TAP
 class WaveLane(ClipLane):
     """The tall lane. Click: playhead. Drag a notch: move the hit, or in Mark the onset itself."""
 
-    hint = "Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms."
+    hint = (
+        "Drag a notch to move that hit by hand; Shift+click chooses more, drag over the wave several. "
+        "Click to put the playhead."
+    )
     shows_counts = True
     fit_hint = (
         "Click to put the playhead. Ctrl+drag the end of the sound to a bar line: it is that many bars."
@@ -68,9 +72,9 @@ class WaveLane(ClipLane):
         "Double-click adds or drops. Drag over the wave selects."
     )
 
-    def __init__(self, desk: Desk, marks: MarkCommands) -> None:
+    def __init__(self, desk: Desk, marks: MarkCommands, tighten: TightenCommands) -> None:
         super().__init__(desk, "Wave of the focused track", lambda: desk.view.focused)
-        self._marks = marks
+        self._marks, self._tighten = marks, tighten
         self.setMinimumHeight(150)
         self._image: QImage | None = None
         self._image_key: tuple[object, ...] = ()
@@ -314,6 +318,8 @@ class WaveLane(ClipLane):
             self.drag = EndDrag(self.desk, shown)
         elif self.desk.view.stage is Stage.MARK:
             self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
+        elif self.desk.view.stage is Stage.TIGHTEN and shown is not None:
+            self.begin_sweep(x, lambda: self._put_playhead(x), self._tighten.sweep)
         else:
             self._put_playhead(x)
 
@@ -351,9 +357,12 @@ class WaveLane(ClipLane):
         if self.desk.view.stage is Stage.MARK:
             self._take_mark(shown, onset, x, keys)
             return
-        self.desk.view.select(onset)
         at = np.flatnonzero(shown.targets.onsets == onset)
-        if len(at):
+        if self.desk.view.stage is Stage.TIGHTEN and keys & Qt.KeyboardModifier.ShiftModifier:
+            self._tighten.add_or_drop(onset)
+        elif not len(at):
+            self.desk.view.select(onset)
+        else:
             grip = x - float(self.xs_of(shown.landings[at])[0])
             self.drag = take_hit(self.desk, shown, int(at[0]), grip=grip)
 

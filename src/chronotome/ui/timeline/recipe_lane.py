@@ -1,0 +1,90 @@
+"""Spans with a recipe of their own, under the ruler."""
+
+from collections.abc import Callable, Sequence
+from functools import partial
+
+from chronotome.bridge.store import Edit
+from chronotome.session.edits.tightening import clear_span, move_span
+from chronotome.session.edits.timing import set_loop
+from chronotome.session.model import RecipeSpan, Session
+from chronotome.ui.commands.tightening import TightenCommands
+from chronotome.ui.desk import Desk
+from chronotome.ui.timeline.span_strip import SpanStrip, Strip
+from chronotome.ui.view_state import For, Stage
+
+
+class RecipeLane(SpanStrip):
+    """Click: its recipe is in the tray. Double-click: loop it. Drag an end: another span."""
+
+    hint = "Click a span for its recipe, double-click to loop it, drag its ends; Shift+Backspace removes it."
+    title, label = "Recipes", "Change span of a recipe"
+    height_of = 20
+
+    def __init__(self, desk: Desk, commands: TightenCommands) -> None:
+        super().__init__(desk, "Spans with a recipe of their own")
+        self._commands = commands
+        view = desk.view
+        for signal in (view.stage_changed, view.focus_changed, desk.store.changed, view.evidence_changed):
+            signal.connect(self._on_spans)
+        self._on_spans()
+
+    @property
+    def _spans(self) -> tuple[RecipeSpan, ...]:
+        leading = self.desk.view.leading
+        return () if leading is None else leading[0].spans
+
+    def _on_spans(self) -> None:
+        self.setVisible(self.desk.view.stage is Stage.TIGHTEN and bool(self._spans))
+        self.update()
+
+    def spans(self) -> Sequence[Strip]:
+        view = self.desk.view
+        chosen = view.span if view.recipe_for is For.SPAN else None
+        return [
+            Strip(self._words(each), each.start, each.end, chosen == (each.start, each.end))
+            for each in self._spans
+        ]
+
+    def _words(self, span: RecipeSpan) -> str:
+        """What its recipe does, in a few words."""
+        recipe, session = span.recipe, self.desk.session
+        groove = session.groove(recipe.groove)
+        if recipe.match is not None:
+            names = {track.id: track.name for track in session.tracks}
+            aim = f"as {names.get(recipe.match.track, 'nobody')}"
+        else:
+            aim = recipe.grid.words if groove is None else groove.name
+        rounds = f" ×{recipe.rounds + 1}" if recipe.rounds else ""
+        return f"{recipe.strength * 100:.0f} %{rounds}  {aim}"
+
+    def go_to(self, number: int) -> None:
+        span = self._spans[number]
+        self.desk.view.set_recipe_for(For.SPAN, (span.start, span.end))
+
+    def open(self, number: int) -> None:
+        span = self._spans[number]
+        self.desk.store.apply(lambda session: set_loop(session, span.start, span.end), "Loop a span")
+
+    def moved(self, number: int, end: str, beat: float) -> Edit:
+        leading = self.desk.view.leading
+
+        def edit(session: Session) -> Session:
+            return session if leading is None else move_span(session, leading[0].id, number, **{end: beat})
+
+        return edit
+
+    def choices(self, number: int) -> Sequence[tuple[str, Callable[[], None]]]:
+        return [
+            ("Show its recipe", partial(self.go_to, number)),
+            ("Loop", partial(self.open, number)),
+            ("Remove: the track’s recipe holds here", partial(self._remove, number)),
+        ]
+
+    def _remove(self, number: int) -> None:
+        leading, span = self.desk.view.leading, self._spans[number]
+        if leading is not None:
+            track = leading[0].id
+            self.desk.store.apply(
+                lambda session: clear_span(session, track, span.start, span.end), "Remove span’s recipe"
+            )
+            self.desk.view.set_recipe_for(For.TRACK)
