@@ -10,7 +10,7 @@ from chronotome.dsp.audio import audio_of
 from chronotome.dsp.clicks import clicks_at
 from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.dsp.overview import Overview
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.render.arena import Arena
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Source

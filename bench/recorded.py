@@ -10,7 +10,7 @@ from pathlib import Path
 import numpy as np
 
 from bench.material import isolate
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.files.audio_file import facts_of, load_source
 from chronotome.files.session_file import load_session, save_session
 from chronotome.render.arena import Arena

@@ -25,7 +25,7 @@ from bench.onsets import EVAL, TRAINED
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.beats.pulse import find_pulse
 from chronotome.dsp.onsets.detection import detect_onsets
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.files.straighten import Straightening, straighten_files
 
 CLEAN_BPM = 0.02

@@ -5,7 +5,7 @@ from pathlib import Path
 import numpy as np
 from hypothesis import strategies as st
 
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.files.audio_file import content_hash
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit, reset_hits, set_tighten

@@ -16,7 +16,7 @@ import soundfile
 from numpy.typing import NDArray
 from scipy.signal import butter, fftconvolve, lfilter, sosfilt
 
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import content_hash, read_audio
 from chronotome.files.session_file import load_session, save_session

@@ -255,7 +255,7 @@ def test_a_drifting_pair_is_straightened_in_step(drifting_pair, tmp_path, capsys
     assert [Path(path).name for path in written] == ["near.wav", "far.wav"]
     assert len(hits) == 48
     assert np.abs(hits - hits[0] - np.arange(48) * 60 / 96 * RATE).max() < 0.002 * RATE
-    assert np.abs(second[200:-200] - 0.6 * first[110:-290]).max() < 1e-3
+    assert np.abs(second[200:-200] - 0.6 * first[110:-290]).max() < 5e-3
 
 
 def test_bars_that_are_said_give_the_tempo(take, capsys):

@@ -5,7 +5,7 @@ import dataclasses
 import numpy as np
 import pytest
 
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import EngineName, MoveBy
 from chronotome.render.mix import Side
 from chronotome.render.plan import SOFT_SECONDS, plan_for
 from chronotome.session.anchors import window_of
@@ -424,7 +424,7 @@ def test_a_row_at_another_pitch_takes_the_same_time(studio):
     rate, content = 44100, "c" * 32
     tone = np.sin(2 * np.pi * 440 * np.arange(rate) / rate).astype(np.float32)[:, None]
     studio.put(content, tone)
-    score = joined(content, rate, MoveBy.STRETCHING, np.array([0, rate]), np.array([0, rate]))
+    score = joined(content, rate, EngineName.DRUMS, np.array([0, rate]), np.array([0, rate]))
 
     heard = studio.played(dataclasses.replace(score, semitones=np.array([7.0])))[:, 0]
 

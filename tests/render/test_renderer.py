@@ -4,7 +4,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from chronotome.dsp.overview import Overview
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.errors import Cancelled
 from chronotome.render.arena import Arena
 from chronotome.render.cache import MOST_SPARE_BYTES, PieceCache

@@ -5,7 +5,7 @@ from dataclasses import replace as with_columns
 import numpy as np
 import pytest
 
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import EngineName, MoveBy
 from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.clips import reverse, split
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
@@ -82,13 +82,13 @@ def test_the_map_of_a_reversed_take_leads_there_and_back(session):
 
 def test_rows_are_found_again_by_what_they_sound_like_wherever_they_lie():
     edges = np.array([0, 100, 250, 400])
-    one = joined("a" * 32, RATE, MoveBy.STRETCHING, edges, edges * 2)
+    one = joined("a" * 32, RATE, EngineName.DRUMS, edges, edges * 2)
     moved = with_columns(one, heard=one.heard + 5000, gains=one.gains * 0.5)
     longer = with_columns(one, length=one.length + np.array([0, 1, 0]))
     turned = with_columns(one, is_reversed=np.array([True, False, False]))
     backwards = mirrored(mirrored(one, 800), 800)
-    fewer = joined("a" * 32, RATE, MoveBy.STRETCHING, edges[:3], edges[:3] * 2)
-    other = with_columns(one, move_by=MoveBy.TAPE)
+    fewer = joined("a" * 32, RATE, EngineName.DRUMS, edges[:3], edges[:3] * 2)
+    other = with_columns(one, engine=EngineName.TAPE)
 
     assert one.same_rows(moved).tolist() == [0, 1, 2]
     assert one.same_rows(longer).tolist() == [0, -1, 2]

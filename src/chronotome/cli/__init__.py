@@ -10,9 +10,9 @@ from typing import TYPE_CHECKING
 
 from chronotome.cli.common import between, encoding_of, heard, material_of, put
 from chronotome.cli.fit import add_fit_commands, straighten, tempo
-from chronotome.cli.tighten import MATERIALS, add_tighten_commands, groove, match, tighten
+from chronotome.cli.tighten import add_tighten_commands, groove, match, tighten
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.bands import Band
+from chronotome.dsp.bands import Band, Material
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import facts_of, load_source, refuse_another
 from chronotome.files.audio_out import ENCODINGS
@@ -69,7 +69,9 @@ def parser() -> argparse.ArgumentParser:
     onsets = commands.add_parser("onsets", help="find where hits start")
     onsets.add_argument("audio", type=Path)
     onsets.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
-    onsets.add_argument("--material", choices=MATERIALS, default="auto", help="auto: as it is heard")
+    onsets.add_argument(
+        "--material", choices=["auto", *Material], default="auto", help="auto: as it is heard"
+    )
     onsets.add_argument("--least-spacing", type=between(0, 500), default=USUAL_SPACING, metavar="MS")
     onsets.add_argument(
         "--strongest-per", type=_per, metavar="bar|beat|SECONDS", help="leave the weaker ones out"

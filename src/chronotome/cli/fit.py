@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING, Any
 import numpy as np
 
 from chronotome.cli.common import between, heard, put
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.errors import UnusableFile
 from chronotome.files.analysis import measured_of
 from chronotome.files.audio_file import facts_of

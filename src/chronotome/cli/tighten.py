@@ -9,7 +9,7 @@ import numpy as np
 
 from chronotome.cli.common import between, encoding_of, material_of, write_json
 from chronotome.dsp.bands import Material
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import Keeps, MoveBy
 from chronotome.errors import UnusableFile
 from chronotome.files.grooves import is_groove, read_groove, write_groove
 from chronotome.files.headless import Headless
@@ -20,14 +20,16 @@ from chronotome.session.edits.fitting import Following, set_following, set_smoot
 from chronotome.session.edits.grooves import add_groove, groove_of
 from chronotome.session.edits.tightening import Scope, set_recipe
 from chronotome.session.edits.timing import set_beat_one, set_tempo
-from chronotome.session.edits.tracks import set_move_by
+from chronotome.session.edits.tracks import set_keeps, set_move_by
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
 from chronotome.session.groove import MOST_BARS, Groove
 from chronotome.session.model import Alone, Match, Session, Track, replace
 from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.session.tighten import REASON_WORDS, Reason, Targets, pairs_of, targets_of
 
-MATERIALS = ["auto", *(str(each) for each in Material)]
+MATERIALS = ["auto", *(str(each) for each in Material), "one-note", "chords", "tape"]
+KEEPS = {"drums": Keeps.DRUMS, "one-note": Keeps.ONE_NOTE, "chords": Keeps.CHORDS}
+"""What stretching is told to keep clean; the other materials are for the ear that finds hits."""
 
 
 def grid_of(text: str) -> Grid:
@@ -78,7 +80,8 @@ def add_tighten_commands(commands: Any) -> list[argparse.ArgumentParser]:
         writer.add_argument("--leave-alone", type=between(0, 100), default=0.0, metavar="MS")
         writer.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
         writer.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
-        writer.add_argument("--material", choices=MATERIALS, default="auto")
+        words = "what attacks are of, and what stretching keeps clean"
+        writer.add_argument("--material", choices=MATERIALS, default="auto", help=words)
         words = "write every onset and where it landed"
         writer.add_argument("--moves", type=Path, metavar="JSON", help=words)
 
@@ -169,7 +172,7 @@ def tighten(arguments: argparse.Namespace, progress: Progress) -> None:
         bar = session.metre.bar
         scope = Scope(span=((arguments.bars[0] - 1) * bar, arguments.bars[1] * bar))
     session = set_recipe(session, track.id, None, scope, **recipe)
-    work.session = set_move_by(session, track.id, arguments.by)
+    work.session = _moved_by(session, track, arguments)
     work.write(work.session.track(track.id), arguments.out, encoding, given, part_of(progress, 0.6, 1.0))
     if arguments.moves is not None:
         write_json(arguments.moves, _moves(work.session, work.session.track(track.id)))
@@ -192,10 +195,18 @@ def match(arguments: argparse.Namespace, progress: Progress) -> None:
         leave_alone=arguments.leave_alone,
         match=Match(other.id, arguments.within, Alone.ALONG),
     )
-    work.session = set_move_by(session, track.id, arguments.by)
+    work.session = _moved_by(session, track, arguments)
     work.write(work.session.track(track.id), arguments.out, encoding, given, part_of(progress, 0.6, 1.0))
     if arguments.moves is not None:
         write_json(arguments.moves, _moves(work.session, work.session.track(track.id)))
+
+
+def _moved_by(session: Session, track: Track, arguments: argparse.Namespace) -> Session:
+    """The way and the material that were asked for."""
+    way = MoveBy.TAPE if arguments.material == "tape" else arguments.by
+    return set_keeps(
+        set_move_by(session, track.id, way), track.id, KEEPS.get(arguments.material, Keeps.HEARD)
+    )
 
 
 def _moves(session: Session, track: Track) -> dict[str, Any]:

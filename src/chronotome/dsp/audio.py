@@ -77,3 +77,12 @@ def mono(samples: Samples) -> Samples:
     if float(np.dot(mean, mean)) > 0.2 * max(energies):
         return mean
     return np.ascontiguousarray(samples[:, int(np.argmax(energies))])
+
+
+def frames_between(source: Samples, start: int, end: int) -> Samples:
+    """source[start:end], zeros outside."""
+    inside = source[max(0, start) : max(0, min(end, len(source)))]
+    if start >= 0 and end <= len(source):
+        return inside
+    before = min(max(0, -start), end - start)
+    return np.pad(inside, ((before, end - start - before - len(inside)), (0, 0)))

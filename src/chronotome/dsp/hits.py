@@ -18,6 +18,13 @@ DEPTH = 63
 """Decibels below the strongest band that a timbre can tell."""
 BITS = 6
 AT_ONCE = 256
+LEAST_RISE, LEAST_NEWS = 6.0, 1.0
+"""Decibels that an attack rises over what is just before it, and over the loudest of what was."""
+SHORT = 0.003
+NEAR, BEFORE, LATELY = (-0.002, 0.012), (-0.015, -0.003), (-0.045, -0.003)
+"""Seconds about an onset: where its attack is, what is just before it, and what was."""
+QUIET = 1e-5
+"""Of the recording's mean power: beneath that nothing counts."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -29,6 +36,8 @@ class HitTraits:
 
     levels: NDArray[np.float64]
     timbres: NDArray[np.int64]
+    attacks: NDArray[np.bool_]
+    """True where it begins with an attack, so that not a sample of that may be stretched."""
 
 
 def hit_traits(samples: Samples, rate: int, frames: Frames) -> HitTraits:
@@ -53,7 +62,38 @@ def hit_traits(samples: Samples, rate: int, frames: Frames) -> HitTraits:
         until = np.append(frames[1:], len(samples))[part]
         levels[part] = _levels(samples, rate, frames[part], until)
         timbres[part] = _timbres(samples, rate, frames[part])
-    return HitTraits(levels, timbres)
+    return HitTraits(levels, timbres, has_attack(samples, rate, frames))
+
+
+def has_attack(samples: Samples, rate: int, frames: Frames) -> NDArray[np.bool_]:
+    """Which onsets are attacks: what rises at once, by 6 dB, and is louder than all of the last 45 ms.
+
+    Heard in the full band and in its first difference, whichever rises more. A low note's own periods and a
+    growl rise over what is just before them, but not over what was. For long recordings only what is around
+    the onsets is read.
+    """
+    rises = np.full((2, len(frames)), -np.inf)
+    width, step = int(SHORT * rate), max(1, int(SHORT * rate) // 4)
+    reach = int(0.05 * rate)
+    floor = QUIET * float(np.mean(samples[:: max(1, len(samples) // (1 << 20))].astype(np.float64) ** 2))
+    for start in range(0, len(frames), AT_ONCE):
+        part = frames[start : start + AT_ONCE]
+        around = _gathered(samples, part - reach, 2 * reach)
+        for heard in (around, np.diff(around, axis=1, prepend=around[:, :1])):
+            power = np.einsum("hfc,hfc->hf", heard, heard, dtype=np.float64) / heard.shape[2]
+            sums = np.concatenate([np.zeros((len(part), 1)), np.cumsum(power, axis=1)], axis=1)
+
+            def loudest(span: tuple[float, float], sums: NDArray[np.float64] = sums) -> NDArray[np.float64]:
+                first, last = (reach + int(moment * rate) for moment in span)
+                at = np.arange(first, last - width + 1, step)
+                return np.asarray((sums[:, at + width] - sums[:, at]).max(1) / width)
+
+            low, high = (reach + int(moment * rate) for moment in BEFORE)
+            after = loudest(NEAR) + 1e-3 * floor
+            before = np.stack([(sums[:, high] - sums[:, low]) / (high - low), loudest(LATELY)])
+            rise = 10 * np.log10((after + 1e-15) / (before + floor + 1e-15))
+            rises[:, start : start + AT_ONCE] = np.maximum(rises[:, start : start + AT_ONCE], rise)
+    return np.asarray((rises[0] >= LEAST_RISE) & (rises[1] >= LEAST_NEWS))
 
 
 def _gathered(samples: Samples, frames: Frames, length: int) -> NDArray[np.float32]:

@@ -55,7 +55,7 @@ def analyse(
     kept = (np.diff(counted, prepend=-1) > 0) & (counted < (frames or audio.frames))
     onsets = onsets_from(counted[kept], found.strengths[kept], found.bands[kept], found.doubts[kept])
     traits = hit_traits(audio.samples, audio.rate, found.frames[kept])
-    onsets = onsets.measured(traits.levels, traits.timbres)
+    onsets = onsets.measured(traits.levels, traits.timbres, traits.attacks)
     measured = measured_of(find_pulse(audio, found, name=name, tag=tag))
     progress(1.0)
     return Analysis(onsets, measured, found.material)

@@ -87,7 +87,9 @@ class Headless:
         session = set_solo(self.session, track.id, True)
         mix = render_mix(self._renderer, plan_for(session), self._pool.ready(), part_of(progress, 0.0, 0.8))
         export_mix(
-            OfflineMix(mix, self._arena, channels=session.recording_of(track.clips[0]).channels),
+            OfflineMix(
+                mix, self._arena, channels=max(session.recording_of(take).channels for take in track.takes)
+            ),
             out,
             rate=session.rate,
             encoding=encoding,

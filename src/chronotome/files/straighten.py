@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from pathlib import Path
 
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.errors import UnusableFile
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import facts_of, load_source

@@ -6,8 +6,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chronotome.dsp.audio import Samples
-from chronotome.dsp.stretch.segment import frames_between, render_hit
+from chronotome.dsp.audio import Samples, frames_between
+from chronotome.dsp.stretch.segment import render_hit
 from chronotome.render.arena import Arena, Region
 from chronotome.render.plan import PieceKey
 from chronotome.render.pool import Source
@@ -142,7 +142,8 @@ def _made(
         key.rate,
         spanned,
         key.length,
-        move_by=key.move_by,
+        engine=key.engine,
+        shape=key.shape,
         is_last=key.is_last,
         semitones=key.semitones,
         is_reversed=key.is_reversed,

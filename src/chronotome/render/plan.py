@@ -4,7 +4,8 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 from typing import NamedTuple
 
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import EngineName
+from chronotome.dsp.stretch.segment import PLAIN, Shape
 from chronotome.render.click import ClickPlan, click_plan
 from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, parts_of, window_in
 from chronotome.session.limits import ContentHash
@@ -22,7 +23,7 @@ class PieceKey(NamedTuple):
 
     content: ContentHash
     rate: int
-    move_by: MoveBy
+    engine: EngineName
     start: int
     end: int
     length: int
@@ -30,6 +31,7 @@ class PieceKey(NamedTuple):
     together: Together = ()
     semitones: float = 0.0
     is_reversed: bool = False
+    shape: Shape = PLAIN
 
 
 def piece_of(score: Score, row: int) -> PieceKey:
@@ -37,7 +39,7 @@ def piece_of(score: Score, row: int) -> PieceKey:
     return PieceKey(
         score.recordings[int(score.recording[row])],
         score.rate,
-        score.move_by,
+        score.engine,
         int(score.start[row]),
         int(score.end[row]),
         int(score.length[row]),
@@ -45,6 +47,7 @@ def piece_of(score: Score, row: int) -> PieceKey:
         score.together,
         float(score.semitones[row]),
         bool(score.is_reversed[row]),
+        score.shapes[row] if score.shapes else PLAIN,
     )
 
 

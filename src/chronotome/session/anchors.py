@@ -5,7 +5,8 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.stretch.segment import ENGINES, MoveBy
+from chronotome.dsp.stretch.engines import EngineName, engine_of
+from chronotome.dsp.stretch.segment import ENGINES
 from chronotome.dsp.stretch.warp import rising
 from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap
@@ -40,6 +41,8 @@ class Anchors:
     landed: Frames
     offset: int
     axis: int | None = None
+    attacks: NDArray[np.bool_] | None = None
+    """True for each anchor of which not a sample is stretched; None: for all of them."""
 
     def landed_at(self, source: NDArray[np.float64]) -> NDArray[np.float64]:
         """Session frames at which source frames land, straight on at both ends: what Tighten is about."""
@@ -119,7 +122,7 @@ def anchors_of(session: Session, track: Track, take: Take) -> Anchors:
     anchors = _anchors(
         take,
         recording,
-        guide.move_by,
+        engine_for(session, guide, leading),
         session.group_of(track.id) is not None,
         targets_of(session, guide, leading),
         fitted_of(session, guide, leading),
@@ -152,7 +155,7 @@ def _turned(anchors: Anchors, take: Take, recording: Recording, rate: int) -> An
 def _anchors(  # noqa: PLR0917 - found again by the identity of each
     take: Take,
     recording: Recording,
-    move_by: MoveBy,
+    engine: EngineName,
     is_locked: bool,  # noqa: FBT001 - the same
     targets: Targets,
     fit: Fitted | None,
@@ -164,7 +167,7 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
     start, end = (round(frame * rate / recording.rate) for frame in (take.source_start, take.source_end))
     offset = start - take.start
     played, landed = targets.played, targets.target
-    if fit is not None and ENGINES[move_by].warps_between:
+    if fit is not None and ENGINES[engine].warps_between:
         played, landed = _with_beats(fit, played, landed, int(BEAT_APART_SECONDS * rate))
     if not len(played) or (landed == played).all():
         source, heard = np.array([start, end]), np.array([take.start, take.start + end - start])
@@ -176,9 +179,23 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
     if len(source) < 2 or not _is_within_reason(heard, end - start, rate):
         heard = np.array([take.start, take.start + end - start])
         return Anchors(np.array([start, end]), heard, offset)
-    if ENGINES[move_by].warps_between:
+    if ENGINES[engine].warps_between:
         source, heard = _with_faint(leading, led, counts, rate, source, heard, offset)
-    return Anchors(source, heard, offset)
+    if not ENGINES[engine].bends:
+        return Anchors(source, heard, offset)
+    return Anchors(source, heard, offset, attacks=np.isin(source, _attacks(leading, led, rate, offset)))
+
+
+def _attacks(take: Take, recording: Recording, rate: int, offset: int) -> Frames:
+    """Source frames of onsets that are attacks; what nobody has measured yet counts as one."""
+    onsets = recording.onsets
+    frames = onsets.frame_array[onsets.attack_array]
+    return take.start + offset + at_other_rate(frames - take.source_start, recording.rate, rate)
+
+
+def engine_for(session: Session, track: Track, take: Take) -> EngineName:
+    """What renders the takes of a track that leads."""
+    return engine_of(track.move_by, track.keeps, session.recording_of(take).material)
 
 
 @dataclass(frozen=True)

@@ -11,7 +11,7 @@ import numpy as np
 from msgspec import Meta, Struct
 
 from chronotome.dsp.bands import Material
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import Keeps, MoveBy
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import Grid, Metre, TempoMap
 from chronotome.session.groove import Groove, GrooveId
@@ -242,6 +242,8 @@ class Track(Struct, frozen=True, dict=True):
     clips: tuple[Clip, ...]
     tighten: TightenSettings = TightenSettings()
     move_by: MoveBy = MoveBy.STRETCHING
+    keeps: Keeps = Keeps.HEARD
+    """What stretching keeps clean."""
     follow: Follow = Follow.NOTHING
     steady: Share = 1.0
     """While it follows: how much of its own drift is taken out, from as played to fully steady."""

@@ -60,10 +60,13 @@ class Onsets(Struct, frozen=True, dict=True):
     locks: tuple[bool, ...] = ()
     levels: tuple[Annotated[float, Meta(ge=UNMEASURED, le=100.0)], ...] = ()
     timbres: tuple[Annotated[int, Meta(ge=0, lt=1 << 48)], ...] = ()
+    attacks: tuple[bool, ...] = ()
 
     def __post_init__(self) -> None:
         columns = (self.ids, self.frames, self.strengths, self.bands, self.standings)
-        optional = (each for each in (self.doubts, self.locks, self.levels, self.timbres) if each)
+        optional = (
+            each for each in (self.doubts, self.locks, self.levels, self.timbres, self.attacks) if each
+        )
         lengths = {len(column) for column in (*columns, *optional)}
         if len(lengths) != 1:
             raise ValueError(f"columns of onsets must be of one length, are {sorted(lengths)}")
@@ -114,15 +117,24 @@ class Onsets(Struct, frozen=True, dict=True):
     def timbre_array(self) -> Frames:
         return np.array(self.timbres or np.zeros(len(self)), np.int64)
 
+    @cached_property
+    def attack_array(self) -> NDArray[np.bool_]:
+        """Which begin with an attack; those that are not measured yet are taken for such."""
+        return np.array(self.attacks or np.ones(len(self)), bool)
+
     @property
     def is_measured(self) -> bool:
         """Whether level and timbre of each are known."""
-        return not len(self) or (len(self.levels) > 0 and UNMEASURED not in self.levels)
+        return not len(self) or (len(self.attacks) > 0 and UNMEASURED not in self.levels)
 
-    def measured(self, levels: NDArray[np.float64], timbres: NDArray[np.int64]) -> "Onsets":
-        """With the level and timbre of each."""
+    def measured(
+        self, levels: NDArray[np.float64], timbres: NDArray[np.int64], attacks: NDArray[np.bool_]
+    ) -> "Onsets":
+        """With level and timbre of each, and whether it is an attack."""
         rounded = tuple(round(float(level), 1) for level in levels)
-        return msgspec.structs.replace(self, levels=rounded, timbres=tuple(timbres.tolist()))
+        return msgspec.structs.replace(
+            self, levels=rounded, timbres=tuple(timbres.tolist()), attacks=tuple(attacks.tolist())
+        )
 
     @cached_property
     def _places(self) -> dict[OnsetId, int]:
@@ -174,6 +186,7 @@ class Onsets(Struct, frozen=True, dict=True):
             merged(self.lock_array.tolist(), (False,) * count),
             merged(self.levels or (UNMEASURED,) * len(self), (UNMEASURED,) * count),
             merged(self.timbre_array.tolist(), (0,) * count),
+            merged(self.attack_array.tolist(), (True,) * count),
         )
 
     def added(self, frame: int, *, strength: float = 100.0, band: int = 1) -> "Onsets":
@@ -269,6 +282,7 @@ class Onsets(Struct, frozen=True, dict=True):
             left(self.locks),
             left(self.levels),
             left(self.timbres),
+            left(self.attacks),
         )
 
 

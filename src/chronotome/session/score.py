@@ -7,8 +7,9 @@ from typing import NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.stretch.segment import ENGINES, MoveBy
-from chronotome.session.anchors import Anchors
+from chronotome.dsp.stretch.engines import EngineName
+from chronotome.dsp.stretch.segment import ENGINES, PLAIN, Shape
+from chronotome.session.anchors import Anchors, engine_for
 from chronotome.session.limits import ContentHash
 from chronotome.session.loudness import hit_gains_of
 from chronotome.session.memo import MANY, by_identity
@@ -18,6 +19,8 @@ from chronotome.units import Frames
 
 Together = tuple[tuple[ContentHash, int], ...]
 """Recordings rendered as one, each with its distance in frames from the one at hand; empty: alone."""
+SEAM_SECONDS, SEAM_SLACK = 1.0, 0.3
+"""Without an attack for so long, a span is cut: what a hand moves is rendered anew, and no more."""
 NO_HIT = -1
 """Where a row begins at no onset: at an edge, at a beat, at a faint attack."""
 
@@ -32,7 +35,7 @@ class Score:
     """
 
     rate: int
-    move_by: MoveBy
+    engine: EngineName
     recordings: tuple[ContentHash, ...]
     recording: Frames
     """Which of the recordings."""
@@ -54,6 +57,8 @@ class Score:
     joins: NDArray[np.bool_]
     """Where True nothing is between this row and the next: its end leads into the attack that follows."""
     together: Together = ()
+    shapes: tuple[Shape, ...] = ()
+    """What each is between its ends; empty: nothing in particular."""
 
     def __len__(self) -> int:
         return len(self.start)
@@ -90,7 +95,16 @@ class Score:
     def as_recorded(self) -> NDArray[np.bool_]:
         """True for each row that is the very frames of its recording."""
         same = (self.length == self.end - self.start) & ~self.is_reversed
+        if self.shapes:
+            same &= np.array([not shape.bends for shape in self.shapes])
         return np.asarray(same & (self.semitones == 0.0))
+
+    @cached_property
+    def shape(self) -> Frames:
+        """A number for each shape; equal ones have the same."""
+        if not self.shapes:
+            return _usual(len(self)).nothing
+        return np.array([0 if shape == PLAIN else hash(shape) for shape in self.shapes], np.int64)
 
     @cached_property
     def _by_start(self) -> Frames | None:
@@ -100,10 +114,10 @@ class Score:
 
     def same_rows(self, other: "Score") -> Frames:
         """For each row, which row of another score sounds alike, but for place and loudness; -1 for none."""
-        mine, theirs = ((each.rate, each.move_by, each.recordings, each.together) for each in (self, other))
+        mine, theirs = ((each.rate, each.engine, each.recordings, each.together) for each in (self, other))
         if mine != theirs:
             return np.full(len(self), -1)
-        columns = ("start", "end", "length", "joins", "recording", "semitones", "is_reversed")
+        columns = ("start", "end", "length", "joins", "recording", "semitones", "is_reversed", "shape")
         if len(self) == len(other) and np.array_equal(self.start, other.start):  # a hit was moved
             alike = np.ones(len(self), np.bool_)
             for name in columns[1:]:
@@ -123,25 +137,59 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
     """The rows of a take whose map is known; a clip's window says which of them sound."""
     guide, leading = session.leading(track, take)
     group = session.group_of(track.id)
-    is_alone = group is None or not ENGINES[guide.move_by].hears_together or _is_untouched(anchors)
+    engine = engine_for(session, guide, leading)
+    is_alone = group is None or not ENGINES[engine].hears_together or _is_untouched(anchors)
     together = () if is_alone or group is None else _together(session, group, take, anchors.offset)
     targets = targets_of(session, guide, leading)
-    score = _score(take, anchors, targets, session.rate, guide.move_by, together)
+    score = _score(take, anchors, targets, session.rate, engine, together)
     gains = hit_gains_of(session, guide, leading)
     return score if gains is None else _as_loud(score, targets, gains)
 
 
 @by_identity(MANY)
 def _score(  # noqa: PLR0917 - found again by the identity of each
-    take: Take, anchors: Anchors, targets: Targets, rate: int, move_by: MoveBy, together: Together
+    take: Take, anchors: Anchors, targets: Targets, rate: int, engine: EngineName, together: Together
 ) -> Score:
-    start, landed = anchors.source, anchors.landed
-    score = joined(take.recording, rate, move_by, start, landed, together)
+    start, landed, shapes = anchors.source, anchors.landed, tuple[Shape, ...]()
+    if ENGINES[engine].bends and len(start) > 2:
+        start, landed, shapes = _bent(anchors, rate)
+    score = joined(take.recording, rate, engine, start, landed, together, shapes)
     played = targets.played + anchors.offset
     at = np.minimum(played.searchsorted(start[:-1]), max(0, len(played) - 1))
     if len(played):
         score.onset[:] = np.where(played[at] == start[:-1], targets.onsets[at], NO_HIT)
     return score if anchors.axis is None else mirrored(score, anchors.axis)
+
+
+def _bent(anchors: Anchors, rate: int) -> tuple[Frames, Frames, tuple[Shape, ...]]:
+    """Anchors that are attacks, and seams where these are far apart; the others bend what is between.
+
+    Seams lie in equal parts between two attacks: they depend on nothing that a hand moves.
+    """
+    source, landed = anchors.source, anchors.landed
+    is_hard = np.ones(len(source), bool) if anchors.attacks is None else anchors.attacks.copy()
+    is_hard[[0, -1]] = True
+    ends = source[is_hard]
+    parts = np.maximum(1, np.ceil(np.diff(ends) / (SEAM_SECONDS * rate) - SEAM_SLACK)).astype(np.int64)
+    number = np.arange(parts.sum()) - np.repeat(np.cumsum(parts) - parts, parts)
+    starts = np.repeat(ends[:-1], parts)
+    edges = starts + number * np.repeat(np.diff(ends), parts) // np.repeat(parts, parts)
+    edges = np.append(edges, ends[-1])
+    is_seam = np.append(number > 0, False)
+    heard = np.where(np.isin(edges, source), 0, np.rint(np.interp(edges, source, landed))).astype(np.int64)
+    known = np.isin(edges, source)
+    heard[known] = landed[np.searchsorted(source, edges[known])]
+    keeps = np.append(np.diff(heard) > 0, True) | ~is_seam
+    edges, heard, is_seam = edges[keeps], heard[keeps], is_seam[keeps]
+    soft, to = source[~is_hard], landed[~is_hard]
+    low, high = np.searchsorted(soft, edges[:-1], "right"), np.searchsorted(soft, edges[1:], "left")
+    shapes = []
+    for at, (first, last) in enumerate(zip(low.tolist(), high.tolist(), strict=True)):
+        of, there = soft[first:last] - edges[at], to[first:last] - heard[at]
+        is_plain = edges[at + 1] - edges[at] == heard[at + 1] - heard[at] and (of == there).all()
+        bends = () if is_plain else tuple(zip(of.tolist(), there.tolist(), strict=True))
+        shapes.append(Shape(bends, bool(is_seam[at]), bool(is_seam[at + 1])))
+    return edges, heard, tuple(shapes)
 
 
 @by_identity(MANY)
@@ -161,17 +209,18 @@ def _as_loud(score: Score, targets: Targets, gains: NDArray[np.float64]) -> Scor
 def joined(  # noqa: PLR0917 - what all rows have in common, and both columns of anchors
     content: ContentHash,
     rate: int,
-    move_by: MoveBy,
+    engine: EngineName,
     source: Frames,
     heard: Frames,
     together: Together = (),
+    shapes: tuple[Shape, ...] = (),
 ) -> Score:
     """Rows between anchors, each going on in the next; the last rings out."""
     count = len(source) - 1
     usual = _usual(count)
     return Score(
         rate,
-        move_by,
+        engine,
         (content,),
         usual.nothing,
         source[:-1],
@@ -187,6 +236,7 @@ def joined(  # noqa: PLR0917 - what all rows have in common, and both columns of
         usual.loud,
         usual.joins,
         together,
+        shapes,
     )
 
 
@@ -224,7 +274,7 @@ def mirrored(score: Score, axis: int) -> Score:
     order = np.argsort(turned, kind="stable")
     return Score(
         score.rate,
-        score.move_by,
+        score.engine,
         score.recordings,
         score.recording[order],
         score.start[order],
@@ -240,6 +290,7 @@ def mirrored(score: Score, axis: int) -> Score:
         score.loud[order],
         score.joins[order],
         score.together,
+        tuple(score.shapes[at] for at in order.tolist()) if score.shapes else (),
     )
 
 

@@ -6,15 +6,15 @@ segments and leaves every other sample as it was.
 """
 
 from dataclasses import dataclass
-from enum import StrEnum
-from typing import Protocol
+from typing import NamedTuple, Protocol
 
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.audio import Samples
+from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.fades import crossfade
 from chronotome.dsp.stretch.cutting import cut_to_length
+from chronotome.dsp.stretch.engines import FINE_OVERLAP, OVERLAP, Bends, EngineName
 from chronotome.dsp.stretch.tape import at_other_speed
 from chronotome.dsp.stretch.wsola import overlap_similar
 
@@ -24,12 +24,15 @@ SPLICE_REACH = 0.030
 SPLICE_FADE = 0.010
 
 
-class MoveBy(StrEnum):
-    """How targets are realised."""
+class Shape(NamedTuple):
+    """What is between the ends of a span, and what they are."""
 
-    CUTTING = "cutting"
-    STRETCHING = "stretching"
-    TAPE = "tape"
+    bends: Bends = ()
+    begins_softly: bool = False
+    ends_softly: bool = False
+
+
+PLAIN = Shape()
 
 
 class Middle(Protocol):
@@ -52,33 +55,40 @@ def _at_tape_speed(
 class Engine:
     """A way to move sound, and what it needs: the one table that plan, anchors and renderer read."""
 
-    middle: Middle
+    middle: Middle | None
+    """None: it sees to the whole span itself, its ends and its bends too."""
     attack: float | None
     """Seconds from each anchor on that stay verbatim; None: all of a span is treated alike, its ends too."""
     warps_between: bool
     """What lies between two hits becomes longer or shorter: beats and faint attacks are anchors as well."""
     hears_together: bool
     """Locked recordings are one sound of many channels to it, from one search for what is alike."""
+    overlap: int = 0
+    """Of a vocoder, for which only attacks are anchors: what lies between two bends at the others."""
+
+    @property
+    def bends(self) -> bool:
+        return self.overlap > 0
 
 
 ENGINES = {
-    MoveBy.CUTTING: Engine(cut_to_length, 0.0, warps_between=False, hears_together=True),
-    MoveBy.STRETCHING: Engine(overlap_similar, 0.020, warps_between=True, hears_together=True),
-    MoveBy.TAPE: Engine(_at_tape_speed, None, warps_between=True, hears_together=False),
+    EngineName.CUTTING: Engine(cut_to_length, 0.0, warps_between=False, hears_together=True),
+    EngineName.DRUMS: Engine(overlap_similar, 0.020, warps_between=True, hears_together=True),
+    EngineName.TONES: Engine(None, None, warps_between=True, hears_together=True, overlap=OVERLAP),
+    EngineName.NOTE: Engine(None, None, warps_between=True, hears_together=True, overlap=FINE_OVERLAP),
+    EngineName.TAPE: Engine(_at_tape_speed, None, warps_between=True, hears_together=False),
 }
 
 
-def frames_between(source: Samples, start: int, end: int) -> Samples:
-    """source[start:end], zeros outside."""
-    inside = source[max(0, start) : max(0, min(end, len(source)))]
-    if start >= 0 and end <= len(source):
-        return inside
-    before = min(max(0, -start), end - start)
-    return np.pad(inside, ((before, end - start - before - len(inside)), (0, 0)))
-
-
 def render_segment(
-    source: Samples, rate: int, span: tuple[int, int], length: int, *, move_by: MoveBy, is_last: bool = False
+    source: Samples,
+    rate: int,
+    span: tuple[int, int],
+    length: int,
+    *,
+    engine: EngineName,
+    is_last: bool = False,
+    shape: Shape = PLAIN,
 ) -> Samples:
     """Source frames [span[0], span[1]) as `length` heard frames.
 
@@ -92,9 +102,11 @@ def render_segment(
         6 ms before the second.
     length : int
         Frames wanted, at least 1.
-    move_by : MoveBy
+    engine : EngineName
     is_last : bool
         Nothing follows: no lead-in is kept for it.
+    shape : Shape
+        Bends in between, and whether its ends are attacks; only `TONES` reads it.
 
     Returns
     -------
@@ -104,17 +116,21 @@ def render_segment(
     start, end = span
     if end <= start or length < 1:
         raise ValueError(f"span must rise and length be positive, are {span} and {length}")
+    how = ENGINES[engine]
+    if how.middle is None:
+        from chronotome.dsp.stretch.tones import ToneSpan, stretch_tones  # noqa: PLC0415 - SciPy takes longer than the window to open
+
+        return stretch_tones(source, rate, ToneSpan(start, end, length, *shape, is_last), how.overlap)
     if length == end - start:
         return frames_between(source, start, end)
-    engine = ENGINES[move_by]
-    if engine.attack is None:
-        return engine.middle(source, rate, start, end, length)
+    if how.attack is None:
+        return how.middle(source, rate, start, end, length)
     spanned = end - start
     lead = 0 if is_last else min(int(LEAD_IN * rate), spanned // 4, length // 4)
-    attack = _attack_length(int(engine.attack * rate), spanned - lead, length - lead)
+    attack = _attack_length(int(how.attack * rate), spanned - lead, length - lead)
     body = np.empty((length - lead, source.shape[1]), np.float32)
     body[:attack] = frames_between(source, start, start + attack)
-    body[attack:] = engine.middle(source, rate, start + attack, end - lead, len(body) - attack)
+    body[attack:] = how.middle(source, rate, start + attack, end - lead, len(body) - attack)
     if is_last:
         return body
     _splice(body, source, rate, end - lead, room=min(len(body), spanned - lead) - attack)
@@ -127,8 +143,9 @@ def render_hit(
     span: tuple[int, int],
     length: int,
     *,
-    move_by: MoveBy,
+    engine: EngineName,
     is_last: bool = False,
+    shape: Shape = PLAIN,
     semitones: float = 0.0,
     is_reversed: bool = False,
 ) -> Samples:
@@ -142,7 +159,9 @@ def render_hit(
     """
     ratio = 2 ** (semitones / 12)
     longer = max(1, round(length * ratio)) if semitones else length
-    made = render_segment(source, rate, span, longer, move_by=move_by, is_last=is_last)
+    if semitones and shape.bends:
+        shape = shape._replace(bends=tuple((of, round(to * ratio)) for of, to in shape.bends))
+    made = render_segment(source, rate, span, longer, engine=engine, is_last=is_last, shape=shape)
     if semitones:
         made = at_other_speed(made, 0, longer, length)
     return made[::-1] if is_reversed else made

@@ -2,7 +2,7 @@
 
 from collections.abc import Callable, Sequence
 
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import Keeps, MoveBy
 from chronotome.session.model import LockGroup, Session, Take, Track, TrackId, TrackSize, replace
 
 LOUDEST, QUIETEST = 12.0, -90.0
@@ -87,6 +87,11 @@ def rename(session: Session, track: TrackId, name: str) -> Session:
 
 def set_move_by(session: Session, track: TrackId, move_by: MoveBy) -> Session:
     return with_track(session, session.guide_of(track), lambda old: changed(old, move_by=move_by))
+
+
+def set_keeps(session: Session, track: TrackId, keeps: Keeps) -> Session:
+    """What stretching keeps clean on a track, or on the guide that it is locked to."""
+    return with_track(session, session.guide_of(track), lambda old: changed(old, keeps=keeps))
 
 
 def remove_track(session: Session, track: TrackId) -> Session:

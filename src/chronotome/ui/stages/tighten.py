@@ -4,12 +4,13 @@ from functools import partial
 
 from PySide6.QtWidgets import QComboBox, QMenu, QPushButton, QVBoxLayout
 
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.bands import Material
+from chronotome.dsp.stretch.engines import EngineName, Keeps, MoveBy, engine_of
 from chronotome.files.grooves import kept_grooves, shipped_grooves
 from chronotome.session.checks import NOTHING, checks_of
 from chronotome.session.edits.matching import set_match
 from chronotome.session.edits.tightening import set_recipe
-from chronotome.session.edits.tracks import set_move_by
+from chronotome.session.edits.tracks import set_keeps, set_move_by
 from chronotome.session.grid import DIVISIONS, Feel, Grid, position_words
 from chronotome.session.groove import Groove, blended
 from chronotome.session.lines import SwingOf
@@ -33,6 +34,14 @@ MOST_CHECKS = 4
 GRID, GROOVE, TAKE = range(3)
 AS_RULER = "as the ruler"
 SWING_WORDS = {SwingOf.GRID: "the grid’s pairs", SwingOf.EIGHTHS: "eighths", SwingOf.SIXTEENTHS: "sixteenths"}
+
+
+KEEPS_WORDS = {
+    Keeps.HEARD: "as heard",
+    Keeps.DRUMS: "drums: noise and tails",
+    Keeps.ONE_NOTE: "one note at a time",
+    Keeps.CHORDS: "chords and mixes",
+}
 
 
 def _catch_words(percent: float) -> str:
@@ -81,6 +90,7 @@ class TightenTray(Tray):
             self._set_way,
             "Move the audio another way",
         )
+        self.keeps = self.combo("Keeps", list(KEEPS_WORDS.values()), self._choose_keeps)
         self.add_rule()
         self.to_check = self.add_label("To check", "heading")
         self._checks = QVBoxLayout()
@@ -222,6 +232,11 @@ class TightenTray(Tray):
         shown = self.desk.guiding
         return None if shown is None else shown.take
 
+    @property
+    def _material(self) -> Material:
+        shown = self.desk.guiding
+        return Material.MIXED if shown is None else shown.recording.material
+
     def _set(self, session: Session, **values: object) -> Session:
         scope = self.desk.view.scope
         edit = self.desk.leading_edit(
@@ -304,6 +319,12 @@ class TightenTray(Tray):
             lambda each, track, take: set_match(each, track, take, scope, within=value)
         )
         return edit(session)
+
+    def _choose_keeps(self, index: int) -> None:
+        guide = self._guide
+        if guide is not None:
+            keeps = list(KEEPS_WORDS)[index]
+            self.desk.store.apply(lambda session: set_keeps(session, guide.id, keeps), "Choose material")
 
     def _set_way(self, session: Session, index: int) -> Session:
         guide = self._guide
@@ -409,6 +430,10 @@ class TightenTray(Tray):
         self._show_take(recipe)
         self._show_variants(guide)
         self.way.set_index(WAYS.index(guide.move_by))
+        heard = engine_of(MoveBy.STRETCHING, Keeps.HEARD, self._material)
+        self.keeps.setItemText(0, f"as heard: {'drums' if heard is EngineName.DRUMS else 'chords and mixes'}")
+        self.keeps.setCurrentIndex(list(KEEPS_WORDS).index(guide.keeps))
+        self.keeps.setEnabled(guide.move_by is MoveBy.STRETCHING)
         self._soon.ask()
 
     def _show_about(self, guide: Track) -> None:

@@ -119,7 +119,7 @@ class HitDrag:
 
 
 def take_hit(desk: Desk, shown: Shown, place: int, *, grip: float) -> HitDrag:
-    """Begin to drag hit number `place` of a clip's targets, and the other chosen ones where it is chosen too."""
+    """Begin to drag hit number `place` of a clip's targets, and the others that are chosen with it."""
     targets = shown.targets
     onset, picked = int(targets.onsets[place]), desk.view.picked
     line = float(targets.line_beats[place])

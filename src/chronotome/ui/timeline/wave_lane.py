@@ -7,10 +7,11 @@ from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen
 
-from chronotome.dsp.stretch.segment import MoveBy
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.render.mix import Side
 from chronotome.render.plan import ClipPlan
 from chronotome.render.pool import Source
+from chronotome.session.anchors import engine_for
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset
 from chronotome.session.edits.tracks import set_level
@@ -265,7 +266,7 @@ class WaveLane(ClipLane):
         guide = session.track(session.guide_of(track.id))
         words = WAY_WORDS[guide.move_by]
         if guide.move_by is MoveBy.STRETCHING and guide.first_take is not None:
-            words += f" · {session.recording_of(guide.first_take).material}"
+            words += f" · {engine_for(session, guide, guide.first_take)}"
         self.paint_words(painter, y + 1, words, size=11, weight=500, value=theme.soft_ink)
         y = 98
         group = session.group_of(track.id)
@@ -316,9 +317,15 @@ class WaveLane(ClipLane):
             self._take(shown, place, x, event.modifiers())
         elif shown is not None and self._is_edge(shown, x, event.modifiers()):
             self.drag = EndDrag(self.desk, shown)
-        elif self.desk.view.stage is Stage.MARK:
+        else:
+            self._sweep_or_go(x, is_clip=shown is not None)
+
+    def _sweep_or_go(self, x: float, *, is_clip: bool) -> None:
+        """A click puts the playhead; in Mark and Tighten a drag chooses."""
+        stage = self.desk.view.stage
+        if stage is Stage.MARK:
             self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
-        elif self.desk.view.stage is Stage.TIGHTEN and shown is not None:
+        elif stage is Stage.TIGHTEN and is_clip:
             self.begin_sweep(x, lambda: self._put_playhead(x), self._tighten.sweep)
         else:
             self._put_playhead(x)
