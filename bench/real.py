@@ -209,7 +209,7 @@ def tightened(task: tuple[Path, float, int]) -> Harm:
         each = set_tighten(session, track, grid=Grid(division), strength=1.0, leave_alone=alone)
         targets = targets_of(each, each.tracks[0], each.tracks[0].clips[0].take)
         beats = each.tempo.beats_at(targets.target / each.rate)
-        lines = nearest_lines(beats, Grid(division), each.metre, 50.0)
+        lines = nearest_lines(beats, Grid(division), each.metre)
         now = np.abs(targets.target / each.rate - each.tempo.seconds_at(lines)) * 1000
         before = np.abs(targets.drift)
         if alone:

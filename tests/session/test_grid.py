@@ -4,18 +4,14 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from chronotome.session.grid import (
-    Feel,
-    Grid,
     Metre,
     TempoChange,
     TempoMap,
     bar_lines,
     beat_in,
-    lines_between,
-    nearest_lines,
     position_words,
 )
-from strategies import grids, metres, swings, tempo_maps
+from strategies import grids, metres, tempo_maps
 
 beats = st.floats(-40, 200)
 
@@ -31,38 +27,12 @@ def test_seconds_and_beats_are_inverse_and_rise(tempo, places):
     assert tempo.seconds_of(0.0) == pytest.approx(tempo.beat_one, abs=1e-9)
 
 
-@given(grids, metres, swings, beats)
-def test_the_nearest_line_is_a_line_and_none_is_nearer(grid, metre, swing, beat):
-    line = nearest_lines(np.array([beat]), grid, metre, swing)[0]
+@given(grids, metres)
+def test_lines_of_a_bar_rise_from_its_start_to_its_end(grid, metre):
+    lines = np.array(bar_lines(grid, metre))
 
-    around = lines_between(beat - 9, beat + 9, grid, metre, swing)
-    assert abs(line - beat) == pytest.approx(np.abs(around - beat).min(), abs=1e-9)
-
-
-@given(grids, metres, swings)
-def test_lines_of_a_bar_rise_from_its_start_to_its_end(grid, metre, swing):
-    lines = np.array(bar_lines(grid, metre, swing))
-
-    assert lines[0] == 0
-    assert lines[-1] == metre.bar
+    assert (lines[0], lines[-1]) == (0, metre.bar)
     assert (np.diff(lines) > 0).all()
-
-
-def test_swing_moves_every_second_line_and_no_other():
-    straight, swung = (np.array(bar_lines(Grid(16), Metre(), swing)) for swing in (50.0, 66.0))
-
-    np.testing.assert_allclose(swung[::2], straight[::2])
-    np.testing.assert_allclose(swung[1::2] - straight[1::2], 0.5 * 0.16)
-
-
-def test_triplets_do_not_swing():
-    assert bar_lines(Grid(8, Feel.TRIPLET), Metre(), 70.0) == bar_lines(Grid(8, Feel.TRIPLET), Metre(), 50.0)
-
-
-def test_every_bar_starts_the_grid_anew():
-    lines = lines_between(0, 7, Grid(4), Metre(7, 8), 50.0)
-
-    np.testing.assert_allclose(lines, [0, 1, 2, 3, 3.5, 4.5, 5.5, 6.5, 7.0])
 
 
 @pytest.mark.parametrize(

@@ -8,7 +8,8 @@ from chronotome.session.checks import checks_of
 from chronotome.session.edits.marks import set_sift, set_threshold
 from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits, set_tighten
 from chronotome.session.edits.timing import set_tempo
-from chronotome.session.grid import Grid, nearest_lines
+from chronotome.session.grid import Grid
+from chronotome.session.lines import Ruling, lines_over
 from chronotome.session.model import replace
 from chronotome.session.sift import USUAL_SPACING
 from chronotome.session.strokes import strokes_of
@@ -145,7 +146,11 @@ def nearest_drift(session, targets):
     """Milliseconds from the line that is nearest to where each hit lands."""
     settings_, tempo = session.tracks[0].tighten, session.tempo
     beats = tempo.beats_at(targets.target / session.rate)
-    lines = nearest_lines(beats, settings_.grid, session.metre, settings_.swing)
+    ruling = Ruling(settings_.grid, settings_.swing)
+    every = lines_over(
+        float(beats.min(initial=0.0)), float(beats.max(initial=0.0)), ruling, session.metre, session.tempo
+    )
+    lines = every.beats[every.nearest(beats)]
     return (targets.target / session.rate - tempo.seconds_at(lines)) * 1000
 
 

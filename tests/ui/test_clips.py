@@ -467,7 +467,7 @@ def test_a_clip_has_a_recipe_of_its_own_and_its_neighbour_keeps_the_track_s(rewo
 
     person.window.actions_table.run("own-recipe")
     tray.strength.set_value(50)
-    person.desk.store.apply(lambda s: tray._set_strength(s, 100.0), "Set strength")
+    tray.strength.settled.emit(100.0)
 
     whole = person.session.tracks[0]
     assert [whole.recipe_of(clip.take).strength for clip in whole.clips] == [0.5, 1.0]

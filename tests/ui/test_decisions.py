@@ -67,7 +67,7 @@ def test_without_a_hit_between_lines_the_keys_say_what_to_do(at_work):
     at_work.press(Qt.Key.Key_Q)
 
     assert at_work.session is before
-    assert "N goes to the next one" in at_work.window.status.words.said
+    assert "Q takes it to the earlier line" in at_work.window.status.words.said
 
 
 def test_the_tray_offers_the_same_and_only_where_it_can(between):

@@ -34,6 +34,7 @@ def test_a_paint_that_raises_is_told_in_its_place_and_reported_once(at_work, mon
 def test_what_c_raises_in_a_handler_does_not_end_the_program(at_work, monkeypatch):
     """In Python 3.11 it is no object yet, and the binding would take it for one."""
     lane, raised = at_work.window.timeline.wave, []
+    at_work.desk.view.show_stage(Stage.FIT)
     monkeypatch.setattr(type(lane), "_put_playhead", lambda *_: 1.5 * 10**400)
     press, left = QEvent.Type.MouseButtonPress, Qt.MouseButton.LeftButton
     none, place = Qt.KeyboardModifier.NoModifier, QPointF(300, 60)

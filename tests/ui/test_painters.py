@@ -4,22 +4,23 @@ import inspect
 
 import numpy as np
 import pytest
-from PySide6.QtCore import Qt
+from PySide6.QtCore import QPoint, Qt
 from PySide6.QtGui import QColor
 
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.clips import set_clip, split
 from chronotome.session.edits.fitting import bar_is_here
 from chronotome.session.edits.marks import add_onset
+from chronotome.session.edits.matching import match_to
 from chronotome.session.edits.sections import add_section
-from chronotome.session.edits.tightening import move_hit, set_tighten
+from chronotome.session.edits.tightening import Scope, move_hit, set_recipe, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.grid import Grid
 from chronotome.ui.timeline import wave_lane
 from chronotome.ui.timeline.clip_frames import STRIP, frames_in
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.view_state import Stage
+from chronotome.ui.view_state import Evidence, Stage
 from sounds import noise_hits, write
 
 RATE, STEP = 48000, 12000
@@ -163,6 +164,7 @@ def states(person):
         view.zoom(8.0)
         person.settle()
         yield f"{stage.name}, closer"
+    yield from grooves(person, first)
     yield from fits(person, first)
     yield from arrangements(person, first)
     lane = window.timeline.wave
@@ -180,6 +182,34 @@ def states(person):
     person.press(Qt.Key.Key_Escape)
     person.desk.recordings.pool.sources.pop(person.session.recordings[0].content)
     yield "a recording that is not there"
+
+
+def grooves(person, first):
+    """What groove and match can show, and spans with a recipe of their own."""
+    view, store, window = person.desk.view, person.desk.store, person.window
+    view.show_stage(Stage.TIGHTEN)
+    view.fit()
+    other = person.session.tracks[1]
+    store.apply(lambda s: set_recipe(s, first.id, None, Scope(span=(2.0, 4.0)), strength=0.5), "Span")
+    view.show_evidence(Evidence.GROOVE)
+    person.settle()
+    yield "no groove"
+    window.actions_table.run("take-groove")
+    person.settle()
+    lane = window.timeline.groove
+    view.show_groove(person.desk.groove.id, 0)
+    x = lane.xs_of(np.array([person.session.frame_of(4.0)]))[0]
+    person.move(lane, QPoint(round(x), 60), Qt.KeyboardModifier.NoModifier)
+    yield "a groove"
+    view.focus(other.id)
+    view.show_evidence(Evidence.MATCH)
+    yield "no match"
+    store.apply(lambda s: match_to(s, other.id, None, first.id), "Match")
+    person.settle()
+    person.desk.transport.go_to(person.session.frame_of(3.0))
+    yield "a match"
+    view.focus(first.id)
+    view.show_evidence(Evidence.DRIFT)
 
 
 def fits(person, first):

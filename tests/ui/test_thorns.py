@@ -391,7 +391,7 @@ def test_a_grid_that_the_window_does_not_offer_is_kept(at_work):
     at_work.desk.store.apply(lambda session: set_tighten(session, track, grid=Grid(12)), "Grid")
     at_work.settle()
 
-    assert at_work.window.trays[Stage.TIGHTEN].division.index == -1
+    assert at_work.window.trays[Stage.TIGHTEN].division.currentIndex() == -1
     assert at_work.session.tracks[0].tighten.grid == Grid(12)
 
 

@@ -17,7 +17,6 @@ from chronotome.units import Frames
 
 DOUBTFUL_SHARE = 0.36
 """Of the distance between two lines: farther from both than this is doubtful."""
-MOST_STRETCH, LEAST_STRETCH = 1.25, 0.8
 MOVED_SECONDS = 0.010
 
 
@@ -97,13 +96,13 @@ def checks_of(session: Session, track: Track, take: Take | None = None) -> Check
 
 
 def _take_checks(session: Session, track: Track, take: Take) -> Checks:
-    return _found(targets_of(session, track, take), session.tempo, session.metre)
+    return _found(targets_of(session, track, take), session.tempo, session.metre, track.bears)
 
 
 @by_identity(64)
-def _found(targets: Targets, tempo: TempoMap, metre: Metre) -> Checks:
+def _found(targets: Targets, tempo: TempoMap, metre: Metre, bears: float) -> Checks:
     between = _Between(targets, tempo, metre)
-    stretched = _Stretched(targets)
+    stretched = _Stretched(targets, bears)
     places = np.concatenate([between.places, stretched.places])
     kinds = np.repeat([0, 1], [len(between.places), len(stretched.places)])
     order = np.argsort(places, kind="stable")
@@ -146,15 +145,15 @@ def _side(drift: float) -> str:
 class _Stretched:
     """Hits whose sound up to the next one is made much longer or shorter."""
 
-    def __init__(self, targets: Targets) -> None:
-        self._targets = targets
+    def __init__(self, targets: Targets, bears: float) -> None:
+        self._targets, self._bears = targets, bears
         self.places = np.zeros(0, np.int64)
         if len(targets) < 2:
             return
         shifts = np.abs(np.diff(targets.target) - np.diff(targets.fitted))
         moved = np.flatnonzero(shifts > MOVED_SECONDS * targets.rate)
         ratios = self._ratios_of(moved)
-        self.places = moved[(ratios > MOST_STRETCH) | (ratios < LEAST_STRETCH)]
+        self.places = moved[(ratios > bears) | (ratios < 1 / bears)]
 
     def _ratios_of(self, at: NDArray[np.int64]) -> NDArray[np.float64]:
         target, played = self._targets.target, self._targets.played
@@ -162,9 +161,9 @@ class _Stretched:
 
     def check(self, at: int) -> Check:
         ratio = float(self._ratios_of(np.array([at]))[0])
-        limit = MOST_STRETCH if ratio > 1 else LEAST_STRETCH
+        limit = self._bears if ratio > 1 else 1 / self._bears
         sentence = f"the sound up to the next hit is made ×{ratio:.2f} as long"
-        return _check(self._targets, at, f"stretched past {limit}", f"×{ratio:.2f}", sentence)
+        return _check(self._targets, at, f"stretched past {limit:.3g}", f"×{ratio:.2f}", sentence)
 
 
 def _check(  # noqa: PLR0917 - the words of a check, in their order

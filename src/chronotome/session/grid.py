@@ -129,34 +129,21 @@ class Grid(Struct, frozen=True):
 
 
 @lru_cache(maxsize=256)
-def bar_lines(grid: Grid, metre: Metre, swing: float) -> tuple[float, ...]:
-    """Lines of one bar in quarter notes from its start, the start of the next bar last.
-
-    Swing (50 to 75 %) is where the second line of a pair lies within the pair; straight grids swing.
-    """
+def bar_lines(grid: Grid, metre: Metre) -> tuple[float, ...]:
+    """Lines of one bar in quarter notes from its start, the start of the next bar last."""
     count = int(np.ceil(metre.bar / grid.step - 1e-9))
-    lines = np.arange(count) * grid.step
-    if grid.feel is Feel.STRAIGHT:
-        lines[1::2] = lines[1::2] - grid.step + 2 * grid.step * swing / 100.0
-    return (*(float(line) for line in lines if line < metre.bar - 1e-9), metre.bar)
+    lines = (np.arange(count) * grid.step).tolist()
+    return (*(line for line in lines if line < metre.bar - 1e-9), metre.bar)
 
 
-def nearest_lines(beats: BeatArray, grid: Grid, metre: Metre, swing: float) -> BeatArray:
-    """The grid line nearest to each beat; every bar starts the grid anew."""
-    lines = np.array(bar_lines(grid, metre, swing))
+def nearest_lines(beats: BeatArray, grid: Grid, metre: Metre) -> BeatArray:
+    """The line of the straight grid nearest to each beat; every bar starts the grid anew."""
+    lines = np.array(bar_lines(grid, metre))
     starts = np.floor(beats / metre.bar) * metre.bar
     inside = beats - starts
     above = np.clip(np.searchsorted(lines, inside), 1, len(lines) - 1)
     low, high = lines[above - 1], lines[above]
     return starts + np.where(inside - low <= high - inside, low, high)
-
-
-def lines_between(first: float, last: float, grid: Grid, metre: Metre, swing: float) -> BeatArray:
-    """Every grid line from beat `first` to beat `last`."""
-    lines = np.array(bar_lines(grid, metre, swing)[:-1])
-    bars = np.arange(np.floor(first / metre.bar), np.floor(last / metre.bar) + 1)
-    every = (bars[:, None] * metre.bar + lines[None]).ravel()
-    return every[(every >= first - 1e-9) & (every <= last + 1e-9)]
 
 
 def beat_in(words: str, metre: Metre) -> float | None:

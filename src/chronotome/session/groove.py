@@ -123,7 +123,7 @@ def held_offset(groove: Groove, offset_ms: float) -> float:
     """No farther than half of what is between steps at its own tempo: steps stay in order."""
     per_beat = 60000 / (groove.beats_per_minute or 120.0)
     most = min(MOST_OFFSET, 0.49 * groove.grid.step * per_beat)
-    return round(min(most, max(-most, offset_ms)), 1)
+    return round(min(most, max(-most, offset_ms)), 2)
 
 
 def smoothed(groove: Groove) -> Groove:
@@ -191,7 +191,7 @@ def _valued(groove: Groove, offsets: Milliseconds, levels: Decibels) -> Groove:
     return _with(
         groove,
         tuple(
-            replace(step, offset_ms=round(offset, 1), level_db=round(level, 1))
+            replace(step, offset_ms=round(offset, 2), level_db=round(level, 1))
             for step, offset, level in changed
         ),
     )

@@ -8,7 +8,7 @@ from typing import NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.grid import Feel, Grid, Metre, TempoMap
+from chronotome.session.grid import Feel, Grid, Metre, TempoMap, bar_lines
 from chronotome.session.groove import Groove
 from chronotome.session.memo import by_identity
 from chronotome.session.onsets import OnsetId
@@ -125,10 +125,7 @@ def lines_within(first: float, last: float, reach: Reach, metre: Metre, tempo: T
 @lru_cache(maxsize=256)
 def lines_of_bar(ruling: Ruling, metre: Metre) -> tuple[BeatArray, BeatArray]:
     """Lines of one bar in beats from its start: on the straight grid, and swung."""
-    grid = ruling.grid
-    count = int(np.ceil(metre.bar / grid.step - 1e-9))
-    steps: BeatArray = np.arange(count, dtype=np.float64) * grid.step
-    steps = steps[steps < metre.bar - 1e-9]
+    steps = np.array(bar_lines(ruling.grid, metre)[:-1])
     return steps, _swung(steps, ruling)
 
 

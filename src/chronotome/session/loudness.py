@@ -6,24 +6,27 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.groove import Groove
+from chronotome.session.match import Pairs
 from chronotome.session.memo import MANY, by_identity
-from chronotome.session.model import Recording, Session, Take, Track
-from chronotome.session.tighten import Recipes, Targets, recipes_of, targets_of
+from chronotome.session.model import Alone, Recording, Session, Take, Track
+from chronotome.session.tighten import Recipes, Targets, pairs_of, recipes_of, targets_of
 
-MOST_LOUDER, MOST_SOFTER = 12.0, -24.0
+MOST_LOUDER, MOST_SOFTER, SILENCE = 12.0, -24.0, -120.0
 Decibels = NDArray[np.float64]
 
 
 def hit_gains_of(session: Session, track: Track, take: Take) -> Decibels | None:
     """DB by which each of the take's targets is louder; None where none is."""
     recipes = recipes_of(session, track, take)
-    if not any(each.loudness for each in recipes.every):
+    silences = any(each.match is not None and each.match.alone is Alone.SILENT for each in recipes.every)
+    if not silences and not any(each.loudness for each in recipes.every):
         return None
     grooves = tuple(
         session.groove(each.groove) if each.loudness and each.groove else None for each in recipes.every
     )
     recording, targets = session.recording_of(take), targets_of(session, track, take)
-    return _drawn(targets, recording, recipes, _same_grooves(grooves))
+    pairs = pairs_of(session, track, take) if silences else None
+    return _drawn(targets, recording, recipes, _same_grooves(grooves), pairs)
 
 
 @lru_cache(maxsize=64)
@@ -40,7 +43,11 @@ def _levels_of(recording: Recording, onsets: NDArray[np.int64]) -> tuple[Decibel
 
 @by_identity(MANY)
 def _drawn(
-    targets: Targets, recording: Recording, recipes: Recipes, grooves: tuple[Groove | None, ...]
+    targets: Targets,
+    recording: Recording,
+    recipes: Recipes,
+    grooves: tuple[Groove | None, ...],
+    pairs: Pairs | None,
 ) -> Decibels:
     """Hits of one band are compared with one another only: a kick stays louder than a shaker.
 
@@ -56,4 +63,8 @@ def _drawn(
             wanted = np.zeros(int(here.sum())) if groove is None else groove.levels_at(targets.steps[here])
             missing = wanted - levels[here]
             gains[here] = recipe.loudness * (missing - np.median(missing))
-    return np.clip(gains, MOST_SOFTER, MOST_LOUDER)
+    gains = np.clip(gains, MOST_SOFTER, MOST_LOUDER)
+    if pairs is not None:
+        silent = [each.match is not None and each.match.alone is Alone.SILENT for each in recipes.every]
+        gains[np.array(silent)[targets.recipe] & ~pairs.is_paired] = SILENCE
+    return gains

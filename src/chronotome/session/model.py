@@ -40,6 +40,7 @@ TrackId = Id
 ClipId = Id
 MOST_FADE = 3600.0
 MOST_ROUNDS, MOST_SHIFT = 20, 40.0
+USUAL_BEARS, MOST_SEMITONES = 1.25, 24.0
 MOST_GROOVES, MOST_SPANS, MOST_VARIANTS = 1000, 10_000, 100
 Level = Annotated[float, Meta(ge=-90.0, le=12.0)]
 
@@ -255,6 +256,10 @@ class Track(Struct, frozen=True, dict=True):
     is_flipped: bool = False
     """Upside down, against another microphone that is."""
     size: TrackSize = TrackSize.USUAL
+    bears: Annotated[float, Meta(ge=1.01, le=8.0)] = USUAL_BEARS
+    """How many times longer or shorter sound may become before it is to be checked; drags stop there."""
+    semitones: Annotated[float, Meta(ge=-MOST_SEMITONES, le=MOST_SEMITONES)] = 0.0
+    """The pitch of all of it, with cents; what it lasts stays as it is."""
     spans: Annotated[tuple[RecipeSpan, ...], Meta(max_length=MOST_SPANS)] = ()
     """Spans with a recipe of their own, in order; they do not overlap."""
     variants: Annotated[tuple[Variant, ...], Meta(max_length=MOST_VARIANTS)] = ()

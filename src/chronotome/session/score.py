@@ -142,6 +142,7 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
     together = () if is_alone or group is None else _together(session, group, take, anchors.offset)
     targets = targets_of(session, guide, leading)
     score = _score(take, anchors, targets, session.rate, engine, together)
+    score = _pitched(score, guide.semitones) if guide.semitones else score
     gains = hit_gains_of(session, guide, leading)
     return score if gains is None else _as_loud(score, targets, gains)
 
@@ -159,6 +160,12 @@ def _score(  # noqa: PLR0917 - found again by the identity of each
     if len(played):
         score.onset[:] = np.where(played[at] == start[:-1], targets.onsets[at], NO_HIT)
     return score if anchors.axis is None else mirrored(score, anchors.axis)
+
+
+@by_identity(MANY)
+def _pitched(score: Score, semitones: float) -> Score:
+    """All of it at another pitch."""
+    return replace(score, semitones=np.full(len(score), semitones))
 
 
 def _bent(anchors: Anchors, rate: int) -> tuple[Frames, Frames, tuple[Shape, ...]]:

@@ -90,6 +90,6 @@ def _thin(counts: NDArray[np.bool_], onsets: Onsets, sift: Sift, clock: Clock) -
 
 def _is_near(onsets: Onsets, sift: Sift, clock: Clock) -> NDArray[np.bool_]:
     beats = clock.beats_of(onsets)
-    lines = nearest_lines(beats, sift.grid, clock.metre, 50.0)
+    lines = nearest_lines(beats, sift.grid, clock.metre)
     away = np.abs(clock.tempo.seconds_at(lines) - clock.tempo.seconds_at(beats))
     return np.asarray(away * 1000 <= sift.near_ms)

@@ -109,6 +109,27 @@ class Targets:
             high = self.target[after[0]] - apart - (self.target[last] - self.target[at])
         return float(min(low, self.target[at])), float(max(high, self.target[at]))
 
+    def bearable(self, at: int, bears: float) -> tuple[float, float]:
+        """The session frames between which hit number `at` may be before sound is stretched beyond that."""
+        low, high, here = -np.inf, np.inf, float(self.target[at])
+        for beside, side in ((at - 1, 1), (at + 1, -1)):
+            if 0 <= beside < len(self):
+                apart = abs(int(self.played[at] - self.played[beside]))
+                ends = sorted(
+                    float(self.target[beside]) + side * apart * times for times in (bears, 1 / bears)
+                )
+                low, high = max(low, ends[0]), min(high, ends[1])
+        return min(low, here), max(high, here)
+
+    def beside(self, at: int) -> list[int]:
+        """The leading hits of the strokes before and after that of hit number `at`."""
+        found = []
+        for stroke in (self.strokes[at] - 1, self.strokes[at] + 1):
+            places = np.flatnonzero(self.strokes == stroke)
+            if len(places):
+                found.append(int(places[self.strengths[places].argmax()]))
+        return found
+
     def __len__(self) -> int:
         return len(self.onsets)
 

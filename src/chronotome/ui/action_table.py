@@ -337,6 +337,17 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
             "choose-early", "Timing", "Choose hits earlier than 20 ms", "", lambda: tighten.choose_late(-1)
         ),
         Entry("choose-band", "Timing", "Choose hits of the same band", "", tighten.choose_band),
+        Entry("tie-here", "Timing", "Warp marker here, neighbours held", "Shift+I", tighten.tie_here),
+        Entry("hold", "Timing", "Hold the hits beside this one", "Shift+K", tighten.hold),
+        Entry("free", "Timing", "Free the hits beside this one", "Ctrl+Shift+K", tighten.free),
+        Entry(
+            "holding",
+            "Timing",
+            "Moving a hit holds its neighbours",
+            "Ctrl+K",
+            tighten.toggle_holding,
+            lambda: view.holds_neighbours,
+        ),
         Entry("earlier", "Timing", "Nudge hits 1 ms earlier", "Up", lambda: tighten.nudge(-1)),
         Entry("later", "Timing", "Nudge hits 1 ms later", "Down", lambda: tighten.nudge(1)),
         Entry("far-earlier", "Timing", "Nudge hits 10 ms earlier", "Shift+Up", lambda: tighten.nudge(-10)),

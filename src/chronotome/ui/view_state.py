@@ -109,6 +109,8 @@ class ViewState(QObject):
         self.step: int | None = None
         """The chosen step of it."""
         self._span: tuple[float, float] | None = None
+        self.holds_neighbours = False
+        """A hit that is moved leaves those beside it where they are."""
         self.mark_snap = MarkSnap.ATTACK
         self.declined: set[str] = set()
         """What was asked and declined; not asked again while the window is open."""
@@ -275,6 +277,8 @@ class ViewState(QObject):
             self.pointed_changed.emit()
 
     def set_mark_snap(self, snap: MarkSnap) -> None:
+        self.holds_neighbours = False
+        """A hit that is moved leaves those beside it where they are."""
         self.mark_snap = snap
         self.snap_changed.emit()
 

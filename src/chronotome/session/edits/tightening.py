@@ -3,6 +3,9 @@
 from collections.abc import Callable, Collection, Iterable
 from dataclasses import dataclass
 
+import numpy as np
+
+from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.tracks import changed, with_takes, with_track
 from chronotome.session.limits import FARTHEST_BEAT
 from chronotome.session.model import (
@@ -19,6 +22,7 @@ from chronotome.session.model import (
     replace,
 )
 from chronotome.session.onsets import OnsetId
+from chronotome.session.tighten import Targets, targets_of
 
 LEAST_SPAN = 0.25
 """Beats."""
@@ -228,6 +232,46 @@ def move_hits(session: Session, track: TrackId, clip: ClipId, beats: dict[OnsetI
 
     changes = {onset: at(beat) for onset, beat in beats.items()}
     return _with_take(session, track, clip, lambda old: _touched(old, changes))
+
+
+def held(session: Session, targets: Targets, at: Iterable[int]) -> dict[OnsetId, float]:
+    """Hits at the beats at which they are: set by hand, they stay there whatever else is moved."""
+    places = np.array(sorted(set(at)), np.int64)
+    beats = session.tempo.beats_at(targets.target[places] / targets.rate)
+    return dict(zip(targets.onsets[places].tolist(), beats.tolist(), strict=True))
+
+
+def hold_neighbours(session: Session, track: TrackId, clip: ClipId, onset: OnsetId) -> Session:
+    """Hold the strokes before and after a hit where they are."""
+    old = session.track(track)
+    targets = targets_of(session, old, old.clip(clip).take)
+    at = np.flatnonzero(targets.onsets == onset)
+    if not len(at):
+        return session
+    return move_hits(session, track, clip, held(session, targets, targets.beside(int(at[0]))))
+
+
+def tie_here(session: Session, track: TrackId, clip: ClipId, frame: int) -> tuple[Session, OnsetId | None]:
+    """A warp marker at a frame of the recording, where nothing has to begin; its neighbours are held.
+
+    Nothing moves by it: it ties the moment to where it sounds.
+    """
+    old = session.track(track)
+    take = old.clip(clip).take
+    recording = session.recording_of(take)
+    anchors = anchors_of(session, old, take)
+    heard = float(anchors.landed_at(np.array([frame * session.rate / recording.rate]))[0])
+    targets = targets_of(session, old, take)
+    before = int(targets.target.searchsorted(heard)) - 1
+    beside = [at for at in (before, before + 1) if 0 <= at < len(targets)]
+    beats = held(session, targets, beside)
+    onsets = recording.onsets.added(frame)
+    onset = onsets.ids[onsets.frames.index(frame)]
+    beats[onset] = session.beat_of(heard)
+    recordings = tuple(
+        replace(each, onsets=onsets) if each is recording else each for each in session.recordings
+    )
+    return move_hits(replace(session, recordings=recordings), track, clip, beats), onset
 
 
 def reset_hit(session: Session, track: TrackId, clip: ClipId, onset: OnsetId) -> Session:

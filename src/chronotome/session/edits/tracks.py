@@ -3,7 +3,16 @@
 from collections.abc import Callable, Sequence
 
 from chronotome.dsp.stretch.engines import Keeps, MoveBy
-from chronotome.session.model import LockGroup, Session, Take, Track, TrackId, TrackSize, replace
+from chronotome.session.model import (
+    MOST_SEMITONES,
+    LockGroup,
+    Session,
+    Take,
+    Track,
+    TrackId,
+    TrackSize,
+    replace,
+)
 
 LOUDEST, QUIETEST = 12.0, -90.0
 
@@ -92,6 +101,17 @@ def set_move_by(session: Session, track: TrackId, move_by: MoveBy) -> Session:
 def set_keeps(session: Session, track: TrackId, keeps: Keeps) -> Session:
     """What stretching keeps clean on a track, or on the guide that it is locked to."""
     return with_track(session, session.guide_of(track), lambda old: changed(old, keeps=keeps))
+
+
+def set_pitch(session: Session, track: TrackId, semitones: float) -> Session:
+    """The pitch of a track, or of the guide that it is locked to."""
+    semitones = round(max(-MOST_SEMITONES, min(MOST_SEMITONES, semitones)), 2)
+    return with_track(session, session.guide_of(track), lambda old: changed(old, semitones=semitones))
+
+
+def set_bears(session: Session, track: TrackId, bears: float) -> Session:
+    """How much stretching a track's material bears."""
+    return with_track(session, session.guide_of(track), lambda old: changed(old, bears=bears))
 
 
 def remove_track(session: Session, track: TrackId) -> Session:

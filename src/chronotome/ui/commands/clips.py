@@ -33,7 +33,6 @@ from chronotome.session.model import Clip, Recording, Session, Track, TrackId
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.clip_drag import MOST_REPEATS, period_of
-from chronotome.ui.timeline.gestures import STRAIGHT
 from chronotome.ui.timeline.shown import shown_of
 
 
@@ -287,7 +286,7 @@ class ClipCommands:
         track = session.track(places[0][0])
         start = window_of(session, track, track.clip(places[0][1])).start
         beat = session.beat_of(start) + step * desk.view.grid.step
-        line = float(nearest_lines(np.array([beat]), desk.view.grid, session.metre, STRAIGHT)[0])
+        line = float(nearest_lines(np.array([beat]), desk.view.grid, session.metre)[0])
         by = round(session.frame_of(line)) - start
         desk.store.apply(lambda session: move(session, places, by), "Move clip")
 

@@ -14,11 +14,13 @@ from chronotome.session.edits.matching import forget_pairs, match_to, set_pair
 from chronotome.session.edits.tightening import (
     clear_hits,
     clear_span,
+    hold_neighbours,
     keep_variant,
     move_hits,
     once_more,
     remove_variant,
     reset_some,
+    tie_here,
     use_variant,
 )
 from chronotome.session.groove import (
@@ -261,6 +263,47 @@ class TightenCommands:
         track, clip = shown.track.id, shown.clip.id
         words = "later" if step > 0 else "earlier"
         self._desk.store.apply(lambda each: move_hits(each, track, clip, moved), f"Hit to the {words} line")
+
+    def toggle_holding(self) -> None:
+        """Whether a hit that is moved leaves those beside it where they are."""
+        view = self._desk.view
+        view.holds_neighbours = not view.holds_neighbours
+        words = "stay where they are" if view.holds_neighbours else "are worked out anew"
+        self._desk.say(f"The hits beside one that is moved {words}")
+
+    def hold(self) -> None:
+        """Hold the hits beside the selected one."""
+        shown, selected = self._guiding, self._desk.view.selected
+        if shown is not None and selected is not None:
+            track, clip = shown.track.id, shown.clip.id
+            self._desk.store.apply(
+                lambda session: hold_neighbours(session, track, clip, selected), "Hold neighbours"
+            )
+
+    def free(self) -> None:
+        """Let the hits beside the selected one go again."""
+        shown, selected = self._guiding, self._desk.view.selected
+        at = np.zeros(0, int) if shown is None else np.flatnonzero(shown.targets.onsets == selected)
+        if shown is not None and len(at):
+            track, clip = shown.track.id, shown.clip.id
+            beside = shown.targets.onsets[shown.targets.beside(int(at[0]))].tolist()
+            self._desk.store.apply(
+                lambda session: reset_some(session, track, clip, beside), "Free neighbours"
+            )
+
+    def tie_here(self) -> None:
+        self.tie_at(self._desk.transport.position)
+
+    def tie_at(self, frame: float) -> None:
+        """A warp marker at a session frame, where nothing has to begin."""
+        shown = self._guiding
+        if shown is None:
+            return
+        place, track, clip = shown.recording_frame(frame), shown.track.id, shown.clip.id
+        self._desk.store.apply(lambda session: tie_here(session, track, clip, place)[0], "Set warp marker")
+        onsets = self._desk.session.recording_of(self._desk.session.track(track).clip(clip)).onsets
+        if place in onsets.frames:
+            self._desk.view.select(onsets.ids[onsets.frames.index(place)])
 
     def reset(self) -> None:
         """Take back what was set by hand for the chosen hits."""

@@ -30,6 +30,15 @@ NARROW = 1180
 METRES = ((4, 4), (3, 4), (2, 4), (5, 4), (6, 8), (7, 8), (12, 8))
 SIDES = (Side.AS_PLAYED, Side.EDITED)
 
+SNAPS = {
+    Feel.STRAIGHT: DIVISIONS,
+    Feel.TRIPLET: (4, 8, 16, 32),
+    Feel.DOTTED: (4, 8, 16),
+    Feel.QUINTUPLET: (8, 16),
+    Feel.SEPTUPLET: (8, 16),
+}
+"""Grids that are drawn and snapped to."""
+
 
 class TransportBar(QWidget):
     def __init__(self, desk: Desk, actions: Actions) -> None:
@@ -84,7 +93,7 @@ class TransportBar(QWidget):
         self.snap = QComboBox()
         self.snap.setAccessibleName("Snap")
         self.snap.setToolTip("What is drawn and snapped to: follows the zoom, or fixed")
-        self._grids = [Grid(division, feel) for feel in Feel for division in DIVISIONS]
+        self._grids = [Grid(division, feel) for feel, divisions in SNAPS.items() for division in divisions]
         self.snap.addItems(["follows zoom", *(grid.words for grid in self._grids), "off"])
         self.snap.activated.connect(self._on_snap)
         layout.addLayout(self._captioned("SNAP", self.snap))

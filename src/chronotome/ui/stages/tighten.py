@@ -2,7 +2,7 @@
 
 from functools import partial
 
-from PySide6.QtWidgets import QComboBox, QMenu, QPushButton, QVBoxLayout
+from PySide6.QtWidgets import QMenu, QPushButton, QVBoxLayout
 
 from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.engines import EngineName, Keeps, MoveBy, engine_of
@@ -10,15 +10,26 @@ from chronotome.files.grooves import kept_grooves, shipped_grooves
 from chronotome.session.checks import NOTHING, checks_of
 from chronotome.session.edits.matching import set_match
 from chronotome.session.edits.tightening import set_recipe
-from chronotome.session.edits.tracks import set_keeps, set_move_by
+from chronotome.session.edits.tracks import set_bears, set_keeps, set_move_by, set_pitch
 from chronotome.session.grid import DIVISIONS, Feel, Grid, position_words
 from chronotome.session.groove import Groove, blended
 from chronotome.session.lines import SwingOf
-from chronotome.session.model import MOST_SHIFT, Alone, Session, Take, TightenSettings, Track, replace
+from chronotome.session.model import (
+    MOST_SEMITONES,
+    MOST_SHIFT,
+    USUAL_BEARS,
+    Alone,
+    Session,
+    Take,
+    TightenSettings,
+    Track,
+    replace,
+)
 from chronotome.session.strokes import USUAL_STROKE
 from chronotome.ui.action_table import SHORT
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
+from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import signed
 from chronotome.ui.controls.folded_bar import FoldedBar
 from chronotome.ui.controls.segmented import Segmented, index_in
@@ -50,6 +61,10 @@ def _catch_words(percent: float) -> str:
 
 def _percent(value: float) -> str:
     return f"{value:.0f} %"
+
+
+def _pitch_words(value: float) -> str:
+    return f"{signed(value, 0 if value == round(value) else 2)} st"
 
 
 def _shift_words(value: float) -> str:
@@ -141,15 +156,9 @@ class TightenTray(Tray):
 
     def _build_grid(self) -> None:
         row = self.row("Grid")
-        self.division, self.feel = QComboBox(), QComboBox()
-        self.division.addItems([*(f"1/{division}" for division in DIVISIONS), AS_RULER])
-        self.feel.addItems([str(feel) for feel in FEELS])
-        for combo, words, do in (
-            (self.division, "Grid", self._choose_division),
-            (self.feel, "Feel of the grid", self._choose_feel),
-        ):
-            combo.setAccessibleName(words)
-            combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
+        self.division = Combo("Grid", [*(f"1/{division}" for division in DIVISIONS), AS_RULER])
+        self.feel = Combo("Feel of the grid", [str(feel) for feel in FEELS])
+        for combo, do in ((self.division, self._choose_division), (self.feel, self._choose_feel)):
             combo.activated.connect(do)
             row.addWidget(combo, 1)
 
@@ -211,6 +220,21 @@ class TightenTray(Tray):
                 "catch", "Catch range", 5, 100, _catch_words, "Set catch range", unit=100, step=5, usual=100
             )
             self.beside(self.stroke, self.catch)
+            self.pitch = ValueSlider(
+                self.desk.view, "Pitch", -MOST_SEMITONES, MOST_SEMITONES, _pitch_words, usual=0
+            )
+            self.bears = ValueSlider(
+                self.desk.view,
+                "Bears up to",
+                1.05,
+                3.0,
+                lambda value: f"×{value:.2f}",
+                step=0.05,
+                usual=USUAL_BEARS,
+            )
+            self.bind(self.pitch, self._set_pitch, "Set pitch")
+            self.bind(self.bears, self._set_bears, "Set what it bears")
+            self.beside(self.pitch, self.bears)
             self.swing_of = self.combo("Swing of", list(SWING_WORDS.values()), self._choose_swing_of)
             self.scales = self.combo(
                 "Groove is", ["the same ms at any tempo", "the same share of a step"], self._choose_scales
@@ -326,6 +350,14 @@ class TightenTray(Tray):
             keeps = list(KEEPS_WORDS)[index]
             self.desk.store.apply(lambda session: set_keeps(session, guide.id, keeps), "Choose material")
 
+    def _set_pitch(self, session: Session, value: float) -> Session:
+        guide = self._guide
+        return session if guide is None else set_pitch(session, guide.id, value)
+
+    def _set_bears(self, session: Session, value: float) -> Session:
+        guide = self._guide
+        return session if guide is None else set_bears(session, guide.id, value)
+
     def _set_way(self, session: Session, index: int) -> Session:
         guide = self._guide
         return session if guide is None else set_move_by(session, guide.id, WAYS[index])
@@ -424,6 +456,8 @@ class TightenTray(Tray):
         self.shift.set_value(recipe.shift)
         for slider in (self.loudness, self.even):
             slider.set_value(round(recipe.loudness * 100))
+        self.pitch.set_value(guide.semitones)
+        self.bears.set_value(guide.bears)
         self.swing_of.setCurrentIndex(SWINGS.index(recipe.swing_of))
         self.scales.setCurrentIndex(int(recipe.scales))
         self._show_groove(recipe)

@@ -5,11 +5,12 @@ from contextlib import contextmanager
 
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QShowEvent
-from PySide6.QtWidgets import QComboBox, QFrame, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
 from chronotome.session.model import Session
 from chronotome.ui.action_table import SHORT
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.fold import Fold
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
@@ -110,11 +111,8 @@ class Tray(QWidget):
         for button, each in zip(self.add_buttons(*words), words.values(), strict=True):
             button.setText(each)
 
-    def combo(self, words: str, choices: list[str], do: Callable[[int], None]) -> QComboBox:
-        combo = QComboBox()
-        combo.addItems(choices)
-        combo.setAccessibleName(words)
-        combo.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
+    def combo(self, words: str, choices: list[str], do: Callable[[int], None]) -> Combo:
+        combo = Combo(words, choices)
         combo.activated.connect(do)
         self.row(words).addWidget(combo, 1)
         return combo

@@ -263,7 +263,9 @@ class DriftLane(EvidenceLane):
             return
         self._pressed_y = y
         landing = float(shown.targets.landing[at])
-        self.drag = take_hit(self.desk, shown, at, grip=y - self._y_of(landing, self._scale(shown)))
+        holds = bool(event.modifiers() & Qt.KeyboardModifier.ControlModifier)
+        grip = y - self._y_of(landing, self._scale(shown))
+        self.drag = take_hit(self.desk, shown, at, grip=grip, holds=holds)
 
     def _put_playhead(self, x: float) -> None:
         self.desk.view.select(None)

@@ -10,7 +10,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QMouseEvent
 
 from chronotome.bridge.store import Edit
-from chronotome.session.edits.tightening import move_hits
+from chronotome.session.edits.tightening import held, move_hits
 from chronotome.session.grid import nearest_lines
 from chronotome.session.lines import lines_within
 from chronotome.session.model import ClipId, Session, TrackId
@@ -21,8 +21,6 @@ from chronotome.ui.timeline.shown import Shown
 
 NEAR_LINE_MILLISECONDS = 3.0
 ON_LINE_PIXELS = 8
-STRAIGHT = 50.0
-"""Per cent of swing: none."""
 
 
 def is_free(event: QMouseEvent) -> bool:
@@ -35,7 +33,7 @@ def on_a_line(desk: Desk, frame: float) -> float:
     session, view = desk.session, desk.view
     if not view.is_snapping:
         return frame
-    line = nearest_lines(np.array([session.beat_of(frame)]), view.grid, session.metre, STRAIGHT)
+    line = nearest_lines(np.array([session.beat_of(frame)]), view.grid, session.metre)
     return session.frame_of(float(line[0]))
 
 
@@ -65,6 +63,10 @@ class HitDrag:
     has_moved: bool = False
     others: dict[OnsetId, float] = field(default_factory=dict)
     """Hits that are moved with it: by how many frames each lies behind it."""
+    holding: dict[OnsetId, float] = field(default_factory=dict)
+    """Hits that are held at their beats meanwhile."""
+    bearable: tuple[float, float] = (-np.inf, np.inf)
+    """Session frames beyond which sound is stretched more than it bears: a firm edge, unless free."""
 
     def to_drift(self, milliseconds: float, *, is_free: bool) -> None:
         """Let it land so far from its line; near the line, or at whole ms, unless free."""
@@ -72,7 +74,7 @@ class HitDrag:
             near = abs(milliseconds) < NEAR_LINE_MILLISECONDS
             milliseconds = 0.0 if near else float(round(milliseconds))
         tempo = self.desk.session.tempo
-        self._draft(tempo.beat_of(tempo.seconds_of(self.line) + milliseconds / 1000))
+        self._draft(tempo.beat_of(tempo.seconds_of(self.line) + milliseconds / 1000), is_free=is_free)
 
     def to_beat(self, beat: float, *, is_free: bool) -> None:
         """Let it sound at a beat, pulled to a grid line that is near, unless free."""
@@ -87,13 +89,16 @@ class HitDrag:
             pixels_per_beat /= desk.view.viewport.frames_per_pixel
             if abs(line - beat) * pixels_per_beat <= ON_LINE_PIXELS:
                 beat = line
-        self._draft(beat)
+        self._draft(beat, is_free=is_free)
 
-    def _draft(self, beat: float) -> None:
+    def _draft(self, beat: float, *, is_free: bool) -> None:
         self.has_moved = True
         tempo, rate = self.desk.session.tempo, self.desk.session.rate
         frame = tempo.seconds_of(beat) * rate
-        held = min(max(frame, self.room[0]), self.room[1])
+        low, high = self.room
+        if not is_free:
+            low, high = max(low, self.bearable[0]), min(high, self.bearable[1])
+        held = min(max(frame, low), high)
         beat = beat if held == frame else tempo.beat_of(held / rate)
         self.edit = self._edit_to(beat)
         self.desk.store.draft(self.edit)
@@ -102,7 +107,7 @@ class HitDrag:
         tempo, rate = self.desk.session.tempo, self.desk.session.rate
         frame = tempo.seconds_of(beat) * rate
         beats = {each: tempo.beat_of((frame + away) / rate) for each, away in self.others.items()}
-        beats[self.onset] = beat
+        beats = {**self.holding, **beats, self.onset: beat}
 
         def edit(session: Session) -> Session:
             return move_hits(session, self.track, self.clip, beats)
@@ -118,15 +123,18 @@ class HitDrag:
         self.desk.store.drop_draft()
 
 
-def take_hit(desk: Desk, shown: Shown, place: int, *, grip: float) -> HitDrag:
+def take_hit(desk: Desk, shown: Shown, place: int, *, grip: float, holds: bool = False) -> HitDrag:
     """Begin to drag hit number `place` of a clip's targets, and the others that are chosen with it."""
     targets = shown.targets
     onset, picked = int(targets.onsets[place]), desk.view.picked
     line = float(targets.line_beats[place])
     if onset not in picked or len(picked) < 2:
         desk.view.select(onset)
-        room = targets.room_of(place)
-        return HitDrag(desk, shown.track.id, shown.clip.id, onset, line, grip, room, shown.map.axis)
+        room, bearable = targets.room_of(place), targets.bearable(place, shown.track.bears)
+        is_holding = holds or desk.view.holds_neighbours
+        holding = held(desk.session, targets, targets.beside(place)) if is_holding else {}
+        places = desk, shown.track.id, shown.clip.id, onset, line, grip, room, shown.map.axis
+        return HitDrag(*places, holding=holding, bearable=bearable)
     desk.view.pick(picked, onset)
     at = np.flatnonzero(np.isin(targets.onsets, picked))
     low, high = shared_room(targets, at)

@@ -38,7 +38,8 @@ class StepDrag:
     pressed_y: float
     is_loudness: bool
     after: Groove | None = None
-    last: tuple[float, float] | None = None
+    last: tuple[float, float] = (0.0, 0.0)
+    """Where the pointer was before, in pixels and ms."""
 
     def to(self, groove: Groove) -> None:
         self.after = groove
@@ -234,7 +235,8 @@ class GrooveLane(EvidenceLane):
         self.desk.view.show_groove(groove.id, step)
         grip = y - self._y_of(groove.steps[step].offset_ms, self._scale(groove))
         is_loudness = bool(event.modifiers() & Qt.KeyboardModifier.ControlModifier)
-        self.drag = StepDrag(self.desk, groove.id, groove, step, grip, y, is_loudness)
+        pressed = (x, self._milliseconds_of(y, self._scale(groove)))
+        self.drag = StepDrag(self.desk, groove.id, groove, step, grip, y, is_loudness, last=pressed)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x, y = event.position().x(), event.position().y()
@@ -263,7 +265,7 @@ class GrooveLane(EvidenceLane):
 
     def _drawn(self, drag: StepDrag, groove: Groove, x: float, offset: float) -> Groove:
         """With every step between the last place of the pointer and this one on the line between them."""
-        last_x, last_offset = drag.last or (x, offset)
+        last_x, last_offset = drag.last
         bars = self._bars(groove)
         low, high = sorted((last_x, x))
         passed = (bars.xs >= low - REACH) & (bars.xs <= high + REACH)

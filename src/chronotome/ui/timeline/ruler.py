@@ -136,7 +136,7 @@ class Ruler(TrackLane):
         beat = self.beat_of_x(x)
         if not self.desk.view.is_snapping:
             return beat
-        return float(nearest_lines(np.array([beat]), self.desk.view.grid, self.desk.session.metre, 50.0)[0])
+        return float(nearest_lines(np.array([beat]), self.desk.view.grid, self.desk.session.metre)[0])
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x = event.position().x()

@@ -18,7 +18,7 @@ from chronotome.session.edits.tracks import set_level
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.controls.figures import decibels
+from chronotome.ui.controls.figures import decibels, signed
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
@@ -281,15 +281,31 @@ class WaveLane(ClipLane):
     def _paint_drag_words(self, painter: QPainter, shown: Shown) -> None:
         """What moves under the hand, and what stays."""
         drag, selected = self.drag, self.desk.view.selected
+        if isinstance(drag, HitDrag) and drag.has_moved:
+            self._paint_words_at(painter, *self._hit_words(shown, drag))
         if not isinstance(drag, ValueDrag) or drag.value is None or drag.words is None or selected is None:
             return
         place = shown.recording.onsets.place_of(selected)
         if place is None:
             return
-        theme = self.desk.view.theme
         x = self.x_of(shown.frame_shown(shown.recording.onsets.frames[place]))
+        self._paint_words_at(painter, x, drag.words(drag.value))
+
+    def _hit_words(self, shown: Shown, drag: HitDrag) -> tuple[float, str]:
+        """Where a dragged hit is on screen; how far from its line, and what the sound beside it becomes."""
+        targets = shown.targets
+        at = int(np.flatnonzero(targets.onsets == drag.onset)[0])
+        ratios = [
+            f"×{(targets.target[b] - targets.target[a]) / (targets.played[b] - targets.played[a]):.2f}"
+            for a, b in ((at - 1, at), (at, at + 1))
+            if a >= 0 and b < len(targets)
+        ]
+        words = "  ".join([f"{signed(float(targets.landing[at]))} ms", *ratios])
+        return float(self.xs_of(shown.landings[at : at + 1])[0]), words
+
+    def _paint_words_at(self, painter: QPainter, x: float, words: str) -> None:
+        theme = self.desk.view.theme
         painter.setFont(figure_font(11))
-        words = drag.words(drag.value)
         width = painter.fontMetrics().horizontalAdvance(words) + 12
         left = x + 8 if x + 8 + width < self.width() else x - 8 - width
         box = QRectF(left, NOTCH + 6, width, 18)
@@ -371,7 +387,8 @@ class WaveLane(ClipLane):
             self.desk.view.select(onset)
         else:
             grip = x - float(self.xs_of(shown.landings[at])[0])
-            self.drag = take_hit(self.desk, shown, int(at[0]), grip=grip)
+            holds = bool(keys & Qt.KeyboardModifier.ControlModifier)
+            self.drag = take_hit(self.desk, shown, int(at[0]), grip=grip, holds=holds)
 
     def _take_mark(self, shown: Shown, onset: OnsetId, x: float, keys: Qt.KeyboardModifier) -> None:
         """Shift: select up to it. Ctrl: slip the sound under it. Else hear it, and correct it by dragging."""
@@ -432,6 +449,8 @@ class WaveLane(ClipLane):
             self._type_level()
         if x < HEADER and event.position().y() < NAME_ROW:
             self.type_name()
+        if shown is not None and x >= HEADER and self.desk.view.stage is Stage.TIGHTEN:
+            self._tighten.tie_at(self.frame_of(x))
         if shown is None or x < HEADER or self.desk.view.stage is not Stage.MARK:
             return
         content = shown.recording.content

@@ -1,0 +1,274 @@
+"""Tighten in depth at the real window: grooves, pairs, recipes for spans and chosen hits."""
+
+import numpy as np
+import pytest
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QFileDialog, QInputDialog
+
+from chronotome.files.grooves import kept_grooves, read_groove, shipped_grooves
+from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
+from chronotome.session.tighten import pairs_of, targets_of
+from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.view_state import Evidence, For, Stage
+from sounds import noise_hits, write
+
+RATE, STEP = 48000, 12000
+SHIFT, CONTROL = Qt.KeyboardModifier.ShiftModifier, Qt.KeyboardModifier.ControlModifier
+
+
+@pytest.fixture
+def two(person, tmp_path):
+    """Sixteen quarters at 120 bpm, the off-beats 15 ms late; and a second take of them, sloppier."""
+    first = [2400 + place * STEP + 720 * (place % 2) for place in range(32)]
+    second = [frame + (400, -900, 1100, -300)[place % 4] for place, frame in enumerate(first)]
+    folder = tmp_path
+    for name, frames, seed in (("one", first, 1), ("two", second, 2)):
+        sound = noise_hits(frames, 33 * STEP, rate=RATE, seed=seed)
+        person.window.open([write(folder / f"{name}.wav", sound, rate=RATE)])
+        person.settle()
+    apply = person.desk.store.apply
+    apply(lambda s: set_beat_one(set_tempo(s, 120.0), 2400 / RATE), "Fit")
+    person.desk.view.focus(person.session.tracks[0].id)
+    person.desk.view.show_stage(Stage.TIGHTEN)
+    person.desk.view.fit()
+    person.settle()
+    person.commands = person.window._commands.tighten
+    person.tray = person.window.trays[Stage.TIGHTEN]
+    return person
+
+
+def targets(person, number=0):
+    track = person.session.tracks[number]
+    return targets_of(person.session, track, track.takes[0])
+
+
+def run(person, *names):
+    for name in names:
+        person.window.actions_table.run(name)
+    person.settle()
+
+
+def chosen(combo, words):
+    combo.setCurrentIndex(combo.findText(words))
+    combo.activated.emit(combo.currentIndex())
+
+
+def test_a_groove_is_taken_from_one_track_and_played_by_another(two):
+    two.press(Qt.Key.Key_G, SHIFT)
+    two.settle()
+    groove = two.session.grooves[0]
+    assert two.desk.view.evidence is Evidence.GROOVE
+    assert groove.name == two.session.tracks[0].name
+    two.desk.view.focus(two.session.tracks[1].id)
+    two.tray.to.choose(1)
+    two.tray.strength.settled.emit(100.0)
+    two.settle()
+
+    found = targets(two, 1)
+
+    late = 1000 * (two.session.tempo.seconds_at(found.line_beats) - two.session.tempo.seconds_at(found.steps))
+    assert np.median(late[1::2]) == pytest.approx(15.0, abs=0.6)
+    assert np.abs(found.landing).max() < 0.1
+    two.press(Qt.Key.Key_Z, CONTROL)
+    assert two.session.tracks[1].tighten.strength == 0.0
+
+
+def test_a_step_is_dragged_drawn_over_and_nudged(two):
+    run(two, "take-groove")
+    lane, session = two.window.timeline.groove, two.session
+    before = two.desk.groove
+    at = [float(lane.x_of(session.frame_of(beat))) for beat in (4.0, 4.5, 5.0, 5.5)]
+    scale = lane._scale(before)
+
+    def y_of(milliseconds):
+        return lane._y_of(milliseconds, scale)
+
+    two.drag(lane, (at[0], y_of(before.steps[0].offset_ms)), (at[0], y_of(10.0)))
+    assert two.desk.groove.steps[0].offset_ms == pytest.approx(10.0, abs=1.0)
+    assert two.desk.store.history.past[-1].label == "Move step of groove"
+    scale = lane._scale(two.desk.groove)
+    two.drag(lane, (at[0], y_of(5.0)), (at[3], y_of(5.0)), modifier=SHIFT)
+    assert {step.offset_ms for step in two.desk.groove.steps[:4]} == {5.0}
+    two.drag(lane, (at[1], 60), (at[1], 90), modifier=CONTROL)
+    assert two.desk.groove.steps[1].level_db == pytest.approx(before.steps[1].level_db - 6.0, abs=0.2)
+    two.press(Qt.Key.Key_Down)
+    assert two.desk.groove.steps[1].offset_ms == 6.0
+    two.drag(lane, (at[2], y_of(5.0)), (at[2], y_of(12.0)), release=False)
+    two.press(Qt.Key.Key_Escape)
+    assert two.desk.groove.steps[2].offset_ms == 5.0
+    two.double_click(lane, (at[3], y_of(5.0)))
+    assert two.desk.groove.steps[3].offset_ms == 0.0
+
+
+def test_a_groove_is_smoothed_blended_kept_written_and_read(two, tmp_path, monkeypatch):
+    run(two, "take-groove")
+    before = two.desk.groove
+    run(two, "mirror-groove")
+    np.testing.assert_allclose(two.desk.groove.offsets, -before.offsets)
+    run(two, "mirror-groove", "rotate-on", "groove-2")
+    assert len(two.desk.groove.steps) == 2 * len(before.steps)
+    run(two, "undo")
+    other = next(iter(shipped_grooves()))
+    two.tray.blend_with(other)
+    two.tray.blend.slid.emit(100.0)
+    two.tray.blend.settled.emit(100.0)
+    assert two.desk.groove.offsets_at(other.beats).tolist() == pytest.approx(other.offsets.tolist(), abs=0.06)
+    two.commands.keep()
+    assert [groove.name for _, groove in kept_grooves()] == [two.desk.groove.name]
+    out = tmp_path / "feel.groove.json"
+    monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *_: (str(out), ""))
+    monkeypatch.setattr(QFileDialog, "getOpenFileName", lambda *_: (str(out), ""))
+    run(two, "write-groove", "read-groove")
+    assert read_groove(out).steps == two.session.grooves[0].steps
+    assert len(two.session.grooves) == 2
+    out.write_text("{}")
+    run(two, "read-groove")
+    assert "feel.groove.json" in two.window.status.words.said
+    run(two, "remove-groove")
+    assert len(two.session.grooves) == 1
+
+
+def test_a_take_is_matched_and_a_pair_is_set_by_hand(two):
+    two.desk.view.focus(two.session.tracks[1].id)
+    two.tray.to.choose(2)
+    two.settle()
+    assert two.desk.view.evidence is Evidence.MATCH
+    assert np.abs(targets(two, 1).target - targets(two, 0).target).max() <= 1
+    two.desk.view.zoom(4.0)
+    lane = two.window.timeline.match
+    view = lane._view()
+    inside = np.flatnonzero((view.tops > HEADER + 40) & (view.tops < lane.width() - 120))
+    at = int(inside[0])
+    onset, partner = int(view.pairs.own.onsets[at]), int(view.pairs.partner[at])
+
+    two.drag(lane, (view.tops[at], 6), (view.feet[partner + 1], lane._wave_top - 3))
+
+    def pairs():
+        track = two.session.tracks[1]
+        return pairs_of(two.session, track, track.takes[0])
+
+    assert pairs().partner[at] == partner + 1
+    assert two.desk.store.history.past[-1].label == "Pair hits"
+    two.desk.view.select(onset)
+    run(two, "break-pair")
+    assert pairs().partner[at] == -1
+    run(two, "pair-found")
+    assert pairs().partner[at] == partner
+    two.tray.within.settled.emit(5.0)
+    assert pairs().is_paired.sum() < 20
+    two.tray.alones.choose(2)
+    two.tray.to.choose(0)
+    assert two.session.tracks[1].tighten.match is None
+
+
+def test_a_span_gets_a_recipe_of_its_own_that_one_key_removes(two):
+    two.desk.store.apply(lambda s: set_loop(s, 4.0, 8.0), "Loop")
+    two.tray.whom.choose(1)
+    two.tray.strength.settled.emit(60.0)
+    two.settle()
+    lane = two.window.timeline.recipes
+    assert lane.isVisible()
+    assert lane.spans()[0].words.startswith("60 %")
+    assert "2 to 3" in two.tray.about.text()
+
+    two.press(Qt.Key.Key_Z)
+    assert two.session.tracks[0].spans[0].recipe.rounds == 1
+    two.tray.whom.choose(0)
+    middle = lane.x_of(two.session.frame_of(6.0))
+    two.click(lane, (middle, 8))
+    assert two.desk.view.recipe_for is For.SPAN
+    end = lane.x_of(two.session.frame_of(8.0))
+    two.drag(lane, (end, 8), (lane.x_of(two.session.frame_of(10.0)), 8))
+    assert (two.session.tracks[0].spans[0].start, two.session.tracks[0].spans[0].end) == (4.0, 10.0)
+    two.press(Qt.Key.Key_Backspace, SHIFT)
+    assert two.session.tracks[0].spans == ()
+    assert not lane.isVisible()
+
+
+def test_hits_are_chosen_by_sweep_step_drift_and_band_and_move_together(two):
+    lane, shown = two.window.timeline.wave, two.desk.shown
+    xs = lane.xs_of(shown.hits)
+    two.drag(lane, (xs[4] - 5, 80), (xs[7] + 5, 80))
+    assert len(two.desk.view.picked) == 4
+    before = targets(two).target.copy()
+    two.press(Qt.Key.Key_Down, SHIFT)
+    moved = targets(two).target - before
+    np.testing.assert_allclose(moved[4:8], 480, atol=1)
+    assert np.count_nonzero(moved) == 4
+    x = float(lane.xs_of(two.desk.shown.hits)[5])
+    two.drag(lane, (x, 4), (x + 6, 4), modifier=None)
+    assert two.desk.store.history.past[-1].label == "Move 4 hits by hand"
+    run(two, "reset-hit")
+    assert (targets(two).target == before).all()
+    two.bot.mouseClick(lane, Qt.MouseButton.LeftButton, SHIFT, lane.rect().topLeft() + lane_point(xs[9]))
+    assert len(two.desk.view.picked) == 5
+    two.tray.folded_bar.chosen.emit(0.5)
+    assert len(two.desk.view.picked) == 4
+    run(two, "choose-band")
+    assert len(two.desk.view.picked) >= 4
+    run(two, "choose-hits")
+    assert len(two.desk.view.picked) == 32
+    run(two, "choose-late")
+    assert two.desk.view.picked == ()
+
+
+def lane_point(x):
+    from PySide6.QtCore import QPoint
+
+    return QPoint(round(x), 4)
+
+
+def test_chosen_hits_have_a_recipe_of_their_own(two):
+    shown = two.desk.shown
+    ids = shown.targets.onsets[1:4:2].tolist()
+    two.desk.view.pick(tuple(ids), ids[0])
+    two.press(Qt.Key.Key_F, SHIFT)
+    assert two.desk.view.recipe_for is For.CHOSEN
+    two.tray.strength.settled.emit(100.0)
+    two.settle()
+    assert np.count_nonzero(targets(two).target != targets(two).played) == 2
+    two.press(Qt.Key.Key_Backspace, SHIFT)
+    assert np.count_nonzero(targets(two).target != targets(two).played) == 0
+
+
+def test_a_hit_goes_to_the_line_before_and_after_it(two):
+    two.tray.division.setCurrentIndex(3)
+    two.tray.division.activated.emit(3)
+    onset = int(two.desk.shown.targets.onsets[5])
+    two.desk.view.select(onset)
+    two.press(Qt.Key.Key_Q)
+    at = targets(two)
+    assert at.target[5] == pytest.approx(two.session.frame_of(2.5), abs=1)
+    two.press(Qt.Key.Key_E)
+    assert targets(two).target[5] > at.target[5]
+
+
+def test_variants_are_gone_round_by_key(two, monkeypatch):
+    monkeypatch.setattr(QInputDialog, "getText", lambda *_, **__: ("tight", True))
+    two.tray.strength.settled.emit(100.0)
+    two.press(Qt.Key.Key_V)
+    monkeypatch.setattr(QInputDialog, "getText", lambda *_, **__: ("loose", True))
+    two.tray.strength.settled.emit(20.0)
+    two.press(Qt.Key.Key_V)
+
+    two.press(Qt.Key.Key_V, SHIFT)
+    assert two.session.tracks[0].tighten.strength == 1.0
+    assert two.commands.variant == "tight"
+    chosen(two.tray.variant, "loose")
+    assert two.session.tracks[0].tighten.strength == 0.2
+
+
+def test_what_a_track_keeps_clean_is_chosen_and_its_recipe_in_the_rare_rows(two):
+    tray = two.tray
+    tray.keeps.setCurrentIndex(2)
+    tray.keeps.activated.emit(2)
+    assert two.session.tracks[0].keeps == "one note"
+    tray.shift.settled.emit(12.0)
+    tray.even.settled.emit(50.0)
+    chosen(tray.swing_of, "eighths")
+    chosen(tray.scales, "the same share of a step")
+    two.settle()
+    recipe = two.session.tracks[0].tighten
+    assert (recipe.shift, recipe.loudness, recipe.swing_of, recipe.scales) == (12.0, 0.5, "eighths", True)
+    run(two, "undo", "undo", "undo", "undo", "undo")
+    assert two.session.tracks[0].keeps == "as heard"
