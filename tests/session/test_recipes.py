@@ -33,7 +33,7 @@ from chronotome.session.loudness import hit_gains_of
 from chronotome.session.model import Alone, Recording, check, replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.score import score_of
-from chronotome.session.tighten import targets_of
+from chronotome.session.tighten import LEAST_APART_SECONDS, targets_of
 from strategies import RATE, sessions, simple_session
 
 STEP = RATE // 8
@@ -223,8 +223,8 @@ def test_a_grid_of_its_own_makes_strokes_of_its_own(session):
 def test_a_hit_moved_while_its_neighbours_are_held_moves_no_other(session, which, beats):
     track, take = at_work(session)
     before = targets_of(session, track, take)
-    if not len(before):
-        return
+    if not len(before) or np.diff(before.target).min(initial=RATE) < LEAST_APART_SECONDS * RATE:
+        return  # what is crammed at the session's start gives way
     at = int(which * (len(before) - 1))
     clip, onset = track.clips[0].id, int(before.onsets[at])
     holding = hold_neighbours(session, track.id, clip, onset)

@@ -1,87 +1,22 @@
 """What a person should look at: places where the machine is not sure."""
 
-from collections.abc import Callable, Sequence
-from dataclasses import dataclass
-from enum import StrEnum
-from typing import overload
+from dataclasses import replace
 
 import numpy as np
 from numpy.typing import NDArray
 
+from chronotome.session.check import NOTHING, Check, Checks, Do, Kind, Mend, Part
 from chronotome.session.grid import Metre, TempoMap, position_words
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Session, Take, Track
 from chronotome.session.onsets import OnsetId
-from chronotome.session.tighten import Reason, Targets, targets_of
-from chronotome.units import Frames
+from chronotome.session.other_checks import other_parts
+from chronotome.session.tighten import FAR_MS, Reason, Targets, targets_of
 
+USUAL_MOVES, TWICE, LEAST_MOVE_MS, FEW_MOVES = 75, 2.0, 1.0, 8
 DOUBTFUL_SHARE = 0.36
 """Of the distance between two lines: farther from both than this is doubtful."""
 MOVED_SECONDS = 0.010
-
-
-class Choice(StrEnum):
-    """What a person can decide about a hit between two lines."""
-
-    EARLIER = "to the earlier line"
-    LATER = "to the later line"
-    LEAVE = "leave it as played"
-
-
-@dataclass(frozen=True)
-class Check:
-    """A place to listen to: where, what, and how much in figures."""
-
-    onset: OnsetId
-    beat: float
-    played: int
-    title: str
-    figure: str
-    sentence: str
-    earlier: float | None = None
-    """The beats of the two lines that it lies between, where that is what is not sure."""
-    later: float | None = None
-
-
-@dataclass(frozen=True, eq=False)
-class Checks(Sequence[Check]):
-    """Places in order of time; the words of each are made when they are read.
-
-    Invariants: columns of equal length; `places` are hits among the targets.
-    """
-
-    places: NDArray[np.int64]
-    played: Frames
-    onsets: NDArray[np.int64]
-    _made: Callable[[int], Check]
-
-    def __len__(self) -> int:
-        return len(self.places)
-
-    @overload
-    def __getitem__(self, at: int) -> Check: ...
-    @overload
-    def __getitem__(self, at: slice) -> Sequence[Check]: ...
-    def __getitem__(self, at: int | slice) -> Check | Sequence[Check]:
-        if isinstance(at, slice):
-            return [self._made(each) for each in range(*at.indices(len(self)))]
-        if not -len(self) <= at < len(self):
-            raise IndexError(at)
-        return self._made(at % len(self))
-
-    def of(self, onset: OnsetId | None) -> Check | None:
-        """The first place of an onset."""
-        if onset is None:
-            return None
-        found = np.flatnonzero(self.onsets == onset)
-        return self[int(found[0])] if len(found) else None
-
-
-def _no_check(at: int) -> Check:
-    raise IndexError(at)
-
-
-NOTHING = Checks(np.zeros(0, np.int64), np.zeros(0, np.int64), np.zeros(0, np.int64), _no_check)
 
 
 def checks_of(session: Session, track: Track, take: Take | None = None) -> Checks:
@@ -96,36 +31,54 @@ def checks_of(session: Session, track: Track, take: Take | None = None) -> Check
 
 
 def _take_checks(session: Session, track: Track, take: Take) -> Checks:
-    return _found(targets_of(session, track, take), session.tempo, session.metre, track.bears)
+    targets = targets_of(session, track, take)
+    own = _own_parts(targets, session.tempo, session.metre, track.bears)
+    return _merged((*own, *other_parts(session, track, take)), take.accepted)
 
 
 @by_identity(64)
-def _found(targets: Targets, tempo: TempoMap, metre: Metre, bears: float) -> Checks:
-    between = _Between(targets, tempo, metre)
-    stretched = _Stretched(targets, bears)
-    places = np.concatenate([between.places, stretched.places])
-    kinds = np.repeat([0, 1], [len(between.places), len(stretched.places)])
-    order = np.argsort(places, kind="stable")
-    places, kinds = places[order], kinds[order]
-
-    def made(at: int) -> Check:
-        return (stretched if kinds[at] else between).check(int(places[at]))
-
-    return Checks(places, targets.played[places], targets.onsets[places], made)
+def _own_parts(targets: Targets, tempo: TempoMap, metre: Metre, bears: float) -> tuple[Part, ...]:
+    return _Between(targets, tempo, metre), _Stretched(targets, bears), _Far(targets)
 
 
-class _Between:
+def _merged(parts: tuple[Part, ...], accepted: tuple[tuple[OnsetId, str], ...]) -> Checks:
+    """In order of time, without what was accepted for good."""
+    said = set(accepted)
+    rows = [
+        (int(played), owner, number)
+        for owner, part in enumerate(parts)
+        for number, (played, onset) in enumerate(zip(part.played, part.onsets.tolist(), strict=True))
+        if not said or (onset, str(part.kind)) not in said
+    ]
+    rows.sort()
+    kinds = tuple(parts[owner].kind for _, owner, _ in rows)
+    onsets = np.array([parts[owner].onsets[number] for _, owner, number in rows], np.int64)
+    played = np.array([row[0] for row in rows], np.int64)
+    return Checks(kinds, played, onsets, lambda at: parts[rows[at][1]].check(rows[at][2]))
+
+
+class _Places:
+    """Places that are hits among the targets."""
+
+    kind: Kind = Kind.BETWEEN
+
+    def __init__(self, targets: Targets, places: NDArray[np.int64]) -> None:
+        self.targets, self.places = targets, places
+        self.onsets, self.played = targets.onsets[places], targets.played[places]
+
+
+class _Between(_Places):
     """Strokes far from both lines around them. Those that lead no line are named by why."""
 
     def __init__(self, targets: Targets, tempo: TempoMap, metre: Metre) -> None:
-        self._targets, self._tempo, self._metre = targets, tempo, metre
+        self._tempo, self._metre = tempo, metre
         apart = np.abs(targets.other - targets.line_beats)
         doubtful = np.flatnonzero(np.abs(targets.fitted_beats - targets.line_beats) >= DOUBTFUL_SHARE * apart)
         judged = (targets.reasons == Reason.GRID) | (targets.reasons == Reason.CARRIED)
-        self.places = doubtful[judged[doubtful]]
+        super().__init__(targets, doubtful[judged[doubtful]])
 
-    def check(self, at: int) -> Check:
-        targets, metre = self._targets, self._metre
+    def check(self, number: int) -> Check:
+        at, targets, metre = int(self.places[number]), self.targets, self._metre
         line, other = float(targets.line_beats[at]), float(targets.other[at])
         off = float(targets.drift[at])
         rest = float(targets.fitted[at] / targets.rate - self._tempo.seconds_of(other)) * 1000
@@ -142,28 +95,62 @@ def _side(drift: float) -> str:
     return f"{abs(drift):.0f} ms {'late' if drift > 0 else 'early'} of"
 
 
-class _Stretched:
+class _Stretched(_Places):
     """Hits whose sound up to the next one is made much longer or shorter."""
 
+    kind = Kind.STRETCHED
+
     def __init__(self, targets: Targets, bears: float) -> None:
-        self._targets, self._bears = targets, bears
-        self.places = np.zeros(0, np.int64)
-        if len(targets) < 2:
-            return
+        self._bears, self.targets = bears, targets
         shifts = np.abs(np.diff(targets.target) - np.diff(targets.fitted))
         moved = np.flatnonzero(shifts > MOVED_SECONDS * targets.rate)
         ratios = self._ratios_of(moved)
-        self.places = moved[(ratios > bears) | (ratios < 1 / bears)]
+        super().__init__(targets, moved[(ratios > bears) | (ratios < 1 / bears)])
 
     def _ratios_of(self, at: NDArray[np.int64]) -> NDArray[np.float64]:
-        target, played = self._targets.target, self._targets.played
+        target, played = self.targets.target, self.targets.played
         return np.asarray((target[at + 1] - target[at]) / (played[at + 1] - played[at]), np.float64)
 
-    def check(self, at: int) -> Check:
+    def check(self, number: int) -> Check:
+        at = int(self.places[number])
         ratio = float(self._ratios_of(np.array([at]))[0])
         limit = self._bears if ratio > 1 else 1 / self._bears
         sentence = f"the sound up to the next hit is made ×{ratio:.2f} as long"
-        return _check(self._targets, at, f"stretched past {limit:.3g}", f"×{ratio:.2f}", sentence)
+        title = f"stretched past {limit:.3g}"
+        return replace(
+            _check(self.targets, at, title, f"×{ratio:.2f}", sentence),
+            kind=self.kind,
+            mends=(as_played(self.targets, at),),
+        )
+
+
+class _Far(_Places):
+    """Hits that are moved over twice as far as nearly all others."""
+
+    kind = Kind.FAR
+
+    def __init__(self, targets: Targets) -> None:
+        moves = np.abs(targets.target - targets.fitted) * (1000.0 / targets.rate)
+        by_itself = (targets.reasons == Reason.GRID) | (targets.reasons == Reason.CARRIED)
+        some = moves[by_itself & (moves > LEAST_MOVE_MS)]
+        self._usual = float(np.percentile(some, USUAL_MOVES)) if len(some) >= FEW_MOVES else np.inf
+        far = by_itself & (moves > max(FAR_MS, TWICE * self._usual))
+        super().__init__(targets, np.flatnonzero(far))
+
+    def check(self, number: int) -> Check:
+        at = int(self.places[number])
+        move = float(self.targets.target[at] - self.targets.fitted[at]) * 1000 / self.targets.rate
+        sentence = f"moved by {abs(move):.0f} ms,\nnearly all others by less than {self._usual:.0f}"
+        return replace(
+            _check(self.targets, at, "moved far", f"{abs(move):.0f} ms", sentence),
+            kind=self.kind,
+            mends=(as_played(self.targets, at),),
+        )
+
+
+def as_played(targets: Targets, at: int) -> Mend:
+    """Leave a hit where it was played."""
+    return Mend("As played", Do.MOVE, int(targets.onsets[at]), float(targets.fitted_beats[at]))
 
 
 def _check(  # noqa: PLR0917 - the words of a check, in their order

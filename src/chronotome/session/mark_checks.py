@@ -4,7 +4,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.beating import measured_fit_of
-from chronotome.session.checks import Check
+from chronotome.session.check import Check
 from chronotome.session.clock import Clock
 from chronotome.session.counting import counted_of
 from chronotome.session.fitted import Fitted

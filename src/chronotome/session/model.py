@@ -168,6 +168,8 @@ class Take(Struct, frozen=True):
     """
     tighten: TightenSettings | None = None
     """A recipe of its own; None: its track's."""
+    accepted: Annotated[tuple[tuple[OnsetId, Name], ...], Meta(max_length=MOST_ONSETS)] = ()
+    """Places to check that a person accepted for good: the hit, and what was said of it."""
 
     def touch_of(self, onset: OnsetId) -> Touch | None:
         return next((touch for touch in self.touches if touch.onset == onset), None)

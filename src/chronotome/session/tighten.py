@@ -122,12 +122,19 @@ class Targets:
         return min(low, here), max(high, here)
 
     def beside(self, at: int) -> list[int]:
-        """The leading hits of the strokes before and after that of hit number `at`."""
+        """The hits before and after that of hit number `at` that keep all others where they are, once held.
+
+        Up to the first on either side that has a line or a place of its own: those between are carried by
+        what is beside them.
+        """
+        leads = np.flatnonzero(self.reasons != Reason.WITH_STROKE)
         found = []
-        for stroke in (self.strokes[at] - 1, self.strokes[at] + 1):
-            places = np.flatnonzero(self.strokes == stroke)
-            if len(places):
-                found.append(int(places[self.strengths[places].argmax()]))
+        for side in (
+            leads[self.strokes[leads] < self.strokes[at]][::-1],
+            leads[self.strokes[leads] > self.strokes[at]],
+        ):
+            fixed = np.flatnonzero(np.isin(self.reasons[side], (Reason.GRID, Reason.BY_HAND)))
+            found += side[: int(fixed[0]) + 1 if len(fixed) else len(side)].tolist()
         return found
 
     def __len__(self) -> int:
@@ -519,6 +526,8 @@ class _Hits:
     strengths: NDArray[np.float64]
     asked: NDArray[np.float64]
     by_hand: NDArray[np.bool_]
+    keeps_line: NDArray[np.bool_]
+    """Set by hand, and still nearest to the line that it would take: no other takes that."""
     has_line: NDArray[np.bool_]
     stays: NDArray[np.bool_]
 
@@ -534,6 +543,10 @@ def _hits(  # noqa: PLR0917 - found again by the identity of each
     if by_hand.any():
         wanted = np.array([hand[int(onset)] for onset in ids[by_hand]])
         asked[by_hand] = np.rint(tempo.seconds_at(wanted) * rate)
+    keeps_line = np.zeros(len(ids), bool)
+    if by_hand.any():
+        step = np.abs(tempo.seconds_at(np.where(by_hand, lined.other, 0.0)) * rate - lined.line_frames)
+        keeps_line = by_hand & (np.abs(asked - lined.line_frames) < 0.5 * step)
     away = (places.fitted - lined.line_frames).astype(np.float64)
     strengths = recording.onsets.strength_array[places.chosen]
     return _Hits(
@@ -544,6 +557,7 @@ def _hits(  # noqa: PLR0917 - found again by the identity of each
         strengths,
         asked,
         by_hand,
+        keeps_line,
         lined.has_line,
         lined.stays,
     )
@@ -609,7 +623,7 @@ def _nearest(hits: _Hits, strokes: Strokes, rate: int) -> NDArray[np.bool_]:
     """Which strokes are the nearest of their line, of equally near ones the strongest."""
     nearness = np.floor(np.abs(hits.away[strokes.leaders]) * (1000.0 / rate / AS_NEAR_MS))
     lines = np.round(hits.lines[strokes.leaders], 9)
-    taken = hits.by_hand[strokes.leaders]
+    taken = (hits.by_hand & ~hits.keeps_line)[strokes.leaders]
     order = np.lexsort((-hits.strengths[strokes.leaders], nearness, taken, lines))
     first = np.ones(len(order), bool)
     first[1:] = np.diff(lines[order]) > 0
@@ -629,7 +643,7 @@ def _between(
     if fixed.all() or not fixed.any():
         return np.zeros(len(moves))
     places = hits.fitted[strokes.leaders]
-    carried = np.interp(places, places[fixed], moves[fixed])
+    carried = np.interp(places, places[fixed], np.rint(moves[fixed]))  # as what is held there carries them
     low, high = _over_the_line(hits, strokes)
     low, high = np.maximum(low, allowed[0]), np.minimum(high, allowed[1])
     return np.where(low <= high, np.clip(carried, low, np.maximum(low, high)), 0.0)

@@ -2,7 +2,7 @@
 
 from typing import Protocol
 
-from chronotome.session.checks import Choice
+from chronotome.session.check import Choice
 from chronotome.session.edits.fitting import Following, Mend
 from chronotome.ui.actions import Entry
 from chronotome.ui.commands.fit import FOLLOWING_WORDS

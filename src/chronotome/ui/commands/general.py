@@ -5,7 +5,8 @@ from collections.abc import Callable, Sequence
 import numpy as np
 
 from chronotome.render.mix import Side
-from chronotome.session.checks import NOTHING, Check, Choice, checks_of
+from chronotome.session.check import NOTHING, Check, Choice
+from chronotome.session.checks import checks_of
 from chronotome.session.edits.tightening import move_hit, reset_hits, set_own_recipe
 from chronotome.session.edits.timing import set_click, set_looping
 from chronotome.session.edits.tracks import (

@@ -7,7 +7,7 @@ import numpy as np
 from chronotome.render.mix import Side
 from chronotome.render.pool import Source
 from chronotome.session.anchors import extent_of
-from chronotome.session.checks import Check
+from chronotome.session.check import Check
 from chronotome.session.edits.clips import crop, split_at
 from chronotome.session.edits.marks import (
     add_onset,

@@ -4,7 +4,7 @@ from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QWidget
 
-from chronotome.session.checks import Check
+from chronotome.session.check import Check
 from chronotome.session.grid import position_words
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.desk import Desk

@@ -7,7 +7,8 @@ from PySide6.QtWidgets import QMenu, QPushButton, QVBoxLayout
 from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.engines import EngineName, Keeps, MoveBy, engine_of
 from chronotome.files.grooves import kept_grooves, shipped_grooves
-from chronotome.session.checks import NOTHING, checks_of
+from chronotome.session.check import NOTHING
+from chronotome.session.checks import checks_of
 from chronotome.session.edits.matching import set_match
 from chronotome.session.edits.tightening import set_recipe
 from chronotome.session.edits.tracks import set_bears, set_keeps, set_move_by, set_pitch

@@ -8,7 +8,8 @@ from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.middle import rank_of
-from chronotome.session.checks import Check, checks_of
+from chronotome.session.check import Check
+from chronotome.session.checks import checks_of
 from chronotome.session.tighten import FAR_MS, Reason
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.controls.figures import plain, signed

@@ -1,0 +1,359 @@
+"""Places to check that a hit alone does not show: flams with other tracks, what the other bars have."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.session.check import Check, Do, Kind, Mend
+from chronotome.session.counting import counted_of
+from chronotome.session.grid import Metre, hit_words
+from chronotome.session.memo import by_identity
+from chronotome.session.model import LockGroup, Recording, Session, Take, Track, TrackId
+from chronotome.session.tighten import Targets, targets_of
+from chronotome.units import Frames, at_other_rate
+
+LEAST_FLAM, MOST_FLAM = 12.0, 40.0
+"""Milliseconds between two hits that are heard as one that is not together."""
+FEW_TIMES = 3
+"""So often two tracks have to meet at a step before it can be told how far apart they usually are."""
+NEAR = 60.0
+FEW_BARS = 4
+SELDOM, USUALLY, NEARLY_ALWAYS = 0.2, 0.6, 0.8
+"""Shares of the bars that have a hit at a step."""
+ALIKE = 0.5
+"""A bar that has less in common with the others is a fill, and may be as it likes."""
+EXPECTED = 0.35
+"""Of a step: as far from where a hit is missing a faint one may be."""
+STRONG, LACKED_SECONDS, MOSTLY_THERE = 70.0, 0.03, 0.8
+NOISE_SECONDS, NOISE_STRENGTH = (0.03, 0.12), 8.0
+SELDOM_NOISE = 0.25
+"""Where more of the hits have something faint before them, that is how it is played."""
+
+
+@dataclass(frozen=True, eq=False)
+class Found:
+    """Places of one kind, with their words made beforehand: there are few of them."""
+
+    kind: Kind
+    checks: tuple[Check, ...]
+
+    @property
+    def onsets(self) -> NDArray[np.int64]:
+        return np.array([check.onset for check in self.checks], np.int64)
+
+    @property
+    def played(self) -> Frames:
+        return np.array([check.played for check in self.checks], np.int64)
+
+    def check(self, number: int) -> Check:
+        return self.checks[number]
+
+
+def other_parts(session: Session, track: Track, take: Take) -> Sequence[Found]:
+    """Of a take of a track that is not locked to another."""
+    targets = targets_of(session, track, take)
+    if not len(targets):
+        return ()
+    parts = []
+    for other in session.tracks:
+        apart = session.guide_of(other.id) != track.id and session.guide_of(other.id) == other.id
+        beside = session.beside(other, take) if apart and not other.is_muted else None
+        if beside is not None:
+            theirs = targets_of(session, other, beside)
+            parts.append(_flams(targets, theirs, other.id, other.name, session.metre))
+    recording, counts = session.recording_of(take), counted_of(session, take)
+    parts += _by_pattern(targets, recording, counts, take, session.metre)
+    parts.append(_noises(targets, recording, counts, take, session.metre))
+    group = session.group_of(track.id)
+    parts += [] if group is None else _lacking(session, group, track, take, targets)
+    return parts
+
+
+def _leads(targets: Targets) -> NDArray[np.int64]:
+    """The strongest hit of each stroke."""
+    order = np.lexsort((-targets.strengths, targets.strokes))
+    return np.asarray(order[np.diff(targets.strokes[order], prepend=-1) > 0])
+
+
+@by_identity(256)
+def _flams(mine: Targets, theirs: Targets, other: TrackId, name: str, metre: Metre) -> Found:
+    """Hits of two tracks that are apart by what is heard, and not as they usually are at that step.
+
+    A groove in which one of them is late at a step in every bar is none.
+    """
+    if not len(theirs):
+        return Found(Kind.FLAM, ())
+    own, others = _leads(mine), _leads(theirs)
+    places, there = mine.target[own], theirs.target[others]
+    after = np.minimum(np.searchsorted(there, places), len(there) - 1)
+    before = np.maximum(after - 1, 0)
+    nearest = np.where(places - there[before] <= there[after] - places, before, after)
+    apart = (places - there[nearest]) * (1000.0 / mine.rate)
+    steps = np.rint(np.mod(mine.steps[own], metre.bar) * 96).astype(np.int64)
+    usual = np.zeros(len(own))
+    for step in np.unique(steps).tolist():
+        here = (steps == step) & (np.abs(apart) <= NEAR)
+        if here.sum() >= FEW_TIMES:
+            usual[steps == step] = np.median(apart[here])
+    away = np.abs(apart)
+    heard = (away >= LEAST_FLAM) & (away <= MOST_FLAM) & (np.abs(apart - usual) >= LEAST_FLAM)
+    checks = []
+    for at in np.flatnonzero(heard).tolist():
+        place, to = int(own[at]), int(others[nearest[at]])
+        side = "later" if apart[at] > 0 else "earlier"
+        words = hit_words(float(mine.steps[place]), metre)
+        mends = (
+            Mend(f"To {name}", Do.MOVE, int(mine.onsets[place]), _beat(mine, place, int(there[nearest[at]]))),
+            Mend(
+                f"{name} here",
+                Do.MOVE_OTHER,
+                int(theirs.onsets[to]),
+                _beat(mine, place, int(places[at])),
+                other,
+            ),
+        )
+        checks.append(
+            Check(
+                int(mine.onsets[place]),
+                float(mine.steps[place]),
+                int(mine.played[place]),
+                f"flam with {name}",
+                f"{away[at]:.0f} ms",
+                f"{away[at]:.0f} ms {side} than {name} at {words},\nusually {usual[at]:+.0f} ms".replace(
+                    "-", "−"
+                ),
+                kind=Kind.FLAM,
+                mends=mends,
+            )
+        )
+    return Found(Kind.FLAM, tuple(checks))
+
+
+def _beat(targets: Targets, near: int, frame: int) -> float:
+    """The beat at a session frame near a hit, by how fast the song is there."""
+    per_frame = _beats_per_frame(targets, near)
+    return float(targets.fitted_beats[near] + (frame - targets.fitted[near]) * per_frame)
+
+
+def _beats_per_frame(targets: Targets, near: int) -> float:
+    low, high = max(0, near - 1), min(len(targets) - 1, near + 1)
+    frames = int(targets.fitted[high] - targets.fitted[low])
+    return float(targets.fitted_beats[high] - targets.fitted_beats[low]) / frames if frames else 0.0
+
+
+@by_identity(64)
+def _by_pattern(
+    targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, metre: Metre
+) -> tuple[Found, ...]:
+    """What is otherwise than in nearly all other bars, but for fills."""
+    leads = _leads(targets)
+    bars = np.floor(targets.steps[leads] / metre.bar + 1e-9).astype(np.int64)
+    steps = np.rint((targets.steps[leads] - bars * metre.bar) * 96).astype(np.int64)
+    numbers, names = np.unique(bars), np.unique(steps)
+    if len(numbers) < FEW_BARS:
+        return ()
+    has = np.zeros((len(numbers), len(names)), np.int64)
+    rows, columns = np.searchsorted(numbers, bars), np.searchsorted(names, steps)
+    np.add.at(has, (rows, columns), 1)
+    share = (has > 0).mean(0)
+    common = share >= 0.5
+    shared, either = ((has > 0) & common).sum(1), ((has > 0) | common).sum(1)
+    is_usual = shared >= ALIKE * np.maximum(1, either)
+    wrong, doubled, explained = [], [], set[tuple[int, int]]()
+    for at, (row, column) in enumerate(zip(rows.tolist(), columns.tolist(), strict=True)):
+        if not is_usual[row]:
+            continue
+        place = int(leads[at])
+        if share[column] <= SELDOM:
+            beside = [
+                each
+                for each in (column - 1, column + 1)
+                if 0 <= each < len(names) and share[each] >= USUALLY and not has[row, each]
+            ]
+            if beside:
+                to = min(beside, key=lambda each: abs(int(names[each] - names[column])))
+                explained.add((row, to))
+                wrong.append(_wrong_line(targets, place, names[to] / 96 + numbers[row] * metre.bar, metre))
+        elif (
+            has[row, column] > 1 and (has[:, column] > 1).mean() <= SELDOM and _is_weaker(targets, leads, at)
+        ):
+            doubled.append(_doubled(targets, place, metre))
+    missing = _missing(
+        targets, recording, counts, take, metre, (has, share, is_usual, numbers, names), explained
+    )
+    return (
+        Found(Kind.WRONG_LINE, tuple(wrong)),
+        Found(Kind.DOUBLED, tuple(doubled)),
+        Found(Kind.MISSING, tuple(missing)),
+    )
+
+
+def _is_weaker(targets: Targets, leads: NDArray[np.int64], at: int) -> bool:
+    """Whether of the hits at one line this is not the one that takes it."""
+    place = leads[at]
+    same = leads[np.abs(targets.steps[leads] - targets.steps[place]) < 1e-6]
+    return bool(place != same[np.abs(targets.drift[same]).argmin()])
+
+
+def _wrong_line(targets: Targets, place: int, line: float, metre: Metre) -> Check:
+    here, there = (hit_words(beat, metre) for beat in (float(targets.steps[place]), line))
+    off = (float(targets.fitted_beats[place]) - line) / max(_beats_per_frame(targets, place), 1e-12)
+    milliseconds = 1000 * off / targets.rate
+    side = "late" if milliseconds > 0 else "early"
+    return Check(
+        int(targets.onsets[place]),
+        float(targets.steps[place]),
+        int(targets.played[place]),
+        "not the usual line",
+        f"{abs(milliseconds):.0f} ms",
+        f"at {here}; nearly every bar has it at {there},\n{abs(milliseconds):.0f} ms {side} of that",
+        kind=Kind.WRONG_LINE,
+        mends=(Mend(f"To {there}", Do.MOVE, int(targets.onsets[place]), line),),
+    )
+
+
+def _doubled(targets: Targets, place: int, metre: Metre) -> Check:
+    off = float(targets.drift[place])
+    return Check(
+        int(targets.onsets[place]),
+        float(targets.steps[place]),
+        int(targets.played[place]),
+        "two on one line",
+        f"{abs(off):.0f} ms",
+        f"a second hit at {hit_words(float(targets.steps[place]), metre)},\nwhere the other bars have one",
+        kind=Kind.DOUBLED,
+        mends=(Mend("Drop the mark", Do.DROP, int(targets.onsets[place])),),
+    )
+
+
+def _missing(  # noqa: PLR0917 - all that says so
+    targets: Targets,
+    recording: Recording,
+    counts: NDArray[np.bool_],
+    take: Take,
+    metre: Metre,
+    pattern: tuple[
+        NDArray[np.int64], NDArray[np.float64], NDArray[np.bool_], NDArray[np.int64], NDArray[np.int64]
+    ],
+    explained: set[tuple[int, int]],
+) -> list[Check]:
+    """Steps that nearly every bar has, where this one has something faint only."""
+    has, share, is_usual, numbers, names = pattern
+    onsets, rate = recording.onsets, targets.rate
+    hidden = np.flatnonzero(
+        ~counts & (onsets.frame_array >= take.source_start) & (onsets.frame_array < take.source_end)
+    )
+    if not len(hidden) or len(targets) < 2:
+        return []
+    played = take.start + at_other_rate(onsets.frame_array[hidden] - take.source_start, recording.rate, rate)
+    beats = np.interp(played, targets.played, targets.fitted_beats)
+    gap = float(np.diff(names).min()) / 96 if len(names) > 1 else 1.0
+    found = []
+    for row, column in zip(
+        *np.nonzero((has == 0) & (share >= NEARLY_ALWAYS) & is_usual[:, None]), strict=True
+    ):
+        beat = float(names[column] / 96 + numbers[row] * metre.bar)
+        near = np.flatnonzero(np.abs(beats - beat) <= EXPECTED * gap)
+        is_inside = targets.fitted_beats[0] <= beat <= targets.fitted_beats[-1]
+        if (int(row), int(column)) in explained or not len(near) or not is_inside:
+            continue
+        best = int(near[onsets.strength_array[hidden[near]].argmax()])
+        onset, strength = int(onsets.id_array[hidden[best]]), float(onsets.strength_array[hidden[best]])
+        found.append(
+            Check(
+                onset,
+                beat,
+                int(played[best]),
+                "a hit is missing",
+                f"{strength:.0f}",
+                f"nearly every bar has a hit at {hit_words(beat, metre)};\n"
+                f"here is a faint one, strength {strength:.0f}",
+                kind=Kind.MISSING,
+                mends=(Mend("Keep the mark", Do.KEEP, onset),),
+            )
+        )
+    return found
+
+
+@by_identity(64)
+def _noises(
+    targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, metre: Metre
+) -> Found:
+    """Something faint shortly before a hit, where others have nothing."""
+    onsets = recording.onsets
+    faint = np.flatnonzero(~counts & (onsets.strength_array >= NOISE_STRENGTH))
+    frames = onsets.frame_array[faint]
+    ratio = recording.rate / targets.rate
+    starts = take.source_start + np.rint((targets.played - take.start) * ratio).astype(np.int64)
+    low, high = (
+        np.searchsorted(frames, starts - round(each * recording.rate)) for each in NOISE_SECONDS[::-1]
+    )
+    has = high > low
+    if not has.any() or has.mean() > SELDOM_NOISE:
+        return Found(Kind.NOISE, ())
+    checks = []
+    for at in np.flatnonzero(has).tolist():
+        frame = int(frames[low[at]])
+        before = 1000 * (int(starts[at]) - frame) / recording.rate
+        checks.append(
+            Check(
+                int(targets.onsets[at]),
+                float(targets.steps[at]),
+                int(targets.played[at]),
+                "noise before a hit",
+                f"{before:.0f} ms",
+                f"something faint {before:.0f} ms before {hit_words(float(targets.steps[at]), metre)},\n"
+                "other hits have nothing there",
+                kind=Kind.NOISE,
+                mends=(
+                    Mend("Silence it", Do.SILENCE, int(targets.onsets[at]), frames=(frame, int(starts[at]))),
+                ),
+            )
+        )
+    return Found(Kind.NOISE, tuple(checks))
+
+
+def _lacking(session: Session, group: LockGroup, track: Track, take: Take, targets: Targets) -> list[Found]:
+    """Strong hits of the guide that a track locked to it does not have, though it has nearly all of them."""
+    parts = []
+    for each in group.tracks:
+        other = session.track(each)
+        beside = session.beside(other, take) if each != track.id else None
+        if beside is not None:
+            recording, counts = session.recording_of(beside), counted_of(session, beside)
+            parts.append(_lacks(targets, recording, counts, beside, other.name, session.metre))
+    return parts
+
+
+@by_identity(64)
+def _lacks(  # noqa: PLR0917 - found again by the identity of each
+    targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, name: str, metre: Metre
+) -> Found:
+    frames = recording.onsets.frame_array[counts]
+    there = take.start + at_other_rate(frames - take.source_start, recording.rate, targets.rate)
+    strong = np.flatnonzero(targets.strengths >= STRONG)
+    if not len(there) or not len(strong):
+        return Found(Kind.LACKS, ())
+    after = np.minimum(np.searchsorted(there, targets.played[strong]), len(there) - 1)
+    away = np.minimum(
+        np.abs(there[after] - targets.played[strong]),
+        np.abs(there[np.maximum(after - 1, 0)] - targets.played[strong]),
+    )
+    lacks = away > LACKED_SECONDS * targets.rate
+    if lacks.mean() > 1 - MOSTLY_THERE:
+        return Found(Kind.LACKS, ())
+    checks = tuple(
+        Check(
+            int(targets.onsets[at]),
+            float(targets.steps[at]),
+            int(targets.played[at]),
+            f"{name} lacks it",
+            f"{targets.strengths[at]:.0f}",
+            f"a strong hit at {hit_words(float(targets.steps[at]), metre)}\nthat {name} does not have",
+            kind=Kind.LACKS,
+        )
+        for at in strong[lacks].tolist()
+    )
+    return Found(Kind.LACKS, checks)
