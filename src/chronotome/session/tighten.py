@@ -643,7 +643,8 @@ def _between(
     if fixed.all() or not fixed.any():
         return np.zeros(len(moves))
     places = hits.fitted[strokes.leaders]
-    carried = np.interp(places, places[fixed], np.rint(moves[fixed]))  # as what is held there carries them
+    whole = np.rint(places + moves) - places  # a hit that is held where it lands carries others as before
+    carried = np.interp(places, places[fixed], whole[fixed])
     low, high = _over_the_line(hits, strokes)
     low, high = np.maximum(low, allowed[0]), np.minimum(high, allowed[1])
     return np.where(low <= high, np.clip(carried, low, np.maximum(low, high)), 0.0)
