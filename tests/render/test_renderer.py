@@ -13,13 +13,15 @@ from chronotome.render.plan import PieceKey, plan_for
 from chronotome.render.pool import Source
 from chronotome.render.proof import joins_of, proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
+from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.fitting import Following, set_following
+from chronotome.session.edits.mending import hush, unhush
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.timing import set_click, set_tempo
 from chronotome.session.edits.tracks import lock, set_level, set_move_by, set_muted, set_solo, unlock
 from chronotome.session.fit import Measured
-from chronotome.session.model import Click, Recording, Session, replace
+from chronotome.session.model import Click, Hush, Recording, Session, replace
 from chronotome.session.tighten import targets_of
 from sounds import noise_hits
 from strategies import RATE, edits, sessions, simple_session
@@ -309,3 +311,26 @@ def test_a_piece_is_not_freed_before_the_mixes_that_hold_it_are_no_longer_read(s
     cache.release(5)
     cache.make_room()
     assert cache.bytes == 0
+
+
+@pytest.mark.parametrize("strength", [0.0, 1.0])
+def test_a_noise_is_gone_as_edited_and_only_what_is_around_it_is_rendered(studio, strength):
+    session = tightened(strength=strength)
+    track = session.tracks[0]
+    start, end = FRAMES[2] + 1500, FRAMES[2] + 4500
+    before = studio.heard(session)
+
+    quiet = hush(session, track.id, track.takes[0], [Hush(start, end)])
+
+    rendered = studio.renderer.cache.rendered_count
+    after = studio.heard(quiet)
+    anchors = anchors_of(quiet, quiet.tracks[0], quiet.tracks[0].takes[0])
+    low, high = anchors.heard_of(start), anchors.heard_of(end)
+    assert np.abs(after[low + 900 : high - 900]).max() < 1e-4
+    assert studio.renderer.cache.rendered_count - rendered <= 3
+    changed = np.flatnonzero(np.abs(after - before).max(axis=1) > 0)
+    assert low - STEP < changed[0]
+    assert changed[-1] < high + STEP
+    played = [studio.heard(each, Side.AS_PLAYED) for each in (quiet, session)]
+    np.testing.assert_allclose(*played, rtol=0.02)  # but for the level that both sides share
+    assert unhush(quiet, track.id, quiet.tracks[0].takes[0], start, end) == session

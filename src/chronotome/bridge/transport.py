@@ -38,6 +38,8 @@ class Transport(QObject):
         self._starting.setSingleShot(True)
         self._starting.timeout.connect(lambda: player.start(store.session.rate))
         self._started_at = 0.0
+        self._until: float | None = None
+        """Where it stops by itself."""
         self._last: PlayerState = player.state()
         self.position = 0.0
         self.is_playing = False
@@ -86,7 +88,15 @@ class Transport(QObject):
         self._count.samples[:] = samples
         return self._count
 
+    def play_between(self, start: float, end: float) -> None:
+        """Play from one session frame to another, once."""
+        self.go_to(start)
+        if not self.is_playing:
+            self.play()
+        self._until = end
+
     def stop(self) -> None:
+        self._until = None
         self._player.stop()
         self._set_playing(is_playing=False)
 
@@ -98,7 +108,7 @@ class Transport(QObject):
 
     def go_to(self, frame: float) -> None:
         """Put the playhead at a session frame, playing or not."""
-        self.position = max(0.0, frame)
+        self.position, self._until = max(0.0, frame), None
         self._started_at = self.position
         if self.is_playing:
             self._player.play(int(self.position))
@@ -170,6 +180,8 @@ class Transport(QObject):
         if (state.device, state.dropouts, state.is_ready) != (last.device, last.dropouts, last.is_ready):
             self.device_changed.emit()
         self.levels.emit(state.left, state.right)
+        if self._until is not None and self.is_playing and state.position >= self._until:
+            self.stop()
         if self.is_playing and state.is_playing:
             self.position = state.position
             self.moved.emit(self.position)

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from chronotome.dsp.audio import Samples, frames_between
+from chronotome.dsp.hush import hushed
 from chronotome.dsp.stretch.segment import render_hit
 from chronotome.render.arena import Arena, Region
 from chronotome.render.plan import PieceKey
@@ -128,13 +129,12 @@ def _made(
 ) -> list[Samples]:
     """The piece of each member; several as one sound of many channels, so that all are treated alike."""
     span = key.end - key.start
-    if len(members) == 1:
+    if len(members) == 1 and not key.shape.hushed:
         whole, spanned = sources[members[0][0]].region.samples, (key.start, key.end)
     else:
         room = int(EARSHOT_SECONDS * key.rate)
         parts = [
-            frames_between(sources[content].region.samples, start - room, start + span + room)
-            for content, start in members
+            _heard(key, sources[content], start - room, start + span + room) for content, start in members
         ]
         whole, spanned = np.concatenate(parts, axis=1), (room, room + span)
     made = render_hit(
@@ -150,6 +150,15 @@ def _made(
     )
     widths = np.cumsum([sources[content].region.channels for content, _ in members])[:-1]
     return [np.ascontiguousarray(part) for part in np.split(made, widths, axis=1)]
+
+
+def _heard(key: PieceKey, source: Source, start: int, end: int) -> Samples:
+    """Frames of a recording, without the noises that are not to be heard where it is the piece's own."""
+    whole = source.region.samples
+    part = frames_between(whole, start, end)
+    if not key.shape.hushed or source.content != key.content:
+        return part
+    return hushed(part, start, key.shape.hushed, whole, key.rate)
 
 
 def _energy(samples: Samples) -> float:

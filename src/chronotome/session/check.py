@@ -115,6 +115,16 @@ class Checks(Sequence[Check]):
             raise IndexError(at)
         return self._made(at % len(self))
 
+    def of_kind(self, kind: Kind | None) -> "Checks":
+        """Only those of one kind; None: all."""
+        if kind is None:
+            return self
+        places = [at for at, each in enumerate(self.kinds) if each is kind]
+        made = self._made
+        return Checks(
+            (kind,) * len(places), self.played[places], self.onsets[places], lambda at: made(places[at])
+        )
+
     def of(self, onset: OnsetId | None) -> Check | None:
         """The first place of an onset."""
         if onset is None:

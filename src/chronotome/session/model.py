@@ -11,6 +11,7 @@ import numpy as np
 from msgspec import Meta, Struct
 
 from chronotome.dsp.bands import Material
+from chronotome.dsp.hush import HushBy
 from chronotome.dsp.stretch.engines import Keeps, MoveBy
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import Grid, Metre, TempoMap
@@ -147,6 +148,20 @@ class Variant(Struct, frozen=True):
     spans: Annotated[tuple[RecipeSpan, ...], Meta(max_length=MOST_SPANS)] = ()
 
 
+class Hush(Struct, frozen=True):
+    """A span of a recording that is heard otherwise, as edited: silent, faded, softer, or as the room sounds.
+
+    Invariant: `start` < `end`, frames at the recording's own rate, as are those of the room's quiet place.
+    """
+
+    start: FrameNumber
+    end: FrameNumber
+    by: HushBy = HushBy.SILENCE
+    level: Annotated[float, Meta(ge=-90.0, le=0.0)] = 0.0
+    room_start: FrameNumber = 0
+    room_end: FrameNumber = 0
+
+
 class Take(Struct, frozen=True):
     """A span of a recording laid on the session: what is fitted and tightened as one, whatever is cut of it.
 
@@ -170,6 +185,8 @@ class Take(Struct, frozen=True):
     """A recipe of its own; None: its track's."""
     accepted: Annotated[tuple[tuple[OnsetId, Name], ...], Meta(max_length=MOST_ONSETS)] = ()
     """Places to check that a person accepted for good: the hit, and what was said of it."""
+    hushes: Annotated[tuple[Hush, ...], Meta(max_length=MOST_SPANS)] = ()
+    """Noises that are not to be heard, in order; they do not overlap."""
 
     def touch_of(self, onset: OnsetId) -> Touch | None:
         return next((touch for touch in self.touches if touch.onset == onset), None)
@@ -477,6 +494,8 @@ def _check_clips(session: Session) -> None:
             0 <= clip.take.mirror[0] < clip.take.mirror[1] <= frames[clip.recording]
         ):
             raise ValueError(f"clip {clip.id} is turned about what is not in its recording")
+        if any(hush.end <= hush.start for hush in clip.take.hushes):
+            raise ValueError(f"clip {clip.id} hushes a span that does not end after it starts")
         if not 0 <= clip.source_start < clip.source_end or min(clip.head, clip.tail) < 0:
             raise ValueError(f"clip {clip.id} has nothing left between its ends")
 

@@ -17,18 +17,20 @@ from chronotome.units import Frames, at_other_rate
 LEAST_FLAM, MOST_FLAM = 12.0, 40.0
 """Milliseconds between two hits that are heard as one that is not together."""
 FEW_TIMES = 3
-"""So often two tracks have to meet at a step before it can be told how far apart they usually are."""
+"""So often a track has to have a step before it can be told how late it usually is there."""
 NEAR = 60.0
+MAD, LOOSE = 1.4826, 3.0
+"""Two tracks that are loosely together have to be so many times farther apart than usual."""
 FEW_BARS = 4
 SELDOM, USUALLY, NEARLY_ALWAYS = 0.2, 0.6, 0.8
 """Shares of the bars that have a hit at a step."""
-ALIKE = 0.5
-"""A bar that has less in common with the others is a fill, and may be as it likes."""
+ALIKE, FEW_CHANGES = 0.5, 2
+"""A bar that has less in common with the others, and more changes, is a fill, and may be as it likes."""
 EXPECTED = 0.35
 """Of a step: as far from where a hit is missing a faint one may be."""
 STRONG, LACKED_SECONDS, MOSTLY_THERE = 70.0, 0.03, 0.8
-NOISE_SECONDS, NOISE_STRENGTH = (0.03, 0.12), 8.0
-SELDOM_NOISE = 0.25
+NOISE_SECONDS, NOISE_STRENGTH = (0.03, 0.12), 20.0
+SELDOM_NOISE = 0.1
 """Where more of the hits have something faint before them, that is how it is played."""
 
 
@@ -56,13 +58,14 @@ def other_parts(session: Session, track: Track, take: Take) -> Sequence[Found]:
     targets = targets_of(session, track, take)
     if not len(targets):
         return ()
-    parts = []
-    for other in session.tracks:
+    parts, flams = list[Found](), list[Found]()
+    for other in () if track.is_muted else session.tracks:
         apart = session.guide_of(other.id) != track.id and session.guide_of(other.id) == other.id
         beside = session.beside(other, take) if apart and not other.is_muted else None
         if beside is not None:
             theirs = targets_of(session, other, beside)
-            parts.append(_flams(targets, theirs, other.id, other.name, session.metre))
+            flams.append(_flams(targets, theirs, other.id, other.name, session.metre))
+    parts.append(_worst(tuple(flams)))
     recording, counts = session.recording_of(take), counted_of(session, take)
     parts += _by_pattern(targets, recording, counts, take, session.metre)
     parts.append(_noises(targets, recording, counts, take, session.metre))
@@ -91,14 +94,12 @@ def _flams(mine: Targets, theirs: Targets, other: TrackId, name: str, metre: Met
     before = np.maximum(after - 1, 0)
     nearest = np.where(places - there[before] <= there[after] - places, before, after)
     apart = (places - there[nearest]) * (1000.0 / mine.rate)
-    steps = np.rint(np.mod(mine.steps[own], metre.bar) * 96).astype(np.int64)
-    usual = np.zeros(len(own))
-    for step in np.unique(steps).tolist():
-        here = (steps == step) & (np.abs(apart) <= NEAR)
-        if here.sum() >= FEW_TIMES:
-            usual[steps == step] = np.median(apart[here])
+    usual = _usually(mine, metre.bar)[own] - _usually(theirs, metre.bar)[others[nearest]]
     away = np.abs(apart)
-    heard = (away >= LEAST_FLAM) & (away <= MOST_FLAM) & (np.abs(apart - usual) >= LEAST_FLAM)
+    off = np.abs(apart - usual)
+    spread = float(np.median(off[away <= NEAR])) * MAD if (away <= NEAR).any() else 0.0
+    heard = (away >= LEAST_FLAM) & (away <= MOST_FLAM) & (off >= max(LEAST_FLAM, LOOSE * spread))
+    heard &= away > np.abs(usual)
     checks = []
     for at in np.flatnonzero(heard).tolist():
         place, to = int(own[at]), int(others[nearest[at]])
@@ -131,6 +132,28 @@ def _flams(mine: Targets, theirs: Targets, other: TrackId, name: str, metre: Met
     return Found(Kind.FLAM, tuple(checks))
 
 
+@by_identity(256)
+def _usually(targets: Targets, bar: float) -> NDArray[np.float64]:
+    """Ms by which each hit's step of the bar is usually late, as it lands: a groove is no mistake."""
+    steps = np.rint(np.mod(targets.steps, bar) * 96).astype(np.int64)
+    usual = np.zeros(len(targets))
+    for step in np.unique(steps).tolist():
+        here = steps == step
+        if here.sum() >= FEW_TIMES:
+            usual[here] = np.median(targets.landing[here])
+    return usual
+
+
+def _worst(flams: tuple[Found, ...]) -> Found:
+    """Of a hit that is apart from several tracks, the one from which it is farthest."""
+    worst = dict[int, Check]()
+    for check in (check for found in flams for check in found.checks):
+        known = worst.get(check.onset)
+        if known is None or float(check.figure.split()[0]) > float(known.figure.split()[0]):
+            worst[check.onset] = check
+    return Found(Kind.FLAM, tuple(sorted(worst.values(), key=lambda check: check.played)))
+
+
 def _beat(targets: Targets, near: int, frame: int) -> float:
     """The beat at a session frame near a hit, by how fast the song is there."""
     per_frame = _beats_per_frame(targets, near)
@@ -160,7 +183,7 @@ def _by_pattern(
     share = (has > 0).mean(0)
     common = share >= 0.5
     shared, either = ((has > 0) & common).sum(1), ((has > 0) | common).sum(1)
-    is_usual = shared >= ALIKE * np.maximum(1, either)
+    is_usual = (shared >= ALIKE * np.maximum(1, either)) | (either - shared <= FEW_CHANGES)
     wrong, doubled, explained = [], [], set[tuple[int, int]]()
     for at, (row, column) in enumerate(zip(rows.tolist(), columns.tolist(), strict=True)):
         if not is_usual[row]:

@@ -7,20 +7,23 @@ from typing import NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
+from chronotome.dsp.hush import HushBy, Hushed
 from chronotome.dsp.stretch.engines import EngineName
 from chronotome.dsp.stretch.segment import ENGINES, PLAIN, Shape
 from chronotome.session.anchors import Anchors, engine_for
 from chronotome.session.limits import ContentHash
 from chronotome.session.loudness import hit_gains_of
 from chronotome.session.memo import MANY, by_identity
-from chronotome.session.model import LockGroup, Session, Take, Track
+from chronotome.session.model import LockGroup, Recording, Session, Take, Track
 from chronotome.session.tighten import Targets, targets_of
-from chronotome.units import Frames
+from chronotome.units import Frames, gain_of
 
 Together = tuple[tuple[ContentHash, int], ...]
 """Recordings rendered as one, each with its distance in frames from the one at hand; empty: alone."""
 SEAM_SECONDS, SEAM_SLACK = 1.0, 0.3
 """Without an attack for so long, a span is cut: what a hand moves is rendered anew, and no more."""
+HUSH_REACH = 0.15
+"""Seconds around a row that an engine may look at."""
 NO_HIT = -1
 """Where a row begins at no onset: at an edge, at a beat, at a faint attack."""
 
@@ -96,7 +99,7 @@ class Score:
         """True for each row that is the very frames of its recording."""
         same = (self.length == self.end - self.start) & ~self.is_reversed
         if self.shapes:
-            same &= np.array([not shape.bends for shape in self.shapes])
+            same &= np.array([not (shape.bends or shape.hushed) for shape in self.shapes])
         return np.asarray(same & (self.semitones == 0.0))
 
     @cached_property
@@ -143,6 +146,8 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
     targets = targets_of(session, guide, leading)
     score = _score(take, anchors, targets, session.rate, engine, together)
     score = _pitched(score, guide.semitones) if guide.semitones else score
+    if take.hushes:
+        score = _hushed(score, take, session.recording_of(take))
     gains = hit_gains_of(session, guide, leading)
     return score if gains is None else _as_loud(score, targets, gains)
 
@@ -160,6 +165,71 @@ def _score(  # noqa: PLR0917 - found again by the identity of each
     if len(played):
         score.onset[:] = np.where(played[at] == start[:-1], targets.onsets[at], NO_HIT)
     return score if anchors.axis is None else mirrored(score, anchors.axis)
+
+
+@by_identity(MANY)
+def _hushed(score: Score, take: Take, recording: Recording) -> Score:
+    """With what is not to be heard: each row knows of what it plays, and what it may look at."""
+    ratio = score.rate / recording.rate
+    spans = [
+        Hushed(
+            round(each.start * ratio),
+            round(each.end * ratio),
+            each.by,
+            gain_of(each.level) if each.by is HushBy.LOWER else 0.0,
+            (round(each.room_start * ratio), round(each.room_end * ratio)),
+        )
+        for each in take.hushes
+    ]
+    starts, ends = (np.array([span[side] for span in spans]) for side in (0, 1))
+    score = _cut_at(score, np.unique(np.concatenate([starts, ends])))
+    near = round(HUSH_REACH * score.rate)
+    low, high = ends.searchsorted(score.start - near, "right"), starts.searchsorted(score.end + near, "left")
+    shapes = list(score.shapes or (PLAIN,) * len(score))
+    for row in np.flatnonzero(high > low).tolist():
+        first, last = int(low[row]), int(high[row])
+        is_heard = any(
+            span.start < score.end[row] and span.end > score.start[row] for span in spans[first:last]
+        )
+        changed = is_heard or score.length[row] != score.end[row] - score.start[row] or shapes[row].bends
+        if changed:
+            shapes[row] = shapes[row]._replace(hushed=tuple(spans[first:last]))
+    return replace(score, shapes=tuple(shapes))
+
+
+def _cut_at(score: Score, edges: Frames) -> Score:
+    """With rows that are as recorded cut at source frames within them: only what is hushed is rendered."""
+    inside = (edges[None] > score.start[:, None]) & (edges[None] < score.end[:, None])
+    inside &= score.as_recorded[:, None]
+    parts = 1 + inside.sum(1)
+    if (parts == 1).all():
+        return score
+    rows = np.repeat(np.arange(len(score)), parts)
+    first = np.diff(rows, prepend=-1) > 0
+    last = np.append(first[1:], True)
+    cuts = edges[np.nonzero(inside)[1]]
+    start, end = score.start[rows].copy(), score.end[rows].copy()
+    start[~first], end[~last] = cuts, cuts
+    whole = score.as_recorded[rows]
+    length = np.where(whole, end - start, score.length[rows])
+    heard = score.heard[rows] + np.where(whole, start - score.start[rows], 0)
+    columns = {
+        name: getattr(score, name)[rows]
+        for name in ("recording", "gains", "semitones", "is_reversed", "loud")
+    }
+    return replace(
+        score,
+        start=start,
+        end=end,
+        heard=heard,
+        length=length,
+        onset=np.where(first, score.onset[rows], NO_HIT),
+        fade_in=np.where(first, score.fade_in[rows], 0),
+        fade_out=np.where(last, score.fade_out[rows], 0),
+        joins=np.where(last, score.joins[rows], True),
+        shapes=tuple(score.shapes[row] for row in rows.tolist()) if score.shapes else (),
+        **columns,
+    )
 
 
 @by_identity(MANY)

@@ -2,6 +2,7 @@
 
 from typing import Protocol
 
+from chronotome.dsp.hush import HushBy
 from chronotome.session.check import Choice
 from chronotome.session.edits.fitting import Following, Mend
 from chronotome.ui.actions import Entry
@@ -61,6 +62,9 @@ SHORT = {
     "add-track": "Add track",
     "as-found": "As found",
     "own-recipe": "Own recipe for this clip",
+    "silence": "Silence",
+    "room-noise": "Room tone",
+    "noise-back": "Noise back",
     "once-more": "Once more",
     "once-less": "Once less",
     "clear-own": "Usual recipe",
@@ -337,6 +341,18 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
             "choose-early", "Timing", "Choose hits earlier than 20 ms", "", lambda: tighten.choose_late(-1)
         ),
         Entry("choose-band", "Timing", "Choose hits of the same band", "", tighten.choose_band),
+        Entry("mend", "Timing", "Mend the place to check", "Ctrl+Return", tighten.mend),
+        Entry("accept", "Timing", "Accept the place as it is", "Ctrl+.", tighten.accept),
+        Entry("hear-place", "Timing", "Hear two beats around the hit", "Shift+N", tighten.hear_place),
+        Entry("", "Timing"),
+        Entry("silence", "Timing", "Noise: silence it", "D", lambda: tighten.hush(HushBy.SILENCE)),
+        Entry("fade-noise", "Timing", "Noise: fade it out", "", lambda: tighten.hush(HushBy.FADE)),
+        Entry("lower-noise", "Timing", "Noise: 12 dB softer", "", lambda: tighten.hush(HushBy.LOWER)),
+        Entry(
+            "room-noise", "Timing", "Noise: room tone instead", "Shift+D", lambda: tighten.hush(HushBy.ROOM)
+        ),
+        Entry("noise-back", "Timing", "Noise: hear it again", "Ctrl+Shift+D", tighten.unhush),
+        Entry("", "Timing"),
         Entry("tie-here", "Timing", "Warp marker here, neighbours held", "Shift+I", tighten.tie_here),
         Entry("hold", "Timing", "Hold the hits beside this one", "Shift+K", tighten.hold),
         Entry("free", "Timing", "Free the hits beside this one", "Ctrl+Shift+K", tighten.free),

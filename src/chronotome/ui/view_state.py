@@ -6,6 +6,7 @@ from PySide6.QtCore import QObject, QTimer, Signal
 
 from chronotome.bridge.store import Store
 from chronotome.session.anchors import extent_of
+from chronotome.session.check import Kind
 from chronotome.session.edits.clips import Place, Range, in_groups
 from chronotome.session.edits.tightening import ALL, Scope, recipe_for
 from chronotome.session.grid import Feel, Grid
@@ -104,6 +105,8 @@ class ViewState(QObject):
         """The chosen beat of the recording, in Fit."""
         self.evidence = Evidence.DRIFT
         self._recipe_for = For.TRACK
+        self.check_kind: Kind | None = None
+        """The kind of places to check that is gone through; None: all."""
         self.groove: GrooveId | None = None
         """The groove in the lane; None: what is played."""
         self.step: int | None = None
@@ -340,6 +343,11 @@ class ViewState(QObject):
     def show_groove(self, groove: GrooveId | None, step: int | None = None) -> None:
         if (groove, step) != (self.groove, self.step):
             self.groove, self.step = groove, step
+            self.evidence_changed.emit()
+
+    def show_kind(self, kind: Kind | None) -> None:
+        if kind is not self.check_kind:
+            self.check_kind = kind
             self.evidence_changed.emit()
 
     def show_evidence(self, evidence: Evidence) -> None:

@@ -13,6 +13,7 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.fades import crossfade
+from chronotome.dsp.hush import Hushed
 from chronotome.dsp.stretch.cutting import cut_to_length
 from chronotome.dsp.stretch.engines import FINE_OVERLAP, OVERLAP, Bends, EngineName
 from chronotome.dsp.stretch.tape import at_other_speed
@@ -30,6 +31,8 @@ class Shape(NamedTuple):
     bends: Bends = ()
     begins_softly: bool = False
     ends_softly: bool = False
+    hushed: tuple[Hushed, ...] = ()
+    """Noises near it that are not to be heard."""
 
 
 PLAIN = Shape()
@@ -120,7 +123,7 @@ def render_segment(
     if how.middle is None:
         from chronotome.dsp.stretch.tones import ToneSpan, stretch_tones  # noqa: PLC0415 - SciPy takes longer than the window to open
 
-        return stretch_tones(source, rate, ToneSpan(start, end, length, *shape, is_last), how.overlap)
+        return stretch_tones(source, rate, ToneSpan(start, end, length, *shape[:3], is_last), how.overlap)
     if length == end - start:
         return frames_between(source, start, end)
     if how.attack is None:

@@ -5,7 +5,7 @@ from collections.abc import Callable, Sequence
 import numpy as np
 
 from chronotome.render.mix import Side
-from chronotome.session.check import NOTHING, Check, Choice
+from chronotome.session.check import NOTHING, Check, Checks, Choice
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.tightening import move_hit, reset_hits, set_own_recipe
 from chronotome.session.edits.timing import set_click, set_looping
@@ -94,19 +94,23 @@ class Commands:
         if self._desk.view.stage is Stage.FIT:
             self.fit.next_check()
             return
-        shown, session = self._guide(), self._desk.session
+        shown = self._guide()
         takes = () if shown is None else shown.track.takes
-        doubtful = [take for take in takes if len(checks_of(session, shown.track, take))] if shown else []
+        doubtful = [take for take in takes if len(self._checks(shown.track, take))] if shown else []
         if shown is None or not doubtful:
             self._desk.say("Nothing to check here")
             return
-        checks = checks_of(session, shown.track, shown.take)
+        checks = self._checks(shown.track, shown.take)
         selected = np.flatnonzero(checks.onsets == self._desk.view.selected)
         following = int(selected[-1]) + 1 if len(selected) else 0
         if following < len(checks):
             self.go_to_check(checks[following])
         else:
             self._go_to_take(shown, doubtful)
+
+    def _checks(self, track: Track, take: Take) -> Checks:
+        """Those of the kind that is gone through."""
+        return checks_of(self._desk.session, track, take).of_kind(self._desk.view.check_kind)
 
     def _go_to_take(self, shown: Shown, doubtful: Sequence[Take]) -> None:
         """The first place of the next take of the track that has one; round again after the last."""
@@ -116,7 +120,7 @@ class Commands:
         clip = next(each for each in shown.track.clips if each.take is take)
         if take is not shown.take:
             self._desk.view.choose_clips(((shown.track.id, clip.id),))
-        self.go_to_check(checks_of(self._desk.session, shown.track, take)[0])
+        self.go_to_check(self._checks(shown.track, take)[0])
 
     def go_to_check(self, check: Check) -> None:
         shown = self._guide()
@@ -129,8 +133,7 @@ class Commands:
         checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track, shown.take)
         check = checks.of(self._desk.view.selected)
         if shown is None or check is None or check.earlier is None or check.later is None:
-            if choice is not Choice.LEAVE:
-                self.tighten.to_line(-1 if choice is Choice.EARLIER else 1)
+            self._decide_otherwise(choice, check)
             return
         at = int(np.flatnonzero(shown.targets.onsets == check.onset)[0])
         as_played = self._desk.session.tempo.beat_of(float(shown.targets.fitted[at]) / shown.rate)
@@ -141,10 +144,22 @@ class Commands:
         )
         self._next_after(check.played)
 
+    def _decide_otherwise(self, choice: Choice, check: Check | None) -> None:
+        """Not between two lines: its mends, or accepted; of no such place, the hit to another line."""
+        if check is not None and choice is Choice.LEAVE:
+            self.tighten.accept()
+        elif check is not None and check.mends:
+            self.tighten.mend(0 if choice is Choice.EARLIER else len(check.mends) - 1)
+        elif choice is not Choice.LEAVE:
+            self.tighten.to_line(-1 if choice is Choice.EARLIER else 1)
+            return
+        if check is not None:
+            self._next_after(check.played - 1)
+
     def _next_after(self, played: int) -> None:
         """Go to the first place to check after a moment, round again after the last."""
         shown = self._guide()
-        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track, shown.take)
+        checks = NOTHING if shown is None else self._checks(shown.track, shown.take)
         if checks:
             self.go_to_check(checks[int(np.searchsorted(checks.played, played, side="right")) % len(checks)])
 

@@ -7,10 +7,14 @@ import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtWidgets import QApplication, QFileDialog, QInputDialog
 
+from chronotome.dsp.hush import HushBy, quiet_place
 from chronotome.errors import ChronotomeError
 from chronotome.files.grooves import SUFFIX, keep_groove, read_groove, write_groove
+from chronotome.session.check import Check
+from chronotome.session.checks import checks_of
 from chronotome.session.edits.grooves import change_groove, groove_of, play_groove, remove_groove
 from chronotome.session.edits.matching import forget_pairs, match_to, set_pair
+from chronotome.session.edits.mending import accept, hush, hush_of, mended, unhush
 from chronotome.session.edits.tightening import (
     clear_hits,
     clear_span,
@@ -39,6 +43,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.gestures import shared_room
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.view_state import Evidence, For, Stage
+from chronotome.units import at_other_rate
 
 LATE_MILLISECONDS = 20.0
 LIKE = 0.5
@@ -311,6 +316,106 @@ class TightenCommands:
         if shown is not None and picked:
             track, clip = shown.track.id, shown.clip.id
             self._desk.store.apply(lambda session: reset_some(session, track, clip, picked), "Reset hit")
+
+    # Places to check, and noises
+
+    @property
+    def check(self) -> Check | None:
+        """What is doubtful about the selected hit, or the first of what is."""
+        shown = self._guiding
+        if shown is None:
+            return None
+        return checks_of(self._desk.session, shown.track, shown.take).of(self._desk.view.selected)
+
+    def mend(self, number: int = 0) -> None:
+        """Put the selected place right in one of the ways that are offered."""
+        shown, check = self._guiding, self.check
+        if shown is None or check is None or number >= len(check.mends):
+            self._desk.say("Nothing to mend here: N goes to the next place to check")
+            return
+        track, clip, words = shown.track.id, shown.clip.id, check.mends[number].words
+        self._desk.store.apply(
+            lambda session: mended(session, track, clip, check, number), f"Mend: {words.lower()}"
+        )
+
+    def accept(self) -> None:
+        """The selected place is as it should be."""
+        shown, check = self._guiding, self.check
+        if shown is None or check is None:
+            self._desk.say("Nothing to accept here: N goes to the next place to check")
+            return
+        self.edit(
+            lambda session, track, take: session if take is None else accept(session, track, take, check),
+            "Accept as it is",
+        )
+
+    def hear_place(self) -> None:
+        """Two beats around the selected hit."""
+        shown, selected = self._guiding, self._desk.view.selected
+        at = np.zeros(0, int) if shown is None else np.flatnonzero(shown.targets.onsets == selected)
+        if shown is None or not len(at):
+            self._desk.say("Choose a hit first: two beats around it are played")
+            return
+        session, transport = self._desk.session, self._desk.transport
+        beat = session.beat_of(float(shown.landings[at[0]]))
+        transport.play_between(
+            max(0.0, session.frame_of(beat - session.metre.beat)), session.frame_of(beat + session.metre.beat)
+        )
+
+    def hush(self, by: HushBy) -> None:
+        """Take the chosen hits away, or else what is in the span: silent, faded, softer, or room tone."""
+        shown = self._guiding
+        source = None if shown is None else self._desk.recordings.pool.get(shown.recording.content)
+        if shown is None or source is None:
+            return
+        spans = self._spans_meant(shown)
+        if not spans:
+            self._desk.say("Choose hits, or drag over the ruler, to say what is not to be heard")
+            return
+        room = (0, 0)
+        if by is HushBy.ROOM:
+            found = np.array(quiet_place(source.region.samples, source.rate))
+            room = tuple(at_other_rate(found, source.rate, shown.recording.rate).tolist())
+        new = [hush_of(start, end, by, room=(room[0], room[1])) for start, end in spans]
+        self.edit(
+            lambda session, track, take: session if take is None else hush(session, track, take, new),
+            f"Noise: {by}",
+        )
+
+    def _spans_meant(self, shown: Shown) -> list[tuple[int, int]]:
+        """Frames of the recording: of each chosen hit up to the next, or of the span on the ruler."""
+        onsets, recording = shown.recording.onsets, shown.recording
+        early = round(0.003 * recording.rate)
+        if self._desk.view.picked:
+            counted = onsets.frame_array[shown.counts]
+            places = [
+                onsets.frame_of(each) for each in self._desk.view.picked if onsets.place_of(each) is not None
+            ]
+            following = counted.searchsorted(places, "right")
+            ends = [int(counted[at]) - early if at < len(counted) else recording.frames for at in following]
+            pairs = [(max(0, place - early), end) for place, end in zip(places, ends, strict=True)]
+        elif self._desk.view.span is not None:
+            first, last = (self._desk.session.frame_of(beat) for beat in self._desk.view.span)
+            pairs = [(shown.recording_frame(first), shown.recording_frame(last))]
+        else:
+            pairs = []
+        return [(start, min(end, recording.frames)) for start, end in pairs if end > start]
+
+    def unhush(self) -> None:
+        """What was hushed at the chosen hits, in the span or at the playhead is heard again."""
+        shown = self._guiding
+        if shown is None:
+            return
+        here = shown.recording_frame(self._desk.transport.position)
+        spans = self._spans_meant(shown) or [(here, here + 1)]
+
+        def edit(session: Session, track: TrackId, take: Take | None) -> Session:
+            for start, end in spans:
+                take = session.track(track).clip(shown.clip.id).take
+                session = unhush(session, track, take, start, end)
+            return session
+
+        self.edit(edit, "Noise back")
 
     # Grooves
 

@@ -2,12 +2,12 @@
 
 from functools import partial
 
-from PySide6.QtWidgets import QMenu, QPushButton, QVBoxLayout
+from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QPushButton, QVBoxLayout
 
 from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.engines import EngineName, Keeps, MoveBy, engine_of
 from chronotome.files.grooves import kept_grooves, shipped_grooves
-from chronotome.session.check import NOTHING
+from chronotome.session.check import NOTHING, Kind
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.matching import set_match
 from chronotome.session.edits.tightening import set_recipe
@@ -42,7 +42,7 @@ from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Evidence, For, Stage
 
 FEELS, WAYS, SWINGS, ALONES = tuple(Feel), tuple(MoveBy), tuple(SwingOf), tuple(Alone)
-MOST_CHECKS = 4
+MOST_CHECKS = 3
 GRID, GROOVE, TAKE = range(3)
 AS_RULER = "as the ruler"
 SWING_WORDS = {SwingOf.GRID: "the grid’s pairs", SwingOf.EIGHTHS: "eighths", SwingOf.SIXTEENTHS: "sixteenths"}
@@ -108,15 +108,7 @@ class TightenTray(Tray):
         )
         self.keeps = self.combo("Keeps", list(KEEPS_WORDS.values()), self._choose_keeps)
         self.add_rule()
-        self.to_check = self.add_label("To check", "heading")
-        self._checks = QVBoxLayout()
-        self._checks.setSpacing(4)
-        self.rows.addLayout(self._checks)
-        self.decisions = self.add_buttons("to-earlier", "leave-hit", "to-later")
-        for button, words in zip(self.decisions, ("Earlier line", "Leave", "Later line"), strict=True):
-            button.setText(words)
-        self._check_rows: list[CheckRow] = []
-        self._soon = Soon(self._show_checks, self)
+        self._build_checks()
         self.finish()
         view = desk.view
         for signal in (view.focus_changed, view.evidence_changed, view.selection_changed, view.snap_changed):
@@ -244,6 +236,25 @@ class TightenTray(Tray):
             self.add_buttons("keep-variant", "clear-own")
             (self.own,) = self.add_buttons("own-recipe")
             self.add_buttons("reset-hit", "reset-hits")
+            self.add_buttons("silence", "room-noise", "noise-back")
+
+    def _build_checks(self) -> None:
+        row = QHBoxLayout()
+        self.rows.addLayout(row)
+        self.to_check = QLabel("To check")
+        self.to_check.setObjectName("heading")
+        self.kind = Combo("Kind of places to check", ["all kinds", *Kind])
+        self.kind.activated.connect(
+            lambda index: self.desk.view.show_kind(list(Kind)[index - 1] if index else None)
+        )
+        row.addWidget(self.to_check)
+        row.addWidget(self.kind, 1)
+        self._checks = QVBoxLayout()
+        self._checks.setSpacing(4)
+        self.rows.addLayout(self._checks)
+        self.decisions = self.add_buttons("to-earlier", "leave-hit", "to-later")
+        self._check_rows: list[CheckRow] = []
+        self._soon = Soon(self._show_checks, self)
 
     # What is meant
 
@@ -527,6 +538,7 @@ class TightenTray(Tray):
     def _show_checks(self) -> None:
         guide = self._guide
         checks = NOTHING if guide is None else checks_of(self.desk.session, guide, self._take)
+        checks = checks.of_kind(self.desk.view.check_kind)
         more = f", {len(checks) - MOST_CHECKS} more: N" if len(checks) > MOST_CHECKS else ""
         self.to_check.setText(f"To check: {len(checks)}{more}" if checks else "Nothing to check")
         if [row.check for row in self._check_rows] == list(checks[:MOST_CHECKS]):
@@ -550,6 +562,11 @@ class TightenTray(Tray):
             if guide is None
             else checks_of(self.desk.session, guide, self._take).of(self.desk.view.selected)
         )
-        for button in self.decisions:
-            button.setEnabled(check is not None and check.earlier is not None)
-            button.setVisible(len(self._check_rows) > 0)
+        words = ("Earlier line", "Leave", "Later line")
+        if check is not None and check.earlier is None:
+            ways = [mend.words for mend in check.mends]
+            words = (ways[0] if ways else "", "Accept", ways[-1] if len(ways) > 1 else "")
+        for button, each in zip(self.decisions, words, strict=True):
+            button.setText(each)
+            button.setEnabled(check is not None and bool(each))
+            button.setVisible(len(self._check_rows) > 0 and bool(each))

@@ -134,6 +134,7 @@ class WaveLane(ClipLane):
         clips = self.clips
         self._paint_wave(painter, content, clips, source)
         if self.desk.transport.side is Side.EDITED and self.desk.view.stage >= Stage.TIGHTEN:
+            self._paint_hushes(painter, clips)
             for each in clips:
                 paint_hatching(painter, self, each, (self.height() - FOOT + 2, self.height() - 3))
         if self.desk.view.stage is Stage.REWORK:
@@ -144,6 +145,23 @@ class WaveLane(ClipLane):
             self._paint_edges(painter, clips)
         self.paint_sweep(painter)
         self._paint_drag_words(painter, shown)
+
+    def _paint_hushes(self, painter: QPainter, clips: Sequence[Shown]) -> None:
+        """Noises that are not heard: paper over them, and what is heard instead."""
+        theme = self.desk.view.theme
+        painter.setFont(text_font(10))
+        for shown in clips:
+            for each in shown.take.hushes:
+                left, right = sorted(self.x_of(shown.frame_shown(frame)) for frame in (each.start, each.end))
+                if right < HEADER or left > self.width():
+                    continue
+                box = QRectF(left, NOTCH, max(2.0, right - left), self.height() - FOOT - NOTCH)
+                painter.setPen(QPen(colour(theme.accent), 1, Qt.PenStyle.DotLine))
+                painter.setBrush(colour(theme.card, 190))
+                painter.drawRect(box)
+                painter.setPen(colour(theme.accent))
+                if painter.fontMetrics().horizontalAdvance(each.by) < box.width() - 6:
+                    painter.drawText(box.adjusted(4, 0, 0, -3), Qt.AlignmentFlag.AlignBottom, each.by)
 
     def _paint_absent(self, painter: QPainter, content: QRect, shown: Shown) -> None:
         words = f"{shown.recording.file} is being read"

@@ -1,0 +1,70 @@
+"""Edits that put right what is to be checked: one mend, a place accepted for good, a noise hushed."""
+
+from collections.abc import Iterable
+
+from chronotome.dsp.hush import HushBy
+from chronotome.session.check import Check, Do
+from chronotome.session.edits.marks import drop_onset, keep_onset
+from chronotome.session.edits.tightening import move_hit
+from chronotome.session.edits.tracks import with_takes, with_track
+from chronotome.session.model import ClipId, Hush, Session, Take, TrackId, replace
+
+SILENCED_BEFORE = 0.002
+"""Seconds before a hit at which a noise ahead of it ends."""
+
+
+def mended(session: Session, track: TrackId, clip: ClipId, check: Check, number: int) -> Session:
+    """A place put right in one of the ways that were offered."""
+    mend = check.mends[number]
+    take = session.track(track).clip(clip).take
+    if mend.do is Do.MOVE:
+        return move_hit(session, track, clip, mend.onset, mend.beat)
+    if mend.do is Do.MOVE_OTHER:
+        other = session.track(mend.track)
+        beside = session.beside(other, take)
+        clips = [each for each in other.clips if each.take is beside]
+        return move_hit(session, other.id, clips[0].id, mend.onset, mend.beat) if clips else session
+    if mend.do is Do.SILENCE:
+        recording = session.recording_of(take)
+        end = max(mend.frames[0] + 1, mend.frames[1] - round(SILENCED_BEFORE * recording.rate))
+        return hush(session, track, take, [Hush(mend.frames[0], end)])
+    change = drop_onset if mend.do is Do.DROP else keep_onset
+    return change(session, take.recording, mend.onset)
+
+
+def accept(session: Session, track: TrackId, take: Take, check: Check) -> Session:
+    """A place is as it should be: it is not shown again."""
+    said = (check.onset, str(check.kind))
+    if said in take.accepted:
+        return session
+    return _with_take(session, track, take, replace(take, accepted=tuple(sorted({*take.accepted, said}))))
+
+
+def hush(session: Session, track: TrackId, take: Take, spans: Iterable[Hush]) -> Session:
+    """Spans of the recording are heard otherwise, as edited; what overlapped them is replaced."""
+    new = [each for each in spans if each.end > each.start]
+    kept = [
+        each for each in take.hushes if all(each.end <= one.start or each.start >= one.end for one in new)
+    ]
+    hushes = tuple(sorted([*kept, *new], key=lambda each: each.start))
+    return (
+        session if hushes == take.hushes else _with_take(session, track, take, replace(take, hushes=hushes))
+    )
+
+
+def unhush(session: Session, track: TrackId, take: Take, start: int, end: int) -> Session:
+    """What was hushed between two frames of the recording is heard again."""
+    kept = tuple(each for each in take.hushes if each.end <= start or each.start >= end)
+    return session if kept == take.hushes else _with_take(session, track, take, replace(take, hushes=kept))
+
+
+def hush_of(
+    start: int, end: int, by: HushBy, *, level: float = -12.0, room: tuple[int, int] = (0, 0)
+) -> Hush:
+    return Hush(
+        start, end, by, level if by is HushBy.LOWER else 0.0, *(room if by is HushBy.ROOM else (0, 0))
+    )
+
+
+def _with_take(session: Session, track: TrackId, take: Take, new: Take) -> Session:
+    return with_track(session, track, lambda old: with_takes(old, lambda each: new if each is take else each))
