@@ -12,11 +12,13 @@ from chronotome.session.edits.clips import set_clip, split
 from chronotome.session.edits.fitting import bar_is_here
 from chronotome.session.edits.marks import add_onset
 from chronotome.session.edits.matching import match_to
+from chronotome.session.edits.mending import hush
 from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.tightening import Scope, move_hit, set_recipe, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.grid import Grid
+from chronotome.session.model import Hush
 from chronotome.ui.timeline import wave_lane
 from chronotome.ui.timeline.clip_frames import STRIP, frames_in
 from chronotome.ui.timeline.lane import HEADER, Lane
@@ -189,8 +191,10 @@ def grooves(person, first):
     view, store, window = person.desk.view, person.desk.store, person.window
     view.show_stage(Stage.TIGHTEN)
     view.fit()
-    other = person.session.tracks[1]
+    first, other = person.session.tracks[:2]
     store.apply(lambda s: set_recipe(s, first.id, None, Scope(span=(2.0, 4.0)), strength=0.5), "Span")
+    take = first.takes[0]
+    store.apply(lambda s: hush(s, first.id, take, [Hush(4 * STEP, 6 * STEP)]), "Silence")
     view.show_evidence(Evidence.GROOVE)
     person.settle()
     yield "no groove"

@@ -281,6 +281,13 @@ def test_a_dragged_hit_stops_at_its_neighbours(at_work, far):
 
     at_work.drag(lane, (x, 4), (x + far, 4))
 
+    now = targets(at_work)
+    ratios = np.diff(now.target)[4:6] / np.diff(now.played)[4:6]
+    assert ratios.max() == pytest.approx(1.25, abs=0.01) or ratios.min() == pytest.approx(0.8, abs=0.01)
+    x = float(lane.xs_of(now.target[[5]])[0])
+
+    at_work.drag(lane, (x, 4), (x + far, 4), modifier=Qt.KeyboardModifier.AltModifier)
+
     now = targets(at_work).target
     apart = LEAST_APART_SECONDS * RATE
     neighbour = before[4] + apart if far < 0 else before[6] - apart

@@ -5,8 +5,13 @@ import pytest
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFileDialog, QInputDialog
 
+from chronotome.dsp.hush import HushBy
 from chronotome.files.grooves import kept_grooves, read_groove, shipped_grooves
+from chronotome.session.check import Kind
+from chronotome.session.checks import checks_of
+from chronotome.session.edits.tightening import move_hit
 from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
+from chronotome.session.edits.tracks import set_muted
 from chronotome.session.tighten import pairs_of, targets_of
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.view_state import Evidence, For, Stage
@@ -272,3 +277,82 @@ def test_what_a_track_keeps_clean_is_chosen_and_its_recipe_in_the_rare_rows(two)
     assert (recipe.shift, recipe.loudness, recipe.swing_of, recipe.scales) == (12.0, 0.5, "eighths", True)
     run(two, "undo", "undo", "undo", "undo", "undo")
     assert two.session.tracks[0].keeps == "as heard"
+
+
+def test_a_place_to_check_is_mended_by_key_accepted_and_only_one_kind_gone_through(two):
+    """One hit of the second take is 30 ms off: a flam with the first."""
+    shown = two.desk.shown
+    track, onset = shown.track.id, int(shown.targets.onsets[8])
+    beat = two.session.beat_of(shown.targets.target[8] + 0.03 * RATE)
+    two.desk.store.apply(lambda s: move_hit(s, track, shown.clip.id, onset, beat), "Off")
+    two.settle()
+
+    def checks():
+        return checks_of(two.session, two.session.tracks[0])
+
+    assert [each.kind for each in checks()] == [Kind.FLAM]
+    two.tray.kind.setCurrentIndex(1 + list(Kind).index(Kind.STRETCHED))
+    two.tray.kind.activated.emit(two.tray.kind.currentIndex())
+    two.press(Qt.Key.Key_N)
+    assert two.desk.view.selected != onset
+    two.tray.kind.activated.emit(0)
+    two.press(Qt.Key.Key_N)
+    assert two.desk.view.selected == onset
+    two.press(Qt.Key.Key_Return, CONTROL)
+    assert not checks()
+    assert np.abs(targets(two).target[8] - targets(two, 1).target).min() <= 1
+    run(two, "undo")
+    two.desk.view.select(onset)
+    run(two, "hear-place")
+    assert two.desk.transport.is_playing
+    two.desk.transport.stop()
+    two.press(Qt.Key.Key_Period, CONTROL)
+    assert not checks()
+    assert two.session.tracks[0].takes[0].accepted == ((onset, Kind.FLAM),)
+    run(two, "undo")
+    two.desk.view.select(onset)
+    two.press(Qt.Key.Key_E)
+    assert not checks()
+    assert two.session.tracks[1].takes[0].touches
+
+
+def test_a_noise_is_silenced_and_heard_again(two):
+    shown = two.desk.shown
+    onset, start = int(shown.targets.onsets[6]), int(shown.targets.played[6])
+    other = two.session.tracks[1].id
+    two.desk.store.apply(lambda s: set_muted(s, other, True), "Mute")
+    two.desk.view.select(onset)
+    loud = np.abs(two.offline(4000, start=start)).max()
+
+    two.press(Qt.Key.Key_D)
+    two.settle()
+
+    assert np.abs(two.offline(4000, start=start)).max() < 0.01 * loud
+    assert two.session.tracks[0].takes[0].hushes[0].by is HushBy.SILENCE
+    two.press(Qt.Key.Key_D, SHIFT)
+    two.settle()
+    assert [each.by for each in two.session.tracks[0].takes[0].hushes] == [HushBy.ROOM]
+    assert 0 < np.abs(two.offline(4000, start=start)).max() < 0.1 * loud
+    run(two, "noise-back")
+    assert np.abs(two.offline(4000, start=start)).max() == pytest.approx(loud, rel=1e-3)
+
+
+def test_a_warp_marker_is_set_where_nothing_begins_and_neighbours_are_held(two):
+    lane, shown = two.window.timeline.wave, two.desk.shown
+    xs = lane.xs_of(shown.hits)
+    two.double_click(lane, ((xs[4] + xs[5]) / 2, 80))
+    two.settle()
+    assert len(targets(two)) == 33
+    assert len(two.session.tracks[0].takes[0].touches) == 3
+    before = targets(two).target.copy()
+    two.tray.strength.settled.emit(100.0)
+    np.testing.assert_array_equal(targets(two).target[4:7], before[4:7])
+    run(two, "undo", "undo")
+    x = float(lane.xs_of(two.desk.shown.hits)[9])
+    two.drag(lane, (x, 4), (x + 4, 4), modifier=CONTROL)
+    held = {touch.onset for touch in two.session.tracks[0].takes[0].touches}
+    assert held >= set(targets(two).onsets[8:11].tolist())
+    run(two, "free")
+    assert len(two.session.tracks[0].takes[0].touches) < len(held)
+    run(two, "hold", "holding")
+    assert two.desk.view.holds_neighbours

@@ -7,7 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtWidgets import QApplication, QFileDialog, QInputDialog
 
-from chronotome.dsp.hush import HushBy, quiet_place
+from chronotome.dsp.hush import EDGE_SECONDS, HushBy, quiet_place
 from chronotome.errors import ChronotomeError
 from chronotome.files.grooves import SUFFIX, keep_groove, read_groove, write_groove
 from chronotome.session.check import Check
@@ -385,7 +385,7 @@ class TightenCommands:
     def _spans_meant(self, shown: Shown) -> list[tuple[int, int]]:
         """Frames of the recording: of each chosen hit up to the next, or of the span on the ruler."""
         onsets, recording = shown.recording.onsets, shown.recording
-        early = round(0.003 * recording.rate)
+        early = round(1.2 * EDGE_SECONDS * recording.rate)
         if self._desk.view.picked:
             counted = onsets.frame_array[shown.counts]
             places = [
