@@ -89,9 +89,7 @@ def main() -> None:
     found = wrong & set(told)
     others = set(told) - wrong
     # of a flam both tracks tell: the other side of one that was planted is no false one
-    frames = [
-        track.takes[0] and session.recording_of(track.takes[0]).onsets.frame_array for track in session.tracks
-    ]
+    frames = [session.recording_of(track.takes[0]).onsets.frame_array for track in session.tracks]
     planted_at = np.array([frames[track][onset - 1] for track, onset in wrong])
     false = [
         place for place in others if np.abs(planted_at - frames[place[0]][place[1] - 1]).min() > 0.12 * RATE

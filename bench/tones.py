@@ -25,6 +25,8 @@ from chronotome.session.sift import USUAL_THRESHOLD
 SECONDS = 12
 SIZE = 4096
 SEAM_SECONDS = 1.0
+CLOSEST = 300
+"""Frames between two anchors."""
 RATIOS = (0.9, 1.1, 1.25)
 KINDS = {"ba": "bass", "gt": "guitar", "pn": "piano", "mx": "mixes", "sg": "sung", "so": "sung"}
 
@@ -54,6 +56,8 @@ def stretched(
         soft = np.setdiff1d(onsets, hard)
     else:
         hard, soft = onsets, onsets[:0]
+    hard = hard[(hard >= CLOSEST) & (hard <= len(samples) - CLOSEST)]
+    hard = hard[np.diff(hard, prepend=-CLOSEST) >= CLOSEST]
     of = np.unique(np.concatenate([ends, hard]))
     is_seam = np.zeros(len(of), bool)
     if engine is EngineName.TONES:

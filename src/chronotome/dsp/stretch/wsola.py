@@ -13,12 +13,19 @@ from numpy.typing import NDArray
 from chronotome.dsp.audio import Curve, Samples
 
 FRAME_SECONDS = 0.040
-SEARCH_SECONDS = 0.016
+SEARCH_SECONDS, WIDE_SEARCH_SECONDS = 0.016, 0.026
 COARSENESS = 4
 SHORTEST = 64
 
 
-def overlap_similar(source: Samples, rate: int, start: int, end: int, length: int) -> Samples:
+def overlap_wide(source: Samples, rate: int, start: int, end: int, length: int) -> Samples:
+    """The same, looking farther: for low tones, whose periods are longer than 16 ms."""
+    return overlap_similar(source, rate, start, end, length, WIDE_SEARCH_SECONDS)
+
+
+def overlap_similar(  # noqa: PLR0917 - as engines are called, and how far it looks
+    source: Samples, rate: int, start: int, end: int, length: int, search_seconds: float = SEARCH_SECONDS
+) -> Samples:
     """Source frames [start, end) as `length` frames; never looks past `end`, where the next attack begins.
 
     Returns
@@ -33,7 +40,7 @@ def overlap_similar(source: Samples, rate: int, start: int, end: int, length: in
     size = min(int(FRAME_SECONDS * rate) // 2 * 2, max(SHORTEST, min(spanned, length) // 4 * 2))
     hop = size // 2
     search = _Search(
-        source, max(0, start - size), high, size=size, reach=min(int(SEARCH_SECONDS * rate), size)
+        source, max(0, start - size), high, size=size, reach=min(int(search_seconds * rate), size)
     )
     window = (0.5 - 0.5 * np.cos(2 * np.pi * (np.arange(size) + 0.5) / size)).astype(np.float32)[:, None]
     count = -(-length // hop) + 1

@@ -1,0 +1,160 @@
+"""The vocoder between attacks: ends verbatim, pitch and level kept, seams and bends not heard."""
+
+import numpy as np
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from chronotome.dsp.bands import Material
+from chronotome.dsp.hits import bands_of, has_attack, hit_traits
+from chronotome.dsp.stretch.engines import EngineName, Keeps, MoveBy, engine_of
+from chronotome.dsp.stretch.evenness import strays
+from chronotome.dsp.stretch.segment import Shape, render_segment
+
+RATE = 44100
+TIME = np.arange(4 * RATE) / RATE
+CHORD = sum(np.sin(2 * np.pi * pitch * TIME + pitch) for pitch in (220.0, 277.18, 329.63)) * 0.2
+CHORD = CHORD.astype(np.float32)[:, None]
+SOFT = {"begins_softly": True, "ends_softly": True}
+
+
+def tones(source, span, length, engine=EngineName.TONES, *, is_last=False, **shape):
+    return render_segment(source, RATE, span, length, engine=engine, is_last=is_last, shape=Shape(**shape))
+
+
+def amplitude(sound, pitch):
+    """Of one partial, over time."""
+    time = np.arange(len(sound)) / RATE
+    turned = sound * np.exp(-2j * np.pi * pitch * time)
+    width = RATE // 20
+    return 2 * np.abs(np.convolve(turned, np.hanning(width) / np.hanning(width).sum(), "valid"))
+
+
+@pytest.mark.parametrize("engine", [EngineName.TONES, EngineName.NOTE])
+@pytest.mark.parametrize("ratio", [0.8, 1.1, 1.25])
+def test_a_chord_with_a_marker_every_400_ms_keeps_its_level_and_its_pitch(engine, ratio):
+    """Markers where no attack is bend the map; a seam a second is not heard."""
+    seams = [0, RATE, 2 * RATE, 3 * RATE]
+    lengths = [round(RATE * ratio * each) for each in (1.0, 1.02, 0.98)]
+    made = []
+    for number, length in enumerate(lengths):
+        bends = tuple(
+            (round(at * RATE), round(at * length + offset * 300)) for at, offset in ((0.4, 1), (0.8, -1))
+        )
+        made.append(tones(CHORD, (seams[number], seams[number + 1]), length, engine, bends=bends, **SOFT))
+    heard = np.concatenate(made)[:, 0].astype(float)
+
+    for pitch in (220.0, 277.18, 329.63):
+        level = amplitude(heard, pitch)[RATE // 4 : -RATE // 4]
+        assert level.std() / level.mean() < 0.02
+        assert level.mean() == pytest.approx(0.2, rel=0.02)
+
+
+@given(st.integers(2000, 60000), st.floats(0.5, 2.0), st.booleans(), st.booleans())
+@settings(max_examples=25, deadline=None)
+def test_the_length_is_what_was_asked_for_and_both_ends_are_verbatim(span, ratio, begins, ends):
+    length = max(400, round(span * ratio))
+
+    made = tones(CHORD, (1000, 1000 + span), length, begins_softly=begins, ends_softly=ends)
+
+    assert len(made) == length
+    assert np.isfinite(made).all()
+    lead = min(int(0.006 * RATE), span // 4, length // 4)
+    np.testing.assert_array_equal(made[length - lead :], CHORD[1000 + span - lead : 1000 + span])
+    head = min(100, length // 8, span // 8)
+    if abs(ratio - 1) < 0.3 and span > 4000:
+        np.testing.assert_allclose(made[:head], CHORD[1000 : 1000 + head], atol=1e-6)
+
+
+def test_the_recording_itself_is_never_written_to():
+    """Of one channel the vocoder works on a view of it."""
+    before = CHORD.copy()
+
+    tones(CHORD, (1000, 30000), 36000)
+
+    np.testing.assert_array_equal(CHORD, before)
+
+
+def test_nothing_moved_is_a_plain_copy_and_a_bend_alone_is_not():
+    np.testing.assert_array_equal(tones(CHORD, (500, 40500), 40000, bends=((9000, 9000),)), CHORD[500:40500])
+    bent = tones(CHORD, (500, 40500), 40000, bends=((20000, 21000),))
+    off = np.abs(bent - CHORD[500:40500]).max()
+    assert 1e-4 < off < 0.05  # a steady sound goes on as it was
+
+
+def test_two_channels_keep_the_phase_between_them():
+    both = np.concatenate([CHORD, 0.5 * CHORD], axis=1)
+
+    made = tones(both, (0, 40000), 47000)
+
+    np.testing.assert_allclose(made[:, 1], 0.5 * made[:, 0], atol=1e-5)
+
+
+def test_an_attack_is_what_rises_at_once_and_over_all_that_was():
+    low = 0.4 * np.sin(2 * np.pi * 41 * TIME)
+    swell = np.minimum(1, TIME / 2) * np.sin(2 * np.pi * 300 * TIME)
+    struck = np.where(TIME >= 2, np.exp(-(TIME - 2) * 3) * np.sin(2 * np.pi * 300 * TIME), 0.0)
+    at = np.arange(20000, 60000, 1777)
+
+    def attacks(sound, frames):
+        return has_attack(sound.astype(np.float32)[:, None], RATE, np.asarray(frames))
+
+    assert not attacks(low, at).any()
+    assert not attacks(swell, at).any()
+    assert attacks(low * 0.05 + struck, [2 * RATE]).all()
+
+
+def test_hits_are_as_loud_and_as_bright_as_they_sound():
+    sound = np.zeros((RATE, 1), np.float32)
+    for start, pitch, level in ((4000, 100, 0.5), (20000, 5000, 0.05)):
+        part = np.arange(6000) / RATE
+        sound[start : start + 6000, 0] = level * np.sin(2 * np.pi * pitch * part)
+
+    found = hit_traits(sound, RATE, np.array([4000, 20000, 35000]))
+
+    np.testing.assert_allclose(found.levels[:2], [-9.03, -29.03], atol=0.2)
+    assert found.levels[2] == -120.0
+    assert bands_of(found.timbres)[:2].argmin(axis=1).tolist() == [0, 6]
+
+
+def test_what_renders_is_what_was_chosen_or_what_was_heard():
+    def of(way, keeps, material):
+        return engine_of(MoveBy(way), Keeps(keeps), Material(material))
+
+    assert of("stretching", "as heard", "drums") is EngineName.DRUMS
+    assert {of("stretching", "as heard", each) for each in ("struck", "sustained", "mixed")} == {
+        EngineName.TONES
+    }
+    assert of("stretching", "one note", "drums") is EngineName.NOTE
+    assert of("stretching", "chords", "drums") is EngineName.TONES
+    assert of("stretching", "drums", "mixed") is EngineName.DRUMS
+    assert of("tape", "drums", "drums") is EngineName.TAPE
+    assert of("cutting", "one note", "drums") is EngineName.CUTTING
+
+
+def test_a_hole_and_a_bump_are_heard_of_and_evenness_is_not():
+    hole, bump = CHORD[:20000].copy(), CHORD[:20000].copy()
+    hole[9000:9900] *= 0.1
+    bump[9000:9900] *= 3.0
+
+    assert strays(CHORD[:20000], CHORD[:20000], RATE) == 0.0
+    assert strays(CHORD[:20000], hole, RATE) > 10.0
+    assert strays(CHORD[:20000], bump, RATE) > 6.0
+
+
+def test_drums_over_a_low_tone_leave_no_hole():
+    """Frames of 40 ms lose the period of 48 Hz; another way is taken then."""
+    low = 0.5 * np.sin(2 * np.pi * 48 * TIME[: RATE // 2])
+    stroke = np.random.default_rng(1).standard_normal(RATE // 2) * np.exp(-TIME[: RATE // 2] * 60) * 0.5
+    source = np.tile((low + stroke).astype(np.float32)[:, None], (2, 1))[:, :1]
+
+    worst = [
+        strays(
+            source[: RATE // 2],
+            tones(source, (0, RATE // 2), round(RATE / 2 * ratio), EngineName.DRUMS),
+            RATE,
+        )
+        for ratio in (0.9, 1.1, 1.25)
+    ]
+
+    assert max(worst) < 3.0
