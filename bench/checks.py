@@ -71,8 +71,8 @@ def planted(random: np.random.Generator) -> tuple[Session, set[tuple[int, int]]]
         onsets = onsets_from(frames, np.full(len(frames), 90.0), np.ones(len(frames), np.int64))
         session = set_analysis(session, content, onsets, None)
         hits |= {(track, number + 1) for number, (_, name) in enumerate(flat) if name in wrong}
-    for track in session.tracks:  # flams are told as it is played: nothing is drawn to the grid
-        session = set_tighten(session, track.id, strength=0.0)
+    for each in session.tracks:  # flams are told as it is played: nothing is drawn to the grid
+        session = set_tighten(session, each.id, strength=0.0)
     return session, hits
 
 

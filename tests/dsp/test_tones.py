@@ -13,8 +13,8 @@ from chronotome.dsp.stretch.segment import Shape, render_segment
 
 RATE = 44100
 TIME = np.arange(4 * RATE) / RATE
-CHORD = sum(np.sin(2 * np.pi * pitch * TIME + pitch) for pitch in (220.0, 277.18, 329.63)) * 0.2
-CHORD = CHORD.astype(np.float32)[:, None]
+PITCHES = np.array([220.0, 277.18, 329.63])
+CHORD = (0.2 * np.sin(2 * np.pi * PITCHES * TIME[:, None] + PITCHES)).sum(1, keepdims=True).astype(np.float32)
 SOFT = {"begins_softly": True, "ends_softly": True}
 
 

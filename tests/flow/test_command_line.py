@@ -339,3 +339,79 @@ def test_an_output_that_is_full_is_one_line(take):
 
     assert done.returncode == 1
     assert done.stderr == "chronotome: the output could not be written: No space left on device.\n"
+
+
+@pytest.fixture
+def shaken(tmp_path):
+    """Eight bars of eighths at 120 bpm, every second one 18 ms late and softer."""
+    step = RATE // 4
+    frames = [step * (4 + at) + round(0.018 * RATE) * (at % 2) for at in range(64)]
+    return write(tmp_path / "shaken.wav", noise_hits(frames, frames[-1] + RATE, loudness=[0.9, 0.4] * 32))
+
+
+def moves_of(path):
+    return json.loads(path.read_text())["moves"]
+
+
+def test_a_groove_is_written_and_another_take_is_tightened_to_it(shaken, take, tmp_path):
+    feel, out, moves = tmp_path / "feel.json", tmp_path / "out.wav", tmp_path / "moves.json"
+    assert run("groove", shaken, "-o", feel, "--grid", "1/8", "--bpm", 120, "--beat-one", 1.0) == 0
+
+    document = json.loads(feel.read_text())
+    assert (document["version"], document["grid"], document["bars"], document["metre"]) == (
+        1,
+        "1/8",
+        1,
+        "4/4",
+    )
+    assert [step["beat"] for step in document["steps"]] == [at / 2 for at in range(8)]
+    late = [step["offset_ms"] for step in document["steps"]]
+    assert late == pytest.approx([0, 18] * 4, abs=0.5)
+    assert document["steps"][1]["level_db"] == pytest.approx(20 * np.log10(0.4 / 0.9), abs=0.6)
+
+    fit = ("--bpm", 100, "--beat-one", 0.25, "--grid", "1/8", "--moves", moves)
+    for groove, amount, wanted in ((feel, 100, 18.0), (feel, 50, 9.0), (shaken, 100, 18.0)):
+        assert run("tighten", take, "-o", out, *fit, "--groove", groove, "--groove-amount", amount) == 0
+        eighth = 0.3 * 44100
+        off = [(move["target_frame"] / eighth - 0.25 / 0.3) % 2 for move in moves_of(moves)]
+        behind = [1000 * 0.3 * (each - 1) for each in off if 0.5 < each < 1.5]
+        assert np.median(behind) == pytest.approx(wanted, abs=1.0)
+
+
+def test_bars_catch_and_materials_say_what_moves_and_how(take, tmp_path):
+    out, moves = tmp_path / "out.wav", tmp_path / "moves.json"
+    fit = ("tighten", take, "-o", out, "--bpm", 100, "--beat-one", 0.25, "--moves", moves)
+    assert run(*fit, "--bars", "2-3") == 0
+
+    moved = [move["source_frame"] for move in moves_of(moves) if move["target_frame"] != move["source_frame"]]
+    bar = 2.4 * 44100
+    assert 0.25 * 44100 + bar - 2000 < min(moved) < max(moved) < 0.25 * 44100 + 3 * bar
+    assert run(*fit, "--catch", 0) == 0
+    assert all(move["target_frame"] == move["source_frame"] for move in moves_of(moves))
+    made = {}
+    for material in ("drums", "one-note", "chords", "tape"):
+        assert run(*fit, "--material", material) == 0
+        made[material] = soundfile.read(out)[0]
+    assert not np.array_equal(made["drums"], made["chords"])
+    assert not np.array_equal(made["chords"], made["tape"])
+
+
+def test_one_take_is_matched_to_another(shaken, tmp_path):
+    step = RATE // 4
+    frames = [step * (4 + at) + round(0.018 * RATE) * (at % 2) + (700, -500, 300)[at % 3] for at in range(64)]
+    del frames[20]
+    sloppy = write(tmp_path / "sloppy.wav", noise_hits(frames, frames[-1] + RATE, seed=5))
+    out, moves = tmp_path / "matched.wav", tmp_path / "moves.json"
+
+    assert run("match", sloppy, shaken, "-o", out, "--moves", moves) == 0
+
+    document = json.loads(moves.read_text())
+    assert len(document["moves"]) == 63
+    assert all(move["target_frame"] == move["partner_frame"] for move in document["moves"])
+    assert len(document["alone"]) == 1
+    found = detect_onsets(audio_of(soundfile.read(out, dtype="float32", always_2d=True)[0], RATE))
+    first = detect_onsets(audio_of(soundfile.read(shaken, dtype="float32", always_2d=True)[0], RATE))
+    away = np.abs(found.frames[found.strengths > 45][:, None] - first.frames[first.strengths > 45][None]).min(
+        1
+    )
+    assert np.median(away) <= 2

@@ -1,6 +1,7 @@
 """Grooves in and out: JSON (`docs/groove.schema.json`), MIDI, the person's library, shipped ones."""
 
 import contextlib
+import inspect
 import io
 import re
 from collections.abc import Iterator
@@ -45,7 +46,11 @@ class GrooveDocument(Struct, frozen=True, forbid_unknown_fields=False):
 
 def schema() -> dict[str, Any]:
     """JSON Schema of a groove file, as the code has it."""
-    return msgspec.json.schema(GrooveDocument)
+    made = msgspec.json.schema(GrooveDocument)
+    for struct in made["$defs"].values():
+        if "description" in struct:  # Python 3.13 takes the indentation out of docstrings, 3.11 does not
+            struct["description"] = inspect.cleandoc(struct["description"])
+    return made
 
 
 def is_groove(path: Path) -> bool:
