@@ -69,9 +69,8 @@ def main() -> None:
             renderer.render(plan_for(changed), sources, tell)
             heard.append(1000 * (mixes[0] - began))
             whole.append(1000 * (mixes[-1] - began))
-        print(
-            f"{name}: {np.median(heard):.0f} ms to the first mix (most {max(heard):.0f}), all {np.median(whole):.0f}"
-        )
+        first, last = np.median(heard), np.median(whole)
+        print(f"{name}: {first:.0f} ms to the first mix (most {max(heard):.0f}), all {last:.0f}")
 
 
 if __name__ == "__main__":

@@ -137,6 +137,7 @@ class ViewState(QObject):
     def focus(self, track: TrackId) -> None:
         if self.focused is None or self.focused.id != track:
             self._focus = track
+            self._recipe_for, self._span, self.step = For.TRACK, None, None
             self.selected, self.picked, self.beat = None, (), None
             self.focus_changed.emit()
             self.selection_changed.emit()

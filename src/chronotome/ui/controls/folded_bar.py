@@ -18,7 +18,7 @@ from chronotome.ui.theme import Theme, colour
 from chronotome.ui.timeline.marks import down, paint_each, ring, up
 from chronotome.ui.timeline.shown import Shown
 
-HEIGHT = 74
+HEIGHT = 62
 SIDE = 12
 MOST_DOTS = 600
 QUIETEST = 36.0

@@ -36,6 +36,13 @@ In the lens a pixel is a frame.</p>
 Double-click a diamond there: as it was found.<br>
 Click a faint line: the recording has that tempo. Ctrl+drag the end of the sound: it is that many bars.<br>
 A section: click jumps, double-click loops, its ends can be dragged.</p>
+<p><b>The mouse in Tighten</b></p>
+<p>Shift+click a notch or a triangle: choose more hits; drag over the wave or the Drift lane: choose several. What is
+chosen moves together. Ctrl+drag: the hits beside it stay. A drag stops where sound is stretched more than it bears;
+Alt pushes through. Double-click the wave: a warp marker there, its neighbours held.<br>
+Groove: drag a step up or down, Shift draws over many, Ctrl its loudness, double-click: on its line.<br>
+Match: drag the end of a line, or a lone hit, to another hit to pair them.<br>
+In the folded bar a click chooses all hits of a step. A span under the ruler: click for its recipe, drag its ends.</p>
 <p><b>The mouse in Rework</b></p>
 <p>A clip’s strip: click chooses, with Shift more of them; drag moves in whole steps, to another track too;
 Ctrl+drag copies. Its edges trim: the sound stays where it is.<br>

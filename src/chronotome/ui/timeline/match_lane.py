@@ -109,8 +109,9 @@ class MatchLane(EvidenceLane):
             apart = pairs.apart(self.desk.session.rate)
             if paired and y + 16 < self.switch_top:
                 before = float(np.sqrt(np.nanmean(apart**2)))
-                landing = view.shown.targets.landing[pairs.is_paired]
-                now = float(np.sqrt(np.mean(landing**2)))
+                at = np.flatnonzero(pairs.is_paired)
+                left = view.shown.targets.target[at] - pairs.other.frames[pairs.partner[at]]
+                now = float(np.sqrt(np.mean((left * 1000.0 / self.desk.session.rate) ** 2)))
                 painter.setFont(figure_font(11))
                 painter.setPen(colour(theme.ink))
                 painter.drawText(QPointF(12, y + 12), f"±{plain(before)} → ±{plain(now)}")

@@ -487,6 +487,7 @@ def _is_alike(drawn: ClipPlan, plan: ClipPlan) -> bool:
     return (
         shape == other
         and drawn.gain == plan.gain
+        and np.array_equal(drawn.score.loud, plan.score.loud)
         and not has_fades
         and np.array_equal(drawn.score.start, plan.score.start)
     )
