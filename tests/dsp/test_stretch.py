@@ -4,8 +4,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from chronotome.dsp.clicks import clicks_at
-from chronotome.dsp.stretch.engines import EngineName
-from chronotome.dsp.stretch.segment import LEAD_IN, render_segment
+from chronotome.dsp.stretch.engines import EngineName, Fill
+from chronotome.dsp.stretch.segment import LEAD_IN, Shape, render_segment
 from sounds import RATE, highest_pitch, noise_hits, sine
 
 WITH_ANCHORS = [EngineName.CUTTING, EngineName.DRUMS]
@@ -97,3 +97,23 @@ def test_what_nothing_follows_keeps_no_lead_in_for_it():
     np.testing.assert_array_equal(last, source[:3000])
     lead = int(LEAD_IN * RATE)
     np.testing.assert_array_equal(joined[-lead:], source[4000 - lead : 4000])
+
+
+@pytest.mark.parametrize("fill", Fill)
+def test_a_gap_is_filled_as_was_asked_for(fill):
+    source = HITS[1000:9000]
+
+    made = render_segment(
+        source, RATE, (0, 8000), 12000, engine=EngineName.CUTTING, is_last=True, shape=Shape(fill=fill)
+    )
+
+    np.testing.assert_array_equal(made[:7500], source[:7500])
+    tail = int(0.08 * RATE)
+    fade = int(0.005 * RATE)
+    gap, last = made[8300 : 8000 + tail - 600], source[8000 - tail :]
+    if fill is Fill.NOTHING:
+        assert not gap.any()
+    else:
+        wanted = last[::-1] if fill is not Fill.AGAIN else last
+        alike = np.corrcoef(gap[:, 0], wanted[300 + fade :][: len(gap), 0])[0, 1]
+        assert alike > 0.5

@@ -10,19 +10,17 @@ import numpy as np
 from chronotome.cli.common import between, encoding_of, material_of, write_json
 from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.engines import Keeps, MoveBy
-from chronotome.errors import UnusableFile
 from chronotome.files.grooves import is_groove, read_groove, write_groove
-from chronotome.files.headless import Headless
+from chronotome.files.headless import Headless, groove_from
 from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress, part_of
 from chronotome.session.anchors import anchors_of
-from chronotome.session.edits.fitting import Following, set_following, set_smooth
-from chronotome.session.edits.grooves import add_groove, groove_of
+from chronotome.session.edits.grooves import add_groove
 from chronotome.session.edits.tightening import Scope, set_recipe
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.edits.tracks import set_keeps, set_move_by
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
-from chronotome.session.groove import MOST_BARS, Groove
+from chronotome.session.groove import MOST_BARS
 from chronotome.session.model import Alone, Match, Session, Track, replace
 from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.session.tighten import REASON_WORDS, Reason, Targets, pairs_of, targets_of
@@ -98,7 +96,7 @@ def add_tighten_commands(commands: Any) -> list[argparse.ArgumentParser]:
 
 def groove(arguments: argparse.Namespace, progress: Progress) -> None:
     refuse_sources(arguments.out, [arguments.audio])
-    found = _taken(
+    found = groove_from(
         arguments.audio,
         arguments.grid,
         arguments.bars,
@@ -108,37 +106,6 @@ def groove(arguments: argparse.Namespace, progress: Progress) -> None:
         threshold=arguments.threshold,
     )
     write_groove(arguments.out, replace(found, name=arguments.audio.stem))
-
-
-def _taken(
-    path: Path,
-    grid: Grid,
-    bars: int,
-    progress: Progress,
-    *,
-    tempo: float | None = None,
-    beat_one: float | None = None,
-    threshold: float = USUAL_THRESHOLD,
-) -> Groove:
-    """The groove of a recording: at a tempo, or at the measured one; where that drifts, beat by beat."""
-    work = Headless()
-    track = work.bring(path, progress, threshold=threshold)
-    session, measured = work.session, work.session.recordings[0].measured
-    if tempo is not None:
-        session = set_beat_one(set_tempo(session, tempo), beat_one or 0.0)
-    elif measured is None:
-        raise UnusableFile(path, "has no beats: too few hits", "Say --bpm.")
-    else:
-        session = set_following(session, track.id, Following.SONG)
-        if not measured.is_constant:
-            session = set_smooth(set_following(session, track.id, Following.GRID), True)
-        if beat_one is not None:
-            session = set_beat_one(session, beat_one)
-    (take,) = session.track(track.id).takes
-    found = groove_of(session, session.track(track.id), take, grid, bars)
-    if not found.steps:
-        raise UnusableFile(path, "has no hits to take a groove from", "Lower --threshold.")
-    return found
 
 
 def tighten(arguments: argparse.Namespace, progress: Progress) -> None:
@@ -164,7 +131,7 @@ def tighten(arguments: argparse.Namespace, progress: Progress) -> None:
         found = (
             read_groove(arguments.groove)
             if is_groove(arguments.groove)
-            else _taken(arguments.groove, arguments.grid, 1, part_of(progress, 0.5, 0.6))
+            else groove_from(arguments.groove, arguments.grid, 1, part_of(progress, 0.5, 0.6))
         )
         session, recipe["groove"] = add_groove(session, found)
     scope = Scope()

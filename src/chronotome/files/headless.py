@@ -17,9 +17,14 @@ from chronotome.render.arena import Arena
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
+from chronotome.session.edits.fitting import Following, set_following, set_smooth
+from chronotome.session.edits.grooves import groove_of
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.edits.tracks import set_solo
-from chronotome.session.model import Recording, Session, Track
+from chronotome.session.grid import Grid
+from chronotome.session.groove import Groove
+from chronotome.session.model import Recording, Session, Track, replace
 from chronotome.session.sift import USUAL_THRESHOLD
 
 SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
@@ -96,3 +101,40 @@ class Headless:
             sources=sources,
             progress=part_of(progress, 0.8, 1.0),
         )
+
+
+def groove_from(
+    path: Path,
+    grid: Grid,
+    bars: int,
+    progress: Progress = unheard,
+    *,
+    tempo: float | None = None,
+    beat_one: float | None = None,
+    threshold: float = USUAL_THRESHOLD,
+) -> Groove:
+    """The groove of a recording: at a tempo, or at the measured one; where that drifts, beat by beat.
+
+    Raises
+    ------
+    UnusableFile
+        If it cannot be read, is silent, or has neither beats nor hits.
+    """
+    work = Headless()
+    track = work.bring(path, progress, threshold=threshold)
+    session, measured = work.session, work.session.recordings[0].measured
+    if tempo is not None:
+        session = set_beat_one(set_tempo(session, tempo), beat_one or 0.0)
+    elif measured is None:
+        raise UnusableFile(path, "has no beats: too few hits", "Say which tempo it has.")
+    else:
+        session = set_following(session, track.id, Following.SONG)
+        if not measured.is_constant:
+            session = set_smooth(set_following(session, track.id, Following.GRID), True)
+        if beat_one is not None:
+            session = set_beat_one(session, beat_one)
+    (take,) = session.track(track.id).takes
+    found = groove_of(session, session.track(track.id), take, grid, bars)
+    if not found.steps:
+        raise UnusableFile(path, "has no hits to take a groove from", "Lower the threshold.")
+    return replace(found, name=path.stem)

@@ -12,7 +12,7 @@ from msgspec import Meta, Struct
 
 from chronotome.dsp.bands import Material
 from chronotome.dsp.hush import HushBy
-from chronotome.dsp.stretch.engines import Keeps, MoveBy
+from chronotome.dsp.stretch.engines import Fill, Keeps, MoveBy
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import Grid, Metre, TempoMap
 from chronotome.session.groove import Groove, GrooveId
@@ -264,6 +264,8 @@ class Track(Struct, frozen=True, dict=True):
     move_by: MoveBy = MoveBy.STRETCHING
     keeps: Keeps = Keeps.HEARD
     """What stretching keeps clean."""
+    fill: Fill = Fill.TO_AND_FRO
+    """What comes into gaps, where it is cut."""
     follow: Follow = Follow.NOTHING
     steady: Share = 1.0
     """While it follows: how much of its own drift is taken out, from as played to fully steady."""

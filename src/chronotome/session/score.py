@@ -8,7 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.hush import HushBy, Hushed
-from chronotome.dsp.stretch.engines import EngineName
+from chronotome.dsp.stretch.engines import EngineName, Fill
 from chronotome.dsp.stretch.segment import ENGINES, PLAIN, Shape
 from chronotome.session.anchors import Anchors, engine_for
 from chronotome.session.limits import ContentHash
@@ -146,6 +146,8 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
     targets = targets_of(session, guide, leading)
     score = _score(take, anchors, targets, session.rate, engine, together)
     score = _pitched(score, guide.semitones) if guide.semitones else score
+    if engine is EngineName.CUTTING and guide.fill is not Fill.TO_AND_FRO:
+        score = _filled(score, guide.fill)
     if take.hushes:
         score = _hushed(score, take, session.recording_of(take))
     gains = hit_gains_of(session, guide, leading)
@@ -165,6 +167,14 @@ def _score(  # noqa: PLR0917 - found again by the identity of each
     if len(played):
         score.onset[:] = np.where(played[at] == start[:-1], targets.onsets[at], NO_HIT)
     return score if anchors.axis is None else mirrored(score, anchors.axis)
+
+
+@by_identity(MANY)
+def _filled(score: Score, fill: Fill) -> Score:
+    """With something else in its gaps."""
+    return replace(
+        score, shapes=tuple(shape._replace(fill=fill) for shape in score.shapes or (PLAIN,) * len(score))
+    )
 
 
 @by_identity(MANY)

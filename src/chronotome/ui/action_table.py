@@ -79,6 +79,17 @@ SHORT = {
 """Words of buttons, which stand where it is plain what they are about."""
 
 
+SETTINGS = (
+    ("strength", "Strength", 0.05, "5 % more", "5 % less", "Alt+S", "Alt+Shift+S"),
+    ("swing", "Swing", 1.0, "more", "less", "", ""),
+    ("leave_alone", "Leave alone", 1.0, "1 ms more", "1 ms less", "", ""),
+    ("timing", "Groove timing", 0.05, "5 % more", "5 % less", "", ""),
+    ("loudness", "Loudness", 0.05, "5 % more", "5 % less", "", ""),
+    ("shift", "All lines", 1.0, "1 ms later", "1 ms earlier", "", ""),
+)
+"""Settings of Tighten that keys move: name, words, step, what more and less are, their keys."""
+
+
 class Front(Protocol):
     """What actions ask of the window itself."""
 
@@ -330,6 +341,20 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry(
             "clear-own", "Timing", "Remove the recipe of its own here", "Shift+Backspace", tighten.clear_own
         ),
+        *(
+            Entry(
+                f"{name}-{side}",
+                "Timing",
+                f"{words}: {more if by > 0 else less}",
+                keys if by > 0 else fewer,
+                lambda name=name, by=by: tighten.step(name, by),  # type: ignore[misc]  # bound at once
+            )
+            for name, words, step, more, less, keys, fewer in SETTINGS
+            for side, by in (("more", step), ("less", -step))
+        ),
+        Entry("grid-finer", "Timing", "Grid: finer", "Alt+G", lambda: tighten.step_grid(1)),
+        Entry("grid-coarser", "Timing", "Grid: coarser", "Alt+Shift+G", lambda: tighten.step_grid(-1)),
+        Entry("", "Timing"),
         Entry("once-more", "Timing", "Once more: closer by as much again", "Z", lambda: tighten.more(1)),
         Entry("once-less", "Timing", "Once less", "Shift+Z", lambda: tighten.more(-1)),
         Entry("keep-variant", "Timing", "Keep the recipe as a variant…", "V", tighten.ask_variant),
@@ -387,6 +412,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
             for each in Evidence
         ),
         Entry("", "Groove"),
+        Entry("next-groove", "Groove", "Next groove of the session", "Ctrl+Alt+G", tighten.next_groove),
         Entry("take-groove", "Groove", "Take a groove from this track", "Shift+G", tighten.take),
         Entry("take-groove-4", "Groove", "Take a groove of 4 bars", "", lambda: tighten.take(4)),
         Entry("keep-groove", "Groove", "Keep the groove in the library", "", tighten.keep),

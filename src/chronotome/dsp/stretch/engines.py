@@ -27,6 +27,15 @@ class Keeps(StrEnum):
     CHORDS = "chords"
 
 
+class Fill(StrEnum):
+    """What comes into the gap behind a hit that was cut and moved."""
+
+    TO_AND_FRO = "tail to and fro"
+    AGAIN = "tail again"
+    REVERSED = "tail reversed"
+    NOTHING = "nothing"
+
+
 class EngineName(StrEnum):
     """What renders a span."""
 

@@ -6,6 +6,7 @@ segments and leaves every other sample as it was.
 """
 
 from dataclasses import dataclass
+from functools import partial
 from typing import NamedTuple, Protocol
 
 import numpy as np
@@ -15,7 +16,7 @@ from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.fades import crossfade
 from chronotome.dsp.hush import Hushed
 from chronotome.dsp.stretch.cutting import cut_to_length
-from chronotome.dsp.stretch.engines import FINE_OVERLAP, OVERLAP, Bends, EngineName
+from chronotome.dsp.stretch.engines import FINE_OVERLAP, OVERLAP, Bends, EngineName, Fill
 from chronotome.dsp.stretch.evenness import strays
 from chronotome.dsp.stretch.tape import at_other_speed
 from chronotome.dsp.stretch.wsola import overlap_similar, overlap_wide
@@ -38,6 +39,8 @@ class Shape(NamedTuple):
     ends_softly: bool = False
     hushed: tuple[Hushed, ...] = ()
     """Noises near it that are not to be heard."""
+    fill: Fill = Fill.TO_AND_FRO
+    """What comes into gaps, where it is cut."""
 
 
 PLAIN = Shape()
@@ -133,7 +136,10 @@ def render_segment(
         return frames_between(source, start, end)
     if how.attack is None:
         return how.middle(source, rate, start, end, length)
-    made = _between_attacks(source, rate, span, length, how.middle, how.attack, is_last=is_last)
+    middle = how.middle
+    if engine is EngineName.CUTTING and shape.fill is not Fill.TO_AND_FRO:
+        middle = partial(cut_to_length, fill=shape.fill)
+    made = _between_attacks(source, rate, span, length, middle, how.attack, is_last=is_last)
     if engine is not EngineName.DRUMS:
         return made
     return _evenest(source, rate, span, length, made, is_last=is_last)

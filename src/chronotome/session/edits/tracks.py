@@ -2,7 +2,7 @@
 
 from collections.abc import Callable, Sequence
 
-from chronotome.dsp.stretch.engines import Keeps, MoveBy
+from chronotome.dsp.stretch.engines import Fill, Keeps, MoveBy
 from chronotome.session.model import (
     MOST_SEMITONES,
     LockGroup,
@@ -101,6 +101,11 @@ def set_move_by(session: Session, track: TrackId, move_by: MoveBy) -> Session:
 def set_keeps(session: Session, track: TrackId, keeps: Keeps) -> Session:
     """What stretching keeps clean on a track, or on the guide that it is locked to."""
     return with_track(session, session.guide_of(track), lambda old: changed(old, keeps=keeps))
+
+
+def set_fill(session: Session, track: TrackId, fill: Fill) -> Session:
+    """What comes into gaps on a track, or on the guide that it is locked to."""
+    return with_track(session, session.guide_of(track), lambda old: changed(old, fill=fill))
 
 
 def set_pitch(session: Session, track: TrackId, semitones: float) -> Session:

@@ -9,7 +9,9 @@ from PySide6.QtWidgets import QApplication, QFileDialog, QInputDialog
 
 from chronotome.dsp.hush import EDGE_SECONDS, HushBy, quiet_place
 from chronotome.errors import ChronotomeError
+from chronotome.files.audio_file import SUFFIXES
 from chronotome.files.grooves import SUFFIX, keep_groove, read_groove, write_groove
+from chronotome.files.headless import groove_from
 from chronotome.session.check import Check
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.grooves import change_groove, groove_of, play_groove, remove_groove
@@ -24,9 +26,11 @@ from chronotome.session.edits.tightening import (
     once_more,
     remove_variant,
     reset_some,
+    set_recipe,
     tie_here,
     use_variant,
 )
+from chronotome.session.grid import DIVISIONS
 from chronotome.session.groove import (
     Groove,
     blended,
@@ -37,7 +41,7 @@ from chronotome.session.groove import (
     with_step,
 )
 from chronotome.session.lines import lines_within
-from chronotome.session.model import Session, Take, Track, TrackId, replace
+from chronotome.session.model import MOST_SHIFT, Session, Take, Track, TrackId, replace
 from chronotome.session.tighten import pairs_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.gestures import shared_room
@@ -46,8 +50,15 @@ from chronotome.ui.view_state import Evidence, For, Stage
 from chronotome.units import at_other_rate
 
 LATE_MILLISECONDS = 20.0
-LIKE = 0.5
-"""Of the loudest: hits that are as near in level are alike."""
+STEPPED = {
+    "strength": (0.0, 1.0, "strength"),
+    "swing": (50.0, 75.0, "swing"),
+    "leave_alone": (0.0, 100.0, "leave-alone window"),
+    "timing": (0.0, 1.5, "groove timing"),
+    "loudness": (0.0, 1.0, "loudness"),
+    "shift": (-MOST_SHIFT, MOST_SHIFT, "shift of the lines"),
+}
+"""Settings that keys move: between what, and what they are called."""
 
 
 class TightenCommands:
@@ -116,6 +127,37 @@ class TightenCommands:
     def _span_here(self, track: Track) -> tuple[float, float] | None:
         beat = self._desk.session.beat_of(self._desk.transport.position)
         return next(((each.start, each.end) for each in track.spans if each.start <= beat < each.end), None)
+
+    def step(self, name: str, by: float) -> None:
+        """One setting of the recipe a step up or down, by key."""
+        low, high, words = STEPPED[name]
+        value = min(high, max(low, round(getattr(self._desk.view.recipe, name) + by, 4)))
+        scope = self._desk.view.scope
+        self.edit(
+            lambda session, track, take: set_recipe(session, track, take, scope, **{name: value}),
+            f"Set {words}",
+        )
+        shown = f"{value * 100:.0f} %" if high <= 1.5 else f"{value:.0f}"
+        self._desk.say(f"{words.capitalize()} {shown}")
+
+    def step_grid(self, by: int) -> None:
+        """A finer grid, or a coarser one."""
+        grid, scope = self._desk.view.recipe.grid, self._desk.view.scope
+        known = [each for each in DIVISIONS if (each > grid.division if by > 0 else each < grid.division)]
+        if known:
+            new = replace(grid, division=known[0] if by > 0 else known[-1])
+            self.edit(
+                lambda session, track, take: set_recipe(session, track, take, scope, grid=new), "Set grid"
+            )
+            self._desk.say(f"Grid {new.words}")
+
+    def next_groove(self) -> None:
+        """Go round the session's grooves and the straight grid, while it plays too."""
+        every = [None, *self._desk.session.grooves]
+        at = next((number for number, each in enumerate(every) if each is self.groove), 0)
+        chosen = every[(at + 1) % len(every)]
+        self.play(chosen)
+        self._desk.say("The straight grid" if chosen is None else f"Groove “{chosen.name}”")
 
     # Once more, and variants
 
@@ -509,14 +551,26 @@ class TightenCommands:
         self._desk.say(f"“{groove.name}” is kept in the library, as {path.name}")
 
     def ask_and_read(self) -> None:
+        sounds = " ".join(f"*{each}" for each in SUFFIXES)
         said, _ = QFileDialog.getOpenFileName(
-            QApplication.activeWindow(), "Groove", "", f"Grooves (*{SUFFIX} *.json *.mid *.midi)"
+            QApplication.activeWindow(),
+            "Groove",
+            "",
+            f"Grooves and recordings (*{SUFFIX} *.json *.mid *.midi {sounds})",
         )
         if said:
             self.read(Path(said))
 
     def read(self, path: Path) -> None:
-        """A groove from a file; what is wrong with it is said."""
+        """A groove from a file, or that of a recording; what is wrong with it is said."""
+        if path.suffix.lower() in SUFFIXES:
+            grid = self._desk.view.recipe.grid
+            self._desk.tasks.run(
+                f"Taking the groove of {path.name}",
+                lambda progress: groove_from(path, grid, 1, progress),
+                lambda groove: self._bring(groove, f"Take groove of {path.name}"),
+            )
+            return
         try:
             groove = read_groove(path)
         except ChronotomeError as error:

@@ -37,12 +37,13 @@ Double-click a diamond there: as it was found.<br>
 Click a faint line: the recording has that tempo. Ctrl+drag the end of the sound: it is that many bars.<br>
 A section: click jumps, double-click loops, its ends can be dragged.</p>
 <p><b>The mouse in Tighten</b></p>
-<p>Shift+click a notch or a triangle: choose more hits; drag over the wave or the Drift lane: choose several. What is
-chosen moves together. Ctrl+drag: the hits beside it stay. A drag stops where sound is stretched more than it bears;
-Alt pushes through. Double-click the wave: a warp marker there, its neighbours held.<br>
+<p>Shift+click a notch or a triangle: choose more hits; drag over the wave or the Drift lane: several.
+What is chosen moves together. Ctrl+drag: the hits beside it stay. A drag stops where sound is stretched
+more than it bears; Alt pushes through. Double-click the wave: a warp marker there, its neighbours held.<br>
 Groove: drag a step up or down, Shift draws over many, Ctrl its loudness, double-click: on its line.<br>
 Match: drag the end of a line, or a lone hit, to another hit to pair them.<br>
-In the folded bar a click chooses all hits of a step. A span under the ruler: click for its recipe, drag its ends.</p>
+In the folded bar a click chooses all hits of a step. A span under the ruler: click for its recipe,
+drag its ends.</p>
 <p><b>The mouse in Rework</b></p>
 <p>A clip’s strip: click chooses, with Shift more of them; drag moves in whole steps, to another track too;
 Ctrl+drag copies. Its edges trim: the sound stays where it is.<br>
@@ -54,7 +55,7 @@ A track’s header: drag moves it among the others, its lower edge makes the lan
 Double-click on the name of the tall one: rename.</p>
 <p><b>The mouse</b></p>
 <p>Wheel scrolls, Ctrl+wheel zooms where the pointer is.<br>
-Drag a drift mark, a notch or a diamond to move that hit; Shift: without snap; Escape: leave it.<br>
+Drag a drift mark, a notch or a diamond to move that hit; Alt: without snap; Escape: leave it.<br>
 Double-click a mark takes back what was set by hand.<br>
 Drag over the ruler loops that span.</p>
 """

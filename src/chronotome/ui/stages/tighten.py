@@ -5,13 +5,13 @@ from functools import partial
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QMenu, QPushButton, QVBoxLayout
 
 from chronotome.dsp.bands import Material
-from chronotome.dsp.stretch.engines import EngineName, Keeps, MoveBy, engine_of
+from chronotome.dsp.stretch.engines import EngineName, Fill, Keeps, MoveBy, engine_of
 from chronotome.files.grooves import kept_grooves, shipped_grooves
 from chronotome.session.check import NOTHING, Kind
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.matching import set_match
 from chronotome.session.edits.tightening import set_recipe
-from chronotome.session.edits.tracks import set_bears, set_keeps, set_move_by, set_pitch
+from chronotome.session.edits.tracks import set_bears, set_fill, set_keeps, set_move_by, set_pitch
 from chronotome.session.grid import DIVISIONS, Feel, Grid, position_words
 from chronotome.session.groove import Groove, blended
 from chronotome.session.lines import SwingOf
@@ -106,7 +106,10 @@ class TightenTray(Tray):
             self._set_way,
             "Move the audio another way",
         )
-        self.keeps = self.combo("Keeps", list(KEEPS_WORDS.values()), self._choose_keeps)
+        with self.section() as self._keeping:
+            self.keeps = self.combo("Keeps", list(KEEPS_WORDS.values()), self._choose_keeps)
+        with self.section() as self._filling:
+            self.fill = self.combo("Gaps", [str(fill) for fill in Fill], self._choose_fill)
         self.add_rule()
         self._build_checks()
         self.finish()
@@ -237,6 +240,7 @@ class TightenTray(Tray):
             (self.own,) = self.add_buttons("own-recipe")
             self.add_buttons("reset-hit", "reset-hits")
             self.add_buttons("silence", "room-noise", "noise-back")
+            self.noises = self.combo("Noises", [], self._go_to_noise)
 
     def _build_checks(self) -> None:
         row = QHBoxLayout()
@@ -343,6 +347,15 @@ class TightenTray(Tray):
     def _choose_alone(self, index: int) -> None:
         self._set_match("Hits alone", alone=ALONES[index])
 
+    def _go_to_noise(self, index: int) -> None:
+        """Put the playhead into a noise that is not heard: from there it can be heard again."""
+        shown, frame = self.desk.guiding, self.noises.itemData(index)
+        if shown is not None and frame is not None:
+            self.desk.view.select(None)
+            place = shown.frame_shown(frame)
+            self.desk.transport.go_to(place)
+            self.desk.view.center_on(place)
+
     def _set_match(self, label: str, **values: object) -> None:
         scope = self.desk.view.scope
         self._tighten.edit(
@@ -361,6 +374,12 @@ class TightenTray(Tray):
         if guide is not None:
             keeps = list(KEEPS_WORDS)[index]
             self.desk.store.apply(lambda session: set_keeps(session, guide.id, keeps), "Choose material")
+
+    def _choose_fill(self, index: int) -> None:
+        guide = self._guide
+        if guide is not None:
+            fill = list(Fill)[index]
+            self.desk.store.apply(lambda session: set_fill(session, guide.id, fill), "Fill gaps otherwise")
 
     def _set_pitch(self, session: Session, value: float) -> Session:
         guide = self._guide
@@ -475,11 +494,14 @@ class TightenTray(Tray):
         self._show_groove(recipe)
         self._show_take(recipe)
         self._show_variants(guide)
+        self._show_noises()
         self.way.set_index(WAYS.index(guide.move_by))
         heard = engine_of(MoveBy.STRETCHING, Keeps.HEARD, self._material)
         self.keeps.setItemText(0, f"as heard: {'drums' if heard is EngineName.DRUMS else 'chords and mixes'}")
         self.keeps.setCurrentIndex(list(KEEPS_WORDS).index(guide.keeps))
-        self.keeps.setEnabled(guide.move_by is MoveBy.STRETCHING)
+        self._keeping.setVisible(guide.move_by is MoveBy.STRETCHING)
+        self._filling.setVisible(guide.move_by is MoveBy.CUTTING)
+        self.fill.setCurrentIndex(list(Fill).index(guide.fill))
         self._soon.ask()
 
     def _show_about(self, guide: Track) -> None:
@@ -522,6 +544,21 @@ class TightenTray(Tray):
                 self.variant.addItem(name, name)
         current = self._tighten.variant
         self.variant.setCurrentIndex(names.index(current) + 1 if current in names else 0)
+
+    def _show_noises(self) -> None:
+        """Those of the take that are not heard, by their places."""
+        shown, session = self.desk.guiding, self.desk.session
+        hushes = () if shown is None else shown.take.hushes
+        middles = [(each.start + each.end) // 2 for each in hushes]
+        if [
+            self.noises.itemData(at) for at in range(1, self.noises.count())
+        ] == middles and self.noises.count():
+            return
+        self.noises.clear()
+        self.noises.addItem(f"{len(hushes)} not heard" if hushes else "none taken away", None)
+        for each, middle in zip(hushes, middles, strict=True):
+            beat = 0.0 if shown is None else session.beat_of(shown.frame_shown(middle))
+            self.noises.addItem(f"{position_words(beat, session.metre)}  {each.by}", middle)
 
     def _swing_note(self, recipe: TightenSettings) -> str:
         """By how much the second line of a pair is moved."""

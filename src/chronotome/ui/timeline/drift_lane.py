@@ -37,7 +37,7 @@ Screen = NDArray[np.float64]
 class DriftLane(EvidenceLane):
     """Drag a mark up or down: that hit lands there, by hand."""
 
-    hint = "Drag a drift mark up or down to move that hit by hand; Shift keeps it off the grid."
+    hint = "Drag a drift mark up or down to move that hit; Alt: no snap. Shift+click or sweep: choose more."
 
     def __init__(self, desk: Desk, commands: TightenCommands) -> None:
         super().__init__(desk, "Drift of each hit in milliseconds")
