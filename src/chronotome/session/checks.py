@@ -7,7 +7,7 @@ from numpy.typing import NDArray
 
 from chronotome.session.check import NOTHING, Check, Checks, Do, Kind, Mend, Part
 from chronotome.session.grid import Metre, TempoMap, position_words
-from chronotome.session.memo import by_identity
+from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.model import Session, Take, Track
 from chronotome.session.onsets import OnsetId
 from chronotome.session.other_checks import other_parts
@@ -41,20 +41,21 @@ def _own_parts(targets: Targets, tempo: TempoMap, metre: Metre, bears: float) ->
     return _Between(targets, tempo, metre), _Stretched(targets, bears), _Far(targets)
 
 
+@by_parts(64, lambda parts, accepted: (*parts, accepted))
 def _merged(parts: tuple[Part, ...], accepted: tuple[tuple[OnsetId, str], ...]) -> Checks:
     """In order of time, without what was accepted for good."""
-    said = set(accepted)
-    rows = [
-        (int(played), owner, number)
-        for owner, part in enumerate(parts)
-        for number, (played, onset) in enumerate(zip(part.played, part.onsets.tolist(), strict=True))
-        if not said or (onset, str(part.kind)) not in said
-    ]
-    rows.sort()
-    kinds = tuple(parts[owner].kind for _, owner, _ in rows)
-    onsets = np.array([parts[owner].onsets[number] for _, owner, number in rows], np.int64)
-    played = np.array([row[0] for row in rows], np.int64)
-    return Checks(kinds, played, onsets, lambda at: parts[rows[at][1]].check(rows[at][2]))
+    sizes = [len(part.onsets) for part in parts]
+    owner = np.repeat(np.arange(len(parts)), sizes)
+    number = np.concatenate([np.arange(size) for size in sizes])
+    played = np.concatenate([np.asarray(part.played, np.int64) for part in parts])
+    onsets = np.concatenate([np.asarray(part.onsets, np.int64) for part in parts])
+    order = np.lexsort((owner, played))
+    for onset, kind in accepted:
+        alike = [at for at, part in enumerate(parts) if part.kind == kind]
+        order = order[~((onsets[order] == onset) & np.isin(owner[order], alike))]
+    owners, numbers = owner[order].tolist(), number[order].tolist()
+    kinds = tuple(parts[each].kind for each in owners)
+    return Checks(kinds, played[order], onsets[order], lambda at: parts[owners[at]].check(numbers[at]))
 
 
 class _Places:

@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import cached_property
 
 import numpy as np
 from numpy.typing import NDArray
@@ -9,7 +10,7 @@ from numpy.typing import NDArray
 from chronotome.session.check import Check, Do, Kind, Mend
 from chronotome.session.counting import counted_of
 from chronotome.session.grid import Metre, hit_words
-from chronotome.session.memo import by_identity
+from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.model import LockGroup, Recording, Session, Take, Track, TrackId
 from chronotome.session.tighten import Targets, targets_of
 from chronotome.units import Frames, at_other_rate
@@ -19,6 +20,8 @@ LEAST_FLAM, MOST_FLAM = 12.0, 40.0
 FEW_TIMES = 3
 """So often a track has to have a step before it can be told how late it usually is there."""
 NEAR = 60.0
+MOST = 200
+"""Places of a kind: with more of them it is the grid that is wrong, not the hits."""
 MAD, LOOSE = 1.4826, 3.0
 """Two tracks that are loosely together have to be so many times farther apart than usual."""
 FEW_BARS = 4
@@ -41,11 +44,11 @@ class Found:
     kind: Kind
     checks: tuple[Check, ...]
 
-    @property
+    @cached_property
     def onsets(self) -> NDArray[np.int64]:
         return np.array([check.onset for check in self.checks], np.int64)
 
-    @property
+    @cached_property
     def played(self) -> Frames:
         return np.array([check.played for check in self.checks], np.int64)
 
@@ -101,7 +104,7 @@ def _flams(mine: Targets, theirs: Targets, other: TrackId, name: str, metre: Met
     heard = (away >= LEAST_FLAM) & (away <= MOST_FLAM) & (off >= max(LEAST_FLAM, LOOSE * spread))
     heard &= away > np.abs(usual)
     checks = []
-    for at in np.flatnonzero(heard).tolist():
+    for at in np.flatnonzero(heard)[:MOST].tolist():
         place, to = int(own[at]), int(others[nearest[at]])
         side = "later" if apart[at] > 0 else "earlier"
         words = hit_words(float(mine.steps[place]), metre)
@@ -144,6 +147,7 @@ def _usually(targets: Targets, bar: float) -> NDArray[np.float64]:
     return usual
 
 
+@by_parts(64, lambda flams: flams)
 def _worst(flams: tuple[Found, ...]) -> Found:
     """Of a hit that is apart from several tracks, the one from which it is farthest."""
     worst = dict[int, Check]()
@@ -195,7 +199,7 @@ def _by_pattern(
                 for each in (column - 1, column + 1)
                 if 0 <= each < len(names) and share[each] >= USUALLY and not has[row, each]
             ]
-            if beside:
+            if beside and len(wrong) < MOST:
                 to = min(beside, key=lambda each: abs(int(names[each] - names[column])))
                 explained.add((row, to))
                 wrong.append(_wrong_line(targets, place, names[to] / 96 + numbers[row] * metre.bar, metre))
@@ -317,7 +321,7 @@ def _noises(
     if not has.any() or has.mean() > SELDOM_NOISE:
         return Found(Kind.NOISE, ())
     checks = []
-    for at in np.flatnonzero(has).tolist():
+    for at in np.flatnonzero(has)[:MOST].tolist():
         frame = int(frames[low[at]])
         before = 1000 * (int(starts[at]) - frame) / recording.rate
         checks.append(

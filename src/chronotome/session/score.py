@@ -107,7 +107,8 @@ class Score:
         """A number for each shape; equal ones have the same."""
         if not self.shapes:
             return _usual(len(self)).nothing
-        return np.array([0 if shape == PLAIN else hash(shape) for shape in self.shapes], np.int64)
+        known = {id(shape): 0 if shape == PLAIN else hash(shape) for shape in self.shapes}
+        return np.array([known[id(shape)] for shape in self.shapes], np.int64)
 
     @cached_property
     def _by_start(self) -> Frames | None:
@@ -269,13 +270,17 @@ def _bent(anchors: Anchors, rate: int) -> tuple[Frames, Frames, tuple[Shape, ...
     keeps = np.append(np.diff(heard) > 0, True) | ~is_seam
     edges, heard, is_seam = edges[keeps], heard[keeps], is_seam[keeps]
     soft, to = source[~is_hard], landed[~is_hard]
+    if not len(soft) and not is_seam.any():
+        return edges, heard, ()
     low, high = np.searchsorted(soft, edges[:-1], "right"), np.searchsorted(soft, edges[1:], "left")
-    shapes = []
-    for at, (first, last) in enumerate(zip(low.tolist(), high.tolist(), strict=True)):
-        of, there = soft[first:last] - edges[at], to[first:last] - heard[at]
-        is_plain = edges[at + 1] - edges[at] == heard[at + 1] - heard[at] and (of == there).all()
-        bends = () if is_plain else tuple(zip(of.tolist(), there.tolist(), strict=True))
-        shapes.append(Shape(bends, bool(is_seam[at]), bool(is_seam[at + 1])))
+    kinds = [Shape((), begins, ends) for begins in (False, True) for ends in (False, True)]
+    shapes = [kinds[each] for each in (2 * is_seam[:-1] + is_seam[1:]).tolist()]
+    for row in np.flatnonzero(high > low).tolist():
+        of, there = (side[low[row] : high[row]] - ends[row] for side, ends in ((soft, edges), (to, heard)))
+        is_plain = edges[row + 1] - edges[row] == heard[row + 1] - heard[row] and (of == there).all()
+        if not is_plain:
+            bends = tuple(zip(of.tolist(), there.tolist(), strict=True))
+            shapes[row] = shapes[row]._replace(bends=bends)
     return edges, heard, tuple(shapes)
 
 

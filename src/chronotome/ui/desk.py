@@ -12,9 +12,11 @@ from chronotome.bridge.shelf import Shelf
 from chronotome.bridge.store import Edit, Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
+from chronotome.session.check import Checks
+from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of
 from chronotome.session.groove import Groove
-from chronotome.session.model import Session, Take, TrackId
+from chronotome.session.model import Session, Take, Track, TrackId
 from chronotome.ui.preferences import Preferences
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import ViewState
@@ -64,6 +66,16 @@ class Desk:
             return session if track is None else change(session, session.guide_of(track.id), None)
 
         return edit
+
+    def checks(self, track: Track, take: Take | None) -> Checks:
+        """Places to check; while a hand moves anything, those from before it: other tracks are asked."""
+        kept = self.store.history.session
+        old = next((each for each in kept.tracks if each.id == track.id), None)
+        if not self.store.is_drafting or old is None:
+            return checks_of(self.session, track, take)
+        clip = next((each.id for each in track.clips if each.take is take), None)
+        takes = (each.take for each in old.clips if each.id == clip)
+        return checks_of(kept, old, next(takes, old.first_take))
 
     @property
     def groove(self) -> Groove | None:

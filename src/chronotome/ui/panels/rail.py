@@ -8,7 +8,6 @@ from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
 from chronotome.session.anchors import heard_beats_of
-from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of, inside_of
 from chronotome.session.edits.fitting import Following, bars_in, following_of
 from chronotome.session.fit_checks import fit_checks_of
@@ -134,15 +133,15 @@ def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
     )
 
 
-def _tighten_figures(session: Session, guide: Track, take: Take) -> Figures:
+def _tighten_figures(desk: Desk, guide: Track, take: Take) -> Figures:
     """How far every hit is from its line; nothing against a tempo that nobody chose."""
-    if not session.is_tempo_set:
+    if not desk.session.is_tempo_set:
         return Figures("no tempo yet", "the song has none")
-    targets = targets_of(session, guide, take)
+    targets = targets_of(desk.session, guide, take)
     return Figures(
         f"±{plain(targets.spread_now)} ms",
         f"was ±{plain(targets.spread_before)}\n{targets.far_now} over {FAR_MS:.0f} ms",
-        len(checks_of(session, guide, take)),
+        len(desk.checks(guide, take)),
     )
 
 
@@ -202,7 +201,7 @@ class Rail(QWidget):
                 len(mark_checks_of(session, track, take)),
             ),
             Stage.FIT: _fit_figures(session, *session.leading(track, take)),
-            Stage.TIGHTEN: _tighten_figures(session, *session.leading(track, take)),
+            Stage.TIGHTEN: _tighten_figures(self._desk, *session.leading(track, take)),
             Stage.REWORK: Figures(
                 counted(sum(1 for _ in session.clips), "clip"), counted(len(session.tracks), "track")
             ),

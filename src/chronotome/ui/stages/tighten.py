@@ -8,7 +8,6 @@ from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.engines import EngineName, Fill, Keeps, MoveBy, engine_of
 from chronotome.files.grooves import kept_grooves, shipped_grooves
 from chronotome.session.check import NOTHING, Kind
-from chronotome.session.checks import checks_of
 from chronotome.session.edits.matching import set_match
 from chronotome.session.edits.tightening import set_recipe
 from chronotome.session.edits.tracks import set_bears, set_fill, set_keeps, set_move_by, set_pitch
@@ -574,7 +573,7 @@ class TightenTray(Tray):
 
     def _show_checks(self) -> None:
         guide = self._guide
-        checks = NOTHING if guide is None else checks_of(self.desk.session, guide, self._take)
+        checks = NOTHING if guide is None else self.desk.checks(guide, self._take)
         checks = checks.of_kind(self.desk.view.check_kind)
         more = f", {len(checks) - MOST_CHECKS} more: N" if len(checks) > MOST_CHECKS else ""
         self.to_check.setText(f"To check: {len(checks)}{more}" if checks else "Nothing to check")
@@ -594,11 +593,7 @@ class TightenTray(Tray):
         for row in self._check_rows:
             row.update()
         guide = self._guide
-        check = (
-            None
-            if guide is None
-            else checks_of(self.desk.session, guide, self._take).of(self.desk.view.selected)
-        )
+        check = None if guide is None else self.desk.checks(guide, self._take).of(self.desk.view.selected)
         words = ("Earlier line", "Leave", "Later line")
         if check is not None and check.earlier is None:
             ways = [mend.words for mend in check.mends]

@@ -9,7 +9,6 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.middle import rank_of
 from chronotome.session.check import Check
-from chronotome.session.checks import checks_of
 from chronotome.session.tighten import FAR_MS, Reason
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.controls.figures import plain, signed
@@ -108,7 +107,7 @@ class DriftLane(EvidenceLane):
 
     def _paint_scale(self, painter: QPainter, content: QRect, shown: Shown, scale: float) -> None:
         theme = self.desk.view.theme
-        checks = checks_of(self.desk.session, shown.track, shown.take)
+        checks = self.desk.checks(shown.track, shown.take)
         self.paint_washes(painter, shown.heard_of_played(checks.played), 110)
         window = max(shown.recipe.leave_alone, 0.6)
         top, bottom = self._y_of(-window, scale), self._y_of(window, scale)
@@ -213,12 +212,12 @@ class DriftLane(EvidenceLane):
 
     def _paint_callout(self, painter: QPainter, shown: Shown, scale: float) -> None:
         """What is to check about the selected hit, in a sentence with numbers."""
-        check = checks_of(self.desk.session, shown.track, shown.take).of(self.desk.view.selected)
-        if check is None:
+        check = self.desk.checks(shown.track, shown.take).of(self.desk.view.selected)
+        at = np.zeros(0, int) if check is None else np.flatnonzero(shown.targets.onsets == check.onset)
+        if check is None or not len(at):
             return
-        at = int(np.flatnonzero(shown.targets.onsets == check.onset)[0])
         xs, played, _ = self._points(shown, scale)
-        self._paint_box(painter, check, QPointF(xs[at], played[at]))
+        self._paint_box(painter, check, QPointF(xs[at[0]], played[at[0]]))
 
     def _paint_box(self, painter: QPainter, check: Check, place: QPointF) -> None:
         theme = self.desk.view.theme

@@ -12,7 +12,6 @@ from chronotome.render.mix import Side
 from chronotome.render.plan import ClipPlan
 from chronotome.render.pool import Source
 from chronotome.session.anchors import engine_for
-from chronotome.session.checks import checks_of
 from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.onsets import OnsetId
@@ -122,7 +121,7 @@ class WaveLane(ClipLane):
         painter.fillRect(content, colour(theme.card))
         shown = self.shown
         if shown is not None and self.desk.view.stage is Stage.TIGHTEN:
-            checks = checks_of(self.desk.session, shown.track, shown.take)
+            checks = self.desk.checks(shown.track, shown.take)
             self.paint_washes(painter, shown.heard_of_played(checks.played), 150)
         self.paint_grid(painter, content)
         if shown is None:
