@@ -334,3 +334,22 @@ def test_a_noise_is_gone_as_edited_and_only_what_is_around_it_is_rendered(studio
     played = [studio.heard(each, Side.AS_PLAYED) for each in (quiet, session)]
     np.testing.assert_allclose(*played, rtol=0.02)  # but for the level that both sides share
     assert unhush(quiet, track.id, quiet.tracks[0].takes[0], start, end) == session
+
+
+def test_between_two_hits_of_other_loudness_nothing_jumps(studio):
+    """A steady sound under hits that are drawn to an even loudness: its level bends, over 6 ms."""
+    session = simple_session(FRAMES, TOTAL)
+    recording = session.recordings[0]
+    studio.put(recording.content, np.full((TOTAL, 1), 0.5, np.float32))
+    levels = np.array([-20.0, -8.0, -20.0, -8.0, -14.0])
+    onsets = recording.onsets.measured(levels, np.zeros(5, np.int64), np.ones(5, bool))
+    session = replace(session, recordings=(replace(recording, onsets=onsets),))
+    session = set_tighten(session, session.tracks[0].id, loudness=1.0)
+
+    heard = studio.heard(session)[:, 0]
+
+    inside = heard[FRAMES[0] + 10 : FRAMES[4] - 10]
+    assert np.ptp(inside) > 0.3
+    assert np.abs(np.diff(inside)).max() < 0.01
+    for frame, level in zip(FRAMES[:4], levels[:4], strict=True):
+        assert heard[frame + 1000] == pytest.approx(0.5 * 10 ** ((-14.0 - level) / 20), rel=0.01)

@@ -102,7 +102,7 @@ def _flams(mine: Targets, theirs: Targets, other: TrackId, name: str, metre: Met
     off = np.abs(apart - usual)
     spread = float(np.median(off[away <= NEAR])) * MAD if (away <= NEAR).any() else 0.0
     heard = (away >= LEAST_FLAM) & (away <= MOST_FLAM) & (off >= max(LEAST_FLAM, LOOSE * spread))
-    heard &= away > np.abs(usual)
+    heard &= (away > np.abs(usual)) | (apart * usual < 0)
     checks = []
     for at in np.flatnonzero(heard)[:MOST].tolist():
         place, to = int(own[at]), int(others[nearest[at]])
@@ -188,7 +188,7 @@ def _by_pattern(
     common = share >= 0.5
     shared, either = ((has > 0) & common).sum(1), ((has > 0) | common).sum(1)
     is_usual = (shared >= ALIKE * np.maximum(1, either)) | (either - shared <= FEW_CHANGES)
-    wrong, doubled, explained = [], [], set[tuple[int, int]]()
+    wrong, doubled, explained = list[Check](), list[Check](), set[tuple[int, int]]()
     for at, (row, column) in enumerate(zip(rows.tolist(), columns.tolist(), strict=True)):
         if not is_usual[row]:
             continue
@@ -204,7 +204,10 @@ def _by_pattern(
                 explained.add((row, to))
                 wrong.append(_wrong_line(targets, place, names[to] / 96 + numbers[row] * metre.bar, metre))
         elif (
-            has[row, column] > 1 and (has[:, column] > 1).mean() <= SELDOM and _is_weaker(targets, leads, at)
+            len(doubled) < MOST
+            and has[row, column] > 1
+            and (has[:, column] > 1).mean() <= SELDOM
+            and _is_weaker(targets, leads, at)
         ):
             doubled.append(_doubled(targets, place, metre))
     missing = _missing(

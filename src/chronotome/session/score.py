@@ -152,7 +152,7 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
     if take.hushes:
         score = _hushed(score, take, session.recording_of(take))
     gains = hit_gains_of(session, guide, leading)
-    return score if gains is None else _as_loud(score, targets, gains)
+    return score if gains is None else _as_loud(score, targets, gains, anchors.offset)
 
 
 @by_identity(MANY)
@@ -285,17 +285,15 @@ def _bent(anchors: Anchors, rate: int) -> tuple[Frames, Frames, tuple[Shape, ...
 
 
 @by_identity(MANY)
-def _as_loud(score: Score, targets: Targets, gains: NDArray[np.float64]) -> Score:
-    """Each row as loud as the hit that it begins with, or the last one before it."""
-    order = np.argsort(targets.onsets)
-    hits = score.onset != NO_HIT
-    found = np.searchsorted(targets.onsets[order], score.onset[hits])
-    rows = np.flatnonzero(hits)
-    if not len(rows):
+def _as_loud(score: Score, targets: Targets, gains: NDArray[np.float64], offset: int) -> Score:
+    """Each row as loud as its hit, or as the last one before it; what nothing moved is cut at hits."""
+    hits = targets.played + offset
+    if not len(hits):
         return score
-    loud = 10 ** (gains[order[found]] / 20)
-    at = np.searchsorted(rows, np.arange(len(score)), side="right") - 1
-    return replace(score, loud=np.where(at >= 0, loud[np.maximum(at, 0)], 1.0))
+    score = _cut_at(score, hits)
+    at = hits.searchsorted(score.start, "right") - 1
+    loud = 10 ** (gains[np.maximum(at, 0)] / 20)
+    return replace(score, loud=np.where(at >= 0, loud, 1.0))
 
 
 def joined(  # noqa: PLR0917 - what all rows have in common, and both columns of anchors
