@@ -6,6 +6,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from chronotome.session.anchors import anchors_of
+from chronotome.session.edits.clips import of_elsewhere
 from chronotome.session.edits.grooves import play_groove
 from chronotome.session.edits.matching import match_to, set_match
 from chronotome.session.edits.recordings import add_recording, set_analysis
@@ -30,7 +31,7 @@ from chronotome.session.edits.tightening import (
 from chronotome.session.grid import Grid
 from chronotome.session.groove import Groove, GrooveStep
 from chronotome.session.loudness import hit_gains_of
-from chronotome.session.model import Alone, Recording, check, replace
+from chronotome.session.model import Alone, Match, Recording, check, replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.score import score_of
 from chronotome.session.tighten import LEAST_APART_SECONDS, targets_of
@@ -263,3 +264,13 @@ def test_a_hit_may_be_moved_as_far_as_the_sound_beside_it_bears(session):
 
     assert targets.target[5] - low == pytest.approx(0.2 * STEP)
     assert high - targets.target[5] == pytest.approx(0.2 * STEP)
+
+
+def test_a_clip_of_another_session_names_no_groove_and_no_track_of_it(session):
+    track, take = at_work(session)
+    ids = session.recordings[0].onsets.ids[:2]
+    own = set_recipe(session, track.id, take, Scope(hits=ids), groove=7, match=Match(99), strength=0.4)
+
+    (touch, _) = of_elsewhere(own.tracks[0].clips[0]).take.touches
+
+    assert (touch.recipe.groove, touch.recipe.match, touch.recipe.strength) == (0, None, 0.4)

@@ -6,7 +6,17 @@ from typing import NamedTuple
 from chronotome.session.anchors import anchors_of, window_of
 from chronotome.session.edits.tracks import with_track
 from chronotome.session.limits import Id
-from chronotome.session.model import Clip, ClipId, Session, Take, Touch, Track, TrackId, replace
+from chronotome.session.model import (
+    Clip,
+    ClipId,
+    Session,
+    Take,
+    TightenSettings,
+    Touch,
+    Track,
+    TrackId,
+    replace,
+)
 
 SHORTEST = 2
 """Frames of a recording that a clip has at least."""
@@ -311,6 +321,17 @@ def paste(session: Session, track: TrackId, clip: Clip, at: int) -> Session:
     by = at - window_of(session, session.track(track), clip).start
     number, session = _new_id(session)
     return _put(session, track, replace(_on(clip, _moved(session, clip.take, by)), id=number, group=0))
+
+
+def of_elsewhere(clip: Clip) -> Clip:
+    """A clip of another session: its own recipes name no groove and no track, which are others here."""
+
+    def by_itself(recipe: TightenSettings | None) -> TightenSettings | None:
+        return None if recipe is None else replace(recipe, groove=0, match=None)
+
+    take = clip.take
+    touches = tuple(replace(touch, recipe=by_itself(touch.recipe)) for touch in take.touches)
+    return replace(clip, take=replace(take, touches=touches, tighten=by_itself(take.tighten)))
 
 
 def repeat(session: Session, track: TrackId, clip: ClipId, times: int, every: int) -> Session:

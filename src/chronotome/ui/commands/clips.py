@@ -18,6 +18,7 @@ from chronotome.session.edits.clips import (
     join,
     meets,
     move,
+    of_elsewhere,
     paste,
     repeat,
     repeat_range,
@@ -232,7 +233,8 @@ class ClipCommands:
             for each in kept:
                 to = each.track if len(kept) > 1 and is_from_here else own
                 session = bring_recording(session, each.recording)
-                session = paste(session, to, each.clip, here + round(each.seconds * session.rate))
+                clip = each.clip if each.clip.recording in known else of_elsewhere(each.clip)
+                session = paste(session, to, clip, here + round(each.seconds * session.rate))
             return session
 
         self._do(edit, "Paste clip")
