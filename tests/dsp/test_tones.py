@@ -102,7 +102,9 @@ def test_an_attack_is_what_rises_at_once_and_over_all_that_was():
     assert not attacks(low, at).any()
     assert not attacks(swell, at).any()
     growl = np.sin(2 * np.pi * 180 * TIME) * np.maximum(0.05, np.sin(2 * np.pi * 25 * TIME))
-    assert not attacks(growl, at).any()  # it rises 25 times a second, and never over what was
+    assert not attacks(
+        growl, np.arange(10, 60) * RATE // 25
+    ).any()  # it rises 25 times a second, and never over what was
     assert attacks(low * 0.05 + struck, [2 * RATE]).all()
 
 

@@ -68,11 +68,11 @@ def test_a_flam_is_told_on_both_sides_and_either_may_give_way():
 
 
 def test_a_groove_is_no_flam_and_being_nearer_than_usual_neither():
-    late = [frame + ms(24) for frame in BEATS]
+    late = [frame + ms(35) for frame in BEATS]
 
     assert not found(session_of(late, BEATS))
-    assert not found(session_of(with_one(late, 7, -11.0), BEATS))
-    assert [each.kind for each in found(session_of(with_one(late, 7, -44.0), BEATS))] == [Kind.FLAM]
+    assert not found(session_of(with_one(late, 7, -20.0), BEATS))
+    assert [each.kind for each in found(session_of(with_one(late, 7, -55.0), BEATS))] == [Kind.FLAM]
 
 
 def test_a_hit_on_another_line_than_in_the_other_bars_goes_to_the_usual_one():
