@@ -95,19 +95,6 @@ class Groove(Struct, frozen=True, dict=True):
         return float(np.median(spreads)) if spreads else 0.0
 
 
-def folded(groove: Groove, beats: BeatArray) -> BeatArray:
-    """Beats of the song as beats of the groove."""
-    return np.asarray(np.mod(beats + STEP_APART, groove.length) - STEP_APART)
-
-
-def nearest_step(groove: Groove, beat: float) -> int | None:
-    """The step that a beat of the song is nearest to."""
-    if not groove.steps:
-        return None
-    away = np.abs(np.mod(beat - groove.beats + groove.length / 2, groove.length) - groove.length / 2)
-    return int(away.argmin())
-
-
 def with_step(
     groove: Groove, at: int, *, offset_ms: float | None = None, level_db: float | None = None
 ) -> Groove:

@@ -77,12 +77,6 @@ def other_parts(session: Session, track: Track, take: Take) -> Sequence[Found]:
     return parts
 
 
-def _leads(targets: Targets) -> NDArray[np.int64]:
-    """The strongest hit of each stroke."""
-    order = np.lexsort((-targets.strengths, targets.strokes))
-    return np.asarray(order[np.diff(targets.strokes[order], prepend=-1) > 0])
-
-
 @by_identity(256)
 def _flams(mine: Targets, theirs: Targets, other: TrackId, name: str, metre: Metre) -> Found:
     """Hits of two tracks that are apart by what is heard, and not as they usually are at that step.
@@ -91,7 +85,7 @@ def _flams(mine: Targets, theirs: Targets, other: TrackId, name: str, metre: Met
     """
     if not len(theirs):
         return Found(Kind.FLAM, ())
-    own, others = _leads(mine), _leads(theirs)
+    own, others = mine.leads, theirs.leads
     places, there = mine.target[own], theirs.target[others]
     after = np.minimum(np.searchsorted(there, places), len(there) - 1)
     before = np.maximum(after - 1, 0)
@@ -175,7 +169,7 @@ def _by_pattern(
     targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, metre: Metre
 ) -> tuple[Found, ...]:
     """What is otherwise than in nearly all other bars, but for fills."""
-    leads = _leads(targets)
+    leads = targets.leads
     bars = np.floor(targets.steps[leads] / metre.bar + 1e-9).astype(np.int64)
     steps = np.rint((targets.steps[leads] - bars * metre.bar) * 96).astype(np.int64)
     numbers, names = np.unique(bars), np.unique(steps)

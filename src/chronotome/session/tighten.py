@@ -141,6 +141,12 @@ class Targets:
         return len(self.onsets)
 
     @cached_property
+    def leads(self) -> NDArray[np.int64]:
+        """The strongest hit of each stroke."""
+        order = np.lexsort((-self.strengths, self.strokes))
+        return np.asarray(order[np.diff(self.strokes[order], prepend=-1) > 0])
+
+    @cached_property
     def drift(self) -> NDArray[np.float64]:
         """Milliseconds from the line as played and fitted; negative early."""
         return np.asarray((self.fitted - self.line) * (1000.0 / self.rate), np.float64)

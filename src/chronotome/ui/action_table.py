@@ -430,7 +430,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("", "Groove"),
         Entry("break-pair", "Groove", "Break the pair", "Ctrl+B", tighten.break_pair),
         Entry("pair-found", "Groove", "Pair the chosen hits as found", "", tighten.forget_pairs),
-        Entry("hear-pair", "Groove", "Hear both hits of a pair", "Shift+H", tighten.hear_both),
+        Entry("hear-pair", "Groove", "Hear both hits of a pair", "Shift+H", tighten.hear_place),
         Entry("play", "Playback", "Play or stop", "Space", transport.toggle),
         Entry("return", "Playback", "Return to the start", "Home", transport.go_back),
         Entry("scrub-back", "Playback", "Scrub back", "Ctrl+Left", lambda: marks.scrub(-1)),

@@ -5,7 +5,7 @@ from collections.abc import Callable, Iterable
 import numpy as np
 
 from chronotome.session.counting import counted_of
-from chronotome.session.edits.tightening import ALL, Scope, recipe_for, set_recipe
+from chronotome.session.edits.tightening import ALL, Scope, set_recipe
 from chronotome.session.edits.tracks import with_takes
 from chronotome.session.grid import Grid
 from chronotome.session.groove import Groove, GrooveId, taken
@@ -39,10 +39,9 @@ def groove_of(  # noqa: PLR0917 - what is asked for
     if span is not None:
         beats = targets.fitted_beats
         chosen &= (beats >= span[0] - grid.step / 2) & (beats < span[1] - grid.step / 2)
-    leads = np.zeros(len(targets), bool)
-    leads[_leaders(targets.strokes, targets.strengths)] = True
-    chosen &= leads
-    like = Groove(0, track.name, grid, bars, session.metre, (), session.tempo.beats_per_minute)
+    chosen &= np.isin(np.arange(len(targets)), targets.leads)
+    name, tempo = track.name, session.tempo.beats_per_minute
+    like = Groove(0, name, grid, bars, session.metre, (), tempo)
     return taken(
         targets.fitted[chosen] / session.rate,
         targets.fitted_beats[chosen],
@@ -51,12 +50,6 @@ def groove_of(  # noqa: PLR0917 - what is asked for
         session.tempo.seconds_at,
         like,
     )
-
-
-def _leaders(strokes: np.ndarray, strengths: np.ndarray) -> np.ndarray:
-    """The strongest hit of each stroke."""
-    order = np.lexsort((-strengths, strokes))
-    return order[np.diff(strokes[order], prepend=-1) > 0]
 
 
 def add_groove(session: Session, groove: Groove) -> tuple[Session, GrooveId]:
@@ -124,8 +117,3 @@ def _without(track: Track, groove: Id) -> Track:
             for each in track.variants
         ),
     )
-
-
-def groove_played(session: Session, track: Track, take: Take | None, scope: Scope = ALL) -> Groove | None:
-    """The groove that is tightened to there."""
-    return session.groove(recipe_for(track, take, scope).groove)

@@ -42,7 +42,6 @@ from chronotome.session.groove import (
 )
 from chronotome.session.lines import lines_within
 from chronotome.session.model import MOST_SHIFT, Session, Take, Track, TrackId, replace
-from chronotome.session.tighten import pairs_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.gestures import shared_room
 from chronotome.ui.timeline.shown import Shown
@@ -617,23 +616,6 @@ class TightenCommands:
         self.edit(
             lambda session, track, take: forget_pairs(session, track, take, picked, scope), "Pair as found"
         )
-
-    def hear_both(self) -> None:
-        """The selected hit, and its partner with it, each where it sounds."""
-        leading, selected = self.leading, self._desk.view.selected
-        shown = self._guiding
-        if leading is None or leading[1] is None or selected is None or shown is None:
-            return
-        pairs = pairs_of(self._desk.session, leading[0], leading[1])
-        at = np.flatnonzero(shown.targets.onsets == selected)
-        if pairs is None or not len(at):
-            return
-        session, rate = self._desk.session, self._desk.session.rate
-        beat = session.tempo.beats_at(np.array([float(shown.targets.target[at[0]]) / rate]))[0]
-        transport = self._desk.transport
-        transport.go_to(max(0.0, session.frame_of(float(beat) - session.metre.beat)))
-        if not transport.is_playing:
-            transport.toggle()
 
 
 def _free_name(session: Session, name: str) -> str:

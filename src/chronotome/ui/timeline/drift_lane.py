@@ -55,14 +55,6 @@ class DriftLane(EvidenceLane):
         most = rank_of(np.abs(shown.targets.drift), SELDOM_OUTSIDE)
         return next((scale for scale in SCALES if scale >= most * 1.1), SCALES[-1])
 
-    def _y_of(self, milliseconds: float, scale: float) -> float:
-        middle = self.height() / 2
-        return middle + float(np.clip(milliseconds / scale, -1, 1)) * (middle - 22)
-
-    def _milliseconds_of(self, y: float, scale: float) -> float:
-        middle = self.height() / 2
-        return (y - middle) / (middle - 22) * scale
-
     # Painting
 
     def paint_header(self, painter: QPainter) -> None:
@@ -112,23 +104,6 @@ class DriftLane(EvidenceLane):
         window = max(shown.recipe.leave_alone, 0.6)
         top, bottom = self._y_of(-window, scale), self._y_of(window, scale)
         painter.fillRect(QRectF(content.left(), top, content.width(), bottom - top), colour(theme.wash))
-
-    def _paint_axis(self, painter: QPainter, content: QRect, scale: float) -> None:
-        theme = self.desk.view.theme
-        for share in (-1.0, -0.5, 0.5, 1.0):
-            y = self._y_of(share * scale, scale)
-            painter.setPen(QPen(colour(theme.rule), 1, Qt.PenStyle.DotLine))
-            painter.drawLine(QPointF(content.left(), y), QPointF(content.right() - 30, y))
-            self.paint_axis_label(painter, y, signed(share * scale, 0 if scale > 15 else 1))
-        painter.setPen(QPen(colour(theme.soft_ink), 1))
-        painter.drawLine(
-            QPointF(content.left(), self.height() / 2), QPointF(content.right(), self.height() / 2)
-        )
-        painter.setFont(text_font(9, 600))
-        painter.setPen(colour(theme.early))
-        painter.drawText(QPointF(content.left() + 6, 13), "EARLY")
-        painter.setPen(colour(theme.late))
-        painter.drawText(QPointF(content.left() + 6, self.height() - 6), "LATE")
 
     def _points(
         self, shown: Shown, scale: float

@@ -1,8 +1,10 @@
 """What the evidence lanes of Tighten share: three buttons in the header that switch between them."""
 
-from PySide6.QtCore import QRectF, Qt
+import numpy as np
+from PySide6.QtCore import QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
+from chronotome.ui.controls.figures import signed
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.lane import HEADER
@@ -10,6 +12,8 @@ from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.ui.view_state import Evidence
 
 BUTTON, GAP, FOOT = 19, 3, 8
+EDGE = 22
+"""Pixels above and below the scale."""
 
 
 class EvidenceLane(TrackLane):
@@ -46,3 +50,30 @@ class EvidenceLane(TrackLane):
                 self.desk.view.show_evidence(evidence)
                 return True
         return event.position().x() < HEADER
+
+    # Milliseconds, early above the middle and late below
+
+    def _y_of(self, milliseconds: float, scale: float) -> float:
+        middle = self.height() / 2
+        return middle + float(np.clip(milliseconds / scale, -1, 1)) * (middle - EDGE)
+
+    def _milliseconds_of(self, y: float, scale: float) -> float:
+        middle = self.height() / 2
+        return (y - middle) / (middle - EDGE) * scale
+
+    def _paint_axis(self, painter: QPainter, content: QRect, scale: float) -> None:
+        theme = self.desk.view.theme
+        for share in (-1.0, -0.5, 0.5, 1.0):
+            y = self._y_of(share * scale, scale)
+            painter.setPen(QPen(colour(theme.rule), 1, Qt.PenStyle.DotLine))
+            painter.drawLine(QPointF(content.left(), y), QPointF(content.right() - 30, y))
+            self.paint_axis_label(painter, y, signed(share * scale, 0 if scale > 15 else 1))
+        painter.setPen(QPen(colour(theme.soft_ink), 1))
+        painter.drawLine(
+            QPointF(content.left(), self.height() / 2), QPointF(content.right(), self.height() / 2)
+        )
+        painter.setFont(text_font(9, 600))
+        painter.setPen(colour(theme.early))
+        painter.drawText(QPointF(content.left() + 6, 13), "EARLY")
+        painter.setPen(colour(theme.late))
+        painter.drawText(QPointF(content.left() + 6, self.height() - 6), "LATE")

@@ -86,14 +86,6 @@ class GrooveLane(EvidenceLane):
         most = float(np.abs(groove.offsets).max()) if groove.steps else 0.0
         return next((scale for scale in SCALES if scale >= most * 1.05), SCALES[-1])
 
-    def _y_of(self, milliseconds: float, scale: float) -> float:
-        middle = self.height() / 2
-        return middle + float(np.clip(milliseconds / scale, -1, 1)) * (middle - 22)
-
-    def _milliseconds_of(self, y: float, scale: float) -> float:
-        middle = self.height() / 2
-        return (y - middle) / (middle - 22) * scale
-
     def _bars(self, groove: Groove) -> _Bars:
         session = self.desk.session
         first, last = self.beat_of_x(HEADER - 20), self.beat_of_x(self.width() + 20)
@@ -135,29 +127,13 @@ class GrooveLane(EvidenceLane):
             return
         scale = self._scale(groove)
         self._paint_axis(painter, content, scale)
+        painter.setFont(text_font(10))
+        painter.setPen(colour(theme.soft_ink))
+        painter.drawText(QPointF(content.left() + 44, self.height() - 6), FOLLOWING)
         bars = self._bars(groove)
         self._paint_steps(painter, groove, bars, scale)
         if self._pointed is not None and self._pointed < len(groove.steps):
             self._paint_callout(painter, groove, self._pointed, bars, scale)
-
-    def _paint_axis(self, painter: QPainter, content: QRect, scale: float) -> None:
-        theme = self.desk.view.theme
-        for share in (-1.0, -0.5, 0.5, 1.0):
-            y = self._y_of(share * scale, scale)
-            painter.setPen(QPen(colour(theme.rule), 1, Qt.PenStyle.DotLine))
-            painter.drawLine(QPointF(content.left(), y), QPointF(content.right() - 30, y))
-            self.paint_axis_label(painter, y, signed(share * scale, 0 if scale > 15 else 1))
-        painter.setPen(QPen(colour(theme.soft_ink), 1.4))
-        middle = self.height() / 2
-        painter.drawLine(QPointF(content.left(), middle), QPointF(content.right(), middle))
-        painter.setFont(text_font(9, 600))
-        painter.setPen(colour(theme.early))
-        painter.drawText(QPointF(content.left() + 6, 13), "EARLY")
-        painter.setPen(colour(theme.late))
-        painter.drawText(QPointF(content.left() + 6, self.height() - 6), "LATE")
-        painter.setFont(text_font(10))
-        painter.setPen(colour(theme.soft_ink))
-        painter.drawText(QPointF(content.left() + 44, self.height() - 6), FOLLOWING)
 
     def _width_of(self, groove: Groove, step: int, room: float) -> float:
         share = 1 - min(1.0, max(0.0, -groove.steps[step].level_db / SOFT_DB))

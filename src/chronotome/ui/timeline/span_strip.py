@@ -40,22 +40,22 @@ class SpanStrip(TrackLane):
         self.setFixedHeight(self.height_of)
 
     def spans(self) -> Sequence[Strip]:
-        raise NotImplementedError
+        """Those that there are, in order."""
+        return ()
 
     def go_to(self, number: int) -> None:
-        raise NotImplementedError
+        """At a click."""
 
     def open(self, number: int) -> None:
         """At a double-click."""
-        raise NotImplementedError
 
-    def moved(self, number: int, end: str, beat: float) -> Edit:
-        """An end, `start` or `end`, at another beat."""
-        raise NotImplementedError
+    def moved(self, number: int, end: str, beat: float) -> Edit:  # noqa: ARG002 - for those that can be moved
+        """An end, `start` or `end`, at another beat; nothing, where a lane does not say how."""
+        return lambda session: session
 
-    def choices(self, number: int) -> Sequence[tuple[str, Callable[[], None]]]:
+    def choices(self, number: int) -> Sequence[tuple[str, Callable[[], None]]]:  # noqa: ARG002 - the same
         """What the right button offers."""
-        raise NotImplementedError
+        return ()
 
     # Painting
 

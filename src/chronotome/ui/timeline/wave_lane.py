@@ -59,7 +59,8 @@ WAY_WORDS = {MoveBy.CUTTING: "Cutting", MoveBy.STRETCHING: "Stretch", MoveBy.TAP
 class WaveLane(ClipLane):
     """The tall lane. Click: playhead. Drag a notch: move the hit, or in Mark the onset itself."""
 
-    hint = (
+    hint = "Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms."
+    tighten_hint = (
         "Drag a notch to move that hit by hand; Shift+click chooses more, drag over the wave several. "
         "Click to put the playhead."
     )
@@ -92,7 +93,12 @@ class WaveLane(ClipLane):
         self.update()
 
     def hint_now(self) -> str:
-        hints = {Stage.MARK: self.mark_hint, Stage.FIT: self.fit_hint, Stage.REWORK: self.clip_hint}
+        hints = {
+            Stage.MARK: self.mark_hint,
+            Stage.FIT: self.fit_hint,
+            Stage.TIGHTEN: self.tighten_hint,
+            Stage.REWORK: self.clip_hint,
+        }
         return hints.get(self.desk.view.stage, self.hint)
 
     def type_name(self) -> None:
