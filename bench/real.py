@@ -31,8 +31,10 @@ from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.grid import Grid, nearest_lines
 from chronotome.session.model import Recording, Session
+from chronotome.session.moves import ON_LINE_MS
 from chronotome.session.onsets import onsets_from
-from chronotome.session.tighten import ON_LINE_MS, Targets, targets_of
+from chronotome.session.targets import Targets
+from chronotome.session.tighten import targets_of
 
 REAL = Path(__file__).parents[2] / "shared" / "eval" / "real"
 RIGHT_TEMPO = 0.002

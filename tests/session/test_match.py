@@ -12,7 +12,8 @@ from chronotome.session.edits.tracks import remove_track
 from chronotome.session.match import NOBODY, Heard, paired
 from chronotome.session.model import Alone, Recording
 from chronotome.session.onsets import onsets_from
-from chronotome.session.tighten import Reason, pairs_of, targets_of
+from chronotome.session.targets import Reason
+from chronotome.session.tighten import pairs_of, targets_of
 from strategies import RATE, simple_session
 
 LINE = [RATE * (1 + at) // 2 for at in range(12)]

@@ -34,7 +34,8 @@ from chronotome.session.loudness import hit_gains_of
 from chronotome.session.model import Alone, Match, Recording, check, replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.score import score_of
-from chronotome.session.tighten import LEAST_APART_SECONDS, targets_of
+from chronotome.session.targets import LEAST_APART_SECONDS
+from chronotome.session.tighten import targets_of
 from strategies import RATE, sessions, simple_session
 
 STEP = RATE // 8

@@ -11,9 +11,11 @@ from chronotome.session.edits.timing import set_tempo
 from chronotome.session.grid import Grid
 from chronotome.session.lines import Ruling, lines_over
 from chronotome.session.model import replace
+from chronotome.session.moves import ON_LINE_MS
 from chronotome.session.sift import USUAL_SPACING
 from chronotome.session.strokes import strokes_of
-from chronotome.session.tighten import LEAST_APART_SECONDS, ON_LINE_MS, Reason, Targets, targets_of
+from chronotome.session.targets import LEAST_APART_SECONDS, Reason, Targets
+from chronotome.session.tighten import targets_of
 from strategies import RATE, sessions, simple_session
 
 STEP = RATE // 8  # a sixteenth at 120 bpm is 125 ms

@@ -11,7 +11,8 @@ from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.fit import Measured
 from chronotome.session.grid import Grid
 from chronotome.session.onsets import onsets_from
-from chronotome.session.tighten import Reason, targets_of
+from chronotome.session.targets import Reason
+from chronotome.session.tighten import targets_of
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.panels.decision import decision_now
 from chronotome.ui.panels.status_line import bars_of_room

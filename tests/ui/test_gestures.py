@@ -7,7 +7,8 @@ from chronotome.render.mix import Side
 from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.model import replace
-from chronotome.session.tighten import Reason, targets_of
+from chronotome.session.targets import Reason
+from chronotome.session.tighten import targets_of
 from chronotome.ui.timeline.shown import shown_of
 from chronotome.ui.view_state import Stage
 

@@ -21,7 +21,8 @@ from chronotome.session.edits.fitting import (
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.grid import Grid
-from chronotome.session.tighten import LEAST_APART_SECONDS, targets_of
+from chronotome.session.targets import LEAST_APART_SECONDS
+from chronotome.session.tighten import targets_of
 from chronotome.ui.commands.recovery import offer_recovery
 from chronotome.ui.controls.typed import TypedFigure, number_in
 from chronotome.ui.panels.decision import decision_now

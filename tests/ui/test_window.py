@@ -8,7 +8,8 @@ from PySide6.QtWidgets import QAbstractButton, QWidget
 
 from chronotome.render.mix import Side
 from chronotome.session.grid import Grid
-from chronotome.session.tighten import Reason, targets_of
+from chronotome.session.targets import Reason
+from chronotome.session.tighten import targets_of
 from chronotome.ui.commands.session_files import DEMO_SESSION
 from chronotome.ui.dialogs.keys_and_marks import ShortcutsDialog
 from chronotome.ui.view_state import Stage

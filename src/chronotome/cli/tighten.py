@@ -23,7 +23,8 @@ from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
 from chronotome.session.groove import MOST_BARS
 from chronotome.session.model import Alone, Match, Session, Track, replace
 from chronotome.session.sift import USUAL_THRESHOLD
-from chronotome.session.tighten import REASON_WORDS, Reason, Targets, pairs_of, targets_of
+from chronotome.session.targets import REASON_WORDS, Reason, Targets
+from chronotome.session.tighten import pairs_of, targets_of
 
 MATERIALS = ["auto", *(str(each) for each in Material), "one-note", "chords", "tape"]
 KEEPS = {"drums": Keeps.DRUMS, "one-note": Keeps.ONE_NOTE, "chords": Keeps.CHORDS}

@@ -15,7 +15,8 @@ from chronotome.session.follow import beats_of, fitted_of
 from chronotome.session.limits import MOST_FRAMES
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, Recording, Session, Take, Track
-from chronotome.session.tighten import Targets, targets_of
+from chronotome.session.targets import Targets
+from chronotome.session.tighten import targets_of
 from chronotome.units import Frames, at_other_rate
 
 FAINT_ANCHOR = 20.0

@@ -11,7 +11,8 @@ from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.model import Session, Take, Track
 from chronotome.session.onsets import OnsetId
 from chronotome.session.other_checks import other_parts
-from chronotome.session.tighten import FAR_MS, Reason, Targets, targets_of
+from chronotome.session.targets import FAR_MS, Reason, Targets
+from chronotome.session.tighten import targets_of
 
 USUAL_MOVES, TWICE, LEAST_MOVE_MS, FEW_MOVES = 75, 2.0, 1.0, 8
 DOUBTFUL_SHARE = 0.36

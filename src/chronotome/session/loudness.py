@@ -9,7 +9,9 @@ from chronotome.session.groove import Groove
 from chronotome.session.match import Pairs
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import Alone, Recording, Session, Take, Track
-from chronotome.session.tighten import Recipes, Targets, pairs_of, recipes_of, targets_of
+from chronotome.session.recipes import Recipes, recipes_of
+from chronotome.session.targets import Targets
+from chronotome.session.tighten import pairs_of, targets_of
 
 MOST_LOUDER, MOST_SOFTER, SILENCE = 12.0, -24.0, -120.0
 Decibels = NDArray[np.float64]

@@ -12,7 +12,8 @@ from chronotome.session.counting import counted_of
 from chronotome.session.grid import Metre, hit_words
 from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.model import LockGroup, Recording, Session, Take, Track, TrackId
-from chronotome.session.tighten import Targets, targets_of
+from chronotome.session.targets import Targets
+from chronotome.session.tighten import targets_of
 from chronotome.units import Frames, at_other_rate
 
 LEAST_FLAM, MOST_FLAM = 12.0, 40.0

@@ -15,7 +15,8 @@ from chronotome.session.limits import ContentHash
 from chronotome.session.loudness import hit_gains_of
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import LockGroup, Recording, Session, Take, Track
-from chronotome.session.tighten import Targets, targets_of
+from chronotome.session.targets import Targets
+from chronotome.session.tighten import targets_of
 from chronotome.units import Frames, gain_of
 
 Together = tuple[tuple[ContentHash, int], ...]

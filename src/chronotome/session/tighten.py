@@ -1,9 +1,7 @@
 """Onsets + grid + settings -> targets: computed, never baked."""
 
-from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from enum import IntEnum
-from functools import cached_property, lru_cache
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -12,213 +10,23 @@ from chronotome.session.counting import counted_of
 from chronotome.session.fitted import Fitted
 from chronotome.session.follow import fitted_of
 from chronotome.session.grid import Metre, TempoMap
-from chronotome.session.groove import Groove
-from chronotome.session.lines import SAME_STEP, Reach, Ruling, lines_over, same, same_reach
+from chronotome.session.lines import SAME_STEP, Reach, lines_over
 from chronotome.session.match import Heard, Pairs, paired
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import (
     Alone,
-    RecipeSpan,
     Recording,
     Session,
     Take,
-    TightenSettings,
-    Touch,
     Track,
     TrackId,
 )
-from chronotome.session.onsets import OnsetId, Onsets
+from chronotome.session.moves import Asked, Hits, in_order, moves_of
+from chronotome.session.onsets import Onsets
+from chronotome.session.recipes import Recipes, matching, recipes_of, shortest_step
 from chronotome.session.strokes import SHARE_OF_STEP, Strokes, strokes_of
+from chronotome.session.targets import LEAST_APART_SECONDS, Targets
 from chronotome.units import BeatArray, Frames, at_other_rate, frames_at
-
-LEAST_APART_SECONDS = 0.002
-ON_LINE_MS = 10.0
-"""A hit this near to its line is on it, and stays so."""
-FAR_MS = 20.0
-AS_NEAR_MS = 2.0
-"""Strokes as near to a line as that are equally near: the stronger takes it."""
-
-
-class Reason(IntEnum):
-    """Why an onset lands where it lands."""
-
-    GRID = 0
-    LEFT_ALONE = 1
-    BY_HAND = 2
-    CARRIED = 3
-    """Another stroke is nearer to its line, or it is out of catch range: its neighbours carry it along."""
-    WITH_STROKE = 4
-    """It is part of a stroke that another onset leads: it keeps its distance from that."""
-
-
-REASON_WORDS = {
-    Reason.GRID: "grid",
-    Reason.LEFT_ALONE: "left alone",
-    Reason.BY_HAND: "by hand",
-    Reason.CARRIED: "between",
-    Reason.WITH_STROKE: "with its stroke",
-}
-
-
-@dataclass(frozen=True, eq=False)
-class Targets:
-    """Where each counted onset of a clip is and where it should sound.
-
-    Invariants: columns of equal length, in order of time; `played`, `fitted`, `line` and `target` are session
-    frames; `played`, `fitted` and `target` rise strictly. `fitted` is where a hit is once its recording
-    follows the song, and `played` where it does not.
-    """
-
-    onsets: Frames
-    strengths: NDArray[np.float64]
-    played: Frames
-    fitted: Frames
-    fitted_beats: BeatArray
-    line: Frames
-    line_beats: BeatArray
-    steps: BeatArray
-    """Where the lines would be on the straight grid: what a place is called."""
-    other: BeatArray
-    """The line that comes next on the side on which a hit is."""
-    other_steps: BeatArray
-    target: Frames
-    reasons: NDArray[np.int64]
-    strokes: NDArray[np.int64]
-    """The stroke that each belongs to, counted from 0."""
-    recipe: NDArray[np.int64]
-    """The number of the recipe (`recipes_of`) that holds for each."""
-    rate: int
-
-    @property
-    def spans(self) -> tuple[NDArray[np.int64], NDArray[np.int64]]:
-        """First and last hit of each stroke that is more than one."""
-        firsts = np.flatnonzero(np.diff(self.strokes, prepend=-1) > 0)
-        lasts = np.append(firsts[1:], len(self.strokes)) - 1
-        return firsts[lasts > firsts], lasts[lasts > firsts]
-
-    def room_of(self, at: int) -> tuple[float, float]:
-        """The session frames between which hit number `at` may be moved: its neighbours' strokes stay."""
-        before = np.flatnonzero(self.strokes < self.strokes[at])
-        after = np.flatnonzero(self.strokes > self.strokes[at])
-        apart = LEAST_APART_SECONDS * self.rate
-        low, high = -np.inf, np.inf
-        first, last = (np.flatnonzero(self.strokes == self.strokes[at])[place] for place in (0, -1))
-        if len(before):
-            low = self.target[before[-1]] + apart + self.target[at] - self.target[first]
-        if len(after):
-            high = self.target[after[0]] - apart - (self.target[last] - self.target[at])
-        return float(min(low, self.target[at])), float(max(high, self.target[at]))
-
-    def bearable(self, at: int, bears: float) -> tuple[float, float]:
-        """The session frames between which hit number `at` may be before sound is stretched beyond that."""
-        low, high, here = -np.inf, np.inf, float(self.target[at])
-        for beside, side in ((at - 1, 1), (at + 1, -1)):
-            if 0 <= beside < len(self):
-                apart = abs(int(self.played[at] - self.played[beside]))
-                ends = sorted(
-                    float(self.target[beside]) + side * apart * times for times in (bears, 1 / bears)
-                )
-                low, high = max(low, ends[0]), min(high, ends[1])
-        return min(low, here), max(high, here)
-
-    def beside(self, at: int) -> list[int]:
-        """The hits before and after that of hit number `at` that keep all others where they are, once held.
-
-        Up to the first on either side that has a line or a place of its own: those between are carried by
-        what is beside them.
-        """
-        leads = np.flatnonzero(self.reasons != Reason.WITH_STROKE)
-        found = []
-        for side in (
-            leads[self.strokes[leads] < self.strokes[at]][::-1],
-            leads[self.strokes[leads] > self.strokes[at]],
-        ):
-            fixed = np.flatnonzero(np.isin(self.reasons[side], (Reason.GRID, Reason.BY_HAND)))
-            found += side[: int(fixed[0]) + 1 if len(fixed) else len(side)].tolist()
-        return found
-
-    def __len__(self) -> int:
-        return len(self.onsets)
-
-    @cached_property
-    def leads(self) -> NDArray[np.int64]:
-        """The strongest hit of each stroke."""
-        order = np.lexsort((-self.strengths, self.strokes))
-        return np.asarray(order[np.diff(self.strokes[order], prepend=-1) > 0])
-
-    @cached_property
-    def drift(self) -> NDArray[np.float64]:
-        """Milliseconds from the line as played and fitted; negative early."""
-        return np.asarray((self.fitted - self.line) * (1000.0 / self.rate), np.float64)
-
-    @cached_property
-    def landing(self) -> NDArray[np.float64]:
-        """Milliseconds from the line where it lands."""
-        return np.asarray((self.target - self.line) * (1000.0 / self.rate), np.float64)
-
-    @property
-    def spread_before(self) -> float:
-        """Root mean square of the drift of every hit as played, in ms."""
-        return _spread(self.drift)
-
-    @property
-    def spread_now(self) -> float:
-        """The same of where they land."""
-        return _spread(self.landing)
-
-    @property
-    def far_before(self) -> int:
-        """Hits that were played more than 20 ms from their lines."""
-        return int(np.count_nonzero(np.abs(self.drift) > FAR_MS))
-
-    @property
-    def far_now(self) -> int:
-        """Hits that land more than 20 ms from their lines."""
-        return int(np.count_nonzero(np.abs(self.landing) > FAR_MS))
-
-
-def _spread(drift: NDArray[np.float64]) -> float:
-    return float(np.sqrt(np.mean(drift**2))) if len(drift) else 0.0
-
-
-@dataclass(frozen=True, eq=False)
-class Recipes:
-    """The recipes of a take, the usual one first, and which of them holds where."""
-
-    every: tuple[TightenSettings, ...]
-    reach: Reach
-
-
-def ruling_of(recipe: TightenSettings, grooves: Sequence[Groove]) -> Ruling:
-    """Where the lines of a recipe are."""
-    groove = next((each for each in grooves if each.id == recipe.groove), None) if recipe.groove else None
-    swing = (recipe.grid, recipe.swing, recipe.swing_of)
-    return same(Ruling(*swing, groove, recipe.timing, recipe.scales, recipe.shift))
-
-
-def recipes_of(session: Session, track: Track, take: Take) -> Recipes:
-    """What a take of this track is tightened by: its own recipe or its track's, spans', single hits'."""
-    return _recipes(track.recipe_of(take), track.spans, take.touches, session.grooves)
-
-
-@by_identity(MANY)
-def _recipes(
-    usual: TightenSettings,
-    spans: tuple[RecipeSpan, ...],
-    touches: tuple[Touch, ...],
-    grooves: tuple[Groove, ...],
-) -> Recipes:
-    every = [usual, *(span.recipe for span in spans)]
-    hits, known = list[tuple[OnsetId, int]](), dict[TightenSettings, int]()
-    for touch in touches:
-        if touch.recipe is not None:
-            if touch.recipe not in known:
-                known[touch.recipe] = len(every)
-                every.append(touch.recipe)
-            hits.append((touch.onset, known[touch.recipe]))
-    bounds = tuple((span.start, span.end) for span in spans)
-    rulings = tuple(ruling_of(each, grooves) for each in every)
-    return Recipes(tuple(every), same_reach(Reach(rulings, bounds, tuple(hits))))
 
 
 def targets_of(session: Session, track: Track, take: Take) -> Targets:
@@ -299,11 +107,11 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     places = _places(recording, counts, take.source_start, take.start, rate, fit)
     lined = _lined(places, recording.onsets, recipes.reach, tempo, metre, rate)
     if pairs is not None:
-        lined = _matched(lined, pairs, _matching(recipes), tempo, rate)
+        lined = _matched(lined, pairs, matching(recipes), tempo, rate)
     hits = _hits(take, recording, places, lined, tempo, rate)
     strokes = _strokes(places, recording, lined, _windows(recipes, tempo), rate)
-    moves = _moves(hits, strokes, _Asked.of(recipes, lined.recipe, tempo, rate), _Scale(rate))
-    landed = _in_order(
+    moves = moves_of(hits, strokes, Asked.of(recipes, lined.recipe, tempo, rate), rate)
+    landed = in_order(
         places.fitted,
         np.rint(moves.target).astype(np.int64),
         hits.by_hand,
@@ -418,16 +226,6 @@ def _lined(  # noqa: PLR0917 - found again by the identity of each
     )
 
 
-@lru_cache(maxsize=64)
-def _same_flags(flags: tuple[Alone | None, ...]) -> tuple[Alone | None, ...]:
-    return flags
-
-
-def _matching(recipes: Recipes) -> tuple[Alone | None, ...]:
-    """Which recipes follow another take, and what they do with hits alone."""
-    return _same_flags(tuple(each.match.alone if each.match is not None else None for each in recipes.every))
-
-
 @by_identity(MANY)
 def _matched(
     lined: _Lined, pairs: Pairs, matching: tuple[Alone | None, ...], tempo: TempoMap, rate: int
@@ -454,7 +252,7 @@ def _matched(
 def _windows(recipes: Recipes, tempo: TempoMap) -> tuple[float, ...]:
     """Seconds within which onsets are one stroke, by each recipe: less where its grid is fast."""
     return _same_windows(
-        tuple(min(each.stroke / 1000, SHARE_OF_STEP * _shortest_step(each, tempo)) for each in recipes.every)
+        tuple(min(each.stroke / 1000, SHARE_OF_STEP * shortest_step(each, tempo)) for each in recipes.every)
     )
 
 
@@ -482,66 +280,10 @@ def _strokes(
     return Strokes(np.concatenate(of), np.concatenate(leaders))
 
 
-def _shortest_step(settings: TightenSettings, tempo: TempoMap) -> float:
-    """Seconds between two lines where the song is fastest."""
-    return settings.grid.step * 60 / max(change.beats_per_minute for change in tempo.changes)
-
-
-@dataclass(frozen=True)
-class _Scale:
-    """Frames per second."""
-
-    rate: int
-
-    def frames(self, milliseconds: float) -> float:
-        return milliseconds * self.rate / 1000.0
-
-
-@dataclass(frozen=True, eq=False)
-class _Asked:
-    """What the recipe of each hit says, in frames."""
-
-    pull: NDArray[np.float64]
-    alone: NDArray[np.float64]
-    catch: NDArray[np.float64]
-    """Frames from its line beyond which a hit is not pulled."""
-
-    @staticmethod
-    def of(recipes: Recipes, recipe: NDArray[np.int64], tempo: TempoMap, rate: int) -> "_Asked":
-        every = recipes.every
-        pull = np.array([each.pull for each in every])
-        alone = np.array([each.leave_alone * rate / 1000.0 for each in every])
-        catch = np.array(
-            [
-                np.inf if each.catch >= 1 else 0.5 * each.catch * _shortest_step(each, tempo) * rate
-                for each in every
-            ]
-        )
-        return _Asked(pull[recipe], alone[recipe], catch[recipe])
-
-
-@dataclass(frozen=True, eq=False)
-class _Hits:
-    """Counted onsets in session frames, their lines in beats, where a person put them (or NaN)."""
-
-    ids: Frames
-    fitted: Frames
-    lines: BeatArray
-    away: NDArray[np.float64]
-    """Frames from the line, negative early."""
-    strengths: NDArray[np.float64]
-    asked: NDArray[np.float64]
-    by_hand: NDArray[np.bool_]
-    keeps_line: NDArray[np.bool_]
-    """Set by hand, and still nearest to the line that it would take: no other takes that."""
-    has_line: NDArray[np.bool_]
-    stays: NDArray[np.bool_]
-
-
 @by_identity(MANY)
 def _hits(  # noqa: PLR0917 - found again by the identity of each
     take: Take, recording: Recording, places: _Places, lined: _Lined, tempo: TempoMap, rate: int
-) -> _Hits:
+) -> Hits:
     ids = recording.onsets.id_array[places.chosen]
     hand = {touch.onset: touch.beat for touch in take.touches if touch.beat is not None}
     by_hand = np.isin(ids, list(hand)) if hand else np.zeros(len(ids), bool)
@@ -555,7 +297,7 @@ def _hits(  # noqa: PLR0917 - found again by the identity of each
         keeps_line = by_hand & (np.abs(asked - lined.line_frames) < 0.5 * step)
     away = (places.fitted - lined.line_frames).astype(np.float64)
     strengths = recording.onsets.strength_array[places.chosen]
-    return _Hits(
+    return Hits(
         ids,
         places.fitted,
         lined.lines,
@@ -567,118 +309,3 @@ def _hits(  # noqa: PLR0917 - found again by the identity of each
         lined.has_line,
         lined.stays,
     )
-
-
-@dataclass(frozen=True, eq=False)
-class _Moves:
-    target: NDArray[np.float64]
-    reasons: NDArray[np.int64]
-
-
-def _moves(hits: _Hits, strokes: Strokes, asked: _Asked, scale: _Scale) -> _Moves:
-    """Where each hit goes: strokes first, then lines, then what lies between.
-
-    The nearest stroke takes a line; the others move by what their neighbours move, never farther from their
-    lines than they were played. What was left alone or lies on its line stays there, whatever leads it.
-    """
-    away, by_hand = hits.away, hits.by_hand
-    leader = strokes.leaders[strokes.of]
-    alone = (((np.abs(away) <= asked.alone) & hits.has_line) | hits.stays) & ~by_hand
-    low, high = _allowed(away, alone, by_hand | ~hits.has_line, strokes, scale)
-    near = np.abs(away[strokes.leaders]) <= asked.catch[strokes.leaders]
-    near &= hits.has_line[strokes.leaders]
-    takes = _nearest(hits, strokes, scale.rate) & near & ~by_hand[strokes.leaders]
-    wanted = -asked.pull[strokes.leaders] * away[strokes.leaders]
-    held = by_hand[strokes.leaders]
-    wanted[held] = (hits.asked - hits.fitted)[strokes.leaders[held]]
-    moves = np.where(held, wanted, np.clip(wanted, low, high))
-    rest = ~(takes | held)
-    moves[rest] = _between(hits, strokes, moves, takes | held, (low, high))[rest]
-    target = hits.fitted.astype(np.float64) + moves[strokes.of]
-    target[by_hand] = hits.asked[by_hand]
-    reasons = np.where(takes, int(Reason.GRID), int(Reason.CARRIED))[strokes.of]
-    reasons[leader != np.arange(len(leader))] = Reason.WITH_STROKE
-    reasons[alone & (target == hits.fitted)] = Reason.LEFT_ALONE
-    reasons[by_hand] = Reason.BY_HAND
-    return _Moves(target, reasons)
-
-
-def _allowed(
-    away: NDArray[np.float64],
-    alone: NDArray[np.bool_],
-    by_hand: NDArray[np.bool_],
-    strokes: Strokes,
-    scale: _Scale,
-) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
-    """How far each stroke may move: none of its hits leaves its line, none that is left alone moves."""
-    on_line = scale.frames(ON_LINE_MS)
-    is_on = (np.abs(away) <= on_line) & ~by_hand
-    low = np.where(is_on, -on_line - away, -np.inf)
-    high = np.where(is_on, on_line - away, np.inf)
-    low[alone] = high[alone] = 0.0
-    return _least(strokes, low), -_least(strokes, -high)
-
-
-def _least(strokes: Strokes, values: NDArray[np.float64]) -> NDArray[np.float64]:
-    """The highest value of each stroke's hits."""
-    return np.asarray(np.maximum.reduceat(values, strokes.firsts)) if len(values) else values
-
-
-@by_identity(MANY)
-def _nearest(hits: _Hits, strokes: Strokes, rate: int) -> NDArray[np.bool_]:
-    """Which strokes are the nearest of their line, of equally near ones the strongest."""
-    nearness = np.floor(np.abs(hits.away[strokes.leaders]) * (1000.0 / rate / AS_NEAR_MS))
-    lines = np.round(hits.lines[strokes.leaders], 9)
-    taken = (hits.by_hand & ~hits.keeps_line)[strokes.leaders]
-    order = np.lexsort((-hits.strengths[strokes.leaders], nearness, taken, lines))
-    first = np.ones(len(order), bool)
-    first[1:] = np.diff(lines[order]) > 0
-    takes = np.zeros(len(order), bool)
-    takes[order[first]] = True
-    return takes
-
-
-def _between(
-    hits: _Hits,
-    strokes: Strokes,
-    moves: NDArray[np.float64],
-    fixed: NDArray[np.bool_],
-    allowed: tuple[NDArray[np.float64], NDArray[np.float64]],
-) -> NDArray[np.float64]:
-    """Moves of the strokes between those that are fixed: by what these move, never farther from a line."""
-    if fixed.all() or not fixed.any():
-        return np.zeros(len(moves))
-    places = hits.fitted[strokes.leaders]
-    whole = np.rint(places + moves) - places  # a hit that is held where it lands carries others as before
-    carried = np.interp(places, places[fixed], whole[fixed])
-    low, high = _over_the_line(hits, strokes)
-    low, high = np.maximum(low, allowed[0]), np.minimum(high, allowed[1])
-    return np.where(low <= high, np.clip(carried, low, np.maximum(low, high)), 0.0)
-
-
-@by_identity(MANY)
-def _over_the_line(hits: _Hits, strokes: Strokes) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
-    """How far each stroke may move until one of its hits is as far from its line on the other side."""
-    free = np.where(hits.has_line, 0.0, np.inf)
-    low = _least(strokes, np.where(hits.away > 0, -2 * hits.away, -free))
-    return low, -_least(strokes, np.where(hits.away < 0, 2 * hits.away, -free))
-
-
-def _in_order(played: Frames, target: Frames, by_hand: NDArray[np.bool_], apart: int) -> Frames:
-    """Targets that rise: what was set by hand stays, the rest gives way.
-
-    Two onsets end at least `apart` frames from each other, or as near as they were played. Where hand-set
-    ones leave no room between them, the last resort is one frame each, past them.
-    """
-    if not len(target):
-        return target
-    gaps = np.minimum(np.diff(played), apart)
-    offsets = np.concatenate([[0], np.cumsum(gaps)])
-    level = target - offsets  # rising with room is level with never falling
-    if (np.diff(level) >= 0).all() and target[0] >= 0:
-        return target
-    floor = np.maximum.accumulate(np.where(by_hand, level, np.iinfo(np.int64).min))
-    ceiling = np.minimum.accumulate(np.where(by_hand, level, np.iinfo(np.int64).max)[::-1])[::-1]
-    level = np.maximum.accumulate(np.clip(level, floor, np.maximum(ceiling, floor)))
-    result = np.maximum(level + offsets, np.arange(len(level)))
-    return np.maximum.accumulate(result - np.arange(len(level))) + np.arange(len(level))

@@ -14,7 +14,7 @@ from chronotome.session.groove import GrooveId
 from chronotome.session.lines import Reach, Ruling
 from chronotome.session.model import Clip, Session, Take, TightenSettings, Track, TrackId
 from chronotome.session.onsets import OnsetId
-from chronotome.session.tighten import recipes_of, ruling_of
+from chronotome.session.recipes import recipes_of, ruling_of
 from chronotome.ui.theme import DAY, Theme
 from chronotome.ui.timeline.viewport import Viewport
 

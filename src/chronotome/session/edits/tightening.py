@@ -22,7 +22,8 @@ from chronotome.session.model import (
     replace,
 )
 from chronotome.session.onsets import OnsetId
-from chronotome.session.tighten import Targets, targets_of
+from chronotome.session.targets import Targets
+from chronotome.session.tighten import targets_of
 
 LEAST_SPAN = 0.25
 """Beats."""

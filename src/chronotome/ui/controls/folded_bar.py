@@ -10,7 +10,8 @@ from PySide6.QtWidgets import QToolTip, QWidget
 
 from chronotome.session.grid import position_words
 from chronotome.session.lines import Lines, lines_over
-from chronotome.session.tighten import Targets, ruling_of
+from chronotome.session.recipes import ruling_of
+from chronotome.session.targets import Targets
 from chronotome.ui.controls.figures import counted, signed
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded

@@ -14,7 +14,8 @@ from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
 from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.model import Session, Take, Track
-from chronotome.session.tighten import FAR_MS, targets_of
+from chronotome.session.targets import FAR_MS
+from chronotome.session.tighten import targets_of
 from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk

@@ -9,7 +9,7 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.middle import rank_of
 from chronotome.session.check import Check
-from chronotome.session.tighten import FAR_MS, Reason
+from chronotome.session.targets import FAR_MS, Reason
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.controls.figures import plain, signed
 from chronotome.ui.desk import Desk

@@ -15,7 +15,7 @@ from chronotome.session.grid import nearest_lines
 from chronotome.session.lines import lines_within
 from chronotome.session.model import ClipId, Session, TrackId
 from chronotome.session.onsets import OnsetId
-from chronotome.session.tighten import LEAST_APART_SECONDS, Targets
+from chronotome.session.targets import LEAST_APART_SECONDS, Targets
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown
 

@@ -7,7 +7,7 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen, QPolygonF
 from chronotome.session.edits.timing import set_loop
 from chronotome.session.grid import nearest_lines
 from chronotome.session.model import Session
-from chronotome.session.tighten import Reason
+from chronotome.session.targets import Reason
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, is_free, take_hit

@@ -13,7 +13,8 @@ from chronotome.session.counting import counted_of
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, Recording, Session, Take, TightenSettings, Track
 from chronotome.session.onsets import Onsets
-from chronotome.session.tighten import Targets, targets_of
+from chronotome.session.targets import Targets
+from chronotome.session.tighten import targets_of
 
 NOWHERE = -1e12
 """The place of what is not within the clip."""
