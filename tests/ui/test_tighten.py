@@ -37,7 +37,7 @@ def two(person, tmp_path):
     person.desk.view.show_stage(Stage.TIGHTEN)
     person.desk.view.fit()
     person.settle()
-    person.commands = person.window._commands.tighten
+    person.commands = person.window._commands
     person.tray = person.window.trays[Stage.TIGHTEN]
     return person
 
@@ -118,7 +118,7 @@ def test_a_groove_is_smoothed_blended_kept_written_and_read(two, tmp_path, monke
     two.tray.blend.slid.emit(100.0)
     two.tray.blend.settled.emit(100.0)
     assert two.desk.groove.offsets_at(other.beats).tolist() == pytest.approx(other.offsets.tolist(), abs=0.06)
-    two.commands.keep()
+    two.commands.grooves.keep()
     assert [groove.name for _, groove in kept_grooves()] == [two.desk.groove.name]
     out = tmp_path / "feel.groove.json"
     monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *_: (str(out), ""))
@@ -258,7 +258,7 @@ def test_variants_are_gone_round_by_key(two, monkeypatch):
 
     two.press(Qt.Key.Key_V, SHIFT)
     assert two.session.tracks[0].tighten.strength == 1.0
-    assert two.commands.variant == "tight"
+    assert two.commands.tighten.variant == "tight"
     chosen(two.tray.variant, "loose")
     assert two.session.tracks[0].tighten.strength == 0.2
 

@@ -25,8 +25,11 @@ from chronotome.session.model import Session, Take, Track, TrackSize, replace
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.commands.clips import ClipCommands
 from chronotome.ui.commands.fit import FitCommands
+from chronotome.ui.commands.grooves import GrooveCommands
+from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.loops import LoopCommands
 from chronotome.ui.commands.marks import MarkCommands
+from chronotome.ui.commands.noises import NoiseCommands
 from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.desk import Desk
@@ -47,6 +50,9 @@ class Commands:
         self.loops = LoopCommands(desk)
         self.clips = ClipCommands(desk)
         self.tighten = TightenCommands(desk)
+        self.grooves = GrooveCommands(desk, self.tighten)
+        self.hits = HitCommands(desk, self.tighten, self.grooves)
+        self.noises = NoiseCommands(desk, self.tighten)
 
     # What is meant
 
@@ -147,11 +153,11 @@ class Commands:
     def _decide_otherwise(self, choice: Choice, check: Check | None) -> None:
         """Not between two lines: its mends, or accepted; of no such place, the hit to another line."""
         if check is not None and choice is Choice.LEAVE:
-            self.tighten.accept()
+            self.hits.accept()
         elif check is not None and check.mends:
-            self.tighten.mend(0 if choice is Choice.EARLIER else len(check.mends) - 1)
+            self.hits.mend(0 if choice is Choice.EARLIER else len(check.mends) - 1)
         elif choice is not Choice.LEAVE:
-            self.tighten.to_line(-1 if choice is Choice.EARLIER else 1)
+            self.hits.to_line(-1 if choice is Choice.EARLIER else 1)
             return
         if check is not None:
             self._next_after(check.played - 1)

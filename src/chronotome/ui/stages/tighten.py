@@ -86,7 +86,7 @@ class TightenTray(Tray):
         self.row("To").addWidget(self.to, 1)
         self._build_grid()
         self.folded_bar = FoldedBar(desk)
-        self.folded_bar.chosen.connect(self._tighten.choose_step)
+        self.folded_bar.chosen.connect(commands.hits.choose_step)
         self.add(self.folded_bar)
         self.strength = self._slider("strength", "Strength", 0, 100, _percent, "Set strength", unit=100)
         alone_words = "Set leave-alone window"
@@ -308,7 +308,7 @@ class TightenTray(Tray):
             groove = self.desk.groove or next(iter(self.desk.session.grooves), None)
             groove = groove or next(iter(self._offered()), None)
         self.desk.store.apply(lambda session: self._set(session, match=None), "Tighten to the grid")
-        self._tighten.play(groove)
+        self._commands.grooves.play(groove)
         view.show_evidence(Evidence.GROOVE if index == GROOVE else Evidence.DRIFT)
         if groove is not None:
             view.show_groove(None)
@@ -336,7 +336,7 @@ class TightenTray(Tray):
     def _choose_groove(self, index: int) -> None:
         groove = self.groove.itemData(index)
         if isinstance(groove, Groove):
-            self._tighten.play(groove)
+            self._commands.grooves.play(groove)
             self.desk.view.show_groove(None)
             self.desk.view.show_evidence(Evidence.GROOVE)
 

@@ -10,7 +10,7 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 from chronotome.middle import rank_of
 from chronotome.session.check import Check
 from chronotome.session.targets import FAR_MS, Reason
-from chronotome.ui.commands.tightening import TightenCommands
+from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.controls.figures import plain, signed
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
@@ -38,7 +38,7 @@ class DriftLane(EvidenceLane):
 
     hint = "Drag a drift mark up or down to move that hit; Alt: no snap. Shift+click or sweep: choose more."
 
-    def __init__(self, desk: Desk, commands: TightenCommands) -> None:
+    def __init__(self, desk: Desk, commands: HitCommands) -> None:
         super().__init__(desk, "Drift of each hit in milliseconds")
         self._commands = commands
         self.setMinimumHeight(140)

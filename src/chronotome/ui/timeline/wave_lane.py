@@ -15,8 +15,8 @@ from chronotome.session.anchors import engine_for
 from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.onsets import OnsetId
+from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.marks import MarkCommands
-from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.controls.figures import decibels, signed
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
@@ -73,9 +73,9 @@ class WaveLane(ClipLane):
         "Double-click adds or drops. Drag over the wave selects."
     )
 
-    def __init__(self, desk: Desk, marks: MarkCommands, tighten: TightenCommands) -> None:
+    def __init__(self, desk: Desk, marks: MarkCommands, hits: HitCommands) -> None:
         super().__init__(desk, "Wave of the focused track", lambda: desk.view.focused)
-        self._marks, self._tighten = marks, tighten
+        self._marks, self._hits = marks, hits
         self.setMinimumHeight(150)
         self._image: QImage | None = None
         self._image_key: tuple[object, ...] = ()
@@ -365,7 +365,7 @@ class WaveLane(ClipLane):
         if stage is Stage.MARK:
             self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
         elif stage is Stage.TIGHTEN and is_clip:
-            self.begin_sweep(x, lambda: self._put_playhead(x), self._tighten.sweep)
+            self.begin_sweep(x, lambda: self._put_playhead(x), self._hits.sweep)
         else:
             self._put_playhead(x)
 
@@ -405,7 +405,7 @@ class WaveLane(ClipLane):
             return
         at = np.flatnonzero(shown.targets.onsets == onset)
         if self.desk.view.stage is Stage.TIGHTEN and keys & Qt.KeyboardModifier.ShiftModifier:
-            self._tighten.add_or_drop(onset)
+            self._hits.add_or_drop(onset)
         elif not len(at):
             self.desk.view.select(onset)
         else:
@@ -473,7 +473,7 @@ class WaveLane(ClipLane):
         if x < HEADER and event.position().y() < NAME_ROW:
             self.type_name()
         if shown is not None and x >= HEADER and self.desk.view.stage is Stage.TIGHTEN:
-            self._tighten.tie_at(self.frame_of(x))
+            self._hits.tie_at(self.frame_of(x))
         if shown is None or x < HEADER or self.desk.view.stage is not Stage.MARK:
             return
         content = shown.recording.content

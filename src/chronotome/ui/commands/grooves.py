@@ -1,0 +1,185 @@
+"""What the actions do to grooves: taken, drawn, blended, kept, read and written."""
+
+from collections.abc import Callable
+from pathlib import Path
+
+from PySide6.QtWidgets import QApplication, QFileDialog
+
+from chronotome.errors import ChronotomeError
+from chronotome.files.audio_file import SUFFIXES
+from chronotome.files.grooves import SUFFIX, keep_groove, read_groove, write_groove
+from chronotome.files.headless import groove_from
+from chronotome.session.edits.grooves import change_groove, groove_of, play_groove, remove_groove
+from chronotome.session.groove import (
+    Groove,
+    blended,
+    mirrored,
+    repeated,
+    rotated,
+    smoothed,
+    with_step,
+)
+from chronotome.session.model import Session, replace
+from chronotome.ui.commands.tightening import TightenCommands
+from chronotome.ui.desk import Desk
+from chronotome.ui.view_state import Evidence
+
+
+class GrooveCommands:
+    """The groove in the lane, and where it comes from and goes to."""
+
+    def __init__(self, desk: Desk, tighten: TightenCommands) -> None:
+        self._desk = desk
+        self._tighten = tighten
+
+    @property
+    def groove(self) -> Groove | None:
+        """The groove that the tray's recipe plays."""
+        return self._desk.session.groove(self._desk.view.recipe.groove)
+
+    def play(self, groove: Groove | None) -> None:
+        """Tighten to a groove, or to the straight grid."""
+        scope = self._desk.view.scope
+        words = "Straight grid" if groove is None else f"Groove {groove.name}"
+        self._tighten.edit(
+            lambda session, track, take: play_groove(session, track, take, groove, scope), words
+        )
+
+    def next_groove(self) -> None:
+        """Go round the session's grooves and the straight grid, while it plays too."""
+        every = [None, *self._desk.session.grooves]
+        at = next((number for number, each in enumerate(every) if each is self.groove), 0)
+        chosen = every[(at + 1) % len(every)]
+        self.play(chosen)
+        self._desk.say("The straight grid" if chosen is None else f"Groove “{chosen.name}”")
+
+    def take(self, bars: int = 1) -> None:
+        """Take a groove from the focused track: from its chosen hits or its span where there are such."""
+        track, clip, view = self._desk.view.focused, self._desk.view.clip, self._desk.view
+        if track is None or clip is None:
+            self._desk.say("There is no recording here to take a groove from")
+            return
+        scope, session = view.scope, self._desk.session
+        found = groove_of(session, track, clip.take, view.recipe.grid, bars, scope.hits, scope.span)
+        if not found.steps:
+            self._desk.say("There are no hits to take a groove from")
+            return
+        self._bring(found, f"Take groove from {track.name}")
+        sure = f", sure to ±{found.sure_to:.1f} ms" if found.sure_to else ""
+        self._desk.say(f"“{found.name}”: {len(found.steps)} steps{sure}. Choose a track to play it")
+
+    def _bring(self, groove: Groove, label: str) -> None:
+        """A groove for the session, without a recipe that plays it yet."""
+
+        def edit(session: Session) -> Session:
+            new = replace(groove, id=session.next_id, name=_free_name(session, groove.name))
+            return replace(session, grooves=(*session.grooves, new), next_id=session.next_id + 1)
+
+        self._desk.store.apply(edit, label)
+        self._desk.view.show_groove(self._desk.session.grooves[-1].id)
+        self._desk.view.show_evidence(Evidence.GROOVE)
+
+    def change(self, change: Callable[[Groove], Groove], label: str) -> None:
+        """Change the groove in the lane."""
+        groove = self._desk.groove
+        if groove is None:
+            self._desk.say("There is no groove yet: take one from a track, or choose one in the tray")
+            return
+        number = groove.id
+        self._desk.store.apply(lambda session: change_groove(session, number, change), label)
+
+    def smooth(self) -> None:
+        self.change(smoothed, "Smooth groove")
+
+    def mirror(self) -> None:
+        self.change(mirrored, "Mirror groove")
+
+    def rotate(self, by: int) -> None:
+        self.change(lambda groove: rotated(groove, by), "Rotate groove")
+
+    def repeat(self, bars: int) -> None:
+        self.change(lambda groove: repeated(groove, bars), "Groove over more bars")
+
+    def nudge_step(self, step: int, milliseconds: float) -> None:
+        def later(groove: Groove) -> Groove:
+            if step >= len(groove.steps):
+                return groove
+            return with_step(groove, step, offset_ms=groove.steps[step].offset_ms + milliseconds)
+
+        self.change(later, "Move step of groove")
+
+    def blend(self, other: Groove, share: float) -> None:
+        """From the groove in the lane to another, as a new one."""
+        groove = self._desk.groove
+        if groove is not None:
+            made = replace(blended(groove, other, share), name=f"{groove.name} · {other.name}")
+            self._bring(made, "Blend grooves")
+
+    def remove(self) -> None:
+        groove = self._desk.groove
+        if groove is not None:
+            number = groove.id
+            self._desk.store.apply(lambda session: remove_groove(session, number), "Remove groove")
+
+    def keep(self) -> None:
+        """In the person's library, for every session."""
+        groove = self._desk.groove
+        if groove is None:
+            self._desk.say("There is no groove to keep yet")
+            return
+        path = keep_groove(groove)
+        self._desk.view.library_changed.emit()
+        self._desk.say(f"“{groove.name}” is kept in the library, as {path.name}")
+
+    def ask_and_read(self) -> None:
+        sounds = " ".join(f"*{each}" for each in SUFFIXES)
+        said, _ = QFileDialog.getOpenFileName(
+            QApplication.activeWindow(),
+            "Groove",
+            "",
+            f"Grooves and recordings (*{SUFFIX} *.json *.mid *.midi {sounds})",
+        )
+        if said:
+            self.read(Path(said))
+
+    def read(self, path: Path) -> None:
+        """A groove from a file, or that of a recording; what is wrong with it is said."""
+        if path.suffix.lower() in SUFFIXES:
+            grid = self._desk.view.recipe.grid
+            self._desk.tasks.run(
+                f"Taking the groove of {path.name}",
+                lambda progress: groove_from(path, grid, 1, progress),
+                lambda groove: self._bring(groove, f"Take groove of {path.name}"),
+            )
+            return
+        try:
+            groove = read_groove(path)
+        except ChronotomeError as error:
+            self._desk.tasks.error.emit(str(error))
+            return
+        self._bring(groove, f"Bring groove {groove.name}")
+
+    def ask_and_write(self) -> None:
+        groove = self._desk.groove
+        if groove is None:
+            self._desk.say("There is no groove to write yet")
+            return
+        said, _ = QFileDialog.getSaveFileName(
+            QApplication.activeWindow(),
+            "Write the groove",
+            f"{groove.name}{SUFFIX}",
+            f"Groove (*{SUFFIX});;MIDI (*.mid)",
+        )
+        if said:
+            write_groove(Path(said), groove)
+            self._desk.say(f"“{groove.name}” is written to {Path(said).name}")
+
+
+def _free_name(session: Session, name: str) -> str:
+    taken = {each.name for each in session.grooves}
+    number = 2
+    free = name
+    while free in taken:
+        free = f"{name} {number}"
+        number += 1
+    return free

@@ -1,0 +1,224 @@
+"""What the actions do to chosen hits, and to places to check."""
+
+from collections.abc import Callable
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.session.check import Check
+from chronotome.session.checks import checks_of
+from chronotome.session.edits.mending import accept, mended
+from chronotome.session.edits.tightening import (
+    hold_neighbours,
+    move_hits,
+    reset_some,
+    tie_here,
+)
+from chronotome.session.lines import lines_within
+from chronotome.ui.commands.grooves import GrooveCommands
+from chronotome.ui.commands.tightening import TightenCommands
+from chronotome.ui.desk import Desk
+from chronotome.ui.timeline.gestures import shared_room
+from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.view_state import Evidence
+
+LATE_MILLISECONDS = 20.0
+
+
+class HitCommands:
+    """Hits chosen, moved by hand, held, put right."""
+
+    def __init__(self, desk: Desk, tighten: TightenCommands, grooves: GrooveCommands) -> None:
+        self._desk = desk
+        self._tighten = tighten
+        self._grooves = grooves
+
+    @property
+    def _guiding(self) -> Shown | None:
+        return self._desk.guiding
+
+    def choose_hits(self, which: Callable[[Shown], NDArray[np.bool_]], words: str) -> None:
+        shown = self._guiding
+        if shown is None:
+            return
+        found = tuple(shown.targets.onsets[which(shown)].tolist())
+        self._desk.view.pick(found, found[0] if found else None)
+        self._desk.say(f"{len(found)} hits chosen: {words}")
+
+    def choose_all(self) -> None:
+        self.choose_hits(lambda shown: np.ones(len(shown.targets), bool), "all of them")
+
+    def choose_late(self, sign: int) -> None:
+        words = f"{'later' if sign > 0 else 'earlier'} than {LATE_MILLISECONDS:.0f} ms"
+        self.choose_hits(lambda shown: sign * shown.targets.drift > LATE_MILLISECONDS, words)
+
+    def choose_band(self) -> None:
+        """All hits of the selected one's band."""
+        shown, selected = self._guiding, self._desk.view.selected
+        place = None if shown is None or selected is None else shown.recording.onsets.place_of(selected)
+        if shown is None or place is None:
+            self._desk.say("Choose a hit first: those of its band are chosen with it")
+            return
+        onsets = shown.recording.onsets
+        band = onsets.bands[place]
+        same = onsets.id_array[onsets.band_array == band]
+        self.choose_hits(lambda each: np.isin(each.targets.onsets, same), ("low", "mid", "high")[band])
+
+    def choose_step(self, step: float) -> None:
+        """All hits at a place of the bar."""
+        bar = self._desk.session.metre.bar
+
+        def at_step(shown: Shown) -> NDArray[np.bool_]:
+            away = np.mod(shown.targets.steps - step + bar / 2, bar) - bar / 2
+            return np.asarray(np.abs(away) < 1e-6)
+
+        self.choose_hits(at_step, "at this place of every bar")
+
+    def add_or_drop(self, onset: int) -> None:
+        """Shift+click: chosen with the others, or no longer."""
+        view = self._desk.view
+        kept = tuple(each for each in view.picked if each != onset)
+        view.pick(kept if len(kept) < len(view.picked) else (*kept, onset), onset)
+
+    def sweep(self, start: float, end: float) -> None:
+        """Choose the hits that are heard between two session frames."""
+        low, high = sorted((start, end))
+        self.choose_hits(lambda shown: (shown.hits >= low) & (shown.hits < high), "swept over")
+
+    def _chosen(self, shown: Shown) -> NDArray[np.int64]:
+        """Places of the chosen hits among the targets."""
+        return np.flatnonzero(np.isin(shown.targets.onsets, self._desk.view.picked))
+
+    def nudge(self, milliseconds: float) -> None:
+        """Move the chosen hits by hand; in the groove lane, the chosen step."""
+        if self._desk.view.evidence is Evidence.GROOVE and self._desk.view.step is not None:
+            self._grooves.nudge_step(self._desk.view.step, milliseconds)
+            return
+        shown = self._guiding
+        if shown is not None:
+            turned = 1 if shown.map.axis is None else -1
+            frames = turned * milliseconds / 1000 * shown.rate
+            self._move_by(shown, self._chosen(shown), frames, "Nudge hit")
+
+    def _move_by(self, shown: Shown, at: NDArray[np.int64], frames: float, label: str) -> None:
+        """All by the same, no farther than those beside them let them."""
+        if not len(at):
+            return
+        low, high = shared_room(shown.targets, at)
+        by = min(max(frames, low), high)
+        session = self._desk.session
+        beats = session.tempo.beats_at((shown.targets.target[at] + by) / shown.rate)
+        moved = dict(zip(shown.targets.onsets[at].tolist(), beats.tolist(), strict=True))
+        track, clip = shown.track.id, shown.clip.id
+        self._desk.store.apply(lambda each: move_hits(each, track, clip, moved), label)
+
+    def to_line(self, step: int) -> None:
+        """The chosen hits to the line before or after the one they are at."""
+        shown = self._guiding
+        at = np.zeros(0, int) if shown is None else self._chosen(shown)
+        if shown is None or not len(at):
+            self._desk.say("Choose a hit: Q takes it to the earlier line, E to the later")
+            return
+        session, places = self._desk.session, shown.targets.target[at] / shown.rate
+        beats = session.tempo.beats_at(places)
+        bar = session.metre.bar
+        reach = self._desk.view.rulings
+        first, last = float(beats.min()) - bar, float(beats.max()) + bar
+        lines = lines_within(first, last, reach, session.metre, session.tempo).beats
+        side = np.searchsorted(lines, beats + step * 1e-4, "right" if step > 0 else "left")
+        wanted = lines[np.clip(side if step > 0 else side - 1, 0, len(lines) - 1)]
+        moved = dict(zip(shown.targets.onsets[at].tolist(), wanted.tolist(), strict=True))
+        track, clip = shown.track.id, shown.clip.id
+        words = "later" if step > 0 else "earlier"
+        self._desk.store.apply(lambda each: move_hits(each, track, clip, moved), f"Hit to the {words} line")
+
+    def toggle_holding(self) -> None:
+        """Whether a hit that is moved leaves those beside it where they are."""
+        view = self._desk.view
+        view.holds_neighbours = not view.holds_neighbours
+        words = "stay where they are" if view.holds_neighbours else "are worked out anew"
+        self._desk.say(f"The hits beside one that is moved {words}")
+
+    def hold(self) -> None:
+        """Hold the hits beside the selected one."""
+        shown, selected = self._guiding, self._desk.view.selected
+        if shown is not None and selected is not None:
+            track, clip = shown.track.id, shown.clip.id
+            self._desk.store.apply(
+                lambda session: hold_neighbours(session, track, clip, selected), "Hold neighbours"
+            )
+
+    def free(self) -> None:
+        """Let the hits beside the selected one go again."""
+        shown, selected = self._guiding, self._desk.view.selected
+        at = np.zeros(0, int) if shown is None else np.flatnonzero(shown.targets.onsets == selected)
+        if shown is not None and len(at):
+            track, clip = shown.track.id, shown.clip.id
+            beside = shown.targets.onsets[shown.targets.beside(int(at[0]))].tolist()
+            self._desk.store.apply(
+                lambda session: reset_some(session, track, clip, beside), "Free neighbours"
+            )
+
+    def tie_here(self) -> None:
+        self.tie_at(self._desk.transport.position)
+
+    def tie_at(self, frame: float) -> None:
+        """A warp marker at a session frame, where nothing has to begin."""
+        shown = self._guiding
+        if shown is None:
+            return
+        place, track, clip = shown.recording_frame(frame), shown.track.id, shown.clip.id
+        self._desk.store.apply(lambda session: tie_here(session, track, clip, place)[0], "Set warp marker")
+        onsets = self._desk.session.recording_of(self._desk.session.track(track).clip(clip)).onsets
+        if place in onsets.frames:
+            self._desk.view.select(onsets.ids[onsets.frames.index(place)])
+
+    def reset(self) -> None:
+        """Take back what was set by hand for the chosen hits."""
+        shown, picked = self._guiding, self._desk.view.picked
+        if shown is not None and picked:
+            track, clip = shown.track.id, shown.clip.id
+            self._desk.store.apply(lambda session: reset_some(session, track, clip, picked), "Reset hit")
+
+    @property
+    def check(self) -> Check | None:
+        """What is doubtful about the selected hit, or the first of what is."""
+        shown = self._guiding
+        if shown is None:
+            return None
+        return checks_of(self._desk.session, shown.track, shown.take).of(self._desk.view.selected)
+
+    def mend(self, number: int = 0) -> None:
+        """Put the selected place right in one of the ways that are offered."""
+        shown, check = self._guiding, self.check
+        if shown is None or check is None or number >= len(check.mends):
+            self._desk.say("Nothing to mend here: N goes to the next place to check")
+            return
+        track, clip, words = shown.track.id, shown.clip.id, check.mends[number].words
+        self._desk.store.apply(
+            lambda session: mended(session, track, clip, check, number), f"Mend: {words.lower()}"
+        )
+
+    def accept(self) -> None:
+        """The selected place is as it should be."""
+        shown, check = self._guiding, self.check
+        if shown is None or check is None:
+            self._desk.say("Nothing to accept here: N goes to the next place to check")
+            return
+        self._tighten.edit(
+            lambda session, track, take: session if take is None else accept(session, track, take, check),
+            "Accept as it is",
+        )
+
+    def hear_place(self) -> None:
+        """Two beats around the selected hit."""
+        shown, selected = self._guiding, self._desk.view.selected
+        at = np.zeros(0, int) if shown is None else np.flatnonzero(shown.targets.onsets == selected)
+        if shown is None or not len(at):
+            self._desk.say("Choose a hit first: two beats around it are played")
+            return
+        session, transport = self._desk.session, self._desk.transport
+        beat = session.beat_of(float(shown.landings[at[0]]))
+        transport.play_between(
+            max(0.0, session.frame_of(beat - session.metre.beat)), session.frame_of(beat + session.metre.beat)
+        )
