@@ -19,7 +19,8 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.grid import Grid
-from chronotome.session.model import Match, Recording, Session
+from chronotome.session.model import Recording, Session
+from chronotome.session.settings import Match
 from chronotome.session.tighten import pairs_of
 from make_demo import BEAT, LEAD, RATE, TEMPO, Take, beat_at, burst, modal
 

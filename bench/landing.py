@@ -20,7 +20,7 @@ from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
-from chronotome.session.edits.tracks import set_move_by
+from chronotome.session.edits.tracks import set_moving
 from chronotome.session.model import Recording, Session
 from chronotome.session.onsets import onsets_from
 from chronotome.session.tighten import targets_of
@@ -42,7 +42,7 @@ def main() -> None:
     track = session.tracks[0].id
     session = set_tighten(session, track, strength=1.0)
     for way in MoveBy:
-        session = set_move_by(session, track, way)
+        session = set_moving(session, track, by=way)
         plan = plan_for(session)
         mix = OfflineMix(render_mix(Renderer(arena), plan, {source.content: source}), arena)
         heard = mix.read(0, mix.frames)

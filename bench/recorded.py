@@ -21,7 +21,7 @@ from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.clips import crop
 from chronotome.session.edits.fitting import set_steady, straighten
 from chronotome.session.edits.tightening import move_hit, set_tighten
-from chronotome.session.edits.tracks import lock, set_level, set_move_by, set_solo, unlock
+from chronotome.session.edits.tracks import lock, set_level, set_moving, set_solo, unlock
 from chronotome.session.history import History
 from chronotome.session.model import Session
 from chronotome.ui.commands.session_files import DEMO_SESSION
@@ -37,7 +37,7 @@ def sessions(demo: Session) -> Iterator[tuple[str, Session]]:
     for way in MoveBy:
         tight = loose
         for track in tracks:
-            tight = set_move_by(set_tighten(tight, track, strength=0.8, leave_alone=4.0), track, way)
+            tight = set_moving(set_tighten(tight, track, strength=0.8, leave_alone=4.0), track, by=way)
         yield f"tight-{way}", tight
         yield f"locked-{way}", lock(tight, tracks[0], tracks[1:])
     for number, track in enumerate(tracks):

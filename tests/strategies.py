@@ -10,7 +10,7 @@ from chronotome.files.audio_file import content_hash
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit, reset_hits, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
-from chronotome.session.edits.tracks import set_level, set_move_by, set_muted
+from chronotome.session.edits.tracks import set_level, set_moving, set_muted
 from chronotome.session.grid import DIVISIONS, Feel, Grid, Metre, TempoChange, TempoMap
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import Onsets, onsets_from
@@ -48,7 +48,7 @@ def sessions(draw: st.DrawFn) -> Session:
     session = set_analysis(session, recording.content, onsets, None)
     session = set_beat_one(set_tempo(session, draw(st.floats(60, 200))), draw(st.floats(0, 1)))
     track = session.tracks[0].id
-    session = set_move_by(session, track, draw(st.sampled_from(MoveBy)))
+    session = set_moving(session, track, by=draw(st.sampled_from(MoveBy)))
     return set_tighten(
         session,
         track,

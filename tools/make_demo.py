@@ -24,7 +24,7 @@ from chronotome.session.edits.clips import delete, repeat, split
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
-from chronotome.session.edits.tracks import lock, set_level, set_move_by, set_muted
+from chronotome.session.edits.tracks import lock, set_level, set_moving, set_muted
 from chronotome.session.grid import Grid
 from chronotome.session.history import History
 from chronotome.session.model import Recording, Session, replace
@@ -326,7 +326,7 @@ def make_session(recordings: list[tuple[str, Path]]) -> None:
     kit = tracks["Bucket kit"]
     session = lock(session, kit, [tracks["Room pair"]])
     session = set_tighten(session, kit, grid=Grid(16), swing=54.0, strength=0.82, leave_alone=4.0)
-    session = set_move_by(session, kit, MoveBy.STRETCHING)
+    session = set_moving(session, kit, by=MoveBy.STRETCHING)
     for name, track in tracks.items():
         session = set_level(session, track, LEVELS.get(name, -10.0 if "Bell" in name else -3.0))
     for name in ("Tongue drum", "Bell line 2"):

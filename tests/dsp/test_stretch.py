@@ -4,8 +4,10 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from chronotome.dsp.clicks import clicks_at
-from chronotome.dsp.stretch.engines import EngineName, Fill
-from chronotome.dsp.stretch.segment import LEAD_IN, Shape, render_segment
+from chronotome.dsp.stretch.cutting import cut_to_length
+from chronotome.dsp.stretch.engines import Crossing, EngineName, Fill, Gap
+from chronotome.dsp.stretch.formants import recoloured
+from chronotome.dsp.stretch.segment import LEAD_IN, Shape, render_hit, render_segment
 from sounds import RATE, highest_pitch, noise_hits, sine
 
 WITH_ANCHORS = [EngineName.CUTTING, EngineName.DRUMS]
@@ -103,8 +105,16 @@ def test_what_nothing_follows_keeps_no_lead_in_for_it():
 def test_a_gap_is_filled_as_was_asked_for(fill):
     source = HITS[1000:9000]
 
+    room = np.full((3000, 2), 1e-3, np.float32)
     made = render_segment(
-        source, RATE, (0, 8000), 12000, engine=EngineName.CUTTING, is_last=True, shape=Shape(fill=fill)
+        source,
+        RATE,
+        (0, 8000),
+        12000,
+        engine=EngineName.CUTTING,
+        is_last=True,
+        shape=Shape(gap=Gap(fill)),
+        room=room,
     )
 
     np.testing.assert_array_equal(made[:7500], source[:7500])
@@ -113,7 +123,56 @@ def test_a_gap_is_filled_as_was_asked_for(fill):
     gap, last = made[8300 : 8000 + tail - 600], source[8000 - tail :]
     if fill is Fill.NOTHING:
         assert not gap.any()
+    elif fill is Fill.ROOM:
+        np.testing.assert_allclose(gap, 1e-3, rtol=0.3)
     else:
         wanted = last[::-1] if fill is not Fill.AGAIN else last
         alike = np.corrcoef(gap[:, 0], wanted[300 + fade :][: len(gap), 0])[0, 1]
         assert alike > 0.5
+
+
+@pytest.mark.parametrize("crossing", Crossing)
+def test_a_gap_begins_as_long_and_along_the_curve_that_was_asked_for(crossing):
+    source, fade = np.full((8000, 1), 0.5, np.float32), 0.02
+    gap = Gap(Fill.NOTHING, fade, crossing)
+
+    made = cut_to_length(source, RATE, 0, 8000, 10000, gap)[:, 0] / 0.5
+
+    long = int(fade * RATE)
+    assert (made[: 8000 - long] == 1).all()
+    assert not made[8000:].any()
+    falling = made[8000 - long : 8000]
+    assert falling[long // 2] == pytest.approx(0.5, abs=0.01)
+    wanted = {Crossing.SMOOTH: 0.854, Crossing.STRAIGHT: 0.75, Crossing.FIRM: 0.995}[crossing]
+    assert falling[long // 4] == pytest.approx(wanted, abs=0.01)
+
+
+def vowel(pitch):
+    """A second of harmonics under two formants."""
+    harmonics = np.arange(1, int(8000 / pitch)) * pitch
+    levels = sum(1 / (1 + ((harmonics - formant) / 90) ** 2) for formant in (700, 1900)) + 0.01
+    waves = np.sin(
+        2 * np.pi * harmonics[:, None] * np.arange(RATE) / RATE + np.arange(len(harmonics))[:, None] ** 2
+    )
+    return (0.05 * levels @ waves).astype(np.float32)[:, None]
+
+
+def strongest(made, low, high):
+    """The harmonic between two frequencies that is loudest."""
+    spectrum = np.abs(np.fft.rfft(made[:, 0] * np.hanning(len(made))))
+    spectrum[: int(low * len(made) / RATE)] = 0
+    return spectrum[: int(high * len(made) / RATE)].argmax() * RATE / len(made)
+
+
+def test_at_another_pitch_a_voice_keeps_its_formants_where_that_is_asked_for():
+    voice, ratio = vowel(100), 2 ** (7 / 12)
+
+    kept = recoloured(voice, RATE, 0, RATE, ratio)
+    plain, coloured = (
+        render_hit(each, RATE, (0, RATE), RATE, engine=EngineName.NOTE, semitones=7) for each in (voice, kept)
+    )
+
+    assert strongest(plain, 1400, 4000) == pytest.approx(1900 * ratio, abs=100)
+    assert strongest(coloured, 1400, 4000) == pytest.approx(1900, abs=150)
+    assert np.sqrt((coloured**2).mean()) == pytest.approx(np.sqrt((voice**2).mean()), rel=0.1)
+    np.testing.assert_allclose(recoloured(voice, RATE, 9000, 12000, ratio), kept[9000:12000], atol=1e-6)

@@ -11,6 +11,7 @@ from hypothesis import strategies as st
 from chronotome.errors import CannotWrite, ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files import session_file
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
+from chronotome.files.older import track_of_today
 from chronotome.files.session_file import (
     check_place,
     find_recordings,
@@ -24,7 +25,7 @@ from chronotome.session.edits.tightening import set_own_recipe
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import set_level, set_size
 from chronotome.session.history import History
-from chronotome.session.model import TrackSize
+from chronotome.session.model import Track, TrackSize
 from sounds import noise_hits, write
 from strategies import edits, sessions, simple_session, with_audio
 
@@ -217,3 +218,12 @@ def test_what_clips_and_tracks_are_is_there_again_and_parts_share_their_take(tmp
     first, second, third = loaded.session.tracks[0].clips
     assert first.take is second.take is third.take
     assert first.group == second.group != 0
+
+
+def test_how_a_track_is_moved_is_read_from_where_it_stood_before():
+    track = msgspec.json.decode(msgspec.json.encode(simple_session([0, 6000], 20000).tracks[0]))
+    del track["moving"]
+
+    today = msgspec.convert(track_of_today(track | {"move_by": "cutting", "fill": "nothing"}), Track)
+
+    assert (today.moving.by, today.moving.fill, today.moving.crossfade) == ("cutting", "nothing", 5.0)

@@ -5,7 +5,7 @@ import dataclasses
 import numpy as np
 import pytest
 
-from chronotome.dsp.stretch.engines import EngineName, MoveBy
+from chronotome.dsp.stretch.engines import EngineName, Fill, MoveBy
 from chronotome.render.mix import Side
 from chronotome.render.plan import SOFT_SECONDS, plan_for
 from chronotome.session.anchors import window_of
@@ -28,8 +28,10 @@ from chronotome.session.edits.tracks import (
     move_track,
     set_flipped,
     set_level,
-    set_move_by,
+    set_moving,
+    set_own_moving,
     set_pan,
+    set_solo,
 )
 from chronotome.session.model import Session, check, replace
 from chronotome.session.score import joined
@@ -50,7 +52,7 @@ def studio():
 def tightened(move_by: MoveBy = MoveBy.STRETCHING, strength: float = 0.9) -> Session:
     session = simple_session(FRAMES, TOTAL)
     track = session.tracks[0].id
-    return set_move_by(set_tighten(session, track, strength=strength), track, move_by)
+    return set_moving(set_tighten(session, track, strength=strength), track, by=move_by)
 
 
 def places_of(session: Session, number: int = 0) -> list[tuple[int, int]]:
@@ -431,3 +433,49 @@ def test_a_row_at_another_pitch_takes_the_same_time(studio):
     assert len(heard) == rate
     spectrum = np.abs(np.fft.rfft(heard * np.hanning(rate)))
     assert spectrum.argmax() == pytest.approx(440 * 2 ** (7 / 12), abs=3)
+
+
+def test_a_clip_is_moved_in_a_way_of_its_own_and_the_other_as_their_track(studio):
+    session = copy(tightened(), places_of(tightened()), 2 * TOTAL)
+    track = session.tracks[0]
+    before = studio.heard(session)
+
+    own = set_own_moving(session, track.id, track.clips[1].take, is_own=True)
+    changed = set_moving(
+        own, track.id, own.tracks[0].clips[1].take, by=MoveBy.CUTTING, fill=Fill.ROOM, crossfade=2.0
+    )
+
+    after = studio.heard(changed)
+    np.testing.assert_array_equal(after[:TOTAL], before[:TOTAL])
+    assert np.abs(after[2 * TOTAL :] - before[2 * TOTAL :]).max() > 0.01
+    assert changed.tracks[0].moving == track.moving
+    again = set_own_moving(changed, track.id, changed.tracks[0].clips[1].take, is_own=False)
+    assert again == session
+
+
+def test_between_cut_hits_is_the_room_of_each_recording(studio):
+    """Two locked recordings with a hum of their own level; the second hit is moved away from the first."""
+    session = simple_session([0, 2 * STEP, 6 * STEP], 16 * STEP)
+    track = session.tracks[0]
+    twin = replace(session.recordings[0], content="d" * 32)
+    clip = replace(track.clips[0], id=session.next_id + 1, take=replace(track.takes[0], recording="d" * 32))
+    second = replace(track, id=session.next_id, clips=(clip,))
+    session = replace(
+        session, recordings=(twin, *session.recordings), tracks=(track, second), next_id=session.next_id + 2
+    )
+    session = set_moving(lock(session, track.id, [second.id]), track.id, by=MoveBy.CUTTING, fill=Fill.ROOM)
+    hums = {}
+    for number, recording in enumerate(reversed(session.recordings)):
+        sound = np.full((recording.frames, 1), 0.001 * (number + 1), np.float32)
+        for at in recording.onsets.frames:
+            sound[at : at + STEP // 2] += 0.5
+        sound[8 * STEP :] *= 0.5
+        studio.put(recording.content, sound)
+        hums[recording.content] = 0.0005 * (number + 1)
+    onset = session.recordings[1].onsets.ids[1]
+    moved = move_hit(session, track.id, track.clips[0].id, onset, session.beat_of(4 * STEP))
+
+    for alone, content in ((track.id, track.clips[0].recording), (second.id, "d" * 32)):
+        heard = studio.heard(set_solo(moved, alone, is_solo=True))
+        gap = heard[2 * STEP + 2000 : 4 * STEP - 3500, 0]
+        np.testing.assert_allclose(gap, hums[content] * heard[0, 0] / (0.5 + 2 * hums[content]), rtol=0.05)

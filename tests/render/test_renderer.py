@@ -19,7 +19,7 @@ from chronotome.session.edits.mending import hush, unhush
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.timing import set_click, set_tempo
-from chronotome.session.edits.tracks import lock, set_level, set_move_by, set_muted, set_solo, unlock
+from chronotome.session.edits.tracks import lock, set_level, set_moving, set_muted, set_solo, unlock
 from chronotome.session.fit import Measured
 from chronotome.session.model import Click, Hush, Recording, Session, replace
 from chronotome.session.tighten import targets_of
@@ -56,7 +56,7 @@ def test_an_untouched_session_is_the_recording_bit_for_bit(studio):
 @pytest.mark.parametrize("move_by", [MoveBy.CUTTING, MoveBy.STRETCHING])
 def test_attacks_land_on_their_targets_to_the_frame(studio, move_by):
     session = tightened()
-    session = set_move_by(session, session.tracks[0].id, move_by)
+    session = set_moving(session, session.tracks[0].id, by=move_by)
 
     heard = studio.heard(session)
 
@@ -121,7 +121,7 @@ def test_a_locked_track_is_moved_by_its_guide(studio):
 
 def test_the_level_of_both_sides_is_matched(studio):
     session = tightened()
-    session = set_move_by(session, session.tracks[0].id, MoveBy.CUTTING)
+    session = set_moving(session, session.tracks[0].id, by=MoveBy.CUTTING)
 
     edited, played = (studio.heard(session, side) for side in (Side.EDITED, Side.AS_PLAYED))
 
@@ -217,11 +217,11 @@ def test_locked_recordings_are_stretched_as_one(studio, move_by):
         studio.sources[content] = source
     tracks = [track.id for track in session.tracks[1:]]
     session = lock(session, tracks[0], tracks[1:])
-    session = set_move_by(set_tighten(session, tracks[0], strength=1.0), tracks[0], move_by)
+    session = set_moving(set_tighten(session, tracks[0], strength=1.0), tracks[0], by=move_by)
     heard = [studio.heard(set_solo(session, track, True)) for track in tracks]
 
     apart = unlock(session, tracks[2])
-    apart = set_move_by(set_tighten(apart, tracks[2], strength=1.0), tracks[2], move_by)
+    apart = set_moving(set_tighten(apart, tracks[2], strength=1.0), tracks[2], by=move_by)
     alone = studio.heard(set_solo(apart, tracks[2], True))
 
     played = studio.heard(set_solo(session, tracks[0], True), Side.AS_PLAYED)

@@ -10,8 +10,9 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.match import NOBODY, Heard, paired
-from chronotome.session.model import Alone, Recording
+from chronotome.session.model import Recording
 from chronotome.session.onsets import onsets_from
+from chronotome.session.settings import Alone
 from chronotome.session.targets import Reason
 from chronotome.session.tighten import pairs_of, targets_of
 from strategies import RATE, simple_session

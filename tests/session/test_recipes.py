@@ -15,6 +15,7 @@ from chronotome.session.edits.tightening import (
     Scope,
     clear_hits,
     clear_span,
+    follow_ruler,
     hold_neighbours,
     keep_variant,
     move_hit,
@@ -31,9 +32,10 @@ from chronotome.session.edits.tightening import (
 from chronotome.session.grid import Grid
 from chronotome.session.groove import Groove, GrooveStep
 from chronotome.session.loudness import hit_gains_of
-from chronotome.session.model import Alone, Match, Recording, check, replace
+from chronotome.session.model import Recording, check, replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.score import score_of
+from chronotome.session.settings import Alone, Match
 from chronotome.session.targets import LEAST_APART_SECONDS
 from chronotome.session.tighten import targets_of
 from strategies import RATE, sessions, simple_session
@@ -275,3 +277,17 @@ def test_a_clip_of_another_session_names_no_groove_and_no_track_of_it(session):
     (touch, _) = of_elsewhere(own.tracks[0].clips[0]).take.touches
 
     assert (touch.recipe.groove, touch.recipe.match, touch.recipe.strength) == (0, None, 0.4)
+
+
+def test_what_follows_the_ruler_has_its_grid_wherever_it_is_and_nothing_else_has(session):
+    track, take = at_work(session)
+    session = set_recipe(session, track.id, take, Scope(span=(8.0, 12.0)), follows_ruler=True)
+    session = set_recipe(session, track.id, take, Scope(hits=(3,)), follows_ruler=True)
+
+    followed = follow_ruler(session, 32)
+
+    after = followed.tracks[0]
+    assert after.tighten == session.tracks[0].tighten
+    assert [each.recipe.grid.division for each in after.spans] == [32]
+    assert [each.recipe.grid.division for each in after.takes[0].touches] == [32]
+    assert follow_ruler(followed, 32) is followed

@@ -11,7 +11,7 @@ from chronotome.session.edits.clips import reverse, split
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
 from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.tightening import move_hit, set_tighten
-from chronotome.session.edits.tracks import set_move_by
+from chronotome.session.edits.tracks import set_moving
 from chronotome.session.onsets import onsets_from
 from chronotome.session.score import NO_HIT, joined, mirrored, score_of
 from strategies import RATE, simple_session
@@ -124,10 +124,10 @@ def test_faint_attacks_and_beats_without_a_hit_are_anchors_where_sound_is_warped
         return anchors_of(each, whole, whole.clips[0].take).source.tolist()
 
     assert FRAMES[1] + 2400 in source(faint)
-    assert FRAMES[1] + 2400 not in source(set_move_by(faint, track.id, MoveBy.CUTTING))
+    assert FRAMES[1] + 2400 not in source(set_moving(faint, track.id, by=MoveBy.CUTTING))
 
     long = simple_session([1000, 1000 + 6 * RATE], 7 * RATE)
     long = set_recording_tempo(long, long.tracks[0].id, 100.0)
     long = set_following(long, long.tracks[0].id, Following.RECORDING)
     assert len(source(long)) > 8
-    assert len(source(set_move_by(long, long.tracks[0].id, MoveBy.CUTTING))) <= 4
+    assert len(source(set_moving(long, long.tracks[0].id, by=MoveBy.CUTTING))) <= 4

@@ -48,12 +48,12 @@ def test_a_row_of_the_check_list_goes_there(at_work):
     onset = int(targets_of(at_work.session, track, clip.take).onsets[6])
     at_work.desk.store.apply(lambda s: move_hit(s, track.id, clip.id, onset, 3.4), "Move")
     tray = at_work.window.trays[Stage.TIGHTEN]
-    at_work.wait(lambda: bool(tray._check_rows))
+    at_work.wait(lambda: bool(tray.checks.shown))
 
-    at_work.click(tray._check_rows[0], (20, 12))
+    at_work.click(tray.checks.shown[0], (20, 12))
 
-    assert at_work.desk.view.selected == tray._check_rows[0].check.onset
-    assert tray.to_check.text().startswith("To check: ")
+    assert at_work.desk.view.selected == tray.checks.shown[0].check.onset
+    assert tray.checks.to_check.text().startswith("To check: ")
 
 
 def test_nothing_to_check_is_said(at_work):

@@ -73,11 +73,11 @@ def test_without_a_hit_between_lines_the_keys_say_what_to_do(at_work):
 
 def test_the_tray_offers_the_same_and_only_where_it_can(between):
     tray = between.window.trays[Stage.TIGHTEN]
-    assert not tray.decisions[0].isEnabled()
+    assert not tray.checks.decisions[0].isEnabled()
 
     between.press(Qt.Key.Key_N)
     between.settle()
-    tray.decisions[2].click()
+    tray.checks.decisions[2].click()
 
     assert targets(between).reasons[2] == Reason.BY_HAND
 

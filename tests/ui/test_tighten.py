@@ -114,9 +114,9 @@ def test_a_groove_is_smoothed_blended_kept_written_and_read(two, tmp_path, monke
     assert len(two.desk.groove.steps) == 2 * len(before.steps)
     run(two, "undo")
     other = next(iter(shipped_grooves()))
-    two.tray.blend_with(other)
-    two.tray.blend.slid.emit(100.0)
-    two.tray.blend.settled.emit(100.0)
+    two.tray.grooves.blend_with(other)
+    two.tray.grooves.blend.slid.emit(100.0)
+    two.tray.grooves.blend.settled.emit(100.0)
     assert two.desk.groove.offsets_at(other.beats).tolist() == pytest.approx(other.offsets.tolist(), abs=0.06)
     two.commands.grooves.keep()
     assert [groove.name for _, groove in kept_grooves()] == [two.desk.groove.name]
@@ -159,9 +159,9 @@ def test_a_take_is_matched_and_a_pair_is_set_by_hand(two):
     assert pairs().partner[at] == -1
     run(two, "pair-found")
     assert pairs().partner[at] == partner
-    two.tray.within.settled.emit(5.0)
+    two.tray.pairs.within.settled.emit(5.0)
     assert pairs().is_paired.sum() < 20
-    two.tray.alones.choose(2)
+    two.tray.pairs.alones.choose(2)
     two.tray.to.choose(0)
     assert two.session.tracks[1].tighten.match is None
 
@@ -265,9 +265,9 @@ def test_variants_are_gone_round_by_key(two, monkeypatch):
 
 def test_what_a_track_keeps_clean_is_chosen_and_its_recipe_in_the_rare_rows(two):
     tray = two.tray
-    tray.keeps.setCurrentIndex(2)
-    tray.keeps.activated.emit(2)
-    assert two.session.tracks[0].keeps == "one note"
+    tray.moving.keeps.setCurrentIndex(2)
+    tray.moving.keeps.activated.emit(2)
+    assert two.session.tracks[0].moving.keeps == "one note"
     tray.shift.settled.emit(12.0)
     tray.even.settled.emit(50.0)
     chosen(tray.swing_of, "eighths")
@@ -276,7 +276,7 @@ def test_what_a_track_keeps_clean_is_chosen_and_its_recipe_in_the_rare_rows(two)
     recipe = two.session.tracks[0].tighten
     assert (recipe.shift, recipe.loudness, recipe.swing_of, recipe.scales) == (12.0, 0.5, "eighths", True)
     run(two, "undo", "undo", "undo", "undo", "undo")
-    assert two.session.tracks[0].keeps == "as heard"
+    assert two.session.tracks[0].moving.keeps == "as heard"
 
 
 def test_a_place_to_check_is_mended_by_key_accepted_and_only_one_kind_gone_through(two):
@@ -291,11 +291,11 @@ def test_a_place_to_check_is_mended_by_key_accepted_and_only_one_kind_gone_throu
         return checks_of(two.session, two.session.tracks[0])
 
     assert [each.kind for each in checks()] == [Kind.FLAM]
-    two.tray.kind.setCurrentIndex(1 + list(Kind).index(Kind.STRETCHED))
-    two.tray.kind.activated.emit(two.tray.kind.currentIndex())
+    two.tray.checks.kind.setCurrentIndex(1 + list(Kind).index(Kind.STRETCHED))
+    two.tray.checks.kind.activated.emit(two.tray.checks.kind.currentIndex())
     two.press(Qt.Key.Key_N)
     assert two.desk.view.selected != onset
-    two.tray.kind.activated.emit(0)
+    two.tray.checks.kind.activated.emit(0)
     two.press(Qt.Key.Key_N)
     assert two.desk.view.selected == onset
     two.press(Qt.Key.Key_Return, CONTROL)

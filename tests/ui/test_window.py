@@ -120,11 +120,11 @@ def test_grid_feel_and_way_are_chosen_by_mouse_and_keys(at_work):
         combo.setFocus()
         for _ in range(times):
             at_work.bot.keyClick(combo, Qt.Key.Key_Down)
-    at_work.click(tray.way, (10, 10))
+    at_work.click(tray.moving.way, (10, 10))
 
     settings = at_work.session.tracks[0].tighten
     assert settings.grid.words == "1/16 triplet"
-    assert at_work.session.tracks[0].move_by == "cutting"
+    assert at_work.session.tracks[0].moving.by == "cutting"
 
 
 def test_what_is_listened_to_is_switched_while_it_plays(at_work):

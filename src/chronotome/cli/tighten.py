@@ -18,10 +18,11 @@ from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.grooves import add_groove
 from chronotome.session.edits.tightening import Scope, set_recipe
 from chronotome.session.edits.timing import set_beat_one, set_tempo
-from chronotome.session.edits.tracks import set_keeps, set_move_by
+from chronotome.session.edits.tracks import set_moving
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
 from chronotome.session.groove import MOST_BARS
-from chronotome.session.model import Alone, Match, Session, Track, replace
+from chronotome.session.model import Session, Track, replace
+from chronotome.session.settings import Alone, Match
 from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.session.targets import REASON_WORDS, Reason, Targets
 from chronotome.session.tighten import pairs_of, targets_of
@@ -172,9 +173,7 @@ def match(arguments: argparse.Namespace, progress: Progress) -> None:
 def _moved_by(session: Session, track: Track, arguments: argparse.Namespace) -> Session:
     """The way and the material that were asked for."""
     way = MoveBy.TAPE if arguments.material == "tape" else arguments.by
-    return set_keeps(
-        set_move_by(session, track.id, way), track.id, KEEPS.get(arguments.material, Keeps.HEARD)
-    )
+    return set_moving(session, track.id, by=way, keeps=KEEPS.get(arguments.material, Keeps.HEARD))
 
 
 def _moves(session: Session, track: Track) -> dict[str, Any]:

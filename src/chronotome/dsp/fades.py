@@ -1,5 +1,7 @@
 """Curves that lead one sound into another."""
 
+from collections.abc import Callable
+
 import numpy as np
 
 from chronotome.dsp.audio import Curve, Samples
@@ -10,19 +12,31 @@ def raised_cosine(length: int) -> Curve:
     return (0.5 - 0.5 * np.cos(np.pi * (np.arange(length) + 0.5) / max(length, 1))).astype(np.float32)
 
 
-def crossfade(before: Samples, after: Samples) -> Samples:
+def straight(length: int) -> Curve:
+    """The same, at one slope."""
+    return ((np.arange(length) + 0.5) / max(length, 1)).astype(np.float32)
+
+
+def firm(length: int) -> Curve:
+    """The same, most of the way in the middle third."""
+    return raised_cosine(length) ** 3 / (raised_cosine(length) ** 3 + (1 - raised_cosine(length)) ** 3)
+
+
+def crossfade(before: Samples, after: Samples, rise: Callable[[int], Curve] = raised_cosine) -> Samples:
     """Lead `before` into `after`, its gain set by their measured correlation, so that the level holds.
 
     Parameters
     ----------
     before, after : float32, shape (frames, channels)
         Of equal shape.
+    rise : function of a length
+        The curve along which `after` comes in.
     """
     if before.shape != after.shape:
         raise ValueError(f"before and after must have one shape, have {before.shape} and {after.shape}")
     if not len(before):
         return before
-    rising = raised_cosine(len(before))
+    rising = rise(len(before))
     falling = 1 - rising
     energy = float(np.sqrt(np.sum(before * before) * np.sum(after * after)))
     alike = float(np.sum(before * after)) / energy if energy > 0 else 1.0

@@ -74,11 +74,15 @@ def _envelope(span: Hushed, rate: int) -> Samples:
 
 def _tone(source: Samples, span: Hushed, rate: int) -> Samples:
     """Room tone as long as the span: the quiet place again and again, crossing over."""
-    piece = frames_between(source, *span.room)
-    length, made = span.end - span.start, np.zeros((0, source.shape[1]), np.float32)
+    return room_tone(frames_between(source, *span.room), span.end - span.start, rate)
+
+
+def room_tone(piece: Samples, length: int, rate: int) -> Samples:
+    """A quiet place again and again, crossing over, until it is as long as wanted."""
+    made = np.zeros((0, piece.shape[1]), np.float32)
     turn = min(int(TURN_SECONDS * rate), len(piece) // 3)
     if turn < 1:
-        return np.zeros((length, source.shape[1]), np.float32)
+        return np.zeros((length, piece.shape[1]), np.float32)
     while len(made) < length:
         if not len(made):
             made = piece

@@ -9,11 +9,19 @@ TAKE = ("recording", "source_start", "source_end", "start", "beat")
 """What stood in a clip before it was a window on a take."""
 
 
+MOVING = {"move_by": "by", "keeps": "keeps", "fill": "fill", "bears": "bears", "semitones": "semitones"}
+"""What stood in a track before a take could be moved in a way of its own, and what it is called now."""
+
+
 def track_of_today(track: object) -> object:
     """A track as it is written, whatever version wrote it."""
     if not isinstance(track, dict) or not isinstance(track.get("clips"), list):
         return track
-    return {**track, "clips": [_clip(each) for each in track["clips"]]}
+    today = {name: value for name, value in track.items() if name not in MOVING}
+    moved = {MOVING[name]: value for name, value in track.items() if name in MOVING}
+    if moved and "moving" not in today:
+        today["moving"] = moved
+    return {**today, "clips": [_clip(each) for each in track["clips"]]}
 
 
 def session_of_today(session: object) -> object:

@@ -22,7 +22,7 @@ from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.fitting import set_reads, set_steady, straighten
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.timing import set_beat_one
-from chronotome.session.edits.tracks import lock, set_move_by, set_solo
+from chronotome.session.edits.tracks import lock, set_moving, set_solo
 from chronotome.session.fit import Reads
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Recording, Session
@@ -113,7 +113,7 @@ def _fitted(session: Session, source: Source, path: Path, how: Straightening, pr
     session = set_reads(session, track.id, how.reads)
     if all(beats_of(session, take) is None for take in track.takes):
         raise UnusableFile(path, "has no beats: too few hits", "Choose another guide.")
-    session = set_move_by(session, track.id, how.move_by)
+    session = set_moving(session, track.id, by=how.move_by)
     if how.beat_one is not None:
         session = set_beat_one(session, how.beat_one)
     return set_steady(straighten(session, track.id, how.beats_per_minute), track.id, how.steady)

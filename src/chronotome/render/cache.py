@@ -8,6 +8,7 @@ import numpy as np
 
 from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.hush import hushed
+from chronotome.dsp.stretch.engines import Fill
 from chronotome.dsp.stretch.segment import render_hit
 from chronotome.render.arena import Arena, Region
 from chronotome.render.plan import PieceKey
@@ -129,14 +130,19 @@ def _made(
 ) -> list[Samples]:
     """The piece of each member; several as one sound of many channels, so that all are treated alike."""
     span = key.end - key.start
-    if len(members) == 1 and not key.shape.hushed:
+    if len(members) == 1 and not (key.shape.hushed or key.keeps_formants):
         whole, spanned = sources[members[0][0]].region.samples, (key.start, key.end)
     else:
-        room = int(EARSHOT_SECONDS * key.rate)
+        beside = int(EARSHOT_SECONDS * key.rate)
         parts = [
-            _heard(key, sources[content], start - room, start + span + room) for content, start in members
+            _heard(key, sources[content], start - beside, start + span + beside) for content, start in members
         ]
-        whole, spanned = np.concatenate(parts, axis=1), (room, room + span)
+        whole, spanned = np.concatenate(parts, axis=1), (beside, beside + span)
+    room = None
+    if key.shape.gap.fill is Fill.ROOM:
+        rooms = [sources[content].room for content, _ in members]
+        shortest = min(len(each) for each in rooms)
+        room = np.concatenate([each[:shortest] for each in rooms], axis=1)
     made = render_hit(
         whole,
         key.rate,
@@ -145,6 +151,7 @@ def _made(
         engine=key.engine,
         shape=key.shape,
         is_last=key.is_last,
+        room=room,
         semitones=key.semitones,
         is_reversed=key.is_reversed,
     )
@@ -153,9 +160,17 @@ def _made(
 
 
 def _heard(key: PieceKey, source: Source, start: int, end: int) -> Samples:
-    """Frames of a recording, without the noises that are not to be heard where it is the piece's own."""
+    """Frames of a recording as an engine hears them: coloured for another pitch, without its noises.
+
+    Noises are those of the recording that is the piece's own.
+    """
     whole = source.region.samples
-    part = frames_between(whole, start, end)
+    if key.keeps_formants:
+        from chronotome.dsp.stretch.formants import recoloured  # noqa: PLC0415 - SciPy takes longer than the window to open
+
+        part = recoloured(whole, key.rate, start, end, 2 ** (key.semitones / 12))
+    else:
+        part = frames_between(whole, start, end)
     if not key.shape.hushed or source.content != key.content:
         return part
     return hushed(part, start, key.shape.hushed, whole, key.rate)

@@ -32,6 +32,7 @@ class PieceKey(NamedTuple):
     semitones: float = 0.0
     is_reversed: bool = False
     shape: Shape = PLAIN
+    keeps_formants: bool = False
 
 
 def piece_of(score: Score, row: int) -> PieceKey:
@@ -48,6 +49,7 @@ def piece_of(score: Score, row: int) -> PieceKey:
         float(score.semitones[row]),
         bool(score.is_reversed[row]),
         score.shapes[row] if score.shapes else PLAIN,
+        score.keeps_formants and bool(score.semitones[row]),
     )
 
 

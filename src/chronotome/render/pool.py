@@ -1,9 +1,12 @@
 """The recordings' samples at the session's rate, found by content."""
 
 from dataclasses import dataclass, field
+from functools import cached_property
 
 import numpy as np
 
+from chronotome.dsp.audio import Samples
+from chronotome.dsp.hush import quiet_place
 from chronotome.dsp.overview import Overview
 from chronotome.render.arena import Region
 from chronotome.session.limits import ContentHash
@@ -29,6 +32,12 @@ class Source:
         blocks = (flat[start : start + SUMMED_AT_ONCE] for start in range(0, len(flat), SUMMED_AT_ONCE))
         self.energy = float(sum(float(np.dot(block, block)) for block in blocks))
         self.is_whole = True
+
+    @cached_property
+    def room(self) -> Samples:
+        """Where the recording is quietest: its room tone. To be asked for once all is read."""
+        start, end = quiet_place(self.region.samples, self.rate)
+        return np.array(self.region.samples[start:end])
 
 
 @dataclass(eq=False)

@@ -196,7 +196,8 @@ def _attacks(take: Take, recording: Recording, rate: int, offset: int) -> Frames
 
 def engine_for(session: Session, track: Track, take: Take) -> EngineName:
     """What renders the takes of a track that leads."""
-    return engine_of(track.move_by, track.keeps, session.recording_of(take).material)
+    moving = track.moving_of(take)
+    return engine_of(moving.by, moving.keeps, session.recording_of(take).material)
 
 
 @dataclass(frozen=True)

@@ -33,7 +33,7 @@ def checks_of(session: Session, track: Track, take: Take | None = None) -> Check
 
 def _take_checks(session: Session, track: Track, take: Take) -> Checks:
     targets = targets_of(session, track, take)
-    own = _own_parts(targets, session.tempo, session.metre, track.bears)
+    own = _own_parts(targets, session.tempo, session.metre, track.moving_of(take).bears)
     return _merged((*own, *other_parts(session, track, take)), take.accepted)
 
 

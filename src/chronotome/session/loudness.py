@@ -8,8 +8,9 @@ from numpy.typing import NDArray
 from chronotome.session.groove import Groove
 from chronotome.session.match import Pairs
 from chronotome.session.memo import MANY, by_identity
-from chronotome.session.model import Alone, Recording, Session, Take, Track
+from chronotome.session.model import Recording, Session, Take, Track
 from chronotome.session.recipes import Recipes, recipes_of
+from chronotome.session.settings import Alone
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import pairs_of, targets_of
 

@@ -12,9 +12,8 @@ from msgspec import Meta, Struct
 
 from chronotome.dsp.bands import Material
 from chronotome.dsp.hush import HushBy
-from chronotome.dsp.stretch.engines import Fill, Keeps, MoveBy
 from chronotome.session.fit import Fit, Measured
-from chronotome.session.grid import Grid, Metre, TempoMap
+from chronotome.session.grid import Metre, TempoMap
 from chronotome.session.groove import Groove, GrooveId
 from chronotome.session.limits import (
     MOST_ONSETS,
@@ -30,19 +29,31 @@ from chronotome.session.limits import (
     Share,
     Strength,
 )
-from chronotome.session.lines import SwingOf
 from chronotome.session.memo import by_identity
 from chronotome.session.onsets import OnsetId, Onsets
+from chronotome.session.settings import (
+    MOST_SPANS,
+    MOST_VARIANTS,
+    Moving,
+    RecipeSpan,
+    TightenSettings,
+    Variant,
+)
 from chronotome.session.sift import USUAL_THRESHOLD, Sift
-from chronotome.session.strokes import USUAL_STROKE
 from chronotome.units import Frames
 
 TrackId = Id
+
+
 ClipId = Id
+
+
 MOST_FADE = 3600.0
-MOST_ROUNDS, MOST_SHIFT = 20, 40.0
-USUAL_BEARS, MOST_SEMITONES = 1.25, 24.0
-MOST_GROOVES, MOST_SPANS, MOST_VARIANTS = 1000, 10_000, 100
+
+
+MOST_GROOVES = 1000
+
+
 Level = Annotated[float, Meta(ge=-90.0, le=12.0)]
 
 
@@ -69,59 +80,6 @@ class Recording(Struct, frozen=True):
     fit: Fit = Fit()
 
 
-class Alone(StrEnum):
-    """What becomes of a hit without a partner in the take that is matched."""
-
-    ALONG = "moves along"
-    LEFT = "left as played"
-    SILENT = "silent"
-
-
-class Match(Struct, frozen=True):
-    """Another track, whose hits are the lines: hits are paired in order."""
-
-    track: TrackId
-    within: Annotated[float, Meta(ge=5.0, le=500.0)] = 90.0
-    """Milliseconds beyond which two hits are no pair."""
-    alone: Alone = Alone.ALONG
-    said: Annotated[tuple[tuple[OnsetId, OnsetId | None], ...], Meta(max_length=MOST_ONSETS)] = ()
-    """Pairs set by hand: a hit, and its partner or None."""
-
-
-class TightenSettings(Struct, frozen=True):
-    """The recipe from onsets to targets. A new track has strength 0: nothing moves by itself."""
-
-    grid: Grid = Grid()
-    swing: Annotated[float, Meta(ge=50.0, le=75.0)] = 50.0
-    strength: Share = 0.0
-    leave_alone: Annotated[float, Meta(ge=0.0, le=100.0)] = 0.0
-    """Milliseconds from the line within which a hit is not moved."""
-    stroke: Annotated[float, Meta(ge=0.0, le=100.0)] = USUAL_STROKE
-    """Milliseconds within which onsets are one stroke; less at fast grids."""
-    catch: Share = 1.0
-    """Of half a grid step: farther from its line than that nothing is pulled; 1 pulls all."""
-    swing_of: SwingOf = SwingOf.GRID
-    rounds: Annotated[int, Meta(ge=0, le=MOST_ROUNDS)] = 0
-    """How often what is left of the way was drawn in once more, by the same strength."""
-    groove: GrooveId = 0
-    """One of the session's grooves, or 0: the straight grid."""
-    timing: Annotated[float, Meta(ge=0.0, le=1.5)] = 1.0
-    """How much of the groove's offsets the lines have."""
-    scales: bool = False
-    """Whether the groove's offsets are the same share of a step at any tempo; else the same ms."""
-    shift: Annotated[float, Meta(ge=-MOST_SHIFT, le=MOST_SHIFT)] = 0.0
-    """Milliseconds by which all lines are later."""
-    loudness: Share = 0.0
-    """How far hits are drawn to the groove's loudness, or to an even one without a groove."""
-    match: Match | None = None
-    """Another take to follow, instead of the grid."""
-
-    @property
-    def pull(self) -> float:
-        """The share of the way to its line that a hit goes, all rounds together."""
-        return self.strength if not self.rounds else 1.0 - (1.0 - self.strength) ** (self.rounds + 1)
-
-
 class Touch(Struct, frozen=True):
     """What a person changed of one hit. Tighten's own places are derived."""
 
@@ -130,22 +88,6 @@ class Touch(Struct, frozen=True):
     """The beat it is tied to."""
     recipe: TightenSettings | None = None
     """A recipe of its own."""
-
-
-class RecipeSpan(Struct, frozen=True):
-    """From one beat to another hits have another recipe."""
-
-    start: Beat
-    end: Beat
-    recipe: TightenSettings
-
-
-class Variant(Struct, frozen=True):
-    """A track's recipe kept under a name, to compare."""
-
-    name: Name
-    recipe: TightenSettings
-    spans: Annotated[tuple[RecipeSpan, ...], Meta(max_length=MOST_SPANS)] = ()
 
 
 class Hush(Struct, frozen=True):
@@ -183,6 +125,8 @@ class Take(Struct, frozen=True):
     """
     tighten: TightenSettings | None = None
     """A recipe of its own; None: its track's."""
+    moving: Moving | None = None
+    """Moved in a way of its own; None: in its track's."""
     accepted: Annotated[tuple[tuple[OnsetId, Name], ...], Meta(max_length=MOST_ONSETS)] = ()
     """Places to check that a person accepted for good: the hit, and what was said of it."""
     hushes: Annotated[tuple[Hush, ...], Meta(max_length=MOST_SPANS)] = ()
@@ -261,11 +205,7 @@ class Track(Struct, frozen=True, dict=True):
     name: Name
     clips: tuple[Clip, ...]
     tighten: TightenSettings = TightenSettings()
-    move_by: MoveBy = MoveBy.STRETCHING
-    keeps: Keeps = Keeps.HEARD
-    """What stretching keeps clean."""
-    fill: Fill = Fill.TO_AND_FRO
-    """What comes into gaps, where it is cut."""
+    moving: Moving = Moving()
     follow: Follow = Follow.NOTHING
     steady: Share = 1.0
     """While it follows: how much of its own drift is taken out, from as played to fully steady."""
@@ -277,10 +217,6 @@ class Track(Struct, frozen=True, dict=True):
     is_flipped: bool = False
     """Upside down, against another microphone that is."""
     size: TrackSize = TrackSize.USUAL
-    bears: Annotated[float, Meta(ge=1.01, le=8.0)] = USUAL_BEARS
-    """How many times longer or shorter sound may become before it is to be checked; drags stop there."""
-    semitones: Annotated[float, Meta(ge=-MOST_SEMITONES, le=MOST_SEMITONES)] = 0.0
-    """The pitch of all of it, with cents; what it lasts stays as it is."""
     spans: Annotated[tuple[RecipeSpan, ...], Meta(max_length=MOST_SPANS)] = ()
     """Spans with a recipe of their own, in order; they do not overlap."""
     variants: Annotated[tuple[Variant, ...], Meta(max_length=MOST_VARIANTS)] = ()
@@ -304,6 +240,10 @@ class Track(Struct, frozen=True, dict=True):
     def recipe_of(self, take: Take) -> TightenSettings:
         """How a take of this track is tightened."""
         return self.tighten if take.tighten is None else take.tighten
+
+    def moving_of(self, take: Take) -> Moving:
+        """How a take of this track is moved."""
+        return self.moving if take.moving is None else take.moving
 
     @property
     def first_take(self) -> Take | None:

@@ -8,16 +8,9 @@ from chronotome.session.grid import TempoMap
 from chronotome.session.groove import Groove
 from chronotome.session.lines import Reach, Ruling, same, same_reach
 from chronotome.session.memo import MANY, by_identity
-from chronotome.session.model import (
-    Alone,
-    RecipeSpan,
-    Session,
-    Take,
-    TightenSettings,
-    Touch,
-    Track,
-)
+from chronotome.session.model import Session, Take, Touch, Track
 from chronotome.session.onsets import OnsetId
+from chronotome.session.settings import Alone, RecipeSpan, TightenSettings
 
 
 @dataclass(frozen=True, eq=False)

@@ -8,7 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.hush import HushBy, Hushed
-from chronotome.dsp.stretch.engines import EngineName, Fill
+from chronotome.dsp.stretch.engines import EngineName, Gap
 from chronotome.dsp.stretch.segment import ENGINES, PLAIN, Shape
 from chronotome.session.anchors import Anchors, engine_for
 from chronotome.session.limits import ContentHash
@@ -63,6 +63,8 @@ class Score:
     together: Together = ()
     shapes: tuple[Shape, ...] = ()
     """What each is between its ends; empty: nothing in particular."""
+    keeps_formants: bool = False
+    """Whether what is at another pitch keeps its colour."""
 
     def __len__(self) -> int:
         return len(self.start)
@@ -119,7 +121,10 @@ class Score:
 
     def same_rows(self, other: "Score") -> Frames:
         """For each row, which row of another score sounds alike, but for place and loudness; -1 for none."""
-        mine, theirs = ((each.rate, each.engine, each.recordings, each.together) for each in (self, other))
+        mine, theirs = (
+            (each.rate, each.engine, each.recordings, each.together, each.keeps_formants)
+            for each in (self, other)
+        )
         if mine != theirs:
             return np.full(len(self), -1)
         columns = ("start", "end", "length", "joins", "recording", "semitones", "is_reversed", "shape")
@@ -147,9 +152,10 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
     together = () if is_alone or group is None else _together(session, group, take, anchors.offset)
     targets = targets_of(session, guide, leading)
     score = _score(take, anchors, targets, session.rate, engine, together)
-    score = _pitched(score, guide.semitones) if guide.semitones else score
-    if engine is EngineName.CUTTING and guide.fill is not Fill.TO_AND_FRO:
-        score = _filled(score, guide.fill)
+    moving = guide.moving_of(leading)
+    score = _pitched(score, moving.semitones, moving.keeps_formants) if moving.semitones else score
+    if engine is EngineName.CUTTING and moving.gap != PLAIN.gap:
+        score = _filled(score, moving.gap)
     if take.hushes:
         score = _hushed(score, take, session.recording_of(take))
     gains = hit_gains_of(session, guide, leading)
@@ -172,10 +178,10 @@ def _score(  # noqa: PLR0917 - found again by the identity of each
 
 
 @by_identity(MANY)
-def _filled(score: Score, fill: Fill) -> Score:
+def _filled(score: Score, gap: Gap) -> Score:
     """With something else in its gaps."""
     return replace(
-        score, shapes=tuple(shape._replace(fill=fill) for shape in score.shapes or (PLAIN,) * len(score))
+        score, shapes=tuple(shape._replace(gap=gap) for shape in score.shapes or (PLAIN,) * len(score))
     )
 
 
@@ -245,9 +251,9 @@ def _cut_at(score: Score, edges: Frames) -> Score:
 
 
 @by_identity(MANY)
-def _pitched(score: Score, semitones: float) -> Score:
+def _pitched(score: Score, semitones: float, keeps_formants: bool) -> Score:  # noqa: FBT001 - found again by it
     """All of it at another pitch."""
-    return replace(score, semitones=np.full(len(score), semitones))
+    return replace(score, semitones=np.full(len(score), semitones), keeps_formants=keeps_formants)
 
 
 def _bent(anchors: Anchors, rate: int) -> tuple[Frames, Frames, tuple[Shape, ...]]:

@@ -13,17 +13,11 @@ from chronotome.session.grid import Metre, TempoMap
 from chronotome.session.lines import SAME_STEP, Reach, lines_over
 from chronotome.session.match import Heard, Pairs, paired
 from chronotome.session.memo import MANY, by_identity
-from chronotome.session.model import (
-    Alone,
-    Recording,
-    Session,
-    Take,
-    Track,
-    TrackId,
-)
+from chronotome.session.model import Recording, Session, Take, Track, TrackId
 from chronotome.session.moves import Asked, Hits, in_order, moves_of
 from chronotome.session.onsets import Onsets
 from chronotome.session.recipes import Recipes, matching, recipes_of, shortest_step
+from chronotome.session.settings import Alone
 from chronotome.session.strokes import SHARE_OF_STEP, Strokes, strokes_of
 from chronotome.session.targets import LEAST_APART_SECONDS, Targets
 from chronotome.units import BeatArray, Frames, at_other_rate, frames_at

@@ -12,9 +12,10 @@ from chronotome.session.edits.tightening import ALL, Scope, recipe_for
 from chronotome.session.grid import Feel, Grid
 from chronotome.session.groove import GrooveId
 from chronotome.session.lines import Reach, Ruling
-from chronotome.session.model import Clip, Session, Take, TightenSettings, Track, TrackId
+from chronotome.session.model import Clip, Session, Take, Track, TrackId
 from chronotome.session.onsets import OnsetId
 from chronotome.session.recipes import recipes_of, ruling_of
+from chronotome.session.settings import TightenSettings
 from chronotome.ui.theme import DAY, Theme
 from chronotome.ui.timeline.viewport import Viewport
 
@@ -281,8 +282,6 @@ class ViewState(QObject):
             self.pointed_changed.emit()
 
     def set_mark_snap(self, snap: MarkSnap) -> None:
-        self.holds_neighbours = False
-        """A hit that is moved leaves those beside it where they are."""
         self.mark_snap = snap
         self.snap_changed.emit()
 

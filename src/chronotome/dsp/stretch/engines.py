@@ -1,6 +1,7 @@
 """What sound is moved by: three ways that a person chooses, materials, and the engines behind both."""
 
 from enum import StrEnum
+from typing import NamedTuple
 
 from chronotome.dsp.bands import Material
 
@@ -33,7 +34,26 @@ class Fill(StrEnum):
     TO_AND_FRO = "tail to and fro"
     AGAIN = "tail again"
     REVERSED = "tail reversed"
+    ROOM = "room tone"
     NOTHING = "nothing"
+
+
+class Crossing(StrEnum):
+    """Along which curve one sound gives way to another where it is cut."""
+
+    SMOOTH = "smooth"
+    STRAIGHT = "straight"
+    FIRM = "firm"
+    """Most of it happens in the middle."""
+
+
+class Gap(NamedTuple):
+    """What comes into gaps where it is cut, and how it is joined."""
+
+    fill: Fill = Fill.TO_AND_FRO
+    fade: float = 0.005
+    """Seconds over which what fills a gap comes in; it leads into the next attack over twice as much."""
+    crossing: Crossing = Crossing.SMOOTH
 
 
 class EngineName(StrEnum):

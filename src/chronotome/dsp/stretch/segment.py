@@ -15,8 +15,8 @@ from numpy.typing import NDArray
 from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.fades import crossfade
 from chronotome.dsp.hush import Hushed
-from chronotome.dsp.stretch.cutting import cut_to_length
-from chronotome.dsp.stretch.engines import FINE_OVERLAP, OVERLAP, Bends, EngineName, Fill
+from chronotome.dsp.stretch.cutting import CURVES, cut_to_length
+from chronotome.dsp.stretch.engines import FINE_OVERLAP, OVERLAP, Bends, EngineName, Gap
 from chronotome.dsp.stretch.evenness import strays
 from chronotome.dsp.stretch.tape import at_other_speed
 from chronotome.dsp.stretch.wsola import overlap_similar, overlap_wide
@@ -26,7 +26,6 @@ MOST_STRETCH = 2.5
 GAP_STEP, GAP_REACH, GAP_SHARE = 0.002, 0.020, 10 ** (-12 / 10)
 """Where the last ms before an attack are 12 dB below the 20 ms ahead of them, they are a gap."""
 SPLICE_REACH = 0.030
-SPLICE_FADE = 0.010
 MOST_STRAY, WORTH_IT = 2.0, 0.5
 """Decibels of a hole or bump beyond which other ways are tried, and by which they have to be better."""
 
@@ -39,7 +38,7 @@ class Shape(NamedTuple):
     ends_softly: bool = False
     hushed: tuple[Hushed, ...] = ()
     """Noises near it that are not to be heard."""
-    fill: Fill = Fill.TO_AND_FRO
+    gap: Gap = Gap()
     """What comes into gaps, where it is cut."""
 
 
@@ -100,6 +99,7 @@ def render_segment(
     engine: EngineName,
     is_last: bool = False,
     shape: Shape = PLAIN,
+    room: Samples | None = None,
 ) -> Samples:
     """Source frames [span[0], span[1]) as `length` heard frames.
 
@@ -117,7 +117,9 @@ def render_segment(
     is_last : bool
         Nothing follows: no lead-in is kept for it.
     shape : Shape
-        Bends in between, and whether its ends are attacks; only `TONES` reads it.
+        Bends in between, and whether its ends are attacks, for tones; what fills gaps, for cutting.
+    room : float32, shape (frames, channels), or None
+        The recording's quiet place, for gaps that it fills.
 
     Returns
     -------
@@ -136,10 +138,11 @@ def render_segment(
         return frames_between(source, start, end)
     if how.attack is None:
         return how.middle(source, rate, start, end, length)
-    middle = how.middle
-    if engine is EngineName.CUTTING and shape.fill is not Fill.TO_AND_FRO:
-        middle = partial(cut_to_length, fill=shape.fill)
-    made = _between_attacks(source, rate, span, length, middle, how.attack, is_last=is_last)
+    middle, gap = how.middle, PLAIN.gap
+    if engine is EngineName.CUTTING:
+        gap = shape.gap
+        middle = partial(cut_to_length, gap=gap, room=room)
+    made = _between_attacks(source, rate, span, length, middle, how.attack, is_last=is_last, gap=gap)
     if engine is not EngineName.DRUMS:
         return made
     return _evenest(source, rate, span, length, made, is_last=is_last)
@@ -154,6 +157,7 @@ def _between_attacks(  # noqa: PLR0917 - what a segment is
     verbatim: float,
     *,
     is_last: bool,
+    gap: Gap = PLAIN.gap,
 ) -> Samples:
     """A verbatim attack, what an engine makes of the rest, led into the verbatim frames before the next."""
     start, end = span
@@ -165,7 +169,7 @@ def _between_attacks(  # noqa: PLR0917 - what a segment is
     body[attack:] = middle(source, rate, start + attack, end - lead, len(body) - attack)
     if is_last:
         return body
-    _splice(body, source, rate, end - lead, room=min(len(body), spanned - lead) - attack)
+    _splice(body, source, rate, end - lead, room=min(len(body), spanned - lead) - attack, gap=gap)
     return np.concatenate([body, frames_between(source, end - lead, end)])
 
 
@@ -206,6 +210,7 @@ def render_hit(
     engine: EngineName,
     is_last: bool = False,
     shape: Shape = PLAIN,
+    room: Samples | None = None,
     semitones: float = 0.0,
     is_reversed: bool = False,
 ) -> Samples:
@@ -221,7 +226,7 @@ def render_hit(
     longer = max(1, round(length * ratio)) if semitones else length
     if semitones and shape.bends:
         shape = shape._replace(bends=tuple((of, round(to * ratio)) for of, to in shape.bends))
-    made = render_segment(source, rate, span, longer, engine=engine, is_last=is_last, shape=shape)
+    made = render_segment(source, rate, span, longer, engine=engine, is_last=is_last, shape=shape, room=room)
     if semitones:
         made = at_other_speed(made, 0, longer, length)
     return made[::-1] if is_reversed else made
@@ -250,9 +255,9 @@ def _attack_length(wanted: int, spanned: int, length: int) -> int:
     return attack
 
 
-def _splice(body: Samples, source: Samples, rate: int, end: int, *, room: int) -> None:
+def _splice(body: Samples, source: Samples, rate: int, end: int, *, room: int, gap: Gap) -> None:
     """Lead the end of `body` into source frames just before `end`, where the two are most alike."""
-    fade = max(0, min(int(SPLICE_FADE * rate), room // 2))
+    fade = max(0, min(int(2 * gap.fade * rate), room // 2))
     reach = min(int(SPLICE_REACH * rate), room // 2 - fade)
     back = _best_splice(body, source, end, fade=fade, reach=reach) if fade and reach > 8 else 0
     total = len(body)
@@ -260,7 +265,9 @@ def _splice(body: Samples, source: Samples, rate: int, end: int, *, room: int) -
         body[total - back :] = frames_between(source, end - back, end)
     if fade:
         body[total - back - fade : total - back] = crossfade(
-            body[total - back - fade : total - back], frames_between(source, end - back - fade, end - back)
+            body[total - back - fade : total - back],
+            frames_between(source, end - back - fade, end - back),
+            CURVES[gap.crossing],
         )
 
 

@@ -6,17 +6,8 @@ from typing import NamedTuple
 from chronotome.session.anchors import anchors_of, window_of
 from chronotome.session.edits.tracks import with_track
 from chronotome.session.limits import Id
-from chronotome.session.model import (
-    Clip,
-    ClipId,
-    Session,
-    Take,
-    TightenSettings,
-    Touch,
-    Track,
-    TrackId,
-    replace,
-)
+from chronotome.session.model import Clip, ClipId, Session, Take, Touch, Track, TrackId, replace
+from chronotome.session.settings import TightenSettings
 
 SHORTEST = 2
 """Frames of a recording that a clip has at least."""

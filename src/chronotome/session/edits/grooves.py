@@ -10,8 +10,9 @@ from chronotome.session.edits.tracks import with_takes
 from chronotome.session.grid import Grid
 from chronotome.session.groove import Groove, GrooveId, taken
 from chronotome.session.limits import Id
-from chronotome.session.model import Session, Take, TightenSettings, Track, TrackId, replace
+from chronotome.session.model import Session, Take, Track, TrackId, replace
 from chronotome.session.onsets import OnsetId
+from chronotome.session.settings import TightenSettings
 from chronotome.session.tighten import targets_of
 
 

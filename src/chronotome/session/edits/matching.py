@@ -3,8 +3,9 @@
 from collections.abc import Iterable
 
 from chronotome.session.edits.tightening import ALL, Scope, recipe_for, set_recipe
-from chronotome.session.model import Match, Session, Take, TrackId, replace
+from chronotome.session.model import Session, Take, TrackId, replace
 from chronotome.session.onsets import OnsetId
+from chronotome.session.settings import Match
 
 FULL = 1.0
 

@@ -1,5 +1,6 @@
 """Edits of Tighten: recipes of tracks, takes, spans and hits, variants, and hits moved by hand."""
 
+import operator
 from collections.abc import Callable, Collection, Iterable
 from dataclasses import dataclass
 
@@ -8,20 +9,9 @@ import numpy as np
 from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.tracks import changed, with_takes, with_track
 from chronotome.session.limits import FARTHEST_BEAT
-from chronotome.session.model import (
-    MOST_ROUNDS,
-    ClipId,
-    RecipeSpan,
-    Session,
-    Take,
-    TightenSettings,
-    Touch,
-    Track,
-    TrackId,
-    Variant,
-    replace,
-)
+from chronotome.session.model import ClipId, Session, Take, Touch, Track, TrackId, replace
 from chronotome.session.onsets import OnsetId
+from chronotome.session.settings import MOST_ROUNDS, RecipeSpan, TightenSettings, Variant
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
 
@@ -69,6 +59,38 @@ def set_recipe(
         return set_tighten(session, track, **values)
     new = _changed(recipe, values)
     return session if new is recipe else with_track(session, track, lambda old: _with_recipe(old, take, new))
+
+
+def follow_ruler(session: Session, division: int) -> Session:
+    """Recipes whose grid is what the ruler shows have this one."""
+
+    def of(recipe: TightenSettings) -> TightenSettings:
+        if not recipe.follows_ruler or recipe.grid.division == division:
+            return recipe
+        return replace(recipe, grid=replace(recipe.grid, division=division))
+
+    def of_take(take: Take) -> Take:
+        touches = tuple(
+            each
+            if each.recipe is None or of(each.recipe) is each.recipe
+            else replace(each, recipe=of(each.recipe))
+            for each in take.touches
+        )
+        tighten = None if take.tighten is None else of(take.tighten)
+        if tighten is take.tighten and all(map(operator.is_, touches, take.touches)):
+            return take
+        return replace(take, touches=touches, tighten=tighten)
+
+    def of_track(track: Track) -> Track:
+        spans = tuple(
+            span if of(span.recipe) is span.recipe else replace(span, recipe=of(span.recipe))
+            for span in track.spans
+        )
+        return changed(with_takes(track, of_take), tighten=of(track.tighten), spans=spans)
+
+    for track in session.tracks:
+        session = with_track(session, track.id, of_track)
+    return session
 
 
 def set_tighten(session: Session, track: TrackId, **values: object) -> Session:

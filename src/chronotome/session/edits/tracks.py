@@ -2,17 +2,7 @@
 
 from collections.abc import Callable, Sequence
 
-from chronotome.dsp.stretch.engines import Fill, Keeps, MoveBy
-from chronotome.session.model import (
-    MOST_SEMITONES,
-    LockGroup,
-    Session,
-    Take,
-    Track,
-    TrackId,
-    TrackSize,
-    replace,
-)
+from chronotome.session.model import LockGroup, Session, Take, Track, TrackId, TrackSize, replace
 
 LOUDEST, QUIETEST = 12.0, -90.0
 
@@ -94,29 +84,31 @@ def rename(session: Session, track: TrackId, name: str) -> Session:
     return with_track(session, track, lambda old: changed(old, name=name)) if name else session
 
 
-def set_move_by(session: Session, track: TrackId, move_by: MoveBy) -> Session:
-    return with_track(session, session.guide_of(track), lambda old: changed(old, move_by=move_by))
+def set_moving(session: Session, track: TrackId, take: Take | None = None, **values: object) -> Session:
+    """Change how sound is moved: of a take that is moved in a way of its own, or of the track.
+
+    Of a track that is locked to another it is that one's.
+    """
+
+    def change(old: Track) -> Track:
+        if take is None or take.moving is None:
+            return changed(old, moving=replace(old.moving, **values))
+        moving = replace(take.moving, **values)
+        return with_takes(old, lambda each: replace(each, moving=moving) if each is take else each)
+
+    return with_track(session, session.guide_of(track), change)
 
 
-def set_keeps(session: Session, track: TrackId, keeps: Keeps) -> Session:
-    """What stretching keeps clean on a track, or on the guide that it is locked to."""
-    return with_track(session, session.guide_of(track), lambda old: changed(old, keeps=keeps))
+def set_own_moving(session: Session, track: TrackId, take: Take, *, is_own: bool) -> Session:
+    """Let a take be moved in a way of its own, at first its track's; or in its track's again."""
+    if is_own is (take.moving is not None):
+        return session
 
+    def change(old: Track) -> Track:
+        moving = old.moving if is_own else None
+        return with_takes(old, lambda each: replace(each, moving=moving) if each is take else each)
 
-def set_fill(session: Session, track: TrackId, fill: Fill) -> Session:
-    """What comes into gaps on a track, or on the guide that it is locked to."""
-    return with_track(session, session.guide_of(track), lambda old: changed(old, fill=fill))
-
-
-def set_pitch(session: Session, track: TrackId, semitones: float) -> Session:
-    """The pitch of a track, or of the guide that it is locked to."""
-    semitones = round(max(-MOST_SEMITONES, min(MOST_SEMITONES, semitones)), 2)
-    return with_track(session, session.guide_of(track), lambda old: changed(old, semitones=semitones))
-
-
-def set_bears(session: Session, track: TrackId, bears: float) -> Session:
-    """How much stretching a track's material bears."""
-    return with_track(session, session.guide_of(track), lambda old: changed(old, bears=bears))
+    return with_track(session, track, change)
 
 
 def remove_track(session: Session, track: TrackId) -> Session:

@@ -17,6 +17,7 @@ from chronotome.session.edits.tracks import (
     set_flipped,
     set_level,
     set_muted,
+    set_own_moving,
     set_size,
     set_solo,
     unlock,
@@ -184,6 +185,22 @@ class Commands:
     def has_own_recipe(self) -> bool:
         shown = self._guide()
         return shown is not None and shown.take.tighten is not None
+
+    def toggle_own_moving(self) -> None:
+        """Move the chosen clip in a way of its own, at another pitch too; or in its track's again."""
+        shown = self._guide()
+        if shown is None:
+            return
+        is_own, track, take = shown.take.moving is None, shown.track, shown.take
+        label = "Moved its own way" if is_own else "Moved as its track"
+        self._desk.store.apply(lambda session: set_own_moving(session, track.id, take, is_own=is_own), label)
+        whose = "in a way of its own" if is_own else "as its track is"
+        self._desk.say(f"{shown.clip.name or track.name} is moved {whose} now")
+
+    @property
+    def has_own_moving(self) -> bool:
+        shown = self._guide()
+        return shown is not None and shown.take.moving is not None
 
     def reset_hits(self) -> None:
         shown = self._guide()

@@ -8,6 +8,7 @@ from chronotome.session.edits.matching import forget_pairs, match_to, set_pair
 from chronotome.session.edits.tightening import (
     clear_hits,
     clear_span,
+    follow_ruler,
     keep_variant,
     once_more,
     remove_variant,
@@ -15,7 +16,8 @@ from chronotome.session.edits.tightening import (
     use_variant,
 )
 from chronotome.session.grid import DIVISIONS
-from chronotome.session.model import MOST_SHIFT, Session, Take, Track, TrackId, replace
+from chronotome.session.model import Session, Take, Track, TrackId, replace
+from chronotome.session.settings import MOST_SHIFT
 from chronotome.ui.desk import Desk
 from chronotome.ui.view_state import Evidence, For, Stage
 
@@ -35,6 +37,16 @@ class TightenCommands:
 
     def __init__(self, desk: Desk) -> None:
         self._desk = desk
+        desk.view.rested.connect(self.follow_ruler)
+        desk.view.snap_changed.connect(self.follow_ruler)
+        desk.store.changed.connect(self.follow_ruler)
+
+    def follow_ruler(self) -> None:
+        """Recipes whose grid is what the ruler shows follow it: no step of undo, what is done is to zoom."""
+        store = self._desk.store
+        if not store.is_drafting:
+            division = self._desk.view.grid.division
+            store.amend(lambda session: follow_ruler(session, division))
 
     @property
     def leading(self) -> tuple[Track, Take | None] | None:
@@ -110,7 +122,10 @@ class TightenCommands:
         if known:
             new = replace(grid, division=known[0] if by > 0 else known[-1])
             self.edit(
-                lambda session, track, take: set_recipe(session, track, take, scope, grid=new), "Set grid"
+                lambda session, track, take: set_recipe(
+                    session, track, take, scope, grid=new, follows_ruler=False
+                ),
+                "Set grid",
             )
             self._desk.say(f"Grid {new.words}")
 

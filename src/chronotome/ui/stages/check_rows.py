@@ -2,14 +2,21 @@
 
 from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QWidget
+from PySide6.QtWidgets import QHBoxLayout, QLabel, QVBoxLayout, QWidget
 
-from chronotome.session.check import Check
+from chronotome.session.check import NOTHING, Check, Kind
 from chronotome.session.grid import position_words
+from chronotome.session.model import Take, Track
+from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
+from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
+from chronotome.ui.stages.rows import Rows
 from chronotome.ui.theme import colour, figure_font, text_font
+
+MOST_CHECKS = 3
 
 
 class CheckRow(QWidget):
@@ -45,3 +52,69 @@ class CheckRow(QWidget):
         painter.setPen(colour(theme.late))
         flags = Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight
         painter.drawText(box.adjusted(0, 0, -8, 0), flags, self.check.figure)
+
+
+class CheckRows(Rows):
+    """The first of them, which kind of them, and what can be done about the selected one."""
+
+    def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
+        super().__init__(desk, actions)
+        self._commands = commands
+        row = QHBoxLayout()
+        self.rows.addLayout(row)
+        self.to_check = QLabel("To check")
+        self.to_check.setObjectName("heading")
+        self.kind = Combo("Kind of places to check", ["all kinds", *Kind])
+        self.kind.activated.connect(
+            lambda index: desk.view.show_kind(list(Kind)[index - 1] if index else None)
+        )
+        row.addWidget(self.to_check)
+        row.addWidget(self.kind, 1)
+        self._places = QVBoxLayout()
+        self._places.setSpacing(4)
+        self.rows.addLayout(self._places)
+        self.decisions = self.add_buttons("to-earlier", "leave-hit", "to-later")
+        self.shown: list[CheckRow] = []
+        self._soon = Soon(self._show, self)
+        desk.view.selection_changed.connect(self._show_selection)
+
+    @property
+    def _leading(self) -> tuple[Track, Take | None] | None:
+        leading, guiding = self.desk.view.leading, self.desk.guiding
+        return None if leading is None else (leading[0], None if guiding is None else guiding.take)
+
+    def ask(self) -> None:
+        """Show them anew, once there is time."""
+        self._soon.ask()
+
+    def _show(self) -> None:
+        checks = NOTHING if self._leading is None else self.desk.checks(*self._leading)
+        checks = checks.of_kind(self.desk.view.check_kind)
+        more = f", {len(checks) - MOST_CHECKS} more: N" if len(checks) > MOST_CHECKS else ""
+        self.to_check.setText(f"To check: {len(checks)}{more}" if checks else "Nothing to check")
+        if [row.check for row in self.shown] == list(checks[:MOST_CHECKS]):
+            self._show_selection()
+            return
+        for row in self.shown:
+            row.hide()
+            self._places.removeWidget(row)
+            row.deleteLater()
+        self.shown = [CheckRow(self.desk, self._commands, check) for check in checks[:MOST_CHECKS]]
+        for row in self.shown:
+            self._places.addWidget(row)
+        self._show_selection()
+
+    def _show_selection(self) -> None:
+        for row in self.shown:
+            row.update()
+        check = (
+            None if self._leading is None else self.desk.checks(*self._leading).of(self.desk.view.selected)
+        )
+        words = ("Earlier line", "Leave", "Later line")
+        if check is not None and check.earlier is None:
+            ways = [mend.words for mend in check.mends]
+            words = (ways[0] if ways else "", "Accept", ways[-1] if len(ways) > 1 else "")
+        for button, each in zip(self.decisions, words, strict=True):
+            button.setText(each)
+            button.setEnabled(check is not None and bool(each))
+            button.setVisible(len(self.shown) > 0 and bool(each))

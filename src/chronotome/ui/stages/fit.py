@@ -15,7 +15,7 @@ from chronotome.session.edits.fitting import (
     set_steady,
 )
 from chronotome.session.edits.timing import set_click
-from chronotome.session.edits.tracks import set_move_by
+from chronotome.session.edits.tracks import set_moving
 from chronotome.session.fit import Reads, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.grid import FASTEST, SLOWEST
@@ -231,7 +231,7 @@ class FitTray(Tray):
 
     def _edit_move_by(self, session: Session, move_by: MoveBy) -> Session:
         track = self.desk.view.focused
-        return session if track is None else set_move_by(session, track.id, move_by)
+        return session if track is None else set_moving(session, track.id, by=move_by)
 
     def _edit_reads(self, session: Session, reads: Reads) -> Session:
         track = self.desk.view.focused
@@ -294,7 +294,7 @@ class FitTray(Tray):
         who = following_of(session, guide.track.id)
         self.who.set_index(WHO.index(who))
         self.steady.set_value(guide.track.steady * 100)
-        self.move_by.set_index(MOVES.index(guide.track.move_by))
+        self.move_by.set_index(MOVES.index(guide.track.moving.by))
         for shown in (self.steady, self.move_by):
             shown.setVisible(who is Following.RECORDING)
         self.smooth.setVisible(who is Following.GRID)

@@ -1,37 +1,25 @@
-"""What a tray is made of: a title, and rows from top to bottom in the order of use."""
-
-from collections.abc import Callable, Iterable, Iterator
-from contextlib import contextmanager
+"""What a tray is: a title, and rows below it."""
 
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QShowEvent
-from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QLabel
 
-from chronotome.session.model import Session
-from chronotome.ui.action_table import SHORT
 from chronotome.ui.actions import Actions
-from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.fold import Fold
-from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
+from chronotome.ui.stages.rows import Rows
 from chronotome.ui.view_state import Stage
 
 WIDTH = 300
-LABEL = 58
 
 
-class Tray(QWidget):
+class Tray(Rows):
     """One stage's settings."""
 
     def __init__(self, desk: Desk, actions: Actions, stage: Stage, about: str) -> None:
-        super().__init__()
+        super().__init__(desk, actions)
         self.setObjectName("trayBody")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
-        self.desk, self.table = desk, actions
-        self.rows = QVBoxLayout(self)
         self.rows.setContentsMargins(16, 12, 16, 12)
-        self.rows.setSpacing(8)
         head = QHBoxLayout()
         title = QLabel(stage.words)
         title.setObjectName("title")
@@ -53,115 +41,5 @@ class Tray(QWidget):
             layout.invalidate()
             layout.activate()
 
-    def add(self, widget: QWidget) -> None:
-        self.rows.addWidget(widget)
-
-    def add_label(self, words: str, kind: str = "soft") -> QLabel:
-        label = QLabel(words)
-        label.setObjectName(kind)
-        label.setWordWrap(True)
-        self.rows.addWidget(label)
-        return label
-
-    def add_rule(self) -> None:
-        line = QFrame()
-        line.setFixedHeight(1)
-        line.setStyleSheet(f"background: {self.desk.view.theme.rule};")
-        self.desk.view.theme_changed.connect(
-            lambda: line.setStyleSheet(f"background: {self.desk.view.theme.rule};")
-        )
-        self.rows.addWidget(line)
-
-    def add_buttons(self, *names: str, more: Iterable[QPushButton] = ()) -> list[QPushButton]:
-        """A row of buttons that do actions, and others behind them."""
-        row = QHBoxLayout()
-        row.setSpacing(8)
-        buttons = []
-        for name in names:
-            button = QPushButton(SHORT.get(name, self.table.words(name).rstrip("…")))
-            self.table.attach(button, name)
-            row.addWidget(button)
-            buttons.append(button)
-        for button in more:
-            row.addWidget(button)
-        self.rows.addLayout(row)
-        return buttons
-
-    @contextmanager
-    def folded(self, words: str) -> Iterator[Fold]:
-        """What is added meanwhile lies below a heading that opens it."""
-        fold, rows = Fold(self.desk.view, words), self.rows
-        rows.addWidget(fold)
-        rows.addWidget(fold.body)
-        self.rows = fold.rows
-        yield fold
-        self.rows = rows
-
-    def row(self, words: str) -> QHBoxLayout:
-        row = QHBoxLayout()
-        row.setSpacing(8)
-        label = QLabel(words)
-        label.setObjectName("soft")
-        label.setFixedWidth(LABEL)
-        row.addWidget(label)
-        self.rows.addLayout(row)
-        return row
-
-    def _short_buttons(self, words: dict[str, str]) -> None:
-        for button, each in zip(self.add_buttons(*words), words.values(), strict=True):
-            button.setText(each)
-
-    def combo(self, words: str, choices: list[str], do: Callable[[int], None]) -> Combo:
-        combo = Combo(words, choices)
-        combo.activated.connect(do)
-        self.row(words).addWidget(combo, 1)
-        return combo
-
-    def beside(self, *widgets: QWidget) -> None:
-        """Two or more in one row, each as wide."""
-        both = QHBoxLayout()
-        both.setSpacing(14)
-        for widget in widgets:
-            both.addWidget(widget, 1)
-        self.rows.addLayout(both)
-
-    @contextmanager
-    def section(self) -> Iterator[QWidget]:
-        """What is added meanwhile is shown and hidden as one."""
-        whole, rows = QWidget(), self.rows
-        inner = QVBoxLayout(whole)
-        inner.setContentsMargins(0, 0, 0, 0)
-        inner.setSpacing(8)
-        rows.addWidget(whole)
-        self.rows = inner
-        yield whole
-        self.rows = rows
-
     def finish(self) -> None:
         self.rows.addStretch(1)
-
-    def bind(
-        self,
-        slider: ValueSlider,
-        edit: Callable[[Session, float], Session],
-        label: str,
-        *,
-        is_sifting: bool = False,
-    ) -> None:
-        """Sliding drafts, letting go keeps."""
-        store = self.desk.store
-        slider.slid.connect(
-            lambda value: store.draft(lambda session: edit(session, value), is_sifting=is_sifting)
-        )
-        slider.settled.connect(lambda value: store.apply(lambda session: edit(session, value), label))
-        slider.dropped.connect(store.drop_draft)
-
-    def choice(
-        self, name: str, words: list[str], edit: Callable[[Session, int], Session], label: str
-    ) -> Segmented:
-        """A choice that is an edit."""
-        segmented = Segmented(self.desk.view, name, words)
-        store = self.desk.store
-        segmented.chosen.connect(lambda index: store.apply(lambda session: edit(session, index), label))
-        self.rows.addWidget(segmented)
-        return segmented

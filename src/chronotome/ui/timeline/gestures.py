@@ -130,7 +130,10 @@ def take_hit(desk: Desk, shown: Shown, place: int, *, grip: float, holds: bool =
     line = float(targets.line_beats[place])
     if onset not in picked or len(picked) < 2:
         desk.view.select(onset)
-        room, bearable = targets.room_of(place), targets.bearable(place, shown.track.bears)
+        room, bearable = (
+            targets.room_of(place),
+            targets.bearable(place, shown.track.moving_of(shown.take).bears),
+        )
         is_holding = holds or desk.view.holds_neighbours
         holding = held(desk.session, targets, targets.beside(place)) if is_holding else {}
         places = desk, shown.track.id, shown.clip.id, onset, line, grip, room, shown.map.axis

@@ -6,7 +6,8 @@ from functools import partial
 from chronotome.bridge.store import Edit
 from chronotome.session.edits.tightening import clear_span, move_span
 from chronotome.session.edits.timing import set_loop
-from chronotome.session.model import RecipeSpan, Session
+from chronotome.session.model import Session
+from chronotome.session.settings import RecipeSpan
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.span_strip import SpanStrip, Strip

@@ -11,8 +11,9 @@ from chronotome.render.plan import ClipPlan, clip_plan, clip_plans
 from chronotome.session.anchors import Anchors, parts_of
 from chronotome.session.counting import counted_of
 from chronotome.session.memo import MANY, by_identity, by_parts
-from chronotome.session.model import Clip, Recording, Session, Take, TightenSettings, Track
+from chronotome.session.model import Clip, Recording, Session, Take, Track
 from chronotome.session.onsets import Onsets
+from chronotome.session.settings import TightenSettings
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
 

@@ -287,9 +287,13 @@ class WaveLane(ClipLane):
             name = shown.recording.file
             y = self.paint_words(painter, y, name, size=10, weight=400, value=theme.soft_ink)
         guide = session.track(session.guide_of(track.id))
-        words = WAY_WORDS[guide.move_by]
-        if guide.move_by is MoveBy.STRETCHING and guide.first_take is not None:
-            words += f" · {engine_for(session, guide, guide.first_take)}"
+        words = WAY_WORDS[guide.moving.by]
+        leading = self.desk.view.leading
+        take = guide.first_take if leading is None else leading[1]
+        if take is not None:
+            words = WAY_WORDS[guide.moving_of(take).by]
+            if guide.moving_of(take).by is MoveBy.STRETCHING:
+                words += f" · {engine_for(session, guide, take)}"
         self.paint_words(painter, y + 1, words, size=11, weight=500, value=theme.soft_ink)
         y = 98
         group = session.group_of(track.id)

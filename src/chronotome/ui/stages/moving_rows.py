@@ -1,0 +1,100 @@
+"""How the audio is moved, what stays clean, at what pitch: of the track, or of a clip by itself."""
+
+from PySide6.QtWidgets import QCheckBox
+
+from chronotome.dsp.bands import Material
+from chronotome.dsp.stretch.engines import Crossing, EngineName, Fill, Keeps, MoveBy, engine_of
+from chronotome.session.edits.tracks import set_moving
+from chronotome.session.model import Session, Take, Track
+from chronotome.session.settings import MOST_SEMITONES, USUAL_BEARS
+from chronotome.ui.actions import Actions
+from chronotome.ui.controls.figures import signed
+from chronotome.ui.controls.value_slider import ValueSlider
+from chronotome.ui.desk import Desk
+from chronotome.ui.stages.rows import Rows
+
+WAYS = tuple(MoveBy)
+KEEPS_WORDS = {
+    Keeps.HEARD: "as heard",
+    Keeps.DRUMS: "drums: noise and tails",
+    Keeps.ONE_NOTE: "one note at a time",
+    Keeps.CHORDS: "chords and mixes",
+}
+
+
+class MovingRows(Rows):
+    """The usual ones; `pitch`, `bears` and `formants` are for whoever lays them out."""
+
+    def __init__(self, desk: Desk, actions: Actions) -> None:
+        super().__init__(desk, actions)
+        self.way = self.choice(
+            "Move the audio by",
+            [str(way).capitalize() for way in WAYS],
+            lambda session, index: self._with(session, by=WAYS[index]),
+            "Move the audio another way",
+        )
+        with self.section() as self._keeping:
+            self.keeps = self.combo("Keeps", list(KEEPS_WORDS.values()), self._choose_keeps)
+        with self.section() as self._filling:
+            self.fill = self.combo("Gaps", [str(fill) for fill in Fill], self._choose_fill)
+            self.crossfade = self._slider("Crossfade", "crossfade", 0.5, 50, "ms", step=0.5, usual=5)
+            self.crossing = self.combo("Crosses", [str(each) for each in Crossing], self._choose_crossing)
+            self.add(self.crossfade)
+        self.pitch = ValueSlider(desk.view, "Pitch", -MOST_SEMITONES, MOST_SEMITONES, _pitch_words, usual=0)
+        self.bears = self._slider("Bears up to", "bears", 1.05, 3.0, "×", step=0.05, usual=USUAL_BEARS)
+        self.bind(self.pitch, lambda session, value: self._with(session, semitones=value), "Set pitch")
+        self.formants = QCheckBox("A voice keeps its colour at that pitch")
+        self.formants.clicked.connect(
+            lambda on: self.desk.store.apply(
+                lambda session: self._with(session, keeps_formants=on), "Keep formants"
+            )
+        )
+
+    def _slider(
+        self, words: str, name: str, low: float, high: float, unit: str, *, step: float, usual: float
+    ) -> ValueSlider:
+        def figure(value: float) -> str:
+            return f"×{value:.2f}" if unit == "×" else f"{value:g} {unit}"
+
+        slider = ValueSlider(self.desk.view, words, low, high, figure, step=step, usual=usual)
+        self.bind(slider, lambda session, value: self._with(session, **{name: value}), f"Set {words.lower()}")
+        return slider
+
+    def _with(self, session: Session, **values: object) -> Session:
+        edit = self.desk.leading_edit(lambda each, track, take: set_moving(each, track, take, **values))
+        return edit(session)
+
+    def _choose_keeps(self, index: int) -> None:
+        keeps = list(KEEPS_WORDS)[index]
+        self.desk.store.apply(lambda session: self._with(session, keeps=keeps), "Choose material")
+
+    def _choose_fill(self, index: int) -> None:
+        fill = list(Fill)[index]
+        self.desk.store.apply(lambda session: self._with(session, fill=fill), "Fill gaps otherwise")
+
+    def _choose_crossing(self, index: int) -> None:
+        crossing = list(Crossing)[index]
+        self.desk.store.apply(lambda session: self._with(session, crossing=crossing), "Cross otherwise")
+
+    def show_of(self, track: Track, take: Take | None) -> None:
+        """As a track that leads is moved, or one of its takes."""
+        moving = track.moving if take is None else track.moving_of(take)
+        recording = None if take is None else self.desk.session.recording_of(take)
+        material = Material.MIXED if recording is None else recording.material
+        self.way.set_index(WAYS.index(moving.by))
+        heard = engine_of(MoveBy.STRETCHING, Keeps.HEARD, material)
+        self.keeps.setItemText(0, f"as heard: {'drums' if heard is EngineName.DRUMS else 'chords and mixes'}")
+        self.keeps.setCurrentIndex(list(KEEPS_WORDS).index(moving.keeps))
+        self._keeping.setVisible(moving.by is MoveBy.STRETCHING)
+        self._filling.setVisible(moving.by is MoveBy.CUTTING)
+        self.fill.setCurrentIndex(list(Fill).index(moving.fill))
+        self.crossing.setCurrentIndex(list(Crossing).index(moving.crossing))
+        self.crossfade.set_value(moving.crossfade)
+        self.pitch.set_value(moving.semitones)
+        self.bears.set_value(moving.bears)
+        self.formants.setChecked(moving.keeps_formants)
+        self.formants.setEnabled(bool(moving.semitones))
+
+
+def _pitch_words(value: float) -> str:
+    return f"{signed(value, 0 if value == round(value) else 2)} st"

@@ -1,0 +1,69 @@
+"""The take that another follows: which one, what is a pair, what becomes of hits alone."""
+
+from chronotome.session.edits.matching import set_match
+from chronotome.session.model import Session, Track
+from chronotome.session.settings import Alone, TightenSettings
+from chronotome.ui.actions import Actions
+from chronotome.ui.commands.tightening import TightenCommands
+from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.controls.value_slider import ValueSlider
+from chronotome.ui.desk import Desk
+from chronotome.ui.stages.rows import Rows
+
+ALONES = tuple(Alone)
+
+
+class PairRows(Rows):
+    def __init__(self, desk: Desk, actions: Actions, commands: TightenCommands) -> None:
+        super().__init__(desk, actions)
+        self._commands = commands
+        self.follows = self.combo("Follows", [], self._choose_take)
+        self.within = ValueSlider(
+            desk.view, "Pair within", 5, 300, lambda value: f"±{value:.0f} ms", step=5, usual=90
+        )
+        self.bind(self.within, self._set_within, "Set pairing")
+        self.add(self.within)
+        self.alones = Segmented(desk.view, "Hits alone", ["along", "as played", "silent"])
+        self.alones.chosen.connect(self._choose_alone)
+        self.row("Alone").addWidget(self.alones, 1)
+        self.add_buttons("break-pair", "pair-found", "hear-pair")
+        desk.store.watch(self, self._fill, lambda session: session.tracks)
+        desk.view.focus_changed.connect(self._fill)
+
+    @property
+    def others(self) -> list[Track]:
+        """Tracks that this one can follow, the likeliest first: of a name that begins alike."""
+        leading, session = self.desk.view.leading, self.desk.session
+        if leading is None:
+            return []
+        guide = leading[0]
+        others = [track for track in session.tracks if session.guide_of(track.id) != guide.id]
+        first = guide.name.split(" ")[0].casefold()
+        return sorted(others, key=lambda track: not track.name.casefold().startswith(first))
+
+    def _choose_take(self, index: int) -> None:
+        self._commands.match(self.follows.itemData(index))
+
+    def _choose_alone(self, index: int) -> None:
+        self.desk.store.apply(lambda session: self._with(session, alone=ALONES[index]), "Hits alone")
+
+    def _set_within(self, session: Session, value: float) -> Session:
+        return self._with(session, within=value)
+
+    def _with(self, session: Session, **values: object) -> Session:
+        scope = self.desk.view.scope
+        edit = self.desk.leading_edit(lambda each, track, take: set_match(each, track, take, scope, **values))
+        return edit(session)
+
+    def _fill(self) -> None:
+        self.follows.clear()
+        for track in self.others:
+            self.follows.addItem(track.name, track.id)
+        self.show_of(self.desk.view.recipe)
+
+    def show_of(self, recipe: TightenSettings) -> None:
+        match = recipe.match
+        if match is not None:
+            self.follows.setCurrentIndex(self.follows.findData(match.track))
+            self.within.set_value(match.within)
+            self.alones.set_index(ALONES.index(match.alone))
