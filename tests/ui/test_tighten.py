@@ -12,6 +12,7 @@ from chronotome.session.checks import checks_of
 from chronotome.session.edits.tightening import move_hit
 from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
 from chronotome.session.edits.tracks import set_muted
+from chronotome.session.settings import Moving
 from chronotome.session.tighten import pairs_of, targets_of
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.view_state import Evidence, For, Stage
@@ -268,6 +269,14 @@ def test_what_a_track_keeps_clean_is_chosen_and_its_recipe_in_the_rare_rows(two)
     tray.moving.keeps.setCurrentIndex(2)
     tray.moving.keeps.activated.emit(2)
     assert two.session.tracks[0].moving.keeps == "one note"
+    chosen(tray.moving.fill, "room tone")
+    chosen(tray.moving.crossing, "firm")
+    tray.moving.crossfade.settled.emit(12.5)
+    tray.moving.pitch.settled.emit(-3.25)
+    tray.moving.formants.click()
+    moving = two.session.tracks[0].moving
+    assert (moving.fill, moving.crossing, moving.crossfade) == ("room tone", "firm", 12.5)
+    assert (moving.semitones, moving.keeps_formants) == (-3.25, True)
     tray.shift.settled.emit(12.0)
     tray.even.settled.emit(50.0)
     chosen(tray.swing_of, "eighths")
@@ -275,8 +284,34 @@ def test_what_a_track_keeps_clean_is_chosen_and_its_recipe_in_the_rare_rows(two)
     two.settle()
     recipe = two.session.tracks[0].tighten
     assert (recipe.shift, recipe.loudness, recipe.swing_of, recipe.scales) == (12.0, 0.5, "eighths", True)
-    run(two, "undo", "undo", "undo", "undo", "undo")
-    assert two.session.tracks[0].moving.keeps == "as heard"
+    run(two, *["undo"] * 10)
+    assert two.session.tracks[0].moving == Moving()
+
+
+def test_a_clip_is_moved_in_a_way_of_its_own_once_that_is_asked_for(two):
+    run(two, "own-moving")
+    two.tray.moving.way.choose(0)
+    track = two.session.tracks[0]
+    assert (track.moving.by, track.takes[0].moving.by) == ("stretching", "cutting")
+    assert two.tray.own_moving.text() == "Moved as the track"
+    run(two, "own-moving")
+    assert two.session.tracks[0].takes[0].moving is None
+    two.settle()
+    assert two.tray.moving.way.index == 1
+
+
+def test_a_grid_that_is_as_the_ruler_follows_the_zoom_without_a_step_of_undo(two):
+    two.tray.division.setCurrentIndex(two.tray.division.count() - 1)
+    two.tray.division.activated.emit(two.tray.division.count() - 1)
+    for factor, wanted in ((40.0, 32), (1 / 400, 8)):
+        two.desk.view.zoom(factor)
+        two.wait(lambda wanted=wanted: two.session.tracks[0].tighten.grid.division == wanted)
+        assert two.tray.division.currentText() == f"as the ruler: 1/{wanted}"
+    assert two.desk.store.history.undo_label == "Set grid"
+    run(two, "grid-finer")
+    two.desk.view.zoom(40.0)
+    two.bot.wait(150)
+    assert two.session.tracks[0].tighten.grid.division == 16
 
 
 def test_a_place_to_check_is_mended_by_key_accepted_and_only_one_kind_gone_through(two):

@@ -8,6 +8,7 @@ from chronotome.session.edits.tracks import set_moving
 from chronotome.session.model import Session, Take, Track
 from chronotome.session.settings import MOST_SEMITONES, USUAL_BEARS
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import signed
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
@@ -36,9 +37,14 @@ class MovingRows(Rows):
         with self.section() as self._keeping:
             self.keeps = self.combo("Keeps", list(KEEPS_WORDS.values()), self._choose_keeps)
         with self.section() as self._filling:
-            self.fill = self.combo("Gaps", [str(fill) for fill in Fill], self._choose_fill)
+            row = self.row("Gaps")
+            self.fill = Combo("Gaps", [str(fill) for fill in Fill])
+            self.crossing = Combo("Curve of the crossfade", [str(each) for each in Crossing])
+            self.fill.activated.connect(self._choose_fill)
+            self.crossing.activated.connect(self._choose_crossing)
+            row.addWidget(self.fill, 3)
+            row.addWidget(self.crossing, 2)
             self.crossfade = self._slider("Crossfade", "crossfade", 0.5, 50, "ms", step=0.5, usual=5)
-            self.crossing = self.combo("Crosses", [str(each) for each in Crossing], self._choose_crossing)
             self.add(self.crossfade)
         self.pitch = ValueSlider(desk.view, "Pitch", -MOST_SEMITONES, MOST_SEMITONES, _pitch_words, usual=0)
         self.bears = self._slider("Bears up to", "bears", 1.05, 3.0, "×", step=0.05, usual=USUAL_BEARS)
