@@ -1,10 +1,17 @@
 """Curves that lead one sound into another."""
 
 from collections.abc import Callable
+from functools import lru_cache
 
 import numpy as np
 
 from chronotome.dsp.audio import Curve, Samples
+
+
+@lru_cache(maxsize=64)
+def hann(size: int) -> Curve:
+    """float32, shape (size,): symmetric, of which halves that lie over one another add up to 1."""
+    return (0.5 - 0.5 * np.cos(2 * np.pi * (np.arange(size) + 0.5) / size)).astype(np.float32)
 
 
 def raised_cosine(length: int) -> Curve:

@@ -6,7 +6,8 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples
 
-WINDOW_SECONDS, STEP_SECONDS, AROUND_SECONDS = 0.010, 0.0025, 0.020
+STEP_SECONDS, STEPS, AROUND_SECONDS = 0.0025, 4, 0.020
+"""Levels of 10 ms, so many steps, are taken at each step."""
 FLOOR = -45.0
 """Decibels below the loudest place, beneath which nothing counts."""
 
@@ -17,10 +18,10 @@ def strays(before: Samples, after: Samples, rate: int) -> float:
     Levels of 10 ms are compared with the lowest and the highest within 20 ms of the same moment in the
     recording, whose length may be another.
     """
-    hop, width = max(1, int(STEP_SECONDS * rate)), max(2, int(WINDOW_SECONDS * rate))
-    if min(len(before), len(after)) <= 2 * width:
+    hop = max(1, int(STEP_SECONDS * rate))
+    if min(len(before), len(after)) <= 2 * STEPS * hop:
         return 0.0
-    level, now = _levels(before, hop, width), _levels(after, hop, width)
+    level, now = _levels(before, hop), _levels(after, hop)
     around = int(AROUND_SECONDS * rate / hop)
     spread = sliding_window_view(np.pad(level, around, mode="edge"), 2 * around + 1)
     low, high = spread.min(axis=1), spread.max(axis=1)
@@ -31,7 +32,8 @@ def strays(before: Samples, after: Samples, rate: int) -> float:
     return float(max(hole, bump, 0.0))
 
 
-def _levels(samples: Samples, hop: int, width: int) -> NDArray[np.float64]:
-    sums = np.cumsum(np.concatenate([[0.0], np.einsum("ij,ij->i", samples, samples, dtype=np.float64)]))
-    at = np.arange(0, len(samples) - width + 1, hop)
-    return np.asarray(10 * np.log10((sums[at + width] - sums[at]) / (width * samples.shape[1]) + 1e-12))
+def _levels(samples: Samples, hop: int) -> NDArray[np.float64]:
+    steps = samples[: len(samples) // hop * hop].reshape(-1, hop * samples.shape[1])
+    sums = np.zeros(len(steps) + 1)
+    np.cumsum(np.einsum("ij,ij->i", steps, steps), dtype=np.float64, out=sums[1:])
+    return np.asarray(10 * np.log10((sums[STEPS:] - sums[:-STEPS]) / (STEPS * steps.shape[1]) + 1e-12))

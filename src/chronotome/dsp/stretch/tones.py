@@ -6,15 +6,14 @@ advance is read from the recording one hop earlier, nothing is unwrapped).
 """
 
 from dataclasses import dataclass
-from functools import lru_cache
 
 import numpy as np
 import scipy.fft
 from numpy.lib.stride_tricks import sliding_window_view
 from numpy.typing import NDArray
 
-from chronotome.dsp.audio import Curve, Samples, frames_between
-from chronotome.dsp.fades import crossfade
+from chronotome.dsp.audio import Samples, frames_between
+from chronotome.dsp.fades import crossfade, hann
 from chronotome.dsp.stretch.engines import OVERLAP, Bends
 
 WINDOW_SECONDS = 0.116
@@ -140,7 +139,7 @@ class _Run:
             closing = min(int(np.searchsorted(moments, self._to[-2])), count - 1)
             turns *= self._led_back(turns, counts, rows, peaks, (first - 1, closing))
         rotation = np.repeat(turns, counts).reshape(turn.shape)
-        window = _hann(size)
+        window = hann(size)
         scale = np.float32(1 / (overlap * float(np.mean(window.astype(np.float64) ** 2))))
         result = np.zeros((channels, (count + overlap) * hop), np.float32)
         for at in range(0, count, FRAMES_AT_ONCE):
@@ -170,7 +169,7 @@ class _Run:
             if blind < local.shape[1]:
                 local = local.copy()  # of one channel it is the recording itself
                 _continue(local, blind)
-        views, window = sliding_window_view(local, size, axis=1), _hann(size)
+        views, window = sliding_window_view(local, size, axis=1), hann(size)
         now = np.empty((len(local), len(at), size // 2 + 1), np.complex64)
         turn = np.zeros(now.shape[1:], np.complex64)
         for k in range(0, len(at), FRAMES_AT_ONCE):
@@ -296,8 +295,3 @@ def _lead_in(body: Samples, source: Samples, end: int, fade: int, step: int) -> 
     body[stop - fade : stop] = crossfade(
         body[stop - fade : stop], frames_between(source, end - back - fade, end - back)
     )
-
-
-@lru_cache(maxsize=16)
-def _hann(size: int) -> Curve:
-    return (0.5 - 0.5 * np.cos(2 * np.pi * (np.arange(size) + 0.5) / size)).astype(np.float32)

@@ -7,10 +7,10 @@ Quality Time-Scale Modification of Speech", 1993.
 from dataclasses import dataclass
 
 import numpy as np
-from numpy.lib.stride_tricks import sliding_window_view
 from numpy.typing import NDArray
 
-from chronotome.dsp.audio import Curve, Samples
+from chronotome.dsp.audio import Curve, Samples, frames_between
+from chronotome.dsp.fades import hann
 
 FRAME_SECONDS = 0.040
 SEARCH_SECONDS, WIDE_SEARCH_SECONDS = 0.016, 0.026
@@ -36,13 +36,13 @@ def overlap_similar(  # noqa: PLR0917 - as engines are called, and how far it lo
     low, high = max(0, start), min(end, len(source))
     spanned = high - low
     if spanned < SHORTEST or start < 0:
-        return _plain(source, start, length)
+        return frames_between(source, start, start + length)
     size = min(int(FRAME_SECONDS * rate) // 2 * 2, max(SHORTEST, min(spanned, length) // 4 * 2))
     hop = size // 2
     search = _Search(
         source, max(0, start - size), high, size=size, reach=min(int(search_seconds * rate), size)
     )
-    window = (0.5 - 0.5 * np.cos(2 * np.pi * (np.arange(size) + 0.5) / size)).astype(np.float32)[:, None]
+    window = np.repeat(hann(size)[:, None], source.shape[1], axis=1)
     count = -(-length // hop) + 1
     result = np.zeros((count * hop + size, source.shape[1]), np.float32)
     ratio = (end - start) / length
@@ -50,19 +50,11 @@ def overlap_similar(  # noqa: PLR0917 - as engines are called, and how far it lo
     for index in range(count):
         if index:
             place = search.best(place + hop, start - hop + round(index * hop * ratio))
-        frame = _plain(source, place, size) * window
+        frame = frames_between(source, place, place + size) * window
         skipped = hop if index == 0 else 0
         at = max(0, (index - 1) * hop)
         result[at : at + size - skipped] += frame[skipped:]
     return result[:length]
-
-
-def _plain(source: Samples, start: int, length: int) -> Samples:
-    result = np.zeros((length, source.shape[1]), np.float32)
-    low, high = max(0, start), min(start + length, len(source))
-    if high > low:
-        result[low - start : high - start] = source[low:high]
-    return result
 
 
 @dataclass
@@ -76,10 +68,13 @@ class _Search:
     reach: int
 
     def __post_init__(self) -> None:
-        self._signal: Curve = self.source[self.low : self.high].mean(axis=1)
+        span = self.source[self.low : self.high]
+        self._signal: Curve = span @ np.full(span.shape[1], 1 / span.shape[1], np.float32)
         whole = len(self._signal) // COARSENESS * COARSENESS
-        self._coarse = self._signal[:whole].reshape(-1, COARSENESS).mean(axis=1)
-        self._energy = np.cumsum(np.pad(self._coarse.astype(np.float64) ** 2, (1, 0)))
+        self._coarse = self._signal[:whole].reshape(-1, COARSENESS) @ np.full(
+            COARSENESS, 1 / COARSENESS, np.float32
+        )
+        self._energy, self._fine_energy = _sums(self._coarse), _sums(self._signal)
 
     def best(self, natural: int, wanted: int) -> int:
         first = max(wanted - self.reach, self.low)
@@ -98,20 +93,28 @@ class _Search:
         pattern = self._coarse[at : at + self.size // COARSENESS]
         begin = (first - self.low) // COARSENESS
         field = self._coarse[begin : (last - self.low) // COARSENESS + len(pattern)]
-        places = len(field) - len(pattern)
-        if places < 1 or len(pattern) < 8:
+        if len(field) <= len(pattern) or len(pattern) < 8:
             return None
-        total = 1 << (len(field) - 1).bit_length()
-        product = np.fft.rfft(field, total) * np.conj(np.fft.rfft(pattern, total))
-        alike: NDArray[np.float64] = np.fft.irfft(product, total)[: places + 1]
-        ends = begin + len(pattern) + np.arange(places + 1)
-        energy = self._energy[np.minimum(ends, len(self._coarse))] - self._energy[ends - len(pattern)]
-        return self.low + (begin + int(np.argmax(alike / np.sqrt(energy + 1e-9)))) * COARSENESS
+        alike = np.correlate(field, pattern) / _norms(self._energy, begin, len(field), len(pattern))
+        return self.low + (begin + int(np.argmax(alike))) * COARSENESS
 
     def _fine_best(self, natural: int, first: int, last: int, fallback: int) -> int:
         pattern = self._signal[natural - self.low : natural - self.low + self.size]
         if last <= first or len(pattern) < self.size:
             return max(self.low, min(fallback, self.high - self.size))
-        field = sliding_window_view(self._signal[first - self.low : last - self.low + self.size], self.size)
-        alike = field @ pattern / np.sqrt(np.einsum("ij,ij->i", field, field) + 1e-9)
-        return first + int(np.argmax(alike))
+        field = self._signal[first - self.low : last - self.low + self.size]
+        norms = _norms(self._fine_energy, first - self.low, len(field), self.size)
+        return first + int(np.argmax(np.correlate(field, pattern) / norms))
+
+
+def _sums(signal: Curve) -> NDArray[np.float64]:
+    """Energy up to each frame."""
+    sums = np.zeros(len(signal) + 1)
+    np.cumsum(np.square(signal, dtype=np.float64), out=sums[1:])
+    return sums
+
+
+def _norms(sums: NDArray[np.float64], first: int, length: int, width: int) -> NDArray[np.float64]:
+    """Amplitudes of all that is as wide as that in `length` frames from the first on."""
+    energy = sums[first + width : first + length + 1] - sums[first : first + length - width + 1]
+    return np.asarray(np.sqrt(energy + 1e-9))
