@@ -1,35 +1,78 @@
-"""How far the level of what was stretched strays from the recording's: holes and bumps."""
+"""How far the level of what was stretched strays from the recording's, and what evens holes and bumps."""
 
 import numpy as np
 from numpy.lib.stride_tricks import sliding_window_view
 from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples
+from chronotome.dsp.fades import raised_cosine
 
 STEP_SECONDS, STEPS, AROUND_SECONDS = 0.0025, 4, 0.020
 """Levels of 10 ms, so many steps, are taken at each step."""
 FLOOR = -45.0
 """Decibels below the loudest place, beneath which nothing counts."""
+ROUNDS, LEAST, BORNE, MOST, NOTHING = 5, 1.5, 0.3, 9.0, 0.05
+"""How often the level is bent at most; from how many dB on, down to how many; by how many; what is none."""
+BELL = np.array([0.1, 0.2, 0.4, 0.2, 0.1])
+"""By what it bends before and after."""
 
 
-def strays(before: Samples, after: Samples, rate: int) -> float:
-    """The deepest hole or the highest bump, in dB: 0 where neither is.
+class Evenness:
+    """The levels of a recording's span, as the measure of what is made of it, whatever its length."""
 
-    Levels of 10 ms are compared with the lowest and the highest within 20 ms of the same moment in the
-    recording, whose length may be another.
-    """
-    hop = max(1, int(STEP_SECONDS * rate))
-    if min(len(before), len(after)) <= 2 * STEPS * hop:
-        return 0.0
-    level, now = _levels(before, hop), _levels(after, hop)
-    around = int(AROUND_SECONDS * rate / hop)
-    spread = sliding_window_view(np.pad(level, around, mode="edge"), 2 * around + 1)
-    low, high = spread.min(axis=1), spread.max(axis=1)
-    at = np.rint(np.linspace(0, len(level) - 1, len(now))).astype(np.int64)
-    floor = level.max() + FLOOR
-    hole = np.where(low[at] > floor, low[at] - now, 0.0).max()
-    bump = np.where(high[at] > floor, now - high[at], 0.0).max()
-    return float(max(hole, bump, 0.0))
+    def __init__(self, before: Samples, rate: int) -> None:
+        self._hop = max(1, int(STEP_SECONDS * rate))
+        self._is_long = len(before) > 2 * STEPS * self._hop
+        if not self._is_long:
+            return
+        level = _levels(before, self._hop)
+        around = int(AROUND_SECONDS * rate / self._hop)
+        nearby = sliding_window_view(np.pad(level, around, mode="edge"), 2 * around + 1)
+        floor = level.max() + FLOOR
+        low, high = nearby.min(axis=1), nearby.max(axis=1)
+        self._low, self._high = np.where(low > floor, low, -np.inf), np.where(high > floor, high, np.inf)
+
+    def strays(self, after: Samples) -> float:
+        """The deepest hole or the highest bump, in dB: 0 where neither is."""
+        return float(np.abs(self._stray(after)).max(initial=0.0))
+
+    def evened(self, after: Samples, first: int, last: int) -> Samples:
+        """With holes filled up and bumps taken down by a level that bends; frames outside [first, last) stay.
+
+        Only what is beyond the levels of the recording nearby is made up for, by at most 9 dB each time.
+        """
+        if last - first < 2 * STEPS * self._hop:
+            return after
+        made, hop = after, self._hop
+        for _ in range(ROUNDS):
+            stray = self._stray(made)
+            if np.abs(stray).max(initial=0.0) < LEAST:
+                break
+            beyond = np.sign(stray) * np.clip(np.abs(stray) - BORNE, 0.0, MOST)
+            gains = -np.convolve(beyond, BELL, "same")
+            places = np.arange(len(gains)) * hop + STEPS * hop // 2
+            gains[(places < first + hop) | (places >= last - hop)] = 0
+            bent = np.flatnonzero(np.abs(gains) > NOTHING)
+            if not len(bent):
+                break
+            made = made.copy() if made is after else made
+            for run in np.split(bent, np.flatnonzero(np.diff(bent) > 2) + 1):
+                nodes = np.pad(
+                    np.exp2(gains[run[0] : run[-1] + 1] * (np.log2(10) / 20)), 1, constant_values=1.0
+                )
+                curve = nodes[:-1, None] + np.diff(nodes)[:, None] * raised_cosine(hop)
+                low = int(places[run[0]]) - hop
+                made[low : low + curve.size] *= curve.astype(np.float32).reshape(-1, 1)
+        return made
+
+    def _stray(self, after: Samples) -> NDArray[np.float64]:
+        """By how many dB each step is above the loudest, or below the softest, within 20 ms of its moment."""
+        if not self._is_long or len(after) <= 2 * STEPS * self._hop:
+            return np.zeros(0)
+        now = _levels(after, self._hop)
+        at = np.rint(np.linspace(0, len(self._low) - 1, len(now))).astype(np.int64)
+        hole, bump = np.minimum(now - self._low[at], 0.0), np.maximum(now - self._high[at], 0.0)
+        return np.asarray(hole + bump)
 
 
 def _levels(samples: Samples, hop: int) -> NDArray[np.float64]:

@@ -17,7 +17,7 @@ from chronotome.dsp.fades import crossfade
 from chronotome.dsp.hush import Hushed
 from chronotome.dsp.stretch.cutting import CURVES, cut_to_length
 from chronotome.dsp.stretch.engines import FINE_OVERLAP, OVERLAP, Bends, EngineName, Gap
-from chronotome.dsp.stretch.evenness import strays
+from chronotome.dsp.stretch.evenness import Evenness
 from chronotome.dsp.stretch.tape import at_other_speed
 from chronotome.dsp.stretch.wsola import overlap_similar, overlap_wide
 
@@ -179,21 +179,37 @@ def _evenest(
     """What was made, or where its level strays from the recording's, another way that strays less.
 
     A low tone under the drums is what frames of 40 ms fail at: wider steps find its period, the vocoder holds
-    it.
+    it. What still strays is made up for between the attacks.
     """
-    before = frames_between(source, *span)
-    least = strays(before, made, rate)
-    if least <= MOST_STRAY:
-        return made
+    level = Evenness(frames_between(source, *span), rate)
+    least = level.strays(made)
+    if least > MOST_STRAY:
+        made = _least_stray(source, rate, span, length, (made, least), level, is_last=is_last)
+    first = min(int((ENGINES[EngineName.DRUMS].attack or 0.0) * rate), length // 2)
+    return level.evened(made, first, length if is_last else length - int(LEAD_IN * rate))
+
+
+def _least_stray(  # noqa: PLR0917 - what a segment is, and what is known of it
+    source: Samples,
+    rate: int,
+    span: tuple[int, int],
+    length: int,
+    best: tuple[Samples, float],
+    level: Evenness,
+    *,
+    is_last: bool,
+) -> Samples:
+    """The first of two other ways that strays by less than 2 dB, or the one that strays least."""
     from chronotome.dsp.stretch.tones import ToneSpan, stretch_tones  # noqa: PLC0415 - SciPy takes longer than the window to open
 
+    made, least = best
     attack = ENGINES[EngineName.DRUMS].attack or 0.0
     for number in range(2):
         if number == 0:
             other = _between_attacks(source, rate, span, length, overlap_wide, attack, is_last=is_last)
         else:
             other = stretch_tones(source, rate, ToneSpan(*span, length, is_last=is_last))
-        stray = strays(before, other, rate)
+        stray = level.strays(other)
         if stray < least - WORTH_IT:
             made, least = other, stray
         if least <= MOST_STRAY:
