@@ -89,8 +89,8 @@ def main() -> None:  # noqa: C901 - a bench's loop
     folder, *words = sys.argv[1:]
     ratios = [float(word) for word in words] or list(RATIOS)
     found: dict[str, dict[EngineName, list[float]]] = defaultdict(lambda: defaultdict(list))
-    spent: dict[EngineName, float] = defaultdict(float)
-    lasted: dict[EngineName, float] = defaultdict(float)
+    spent: dict[tuple[EngineName, int], float] = defaultdict(float)
+    lasted: dict[tuple[EngineName, int], float] = defaultdict(float)
     alike: dict[EngineName, list[float]] = defaultdict(list)
     for path in sorted(Path(folder).iterdir()):
         kind = KINDS.get(path.name[:2], "real" if path.suffix == ".flac" else "")
@@ -103,8 +103,9 @@ def main() -> None:  # noqa: C901 - a bench's loop
             for engine in (EngineName.TONES, EngineName.DRUMS):
                 began = time.perf_counter()
                 made, to, of, hard = stretched(samples, rate, frames, ratio, engine)
-                spent[engine] += time.perf_counter() - began
-                lasted[engine] += len(made) / rate
+                how = engine, samples.shape[1]
+                spent[how] += time.perf_counter() - began
+                lasted[how] += len(made) / rate
                 found[kind][engine].append(convergence(samples, made, to, of))
                 for attack in hard[:40].tolist():
                     place = round(float(np.interp(attack, of, to)))
@@ -113,9 +114,10 @@ def main() -> None:  # noqa: C901 - a bench's loop
                         alike[engine].append(float(np.abs(one - two).max() / np.abs(one).max()))
     for kind, engines in found.items():
         print(kind, *(f"{engine} {np.mean(values):.1f}" for engine, values in engines.items()), sep="  ")
-    for engine, seconds in spent.items():
+    for (engine, channels), seconds in sorted(spent.items()):
         off = np.percentile(alike[engine], 95) if alike[engine] else 0.0
-        print(f"{engine}: {lasted[engine] / seconds:.0f} x real time; attacks off by {off:.4f} (95 %)")
+        speed = lasted[engine, channels] / seconds
+        print(f"{engine}, {channels} channels: {speed:.0f} x real time; attacks off by {off:.4f} (95 %)")
 
 
 if __name__ == "__main__":

@@ -29,7 +29,7 @@ DETUNE_CENTS, DETUNE_HERTZ = 10.0, 0.5
 """Phases are led back by at most one of these, the larger."""
 APART = 64
 """Frames that a bend keeps from what is verbatim."""
-FRAMES_AT_ONCE = 16
+FRAMES_AT_ONCE = 8
 Spectra = NDArray[np.complex64]
 
 
