@@ -20,6 +20,15 @@ def partial(sound: np.ndarray, pitch: float) -> np.ndarray:
     return np.convolve(turned, window / window.sum(), "valid")[RATE // 4 : -RATE // 4]
 
 
+def away(heard: np.ndarray, truth: np.ndarray) -> float:
+    """DB by which spectra are off those of the chord held as long."""
+    size, wrong, right = 4096, 0.0, 0.0
+    for at in range(RATE // 4, len(heard) - RATE // 4 - size, size // 4):
+        one, two = (np.abs(np.fft.rfft(each[at : at + size] * np.hanning(size))) for each in (heard, truth))
+        wrong, right = wrong + ((one - two) ** 2).sum(), right + (two**2).sum()
+    return float(10 * np.log10(wrong / right + 1e-12))
+
+
 def stretched(source: Samples, of: np.ndarray, to: np.ndarray, engine: EngineName) -> Samples:
     """With every marker an attack for drums, else with seams a second apart and markers that bend."""
     if engine is EngineName.DRUMS:
@@ -32,7 +41,8 @@ def stretched(source: Samples, of: np.ndarray, to: np.ndarray, engine: EngineNam
         inside = (of > edges[at]) & (of < edges[at + 1])
         bends = zip((of[inside] - edges[at]).tolist(), (to[inside] - heard[at]).tolist(), strict=True)
         is_last = at == len(edges) - 2
-        shape = Shape(tuple(bends), at > 0, not is_last)
+        shifts = (int(heard[at] - edges[at]), int(heard[at + 1] - edges[at + 1]))
+        shape = Shape(tuple(bends), at > 0, not is_last, shifts=shifts)
         span, length = (int(edges[at]), int(edges[at + 1])), int(heard[at + 1] - heard[at])
         made.append(render_segment(source, RATE, span, length, engine=engine, is_last=is_last, shape=shape))
     return np.concatenate(made)
@@ -55,7 +65,10 @@ def main() -> None:
                 abs(1200 * np.log2(1 + turn * RATE / (2 * np.pi * pitch)))
                 for turn, pitch in zip(turns, pitches, strict=True)
             ]
-            print(f"{pitches} {engine}: wavers by {np.mean(wavers):.2f} %, off by {max(cents):.1f} cents")
+            moments = np.arange(len(heard)) / RATE
+            truth = 0.2 * np.sin(2 * np.pi * np.outer(pitches, moments) + np.array(pitches)[:, None]).sum(0)
+            off = away(heard, truth)
+            print(f"{pitches} {engine}: wavers {np.mean(wavers):.2f} %, {max(cents):.1f} cents, {off:.0f} dB")
 
 
 if __name__ == "__main__":

@@ -20,6 +20,7 @@ from chronotome.dsp.hits import has_attack
 from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.dsp.stretch.engines import EngineName
 from chronotome.dsp.stretch.segment import Shape, render_segment
+from chronotome.session.score import shifts_of
 from chronotome.session.sift import USUAL_THRESHOLD
 
 SECONDS = 12
@@ -77,7 +78,8 @@ def stretched(
     for at in range(len(of) - 1):
         inside = soft[(soft > of[at]) & (soft < of[at + 1])]
         bends = tuple((int(x - of[at]), round(x * ratio) - int(to[at])) for x in inside.tolist())
-        shape = Shape(bends, bool(is_seam[at]), bool(is_seam[at + 1]))
+        shifts = shifts_of(of, to, is_seam, rate)[at : at + 2].tolist()
+        shape = Shape(bends, bool(is_seam[at]), bool(is_seam[at + 1]), shifts=(shifts[0], shifts[1]))
         span, length = (int(of[at]), int(of[at + 1])), int(to[at + 1] - to[at])
         is_last = at == len(of) - 2
         made.append(render_segment(samples, rate, span, length, engine=engine, is_last=is_last, shape=shape))

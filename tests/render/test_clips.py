@@ -5,7 +5,7 @@ import dataclasses
 import numpy as np
 import pytest
 
-from chronotome.dsp.stretch.engines import EngineName, Fill, MoveBy
+from chronotome.dsp.stretch.engines import EngineName, Fill, Keeps, MoveBy
 from chronotome.render.mix import Side
 from chronotome.render.plan import SOFT_SECONDS, plan_for
 from chronotome.session.anchors import window_of
@@ -21,7 +21,7 @@ from chronotome.session.edits.clips import (
     split,
     trim,
 )
-from chronotome.session.edits.tightening import move_hit, set_tighten
+from chronotome.session.edits.tightening import move_hit, set_tighten, tie_here
 from chronotome.session.edits.tracks import (
     add_track,
     lock,
@@ -479,3 +479,27 @@ def test_between_cut_hits_is_the_room_of_each_recording(studio):
         heard = studio.heard(set_solo(moved, alone, is_solo=True))
         gap = heard[2 * STEP + 2000 : 4 * STEP - 3500, 0]
         np.testing.assert_allclose(gap, hums[content] * heard[0, 0] / (0.5 + 2 * hums[content]), rtol=0.05)
+
+
+@pytest.mark.parametrize("semitones", [0.0, 4.0])
+def test_a_held_tone_stays_one_tone_over_its_seams_wherever_markers_bend_it(studio, semitones):
+    """Four seconds after one attack, a marker in their middle half a second later."""
+    session = simple_session([900], 5 * RATE)
+    track, clip = session.tracks[0].id, session.tracks[0].clips[0].id
+    time = np.arange(5 * RATE) / RATE
+    studio.put(
+        session.recordings[0].content, (0.5 * np.sin(2 * np.pi * 220 * time)).astype(np.float32)[:, None]
+    )
+    session = set_moving(session, track, keeps=Keeps.CHORDS, semitones=semitones)
+    session, marker = tie_here(session, track, clip, 2 * RATE + RATE // 2)
+    onsets = session.recordings[0].onsets.measured(np.zeros(2), np.zeros(2, int), np.array([True, False]))
+    session = replace(session, recordings=(replace(session.recordings[0], onsets=onsets),))
+
+    moved = move_hit(session, track, clip, marker, session.beat_of(3 * RATE + 1234))
+    heard = studio.heard(moved)[:, 0].astype(float)
+
+    pitch = 220 * 2 ** (semitones / 12)
+    held = heard[RATE // 2 : 4 * RATE]
+    wave = np.exp(2j * np.pi * pitch * time[: len(held)])
+    rest = held - (2 * np.mean(held * wave.conj()) * wave).real
+    assert np.sqrt(np.mean(rest**2)) < 0.02 * np.sqrt(np.mean(held**2))

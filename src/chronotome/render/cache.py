@@ -18,7 +18,7 @@ from chronotome.session.limits import ContentHash
 SPARE_BYTES, MOST_SPARE_BYTES = 192 << 20, 1 << 30
 """For pieces that the mix does not hold: of a short session many changes can be taken back without rendering
 anew, of a long one two."""
-EARSHOT_SECONDS = 0.1
+EARSHOT_SECONDS = 0.2
 """Sound around a piece that an engine may look at."""
 
 

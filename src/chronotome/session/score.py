@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass, replace
 from functools import cached_property, lru_cache
+from itertools import pairwise
 from typing import NamedTuple
 
 import numpy as np
@@ -23,7 +24,9 @@ Together = tuple[tuple[ContentHash, int], ...]
 """Recordings rendered as one, each with its distance in frames from the one at hand; empty: alone."""
 SEAM_SECONDS, SEAM_SLACK = 1.0, 0.3
 """Without an attack for so long, a span is cut: what a hand moves is rendered anew, and no more."""
-HUSH_REACH = 0.15
+SHIFT_STEP = 0.1
+"""Seconds: attacks that are moved by less than half of it leave long tones behind them as they are."""
+HUSH_REACH = 0.2
 """Seconds around a row that an engine may look at."""
 NO_HIT = -1
 """Where a row begins at no onset: at an edge, at a beat, at a faint attack."""
@@ -102,7 +105,7 @@ class Score:
         """True for each row that is the very frames of its recording."""
         same = (self.length == self.end - self.start) & ~self.is_reversed
         if self.shapes:
-            same &= np.array([not (shape.bends or shape.hushed) for shape in self.shapes])
+            same &= np.array([not (shape.bends or shape.hushed or any(shape.shifts)) for shape in self.shapes])
         return np.asarray(same & (self.semitones == 0.0))
 
     @cached_property
@@ -153,7 +156,11 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
     targets = targets_of(session, guide, leading)
     score = _score(take, anchors, targets, session.rate, engine, together)
     moving = guide.moving_of(leading)
-    score = _pitched(score, moving.semitones, moving.keeps_formants) if moving.semitones else score
+    score = (
+        _pitched(score, moving.semitones, moving.keeps_formants, anchors.offset)
+        if moving.semitones
+        else score
+    )
     if engine is EngineName.CUTTING and moving.gap != PLAIN.gap:
         score = _filled(score, moving.gap)
     if take.hushes:
@@ -251,9 +258,18 @@ def _cut_at(score: Score, edges: Frames) -> Score:
 
 
 @by_identity(MANY)
-def _pitched(score: Score, semitones: float, keeps_formants: bool) -> Score:  # noqa: FBT001 - found again by it
-    """All of it at another pitch."""
-    return replace(score, semitones=np.full(len(score), semitones), keeps_formants=keeps_formants)
+def _pitched(score: Score, semitones: float, keeps_formants: bool, offset: int) -> Score:  # noqa: FBT001 - found again by it
+    """All of it at another pitch: before it is read faster or slower, seams are that much farther on."""
+    shapes = score.shapes
+    if any(shape.begins_softly for shape in shapes):
+        edges = np.append(score.start, score.end[-1])
+        heard = np.append(score.heard, score.heard[-1] + score.length[-1]) + offset
+        is_seam = np.array([*(shape.begins_softly for shape in shapes), False])
+        pairs = pairwise(shifts_of(edges, heard, is_seam, score.rate, 2 ** (semitones / 12)).tolist())
+        shapes = tuple(shape._replace(shifts=pair) for shape, pair in zip(shapes, pairs, strict=True))
+    return replace(
+        score, shapes=shapes, semitones=np.full(len(score), semitones), keeps_formants=keeps_formants
+    )
 
 
 def _bent(anchors: Anchors, rate: int) -> tuple[Frames, Frames, tuple[Shape, ...]]:
@@ -276,12 +292,15 @@ def _bent(anchors: Anchors, rate: int) -> tuple[Frames, Frames, tuple[Shape, ...
     heard[known] = landed[np.searchsorted(source, edges[known])]
     keeps = np.append(np.diff(heard) > 0, True) | ~is_seam
     edges, heard, is_seam = edges[keeps], heard[keeps], is_seam[keeps]
+    shifts = shifts_of(edges, heard + anchors.offset, is_seam, rate)
     soft, to = source[~is_hard], landed[~is_hard]
     if not len(soft) and not is_seam.any():
         return edges, heard, ()
     low, high = np.searchsorted(soft, edges[:-1], "right"), np.searchsorted(soft, edges[1:], "left")
     kinds = [Shape((), begins, ends) for begins in (False, True) for ends in (False, True)]
     shapes = [kinds[each] for each in (2 * is_seam[:-1] + is_seam[1:]).tolist()]
+    for row in np.flatnonzero((shifts[:-1] != 0) | (shifts[1:] != 0)).tolist():
+        shapes[row] = shapes[row]._replace(shifts=(int(shifts[row]), int(shifts[row + 1])))
     for row in np.flatnonzero(high > low).tolist():
         of, there = (side[low[row] : high[row]] - ends[row] for side, ends in ((soft, edges), (to, heard)))
         is_plain = edges[row + 1] - edges[row] == heard[row + 1] - heard[row] and (of == there).all()
@@ -289,6 +308,22 @@ def _bent(anchors: Anchors, rate: int) -> tuple[Frames, Frames, tuple[Shape, ...
             bends = tuple(zip(of.tolist(), there.tolist(), strict=True))
             shapes[row] = shapes[row]._replace(bends=bends)
     return edges, heard, tuple(shapes)
+
+
+def shifts_of(
+    edges: Frames, heard: Frames, is_seam: NDArray[np.bool_], rate: int, ratio: float = 1.0
+) -> Frames:
+    """Frames by which each seam is heard later than it was played, counted from the attack before it.
+
+    Of more than two rows between attacks from about there, in round numbers from where it was played: a moved
+    attack renders the next two anew. `ratio` is how much longer all of it is made, to be read faster.
+    """
+    attack = np.maximum.accumulate(np.where(is_seam, 0, np.arange(len(edges))))
+    seams = np.bincount(attack, minlength=len(edges))[attack] - 1
+    step, moved = round(SHIFT_STEP * rate), (heard - edges)[attack]
+    moved = np.where(seams > 1, step * np.rint(moved / step).astype(np.int64), moved)
+    from_attack = np.rint(ratio * (heard - edges[attack] - moved)).astype(np.int64)
+    return np.where(is_seam, from_attack - (edges - edges[attack]), 0)
 
 
 @by_identity(MANY)

@@ -40,6 +40,8 @@ class Shape(NamedTuple):
     """Noises near it that are not to be heard."""
     gap: Gap = Gap()
     """What comes into gaps, where it is cut."""
+    shifts: tuple[int, int] = (0, 0)
+    """Frames by which ends that are seams are heard later than they were played."""
 
 
 PLAIN = Shape()
@@ -133,7 +135,9 @@ def render_segment(
     if how.middle is None:
         from chronotome.dsp.stretch.tones import ToneSpan, stretch_tones  # noqa: PLC0415 - SciPy takes longer than the window to open
 
-        return stretch_tones(source, rate, ToneSpan(start, end, length, *shape[:3], is_last), how.overlap)
+        return stretch_tones(
+            source, rate, ToneSpan(start, end, length, *shape[:3], is_last, shape.shifts), how.overlap
+        )
     if length == end - start:
         return frames_between(source, start, end)
     if how.attack is None:

@@ -27,6 +27,8 @@ EARLIER, EARLIER_TIMES, MOST_RISE = 0.005, 6, 2.0
 MOST_STRETCH = 2.5
 DETUNE_CENTS, DETUNE_HERTZ = 10.0, 0.5
 """Phases are led back by at most one of these, the larger."""
+STEADY = 1.6
+"""Radians by which two guesses of how far on a partial would be may differ."""
 APART = 64
 """Frames that a bend keeps from what is verbatim."""
 FRAMES_AT_ONCE = 8
@@ -47,6 +49,8 @@ class ToneSpan:
     """In no attack: what comes next may be heard beforehand."""
     is_last: bool = False
     """Nothing follows that its end leads into."""
+    shifts: tuple[int, int] = (0, 0)
+    """Frames by which its soft ends are heard later than they were played: their phases are as far on."""
 
 
 def stretch_tones(source: Samples, rate: int, span: ToneSpan, overlap: int = OVERLAP) -> Samples:
@@ -59,7 +63,7 @@ def stretch_tones(source: Samples, rate: int, span: ToneSpan, overlap: int = OVE
     float32, shape (span.length, channels)
     """
     spanned, length = span.end - span.start, span.length
-    if length == spanned and all(of == to for of, to in span.bends):
+    if length == spanned and not any(span.shifts) and all(of == to for of, to in span.bends):
         return frames_between(source, span.start, span.end)
     lead = 0 if span.is_last else min(int(LEAD_IN * rate), spanned // 4, length // 4)
     wanted = int((SEAM if span.begins_softly else ATTACK) * rate)
@@ -68,15 +72,18 @@ def stretch_tones(source: Samples, rate: int, span: ToneSpan, overlap: int = OVE
     fade_in = min(int(HEAD_FADE * rate), attack)
     fade_out = 0 if span.is_last else min(int(TAIL_FADE * rate), (length - attack - lead) // 2)
     size = _window_size(rate, min(spanned, length), overlap)
-    run = _Run(source, rate, (to, of), size, overlap, span)
+    ends = _ends(source, span, size, size // overlap)
+    run = _Run(source, rate, (to, of), size, overlap, span, ends)
     body = run.rendered(attack - fade_in, length - lead)
+    head = _around(source, span.start, (0, attack), size, overlap, ends[0])
     if fade_in:
-        head = frames_between(source, span.start + attack - fade_in, span.start + attack)
-        body[:fade_in] = crossfade(head, body[:fade_in])
-    if fade_out:
+        body[:fade_in] = crossfade(head[attack - fade_in :], body[:fade_in])
+    tail = _around(source, span.end, (-lead - fade_out, 0), size, overlap, ends[1])
+    if ends[1] is not None:
+        body[len(body) - fade_out :] = crossfade(body[len(body) - fade_out :], tail[:fade_out])
+    elif fade_out:
         _lead_in(body, source, span.end - lead, fade_out, int(EARLIER * rate))
-    before = frames_between(source, span.start, span.start + attack - fade_in)
-    return np.concatenate([before, body, frames_between(source, span.end - lead, span.end)])
+    return np.concatenate([head[: attack - fade_in], body, tail[fade_out:]])
 
 
 def _attack(wanted: int, spanned: int, length: int) -> int:
@@ -110,6 +117,69 @@ def _window_size(rate: int, shortest: int, overlap: int) -> int:
     return size
 
 
+def _ends(source: Samples, span: ToneSpan, size: int, hop: int) -> tuple[Spectra | None, Spectra | None]:
+    """What turns each bin at both ends as far on as it is to be; None where that is as recorded."""
+    first, last = span.shifts
+    return (
+        _as_far_on(source, span.start, first, size, hop) if span.begins_softly and first else None,
+        _as_far_on(source, span.end, last, size, hop) if span.ends_softly and last else None,
+    )
+
+
+def _as_far_on(source: Samples, place: int, shift: int, size: int, hop: int) -> Spectra:
+    """What turns the bins around a frame as far on as its partials are `shift` frames later.
+
+    It depends on nothing but the recording, the place and the shift: rows on both sides of it meet in it.
+    What is not steady stays as recorded: nobody knows how far on it would be.
+    """
+    local = frames_between(source, place - size // 2 - hop, place + size - size // 2 + hop).T
+    window = hann(size)
+    earlier, now, later = (
+        scipy.fft.rfft(local[:, at : at + size] * window, axis=-1) for at in (0, hop, 2 * hop)
+    )
+    starts, peaks, _ = _regions(np.einsum("cb,cb->b", now, now.conj()).real[None])
+    before, after = (
+        np.angle(np.add.reduceat(np.einsum("cb,cb->b", one, two.conj()), starts))
+        for one, two in ((now, earlier), (later, now))
+    )
+    change = after - before
+    change -= 2 * np.pi * np.rint(change / (2 * np.pi))
+    expected = 2 * np.pi * peaks * hop / size
+    off = before + change / 2 - expected
+    off -= 2 * np.pi * np.rint(off / (2 * np.pi))
+    angles = np.mod((expected + off) * (shift / hop), 2 * np.pi)
+    angles[np.abs(change * (shift / hop)) > STEADY] = 0.0
+    turns = np.asarray(np.cos(angles) + 1j * np.sin(angles), np.complex64)
+    return np.repeat(turns, np.diff(starts, append=now.shape[1]))
+
+
+def _around(  # noqa: PLR0917 - which part of what, and how it is turned
+    source: Samples, place: int, part: tuple[int, int], size: int, overlap: int, turned: Spectra | None
+) -> Samples:
+    """The recording around a frame, verbatim or with each partial turned."""
+    low, high = part
+    if turned is None:
+        return frames_between(source, place + low, place + high)
+    hop = size // overlap
+    numbers = np.arange(-(overlap // 2), overlap // 2 + 1)
+    at = place + numbers * hop - size // 2
+    local = np.ascontiguousarray(frames_between(source, int(at[0]), int(at[-1]) + size).T)
+    views, window = sliding_window_view(local, size, axis=1), hann(size)
+    now = scipy.fft.rfft(views[:, at - at[0]] * window, axis=-1)
+    starts, peaks, _ = _regions(np.einsum("cfb,cfb->fb", now, now.conj()).real)
+    now *= np.repeat(turned[peaks], np.diff(starts, append=now[0].size)).reshape(now.shape[1:])
+    frames = scipy.fft.irfft(now, size, axis=-1) * (window * _scale(size, overlap))
+    result = np.zeros((len(local), (len(numbers) - 1) * hop + size), np.float32)
+    for number in range(len(numbers)):
+        result[:, number * hop : number * hop + size] += frames[:, number]
+    middle = overlap // 2 * hop + size // 2
+    return np.ascontiguousarray(result[:, middle + low : middle + high].T)
+
+
+def _scale(size: int, overlap: int) -> np.float32:
+    return np.float32(1 / (overlap * float(np.mean(hann(size).astype(np.float64) ** 2))))
+
+
 class _Run:
     """The vocoder along one map."""
 
@@ -121,9 +191,10 @@ class _Run:
         size: int,
         overlap: int,
         span: ToneSpan,
+        ends: tuple[Spectra | None, Spectra | None],
     ) -> None:
         self._source, self._rate, (self._to, self._of), self._span = source, rate, ties, span
-        self._size, self._hop, self._overlap = size, size // overlap, overlap
+        self._size, self._hop, self._overlap, self._ends = size, size // overlap, overlap, ends
 
     def rendered(self, low: int, high: int) -> Samples:
         """Heard frames [low, high), counted from the span's start."""
@@ -134,13 +205,16 @@ class _Run:
         starts, peaks, rows = _regions(np.einsum("cfb,cfb->fb", now, now.conj()).real)
         counts = np.diff(starts, append=turn.size)
         first = overlap // 2 + 1
-        turns = _rotations(turn, starts, counts, rows, first)
+        begin = np.ones(rows[first], np.complex64)
+        if self._ends[0] is not None:
+            begin = self._ends[0][peaks[: rows[first]]]
+        turns = _rotations(turn, starts, counts, rows, begin)
         if not self._span.is_last:
             closing = min(int(np.searchsorted(moments, self._to[-2])), count - 1)
             turns *= self._led_back(turns, counts, rows, peaks, (first - 1, closing))
         rotation = np.repeat(turns, counts).reshape(turn.shape)
         window = hann(size)
-        scale = np.float32(1 / (overlap * float(np.mean(window.astype(np.float64) ** 2))))
+        scale = _scale(size, overlap)
         result = np.zeros((channels, (count + overlap) * hop), np.float32)
         for at in range(0, count, FRAMES_AT_ONCE):
             part = now[:, at : at + FRAMES_AT_ONCE] * rotation[at : at + FRAMES_AT_ONCE]
@@ -192,10 +266,13 @@ class _Run:
         peaks: NDArray[np.int64],
         ends: tuple[int, int],
     ) -> Spectra:
-        """What turns phases to the recording's own at the closing frame, bit by bit from the first one on."""
+        """What turns phases to the recording's own at the closing frame, or to wanted ones, bit by bit."""
         begin, closing = min(ends[0], ends[1] - 1), ends[1]
         low, high = rows[closing], rows[closing + 1]
-        left = np.repeat(np.angle(turns[low:high]), counts[low:high])
+        away = turns[low:high]
+        if self._ends[1] is not None:
+            away = away * self._ends[1][peaks[low:high]].conj()
+        left = np.repeat(np.angle(away), counts[low:high])
         span = max(1, closing - begin)
         bins = np.arange(len(left)) / self._size
         cents = bins * (2 ** (DETUNE_CENTS / 1200) - 1)
@@ -232,12 +309,15 @@ def _rotations(
     starts: NDArray[np.int64],
     counts: NDArray[np.int64],
     rows: NDArray[np.int64],
-    first: int,
+    begin: Spectra,
 ) -> Spectra:
-    """By what each region of each frame is turned; frames before the first are as they were recorded."""
+    """By what each region of each frame is turned; those of the first frames are known."""
     frames, bins = turn.shape
     turns = np.ones(len(starts), np.complex64)
-    carried = np.ones(bins, np.complex64)
+    turns[: len(begin)] = begin
+    first = int(np.searchsorted(rows, len(begin)))
+    low, high = rows[first - 1], rows[first]
+    carried = np.repeat(turns[low:high], counts[low:high])
     for frame in range(first, frames):
         low, high = rows[frame], rows[frame + 1]
         found = np.add.reduceat(turn[frame] * carried, starts[low:high] - frame * bins)
