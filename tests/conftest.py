@@ -43,6 +43,10 @@ class Person:
 
         self.bot.keyClick(self.window, keys, modifier or Qt.KeyboardModifier.NoModifier)
 
+    def press_in(self, widget, key) -> None:
+        """A key, where the keyboard is with a widget."""
+        self.bot.keyClick(widget, key)
+
     def drag(self, widget, start, end, *, modifier=None, release=True) -> None:
         from PySide6.QtCore import QPoint, Qt
 

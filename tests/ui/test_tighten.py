@@ -9,7 +9,7 @@ from chronotome.dsp.hush import HushBy
 from chronotome.files.grooves import kept_grooves, read_groove, shipped_grooves
 from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
-from chronotome.session.edits.tightening import move_hit
+from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
 from chronotome.session.edits.tracks import set_muted
 from chronotome.session.settings import Moving
@@ -391,3 +391,38 @@ def test_a_warp_marker_is_set_where_nothing_begins_and_neighbours_are_held(two):
     assert len(two.session.tracks[0].takes[0].touches) < len(held)
     run(two, "hold", "holding")
     assert two.desk.view.holds_neighbours
+
+
+def test_a_groove_on_the_shelf_is_heard_on_what_plays_and_kept_or_not(two):
+    run(two, "take-groove", "keep-groove")
+    before = two.session
+    two.window.toggle_shelf()
+    shelf = two.window.shelf
+    shelf.what.choose(1)
+    names = [shelf.grooves.list.item(at).data(Qt.ItemDataRole.UserRole).name for at in range(9)]
+    assert names == ["one", *(each.name for each in shipped_grooves())]
+    two.desk.store.apply(lambda s: set_tighten(s, s.tracks[0].id, strength=1.0), "Tighten")
+    two.settle()
+    tight = targets(two)
+
+    shelf.grooves.list.setCurrentRow(3)
+    two.settle()
+    heard = two.session.groove(two.session.tracks[0].tighten.groove)
+    assert heard.name == names[3]
+    assert targets(two) != tight
+    two.press_in(shelf.grooves.list, Qt.Key.Key_Escape)
+    assert two.session.tracks[0].tighten.groove == 0
+    assert targets(two) == tight
+    shelf.grooves.list.setCurrentRow(4)
+    two.window.toggle_shelf()
+    assert two.session.grooves == before.grooves
+    two.window.toggle_shelf()
+    shelf.grooves.list.setCurrentRow(5)
+    two.press_in(shelf.grooves.list, Qt.Key.Key_Return)
+    assert two.session.groove(two.session.tracks[0].tighten.groove).name == names[5]
+    assert not two.desk.store.is_drafting
+    for row, left in ((1, 9), (0, 8)):
+        shelf.grooves.list.setCurrentRow(row)
+        two.press_in(shelf.grooves.list, Qt.Key.Key_Delete)
+        assert shelf.grooves.list.count() == left
+    assert not kept_grooves()

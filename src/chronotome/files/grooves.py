@@ -13,7 +13,7 @@ import msgspec
 import platformdirs
 from msgspec import Meta, Struct
 
-from chronotome.errors import UnusableFile
+from chronotome.errors import CannotWrite, UnusableFile
 from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.names import plain_name, shown
 from chronotome.files.places import NAME
@@ -203,6 +203,21 @@ def keep_groove(groove: Groove) -> Path:
         raise cannot_write(folder, error) from None
     write_groove(path, groove)
     return path
+
+
+def forget_groove(path: Path) -> None:
+    """Take a groove out of the person's library.
+
+    Raises
+    ------
+    CannotWrite
+    """
+    if path.parent != library_folder() or not path.name.endswith(SUFFIX):
+        raise CannotWrite(path, "is no groove of the library", "Nothing was taken away.")
+    try:
+        path.unlink(missing_ok=True)
+    except OSError as error:
+        raise cannot_write(path, error) from None
 
 
 def kept_grooves() -> list[tuple[Path, Groove]]:

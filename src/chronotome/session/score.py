@@ -105,7 +105,9 @@ class Score:
         """True for each row that is the very frames of its recording."""
         same = (self.length == self.end - self.start) & ~self.is_reversed
         if self.shapes:
-            same &= np.array([not (shape.bends or shape.hushed or any(shape.shifts)) for shape in self.shapes])
+            same &= np.array(
+                [not (shape.bends or shape.hushed or any(shape.shifts)) for shape in self.shapes]
+            )
         return np.asarray(same & (self.semitones == 0.0))
 
     @cached_property

@@ -178,7 +178,7 @@ class MainWindow(QMainWindow):
 
     def _on_stage(self) -> None:
         if self.is_shelf_shown:
-            self.desk.shelf.stop()
+            self.shelf.stop()
         self._tray.setCurrentIndex(list(Stage).index(self.desk.view.stage))
         self.actions_table.refresh()
 
@@ -189,7 +189,7 @@ class MainWindow(QMainWindow):
 
         guard_overrides()
 
-        shelf = ShelfPanel(self.desk, self.desk.preferences.settings.shelf)
+        shelf = ShelfPanel(self.desk, self.desk.preferences.settings.shelf, self._commands.grooves)
         shelf.folders_changed.connect(self._on_shelf_folders)
         shelf.taken.connect(self._on_taken)
         shelf.closed.connect(self.toggle_shelf)
@@ -203,7 +203,7 @@ class MainWindow(QMainWindow):
     def toggle_shelf(self) -> None:
         """The shelf stands in the tray's place until it is closed."""
         if self.is_shelf_shown:
-            self.desk.shelf.stop()
+            self.shelf.stop()
             self._tray.setCurrentIndex(list(Stage).index(self.desk.view.stage))
         else:
             self._tray.setCurrentWidget(self.shelf)

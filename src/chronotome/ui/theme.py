@@ -202,6 +202,9 @@ def style_sheet(theme: Theme) -> str:
         background: {t.paper}; }}
     QCheckBox::indicator:checked {{ background: {t.ink}; border-color: {t.ink};
         image: url({picture("tick", t.on_ink, 11)}); }}
+    QListWidget#grooves {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px;
+        outline: none; }}
+    QListWidget#grooves:focus {{ border-color: {t.accent}; }}
     QTableView#onsets {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px;
         font-family: "{FIGURES}"; font-size: 11px; outline: none;
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}

@@ -45,6 +45,18 @@ class GrooveCommands:
             lambda session, track, take: play_groove(session, track, take, groove, scope), words
         )
 
+    def hear(self, groove: Groove | None) -> None:
+        """Tighten by a groove as long as one listens; None: as it was."""
+        if groove is None:
+            self._desk.store.drop_draft()
+            return
+        scope = self._desk.view.scope
+        self._desk.store.draft(
+            self._desk.leading_edit(
+                lambda session, track, take: play_groove(session, track, take, groove, scope)
+            )
+        )
+
     def next_groove(self) -> None:
         """Go round the session's grooves and the straight grid, while it plays too."""
         every = [None, *self._desk.session.grooves]

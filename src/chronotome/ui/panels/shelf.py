@@ -1,4 +1,4 @@
-"""The shelf: folders of sound files with tempo, length and rate; hear one in time, drag it in."""
+"""The shelf: folders of sound files, heard in time and dragged in; and grooves."""
 
 from pathlib import Path
 from typing import Any
@@ -37,9 +37,12 @@ from chronotome.bridge.shelf import Shelf
 from chronotome.errors import readable
 from chronotome.files.names import path_from, path_words, words_shown
 from chronotome.files.shelf import ShelfEntry
+from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.controls.plain_text import tip
+from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
+from chronotome.ui.panels.groove_shelf import GrooveShelf
 from chronotome.ui.theme import colour, figure_font, text_font
 
 HEADERS = ("file", "bpm", "length", "kHz")
@@ -183,7 +186,7 @@ class ShelfPanel(QWidget):
     taken = Signal(object)
     closed = Signal()
 
-    def __init__(self, desk: Desk, folders: tuple[str, ...]) -> None:
+    def __init__(self, desk: Desk, folders: tuple[str, ...], grooves: GrooveCommands) -> None:
         super().__init__()
         self.setObjectName("trayBody")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
@@ -194,6 +197,28 @@ class ShelfPanel(QWidget):
         layout.setContentsMargins(16, 12, 16, 12)
         layout.setSpacing(8)
         layout.addLayout(self._head())
+        self.what = Segmented(desk.view, "What the shelf shows", ["files", "grooves"])
+        self.what.chosen.connect(self._show_page)
+        layout.addWidget(self.what)
+        self.grooves = GrooveShelf(desk, grooves)
+        self.grooves.hide()
+        layout.addWidget(self.grooves, 1)
+        self.files = QWidget()
+        layout.addWidget(self.files, 1)
+        self._calm = QTimer(self)
+        self._calm.setSingleShot(True)
+        self._calm.setInterval(CALM_MILLISECONDS)
+        self._calm.timeout.connect(self._hear)
+        self._build_files()
+        self._shelf.changed.connect(self._on_changed)
+        self._shelf.heard_changed.connect(self._tell)
+        self._fill_folders()
+        self._tell()
+
+    def _build_files(self) -> None:
+        layout = QVBoxLayout(self.files)
+        layout.setContentsMargins(0, 0, 0, 0)
+        layout.setSpacing(8)
         self.folder = QComboBox()
         self.folder.setAccessibleName("Folder of the shelf")
         self.folder.activated.connect(self._on_folder)
@@ -221,14 +246,6 @@ class ShelfPanel(QWidget):
         row.addWidget(self.silence)
         row.addWidget(self.take)
         layout.addLayout(row)
-        self._calm = QTimer(self)
-        self._calm.setSingleShot(True)
-        self._calm.setInterval(CALM_MILLISECONDS)
-        self._calm.timeout.connect(self._hear)
-        self._shelf.changed.connect(self._on_changed)
-        self._shelf.heard_changed.connect(self._tell)
-        self._fill_folders()
-        self._tell()
 
     def _head(self) -> QHBoxLayout:
         head = QHBoxLayout()
@@ -289,6 +306,18 @@ class ShelfPanel(QWidget):
         self._fill_folders()
         self.folders_changed.emit(tuple(self._folders))
         self._shelf.open(folder)
+
+    def _show_page(self, page: int) -> None:
+        """Files or grooves; what is heard of the other is heard no more."""
+        self.stop()
+        self.files.setVisible(page == 0)
+        self.grooves.setVisible(page == 1)
+
+    def stop(self) -> None:
+        """Nothing of the shelf is heard any more, be it a file or a groove."""
+        self._shelf.stop()
+        if self.grooves.isVisible() and self.grooves.groove is not None:
+            self.grooves.drop()
 
     def show_last(self) -> None:
         """The folder that was shown last, when the shelf is opened."""
