@@ -4,7 +4,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from chronotome.dsp.overview import Overview
-from chronotome.dsp.stretch.engines import MoveBy
+from chronotome.dsp.stretch.engines import Fill, MoveBy
 from chronotome.errors import Cancelled
 from chronotome.render.arena import Arena
 from chronotome.render.cache import MOST_SPARE_BYTES, PieceCache
@@ -14,8 +14,10 @@ from chronotome.render.pool import Source
 from chronotome.render.proof import joins_of, proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.anchors import anchors_of
+from chronotome.session.check import Kind
+from chronotome.session.checks import checks_of
 from chronotome.session.edits.fitting import Following, set_following
-from chronotome.session.edits.mending import hush, unhush
+from chronotome.session.edits.mending import hush, mended, unhush
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.timing import set_click, set_tempo
@@ -353,3 +355,27 @@ def test_between_two_hits_of_other_loudness_nothing_jumps(studio):
     assert np.abs(np.diff(inside)).max() < 0.01
     for frame, level in zip(FRAMES[:4], levels[:4], strict=True):
         assert heard[frame + 1000] == pytest.approx(0.5 * 10 ** ((-14.0 - level) / 20), rel=0.01)
+
+
+def test_a_join_above_the_proof_is_found_named_and_crossed_longer(studio):
+    """A steady tone, cut where it is loudest with hardly a crossfade; by longer ones it is smooth."""
+    session = tightened(strength=0.0)
+    track = session.tracks[0]
+    session = set_moving(session, track.id, by=MoveBy.CUTTING, fill=Fill.NOTHING, crossfade=0.5)
+    tone = 0.5 * np.sin(2 * np.pi * 60 * np.arange(TOTAL) / RATE)
+    studio.put(session.recordings[0].content, tone.astype(np.float32)[:, None])
+    onset = session.recordings[0].onsets.ids[2]
+    session = move_hit(session, track.id, track.clips[0].id, onset, session.beat_of(FRAMES[2] + 1500))
+
+    def found(session):
+        studio.heard(session)
+        plan = plan_for(session)
+        return checks_of(session, session.tracks[0], None, studio.renderer.rough(plan)).of_kind(Kind.JOIN)
+
+    before = found(session)
+    assert [each.onset for each in before] == list(session.recordings[0].onsets.ids[1:3])
+    assert before[0].mends[0].words == "Cross longer"
+    for _ in range(4):
+        session = mended(session, track.id, track.clips[0].id, before[0], 0)
+    assert session.tracks[0].moving.crossfade == 8.0
+    assert not found(session)

@@ -17,6 +17,7 @@ from chronotome.session.follow import follows_song, moved_with
 from chronotome.session.grid import TempoMap
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Session
+from chronotome.session.rough import RoughJoins
 
 CALM_MILLISECONDS = 120
 """Without a move, after which a hand rests."""
@@ -38,7 +39,10 @@ class Rendering(QObject):
     rendered = Signal(object)
     """The whole mix of the newest request is with the player."""
     started = Signal()
+    checked = Signal()
+    """It is known which joins of it are above the proof, and they are others than before."""
     _done = Signal(object, object)
+    _checked = Signal(object, object)
     _failed = Signal(object)
 
     def __init__(
@@ -54,6 +58,9 @@ class Rendering(QObject):
         self._last_serial_with: dict[int, int] = {}
         self.is_current = False
         self._newest: Request | None = None
+        self.rough: tuple[RoughJoins, ...] = ()
+        """Joins above the proof in the newest mix."""
+        self._checked.connect(self._on_checked)
         self._done.connect(self._on_done)  # queued: the worker emits it
         self._failed.connect(self._on_failed)
         self._tempo: TempoMap | None = None
@@ -110,6 +117,7 @@ class Rendering(QObject):
         self._renderer.render(plan, request.sources, publish, near, is_wanted)
         if is_wanted():
             self._done.emit(request, mixes[-1])
+            self._checked.emit(request, self._renderer.rough(plan, is_wanted))
 
     def _on_failed(self, error: Exception) -> None:
         """A fault of ours, raised where all others are: it is reported, and the next edit is heard again."""
@@ -138,6 +146,11 @@ class Rendering(QObject):
             else:
                 self._renderer.arena.free(region)
                 self._last_serial_with.pop(id(region), None)
+
+    def _on_checked(self, request: Request, rough: tuple[RoughJoins, ...]) -> None:
+        if request is self._newest and rough != self.rough:
+            self.rough = rough
+            self.checked.emit()
 
     def _on_done(self, request: Request, mix: Mix) -> None:
         if request is self._newest:

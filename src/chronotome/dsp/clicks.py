@@ -5,6 +5,11 @@ import numpy as np
 from chronotome.dsp.audio import Curve, Samples
 from chronotome.units import Frames
 
+ALLOWED = 6.0
+"""Decibels by which a join may be rougher than the roughest place of what was played."""
+REACH = 8
+"""Frames to either side of a join that count."""
+
 
 def second_difference(samples: Samples) -> Curve:
     """Loudest second difference over channels per frame: a steep high-pass that hears steps and kinks.
@@ -15,12 +20,12 @@ def second_difference(samples: Samples) -> Curve:
     """
     rough = np.zeros(len(samples), np.float32)
     if len(samples) > 2:
-        bends = np.abs(samples[2:] - 2 * samples[1:-1] + samples[:-2])
-        rough[1:-1] = bends.max(axis=1)
+        bends = np.abs(np.diff(samples, 2, axis=0))
+        rough[1:-1] = bends[:, 0] if samples.shape[1] == 1 else bends.max(axis=1)
     return rough
 
 
-def clicks_at(samples: Samples, joins: Frames, reference: Samples, *, reach: int = 8) -> Curve:
+def clicks_at(samples: Samples, joins: Frames, reference: Samples) -> Curve:
     """Level in dB by which each join is rougher than the roughest place of `reference`.
 
     Parameters
@@ -30,10 +35,8 @@ def clicks_at(samples: Samples, joins: Frames, reference: Samples, *, reach: int
     joins : int64, shape (n,)
     reference : float32, shape (frames, channels)
         The recording it was made from.
-    reach : int
-        Frames to either side of a join that count.
     """
     limit = float(second_difference(reference).max(initial=0.0)) + 1e-9
     rough = second_difference(samples)
-    places = np.clip(joins[:, None] + np.arange(-reach, reach + 1)[None], 0, max(0, len(rough) - 1))
+    places = np.clip(joins[:, None] + np.arange(-REACH, REACH + 1)[None], 0, max(0, len(rough) - 1))
     return (20 * np.log10(rough[places].max(axis=1) / limit + 1e-9)).astype(np.float32)

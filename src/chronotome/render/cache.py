@@ -7,6 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from chronotome.dsp.audio import Samples, frames_between
+from chronotome.dsp.clicks import second_difference
 from chronotome.dsp.hush import hushed
 from chronotome.dsp.stretch.engines import Fill
 from chronotome.dsp.stretch.segment import render_hit
@@ -24,10 +25,14 @@ EARSHOT_SECONDS = 0.2
 
 @dataclass(frozen=True, eq=False)
 class Rendered:
-    """A piece in the arena. `gained` is its energy less that of the source span it stands for."""
+    """A piece in the arena. `gained` is its energy less that of the source span it stands for.
+
+    `rough` is its loudest second difference.
+    """
 
     region: Region
     gained: float
+    rough: float
 
 
 class PieceCache:
@@ -73,7 +78,8 @@ class PieceCache:
         region = self._arena.allocate(*made.shape)
         region.samples[:] = made
         gained = _energy(made) - _energy(frames_between(source.region.samples, key.start, key.end))
-        self._pieces[key] = Rendered(region, gained)
+        rough = float(second_difference(made).max(initial=0.0))
+        self._pieces[key] = Rendered(region, gained, rough)
         self._used_by[key] = serial
         self.bytes += region.size * 4
         self.rendered_count += 1

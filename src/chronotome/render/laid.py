@@ -29,6 +29,8 @@ class Placed:
     channels: Frames
     offsets: Frames
     gained: NDArray[np.float64]
+    rough: NDArray[np.float64]
+    """The loudest second difference of each piece that was rendered; 0 of what is as recorded."""
     ready: NDArray[np.bool_]
     wanted: NDArray[np.bool_]
     _is_whole: bool = False
@@ -36,6 +38,7 @@ class Placed:
     def put(self, piece: int, rendered: Rendered) -> None:
         self.offsets[piece] = rendered.region.offset
         self.gained[piece] = rendered.gained
+        self.rough[piece] = rendered.rough
         self.ready[piece] = True
 
     @property

@@ -25,6 +25,8 @@ class Source:
     overview: Overview
     is_whole: bool = False
     energy: float = 0.0
+    roughest: float | None = None
+    """The loudest second difference in it, once somebody asked."""
 
     def finish(self) -> None:
         """All is read: take the energy, which level matching needs."""

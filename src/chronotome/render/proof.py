@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.clicks import second_difference
+from chronotome.dsp.clicks import ALLOWED, REACH, second_difference
 from chronotome.dsp.loudness import loudness, peak
 from chronotome.progress import Progress, unheard
 from chronotome.render.mix import Side
@@ -13,9 +13,6 @@ from chronotome.render.plan import Plan
 from chronotome.render.renderer import OfflineMix
 from chronotome.units import Frames
 
-ALLOWED = 6.0
-"""Decibels by which a join may be rougher than the roughest place of what was played."""
-REACH = 8
 AT_ONCE = 1 << 18
 
 

@@ -16,8 +16,10 @@ from chronotome.render.laid import Laid, Placed, laid_out
 from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Lane, Mix, MixTable, Part, Side
 from chronotome.render.plan import Plan, piece_of
 from chronotome.render.pool import Source
+from chronotome.render.rough import rough_joins
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import ClickSound, ClipId
+from chronotome.session.rough import RoughJoins
 from chronotome.session.score import Score
 
 SOON_SECONDS = 0.4
@@ -45,6 +47,7 @@ class Renderer:
         self._clicks: dict[tuple[int, ClickSound, bool], Region] = {}
         self._known: dict[ClipId, Placed] = {}
         self._laid: dict[int, Laid] = {}
+        self._rough: dict[int, RoughJoins] = {}
 
     def render(  # noqa: PLR0917 - everything a request carries
         self,
@@ -80,6 +83,19 @@ class Renderer:
                 progress(done / len(missing))
         publish(self._mix(plan, placed, serial))
         self.cache.held = _held_bytes(distinct)
+
+    def rough(self, plan: Plan, is_wanted: Callable[[], bool] = always) -> tuple[RoughJoins, ...]:
+        """Joins above the proof of the plan that was rendered last; of the same score the very same."""
+        before, self._rough = self._rough, {}
+        for clip in (clip for track in plan.tracks for clip in track.clips):
+            placed = self._known.get(clip.id)
+            if placed is None or id(placed.score) in self._rough:
+                continue
+            found = before.get(id(placed.score))
+            if found is None or found.score is not placed.score:
+                found = rough_joins(placed, is_wanted)
+            self._rough[id(placed.score)] = found
+        return tuple(each for each in self._rough.values() if len(each.rows))
 
     def _place(self, plan: Plan, sources: Sources, serial: int) -> dict[ClipId, Placed]:
         """Find every piece that is there already; those of the last plan by comparing arrays.
@@ -119,7 +135,9 @@ class Renderer:
             offsets += score.start * channels
         count, verbatim = len(score), score.as_recorded.copy()
         unwanted = np.zeros(count, np.bool_)
-        placed = Placed(score, sources, channels, offsets, np.zeros(count), verbatim, unwanted)
+        placed = Placed(
+            score, sources, channels, offsets, np.zeros(count), np.zeros(count), verbatim, unwanted
+        )
         unknown = ~verbatim
         if last is not None and last.has(sources):
             same = score.same_rows(last.score)
@@ -127,6 +145,7 @@ class Renderer:
             taken[taken] = last.ready[same[taken]]
             offsets[taken] = last.offsets[same[taken]]
             placed.gained[taken] = last.gained[same[taken]]
+            placed.rough[taken] = last.rough[same[taken]]
             placed.ready = verbatim | taken
             unknown &= ~taken
         if unknown.sum() > MANY_PIECES and not self.cache.is_over:

@@ -33,6 +33,7 @@ class Kind(StrEnum):
     MISSING = "a hit is missing"
     DOUBLED = "two on one line"
     NOISE = "noise before a hit"
+    JOIN = "join above the proof"
 
 
 class Do(StrEnum):
@@ -43,6 +44,7 @@ class Do(StrEnum):
     DROP = "drop the mark"
     KEEP = "keep the mark"
     SILENCE = "silence what is before the hit"
+    CROSS = "cross over for longer"
 
 
 @dataclass(frozen=True)

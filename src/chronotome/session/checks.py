@@ -1,16 +1,20 @@
 """What a person should look at: places where the machine is not sure."""
 
+from collections.abc import Sequence
 from dataclasses import replace
 
 import numpy as np
 from numpy.typing import NDArray
 
+from chronotome.session.anchors import anchors_of
 from chronotome.session.check import NOTHING, Check, Checks, Do, Kind, Mend, Part
 from chronotome.session.grid import Metre, TempoMap, position_words
 from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.model import Session, Take, Track
 from chronotome.session.onsets import OnsetId
 from chronotome.session.other_checks import other_parts
+from chronotome.session.rough import Rough, RoughJoins
+from chronotome.session.score import score_of
 from chronotome.session.targets import FAR_MS, Reason, Targets
 from chronotome.session.tighten import targets_of
 
@@ -20,21 +24,35 @@ DOUBTFUL_SHARE = 0.36
 MOVED_SECONDS = 0.010
 
 
-def checks_of(session: Session, track: Track, take: Take | None = None) -> Checks:
+def checks_of(
+    session: Session, track: Track, take: Take | None = None, rough: Sequence[RoughJoins] = ()
+) -> Checks:
     """Places on a take of a track, the first where none is named, in order of time.
 
-    None on one that is locked to another, and none against a tempo that nobody chose.
+    None on one that is locked to another, and none against a tempo that nobody chose. `rough` is what
+    rendering found; of what was changed since then it says nothing.
     """
     take = take or track.first_take
     if session.guide_of(track.id) != track.id or take is None or not session.is_tempo_set:
         return NOTHING
-    return _take_checks(session, track, take)
+    return _take_checks(session, track, take, tuple(rough))
 
 
-def _take_checks(session: Session, track: Track, take: Take) -> Checks:
+def _take_checks(session: Session, track: Track, take: Take, rough: tuple[RoughJoins, ...]) -> Checks:
     targets = targets_of(session, track, take)
     own = _own_parts(targets, session.tempo, session.metre, track.moving_of(take).bears)
-    return _merged((*own, *other_parts(session, track, take)), take.accepted)
+    parts = (*own, *other_parts(session, track, take))
+    if rough:
+        anchors = anchors_of(session, track, take)
+        score = score_of(session, track, take, anchors)
+        same = (each for each in rough if each.score is score)
+        parts = (*parts, *(_rough(each, targets, anchors.offset, session.metre) for each in same))
+    return _merged(parts, take.accepted)
+
+
+@by_identity(64)
+def _rough(joins: RoughJoins, targets: Targets, offset: int, metre: Metre) -> Rough:
+    return Rough(joins, targets, offset, metre)
 
 
 @by_identity(64)

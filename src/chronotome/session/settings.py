@@ -1,6 +1,7 @@
 """What is asked of Tighten: recipes, spans that have one of their own, variants, and how sound is moved."""
 
 from enum import StrEnum
+from functools import cached_property
 from typing import Annotated
 
 from msgspec import Meta, Struct
@@ -95,7 +96,7 @@ class Variant(Struct, frozen=True):
     spans: Annotated[tuple[RecipeSpan, ...], Meta(max_length=MOST_SPANS)] = ()
 
 
-class Moving(Struct, frozen=True):
+class Moving(Struct, frozen=True, dict=True):
     """How sound is moved, whatever it is moved to, and at what pitch."""
 
     by: MoveBy = MoveBy.STRETCHING
@@ -113,6 +114,6 @@ class Moving(Struct, frozen=True):
     keeps_formants: bool = False
     """Whether a voice keeps its colour at another pitch."""
 
-    @property
+    @cached_property
     def gap(self) -> Gap:
         return Gap(self.fill, self.crossfade / 1000, self.crossing)

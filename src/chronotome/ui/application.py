@@ -26,7 +26,6 @@ from chronotome.files.journal import Journal
 from chronotome.files.places import Settings, load_settings
 from chronotome.files.session_file import is_session
 from chronotome.render.arena import Arena
-from chronotome.session.checks import checks_of
 from chronotome.ui.commands.recovery import offer_recovery
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guard_overrides
@@ -220,7 +219,7 @@ def take_picture(window: MainWindow, stage: Stage, path: Path, errors: list[str]
     track = view.focused
     if stage is Stage.TIGHTEN and track is not None:
         guide = window.desk.session.track(window.desk.session.guide_of(track.id))
-        checks = checks_of(window.desk.session, guide)
+        checks = window.desk.checks(guide, None)
         if checks:
             view.select(checks[0].onset)
     view.hint(window.timeline.drift.hint if stage is Stage.TIGHTEN else window.timeline.wave.hint_now())

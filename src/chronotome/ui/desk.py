@@ -72,10 +72,10 @@ class Desk:
         kept = self.store.history.session
         old = next((each for each in kept.tracks if each.id == track.id), None)
         if not self.store.is_drafting or old is None:
-            return checks_of(self.session, track, take)
+            return checks_of(self.session, track, take, self.rendering.rough)
         clip = next((each.id for each in track.clips if each.take is take), None)
         takes = (each.take for each in old.clips if each.id == clip)
-        return checks_of(kept, old, next(takes, old.first_take))
+        return checks_of(kept, old, next(takes, old.first_take), self.rendering.rough)
 
     @property
     def groove(self) -> Groove | None:

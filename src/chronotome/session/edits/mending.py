@@ -6,9 +6,10 @@ from chronotome.dsp.hush import HushBy
 from chronotome.session.check import Check, Do
 from chronotome.session.edits.marks import drop_onset, keep_onset
 from chronotome.session.edits.tightening import move_hit
-from chronotome.session.edits.tracks import with_takes, with_track
+from chronotome.session.edits.tracks import set_moving, with_takes, with_track
 from chronotome.session.model import ClipId, Hush, Session, Take, TrackId, replace
 
+LONGEST_CROSSFADE = 50.0
 SILENCED_BEFORE = 0.002
 """Seconds before a hit at which a noise ahead of it ends."""
 
@@ -28,6 +29,10 @@ def mended(session: Session, track: TrackId, clip: ClipId, check: Check, number:
         recording = session.recording_of(take)
         end = max(mend.frames[0] + 1, mend.frames[1] - round(SILENCED_BEFORE * recording.rate))
         return hush(session, track, take, [Hush(mend.frames[0], end)])
+    if mend.do is Do.CROSS:
+        moving = session.track(track).moving_of(take)
+        longer = min(LONGEST_CROSSFADE, 2 * moving.crossfade)
+        return set_moving(session, track, take, crossfade=longer)
     change = drop_onset if mend.do is Do.DROP else keep_onset
     return change(session, take.recording, mend.onset)
 

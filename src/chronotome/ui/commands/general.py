@@ -6,7 +6,6 @@ import numpy as np
 
 from chronotome.render.mix import Side
 from chronotome.session.check import NOTHING, Check, Checks, Choice
-from chronotome.session.checks import checks_of
 from chronotome.session.edits.tightening import move_hit, reset_hits, set_own_recipe
 from chronotome.session.edits.timing import set_click, set_looping
 from chronotome.session.edits.tracks import (
@@ -117,7 +116,7 @@ class Commands:
 
     def _checks(self, track: Track, take: Take) -> Checks:
         """Those of the kind that is gone through."""
-        return checks_of(self._desk.session, track, take).of_kind(self._desk.view.check_kind)
+        return self._desk.checks(track, take).of_kind(self._desk.view.check_kind)
 
     def _go_to_take(self, shown: Shown, doubtful: Sequence[Take]) -> None:
         """The first place of the next take of the track that has one; round again after the last."""
@@ -137,7 +136,7 @@ class Commands:
     def decide(self, choice: Choice) -> None:
         """Say where a hit between two lines belongs, and go to the next place."""
         shown = self._guide()
-        checks = NOTHING if shown is None else checks_of(self._desk.session, shown.track, shown.take)
+        checks = NOTHING if shown is None else self._desk.checks(shown.track, shown.take)
         check = checks.of(self._desk.view.selected)
         if shown is None or check is None or check.earlier is None or check.later is None:
             self._decide_otherwise(choice, check)

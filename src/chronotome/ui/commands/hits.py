@@ -6,7 +6,6 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.check import Check
-from chronotome.session.checks import checks_of
 from chronotome.session.edits.mending import accept, mended
 from chronotome.session.edits.tightening import (
     hold_neighbours,
@@ -186,7 +185,7 @@ class HitCommands:
         shown = self._guiding
         if shown is None:
             return None
-        return checks_of(self._desk.session, shown.track, shown.take).of(self._desk.view.selected)
+        return self._desk.checks(shown.track, shown.take).of(self._desk.view.selected)
 
     def mend(self, number: int = 0) -> None:
         """Put the selected place right in one of the ways that are offered."""

@@ -167,6 +167,7 @@ class Rail(QWidget):
         self._soon = Soon(self._show, self)
         desk.store.changed.connect(self._soon.ask)
         desk.tasks.changed.connect(self._soon.ask)
+        desk.rendering.checked.connect(self._soon.ask)
         self._show()
 
     def show_exported(self, words: str) -> None:

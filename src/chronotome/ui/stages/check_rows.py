@@ -77,6 +77,7 @@ class CheckRows(Rows):
         self.shown: list[CheckRow] = []
         self._soon = Soon(self._show, self)
         desk.view.selection_changed.connect(self._show_selection)
+        desk.rendering.checked.connect(self.ask)
 
     @property
     def _leading(self) -> tuple[Track, Take | None] | None:

@@ -4,7 +4,8 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRect, Qt
 from PySide6.QtGui import QPainter, QPen
 
-from chronotome.render.proof import ALLOWED, Proof
+from chronotome.dsp.clicks import ALLOWED
+from chronotome.render.proof import Proof
 from chronotome.ui.controls.figures import signed
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font

@@ -24,6 +24,7 @@ class TrackLane(Lane):
         self.drag: Drag | None = None
         self._sweep_x = 0.0
         desk.view.focus_changed.connect(self.update)
+        desk.rendering.checked.connect(self.update)
 
     @property
     def shown(self) -> Shown | None:
