@@ -12,6 +12,7 @@ from chronotome.dsp.hush import hushed
 from chronotome.dsp.stretch.engines import Fill
 from chronotome.dsp.stretch.segment import render_hit
 from chronotome.render.arena import Arena, Region
+from chronotome.render.coloured import coloured
 from chronotome.render.plan import PieceKey
 from chronotome.render.pool import Source
 from chronotome.session.limits import ContentHash
@@ -172,9 +173,7 @@ def _heard(key: PieceKey, source: Source, start: int, end: int) -> Samples:
     """
     whole = source.region.samples
     if key.keeps_formants:
-        from chronotome.dsp.stretch.formants import recoloured  # noqa: PLC0415 - SciPy takes longer than the window to open
-
-        part = recoloured(whole, key.rate, start, end, 2 ** (key.semitones / 12))
+        part = coloured(source, 2 ** (key.semitones / 12), start, end)
     else:
         part = frames_between(whole, start, end)
     if not key.shape.hushed or source.content != key.content:
