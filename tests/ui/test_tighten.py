@@ -368,7 +368,17 @@ def test_a_noise_is_silenced_and_heard_again(two):
     two.settle()
     assert [each.by for each in two.session.tracks[0].takes[0].hushes] == [HushBy.ROOM]
     assert 0 < np.abs(two.offline(4000, start=start)).max() < 0.1 * loud
-    run(two, "noise-back")
+    wave, (noise,) = two.window.timeline.wave, two.session.tracks[0].takes[0].hushes
+    for is_end, to, wanted in ((True, 3000, 3000), (False, 2000, 2000), (True, -9000, 2096)):
+        noise = two.session.tracks[0].takes[0].hushes[0]
+        x = wave.x_of(two.desk.shown.frame_shown(noise.end if is_end else noise.start))
+        there = wave.x_of(two.desk.shown.frame_shown(start + to))
+        two.drag(wave, (x, 60), (there, 60))
+        two.settle()
+        noise = two.session.tracks[0].takes[0].hushes[0]
+        place = noise.end if is_end else noise.start
+        assert abs(place - start - wanted) < 1.5 * two.desk.view.viewport.frames_per_pixel
+    run(two, "undo", "undo", "undo", "noise-back")
     assert np.abs(two.offline(4000, start=start)).max() == pytest.approx(loud, rel=1e-3)
 
 

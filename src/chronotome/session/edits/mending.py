@@ -10,6 +10,8 @@ from chronotome.session.edits.tracks import set_moving, with_takes, with_track
 from chronotome.session.model import ClipId, Hush, Session, Take, TrackId, replace
 
 LONGEST_CROSSFADE = 50.0
+"""Milliseconds."""
+SHORTEST_HUSH = 0.002
 SILENCED_BEFORE = 0.002
 """Seconds before a hit at which a noise ahead of it ends."""
 
@@ -55,6 +57,26 @@ def hush(session: Session, track: TrackId, take: Take, spans: Iterable[Hush]) ->
     return (
         session if hushes == take.hushes else _with_take(session, track, take, replace(take, hushes=hushes))
     )
+
+
+def move_hush(
+    session: Session, track: TrackId, take: Take, number: int, frame: int, *, is_end: bool
+) -> Session:
+    """An edge of a noise that is not heard elsewhere, up to its other edge and to the noises beside it."""
+    if number >= len(take.hushes):
+        return session
+    hushes, old, recording = take.hushes, take.hushes[number], session.recording_of(take)
+    low = hushes[number - 1].end if number else 0
+    high = hushes[number + 1].start if number + 1 < len(hushes) else recording.frames
+    least = max(1, round(SHORTEST_HUSH * recording.rate))
+    if is_end:
+        new = replace(old, end=min(high, max(frame, old.start + least)))
+    else:
+        new = replace(old, start=max(low, min(frame, old.end - least)))
+    if new == old:
+        return session
+    changed = (*hushes[:number], new, *hushes[number + 1 :])
+    return _with_take(session, track, take, replace(take, hushes=changed))
 
 
 def unhush(session: Session, track: TrackId, take: Take, start: int, end: int) -> Session:

@@ -30,6 +30,7 @@ from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.mark_drag import EndDrag, MarkDrag, SlipDrag
 from chronotome.ui.timeline.marks import notch, paint_each, paint_stems
+from chronotome.ui.timeline.noises import drag_edge, edge_at, paint_noises
 from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_buttons import TrackButtons
@@ -139,7 +140,7 @@ class WaveLane(ClipLane):
         clips = self.clips
         self._paint_wave(painter, content, clips, source)
         if self.desk.transport.side is Side.EDITED and self.desk.view.stage >= Stage.TIGHTEN:
-            self._paint_hushes(painter, clips)
+            paint_noises(self, painter, clips, (NOTCH, self.height() - FOOT))
             for each in clips:
                 paint_hatching(painter, self, each, (self.height() - FOOT + 2, self.height() - 3))
         if self.desk.view.stage is Stage.REWORK:
@@ -150,23 +151,6 @@ class WaveLane(ClipLane):
             self._paint_edges(painter, clips)
         self.paint_sweep(painter)
         self._paint_drag_words(painter, shown)
-
-    def _paint_hushes(self, painter: QPainter, clips: Sequence[Shown]) -> None:
-        """Noises that are not heard: paper over them, and what is heard instead."""
-        theme = self.desk.view.theme
-        painter.setFont(text_font(10))
-        for shown in clips:
-            for each in shown.take.hushes:
-                left, right = sorted(self.x_of(shown.frame_shown(frame)) for frame in (each.start, each.end))
-                if right < HEADER or left > self.width():
-                    continue
-                box = QRectF(left, NOTCH, max(2.0, right - left), self.height() - FOOT - NOTCH)
-                painter.setPen(QPen(colour(theme.accent), 1, Qt.PenStyle.DotLine))
-                painter.setBrush(colour(theme.card, 190))
-                painter.drawRect(box)
-                painter.setPen(colour(theme.accent))
-                if painter.fontMetrics().horizontalAdvance(each.by) < box.width() - 6:
-                    painter.drawText(box.adjusted(4, 0, 0, -3), Qt.AlignmentFlag.AlignBottom, each.by)
 
     def _paint_absent(self, painter: QPainter, content: QRect, shown: Shown) -> None:
         words = f"{shown.recording.file} is being read"
@@ -360,6 +344,8 @@ class WaveLane(ClipLane):
             self._take(shown, place, x, event.modifiers())
         elif shown is not None and self._is_edge(shown, x, event.modifiers()):
             self.drag = EndDrag(self.desk, shown)
+        elif shown is not None and (noise := self._noise_at(shown, x)) is not None:
+            self.drag = drag_edge(self, shown, noise[0], is_end=noise[1])
         else:
             self._sweep_or_go(x, is_clip=shown is not None)
 
@@ -381,6 +367,10 @@ class WaveLane(ClipLane):
         for each in self.clips:
             if self._is_in(each, x):
                 self.desk.view.choose_clips(((each.track.id, each.clip.id),))
+
+    def _noise_at(self, shown: Shown, x: float) -> tuple[int, bool] | None:
+        """In Tighten, the edge of a noise that is not heard."""
+        return edge_at(self, shown, x) if self.desk.view.stage is Stage.TIGHTEN else None
 
     def _is_edge(self, shown: Shown, x: float, keys: Qt.KeyboardModifier) -> bool:
         """In Fit, with Ctrl, the clip's end can be taken to a bar line."""
@@ -438,33 +428,40 @@ class WaveLane(ClipLane):
         return frame if is_free else self._marks.pulled(shown, frame, reach=reach)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        x = event.position().x()
-        is_unsnapped = is_free(event)
         shown = self.shown
         if isinstance(self.drag, ClipDrag | RangeDrag) or (
             self.drag is None and self.desk.view.stage is Stage.REWORK
         ):
             self.move_clip(event)
-        elif isinstance(self.drag, HitDrag):
-            self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_unsnapped)
-        elif isinstance(self.drag, SweepDrag):
-            self.go_on_sweeping(x)
-        elif isinstance(self.drag, EndDrag):
-            self.drag.to_beat(self.beat_of_x(x))
-        elif isinstance(self.drag, SlipDrag):
-            self.drag.to_frame(self.frame_of(x))
-            self.update()
-        elif isinstance(self.drag, MarkDrag):
-            self.drag.to(self._mark_frame(self.drag.shown, x, is_free=is_unsnapped))
-            self.update()
+        elif self.drag is not None:
+            self._go_on(event.position().x(), is_unsnapped=is_free(event))
         elif shown is not None:
             self._point_at(shown, event)
+
+    def _go_on(self, x: float, *, is_unsnapped: bool) -> None:
+        """What is dragged comes along."""
+        drag, shown = self.drag, self.shown
+        if isinstance(drag, HitDrag):
+            drag.to_beat(self.beat_of_x(x - drag.grip), is_free=is_unsnapped)
+        elif isinstance(drag, SweepDrag):
+            self.go_on_sweeping(x)
+        elif isinstance(drag, EndDrag):
+            drag.to_beat(self.beat_of_x(x))
+        elif isinstance(drag, ValueDrag) and shown is not None:
+            drag.to(shown.recording_frame(self.frame_of(x)))
+        elif isinstance(drag, SlipDrag):
+            drag.to_frame(self.frame_of(x))
+            self.update()
+        elif isinstance(drag, MarkDrag):
+            drag.to(self._mark_frame(drag.shown, x, is_free=is_unsnapped))
+            self.update()
 
     def _point_at(self, shown: Shown, event: QMouseEvent) -> None:
         """Show what a press would take."""
         x = event.position().x()
         place = self._notch_at(shown, x, event.position().y())
         is_over = place is not None or self._is_edge(shown, x, event.modifiers())
+        is_over = is_over or self._noise_at(shown, x) is not None
         if self.desk.view.stage is Stage.MARK:
             self.desk.view.point_at(None if place is None else shown.recording.onsets.ids[place])
         self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)

@@ -1,0 +1,56 @@
+"""Noises in the wave that are not heard: paper over them, and edges that are dragged."""
+
+from collections.abc import Sequence
+
+from PySide6.QtCore import QRectF, Qt
+from PySide6.QtGui import QPainter, QPen
+
+from chronotome.session.edits.mending import move_hush
+from chronotome.session.model import Session
+from chronotome.ui.theme import colour, text_font
+from chronotome.ui.timeline.gestures import ValueDrag
+from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.shown import Shown
+
+REACH = 4
+LEAST = 2.0
+
+
+def paint_noises(lane: Lane, painter: QPainter, clips: Sequence[Shown], rows: tuple[float, float]) -> None:
+    """What is heard instead is written in each; `rows` are where they begin and end."""
+    theme = lane.desk.view.theme
+    painter.setFont(text_font(10))
+    for shown in clips:
+        for each in shown.take.hushes:
+            left, right = sorted(lane.x_of(shown.frame_shown(frame)) for frame in (each.start, each.end))
+            if right < HEADER or left > lane.width():
+                continue
+            box = QRectF(left, rows[0], max(LEAST, right - left), rows[1] - rows[0])
+            painter.setPen(QPen(colour(theme.accent), 1, Qt.PenStyle.DotLine))
+            painter.setBrush(colour(theme.card, 190))
+            painter.drawRect(box)
+            painter.setPen(colour(theme.accent))
+            if painter.fontMetrics().horizontalAdvance(each.by) < box.width() - 6:
+                painter.drawText(box.adjusted(4, 0, 0, -3), Qt.AlignmentFlag.AlignBottom, each.by)
+
+
+def edge_at(lane: Lane, shown: Shown, x: float) -> tuple[int, bool] | None:
+    """The noise whose edge is under the pointer, and whether that is its end."""
+    found: tuple[float, int, bool] | None = None
+    for number, each in enumerate(shown.take.hushes):
+        for frame, is_end in ((each.start, False), (each.end, True)):
+            away = abs(lane.x_of(shown.frame_shown(frame)) - x)
+            if away <= REACH and (found is None or away < found[0]):
+                found = away, number, is_end
+    return None if found is None else found[1:]
+
+
+def drag_edge(lane: Lane, shown: Shown, number: int, *, is_end: bool) -> ValueDrag:
+    """Take an edge elsewhere: frames of the recording, up to the noises beside it."""
+    track, clip = shown.track.id, shown.clip.id
+
+    def edit(session: Session, frame: float) -> Session:
+        take = session.track(track).clip(clip).take
+        return move_hush(session, track, take, number, round(frame), is_end=is_end)
+
+    return ValueDrag(lane.desk, edit, "Move edge of noise")
