@@ -249,6 +249,27 @@ def test_a_hit_goes_to_the_line_before_and_after_it(two):
     assert targets(two).target[5] > at.target[5]
 
 
+def test_a_hit_goes_a_line_on_with_all_after_it_up_to_one_set_by_hand(two):
+    before = targets(two)
+    shown = two.desk.shown
+    held = int(before.onsets[9])
+    two.desk.store.apply(
+        lambda s: move_hit(s, shown.track.id, shown.clip.id, held, s.beat_of(before.target[9])), "Hold"
+    )
+    two.desk.view.select(int(before.onsets[4]))
+
+    two.press(Qt.Key.Key_Q, Qt.KeyboardModifier.AltModifier)
+    two.settle()
+
+    moved = (targets(two).target - before.target) / RATE * 120 / 60
+    assert (moved[:4] == 0).all()
+    assert moved[4] == pytest.approx(-0.25, abs=0.05)
+    np.testing.assert_allclose(moved[5:9], -0.25, atol=1e-3)
+    assert (moved[9:] == 0).all()
+    run(two, "undo")
+    assert (targets(two).target == before.target).all()
+
+
 def test_variants_are_gone_round_by_key(two, monkeypatch):
     monkeypatch.setattr(QInputDialog, "getText", lambda *_, **__: ("tight", True))
     two.tray.strength.settled.emit(100.0)

@@ -404,6 +404,20 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
             "to-earlier", "Timing", "Hit to the earlier line", "Q", lambda: commands.decide(Choice.EARLIER)
         ),
         Entry("to-later", "Timing", "Hit to the later line", "E", lambda: commands.decide(Choice.LATER)),
+        Entry(
+            "ripple-earlier",
+            "Timing",
+            "Hit and all after it a line earlier",
+            "Alt+Q",
+            lambda: hits.to_line(-1, ripples=True),
+        ),
+        Entry(
+            "ripple-later",
+            "Timing",
+            "Hit and all after it a line later",
+            "Alt+E",
+            lambda: hits.to_line(1, ripples=True),
+        ),
         Entry("leave-hit", "Timing", "Leave the hit as played", "W", lambda: commands.decide(Choice.LEAVE)),
         Entry("reset-hit", "Timing", "Reset the chosen hits", "Backspace", hits.reset),
         Entry("reset-hits", "Timing", "Reset all hits", "Ctrl+Backspace", commands.reset_hits),

@@ -14,6 +14,7 @@ from chronotome.session.edits.tightening import (
     tie_here,
 )
 from chronotome.session.lines import lines_within
+from chronotome.session.targets import Reason, Targets
 from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.desk import Desk
@@ -111,25 +112,41 @@ class HitCommands:
         track, clip = shown.track.id, shown.clip.id
         self._desk.store.apply(lambda each: move_hits(each, track, clip, moved), label)
 
-    def to_line(self, step: int) -> None:
-        """The chosen hits to the line before or after the one they are at."""
+    def to_line(self, step: int, *, ripples: bool = False) -> None:
+        """The chosen hits to the line before or after the one they are at.
+
+        Where it ripples, all that come after them go a line on as well, as far from it as they are now; up to
+        the first that was set by hand.
+        """
         shown = self._guiding
         at = np.zeros(0, int) if shown is None else self._chosen(shown)
         if shown is None or not len(at):
             self._desk.say("Choose a hit: Q takes it to the earlier line, E to the later")
             return
-        session, places = self._desk.session, shown.targets.target[at] / shown.rate
-        beats = session.tempo.beats_at(places)
-        bar = session.metre.bar
-        reach = self._desk.view.rulings
+        targets, session = shown.targets, self._desk.session
+        rest = self._after(targets, at) if ripples else at[:0]
+        every = np.concatenate([at, rest])
+        beats = session.tempo.beats_at(targets.target[every] / shown.rate)
+        bar, reach = session.metre.bar, self._desk.view.rulings
         first, last = float(beats.min()) - bar, float(beats.max()) + bar
-        lines = lines_within(first, last, reach, session.metre, session.tempo).beats
+        found = lines_within(first, last, reach, session.metre, session.tempo)
+        lines = found.beats
         side = np.searchsorted(lines, beats + step * 1e-4, "right" if step > 0 else "left")
         wanted = lines[np.clip(side if step > 0 else side - 1, 0, len(lines) - 1)]
-        moved = dict(zip(shown.targets.onsets[at].tolist(), wanted.tolist(), strict=True))
+        nearest = found.nearest(beats[len(at) :])
+        there = np.clip(nearest + step, 0, len(lines) - 1)
+        wanted[len(at) :] = beats[len(at) :] + lines[there] - lines[nearest]
+        moved = dict(zip(targets.onsets[every].tolist(), wanted.tolist(), strict=True))
         track, clip = shown.track.id, shown.clip.id
-        words = "later" if step > 0 else "earlier"
-        self._desk.store.apply(lambda each: move_hits(each, track, clip, moved), f"Hit to the {words} line")
+        words = f"{'later' if step > 0 else 'earlier'} line{', and all after it' if ripples else ''}"
+        self._desk.store.apply(lambda each: move_hits(each, track, clip, moved), f"Hit to the {words}")
+
+    @staticmethod
+    def _after(targets: Targets, at: NDArray[np.int64]) -> NDArray[np.int64]:
+        """The hits after the last of some, up to the first that was set by hand."""
+        after = np.arange(int(at.max()) + 1, len(targets))
+        by_hand = np.flatnonzero(targets.reasons[after] == Reason.BY_HAND)
+        return after[: int(by_hand[0])] if len(by_hand) else after
 
     def toggle_holding(self) -> None:
         """Whether a hit that is moved leaves those beside it where they are."""
