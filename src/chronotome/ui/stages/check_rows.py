@@ -2,7 +2,7 @@
 
 from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QHBoxLayout, QLabel, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QPushButton, QSizePolicy, QVBoxLayout, QWidget
 
 from chronotome.session.check import NOTHING, Check, Kind
 from chronotome.session.grid import position_words
@@ -17,6 +17,9 @@ from chronotome.ui.stages.rows import Rows
 from chronotome.ui.theme import colour, figure_font, text_font
 
 MOST_CHECKS = 3
+LINE_PLACES = ((0, 0, 1), (0, 1, 1), (0, 2, 1))
+MEND_PLACES = ((0, 0, 2), (0, 2, 1), (1, 0, 2))
+"""Row, first column and columns of each button: mends name tracks, and take more room."""
 
 
 class CheckRow(QWidget):
@@ -73,7 +76,18 @@ class CheckRows(Rows):
         self._places = QVBoxLayout()
         self._places.setSpacing(4)
         self.rows.addLayout(self._places)
-        self.decisions = self.add_buttons("to-earlier", "leave-hit", "to-later")
+        self._grid = QGridLayout()
+        self._grid.setSpacing(8)
+        self.rows.addLayout(self._grid)
+        self.decisions = [QPushButton() for _ in ("to-earlier", "leave-hit", "to-later")]
+        for column, (button, name) in enumerate(
+            zip(self.decisions, ("to-earlier", "leave-hit", "to-later"), strict=True)
+        ):
+            actions.attach(button, name)
+            button.setObjectName("band")
+            button.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
+            self._grid.setColumnStretch(column, 1)
+        self.kind.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
         self.shown: list[CheckRow] = []
         self._soon = Soon(self._show, self)
         desk.view.selection_changed.connect(self._show_selection)
@@ -91,6 +105,8 @@ class CheckRows(Rows):
     def _show(self) -> None:
         checks = NOTHING if self._leading is None else self.desk.checks(*self._leading)
         checks = checks.of_kind(self.desk.view.check_kind)
+        kind = self.desk.view.check_kind
+        self.kind.setCurrentIndex(0 if kind is None else 1 + list(Kind).index(kind))
         more = f", {len(checks) - MOST_CHECKS} more: N" if len(checks) > MOST_CHECKS else ""
         self.to_check.setText(f"To check: {len(checks)}{more}" if checks else "Nothing to check")
         if [row.check for row in self.shown] == list(checks[:MOST_CHECKS]):
@@ -112,10 +128,13 @@ class CheckRows(Rows):
             None if self._leading is None else self.desk.checks(*self._leading).of(self.desk.view.selected)
         )
         words = ("Earlier line", "Leave", "Later line")
-        if check is not None and check.earlier is None:
+        is_line = check is None or check.earlier is not None
+        places = LINE_PLACES if is_line else MEND_PLACES
+        if check is not None and not is_line:
             ways = [mend.words for mend in check.mends]
             words = (ways[0] if ways else "", "Accept", ways[-1] if len(ways) > 1 else "")
-        for button, each in zip(self.decisions, words, strict=True):
+        for button, each, place in zip(self.decisions, words, places, strict=True):
+            self._grid.addWidget(button, place[0], place[1], 1, place[2])
             button.setText(each)
             button.setEnabled(check is not None and bool(each))
             button.setVisible(len(self.shown) > 0 and bool(each))

@@ -5,7 +5,7 @@ from collections.abc import Iterator
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QMouseEvent, QPainter, QPen
+from PySide6.QtGui import QFontMetrics, QMouseEvent, QPainter, QPen
 
 from chronotome.middle import rank_of
 from chronotome.session.check import Check
@@ -198,18 +198,22 @@ class DriftLane(EvidenceLane):
         theme = self.desk.view.theme
         is_left = place.x() > HEADER + CALLOUT_WIDTH + 40
         left = place.x() - CALLOUT_WIDTH - 20 if is_left else place.x() + 24
-        top = min(max(6.0, place.y() - 40), self.height() - 64.0)
-        box = QRectF(left, top, CALLOUT_WIDTH, 56)
+        flags = Qt.AlignmentFlag.AlignLeft | Qt.TextFlag.TextWordWrap
+        room = QRect(0, 0, CALLOUT_WIDTH - 18, self.height())
+        height = 29.0 + QFontMetrics(text_font(11)).boundingRect(room, int(flags), check.sentence).height()
+        top = min(max(6.0, place.y() - 40), self.height() - height - 8.0)
+        box = QRectF(left, top, CALLOUT_WIDTH, height)
         painter.setPen(QPen(colour(theme.soft_ink), 1))
         painter.drawLine(place, QPointF(box.right() if is_left else box.left(), box.center().y()))
         painter.setBrush(colour(theme.card))
         painter.drawRoundedRect(box, 6, 6)
         painter.setPen(colour(theme.ink))
         painter.setFont(text_font(11, 600))
-        painter.drawText(box.adjusted(10, 5, -8, 0), Qt.AlignmentFlag.AlignLeft, check.title.capitalize())
+        painter.drawText(
+            box.adjusted(10, 5, -8, 0), Qt.AlignmentFlag.AlignLeft, check.title[:1].upper() + check.title[1:]
+        )
         painter.setFont(text_font(11))
         painter.setPen(colour(theme.soft_ink))
-        flags = Qt.AlignmentFlag.AlignLeft | Qt.TextFlag.TextWordWrap
         painter.drawText(box.adjusted(10, 21, -8, 0), flags, check.sentence)
 
     # Mouse

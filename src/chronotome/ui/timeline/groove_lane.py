@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QMouseEvent, QPainter, QPen
+from PySide6.QtGui import QFontMetrics, QMouseEvent, QPainter, QPen
 
 from chronotome.session.edits.grooves import change_groove
 from chronotome.session.groove import Groove, GrooveId, with_step
@@ -21,7 +21,7 @@ WIDEST, NARROWEST = 13.0, 3.0
 SOFT_DB = 24.0
 """Below the loudest step: as narrow as a bar is drawn."""
 REACH = 9
-CALLOUT = (152, 40)
+CALLOUT_WIDTH = 132.0
 DECIBELS_PER_PIXEL = 0.2
 FOLLOWING = "width: loudness · whisker: how sure · drag a step, every bar follows"
 
@@ -133,7 +133,7 @@ class GrooveLane(EvidenceLane):
         bars = self._bars(groove)
         self._paint_steps(painter, groove, bars, scale)
         if self._pointed is not None and self._pointed < len(groove.steps):
-            self._paint_callout(painter, groove, self._pointed, bars, scale)
+            self._paint_callout(painter, groove, self._pointed, bars)
 
     def _width_of(self, groove: Groove, step: int, room: float) -> float:
         share = 1 - min(1.0, max(0.0, -groove.steps[step].level_db / SOFT_DB))
@@ -166,22 +166,27 @@ class GrooveLane(EvidenceLane):
                 painter.setBrush(Qt.BrushStyle.NoBrush)
                 painter.drawEllipse(QPointF(x, y), 9, 9)
 
-    def _paint_callout(self, painter: QPainter, groove: Groove, step: int, bars: _Bars, scale: float) -> None:
+    def _paint_callout(self, painter: QPainter, groove: Groove, step: int, bars: _Bars) -> None:
         theme, each = self.desk.view.theme, groove.steps[step]
         places = np.flatnonzero(bars.steps == step)
         if not len(places):
             return
         here = places[bars.is_here[places]]
         x = float(bars.xs[here[0] if len(here) else places[0]])
-        y = self._y_of(each.offset_ms, scale)
-        left = x + 16 if x + 16 + CALLOUT[0] < self.width() else x - 16 - CALLOUT[0]
-        box = QRectF(left, min(max(4.0, y - 12), self.height() - CALLOUT[1] - 4.0), *CALLOUT)
+        title, height = step_words(groove, step), 40.0
+        wide = max(CALLOUT_WIDTH, QFontMetrics(text_font(11, 600)).horizontalAdvance(title) + 20.0)
+        left = x + 16 if x + 16 + wide < self.width() else x - 16 - wide
+        beside = (bars.xs > left - WIDEST) & (bars.xs < left + wide + WIDEST)
+        offsets = np.array([groove.steps[at].offset_ms for at in bars.steps[beside].tolist()])
+        is_above = -offsets.clip(max=0).sum() <= offsets.clip(min=0).sum()  # where fewer bars are covered
+        top = 4.0 if is_above else self.height() - height - 4.0
+        box = QRectF(left, top, wide, height)
         painter.setPen(QPen(colour(theme.strong_rule), 1))
         painter.setBrush(colour(theme.card))
         painter.drawRoundedRect(box, 6, 6)
         painter.setPen(colour(theme.ink))
         painter.setFont(text_font(11, 600))
-        painter.drawText(box.adjusted(10, 5, -4, 0), Qt.AlignmentFlag.AlignLeft, step_words(groove, step))
+        painter.drawText(box.adjusted(10, 5, -4, 0), Qt.AlignmentFlag.AlignLeft, title)
         painter.setPen(colour(theme.soft_ink))
         painter.setFont(text_font(11))
         words = f"{counted(each.hits, 'hit')}, ±{plain(each.spread_ms)} ms" if each.hits else "set by hand"
