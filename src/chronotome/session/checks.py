@@ -22,6 +22,8 @@ USUAL_MOVES, TWICE, LEAST_MOVE_MS, FEW_MOVES = 75, 2.0, 1.0, 8
 DOUBTFUL_SHARE = 0.36
 """Of the distance between two lines: farther from both than this is doubtful."""
 MOVED_SECONDS = 0.010
+AT_THE_EDGE = 1.005
+"""Drags stop where sound is stretched as far as it bears, to the frame: there it still bears it."""
 
 
 def checks_of(
@@ -125,7 +127,8 @@ class _Stretched(_Places):
         shifts = np.abs(np.diff(targets.target) - np.diff(targets.fitted))
         moved = np.flatnonzero(shifts > MOVED_SECONDS * targets.rate)
         ratios = self._ratios_of(moved)
-        super().__init__(targets, moved[(ratios > bears) | (ratios < 1 / bears)])
+        beyond = (ratios > bears * AT_THE_EDGE) | (ratios < 1 / (bears * AT_THE_EDGE))
+        super().__init__(targets, moved[beyond])
 
     def _ratios_of(self, at: NDArray[np.int64]) -> NDArray[np.float64]:
         target, played = self.targets.target, self.targets.played

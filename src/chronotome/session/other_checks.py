@@ -68,7 +68,10 @@ def other_parts(session: Session, track: Track, take: Take) -> Sequence[Found]:
         beside = session.beside(other, take) if apart and not other.is_muted else None
         if beside is not None:
             theirs = targets_of(session, other, beside)
-            flams.append(_flams(targets, theirs, other.id, other.name, session.metre))
+            attacks = tuple(
+                _attacks(session.recording_of(one), each) for one, each in ((take, targets), (beside, theirs))
+            )
+            flams.append(_flams(targets, theirs, attacks[0], attacks[1], other.id, other.name, session.metre))
     parts.append(_worst(tuple(flams)))
     recording, counts = session.recording_of(take), counted_of(session, take)
     parts += _by_pattern(targets, recording, counts, take, session.metre)
@@ -79,14 +82,29 @@ def other_parts(session: Session, track: Track, take: Take) -> Sequence[Found]:
 
 
 @by_identity(256)
-def _flams(mine: Targets, theirs: Targets, other: TrackId, name: str, metre: Metre) -> Found:
+def _attacks(recording: Recording, targets: Targets) -> NDArray[np.bool_]:
+    """Which hits are attacks: of a soft one, or a warp marker in a held note, nobody hears a flam."""
+    onsets = recording.onsets
+    return np.isin(targets.onsets, onsets.id_array[onsets.attack_array])
+
+
+@by_identity(256)
+def _flams(  # noqa: PLR0917 - found again by the identity of each
+    mine: Targets,
+    theirs: Targets,
+    my_attacks: NDArray[np.bool_],
+    their_attacks: NDArray[np.bool_],
+    other: TrackId,
+    name: str,
+    metre: Metre,
+) -> Found:
     """Hits of two tracks that are apart by what is heard, and not as they usually are at that step.
 
     A groove in which one of them is late at a step in every bar is none.
     """
-    if not len(theirs):
+    own, others = mine.leads[my_attacks[mine.leads]], theirs.leads[their_attacks[theirs.leads]]
+    if not len(own) or not len(others):
         return Found(Kind.FLAM, ())
-    own, others = mine.leads, theirs.leads
     places, there = mine.target[own], theirs.target[others]
     after = np.minimum(np.searchsorted(there, places), len(there) - 1)
     before = np.maximum(after - 1, 0)
