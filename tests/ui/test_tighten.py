@@ -6,6 +6,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFileDialog, QInputDialog
 
 from chronotome.dsp.hush import HushBy
+from chronotome.dsp.stretch.engines import Crossing, Fill, Keeps, MoveBy
 from chronotome.files.grooves import kept_grooves, read_groove, shipped_grooves
 from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
@@ -315,8 +316,17 @@ def test_a_clip_is_moved_in_a_way_of_its_own_once_that_is_asked_for(two):
     track = two.session.tracks[0]
     assert (track.moving.by, track.takes[0].moving.by) == ("stretching", "cutting")
     assert two.tray.own_moving.text() == "Moved as the track"
+    run(two, "next-keeps", "next-fill", "next-crossing", "pitch-up", "cents-down", "crossfade-more")
+    run(two, "keep-formants", "bears-more", "next-way")
+    assert two.session.tracks[0].takes[0].moving == Moving(
+        MoveBy.STRETCHING, Keeps.DRUMS, Fill.AGAIN, 6.0, Crossing.STRAIGHT, 1.3, 0.9, True
+    )
     run(two, "own-moving")
     assert two.session.tracks[0].takes[0].moving is None
+    run(two, "next-feel", "next-swing-of", "groove-scales", "stroke-more", "catch-less", "grid-ruler")
+    recipe = two.session.tracks[0].tighten
+    assert (recipe.grid.feel, recipe.swing_of, recipe.scales) == ("triplet", "eighths", True)
+    assert (recipe.stroke, recipe.catch, recipe.follows_ruler) == (45.0, 0.95, True)
     two.settle()
     assert two.tray.moving.way.index == 1
 

@@ -29,6 +29,7 @@ from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.loops import LoopCommands
 from chronotome.ui.commands.marks import MarkCommands
+from chronotome.ui.commands.moving import MovingCommands
 from chronotome.ui.commands.noises import NoiseCommands
 from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.commands.tightening import TightenCommands
@@ -50,6 +51,7 @@ class Commands:
         self.loops = LoopCommands(desk)
         self.clips = ClipCommands(desk)
         self.tighten = TightenCommands(desk)
+        self.moving = MovingCommands(desk)
         self.grooves = GrooveCommands(desk, self.tighten)
         self.hits = HitCommands(desk, self.tighten, self.grooves)
         self.noises = NoiseCommands(desk, self.tighten)

@@ -15,7 +15,8 @@ from chronotome.session.edits.tightening import (
     set_recipe,
     use_variant,
 )
-from chronotome.session.grid import DIVISIONS
+from chronotome.session.grid import DIVISIONS, Feel
+from chronotome.session.lines import SwingOf
 from chronotome.session.model import Session, Take, Track, TrackId, replace
 from chronotome.session.settings import MOST_SHIFT
 from chronotome.ui.desk import Desk
@@ -27,6 +28,8 @@ STEPPED = {
     "leave_alone": (0.0, 100.0, "leave-alone window"),
     "timing": (0.0, 1.5, "groove timing"),
     "loudness": (0.0, 1.0, "loudness"),
+    "stroke": (0.0, 100.0, "stroke"),
+    "catch": (0.05, 1.0, "catch range"),
     "shift": (-MOST_SHIFT, MOST_SHIFT, "shift of the lines"),
 }
 """Settings that keys move: between what, and what they are called."""
@@ -107,27 +110,46 @@ class TightenCommands:
         """One setting of the recipe a step up or down, by key."""
         low, high, words = STEPPED[name]
         value = min(high, max(low, round(getattr(self._desk.view.recipe, name) + by, 4)))
-        scope = self._desk.view.scope
-        self.edit(
-            lambda session, track, take: set_recipe(session, track, take, scope, **{name: value}),
-            f"Set {words}",
-        )
+        self._set(f"Set {words}", **{name: value})
         shown = f"{value * 100:.0f} %" if high <= 1.5 else f"{value:.0f}"
         self._desk.say(f"{words.capitalize()} {shown}")
 
     def step_grid(self, by: int) -> None:
         """A finer grid, or a coarser one."""
-        grid, scope = self._desk.view.recipe.grid, self._desk.view.scope
+        grid = self._desk.view.recipe.grid
         known = [each for each in DIVISIONS if (each > grid.division if by > 0 else each < grid.division)]
         if known:
             new = replace(grid, division=known[0] if by > 0 else known[-1])
-            self.edit(
-                lambda session, track, take: set_recipe(
-                    session, track, take, scope, grid=new, follows_ruler=False
-                ),
-                "Set grid",
-            )
+            self._set("Set grid", grid=new, follows_ruler=False)
             self._desk.say(f"Grid {new.words}")
+
+    def _set(self, label: str, **values: object) -> None:
+        scope = self._desk.view.scope
+        self.edit(lambda session, track, take: set_recipe(session, track, take, scope, **values), label)
+
+    def as_ruler(self) -> None:
+        """The grid is what the ruler shows, and follows the zoom."""
+        grid = replace(self._desk.view.recipe.grid, division=self._desk.view.grid.division)
+        self._set("Set grid", grid=grid, follows_ruler=True)
+        self._desk.say(f"Grid as the ruler: {grid.words}")
+
+    def next_feel(self) -> None:
+        grid, feels = self._desk.view.recipe.grid, list(Feel)
+        new = replace(grid, feel=feels[(feels.index(grid.feel) + 1) % len(feels)])
+        self._set("Set grid", grid=new)
+        self._desk.say(f"Grid {new.words}")
+
+    def next_swing_of(self) -> None:
+        kinds = list(SwingOf)
+        new = kinds[(kinds.index(self._desk.view.recipe.swing_of) + 1) % len(kinds)]
+        self._set("Set swing", swing_of=new)
+        self._desk.say(f"Swing of {'the grid’s pairs' if new is SwingOf.GRID else new}")
+
+    def toggle_scales(self) -> None:
+        """The groove in ms, or as a share of a step."""
+        scales = not self._desk.view.recipe.scales
+        self._set("Set groove", scales=scales)
+        self._desk.say("Groove: the same share of a step" if scales else "Groove: the same ms at any tempo")
 
     def more(self, by: int) -> None:
         scope = self._desk.view.scope

@@ -1,0 +1,51 @@
+"""What the actions do to how sound is moved: of the track, or of a clip that is moved in a way of its own."""
+
+from enum import StrEnum
+from typing import cast
+
+from chronotome.session.edits.tracks import set_moving
+from chronotome.session.settings import MOST_SEMITONES, Moving
+from chronotome.ui.controls.figures import plain
+from chronotome.ui.desk import Desk
+
+BOUNDS = {
+    "semitones": (-MOST_SEMITONES, MOST_SEMITONES, "Pitch", "st"),
+    "crossfade": (0.5, 50.0, "Crossfade", "ms"),
+    "bears": (1.05, 3.0, "Bears up to", "times"),
+}
+
+
+class MovingCommands:
+    """One setting a step, or to its next choice."""
+
+    def __init__(self, desk: Desk) -> None:
+        self._desk = desk
+
+    @property
+    def current(self) -> Moving:
+        """How the focused track, or its clip, is moved."""
+        leading, guiding = self._desk.view.leading, self._desk.guiding
+        if leading is None:
+            return Moving()
+        return leading[0].moving if guiding is None else leading[0].moving_of(guiding.take)
+
+    def set(self, label: str, **values: object) -> None:
+        edit = self._desk.leading_edit(lambda each, track, take: set_moving(each, track, take, **values))
+        self._desk.store.apply(edit, label)
+
+    def step(self, name: str, by: float) -> None:
+        low, high, words, unit = BOUNDS[name]
+        value = round(min(high, max(low, getattr(self.current, name) + by)), 3)
+        self.set(f"Set {words.lower()}", **{name: value})
+        self._desk.say(f"{words} {plain(value, 2)} {unit}")
+
+    def next(self, name: str) -> None:
+        """The choice after the present one; the first after the last."""
+        now = cast("StrEnum", getattr(self.current, name))
+        every = list(type(now))
+        new = every[(every.index(now) + 1) % len(every)]
+        self.set("Move otherwise", **{name: new})
+        self._desk.say(str(new).capitalize())
+
+    def toggle_formants(self) -> None:
+        self.set("Keep formants", keeps_formants=not self.current.keeps_formants)
