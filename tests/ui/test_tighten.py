@@ -455,6 +455,11 @@ def test_a_groove_on_the_shelf_is_heard_on_what_plays_and_kept_or_not(two):
     assert two.session.tracks[0].tighten.groove == 0
     assert targets(two) == tight
     shelf.grooves.list.setCurrentRow(4)
+    two.desk.view.focus(two.session.tracks[1].id)
+    assert not two.desk.store.is_drafting
+    two.desk.view.focus(two.session.tracks[0].id)
+    shelf.grooves.list.setCurrentRow(4)
+    assert two.desk.store.is_drafting
     two.window.toggle_shelf()
     assert two.session.grooves == before.grooves
     two.window.toggle_shelf()

@@ -145,6 +145,7 @@ class GrooveShelf(QWidget):
             row.addWidget(button)
         layout.addLayout(row)
         desk.view.library_changed.connect(self.fill)
+        desk.view.focus_changed.connect(self._on_focus)
         desk.store.changed.connect(self._tell)
         self.fill()
 
@@ -175,6 +176,11 @@ class GrooveShelf(QWidget):
         if self.groove is not None and self.isVisible():
             self._commands.hear(self.groove)
         self._tell()
+
+    def _on_focus(self) -> None:
+        """What was heard was heard on another track."""
+        if self.groove is not None:
+            self.drop()
 
     def drop(self) -> None:
         """As it was before a groove was heard."""
