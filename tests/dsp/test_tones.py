@@ -6,6 +6,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from chronotome.dsp.bands import Material
+from chronotome.dsp.clicks import clicks_at
 from chronotome.dsp.hits import bands_of, has_attack, hit_traits
 from chronotome.dsp.stretch.engines import EngineName, Keeps, MoveBy, engine_of
 from chronotome.dsp.stretch.evenness import Evenness
@@ -68,6 +69,22 @@ def test_the_length_is_what_was_asked_for_and_both_ends_are_verbatim(span, ratio
     head = min(100, length // 8, span // 8)
     if abs(ratio - 1) < 0.3 and span > 4000:
         np.testing.assert_allclose(made[:head], CHORD[1000 : 1000 + head], atol=1e-6)
+
+
+@given(st.integers(300, 60000), st.floats(0.5, 2.0), st.integers(-20000, 20000), st.integers(-500, 500))
+@settings(max_examples=25, deadline=None)
+def test_rows_that_meet_at_a_seam_meet_without_a_click(span, ratio, shift, more):
+    """Whatever they are made of: what is around the seam depends on its place and its shift alone."""
+    length = max(60, round(span * ratio))
+    seam = 70000
+
+    before = tones(CHORD, (seam - span, seam), length, ends_softly=True, shifts=(0, shift))
+    after = tones(CHORD, (seam, seam + 40000), 40000 + more, begins_softly=True, shifts=(shift, 0))
+
+    assert (len(before), len(after)) == (length, 40000 + more)
+    if min(span, length) > 3000:  # shorter ones are heard through shorter windows
+        joined = np.concatenate([before, after])
+        assert clicks_at(joined, np.array([length]), CHORD)[0] < 1.0
 
 
 def test_the_recording_itself_is_never_written_to():

@@ -503,3 +503,26 @@ def test_a_held_tone_stays_one_tone_over_its_seams_wherever_markers_bend_it(stud
     wave = np.exp(2j * np.pi * pitch * time[: len(held)])
     rest = held - (2 * np.mean(held * wave.conj()) * wave).real
     assert np.sqrt(np.mean(rest**2)) < 0.02 * np.sqrt(np.mean(held**2))
+
+
+def test_a_moved_attack_leaves_the_long_tone_behind_it_but_for_two_rows(studio):
+    session = simple_session([900, 9 * RATE], 10 * RATE)
+    track, clip = session.tracks[0].id, session.tracks[0].clips[0].id
+    session = set_moving(session, track, keeps=Keeps.CHORDS)
+    time = np.arange(10 * RATE) / RATE
+    studio.put(
+        session.recordings[0].content, (0.5 * np.sin(2 * np.pi * 220 * time)).astype(np.float32)[:, None]
+    )
+    session, marker = tie_here(session, track, clip, 5 * RATE)
+    onsets = session.recordings[0].onsets.measured(
+        np.zeros(3), np.zeros(3, int), np.array([True, False, True])
+    )
+    session = replace(session, recordings=(replace(session.recordings[0], onsets=onsets),))
+    session = move_hit(session, track, clip, marker, session.beat_of(5 * RATE + 4000))
+    studio.heard(session)
+    before = studio.renderer.cache.rendered_count
+
+    studio.heard(move_hit(session, track, clip, onsets.ids[0], session.beat_of(900 + RATE // 100)))
+
+    held = 5  # rows up to the marker are bent by it and by the attack alike
+    assert studio.renderer.cache.rendered_count - before <= held + 1
