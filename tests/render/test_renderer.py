@@ -5,9 +5,11 @@ from hypothesis import strategies as st
 
 from chronotome.dsp.overview import Overview
 from chronotome.dsp.stretch.engines import Fill, MoveBy
+from chronotome.dsp.stretch.formants import recoloured
 from chronotome.errors import Cancelled
 from chronotome.render.arena import Arena
 from chronotome.render.cache import MOST_SPARE_BYTES, PieceCache
+from chronotome.render.coloured import coloured
 from chronotome.render.mix import Side, fold_down
 from chronotome.render.plan import PieceKey, plan_for
 from chronotome.render.pool import Source
@@ -379,3 +381,14 @@ def test_a_join_above_the_proof_is_found_named_and_crossed_longer(studio):
         session = mended(session, track.id, track.clips[0].id, before[0], 0)
     assert session.tracks[0].moving.crossfade == 8.0
     assert not found(session)
+
+
+@pytest.mark.parametrize("span", [(-500, 700), (RATE - 300, RATE + 300), (2 * RATE - 50, 3 * RATE), (5, 6)])
+def test_a_recording_coloured_by_the_second_is_as_coloured_at_once(studio, span):
+    sound = noise_hits([100, RATE - 100, 2 * RATE], 2 * RATE + 999, rate=RATE)
+    studio.put("a" * 32, sound)
+
+    part = coloured(studio.sources["a" * 32], 1.3, *span)
+
+    whole = np.pad(recoloured(sound, RATE, 0, len(sound), 1.3), ((RATE, RATE), (0, 0)))
+    np.testing.assert_allclose(part, whole[RATE + span[0] : RATE + span[1]], atol=1e-6)
