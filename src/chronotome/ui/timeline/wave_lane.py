@@ -447,14 +447,14 @@ class WaveLane(ClipLane):
             self.go_on_sweeping(x)
         elif isinstance(drag, EndDrag):
             drag.to_beat(self.beat_of_x(x))
-        elif isinstance(drag, ValueDrag) and shown is not None:
-            drag.to(shown.recording_frame(self.frame_of(x)))
         elif isinstance(drag, SlipDrag):
             drag.to_frame(self.frame_of(x))
             self.update()
         elif isinstance(drag, MarkDrag):
             drag.to(self._mark_frame(drag.shown, x, is_free=is_unsnapped))
             self.update()
+        elif isinstance(drag, ValueDrag) and shown is not None:
+            drag.to(shown.recording_frame(self.frame_of(x)))
 
     def _point_at(self, shown: Shown, event: QMouseEvent) -> None:
         """Show what a press would take."""
