@@ -1,0 +1,149 @@
+"""All pictures of docs/screenshots, made from the demo.
+
+./run exec python tools/make_pictures.py [NAME ...]
+"""
+
+import os
+import sys
+import tempfile
+from collections.abc import Callable
+from pathlib import Path
+
+os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+
+from chronotome.demo import __file__ as demo_file
+from chronotome.files.journal import Journal
+from chronotome.files.places import Settings
+from chronotome.session.model import Track
+from chronotome.ui.application import (
+    application,
+    build,
+    pause,
+    show_demo_view,
+    take_picture,
+    wait_until_ready,
+)
+from chronotome.ui.main_window import MainWindow
+from chronotome.ui.view_state import Evidence, Stage
+
+FOLDER = Path(__file__).parents[1] / "docs" / "screenshots"
+AUDIO = Path(demo_file).parent / "harbour-ferry" / "audio"
+USUAL, SMALL = (1280, 800), (1024, 700)
+HALF = 50.0
+
+
+def track(window: MainWindow, name: str) -> Track:
+    return next(each for each in window.desk.session.tracks if each.name == name)
+
+
+def focus(window: MainWindow, name: str) -> None:
+    window.desk.view.focus(track(window, name).id)
+    wait_until_ready(window)
+
+
+def run(window: MainWindow, *names: str) -> None:
+    for name in names:
+        window.actions_table.run(name)
+        wait_until_ready(window)
+
+
+def groove(window: MainWindow) -> None:
+    """The shaker's feel on the bucket kit, half its timing, all of its loudness."""
+    focus(window, "Ferry shaker")
+    run(window, "take-groove")
+    focus(window, "Bucket kit")
+    tray = window.trays[Stage.TIGHTEN]
+    tray.to.choose(1)
+    tray.grooves.timing.settled.emit(HALF)
+    tray.grooves.loudness.settled.emit(100.0)
+    wait_until_ready(window)
+    window.desk.view.show_evidence(Evidence.GROOVE)
+    window.desk.view.show_groove(window.desk.session.grooves[-1].id, 3)
+
+
+def match(window: MainWindow) -> None:
+    """One bell line follows the other."""
+    focus(window, "Bell line 2")
+    window.trays[Stage.TIGHTEN].to.choose(2)
+    wait_until_ready(window)
+    window.desk.view.show_evidence(Evidence.MATCH)
+
+
+def shelf(window: MainWindow) -> None:
+    run(window, "shelf")
+    window.shelf.open(AUDIO)
+    wait_until_ready(window)
+
+
+def shelf_grooves(window: MainWindow) -> None:
+    run(window, "shelf")
+    window.desk.view.show_evidence(Evidence.GROOVE)
+    window.shelf.what.choose(1)
+    window.shelf.grooves.list.setCurrentRow(6)
+    wait_until_ready(window)
+
+
+def by_hand(window: MainWindow) -> None:
+    """A span with a recipe of its own, a noise that is not heard, cut with the room's tone in gaps."""
+    focus(window, "Bucket kit")
+    view, tray = window.desk.view, window.trays[Stage.TIGHTEN]
+    bar = window.desk.session.metre.bar
+    view.set_recipe_for(view.recipe_for.__class__.SPAN, (2 * bar, 3 * bar))
+    tray.strength.settled.emit(60.0)
+    run(window, "once-more")
+    shown = window.desk.guiding
+    if shown is not None:
+        view.select(int(shown.targets.onsets[(shown.targets.steps > bar + 1).argmax()]))
+    run(window, "room-noise")
+    tray.moving.way.choose(0)
+    tray.moving.fill.setCurrentIndex(list(range(tray.moving.fill.count()))[3])
+    tray.moving.fill.activated.emit(3)
+
+
+EXTRA: dict[str, Callable[[MainWindow], None]] = {
+    "groove": groove,
+    "match": match,
+    "shelf": shelf,
+    "shelf-grooves": shelf_grooves,
+    "by-hand": by_hand,
+}
+STAGES = {stage.name.lower(): stage for stage in Stage}
+NIGHT = "tighten-night"
+
+
+def make(name: str, journal: Path) -> list[str]:
+    """One picture, from a window of its own; what went wrong."""
+    errors: list[str] = []
+    theme = "night" if name == NIGHT else "day"
+    window = build(Settings(theme=theme), output="simulated", journal=Journal(journal))
+    window.desk.tasks.error.connect(errors.append)
+    window.resize(*(SMALL if name == NIGHT else USUAL))
+    window.show()
+    show_demo_view(window)
+    window.session_files.open_demo()
+    wait_until_ready(window)
+    if name in EXTRA:
+        EXTRA[name](window)
+        wait_until_ready(window)
+        pause(400)
+        window.grab().save(str(FOLDER / f"{name}.png"))
+    else:
+        take_picture(window, STAGES.get(name, Stage.TIGHTEN), FOLDER / f"{name}.png", errors)
+    window.desk.store.mark_saved(window.desk.store.history.session)
+    window.close()
+    return errors
+
+
+def main() -> None:
+    names = sys.argv[1:] or [*STAGES, *EXTRA, NIGHT]
+    with tempfile.TemporaryDirectory() as folder:
+        for kind in ("CONFIG", "STATE", "CACHE", "DATA"):
+            os.environ[f"XDG_{kind}_HOME"] = str(Path(folder) / kind)
+        _qt = application()
+        for name in names:
+            for error in make(name, Path(folder) / "journal"):
+                print(f"{name}: {error}", file=sys.stderr)
+
+
+if __name__ == "__main__":
+    main()
