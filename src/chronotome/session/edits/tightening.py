@@ -9,6 +9,7 @@ import numpy as np
 from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.tracks import changed, with_takes, with_track
 from chronotome.session.limits import FARTHEST_BEAT
+from chronotome.session.memo import by_identity
 from chronotome.session.model import ClipId, Session, Take, Touch, Track, TrackId, replace
 from chronotome.session.onsets import OnsetId
 from chronotome.session.settings import MOST_ROUNDS, RecipeSpan, TightenSettings, Variant
@@ -82,6 +83,8 @@ def follow_ruler(session: Session, division: int) -> Session:
         return replace(take, touches=touches, tighten=tighten)
 
     def of_track(track: Track) -> Track:
+        if not _follows_ruler(track):
+            return track
         spans = tuple(
             span if of(span.recipe) is span.recipe else replace(span, recipe=of(span.recipe))
             for span in track.spans
@@ -91,6 +94,15 @@ def follow_ruler(session: Session, division: int) -> Session:
     for track in session.tracks:
         session = with_track(session, track.id, of_track)
     return session
+
+
+@by_identity(64)
+def _follows_ruler(track: Track) -> bool:
+    """Whether any recipe of a track follows the ruler; asked at every change of the session."""
+    touched = (touch.recipe for take in track.takes for touch in take.touches if touch.recipe is not None)
+    own = (take.tighten for take in track.takes if take.tighten is not None)
+    every = (track.tighten, *(span.recipe for span in track.spans), *own, *touched)
+    return any(recipe.follows_ruler for recipe in every)
 
 
 def set_tighten(session: Session, track: TrackId, **values: object) -> Session:
