@@ -24,7 +24,8 @@ from chronotome.ui.application import (
     wait_until_ready,
 )
 from chronotome.ui.main_window import MainWindow
-from chronotome.ui.view_state import Evidence, Stage
+from chronotome.ui.stages.tighten import TightenTray
+from chronotome.ui.view_state import Evidence, For, Stage
 
 FOLDER = Path(__file__).parents[1] / "docs" / "screenshots"
 AUDIO = Path(demo_file).parent / "harbour-ferry" / "audio"
@@ -47,12 +48,19 @@ def run(window: MainWindow, *names: str) -> None:
         wait_until_ready(window)
 
 
+def tray_of(window: MainWindow) -> TightenTray:
+    tray = window.trays[Stage.TIGHTEN]
+    if not isinstance(tray, TightenTray):
+        raise TypeError("Tighten has another tray")
+    return tray
+
+
 def groove(window: MainWindow) -> None:
     """The shaker's feel on the bucket kit, half its timing, all of its loudness."""
     focus(window, "Ferry shaker")
     run(window, "take-groove")
     focus(window, "Bucket kit")
-    tray = window.trays[Stage.TIGHTEN]
+    tray = tray_of(window)
     tray.to.choose(1)
     tray.grooves.timing.settled.emit(HALF)
     tray.grooves.loudness.settled.emit(100.0)
@@ -64,7 +72,7 @@ def groove(window: MainWindow) -> None:
 def match(window: MainWindow) -> None:
     """One bell line follows the other."""
     focus(window, "Bell line 2")
-    window.trays[Stage.TIGHTEN].to.choose(2)
+    tray_of(window).to.choose(2)
     wait_until_ready(window)
     window.desk.view.show_evidence(Evidence.MATCH)
 
@@ -86,9 +94,9 @@ def shelf_grooves(window: MainWindow) -> None:
 def by_hand(window: MainWindow) -> None:
     """A span with a recipe of its own, a noise that is not heard, cut with the room's tone in gaps."""
     focus(window, "Bucket kit")
-    view, tray = window.desk.view, window.trays[Stage.TIGHTEN]
+    view, tray = window.desk.view, tray_of(window)
     bar = window.desk.session.metre.bar
-    view.set_recipe_for(view.recipe_for.__class__.SPAN, (2 * bar, 3 * bar))
+    view.set_recipe_for(For.SPAN, (2 * bar, 3 * bar))
     tray.strength.settled.emit(60.0)
     run(window, "once-more")
     shown = window.desk.guiding
@@ -96,7 +104,7 @@ def by_hand(window: MainWindow) -> None:
         view.select(int(shown.targets.onsets[(shown.targets.steps > bar + 1).argmax()]))
     run(window, "room-noise")
     tray.moving.way.choose(0)
-    tray.moving.fill.setCurrentIndex(list(range(tray.moving.fill.count()))[3])
+    tray.moving.fill.setCurrentIndex(3)
     tray.moving.fill.activated.emit(3)
 
 
