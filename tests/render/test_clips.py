@@ -5,6 +5,7 @@ import dataclasses
 import numpy as np
 import pytest
 
+from chronotome.dsp.clicks import clicks_at
 from chronotome.dsp.stretch.engines import EngineName, Fill, Keeps, MoveBy
 from chronotome.render.mix import Side
 from chronotome.render.plan import SOFT_SECONDS, plan_for
@@ -498,6 +499,9 @@ def test_a_held_tone_stays_one_tone_over_its_seams_wherever_markers_bend_it(stud
     moved = move_hit(session, track, clip, marker, session.beat_of(3 * RATE + 1234))
     heard = studio.heard(moved)[:, 0].astype(float)
 
+    track_now, clip_now = moved.tracks[0].id, moved.tracks[0].clips[0].id
+    turned = studio.heard(reverse(moved, [(track_now, clip_now)]))
+    assert clicks_at(turned, np.arange(RATE, 4 * RATE, 50), heard[:, None].astype(np.float32)).max() < 3.0
     pitch = 220 * 2 ** (semitones / 12)
     held = heard[RATE // 2 : 4 * RATE]
     wave = np.exp(2j * np.pi * pitch * time[: len(held)])

@@ -94,6 +94,8 @@ class Renderer:
             found = before.get(id(placed.score))
             if found is None or found.score is not placed.score:
                 found = rough_joins(placed, is_wanted)
+            if found is None:
+                break
             self._rough[id(placed.score)] = found
         return tuple(each for each in self._rough.values() if len(each.rows))
 

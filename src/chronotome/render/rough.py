@@ -13,10 +13,10 @@ from chronotome.session.rough import RoughJoins
 AT_ONCE = 1 << 18
 
 
-def rough_joins(placed: Placed, is_wanted: Callable[[], bool]) -> RoughJoins:
+def rough_joins(placed: Placed, is_wanted: Callable[[], bool]) -> RoughJoins | None:
     """Rows that were rendered and have a place rougher than any of their recording, as fast as it is read.
 
-    `is_wanted` is asked while recordings are read for how rough they are; where it says no, none is found.
+    `is_wanted` is asked while recordings are read for how rough they are; None where it says no.
     """
     score = placed.score
     rows = np.flatnonzero(placed.ready & (placed.rough > 0))
@@ -25,7 +25,7 @@ def rough_joins(placed: Placed, is_wanted: Callable[[], bool]) -> RoughJoins:
         some = score.recording[rows] == number
         limit = roughest(source, is_wanted) if some.any() else 1.0
         if limit is None:
-            return RoughJoins(score, np.zeros(0, np.int64), np.zeros(0))
+            return None
         limits[some] = limit
     speed = 2 ** (score.semitones[rows] / 12)
     if score.engine is EngineName.TAPE:

@@ -263,7 +263,9 @@ def _cut_at(score: Score, edges: Frames) -> Score:
 def _pitched(score: Score, semitones: float, keeps_formants: bool, offset: int) -> Score:  # noqa: FBT001 - found again by it
     """All of it at another pitch: before it is read faster or slower, seams are that much farther on."""
     shapes = score.shapes
-    if any(shape.begins_softly for shape in shapes):
+    if score.is_reversed.any():  # from the end to the start rows meet the other way round
+        shapes = tuple(shape._replace(shifts=(0, 0)) for shape in shapes)
+    elif any(shape.begins_softly for shape in shapes):
         edges = np.append(score.start, score.end[-1])
         heard = np.append(score.heard, score.heard[-1] + score.length[-1]) + offset
         is_seam = np.array([*(shape.begins_softly for shape in shapes), False])

@@ -89,7 +89,9 @@ def follow_ruler(session: Session, division: int) -> Session:
             span if of(span.recipe) is span.recipe else replace(span, recipe=of(span.recipe))
             for span in track.spans
         )
-        return changed(with_takes(track, of_take), tighten=of(track.tighten), spans=spans)
+        variants = tuple(replace(each, recipe=of(each.recipe)) for each in track.variants)
+        new = with_takes(track, of_take)
+        return changed(new, tighten=of(track.tighten), spans=spans, variants=variants)
 
     for track in session.tracks:
         session = with_track(session, track.id, of_track)
@@ -101,7 +103,8 @@ def _follows_ruler(track: Track) -> bool:
     """Whether any recipe of a track follows the ruler; asked at every change of the session."""
     touched = (touch.recipe for take in track.takes for touch in take.touches if touch.recipe is not None)
     own = (take.tighten for take in track.takes if take.tighten is not None)
-    every = (track.tighten, *(span.recipe for span in track.spans), *own, *touched)
+    kept = (variant.recipe for variant in track.variants)
+    every = (track.tighten, *(span.recipe for span in track.spans), *kept, *own, *touched)
     return any(recipe.follows_ruler for recipe in every)
 
 

@@ -94,6 +94,8 @@ def set_moving(session: Session, track: TrackId, take: Take | None = None, **val
         if take is None or take.moving is None:
             return changed(old, moving=replace(old.moving, **values))
         moving = replace(take.moving, **values)
+        if moving == take.moving:
+            return old
         return with_takes(old, lambda each: replace(each, moving=moving) if each is take else each)
 
     return with_track(session, session.guide_of(track), change)
