@@ -199,12 +199,15 @@ class _Run:
     def rendered(self, low: int, high: int) -> Samples:
         """Heard frames [low, high), counted from the span's start."""
         hop, size, channels, overlap = self._hop, self._size, self._source.shape[1], self._overlap
-        count = (high - low) // hop + overlap + 2
-        moments = low + (np.arange(count) - overlap // 2) * hop
+        before = (
+            overlap // 2 - 1
+        )  # frames whose middle is ahead of all that is wanted, and which reach into it
+        count = -((low - high) // hop) + overlap - 1
+        moments = low + (np.arange(count) - before) * hop
         now, turn = self._spectra(self._centres(moments))
         starts, peaks, rows = _regions(np.einsum("cfb,cfb->fb", now, now.conj()).real)
         counts = np.diff(starts, append=turn.size)
-        first = overlap // 2 + 1
+        first = before + 1
         begin = np.ones(rows[first], np.complex64)
         if self._ends[0] is not None:
             begin = self._ends[0][peaks[: rows[first]]]
@@ -223,7 +226,7 @@ class _Run:
             for number in range(frames.shape[1]):
                 start = (at + number) * hop
                 result[:, start : start + size] += frames[:, number]
-        start = size // 2 + overlap // 2 * hop
+        start = size // 2 + before * hop
         return np.ascontiguousarray(result[:, start : start + high - low].T)
 
     def _centres(self, moments: NDArray[np.int64]) -> NDArray[np.int64]:
@@ -248,8 +251,10 @@ class _Run:
         turn = np.zeros(now.shape[1:], np.complex64)
         for k in range(0, len(at), FRAMES_AT_ONCE):
             part = at[k : k + FRAMES_AT_ONCE] - left
-            now[:, k : k + len(part)] = scipy.fft.rfft(views[:, part] * window, axis=-1, overwrite_x=True)
-            earlier = scipy.fft.rfft(views[:, part - hop] * window, axis=-1, overwrite_x=True)
+            frames = np.multiply(views[:, part], window)
+            now[:, k : k + len(part)] = scipy.fft.rfft(frames, axis=-1)
+            np.multiply(views[:, part - hop], window, out=frames)
+            earlier = scipy.fft.rfft(frames, axis=-1)
             np.conjugate(earlier, out=earlier)
             low = max(k, 1)
             for channel in range(len(local)):
