@@ -460,6 +460,10 @@ def test_a_groove_on_the_shelf_is_heard_on_what_plays_and_kept_or_not(two):
     two.desk.view.focus(two.session.tracks[0].id)
     shelf.grooves.list.setCurrentRow(4)
     assert two.desk.store.is_drafting
+    run(two, "undo")
+    assert shelf.grooves.groove is None
+    assert two.session.tracks[0].tighten.strength == 1.0
+    shelf.grooves.list.setCurrentRow(4)
     two.window.toggle_shelf()
     assert two.session.grooves == before.grooves
     two.window.toggle_shelf()

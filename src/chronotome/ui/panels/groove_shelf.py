@@ -146,7 +146,7 @@ class GrooveShelf(QWidget):
         layout.addLayout(row)
         desk.view.library_changed.connect(self.fill)
         desk.view.focus_changed.connect(self._on_focus)
-        desk.store.changed.connect(self._tell)
+        desk.store.changed.connect(self._on_session)
         self.fill()
 
     @property
@@ -175,6 +175,15 @@ class GrooveShelf(QWidget):
     def _hear(self) -> None:
         if self.groove is not None and self.isVisible():
             self._commands.hear(self.groove)
+        self._tell()
+
+    def _on_session(self) -> None:
+        """Undo, or another edit, ends what was heard: nothing is chosen any more."""
+        if self.groove is not None and self.isVisible() and not self._desk.store.is_drafting:
+            self.list.blockSignals(True)
+            self.list.setCurrentRow(-1)
+            self.list.clearSelection()
+            self.list.blockSignals(False)
         self._tell()
 
     def _on_focus(self) -> None:
