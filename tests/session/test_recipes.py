@@ -34,7 +34,7 @@ from chronotome.session.groove import Groove, GrooveStep
 from chronotome.session.loudness import hit_gains_of
 from chronotome.session.model import Recording, check, replace
 from chronotome.session.onsets import onsets_from
-from chronotome.session.score import score_of
+from chronotome.session.rows import score_of
 from chronotome.session.settings import Alone, Match
 from chronotome.session.targets import LEAST_APART_SECONDS
 from chronotome.session.tighten import targets_of

@@ -13,7 +13,8 @@ from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.onsets import onsets_from
-from chronotome.session.score import NO_HIT, joined, mirrored, score_of
+from chronotome.session.rows import score_of
+from chronotome.session.score import NO_HIT, joined, mirrored
 from strategies import RATE, simple_session
 
 STEP = RATE // 8

@@ -7,8 +7,6 @@ from chronotome.session.model import Take, Track
 
 TAKE = ("recording", "source_start", "source_end", "start", "beat")
 """What stood in a clip before it was a window on a take."""
-
-
 MOVING = {"move_by": "by", "keeps": "keeps", "fill": "fill", "bears": "bears", "semitones": "semitones"}
 """What stood in a track before a take could be moved in a way of its own, and what it is called now."""
 

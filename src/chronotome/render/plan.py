@@ -11,7 +11,8 @@ from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, p
 from chronotome.session.limits import ContentHash
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, ClipId, Session, Track
-from chronotome.session.score import Score, Together, score_of
+from chronotome.session.rows import score_of
+from chronotome.session.score import Score, Together
 from chronotome.units import gain_of
 
 SOFT_SECONDS = 0.003

@@ -14,7 +14,7 @@ from chronotome.session.model import Session, Take, Track
 from chronotome.session.onsets import OnsetId
 from chronotome.session.other_checks import other_parts
 from chronotome.session.rough import Rough, RoughJoins
-from chronotome.session.score import score_of
+from chronotome.session.rows import score_of
 from chronotome.session.targets import FAR_MS, Reason, Targets
 from chronotome.session.tighten import targets_of
 

@@ -49,8 +49,6 @@ ClipId = Id
 
 
 MOST_FADE = 3600.0
-
-
 MOST_GROOVES = 1000
 
 

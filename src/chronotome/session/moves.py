@@ -14,8 +14,6 @@ from chronotome.units import BeatArray, Frames
 
 ON_LINE_MS = 10.0
 """A hit this near to its line is on it, and stays so."""
-
-
 AS_NEAR_MS = 2.0
 """Strokes as near to a line as that are equally near: the stronger takes it."""
 

@@ -10,8 +10,6 @@ from numpy.typing import NDArray
 from chronotome.units import BeatArray, Frames
 
 LEAST_APART_SECONDS = 0.002
-
-
 FAR_MS = 20.0
 
 

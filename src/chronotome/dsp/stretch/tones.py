@@ -15,24 +15,30 @@ from numpy.typing import NDArray
 from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.fades import crossfade, hann
 from chronotome.dsp.stretch.engines import OVERLAP, Bends
+from chronotome.dsp.stretch.seams import Spectra, around, as_far_on, regions, scale_of
 
 WINDOW_SECONDS = 0.116
 LEAD_IN, ATTACK, SEAM = 0.006, 0.020, 0.012
 """Verbatim before an end, after an attack, after a seam; the last of it leads into the vocoder."""
+
+
 HEAD_FADE, TAIL_FADE = 0.008, 0.012
 BLIND = 0.004
 """Before an attack: from there on no frame sees the recording."""
+
+
 EARLIER, EARLIER_TIMES, MOST_RISE = 0.005, 6, 2.0
 """The tail may begin so much earlier, so often, where the energy would rise by more than that."""
 MOST_STRETCH = 2.5
+
+
 DETUNE_CENTS, DETUNE_HERTZ = 10.0, 0.5
 """Phases are led back by at most one of these, the larger."""
-STEADY = 1.6
-"""Radians by which two guesses of how far on a partial would be may differ."""
 APART = 64
 """Frames that a bend keeps from what is verbatim."""
+
+
 FRAMES_AT_ONCE = 8
-Spectra = NDArray[np.complex64]
 
 
 @dataclass(frozen=True)
@@ -75,10 +81,10 @@ def stretch_tones(source: Samples, rate: int, span: ToneSpan, overlap: int = OVE
     ends = _ends(source, span, size, size // overlap)
     run = _Run(source, rate, (to, of), size, overlap, span, ends)
     body = run.rendered(attack - fade_in, length - lead)
-    head = _around(source, span.start, (0, attack), size, overlap, ends[0])
+    head = around(source, span.start, (0, attack), size, overlap, ends[0])
     if fade_in:
         body[:fade_in] = crossfade(head[attack - fade_in :], body[:fade_in])
-    tail = _around(source, span.end, (-lead - fade_out, 0), size, overlap, ends[1])
+    tail = around(source, span.end, (-lead - fade_out, 0), size, overlap, ends[1])
     if ends[1] is not None:
         body[len(body) - fade_out :] = crossfade(body[len(body) - fade_out :], tail[:fade_out])
     elif fade_out:
@@ -121,63 +127,9 @@ def _ends(source: Samples, span: ToneSpan, size: int, hop: int) -> tuple[Spectra
     """What turns each bin at both ends as far on as it is to be; None where that is as recorded."""
     first, last = span.shifts
     return (
-        _as_far_on(source, span.start, first, size, hop) if span.begins_softly and first else None,
-        _as_far_on(source, span.end, last, size, hop) if span.ends_softly and last else None,
+        as_far_on(source, span.start, first, size, hop) if span.begins_softly and first else None,
+        as_far_on(source, span.end, last, size, hop) if span.ends_softly and last else None,
     )
-
-
-def _as_far_on(source: Samples, place: int, shift: int, size: int, hop: int) -> Spectra:
-    """What turns the bins around a frame as far on as its partials are `shift` frames later.
-
-    It depends on nothing but the recording, the place and the shift: rows on both sides of it meet in it.
-    What is not steady stays as recorded: nobody knows how far on it would be.
-    """
-    local = frames_between(source, place - size // 2 - hop, place + size - size // 2 + hop).T
-    window = hann(size)
-    earlier, now, later = (
-        scipy.fft.rfft(local[:, at : at + size] * window, axis=-1) for at in (0, hop, 2 * hop)
-    )
-    starts, peaks, _ = _regions(np.einsum("cb,cb->b", now, now.conj()).real[None])
-    before, after = (
-        np.angle(np.add.reduceat(np.einsum("cb,cb->b", one, two.conj()), starts))
-        for one, two in ((now, earlier), (later, now))
-    )
-    change = after - before
-    change -= 2 * np.pi * np.rint(change / (2 * np.pi))
-    expected = 2 * np.pi * peaks * hop / size
-    off = before + change / 2 - expected
-    off -= 2 * np.pi * np.rint(off / (2 * np.pi))
-    angles = np.mod((expected + off) * (shift / hop), 2 * np.pi)
-    angles[np.abs(change * (shift / hop)) > STEADY] = 0.0
-    turns = np.asarray(np.cos(angles) + 1j * np.sin(angles), np.complex64)
-    return np.repeat(turns, np.diff(starts, append=now.shape[1]))
-
-
-def _around(  # noqa: PLR0917 - which part of what, and how it is turned
-    source: Samples, place: int, part: tuple[int, int], size: int, overlap: int, turned: Spectra | None
-) -> Samples:
-    """The recording around a frame, verbatim or with each partial turned."""
-    low, high = part
-    if turned is None:
-        return frames_between(source, place + low, place + high)
-    hop = size // overlap
-    numbers = np.arange(-(overlap // 2), overlap // 2 + 1)
-    at = place + numbers * hop - size // 2
-    local = np.ascontiguousarray(frames_between(source, int(at[0]), int(at[-1]) + size).T)
-    views, window = sliding_window_view(local, size, axis=1), hann(size)
-    now = scipy.fft.rfft(views[:, at - at[0]] * window, axis=-1)
-    starts, peaks, _ = _regions(np.einsum("cfb,cfb->fb", now, now.conj()).real)
-    now *= np.repeat(turned[peaks], np.diff(starts, append=now[0].size)).reshape(now.shape[1:])
-    frames = scipy.fft.irfft(now, size, axis=-1) * (window * _scale(size, overlap))
-    result = np.zeros((len(local), (len(numbers) - 1) * hop + size), np.float32)
-    for number in range(len(numbers)):
-        result[:, number * hop : number * hop + size] += frames[:, number]
-    middle = overlap // 2 * hop + size // 2
-    return np.ascontiguousarray(result[:, middle + low : middle + high].T)
-
-
-def _scale(size: int, overlap: int) -> np.float32:
-    return np.float32(1 / (overlap * float(np.mean(hann(size).astype(np.float64) ** 2))))
 
 
 class _Run:
@@ -205,7 +157,7 @@ class _Run:
         count = -((low - high) // hop) + overlap - 1
         moments = low + (np.arange(count) - before) * hop
         now, turn = self._spectra(self._centres(moments))
-        starts, peaks, rows = _regions(np.einsum("cfb,cfb->fb", now, now.conj()).real)
+        starts, peaks, rows = regions(np.einsum("cfb,cfb->fb", now, now.conj()).real)
         counts = np.diff(starts, append=turn.size)
         first = before + 1
         begin = np.ones(rows[first], np.complex64)
@@ -217,7 +169,7 @@ class _Run:
             turns *= self._led_back(turns, counts, rows, peaks, (first - 1, closing))
         rotation = np.repeat(turns, counts).reshape(turn.shape)
         window = hann(size)
-        scale = _scale(size, overlap)
+        scale = scale_of(size, overlap)
         result = np.zeros((channels, (count + overlap) * hop), np.float32)
         for at in range(0, count, FRAMES_AT_ONCE):
             part = now[:, at : at + FRAMES_AT_ONCE] * rotation[at : at + FRAMES_AT_ONCE]
@@ -286,27 +238,6 @@ class _Run:
         ramp = np.clip((np.arange(len(rows) - 1) - begin) / span, 0.0, 1.0)
         angles = (left[peaks] * np.repeat(ramp, np.diff(rows))).astype(np.float32)
         return np.asarray(np.cos(angles) - 1j * np.sin(angles), np.complex64)
-
-
-def _regions(
-    power: NDArray[np.float32],
-) -> tuple[NDArray[np.int64], NDArray[np.int64], NDArray[np.int64]]:
-    """Flat starts of the regions of all frames, the bin of each one's peak, and where each frame's begin.
-
-    A peak is louder than two bins on either side; regions meet half-way.
-    """
-    frames, bins = power.shape
-    is_peak = np.zeros(power.shape, bool)
-    middle = power[:, 2:-2]
-    is_peak[:, 2:-2] = (middle > power[:, 1:-3]) & (middle >= power[:, 3:-1])
-    is_peak[:, 2:-2] &= (middle > power[:, :-4]) & (middle >= power[:, 4:])
-    is_peak[~is_peak.any(axis=1), 1] = True
-    at = np.flatnonzero(is_peak)
-    row = at // bins
-    starts = np.zeros(len(at), np.int64)
-    same = row[1:] == row[:-1]
-    starts[1:] = np.where(same, (at[1:] + at[:-1]) // 2 + 1, row[1:] * bins)
-    return starts, at - row * bins, np.searchsorted(row, np.arange(frames + 1))
 
 
 def _rotations(
