@@ -176,3 +176,22 @@ def test_at_another_pitch_a_voice_keeps_its_formants_where_that_is_asked_for():
     assert strongest(coloured, 1400, 4000) == pytest.approx(1900, abs=150)
     assert np.sqrt((coloured**2).mean()) == pytest.approx(np.sqrt((voice**2).mean()), rel=0.1)
     np.testing.assert_allclose(recoloured(voice, RATE, 9000, 12000, ratio), kept[9000:12000], atol=1e-6)
+
+
+@pytest.mark.parametrize("engine", EngineName)
+@pytest.mark.parametrize("semitones", [-5.0, 4.0])
+def test_parts_at_another_pitch_meet_without_a_click(engine, semitones):
+    tone, ratio = sine(220, 2.0), 2 ** (semitones / 12)
+    seam = 20000 + round(44100 / 220 * 3) - 20000 % 200
+    soft = Shape(ends_softly=True), Shape(begins_softly=True)
+    spans = (1000, seam), (seam, seam + 30000)
+
+    parts = [
+        render_hit(tone, RATE, span, span[1] - span[0], engine=engine, semitones=semitones, shape=shape)
+        for span, shape in zip(spans, soft, strict=True)
+    ]
+
+    made, join = np.concatenate(parts), len(parts[0])
+    reference = sine(220 * ratio, 1.0)
+    assert clicks_at(made, np.arange(join - 3, join + 4), reference).max() < 3.0
+    assert highest_pitch(made[2000:-2000], RATE) == pytest.approx(220 * ratio, rel=0.01)

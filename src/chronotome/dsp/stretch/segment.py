@@ -26,6 +26,8 @@ MOST_STRETCH = 2.5
 GAP_STEP, GAP_REACH, GAP_SHARE = 0.002, 0.020, 10 ** (-12 / 10)
 """Where the last ms before an attack are 12 dB below the 20 ms ahead of them, they are a gap."""
 SPLICE_REACH = 0.030
+BESIDE = 64
+"""Frames beside a segment that reading it at another speed looks at."""
 MOST_STRAY, WORTH_IT = 2.0, 0.5
 """Decibels of a hole or bump beyond which other ways are tried, and by which they have to be better."""
 
@@ -242,14 +244,38 @@ def render_hit(
     -------
     float32, shape (length, channels)
     """
+    if not semitones:
+        made = render_segment(
+            source, rate, span, length, engine=engine, is_last=is_last, shape=shape, room=room
+        )
+        return made[::-1] if is_reversed else made
     ratio = 2 ** (semitones / 12)
-    longer = max(1, round(length * ratio)) if semitones else length
-    if semitones and shape.bends:
-        shape = shape._replace(bends=tuple((of, round(to * ratio)) for of, to in shape.bends))
+    longer = max(1, round(length * ratio))
+    if engine is EngineName.TAPE:  # its own pitch comes with its speed: this one is what the vocoder adds
+        engine, longer = EngineName.TONES, max(1, round((span[1] - span[0]) * ratio))
+    shape = shape._replace(bends=tuple((of, round(to * ratio)) for of, to in shape.bends))
     made = render_segment(source, rate, span, longer, engine=engine, is_last=is_last, shape=shape, room=room)
-    if semitones:
-        made = at_other_speed(made, 0, longer, length)
+    before, after = _beside(source, rate, span, ENGINES[engine], shape, is_last=is_last)
+    made = at_other_speed(np.concatenate([before, made, after]), BESIDE, BESIDE + longer, length)
     return made[::-1] if is_reversed else made
+
+
+def _beside(
+    source: Samples, rate: int, span: tuple[int, int], how: Engine, shape: Shape, *, is_last: bool
+) -> tuple[Samples, Samples]:
+    """What sounds just before a segment and just after it: what is read faster or slower begins in that."""
+    start, end = span
+    if how.middle is None:
+        from chronotome.dsp.stretch.tones import ToneSpan, beside_tones  # noqa: PLC0415 - SciPy takes longer than the window to open
+
+        tones = ToneSpan(start, end, end - start, *shape[:3], is_last, shape.shifts)
+        before, after = beside_tones(source, rate, tones, BESIDE, how.overlap)
+    else:
+        before, after = (
+            frames_between(source, start - BESIDE, start),
+            frames_between(source, end, end + BESIDE),
+        )
+    return before, np.zeros_like(after) if is_last else after
 
 
 def _lead_length(source: Samples, rate: int, end: int) -> int:

@@ -92,6 +92,18 @@ def stretch_tones(source: Samples, rate: int, span: ToneSpan, overlap: int = OVE
     return np.concatenate([head[: attack - fade_in], body, tail[fade_out:]])
 
 
+def beside_tones(
+    source: Samples, rate: int, span: ToneSpan, frames: int, overlap: int = OVERLAP
+) -> tuple[Samples, Samples]:
+    """What is heard in so many frames before a span, and after it; at seams with phases as far on."""
+    size = _window_size(rate, rate, overlap)
+    first, last = _ends(source, span, size, size // overlap)
+    return (
+        around(source, span.start, (-frames, 0), size, overlap, first),
+        around(source, span.end, (0, frames), size, overlap, last),
+    )
+
+
 def _attack(wanted: int, spanned: int, length: int) -> int:
     """As wanted, at most half of either, and so short that the rest is not stretched beyond reason."""
     attack = min(wanted, spanned // 2, length // 2)
