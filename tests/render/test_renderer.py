@@ -3,6 +3,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from chronotome.dsp.clicks import second_difference
 from chronotome.dsp.overview import Overview
 from chronotome.dsp.stretch.engines import Fill, MoveBy
 from chronotome.dsp.stretch.formants import recoloured
@@ -15,6 +16,7 @@ from chronotome.render.plan import PieceKey, plan_for
 from chronotome.render.pool import Source
 from chronotome.render.proof import joins_of, proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
+from chronotome.render.rough import roughest
 from chronotome.session.anchors import anchors_of
 from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
@@ -392,3 +394,14 @@ def test_a_recording_coloured_by_the_second_is_as_coloured_at_once(studio, span)
 
     whole = np.pad(recoloured(sound, RATE, 0, len(sound), 1.3), ((RATE, RATE), (0, 0)))
     np.testing.assert_allclose(part, whole[RATE + span[0] : RATE + span[1]], atol=1e-6)
+
+
+def test_how_rough_a_recording_is_is_found_in_parts_and_gone_on_with(studio, monkeypatch):
+    monkeypatch.setattr("chronotome.render.rough.AT_ONCE", 1000)
+    sound = noise_hits([100, 2900], 4000, rate=RATE)
+    studio.put("a" * 32, sound)
+    source, asked = studio.sources["a" * 32], iter([True, True, False])
+
+    assert roughest(source, lambda: next(asked)) is None
+    assert source.rough_until == 2000
+    assert roughest(source, lambda: True) == pytest.approx(float(second_difference(sound).max()))

@@ -25,8 +25,9 @@ class Source:
     overview: Overview
     is_whole: bool = False
     energy: float = 0.0
-    roughest: float | None = None
-    """The loudest second difference in it, once somebody asked."""
+    roughest: float = 1e-9
+    """The loudest second difference of what was read for it, up to `rough_until`."""
+    rough_until: int = 0
 
     def finish(self) -> None:
         """All is read: take the energy, which level matching needs."""

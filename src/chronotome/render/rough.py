@@ -36,13 +36,12 @@ def rough_joins(placed: Placed, is_wanted: Callable[[], bool]) -> RoughJoins | N
 
 
 def roughest(source: Source, is_wanted: Callable[[], bool]) -> float | None:
-    """The roughest place of a recording, found once; None where that is no longer wanted."""
-    if source.roughest is None:
-        found, samples = 1e-9, source.region.samples
-        for start in range(0, len(samples), AT_ONCE):
-            if not is_wanted():
-                return None
-            part = samples[start : start + AT_ONCE + 2]
-            found = max(found, float(second_difference(part).max(initial=0.0)))
-        source.roughest = found
+    """The roughest place of a recording; None where that is no longer wanted: it is gone on with next time."""
+    samples = source.region.samples
+    while source.rough_until < len(samples):
+        if not is_wanted():
+            return None
+        part = samples[source.rough_until : source.rough_until + AT_ONCE + 2]
+        source.roughest = max(source.roughest, float(second_difference(part).max(initial=0.0)))
+        source.rough_until += AT_ONCE
     return source.roughest
