@@ -36,7 +36,7 @@ def rough_joins(placed: Placed, is_wanted: Callable[[], bool]) -> RoughJoins | N
 
 
 def roughest(source: Source, is_wanted: Callable[[], bool]) -> float | None:
-    """The roughest place of a recording; None where that is no longer wanted: it is gone on with next time."""
+    """The roughest place of a recording; None where that is no longer wanted: next time it goes on."""
     samples = source.region.samples
     while source.rough_until < len(samples):
         if not is_wanted():
