@@ -5,6 +5,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.clips import of_elsewhere
 from chronotome.session.edits.grooves import play_groove
@@ -35,7 +36,7 @@ from chronotome.session.loudness import hit_gains_of
 from chronotome.session.model import Recording, check, replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.rows import score_of
-from chronotome.session.settings import Alone, Match
+from chronotome.session.settings import Alone, Match, Moving
 from chronotome.session.targets import LEAST_APART_SECONDS
 from chronotome.session.tighten import targets_of
 from strategies import RATE, sessions, simple_session
@@ -267,6 +268,8 @@ def test_a_hit_may_be_moved_as_far_as_the_sound_beside_it_bears(session):
 
     assert targets.target[5] - low == pytest.approx(0.2 * STEP)
     assert high - targets.target[5] == pytest.approx(0.2 * STEP)
+    cut = Moving(by=MoveBy.CUTTING)  # nothing is stretched: up to the hits beside it
+    assert targets.bearable(5, cut.borne) == (targets.target[4], targets.target[6])
 
 
 def test_a_clip_of_another_session_names_no_groove_and_no_track_of_it(session):

@@ -7,6 +7,7 @@ import pytest
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtGui import QColor
 
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.clips import set_clip, split
 from chronotome.session.edits.fitting import bar_is_here
@@ -16,7 +17,7 @@ from chronotome.session.edits.mending import hush
 from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.tightening import Scope, move_hit, set_recipe, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
-from chronotome.session.edits.tracks import set_level
+from chronotome.session.edits.tracks import set_level, set_moving
 from chronotome.session.grid import Grid
 from chronotome.session.model import Hush
 from chronotome.ui.timeline import wave_lane
@@ -111,6 +112,11 @@ def test_what_is_stretched_is_hatched_along_the_foot_and_what_is_not_is_clean(fl
 
     assert min(shades(span) for span in stretched) > 1
     track = flams.session.tracks[0].id
+    flams.desk.store.apply(lambda s: set_moving(s, track, by=MoveBy.CUTTING), "Cut")
+    flams.settle()
+    foot = picture(lane)[-8:-4]
+    assert max(shades(span) for span in stretched) == 1  # hits begin as played: only gaps before the next
+    flams.desk.store.apply(lambda s: set_moving(s, track, by=MoveBy.STRETCHING), "Stretch")
     flams.desk.store.apply(lambda s: set_tighten(s, track, strength=0.0), "As played")
     flams.settle()
     foot = picture(lane)[-8:-4]

@@ -42,7 +42,7 @@ def checks_of(
 
 def _take_checks(session: Session, track: Track, take: Take, rough: tuple[RoughJoins, ...]) -> Checks:
     targets = targets_of(session, track, take)
-    own = _own_parts(targets, session.tempo, session.metre, track.moving_of(take).bears)
+    own = _own_parts(targets, session.tempo, session.metre, track.moving_of(take).borne)
     parts = (*own, *other_parts(session, track, take))
     if rough:
         anchors = anchors_of(session, track, take)

@@ -2,6 +2,7 @@
 
 from enum import StrEnum
 from functools import cached_property
+from math import inf
 from typing import Annotated
 
 from msgspec import Meta, Struct
@@ -113,6 +114,11 @@ class Moving(Struct, frozen=True, dict=True):
     """The pitch of all of it, with cents; what it lasts stays as it is."""
     keeps_formants: bool = False
     """Whether a voice keeps its colour at another pitch."""
+
+    @property
+    def borne(self) -> float:
+        """How much stretching is borne: any where nothing is stretched, because it is cut."""
+        return inf if self.by is MoveBy.CUTTING else self.bears
 
     @cached_property
     def gap(self) -> Gap:

@@ -132,7 +132,7 @@ def take_hit(desk: Desk, shown: Shown, place: int, *, grip: float, holds: bool =
         desk.view.select(onset)
         room, bearable = (
             targets.room_of(place),
-            targets.bearable(place, shown.track.moving_of(shown.take).bears),
+            targets.bearable(place, shown.track.moving_of(shown.take).borne),
         )
         is_holding = holds or desk.view.holds_neighbours
         holding = held(desk.session, targets, targets.beside(place)) if is_holding else {}

@@ -1,4 +1,4 @@
-"""What is stretched: hatching along the wave's foot, with the ratio printed on it."""
+"""What is stretched: hatching along the wave's foot, with the ratio printed on it; where it is cut, gaps."""
 
 from functools import lru_cache
 
@@ -6,6 +6,7 @@ import numpy as np
 from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QBrush, QPainter, QTransform
 
+from chronotome.dsp.stretch.engines import EngineName
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.timeline.shown import Shown
@@ -26,21 +27,30 @@ def paint_hatching(painter: QPainter, lane: Lane, shown: Shown, span: tuple[int,
     spans = np.diff(heard)[chosen] / np.abs(np.diff(source)[chosen])
     changed = np.abs(spans - 1) >= LEAST_RATIO_SHOWN
     chosen, spans = chosen[changed], spans[changed]
-    pairs = list(zip(xs[chosen].tolist(), xs[chosen + 1].tolist(), spans.tolist(), strict=True))
-    for start, right, ratio in pairs:
-        left = max(start, HEADER)
-        painter.fillRect(QRectF(left, top, right - left, bottom - top), hatching(theme.strong_rule, ratio))
+    lefts = xs[chosen]
+    if shown.plan.score.engine is EngineName.CUTTING:  # nothing is stretched: what is hatched are gaps
+        played = np.abs(np.diff(source)[chosen])
+        gaps = spans > 1
+        milliseconds = (np.diff(heard)[chosen] - played)[gaps] * 1000 / shown.rate
+        lefts, chosen = lane.xs_of(heard[chosen] + played)[gaps], chosen[gaps]
+        words, spans = [f"gap {each:.0f} ms" for each in milliseconds.tolist()], np.ones(len(chosen))
+    else:
+        words = [f"×{ratio:.2f}" for ratio in spans.tolist()]
+    boxes = [
+        QRectF(max(left, HEADER), top, right - max(left, HEADER), bottom - top)
+        for left, right in zip(lefts.tolist(), xs[chosen + 1].tolist(), strict=True)
+    ]
+    for box, ratio in zip(boxes, spans.tolist(), strict=True):
+        painter.fillRect(box, hatching(theme.strong_rule, ratio))
     painter.setFont(figure_font(9))
-    for left, right, ratio in pairs:
-        if right - left <= NARROWEST_LABEL:
+    for box, each in zip(boxes, words, strict=True):
+        width = painter.fontMetrics().horizontalAdvance(each) + 6
+        if box.width() <= max(NARROWEST_LABEL, width):
             continue
-        box = QRectF(left, top, right - left, bottom - top)
-        words = f"×{ratio:.2f}"
-        width = painter.fontMetrics().horizontalAdvance(words) + 6
         ground = QRectF(box.center().x() - width / 2, top + 3, width, bottom - top - 6)
         painter.fillRect(ground, colour(theme.card))
         painter.setPen(colour(theme.ink))
-        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
+        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, each)
 
 
 def hatching(value: str, ratio: float) -> QBrush:
