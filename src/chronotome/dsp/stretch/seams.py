@@ -24,7 +24,7 @@ def as_far_on(source: Samples, place: int, shift: int, size: int, hop: int) -> S
     earlier, now, later = (
         scipy.fft.rfft(local[:, at : at + size] * window, axis=-1) for at in (0, hop, 2 * hop)
     )
-    starts, peaks, _ = regions(np.einsum("cb,cb->b", now, now.conj()).real[None])
+    starts, peaks, _ = regions(power_of(now)[None])
     before, after = (
         np.angle(np.add.reduceat(np.einsum("cb,cb->b", one, two.conj()), starts))
         for one, two in ((now, earlier), (later, now))
@@ -53,7 +53,7 @@ def around(  # noqa: PLR0917 - which part of what, and how it is turned
     local = np.ascontiguousarray(frames_between(source, int(at[0]), int(at[-1]) + size).T)
     views, window = sliding_window_view(local, size, axis=1), hann(size)
     now = scipy.fft.rfft(views[:, at - at[0]] * window, axis=-1)
-    starts, peaks, _ = regions(np.einsum("cfb,cfb->fb", now, now.conj()).real)
+    starts, peaks, _ = regions(power_of(now))
     now *= np.repeat(turned[peaks], np.diff(starts, append=now[0].size)).reshape(now.shape[1:])
     frames = scipy.fft.irfft(now, size, axis=-1) * (window * scale_of(size, overlap))
     result = np.zeros((len(local), (len(numbers) - 1) * hop + size), np.float32)
@@ -65,6 +65,16 @@ def around(  # noqa: PLR0917 - which part of what, and how it is turned
 
 def scale_of(size: int, overlap: int) -> np.float32:
     return np.float32(1 / (overlap * float(np.mean(hann(size).astype(np.float64) ** 2))))
+
+
+def power_of(spectra: Spectra) -> NDArray[np.float32]:
+    """Of all channels together; the first axis is theirs."""
+    power = np.square(spectra[0].real)
+    power += np.square(spectra[0].imag)
+    for channel in spectra[1:]:
+        power += np.square(channel.real)
+        power += np.square(channel.imag)
+    return np.asarray(power, np.float32)
 
 
 def regions(

@@ -15,7 +15,7 @@ from numpy.typing import NDArray
 from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.fades import crossfade, hann
 from chronotome.dsp.stretch.engines import OVERLAP, Bends
-from chronotome.dsp.stretch.seams import Spectra, around, as_far_on, regions, scale_of
+from chronotome.dsp.stretch.seams import Spectra, around, as_far_on, power_of, regions, scale_of
 
 WINDOW_SECONDS = 0.116
 LEAD_IN, ATTACK, SEAM = 0.006, 0.020, 0.012
@@ -169,7 +169,7 @@ class _Run:
         count = -((low - high) // hop) + overlap - 1
         moments = low + (np.arange(count) - before) * hop
         now, turn = self._spectra(self._centres(moments))
-        starts, peaks, rows = regions(np.einsum("cfb,cfb->fb", now, now.conj()).real)
+        starts, peaks, rows = regions(power_of(now))
         counts = np.diff(starts, append=turn.size)
         first = before + 1
         begin = np.ones(rows[first], np.complex64)
