@@ -8,10 +8,10 @@ import pytest
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
+from chronotome.dsp.stretch.engines import Fill, MoveBy
 from chronotome.errors import CannotWrite, ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files import session_file
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
-from chronotome.files.older import track_of_today
 from chronotome.files.session_file import (
     check_place,
     find_recordings,
@@ -23,9 +23,9 @@ from chronotome.files.session_file import (
 from chronotome.session.edits.clips import group, reverse, set_clip, split
 from chronotome.session.edits.tightening import set_own_recipe
 from chronotome.session.edits.timing import set_tempo
-from chronotome.session.edits.tracks import set_level, set_size
+from chronotome.session.edits.tracks import set_level, set_moving, set_size
 from chronotome.session.history import History
-from chronotome.session.model import Track, TrackSize
+from chronotome.session.model import TrackSize
 from sounds import noise_hits, write
 from strategies import edits, sessions, simple_session, with_audio
 
@@ -98,7 +98,7 @@ def test_a_lost_history_does_not_lose_the_session(saved):
 @pytest.mark.parametrize(
     ("change", "words"),
     [
-        (lambda text: text.replace('"version": 2', '"version": 7'), "newer Chronotome"),
+        (lambda text: text.replace('"version": 3', '"version": 7'), "newer Chronotome"),
         (lambda text: text.replace("chronotome-session", "something-else"), "is not a Chronotome session"),
         (lambda text: text[: len(text) // 2], "damaged"),
         (lambda text: text.replace('"take.wav"', '"../../take.wav"'), "outside its folder"),
@@ -220,10 +220,30 @@ def test_what_clips_and_tracks_are_is_there_again_and_parts_share_their_take(tmp
     assert first.group == second.group != 0
 
 
-def test_how_a_track_is_moved_is_read_from_where_it_stood_before():
-    track = msgspec.json.decode(msgspec.json.encode(simple_session([0, 6000], 20000).tracks[0]))
-    del track["moving"]
+def test_how_tracks_are_moved_is_read_from_where_it_stood_before(tmp_path):
+    """A session of the version before, with its history: what it is now, and what it was at each step."""
+    session, places = with_audio(simple_session([0, 6000], 20000), tmp_path)
+    track = session.tracks[0].id
+    history = History(session)
+    for values in ({"by": MoveBy.CUTTING}, {"fill": Fill.NOTHING, "semitones": 2.5}, {"bears": 1.5}):
+        history = history.then(set_moving(history.session, track, **values), "Move otherwise")
+    save_session(tmp_path / "ferry", history, places)
+    for path in (tmp_path / "ferry" / "session.json", *(tmp_path / "ferry").glob("history*")):
+        text = path.read_text().replace('"version": 3', '"version": 2')
+        lines = [
+            msgspec.json.decode(line) for line in ([text] if path.suffix == ".json" else text.splitlines())
+        ]
+        for written in lines:
+            tracks = written["session"]["tracks"] if path.suffix == ".json" else [written.get("value")]
+            for each in tracks:
+                if isinstance(each, dict) and "moving" in each:
+                    moving = each.pop("moving")
+                    for name in ("keeps", "fill", "bears", "semitones"):
+                        each[name] = moving[name]
+                    each["move_by"] = moving["by"]
+        path.write_bytes(b"".join(msgspec.json.encode(written) + b"\n" for written in lines))
 
-    today = msgspec.convert(track_of_today(track | {"move_by": "cutting", "fill": "nothing"}), Track)
+    opened = load_session(tmp_path / "ferry")
 
-    assert (today.moving.by, today.moving.fill, today.moving.crossfade) == ("cutting", "nothing", 5.0)
+    assert opened.history.session == history.session
+    assert [step.session for step in opened.history.past] == [step.session for step in history.past]

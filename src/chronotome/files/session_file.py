@@ -25,7 +25,8 @@ from chronotome.session.limits import ContentHash, FileName
 from chronotome.session.model import Recording, Session, check, replace
 
 FORMAT = "chronotome-session"
-VERSION, FIRST_WITH_TAKES = 2, 2
+VERSION = 3
+"""1: a clip is a recording; 2: a window on a take; 3: how sound is moved is one thing, `Moving`."""
 DOCUMENT = "session.json"
 AUDIO = "audio"
 COPIED_AT_ONCE = 1 << 22
@@ -144,7 +145,7 @@ def _read_document(path: Path) -> Document:
 
 def _decoded(data: bytes, version: int) -> Document:
     """The document, in today's shape; raises ValueError."""
-    if version < FIRST_WITH_TAKES:
+    if version < VERSION:
         written = trusted(data, dict[str, Any])
         document = converted({**written, "session": session_of_today(written.get("session"))}, Document)
     else:
