@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QFileDialog, QInputDialog
 
 from chronotome.dsp.hush import HushBy
 from chronotome.dsp.stretch.engines import Crossing, Fill, Keeps, MoveBy
-from chronotome.files.grooves import kept_grooves, read_groove, shipped_grooves
+from chronotome.files.grooves import kept_grooves, library_folder, read_groove, shipped_grooves
 from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.tightening import move_hit, set_tighten
@@ -476,3 +476,4 @@ def test_a_groove_on_the_shelf_is_heard_on_what_plays_and_kept_or_not(two):
         two.press_in(shelf.grooves.list, Qt.Key.Key_Delete)
         assert shelf.grooves.list.count() == left
     assert not kept_grooves()
+    assert read_groove(library_folder() / "removed" / "one.groove.json").name == "one"

@@ -29,6 +29,7 @@ STEP_NOTE = 0.1
 """Quarter notes that a step's note is long."""
 RANGE_DB = 36.0
 """From velocity 127 down to 1."""
+REMOVED = "removed"
 SUFFIX, MIDI_SUFFIXES = ".groove.json", (".mid", ".midi")
 
 
@@ -205,8 +206,8 @@ def keep_groove(groove: Groove) -> Path:
     return path
 
 
-def forget_groove(path: Path) -> None:
-    """Take a groove out of the person's library.
+def forget_groove(path: Path) -> Path:
+    """Take a groove out of the person's library: where its file lies then, from where it can be put back.
 
     Raises
     ------
@@ -214,10 +215,13 @@ def forget_groove(path: Path) -> None:
     """
     if path.parent != library_folder() or not path.name.endswith(SUFFIX):
         raise CannotWrite(path, "is no groove of the library", "Nothing was taken away.")
+    folder = path.parent / REMOVED
     try:
-        path.unlink(missing_ok=True)
+        private_folder(folder)
+        path.replace(folder / path.name)  # the last of a name that was taken away is kept
     except OSError as error:
         raise cannot_write(path, error) from None
+    return folder / path.name
 
 
 def kept_grooves() -> list[tuple[Path, Groove]]:

@@ -19,6 +19,7 @@ from PySide6.QtWidgets import (
 
 from chronotome.errors import CannotWrite
 from chronotome.files.grooves import forget_groove, kept_grooves, shipped_grooves
+from chronotome.files.names import shown
 from chronotome.session.groove import Groove
 from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.controls.figures import counted
@@ -215,12 +216,12 @@ class GrooveShelf(QWidget):
         name = item.data(GROOVE).name
         self.drop()
         try:
-            forget_groove(place)
+            lies = forget_groove(place)
         except CannotWrite as error:
             self._desk.tasks.error.emit(str(error))
             return
         self._desk.view.library_changed.emit()
-        self._desk.say(f"“{name}” is no longer in the library")
+        self._desk.say(f"“{name}” is no longer in the library; its file lies in {shown(str(lies.parent))}")
 
     def _tell(self) -> None:
         track, recipe, groove = self._desk.view.focused, self._desk.view.recipe, self.groove
