@@ -5,6 +5,8 @@ import pytest
 
 from chronotome.session.anchors import anchors_of, heard_beats_of
 from chronotome.session.beating import fitted_by
+from chronotome.session.check import Kind
+from chronotome.session.checks import checks_of
 from chronotome.session.counting import clock_of, counted_of
 from chronotome.session.edits.fitting import (
     Following,
@@ -15,10 +17,10 @@ from chronotome.session.edits.fitting import (
 )
 from chronotome.session.edits.marks import correct_onsets, mark_grid, set_sift
 from chronotome.session.edits.recordings import add_recording, set_analysis
-from chronotome.session.edits.tightening import move_hit
+from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.fit import BeatMap, Measured
-from chronotome.session.grid import hit_words, position_words
+from chronotome.session.grid import Grid, hit_words, position_words
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.sift import Per
@@ -185,3 +187,16 @@ def test_beat_one_lands_on_its_beat_however_much_of_the_drift_is_taken_out(stead
 
     landed = fitted(np.array([take.start + recording.rate * 1.0]))
     assert landed[0] == pytest.approx(session.frame_of(2.0), abs=1)
+
+
+def test_where_the_tempo_squeezes_all_of_it_only_what_tighten_adds_is_told_of_as_stretched():
+    """At 100 bpm, every second hit 15 ms late and one 200 ms; the song at 140 is faster than sound bears."""
+    moments = np.arange(32) * 0.6 + 0.6
+    played = moments + np.where(np.arange(32) % 2, 0.015, 0.0) + np.where(np.arange(32) == 20, 0.2, 0.0)
+    session = following(session_of(played, 22.0, beats=moments, tempo=140.0))
+    session = set_tighten(session, session.tracks[0].id, strength=1.0, grid=Grid(4))
+
+    stretched = checks_of(session, session.tracks[0]).of_kind(Kind.STRETCHED)
+
+    onsets = session.recordings[0].onsets
+    assert [onsets.place_of(each.onset) for each in stretched] == [19, 20]

@@ -127,8 +127,16 @@ class _Stretched(_Places):
         shifts = np.abs(np.diff(targets.target) - np.diff(targets.fitted))
         moved = np.flatnonzero(shifts > MOVED_SECONDS * targets.rate)
         ratios = self._ratios_of(moved)
-        beyond = (ratios > bears * AT_THE_EDGE) | (ratios < 1 / (bears * AT_THE_EDGE))
-        super().__init__(targets, moved[beyond])
+        by_tempo = (np.diff(targets.fitted) / np.diff(targets.played))[moved]
+        most = bears * AT_THE_EDGE
+
+        def is_beyond(ratio: NDArray[np.float64]) -> NDArray[np.bool_]:
+            return (ratio > most) | (ratio < 1 / most)
+
+        # where the song's tempo alone is more than is borne, only what Tighten adds is told of
+        super().__init__(
+            targets, moved[is_beyond(ratios) & (~is_beyond(by_tempo) | is_beyond(ratios / by_tempo))]
+        )
 
     def _ratios_of(self, at: NDArray[np.int64]) -> NDArray[np.float64]:
         target, played = self.targets.target, self.targets.played
