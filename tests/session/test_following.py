@@ -199,4 +199,4 @@ def test_where_the_tempo_squeezes_all_of_it_only_what_tighten_adds_is_told_of_as
     stretched = checks_of(session, session.tracks[0]).of_kind(Kind.STRETCHED)
 
     onsets = session.recordings[0].onsets
-    assert [onsets.place_of(each.onset) for each in stretched] == [19, 20]
+    assert [onsets.place_of(each.onset) for each in stretched] == [19]  # up to the late one: 0.71 times 0.76
