@@ -34,8 +34,9 @@ from chronotome.session.edits.tracks import (
     set_pan,
     set_solo,
 )
-from chronotome.session.model import Session, check, replace
+from chronotome.session.model import Session, replace
 from chronotome.session.score import joined
+from chronotome.session.validity import check
 from strategies import RATE, simple_session
 from studio import Studio
 

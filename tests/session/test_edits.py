@@ -13,7 +13,8 @@ from chronotome.session.edits.tracks import (
     unlock,
 )
 from chronotome.session.grid import Metre
-from chronotome.session.model import Click, Recording, Session, Span, check, replace
+from chronotome.session.model import Click, Recording, Session, Span, replace
+from chronotome.session.validity import check
 from strategies import RATE, simple_session
 
 

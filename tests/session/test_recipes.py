@@ -33,12 +33,13 @@ from chronotome.session.edits.tightening import (
 from chronotome.session.grid import Grid
 from chronotome.session.groove import Groove, GrooveStep
 from chronotome.session.loudness import hit_gains_of
-from chronotome.session.model import Recording, check, replace
+from chronotome.session.model import Recording, replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.rows import score_of
 from chronotome.session.settings import Alone, Match, Moving
 from chronotome.session.targets import LEAST_APART_SECONDS
 from chronotome.session.tighten import targets_of
+from chronotome.session.validity import check
 from strategies import RATE, sessions, simple_session
 
 STEP = RATE // 8

@@ -26,7 +26,8 @@ def straight(length: int) -> Curve:
 
 def firm(length: int) -> Curve:
     """The same, most of the way in the middle third."""
-    return raised_cosine(length) ** 3 / (raised_cosine(length) ** 3 + (1 - raised_cosine(length)) ** 3)
+    rising = raised_cosine(length)
+    return rising**3 / (rising**3 + (1 - rising) ** 3)
 
 
 def crossfade(before: Samples, after: Samples, rise: Callable[[int], Curve] = raised_cosine) -> Samples:

@@ -19,8 +19,9 @@ from chronotome.files.door import converted, trusted
 from chronotome.files.older import track_of_today, with_shared_takes
 from chronotome.session.history import MOST_STEPS, History, Step
 from chronotome.session.limits import ContentHash, Id, Name
-from chronotome.session.model import Recording, Session, Track, check, replace
+from chronotome.session.model import Recording, Session, Track, replace
 from chronotome.session.onsets import Onsets
+from chronotome.session.validity import check
 
 T = TypeVar("T")
 encode = msgspec.json.Encoder().encode

@@ -22,7 +22,8 @@ from chronotome.files.writing import cannot_write, folder_at, replacing, sweep
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.history import History
 from chronotome.session.limits import ContentHash, FileName
-from chronotome.session.model import Recording, Session, check, replace
+from chronotome.session.model import Recording, Session, replace
+from chronotome.session.validity import check
 
 FORMAT = "chronotome-session"
 VERSION = 3

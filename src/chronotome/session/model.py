@@ -3,7 +3,6 @@
 from collections.abc import Iterator
 from enum import StrEnum
 from functools import cached_property
-from itertools import pairwise
 from typing import Annotated
 
 import msgspec
@@ -49,6 +48,8 @@ ClipId = Id
 
 
 MOST_FADE = 3600.0
+
+
 MOST_GROOVES = 1000
 
 
@@ -398,56 +399,6 @@ def _spans(takes: tuple[Take, ...], recordings: tuple[Recording, ...], rate: int
     starts = np.array([take.start for take in takes], np.int64)
     lengths = [(take.source_end - take.source_start) * ratios[take.recording] for take in takes]
     return starts, starts + np.rint(lengths).astype(np.int64)
-
-
-def check(session: Session) -> None:
-    """Raise ValueError where an invariant across parts is broken; for documents from outside."""
-    contents = [recording.content for recording in session.recordings]
-    if len(set(contents)) != len(contents):
-        raise ValueError("two recordings have the same content")
-    ids = [track.id for track in session.tracks] + [clip.id for _, clip in session.clips]
-    ids += [groove.id for groove in session.grooves]
-    groups = [clip.group for _, clip in session.clips]
-    if len(set(ids)) != len(ids) or max((*ids, *groups), default=0) >= session.next_id:
-        raise ValueError("ids of tracks, clips and grooves must be unique, and they and groups below next_id")
-    _check_clips(session)
-    _check_names(session)
-    spans = [(section.start, section.end) for section in session.sections]
-    if session.loop is not None:
-        spans.append((session.loop.start, session.loop.end))
-    spans += [(span.start, span.end) for track in session.tracks for span in track.spans]
-    if any(end <= start for start, end in spans):
-        raise ValueError("a span must end after it starts")
-    if any(after.start < span.end for track in session.tracks for span, after in pairwise(track.spans)):
-        raise ValueError("spans with a recipe of their own overlap")
-
-
-def _check_clips(session: Session) -> None:
-    """Each lies within its recording, and has something left between its ends."""
-    frames = {recording.content: recording.frames for recording in session.recordings}
-    for _, clip in session.clips:
-        if clip.recording not in frames:
-            raise ValueError(f"clip {clip.id} names a recording that is not in the session")
-        if not 0 <= clip.take.source_start < clip.take.source_end <= frames[clip.recording]:
-            raise ValueError(f"clip {clip.id} does not lie within its recording")
-        if clip.take.mirror is not None and not (
-            0 <= clip.take.mirror[0] < clip.take.mirror[1] <= frames[clip.recording]
-        ):
-            raise ValueError(f"clip {clip.id} is turned about what is not in its recording")
-        if any(hush.end <= hush.start for hush in clip.take.hushes):
-            raise ValueError(f"clip {clip.id} hushes a span that does not end after it starts")
-        if not 0 <= clip.source_start < clip.source_end or min(clip.head, clip.tail) < 0:
-            raise ValueError(f"clip {clip.id} has nothing left between its ends")
-
-
-def _check_names(session: Session) -> None:
-    """Lock groups and the lead name tracks that are there."""
-    tracks = {track.id for track in session.tracks}
-    for group in session.lock_groups:
-        if group.guide not in group.tracks or not tracks.issuperset(group.tracks):
-            raise ValueError(f"lock group {group.id} names a track that is not there")
-    if session.lead is not None and session.lead.track not in tracks:
-        raise ValueError("the song takes its tempo from a track that is not there")
 
 
 replace = msgspec.structs.replace

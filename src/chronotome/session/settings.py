@@ -23,6 +23,8 @@ from chronotome.session.strokes import USUAL_STROKE
 
 MOST_ROUNDS, MOST_SHIFT = 20, 40.0
 USUAL_BEARS, MOST_SEMITONES = 1.25, 24.0
+LEAST_CROSSFADE, MOST_CROSSFADE = 0.5, 50.0
+"""Milliseconds."""
 MOST_SPANS, MOST_VARIANTS = 10_000, 100
 
 
@@ -105,7 +107,7 @@ class Moving(Struct, frozen=True, dict=True):
     """What stretching keeps clean."""
     fill: Fill = Fill.TO_AND_FRO
     """What comes into gaps, where it is cut."""
-    crossfade: Annotated[float, Meta(ge=0.5, le=50.0)] = 5.0
+    crossfade: Annotated[float, Meta(ge=LEAST_CROSSFADE, le=MOST_CROSSFADE)] = 5.0
     """Milliseconds over which that comes in."""
     crossing: Crossing = Crossing.SMOOTH
     bears: Annotated[float, Meta(ge=1.01, le=8.0)] = USUAL_BEARS

@@ -8,9 +8,8 @@ from chronotome.session.edits.marks import drop_onset, keep_onset
 from chronotome.session.edits.tightening import move_hit
 from chronotome.session.edits.tracks import set_moving, with_takes, with_track
 from chronotome.session.model import ClipId, Hush, Session, Take, TrackId, replace
+from chronotome.session.settings import MOST_CROSSFADE
 
-LONGEST_CROSSFADE = 50.0
-"""Milliseconds."""
 SHORTEST_HUSH = 0.002
 SILENCED_BEFORE = 0.002
 """Seconds before a hit at which a noise ahead of it ends."""
@@ -33,7 +32,7 @@ def mended(session: Session, track: TrackId, clip: ClipId, check: Check, number:
         return hush(session, track, take, [Hush(mend.frames[0], end)])
     if mend.do is Do.CROSS:
         moving = session.track(track).moving_of(take)
-        longer = min(LONGEST_CROSSFADE, 2 * moving.crossfade)
+        longer = min(MOST_CROSSFADE, 2 * moving.crossfade)
         return set_moving(session, track, take, crossfade=longer)
     change = drop_onset if mend.do is Do.DROP else keep_onset
     return change(session, take.recording, mend.onset)

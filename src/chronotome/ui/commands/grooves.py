@@ -12,7 +12,6 @@ from chronotome.files.headless import groove_from
 from chronotome.session.edits.grooves import change_groove, groove_of, play_groove, remove_groove
 from chronotome.session.groove import (
     Groove,
-    blended,
     mirrored,
     repeated,
     rotated,
@@ -119,13 +118,6 @@ class GrooveCommands:
             return with_step(groove, step, offset_ms=groove.steps[step].offset_ms + milliseconds)
 
         self.change(later, "Move step of groove")
-
-    def blend(self, other: Groove, share: float) -> None:
-        """From the groove in the lane to another, as a new one."""
-        groove = self._desk.groove
-        if groove is not None:
-            made = replace(blended(groove, other, share), name=f"{groove.name} · {other.name}")
-            self._bring(made, "Blend grooves")
 
     def remove(self) -> None:
         groove = self._desk.groove

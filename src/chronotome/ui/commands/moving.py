@@ -4,13 +4,14 @@ from enum import StrEnum
 from typing import cast
 
 from chronotome.session.edits.tracks import set_moving
-from chronotome.session.settings import MOST_SEMITONES, Moving
+from chronotome.session.model import Session
+from chronotome.session.settings import LEAST_CROSSFADE, MOST_CROSSFADE, MOST_SEMITONES, Moving
 from chronotome.ui.controls.figures import plain
 from chronotome.ui.desk import Desk
 
 BOUNDS = {
     "semitones": (-MOST_SEMITONES, MOST_SEMITONES, "Pitch", "st"),
-    "crossfade": (0.5, 50.0, "Crossfade", "ms"),
+    "crossfade": (LEAST_CROSSFADE, MOST_CROSSFADE, "Crossfade", "ms"),
     "bears": (1.05, 3.0, "Bears up to", "times"),
 }
 
@@ -29,9 +30,14 @@ class MovingCommands:
             return Moving()
         return leading[0].moving if guiding is None else leading[0].moving_of(guiding.take)
 
+    def edited(self, session: Session, **values: object) -> Session:
+        """The session with that moved otherwise."""
+        return self._desk.leading_edit(lambda each, track, take: set_moving(each, track, take, **values))(
+            session
+        )
+
     def set(self, label: str, **values: object) -> None:
-        edit = self._desk.leading_edit(lambda each, track, take: set_moving(each, track, take, **values))
-        self._desk.store.apply(edit, label)
+        self._desk.store.apply(lambda session: self.edited(session, **values), label)
 
     def step(self, name: str, by: float) -> None:
         low, high, words, unit = BOUNDS[name]

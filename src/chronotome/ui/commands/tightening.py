@@ -110,7 +110,7 @@ class TightenCommands:
         """One setting of the recipe a step up or down, by key."""
         low, high, words = STEPPED[name]
         value = min(high, max(low, round(getattr(self._desk.view.recipe, name) + by, 4)))
-        self._set(f"Set {words}", **{name: value})
+        self.set(f"Set {words}", **{name: value})
         shown = f"{value * 100:.0f} %" if high <= 1.5 else f"{value:.0f}"
         self._desk.say(f"{words.capitalize()} {shown}")
 
@@ -120,35 +120,35 @@ class TightenCommands:
         known = [each for each in DIVISIONS if (each > grid.division if by > 0 else each < grid.division)]
         if known:
             new = replace(grid, division=known[0] if by > 0 else known[-1])
-            self._set("Set grid", grid=new, follows_ruler=False)
+            self.set("Set grid", grid=new, follows_ruler=False)
             self._desk.say(f"Grid {new.words}")
 
-    def _set(self, label: str, **values: object) -> None:
+    def set(self, label: str, **values: object) -> None:
         scope = self._desk.view.scope
         self.edit(lambda session, track, take: set_recipe(session, track, take, scope, **values), label)
 
     def as_ruler(self) -> None:
         """The grid is what the ruler shows, and follows the zoom."""
         grid = replace(self._desk.view.recipe.grid, division=self._desk.view.grid.division)
-        self._set("Set grid", grid=grid, follows_ruler=True)
+        self.set("Set grid", grid=grid, follows_ruler=True)
         self._desk.say(f"Grid as the ruler: {grid.words}")
 
     def next_feel(self) -> None:
         grid, feels = self._desk.view.recipe.grid, list(Feel)
         new = replace(grid, feel=feels[(feels.index(grid.feel) + 1) % len(feels)])
-        self._set("Set grid", grid=new)
+        self.set("Set grid", grid=new)
         self._desk.say(f"Grid {new.words}")
 
     def next_swing_of(self) -> None:
         kinds = list(SwingOf)
         new = kinds[(kinds.index(self._desk.view.recipe.swing_of) + 1) % len(kinds)]
-        self._set("Set swing", swing_of=new)
+        self.set("Set swing", swing_of=new)
         self._desk.say(f"Swing of {'the grid’s pairs' if new is SwingOf.GRID else new}")
 
     def toggle_scales(self) -> None:
         """The groove in ms, or as a share of a step."""
         scales = not self._desk.view.recipe.scales
-        self._set("Set groove", scales=scales)
+        self.set("Set groove", scales=scales)
         self._desk.say("Groove: the same share of a step" if scales else "Groove: the same ms at any tempo")
 
     def more(self, by: int) -> None:

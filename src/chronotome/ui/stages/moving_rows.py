@@ -4,10 +4,10 @@ from PySide6.QtWidgets import QCheckBox
 
 from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.engines import Crossing, EngineName, Fill, Keeps, MoveBy, engine_of
-from chronotome.session.edits.tracks import set_moving
-from chronotome.session.model import Session, Take, Track
-from chronotome.session.settings import MOST_SEMITONES, USUAL_BEARS
+from chronotome.session.model import Take, Track
+from chronotome.session.settings import LEAST_CROSSFADE, MOST_CROSSFADE, MOST_SEMITONES, USUAL_BEARS
 from chronotome.ui.actions import Actions
+from chronotome.ui.commands.moving import MovingCommands
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import signed
 from chronotome.ui.controls.value_slider import ValueSlider
@@ -26,12 +26,13 @@ KEEPS_WORDS = {
 class MovingRows(Rows):
     """The usual ones; `pitch`, `bears` and `formants` are for whoever lays them out."""
 
-    def __init__(self, desk: Desk, actions: Actions) -> None:
+    def __init__(self, desk: Desk, actions: Actions, commands: MovingCommands) -> None:
         super().__init__(desk, actions)
+        self._commands = commands
         self.way = self.choice(
             "Move the audio by",
             [str(way).capitalize() for way in WAYS],
-            lambda session, index: self._with(session, by=WAYS[index]),
+            lambda session, index: self._commands.edited(session, by=WAYS[index]),
             "Move the audio another way",
         )
         with self.section() as self._keeping:
@@ -44,17 +45,17 @@ class MovingRows(Rows):
             self.crossing.activated.connect(self._choose_crossing)
             row.addWidget(self.fill, 3)
             row.addWidget(self.crossing, 2)
-            self.crossfade = self._slider("Crossfade", "crossfade", 0.5, 50, "ms", step=0.5, usual=5)
+            self.crossfade = self._slider(
+                "Crossfade", "crossfade", LEAST_CROSSFADE, MOST_CROSSFADE, "ms", step=0.5, usual=5
+            )
             self.add(self.crossfade)
         self.pitch = ValueSlider(desk.view, "Pitch", -MOST_SEMITONES, MOST_SEMITONES, _pitch_words, usual=0)
         self.bears = self._slider("Bears up to", "bears", 1.05, 3.0, "×", step=0.05, usual=USUAL_BEARS)
-        self.bind(self.pitch, lambda session, value: self._with(session, semitones=value), "Set pitch")
-        self.formants = QCheckBox("A voice keeps its colour at that pitch")
-        self.formants.clicked.connect(
-            lambda on: self.desk.store.apply(
-                lambda session: self._with(session, keeps_formants=on), "Keep formants"
-            )
+        self.bind(
+            self.pitch, lambda session, value: self._commands.edited(session, semitones=value), "Set pitch"
         )
+        self.formants = QCheckBox("A voice keeps its colour at that pitch")
+        self.formants.clicked.connect(commands.toggle_formants)
 
     def _slider(
         self, words: str, name: str, low: float, high: float, unit: str, *, step: float, usual: float
@@ -63,24 +64,21 @@ class MovingRows(Rows):
             return f"×{value:.2f}" if unit == "×" else f"{value:g} {unit}"
 
         slider = ValueSlider(self.desk.view, words, low, high, figure, step=step, usual=usual)
-        self.bind(slider, lambda session, value: self._with(session, **{name: value}), f"Set {words.lower()}")
+        self.bind(
+            slider,
+            lambda session, value: self._commands.edited(session, **{name: value}),
+            f"Set {words.lower()}",
+        )
         return slider
 
-    def _with(self, session: Session, **values: object) -> Session:
-        edit = self.desk.leading_edit(lambda each, track, take: set_moving(each, track, take, **values))
-        return edit(session)
-
     def _choose_keeps(self, index: int) -> None:
-        keeps = list(KEEPS_WORDS)[index]
-        self.desk.store.apply(lambda session: self._with(session, keeps=keeps), "Choose material")
+        self._commands.set("Choose material", keeps=list(KEEPS_WORDS)[index])
 
     def _choose_fill(self, index: int) -> None:
-        fill = list(Fill)[index]
-        self.desk.store.apply(lambda session: self._with(session, fill=fill), "Fill gaps otherwise")
+        self._commands.set("Fill gaps otherwise", fill=list(Fill)[index])
 
     def _choose_crossing(self, index: int) -> None:
-        crossing = list(Crossing)[index]
-        self.desk.store.apply(lambda session: self._with(session, crossing=crossing), "Cross otherwise")
+        self._commands.set("Cross otherwise", crossing=list(Crossing)[index])
 
     def show_of(self, track: Track, take: Take | None) -> None:
         """As a track that leads is moved, or one of its takes."""

@@ -14,10 +14,6 @@ def with_recipe(desk: Desk, session: Session, **values: object) -> Session:
     return edit(session)
 
 
-def apply_recipe(desk: Desk, label: str, **values: object) -> None:
-    desk.store.apply(lambda session: with_recipe(desk, session, **values), label)
-
-
 def recipe_slider(  # noqa: PLR0917 - what a slider is
     rows: Rows,
     name: str,

@@ -17,7 +17,7 @@ from chronotome.ui.stages.check_rows import CheckRows
 from chronotome.ui.stages.groove_rows import GrooveRows
 from chronotome.ui.stages.moving_rows import MovingRows
 from chronotome.ui.stages.pair_rows import PairRows
-from chronotome.ui.stages.recipe_rows import apply_recipe, percent, recipe_slider, with_recipe
+from chronotome.ui.stages.recipe_rows import percent, recipe_slider
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Evidence, For, Stage
 
@@ -60,7 +60,7 @@ class TightenTray(Tray):
         self.pairs = PairRows(desk, actions, commands.tighten)
         self.add(self.grooves)
         self.add(self.pairs)
-        self.moving = MovingRows(desk, actions)
+        self.moving = MovingRows(desk, actions, commands.moving)
         self._build_rare()
         self.add_rule()
         self.add(self.moving)
@@ -168,9 +168,7 @@ class TightenTray(Tray):
         if index == GROOVE and groove is None:
             groove = self.desk.groove or next(iter(self.desk.session.grooves), None)
             groove = groove or next(iter(self.grooves.offered), None)
-        self.desk.store.apply(
-            lambda session: with_recipe(self.desk, session, match=None), "Tighten to the grid"
-        )
+        self._tighten.set("Tighten to the grid", match=None)
         self._commands.grooves.play(groove)
         view.show_evidence(Evidence.GROOVE if index == GROOVE else Evidence.DRIFT)
         if groove is not None:
@@ -181,17 +179,17 @@ class TightenTray(Tray):
         follows = index >= len(DIVISIONS)
         division = self.desk.view.grid.division if follows else DIVISIONS[index]
         new = replace(grid, division=division)
-        apply_recipe(self.desk, "Set grid", grid=new, follows_ruler=follows)
+        self._tighten.set("Set grid", grid=new, follows_ruler=follows)
         self._show()
 
     def _choose_feel(self, index: int) -> None:
-        apply_recipe(self.desk, "Set grid", grid=replace(self.desk.view.recipe.grid, feel=FEELS[index]))
+        self._tighten.set("Set grid", grid=replace(self.desk.view.recipe.grid, feel=FEELS[index]))
 
     def _choose_swing_of(self, index: int) -> None:
-        apply_recipe(self.desk, "Set swing", swing_of=SWINGS[index])
+        self._tighten.set("Set swing", swing_of=SWINGS[index])
 
     def _choose_scales(self, index: int) -> None:
-        apply_recipe(self.desk, "Set groove", scales=bool(index))
+        self._tighten.set("Set groove", scales=bool(index))
 
     def _choose_variant(self, index: int) -> None:
         name = self.variant.itemData(index)

@@ -2,6 +2,8 @@
 
 from collections.abc import Sequence
 
+import numpy as np
+from numpy.typing import NDArray
 from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QPainter, QPen
 
@@ -21,10 +23,9 @@ def paint_noises(lane: Lane, painter: QPainter, clips: Sequence[Shown], rows: tu
     theme = lane.desk.view.theme
     painter.setFont(text_font(10))
     for shown in clips:
-        for each in shown.take.hushes:
-            left, right = sorted(lane.x_of(shown.frame_shown(frame)) for frame in (each.start, each.end))
-            if right < HEADER or left > lane.width():
-                continue
+        xs = np.sort(_edges(lane, shown), axis=1)
+        for number in np.flatnonzero((xs[:, 1] >= HEADER) & (xs[:, 0] <= lane.width())).tolist():
+            each, (left, right) = shown.take.hushes[number], xs[number].tolist()
             box = QRectF(left, rows[0], max(LEAST, right - left), rows[1] - rows[0])
             painter.setPen(QPen(colour(theme.accent), 1, Qt.PenStyle.DotLine))
             painter.setBrush(colour(theme.card, 190))
@@ -36,13 +37,17 @@ def paint_noises(lane: Lane, painter: QPainter, clips: Sequence[Shown], rows: tu
 
 def edge_at(lane: Lane, shown: Shown, x: float) -> tuple[int, bool] | None:
     """The noise whose edge is under the pointer, and whether that is its end."""
-    found: tuple[float, int, bool] | None = None
-    for number, each in enumerate(shown.take.hushes):
-        for frame, is_end in ((each.start, False), (each.end, True)):
-            away = abs(lane.x_of(shown.frame_shown(frame)) - x)
-            if away <= REACH and (found is None or away < found[0]):
-                found = away, number, is_end
-    return None if found is None else found[1:]
+    away = np.abs(_edges(lane, shown) - x)
+    if not away.size or away.min() > REACH:
+        return None
+    number, side = np.unravel_index(int(away.argmin()), away.shape)
+    return int(number), bool(side)
+
+
+def _edges(lane: Lane, shown: Shown) -> NDArray[np.float64]:
+    """Where the noises of a take begin and end on screen, shape (noises, 2)."""
+    frames = np.array([(each.start, each.end) for each in shown.take.hushes], np.int64).reshape(-1, 2)
+    return lane.xs_of(shown.frames_shown(frames.ravel())).reshape(-1, 2)
 
 
 def drag_edge(lane: Lane, shown: Shown, number: int, *, is_end: bool) -> ValueDrag:

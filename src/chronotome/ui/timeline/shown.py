@@ -132,8 +132,12 @@ class Shown:
 
     def frame_shown(self, frame: float) -> float:
         """Session frame on screen of a frame of the recording."""
-        played = self.take.start + (frame - self.take.source_start) * self.rate / self.recording.rate
-        return float(self.heard_of_played(np.array([round(played)]))[0])
+        return float(self.frames_shown(np.array([frame]))[0])
+
+    def frames_shown(self, frames: NDArray[np.float64] | NDArray[np.int64]) -> NDArray[np.float64]:
+        """The same of many."""
+        played = self.take.start + (frames - self.take.source_start) * self.rate / self.recording.rate
+        return np.asarray(self.heard_of_played(np.rint(played).astype(np.int64)), np.float64)
 
     def recording_frame(self, shown: float) -> int:
         """Frame of the recording, at its own rate, under a session frame on screen."""
