@@ -37,7 +37,8 @@ class Deck:
             offsets = region.offset + starts * channels
             owners = np.array([0, 1, 0])
             lanes.append(Lane(side, starts, lengths, offsets, np.full(3, channels), owners))
-        parts = (Part(0.5, 0.5), Part(0.5, 0.3, (9000, 11000), (19000, 21000)))
+        faded = Part(0.5, 0.3, (9000, 11000), (19000, 21000))
+        parts = np.concatenate([Part(0.5, 0.5).row(), faded.row()])
         return Mix(serial, TOTAL, tuple(lanes), parts, played_gain=0.8)
 
     def offline(self, mix: Mix, start: int, frames: int, side: Side = Side.EDITED) -> np.ndarray:

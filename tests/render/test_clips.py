@@ -406,8 +406,8 @@ def test_rows_are_heard_as_loud_as_high_and_turned_as_they_say_over_one_another(
         heard=np.array([0, 1000]),
         gains=np.array([[0.5, 0.25], [1.0, 0.0]]),
         is_reversed=np.array([False, True]),
-        fade_in=np.array([200, 0]),
-        fade_out=np.array([0, 100]),
+        rises=np.array([[0, 200], [0, 0]]),
+        falls=np.array([[0, 0], [2900, 3000]]),
         joins=np.array([False, False]),
     )
 

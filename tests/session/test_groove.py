@@ -75,7 +75,9 @@ def test_the_nearest_line_is_a_line_and_none_is_nearer(grid, metre, swing, swing
 def test_without_swing_lines_are_those_of_the_straight_grid(grid, metre, beat):
     lines = lines_over(beat, beat, Ruling(grid), metre, TempoMap())
 
-    assert lines.steps[lines.nearest(np.array([beat]))] == nearest_lines(np.array([beat]), grid, metre)
+    near = nearest_lines(np.array([beat]), grid, metre)
+    ours = lines.steps[lines.nearest(np.array([beat]))]
+    assert ours == near or abs(ours - beat) == pytest.approx(abs(near - beat), abs=1e-9)  # of two, either
 
 
 def test_swing_moves_every_second_line_of_the_grid_and_no_other():

@@ -187,10 +187,10 @@ def test_rows_are_as_loud_as_their_hits_and_lead_to_the_next(session):
     score = score_of(session, track, take, anchors_of(session, track, take))
 
     hits = np.flatnonzero(score.onset != -1)
-    decibels = 20 * np.log10(score.loud[hits[:2]])
+    decibels = 20 * np.log10(score.gains[hits[:2], 0])
     assert decibels[1] - decibels[0] == pytest.approx(10.0, abs=0.01)
     assert not score.is_even
-    np.testing.assert_array_equal(score.loud_ends[hits[:-1]], score.loud[hits[1:]])
+    np.testing.assert_array_equal(score.gains_at_end[hits[:-1]], score.gains[hits[1:]])
 
 
 def test_a_hit_alone_can_be_silent():

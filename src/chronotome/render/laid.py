@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.stretch.segment import LEAD_IN
 from chronotome.render.cache import Rendered
-from chronotome.render.mix import EVEN, Lane, Part, Side
+from chronotome.render.mix import EVEN, PART_COLUMNS, Lane, Part, Parts, Side
 from chronotome.render.plan import ClipPlan, Fade, TrackPlan
 from chronotome.render.pool import Source
 from chronotome.session.score import Score
@@ -97,7 +97,7 @@ class Laid:
     knowns: tuple[Placed | None, ...]
     is_whole: bool
     lanes: tuple[Lane, ...]
-    parts: tuple[Part, ...]
+    parts: Parts
     total: float
     gained: float
 
@@ -113,19 +113,20 @@ class Laid:
 
 def laid_out(track: TrackPlan, knowns: tuple[Placed | None, ...]) -> Laid:
     edited, played = _Spread(Side.EDITED), _Spread(Side.AS_PLAYED)
-    parts, loudness = list[Part](), _Loudness()
+    parts, count, loudness = [np.zeros((0, PART_COLUMNS))], 0, _Loudness()
     for clip, known in zip(track.clips, knowns, strict=True):
         gain = track.gain * clip.gain
         if known is not None and gain:
             loudness.add(clip, known, gain)
-            first, placements = len(parts), _edited(clip, known)
-            parts.append(_played_part(clip, gain, track.sides))
-            played.add(_played(clip, known.sources[0]), first)
-            parts.extend(_edited_parts(clip, gain, track.sides, placements))
-            edited.add(placements, first + 1)
+            placements = _edited(clip, known)
+            parts.append(_played_part(clip, gain, track.sides).row())
+            played.add(_played(clip, known.sources[0]), count)
+            parts.append(_edited_parts(clip, gain, track.sides, placements))
+            edited.add(placements, count + 1)
+            count += 1 + len(parts[-1])
     is_whole = all(known is not None and known.is_whole for known in knowns)
     lanes = (*played.lanes(), *edited.lanes())
-    return Laid(track, knowns, is_whole, lanes, tuple(parts), *loudness.sums)
+    return Laid(track, knowns, is_whole, lanes, np.concatenate(parts), *loudness.sums)
 
 
 class _Spread:
@@ -224,13 +225,17 @@ def _edited(clip: ClipPlan, known: Placed) -> _Placements:
     nothing, loud = np.zeros(len(begins), np.int64), None
     if not score.is_even:
         is_whole = ends == heard + length
-        ending = np.where(is_whole, score.loud_ends[rows], score.loud[rows])
+        gains = score.gains[rows]
+        ending = np.where(is_whole[:, None], score.gains_at_end[rows], gains)
         over = np.minimum(np.minimum(round(LEAD_IN * score.rate), length // 4), ends - begins)
-        loud = np.stack([score.loud[rows], ending, np.maximum(over, 0)])
+        loud = np.concatenate([gains.T, ending.T, np.maximum(over, 0)[None]])
     found = _Placements(begins, ends - begins, offsets, channels, nothing, numbers, loud)
     sounds = known.ready[rows] & (ends > begins)
     found = found if sounds.all() else found.only(sounds)
-    return found if score.is_plain else replace(found, parts=np.arange(len(found.starts)))
+    if score.is_plain:
+        return found
+    has_edges = score.has_edges[found.rows]
+    return replace(found, parts=np.where(has_edges, np.cumsum(has_edges), 0))
 
 
 def _played(clip: ClipPlan, source: Source) -> _Placements:
@@ -249,20 +254,14 @@ def _played_part(clip: ClipPlan, gain: float, sides: tuple[float, float]) -> Par
     return Part(left, right, (begin, begin + up) if up else (0, 0), (end - down, end) if down else (0, 0))
 
 
-def _edited_parts(
-    clip: ClipPlan, gain: float, sides: tuple[float, float], placements: _Placements
-) -> Iterator[Part]:
-    """The same as edited: one part for all rows, or one each where they are of different loudness."""
+def _edited_parts(clip: ClipPlan, gain: float, sides: tuple[float, float], placements: _Placements) -> Parts:
+    """The same as edited: one part for all rows, and one for each that comes in or goes out by itself."""
     rise, fall = clip.fade_in or Fade(0, 0), clip.fade_out or Fade(0, 0)
-    left, right = (gain * side for side in sides)
+    part = Part(gain * sides[0], gain * sides[1], rise, fall).row()
     score = clip.score
     if score.is_plain:
-        yield Part(left, right, rise, fall)
-        return
-    for row in placements.rows.tolist():
-        ours, theirs = score.gains[row].tolist()
-        start, end = int(score.heard[row]), int(score.heard[row] + score.length[row])
-        up, down = int(score.fade_in[row]), int(score.fade_out[row])
-        own_rise = (start, start + up) if up else (0, 0)
-        own_fall = (end - down, end) if down else (0, 0)
-        yield Part(left * ours, right * theirs, rise, fall, own_rise, own_fall)
+        return part
+    rows = placements.rows[score.has_edges[placements.rows]]
+    parts = np.repeat(part, 1 + len(rows), axis=0)
+    parts[1:, 6:8], parts[1:, 8:10] = score.rises[rows], score.falls[rows]
+    return parts

@@ -1,7 +1,7 @@
 """Rendered pieces in order, and the one function that turns them into sound for player and export."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from enum import IntEnum
 from typing import NamedTuple
 
@@ -18,12 +18,14 @@ HEADER = 8
 COLUMNS = 5
 PART_COLUMNS = 10
 OUT_CHANNELS = 2
-GAIN_COLUMNS = 3
+GAIN_COLUMNS = 5
 TABLE_BYTES = 8 * (
     HEADER + 3 * MOST_LANES + PART_COLUMNS * MOST_PARTS + (COLUMNS + GAIN_COLUMNS) * MOST_PLACEMENTS
 )
 QUARTER = np.pi / 2
-EVEN = np.array([[1.0], [1.0], [0.0]])
+Parts = NDArray[np.float64]
+"""(parts, 10): gains of left and right, then start and end of four fades: those of the clip, of its row."""
+EVEN = np.array([[1.0], [1.0], [1.0], [1.0], [0.0]])
 
 
 class Side(IntEnum):
@@ -37,7 +39,7 @@ class Side(IntEnum):
 class Part(NamedTuple):
     """What sounds alike: how loud on the left and on the right, and where it comes in and goes out.
 
-    Fades are session frames, by equal power; none where start and end are the same. A hit of a clip has its
+    Fades are session frames, by equal power; none where start and end are the same. A row of a clip has its
     own beside those of the clip.
     """
 
@@ -45,8 +47,10 @@ class Part(NamedTuple):
     right: float = 1.0
     fade_in: tuple[int, int] = (0, 0)
     fade_out: tuple[int, int] = (0, 0)
-    hit_in: tuple[int, int] = (0, 0)
-    hit_out: tuple[int, int] = (0, 0)
+
+    def row(self) -> Parts:
+        """As a mix has it, of a clip whose rows neither come in nor go out by themselves."""
+        return np.array([[self.left, self.right, *self.fade_in, *self.fade_out, 0, 0, 0, 0]], np.float64)
 
 
 @dataclass(frozen=True, eq=False)
@@ -64,7 +68,8 @@ class Lane:
     channels: Frames
     parts: Frames
     loud: NDArray[np.float64] | None = None
-    """(3, placements): how loud each is, how loud at its end, over how many frames that changes; None: 1."""
+    """(5, placements): how loud each is left and right, how loud at its end, over how many frames that
+    changes; None: 1."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -77,7 +82,7 @@ class Mix:
     serial: int
     frames: int
     lanes: tuple[Lane, ...]
-    parts: tuple[Part, ...] = (Part(),)
+    parts: Parts = field(default_factory=lambda: Part().row())
     played_gain: float = 1.0
     """Matches the level of As played to that of Edited."""
 
@@ -128,15 +133,7 @@ class MixTable:
             self._loud[:, at:end] = EVEN if lane.loud is None else lane.loud
             self._lanes[index] = (at, end, lane.side)
             at = end
-        for row, part in enumerate(mix.parts):
-            self._parts[row] = (
-                part.left,
-                part.right,
-                *part.fade_in,
-                *part.fade_out,
-                *part.hit_in,
-                *part.hit_out,
-            )
+        self._parts[: len(mix.parts)] = mix.parts
         self._whole[:3] = (mix.serial, mix.frames, len(mix.lanes))
         self._gains[3] = mix.played_gain
 
@@ -159,7 +156,7 @@ class MixTable:
     def _add_placement(self, out: Samples, start: int, at: int, gain: float, floats: Curve) -> None:
         begins, length, offset, channels, part = self._columns[:, at].tolist()
         left, right, *fades = self._parts[part].tolist()
-        loud, ending, over = self._loud[:, at].tolist()
+        loud = self._loud[:, at].tolist()
         low, high = max(begins, start), min(begins + length, start + len(out))
         if low >= high or left == right == 0.0:
             return
@@ -175,21 +172,23 @@ class MixTable:
         span = _faded(span, low, high, fades[:4])
         if fades[5] or fades[7]:
             span = _faded(span, low, high, fades[4:])
-        if loud == ending:
-            left, right = left * loud, right * loud
+        if loud[:2] == loud[2:4]:
+            left, right = left * loud[0], right * loud[1]
         else:
-            span = span * _leading(low, high, begins + length, loud, ending, over)
+            span = span * _leading(low, high, begins + length, loud, len(target[0]))
         if left != right and len(target[0]) == OUT_CHANNELS:
             target += span * np.array([left * gain, right * gain], np.float32)
             return
-        gain *= left
+        gain *= left if abs(left) >= abs(right) else right
         target += span if gain == 1.0 else span * np.float32(gain)
 
 
-def _leading(low: int, high: int, end: int, loud: float, ending: float, over: float) -> Samples:  # noqa: PLR0917
+def _leading(low: int, high: int, end: int, loud: Sequence[float], channels: int) -> Samples:
     """Gains of frames [low, high): as loud as it is, and over the last frames to how loud it ends."""
+    begin, ending, over = np.array(loud[:2]), np.array(loud[2:4]), loud[4]
     share = np.clip((np.arange(low, high) + 0.5 - (end - over)) / max(1.0, over), 0.0, 1.0)
-    return np.asarray(loud + (ending - loud) * share, np.float32)[:, None]
+    gains = np.asarray(begin + (ending - begin) * share[:, None], np.float32)
+    return gains if channels == OUT_CHANNELS else gains.max(axis=1, keepdims=True)
 
 
 def _faded(span: Samples, low: int, high: int, fades: Sequence[float]) -> Samples:

@@ -13,7 +13,17 @@ from chronotome.render.arena import Arena, Region
 from chronotome.render.cache import PieceCache
 from chronotome.render.click import ClickPlan, click_sound
 from chronotome.render.laid import Laid, Placed, laid_out
-from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Lane, Mix, MixTable, Part, Side
+from chronotome.render.mix import (
+    OUT_CHANNELS,
+    PART_COLUMNS,
+    TABLE_BYTES,
+    Lane,
+    Mix,
+    MixTable,
+    Part,
+    Parts,
+    Side,
+)
 from chronotome.render.plan import Plan, piece_of
 from chronotome.render.pool import Source
 from chronotome.render.rough import rough_joins
@@ -23,6 +33,7 @@ from chronotome.session.rough import RoughJoins
 from chronotome.session.score import Score
 
 SOON_SECONDS = 0.4
+NO_PARTS = np.zeros((0, PART_COLUMNS))
 MANY_PIECES = 512
 """More unknown pieces than this are looked for in the cache only when their turn comes."""
 Sources = Mapping[ContentHash, Source]
@@ -159,23 +170,24 @@ class Renderer:
         return placed
 
     def _mix(self, plan: Plan, placed: Mapping[ClipId, Placed], serial: int) -> Mix:
-        lanes, parts, laid = list[Lane](), list[Part](), dict[int, Laid]()
+        lanes, parts, laid, count = list[Lane](), list[Parts](), dict[int, Laid](), 0
         for number, track in enumerate(plan.tracks):
             knowns = tuple(placed.get(clip.id) for clip in track.clips)
             found = self._laid.get(number)
             if found is None or not found.is_of(track, knowns):
                 found = laid_out(track, knowns)
             laid[number] = found
-            lanes.extend(replace(lane, parts=lane.parts + len(parts)) for lane in found.lanes)
-            parts.extend(found.parts)
+            lanes.extend(replace(lane, parts=lane.parts + count) for lane in found.lanes)
+            parts.append(found.parts)
+            count += len(found.parts)
         self._laid = laid
         total = sum(each.total for each in laid.values())
         gained = sum(each.gained for each in laid.values())
         gain = float(np.sqrt(max(total + gained, 0.0) / total)) if total > 0 else 1.0
         if plan.click is not None:
-            lanes.extend(self._click_lanes(plan.click, plan.rate, len(parts)))
-            parts.append(Part(plan.click.gain, plan.click.gain))
-        return Mix(serial, plan.frames, tuple(lanes), tuple(parts), gain)
+            lanes.extend(self._click_lanes(plan.click, plan.rate, count))
+            parts.append(Part(plan.click.gain, plan.click.gain).row())
+        return Mix(serial, plan.frames, tuple(lanes), np.concatenate([NO_PARTS, *parts]), gain)
 
     def _click_lanes(self, click: ClickPlan, rate: int, part: int) -> Iterator[Lane]:
         for places, is_accent in ((click.accents, True), (click.others, False)):

@@ -123,7 +123,7 @@ def _cut_at(score: Score, edges: Frames) -> Score:
     heard = score.heard[rows] + np.where(whole, start - score.start[rows], 0)
     columns = {
         name: getattr(score, name)[rows]
-        for name in ("recording", "gains", "semitones", "is_reversed", "loud")
+        for name in ("recording", "gains", "semitones", "is_reversed", "rises", "falls")
     }
     return replace(
         score,
@@ -132,8 +132,6 @@ def _cut_at(score: Score, edges: Frames) -> Score:
         heard=heard,
         length=length,
         onset=np.where(first, score.onset[rows], NO_HIT),
-        fade_in=np.where(first, score.fade_in[rows], 0),
-        fade_out=np.where(last, score.fade_out[rows], 0),
         joins=np.where(last, score.joins[rows], True),
         shapes=tuple(score.shapes[row] for row in rows.tolist()) if score.shapes else (),
         **columns,
@@ -220,7 +218,8 @@ def _as_loud(score: Score, targets: Targets, gains: NDArray[np.float64], offset:
     score = _cut_at(score, hits)
     at = hits.searchsorted(score.start, "right") - 1
     loud = 10 ** (gains[np.maximum(at, 0)] / 20)
-    return replace(score, loud=np.where(at >= 0, loud, 1.0))
+    loud = np.where(at >= 0, loud, 1.0)
+    return replace(score, gains=np.stack([loud, loud], axis=1))
 
 
 def _is_untouched(anchors: Anchors) -> bool:

@@ -41,14 +41,12 @@ class Score:
     onset: Frames
     """The id of the hit that it begins with, or `NO_HIT`."""
     gains: NDArray[np.float64]
-    """(rows, 2): left and right, times those of clip and track."""
+    """(rows, 2): left and right, times those of clip and track; where it joins, it leads to the next."""
     semitones: NDArray[np.float64]
     is_reversed: NDArray[np.bool_]
-    fade_in: Frames
-    """Frames over which it comes in, within its length, as `fade_out`."""
-    fade_out: Frames
-    loud: NDArray[np.float64]
-    """How loud each is in both channels; where it joins, its end leads to how loud the next is."""
+    rises: Frames
+    """(rows, 2): session frames between which it comes in, as `falls` where it goes out; alike: at once."""
+    falls: Frames
     joins: NDArray[np.bool_]
     """Where True nothing is between this row and the next: its end leads into the attack that follows."""
     together: Together = ()
@@ -72,21 +70,26 @@ class Score:
 
     @cached_property
     def is_plain(self) -> bool:
-        """Whether all rows are as loud as they were played, and neither come in nor go out by themselves."""
-        usual = _usual(len(self))
-        if self.gains is usual.gains and self.fade_in is self.fade_out is usual.nothing:
+        """Whether no row comes in or goes out by itself."""
+        if self.rises is self.falls is _usual(len(self)).edges:
             return True
-        return bool((self.gains == 1.0).all() and not self.fade_in.any() and not self.fade_out.any())
+        return not self.has_edges.any()
+
+    @cached_property
+    def has_edges(self) -> NDArray[np.bool_]:
+        """Which rows come in or go out by themselves."""
+        return np.asarray((self.rises[:, 1] > self.rises[:, 0]) | (self.falls[:, 1] > self.falls[:, 0]))
 
     @cached_property
     def is_even(self) -> bool:
         """Whether every row is as loud as it was played."""
-        return self.loud is _usual(len(self)).loud or bool((self.loud == 1.0).all())
+        return self.gains is _usual(len(self)).gains or bool((self.gains == 1.0).all())
 
     @cached_property
-    def loud_ends(self) -> NDArray[np.float64]:
-        """How loud each row is at its end: as the next one where it joins."""
-        return np.where(self.joins, np.append(self.loud[1:], self.loud[-1:]), self.loud)
+    def gains_at_end(self) -> NDArray[np.float64]:
+        """(rows, 2): how loud each is at its end: as the next one where it joins."""
+        following = np.concatenate([self.gains[1:], self.gains[-1:]])
+        return np.where(self.joins[:, None], following, self.gains)
 
     @cached_property
     def as_recorded(self) -> NDArray[np.bool_]:
@@ -161,9 +164,8 @@ def joined(  # noqa: PLR0917 - what all rows have in common, and both columns of
         usual.gains,
         usual.semitones,
         usual.is_reversed,
-        usual.nothing,
-        usual.nothing,
-        usual.loud,
+        usual.edges,
+        usual.edges,
         usual.joins,
         together,
         shapes,
@@ -177,7 +179,7 @@ class _Usual(NamedTuple):
     gains: NDArray[np.float64]
     semitones: NDArray[np.float64]
     is_reversed: NDArray[np.bool_]
-    loud: NDArray[np.float64]
+    edges: Frames
     joins: NDArray[np.bool_]
 
 
@@ -190,7 +192,7 @@ def _usual(count: int) -> _Usual:
         np.ones((count, 2)),
         np.zeros(count),
         np.zeros(count, np.bool_),
-        np.ones(count),
+        np.zeros((count, 2), np.int64),
         joins,
     )
     for column in made:
@@ -215,9 +217,8 @@ def mirrored(score: Score, axis: int) -> Score:
         score.gains[order],
         score.semitones[order],
         ~score.is_reversed[order],
-        score.fade_out[order],
-        score.fade_in[order],
-        score.loud[order],
+        axis - score.falls[order, ::-1],
+        axis - score.rises[order, ::-1],
         score.joins[order],
         score.together,
         tuple(score.shapes[at] for at in order.tolist()) if score.shapes else (),

@@ -87,7 +87,7 @@ class Shown:
         gain, plan = np.full(len(frames), self.plan.gain, np.float32), self.plan
         if self.side is Side.EDITED and not plan.score.is_even:
             row = np.maximum(plan.score.heard.searchsorted(frames, "right") - 1, 0)
-            gain *= plan.score.loud[row].astype(np.float32)
+            gain *= plan.score.gains[row].max(axis=1).astype(np.float32)
         if self.side is Side.EDITED and plan.fade_in is not None:
             share = (frames - plan.fade_in.start) / (plan.fade_in.end - plan.fade_in.start)
             gain *= np.sin(np.pi / 2 * np.clip(share, 0, 1)).astype(np.float32)

@@ -493,7 +493,7 @@ def _is_alike(drawn: ClipPlan, plan: ClipPlan) -> bool:
     return (
         shape == other
         and drawn.gain == plan.gain
-        and np.array_equal(drawn.score.loud, plan.score.loud)
+        and np.array_equal(drawn.score.gains, plan.score.gains)
         and not has_fades
         and np.array_equal(drawn.score.start, plan.score.start)
     )
