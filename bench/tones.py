@@ -20,7 +20,7 @@ from chronotome.dsp.hits import has_attack
 from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.dsp.stretch.engines import EngineName
 from chronotome.dsp.stretch.segment import Shape, render_segment
-from chronotome.session.rows import shifts_of
+from chronotome.session.bends import shifts_of
 from chronotome.session.sift import USUAL_THRESHOLD
 
 SECONDS = 12

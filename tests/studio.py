@@ -48,7 +48,7 @@ class Studio:
         heard, source = (score.heard[0], score.until[-1]), (score.start.min(), score.end.max())
         window = Window(*map(int, (*heard, *source)))
         anchors = Anchors(np.array([0, 1]), np.array([0, 1]), 0)
-        clip = ClipPlan(1, score, window, anchors, 1.0)
+        clip = ClipPlan(1, score, window, anchors, 1.0, (window.first, window.last))
         return self._read(Plan(score.rate, window.end, (TrackPlan(1.0, (clip,)),)), Side.EDITED)
 
     def _read(self, plan: Plan, side: Side) -> np.ndarray:

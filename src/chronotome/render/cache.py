@@ -11,6 +11,7 @@ from chronotome.dsp.clicks import second_difference
 from chronotome.dsp.hush import hushed
 from chronotome.dsp.stretch.engines import Fill
 from chronotome.dsp.stretch.segment import render_hit
+from chronotome.dsp.tilt import tilted
 from chronotome.render.arena import Arena, Region
 from chronotome.render.coloured import coloured
 from chronotome.render.plan import PieceKey
@@ -137,7 +138,7 @@ def _made(
 ) -> list[Samples]:
     """The piece of each member; several as one sound of many channels, so that all are treated alike."""
     span = key.end - key.start
-    if len(members) == 1 and not (key.shape.hushed or key.keeps_formants):
+    if len(members) == 1 and not (key.shape.hushed or key.keeps_formants or key.shape.tilt):
         whole, spanned = sources[members[0][0]].region.samples, (key.start, key.end)
     else:
         beside = int(EARSHOT_SECONDS * key.rate)
@@ -167,7 +168,7 @@ def _made(
 
 
 def _heard(key: PieceKey, source: Source, start: int, end: int) -> Samples:
-    """Frames of a recording as an engine hears them: coloured for another pitch, without its noises.
+    """Frames of a recording as an engine hears them: coloured for another pitch, tilted, without its noises.
 
     Noises are those of the recording that is the piece's own.
     """
@@ -176,9 +177,9 @@ def _heard(key: PieceKey, source: Source, start: int, end: int) -> Samples:
         part = coloured(source, 2 ** (key.semitones / 12), start, end)
     else:
         part = frames_between(whole, start, end)
-    if not key.shape.hushed or source.content != key.content:
-        return part
-    return hushed(part, start, key.shape.hushed, whole, key.rate)
+    if key.shape.hushed and source.content == key.content:
+        part = hushed(part, start, key.shape.hushed, whole, key.rate)
+    return tilted(part, key.rate, key.shape.tilt)
 
 
 def _energy(samples: Samples) -> float:

@@ -70,7 +70,7 @@ class _Loudness:
         _, heard_frames, source_frames = self._scores[key]
         ends = np.minimum(score.heard[rows] + score.length[rows], window.end)
         heard_frames[rows] += ends - np.maximum(score.heard[rows], window.start)
-        source_frames.append(window.last - window.first)
+        source_frames.append(clip.played[1] - clip.played[0])
 
     @property
     def sums(self) -> tuple[float, float]:
@@ -84,6 +84,10 @@ class _Loudness:
                 frames = np.bincount(score.recording, spans, len(known.sources)) / whole
                 shares = zip(known.sources, frames.tolist(), strict=True)
                 energy = sum(source.energy * share for source, share in shares)
+            if score.ending is not None:  # taken apart: as much as is heard of it, as loud as it is
+                whole, per_frame = known.sources[0].region.frames, energy / known.sources[0].region.frames
+                heard = float((heard_frames * (score.gains**2).mean(axis=1)).sum())
+                gained += (heard - sum(source_frames)) * per_frame * gain**2
             total += sum(source_frames) / whole * energy * gain**2
             gained += float((heard_frames / score.length * known.gained).sum()) * gain**2
         return total, gained
@@ -240,14 +244,14 @@ def _edited(clip: ClipPlan, known: Placed) -> _Placements:
 
 def _played(clip: ClipPlan, source: Source) -> _Placements:
     """The clip's span as it was recorded."""
-    first, last, region = clip.window.first, clip.window.last, source.region
+    (first, last), region = clip.played, source.region
     values = (clip.played_at, last - first, region.offset + first * region.channels, region.channels, 0, 0)
     return _Placements(*(np.array([each]) for each in values))
 
 
 def _played_part(clip: ClipPlan, gain: float, sides: tuple[float, float]) -> Part:
     """How loud a clip is as played, and how it begins and ends."""
-    begin, end = clip.played_at, clip.played_at + clip.window.last - clip.window.first
+    begin, end = clip.played_at, clip.played_at + clip.played[1] - clip.played[0]
     rise, fall = clip.fade_in or Fade(0, 0), clip.fade_out or Fade(0, 0)
     up, down = (min(each.end - each.start, end - begin) for each in (rise, fall))
     left, right = (gain * side for side in sides)

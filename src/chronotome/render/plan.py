@@ -38,10 +38,11 @@ class PieceKey(NamedTuple):
 
 def piece_of(score: Score, row: int) -> PieceKey:
     """The piece that a row plays."""
+    shape = score.shapes[row] if score.shapes else PLAIN
     return PieceKey(
         score.recordings[int(score.recording[row])],
         score.rate,
-        score.engine,
+        shape.engine or score.engine,
         int(score.start[row]),
         int(score.end[row]),
         int(score.length[row]),
@@ -49,7 +50,7 @@ def piece_of(score: Score, row: int) -> PieceKey:
         score.together,
         float(score.semitones[row]),
         bool(score.is_reversed[row]),
-        score.shapes[row] if score.shapes else PLAIN,
+        shape,
         score.keeps_formants and bool(score.semitones[row]),
     )
 
@@ -72,13 +73,15 @@ class ClipPlan:
     """Where each frame of its take sounds."""
     gain: float
     """Its own; 0 where it is muted."""
+    played: tuple[int, int]
+    """Source frames that sound as played."""
     fade_in: Fade | None = None
     fade_out: Fade | None = None
 
     @property
     def played_at(self) -> int:
         """Session frame at which its first source frame sounds as played."""
-        return self.window.first - self.map.offset
+        return self.played[0] - self.map.offset
 
     @property
     def rows(self) -> slice:
@@ -138,11 +141,30 @@ def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
     anchors = anchors_of(session, track, clip.take)
     score = score_of(session, track, clip.take, anchors)
     window = window_in(anchors, clip, session.recording_of(clip), session.rate)
-    return _clip_plan(score, clip, window, anchors, session.rate)
+    original = played_span(clip, session.recording_with(clip.recording).rate, window, session.rate)
+    return _clip_plan(score, clip, window, anchors, original, session.rate)
+
+
+@lru_cache(maxsize=MANY)
+def _same_span(first: int, last: int) -> tuple[int, int]:
+    """One object for equal ones: plans are found by identity."""
+    return first, last
+
+
+def played_span(clip: Clip, recording_rate: int, window: Window, rate: int) -> tuple[int, int]:
+    """Source frames that sound as played: of what was taken apart, those that were there before."""
+    slices, first, last = clip.take.slices, window.first, window.last
+    if slices is not None:
+        begin, end = (round(frame * rate / recording_rate) for frame in slices.original)
+        first = min(max(first, begin), end - 1)
+        last = max(min(last, end), first + 1)
+    return _same_span(first, last)
 
 
 @by_identity(MANY)
-def _clip_plan(score: Score, clip: Clip, window: Window, anchors: Anchors, rate: int) -> ClipPlan:
+def _clip_plan(  # noqa: PLR0917 - found again by the identity of each
+    score: Score, clip: Clip, window: Window, anchors: Anchors, played: tuple[int, int], rate: int
+) -> ClipPlan:
     length = window.end - window.start
     rise, fall = (min(length, round(seconds * rate)) for seconds in (clip.fade_in, clip.fade_out))
     return ClipPlan(
@@ -151,6 +173,7 @@ def _clip_plan(score: Score, clip: Clip, window: Window, anchors: Anchors, rate:
         window,
         anchors,
         0.0 if clip.is_muted else gain_of(clip.level),
+        played,
         Fade(window.start, window.start + rise) if rise else None,
         Fade(window.end - fall, window.end) if fall else None,
     )

@@ -1,6 +1,7 @@
 """The session: what the person has decided. Immutable, small parts; samples are never in it."""
 
 from collections.abc import Iterator
+from dataclasses import dataclass
 from enum import StrEnum
 from functools import cached_property
 from typing import Annotated
@@ -29,7 +30,7 @@ from chronotome.session.limits import (
     Strength,
 )
 from chronotome.session.memo import by_identity
-from chronotome.session.onsets import OnsetId, Onsets
+from chronotome.session.onsets import OnsetId, Onsets, Standing
 from chronotome.session.settings import (
     MOST_SPANS,
     MOST_VARIANTS,
@@ -39,8 +40,10 @@ from chronotome.session.settings import (
     Variant,
 )
 from chronotome.session.sift import USUAL_THRESHOLD, Sift
+from chronotome.session.slices import COPY, Slices
 from chronotome.units import Frames
 
+replace = msgspec.structs.replace
 TrackId = Id
 
 
@@ -77,6 +80,73 @@ class Recording(Struct, frozen=True):
     is_material_chosen: bool = False
     """True where a person said it; else it is what was heard."""
     fit: Fit = Fit()
+
+
+@dataclass(frozen=True, eq=False)
+class Rearranged:
+    """A recording as slices lay it out: its onsets where they are placed."""
+
+    recording: Recording
+    owners: Frames
+    """For each onset, where its slice stands in the columns."""
+
+
+def rearranged(recording: Recording, slices: Slices) -> Rearranged:
+    """The recording as slices lay it out; the very same where they lie as it was recorded."""
+    return _rearranged(
+        recording, slices.ids, slices.starts, slices.ends, slices.places, slices.copies, slices.lengths
+    )
+
+
+@by_identity(256)
+def _rearranged(  # noqa: PLR0917 - found again by the identity of each
+    recording: Recording,
+    ids: tuple[int, ...],
+    starts: tuple[int, ...],
+    ends: tuple[int, ...],
+    places: tuple[int, ...],
+    copies: tuple[int, ...],
+    lengths: tuple[int, ...],
+) -> Rearranged:
+    onsets, frames = recording.onsets, recording.onsets.frame_array
+    start, end, place, copy = (np.array(each, np.int64) for each in (starts, ends, places, copies))
+    length = np.array(lengths, np.int64) if lengths else np.zeros(len(ids), np.int64)
+    last = np.where(length > 0, np.minimum(end, start + length), end)
+    low, high = frames.searchsorted(start), frames.searchsorted(last)
+    counts = high - low
+    owners = np.repeat(np.arange(len(ids)), counts)
+    at = np.repeat(low - np.cumsum(counts) + counts, counts) + np.arange(counts.sum())
+    laid = frames[at] - start[owners] + place[owners]
+    reach = int((place + np.maximum(end - start, length)).max(initial=1))
+    if np.array_equal(laid, frames[at]) and not copy.any() and (np.diff(at) > 0).all():
+        inside = np.zeros(len(frames), np.bool_)
+        inside[at] = True
+        whole = np.full(len(frames), -1)
+        whole[at] = owners
+        if inside.all() or not len(start) or _is_whole(start, end):
+            return Rearranged(recording, whole)
+    order = np.argsort(laid, kind="stable")
+    laid, at, owners = laid[order], at[order], owners[order]
+    laid = np.maximum.accumulate(laid - np.arange(len(laid))) + np.arange(len(laid))
+    numbers = onsets.id_array[at] + COPY * copy[owners]
+    standings = np.where(frames[at] == start[owners], int(Standing.KEPT), onsets.standing_array[at])
+    columns = {
+        name: tuple(np.array(getattr(onsets, name))[at].tolist()) if getattr(onsets, name) else ()
+        for name in ("strengths", "bands", "doubts", "locks", "levels", "timbres", "attacks")
+    }
+    made = Onsets(
+        ids=tuple(numbers.tolist()),
+        frames=tuple(laid.tolist()),
+        standings=tuple(standings.tolist()),
+        next_id=int(numbers.max(initial=0)) + 1,
+        **columns,
+    )
+    return Rearranged(replace(recording, onsets=made, frames=max(recording.frames, reach)), owners)
+
+
+def _is_whole(start: Frames, end: Frames) -> bool:
+    """Whether slices go on in one another, without a gap."""
+    return bool((start[1:] == end[:-1]).all())
 
 
 class Touch(Struct, frozen=True):
@@ -130,6 +200,12 @@ class Take(Struct, frozen=True):
     """Places to check that a person accepted for good: the hit, and what was said of it."""
     hushes: Annotated[tuple[Hush, ...], Meta(max_length=MOST_SPANS)] = ()
     """Noises that are not to be heard, in order; they do not overlap."""
+    slices: Slices | None = None
+    """Its hits, where it was taken apart: they are what sounds, where they are placed. None: it is whole.
+
+    Frames of the take, and all that is worked out of it, are then those of the recording as it is laid out by
+    them (`rearranged`).
+    """
 
     def touch_of(self, onset: OnsetId) -> Touch | None:
         return next((touch for touch in self.touches if touch.onset == onset), None)
@@ -321,7 +397,9 @@ class Session(Struct, frozen=True):
     next_id: Id = 1
 
     def recording_of(self, part: Take | Clip) -> Recording:
-        return self.recording_with(part.recording)
+        """What a take or a clip plays: where it was taken apart, the recording as its slices lay it out."""
+        recording, take = self.recording_with(part.recording), part.take if isinstance(part, Clip) else part
+        return recording if take.slices is None else rearranged(recording, take.slices).recording
 
     def recording_with(self, content: ContentHash) -> Recording:
         return next(recording for recording in self.recordings if recording.content == content)
@@ -376,7 +454,7 @@ class Session(Struct, frozen=True):
         return round(part.source_start * ratio), round(part.source_end * ratio)
 
     def played_span(self, clip: Clip) -> tuple[int, int]:
-        """Session frames between which a clip sounds as played."""
+        """Session frames between which a clip sounds as played; taken apart, as it is laid out."""
         first, _ = self.source_at_session_rate(clip.take)
         start, end = self.source_at_session_rate(clip)
         return clip.take.start + start - first, clip.take.start + end - first
@@ -399,6 +477,3 @@ def _spans(takes: tuple[Take, ...], recordings: tuple[Recording, ...], rate: int
     starts = np.array([take.start for take in takes], np.int64)
     lengths = [(take.source_end - take.source_start) * ratios[take.recording] for take in takes]
     return starts, starts + np.rint(lengths).astype(np.int64)
-
-
-replace = msgspec.structs.replace

@@ -11,19 +11,15 @@ from chronotome.dsp.hush import HushBy, Hushed
 from chronotome.dsp.stretch.engines import EngineName, Gap
 from chronotome.dsp.stretch.segment import ENGINES, PLAIN, Shape
 from chronotome.session.anchors import Anchors, engine_for
+from chronotome.session.bends import bent, shifts_of
 from chronotome.session.loudness import hit_gains_of
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import LockGroup, Recording, Session, Take, Track
 from chronotome.session.score import NO_HIT, Score, Together, joined, mirrored
+from chronotome.session.sliced import Sliced, sliced
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
 from chronotome.units import Frames, gain_of
-
-SEAM_SECONDS, SEAM_SLACK = 1.0, 0.3
-"""Without an attack for so long, a span is cut: what a hand moves is rendered anew, and no more."""
-SHIFT_STEP = 0.1
-"""Seconds: attacks that are moved by less than half of it leave long tones behind them as they are."""
-
 
 HUSH_REACH = 0.2
 """Seconds around a row that an engine may look at."""
@@ -37,19 +33,38 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
     is_alone = group is None or not ENGINES[engine].hears_together or _is_untouched(anchors)
     together = () if is_alone or group is None else _together(session, group, take, anchors.offset)
     targets = targets_of(session, guide, leading)
-    score = _score(take, anchors, targets, session.rate, engine, together)
-    moving = guide.moving_of(leading)
-    score = (
-        _pitched(score, moving.semitones, moving.keeps_formants, anchors.offset)
-        if moving.semitones
-        else score
-    )
+    moving, gains = guide.moving_of(leading), hit_gains_of(session, guide, leading)
+    if take.slices is None:
+        score = _score(take, anchors, targets, session.rate, engine, together)
+    else:
+        score = sliced_of(session, track, take, anchors).score
+        gains = None  # it is as loud as its hits already
+    if moving.semitones and take.slices is None:
+        score = _pitched(score, moving.semitones, moving.keeps_formants, anchors.offset)
     if engine is EngineName.CUTTING and moving.gap != PLAIN.gap:
         score = _filled(score, moving.gap)
     if take.hushes:
-        score = _hushed(score, take, session.recording_of(take))
-    gains = hit_gains_of(session, guide, leading)
+        score = _hushed(score, take, session.recording_with(take.recording))
     return score if gains is None else _as_loud(score, targets, gains, anchors.offset)
+
+
+def sliced_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sliced:
+    """The hits of a take that was taken apart, as they are heard."""
+    guide, leading = session.leading(track, take)
+    engine, group = engine_for(session, guide, leading), session.group_of(track.id)
+    is_alone = group is None or not ENGINES[engine].hears_together
+    return sliced(
+        take,
+        session.recording_with(take.recording),
+        anchors,
+        targets_of(session, guide, leading),
+        hit_gains_of(session, guide, leading),
+        engine,
+        guide.moving_of(leading),
+        session.tempo,
+        session.rate,
+        () if is_alone or group is None else _together(session, group, take, anchors.offset),
+    )
 
 
 @by_identity(MANY)
@@ -58,7 +73,7 @@ def _score(  # noqa: PLR0917 - found again by the identity of each
 ) -> Score:
     start, landed, shapes = anchors.source, anchors.landed, tuple[Shape, ...]()
     if ENGINES[engine].bends and len(start) > 2:
-        start, landed, shapes = _bent(anchors, rate)
+        start, landed, shapes = bent(start, landed, anchors.attacks, anchors.offset, rate)
     score = joined(take.recording, rate, engine, start, landed, together, shapes)
     played = targets.played + anchors.offset
     at = np.minimum(played.searchsorted(start[:-1]), max(0, len(played) - 1))
@@ -121,6 +136,7 @@ def _cut_at(score: Score, edges: Frames) -> Score:
     whole = score.as_recorded[rows]
     length = np.where(whole, end - start, score.length[rows])
     heard = score.heard[rows] + np.where(whole, start - score.start[rows], 0)
+    ending = None if score.ending is None else np.where(last[:, None], score.ending[rows], score.gains[rows])
     columns = {
         name: getattr(score, name)[rows]
         for name in ("recording", "gains", "semitones", "is_reversed", "rises", "falls")
@@ -134,6 +150,7 @@ def _cut_at(score: Score, edges: Frames) -> Score:
         onset=np.where(first, score.onset[rows], NO_HIT),
         joins=np.where(last, score.joins[rows], True),
         shapes=tuple(score.shapes[row] for row in rows.tolist()) if score.shapes else (),
+        ending=ending,
         **columns,
     )
 
@@ -153,60 +170,6 @@ def _pitched(score: Score, semitones: float, keeps_formants: bool, offset: int) 
     return replace(
         score, shapes=shapes, semitones=np.full(len(score), semitones), keeps_formants=keeps_formants
     )
-
-
-def _bent(anchors: Anchors, rate: int) -> tuple[Frames, Frames, tuple[Shape, ...]]:
-    """Anchors that are attacks, and seams where these are far apart; the others bend what is between.
-
-    Seams lie in equal parts between two attacks: they depend on nothing that a hand moves.
-    """
-    source, landed = anchors.source, anchors.landed
-    is_hard = np.ones(len(source), bool) if anchors.attacks is None else anchors.attacks.copy()
-    is_hard[[0, -1]] = True
-    ends = source[is_hard]
-    parts = np.maximum(1, np.ceil(np.diff(ends) / (SEAM_SECONDS * rate) - SEAM_SLACK)).astype(np.int64)
-    number = np.arange(parts.sum()) - np.repeat(np.cumsum(parts) - parts, parts)
-    starts = np.repeat(ends[:-1], parts)
-    edges = starts + number * np.repeat(np.diff(ends), parts) // np.repeat(parts, parts)
-    edges = np.append(edges, ends[-1])
-    is_seam = np.append(number > 0, False)
-    heard = np.where(np.isin(edges, source), 0, np.rint(np.interp(edges, source, landed))).astype(np.int64)
-    known = np.isin(edges, source)
-    heard[known] = landed[np.searchsorted(source, edges[known])]
-    keeps = np.append(np.diff(heard) > 0, True) | ~is_seam
-    edges, heard, is_seam = edges[keeps], heard[keeps], is_seam[keeps]
-    shifts = shifts_of(edges, heard + anchors.offset, is_seam, rate)
-    soft, to = source[~is_hard], landed[~is_hard]
-    if not len(soft) and not is_seam.any():
-        return edges, heard, ()
-    low, high = np.searchsorted(soft, edges[:-1], "right"), np.searchsorted(soft, edges[1:], "left")
-    kinds = [Shape((), begins, ends) for begins in (False, True) for ends in (False, True)]
-    shapes = [kinds[each] for each in (2 * is_seam[:-1] + is_seam[1:]).tolist()]
-    for row in np.flatnonzero((shifts[:-1] != 0) | (shifts[1:] != 0)).tolist():
-        shapes[row] = shapes[row]._replace(shifts=(int(shifts[row]), int(shifts[row + 1])))
-    for row in np.flatnonzero(high > low).tolist():
-        of, there = (side[low[row] : high[row]] - ends[row] for side, ends in ((soft, edges), (to, heard)))
-        is_plain = edges[row + 1] - edges[row] == heard[row + 1] - heard[row] and (of == there).all()
-        if not is_plain:
-            bends = tuple(zip(of.tolist(), there.tolist(), strict=True))
-            shapes[row] = shapes[row]._replace(bends=bends)
-    return edges, heard, tuple(shapes)
-
-
-def shifts_of(
-    edges: Frames, heard: Frames, is_seam: NDArray[np.bool_], rate: int, ratio: float = 1.0
-) -> Frames:
-    """Frames by which each seam is heard later than it was played, counted from the attack before it.
-
-    Of more than two rows between attacks from about there, in round numbers from where it was played: a moved
-    attack renders the next two anew. `ratio` is how much longer all of it is made, to be read faster.
-    """
-    attack = np.maximum.accumulate(np.where(is_seam, 0, np.arange(len(edges))))
-    seams = np.bincount(attack, minlength=len(edges))[attack] - 1
-    step, moved = round(SHIFT_STEP * rate), (heard - edges)[attack]
-    moved = np.where(seams > 1, step * np.rint(moved / step).astype(np.int64), moved)
-    from_attack = np.rint(ratio * (heard - edges[attack] - moved)).astype(np.int64)
-    return np.where(is_seam, from_attack - (edges - edges[attack]), 0)
 
 
 @by_identity(MANY)

@@ -54,6 +54,8 @@ class Score:
     """What each is between its ends; empty: nothing in particular."""
     keeps_formants: bool = False
     """Whether what is at another pitch keeps its colour."""
+    ending: NDArray[np.float64] | None = None
+    """(rows, 2): how loud each is at its end; None: as the next one where it joins."""
 
     def __len__(self) -> int:
         return len(self.start)
@@ -88,6 +90,8 @@ class Score:
     @cached_property
     def gains_at_end(self) -> NDArray[np.float64]:
         """(rows, 2): how loud each is at its end: as the next one where it joins."""
+        if self.ending is not None:
+            return self.ending
         following = np.concatenate([self.gains[1:], self.gains[-1:]])
         return np.where(self.joins[:, None], following, self.gains)
 
@@ -97,7 +101,10 @@ class Score:
         same = (self.length == self.end - self.start) & ~self.is_reversed
         if self.shapes:
             same &= np.array(
-                [not (shape.bends or shape.hushed or any(shape.shifts)) for shape in self.shapes]
+                [
+                    not (shape.bends or shape.hushed or any(shape.shifts) or shape.tilt)
+                    for shape in self.shapes
+                ]
             )
         return np.asarray(same & (self.semitones == 0.0))
 
@@ -222,4 +229,6 @@ def mirrored(score: Score, axis: int) -> Score:
         score.joins[order],
         score.together,
         tuple(score.shapes[at] for at in order.tolist()) if score.shapes else (),
+        score.keeps_formants,
+        None if score.ending is None else score.ending[order],
     )

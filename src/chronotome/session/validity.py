@@ -2,7 +2,7 @@
 
 from itertools import pairwise
 
-from chronotome.session.model import Session
+from chronotome.session.model import Clip, Session
 
 
 def check(session: Session) -> None:
@@ -33,8 +33,7 @@ def _check_clips(session: Session) -> None:
     for _, clip in session.clips:
         if clip.recording not in frames:
             raise ValueError(f"clip {clip.id} names a recording that is not in the session")
-        if not 0 <= clip.take.source_start < clip.take.source_end <= frames[clip.recording]:
-            raise ValueError(f"clip {clip.id} does not lie within its recording")
+        _check_extent(clip, frames[clip.recording])
         if clip.take.mirror is not None and not (
             0 <= clip.take.mirror[0] < clip.take.mirror[1] <= frames[clip.recording]
         ):
@@ -43,6 +42,18 @@ def _check_clips(session: Session) -> None:
             raise ValueError(f"clip {clip.id} hushes a span that does not end after it starts")
         if not 0 <= clip.source_start < clip.source_end or min(clip.head, clip.tail) < 0:
             raise ValueError(f"clip {clip.id} has nothing left between its ends")
+
+
+def _check_extent(clip: Clip, frames: int) -> None:
+    """A take lies within its recording; where it was taken apart, its slices do, and it spans them all."""
+    take, slices = clip.take, clip.take.slices
+    if slices is not None:
+        if slices.original[1] > frames or max(slices.ends, default=0) > frames:
+            raise ValueError(f"a slice of clip {clip.id} does not lie within its recording")
+        reach = (slices.place_array + slices.spans).max(initial=0)
+        frames = max(frames, int(reach))
+    if not 0 <= take.source_start < take.source_end <= frames:
+        raise ValueError(f"clip {clip.id} does not lie within its recording")
 
 
 def _check_names(session: Session) -> None:

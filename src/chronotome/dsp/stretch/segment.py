@@ -44,6 +44,10 @@ class Shape(NamedTuple):
     """What comes into gaps, where it is cut."""
     shifts: tuple[int, int] = (0, 0)
     """Frames by which ends that are seams are heard later than they were played."""
+    engine: EngineName | None = None
+    """What renders it, where that is not what renders the others."""
+    tilt: float = 0.0
+    """dB by which its highest octaves are louder, and its lowest softer."""
 
 
 PLAIN = Shape()

@@ -55,8 +55,8 @@ class Shown:
         """
         plan, window = self.plan, self.plan.window
         if self.side is not Side.EDITED:
-            length = window.last - window.first
-            return np.array([window.first, window.last]), plan.played_at + np.array([0, length])
+            first, last = plan.played
+            return np.array([first, last]), plan.played_at + np.array([0, last - first])
         known = self.map.source
         inner = known[(known > window.first) & (known < window.last)]
         heard = np.rint(self.map.heard_at(inner.astype(np.float64))).astype(np.int64)

@@ -1,0 +1,337 @@
+"""Slices: a take cut into hits that can be placed, copied and shaped one by one; columns, like onsets."""
+
+from collections.abc import Iterable, Sequence
+from enum import IntEnum
+from functools import cached_property
+from itertools import pairwise
+from typing import Annotated, Any, NamedTuple
+
+import msgspec
+import numpy as np
+from msgspec import Meta, Struct
+from numpy.typing import NDArray
+
+from chronotome.session.limits import MOST_FRAMES, FrameCount, FrameNumber, Id
+from chronotome.units import Frames
+
+SliceId = Id
+MOST_SLICES = 100_000
+HIGHEST_SLICE = 1 << 22
+"""Ids of slices are below it: those of their onsets are made of both."""
+COPY = 1 << 31
+"""Onsets of the nth copy have ids so many times n higher than those they are copies of."""
+MOST_TABLE = 1000
+LEAST_ROLL, MOST_ROLL = 2, 32
+
+Semitones = Annotated[float, Meta(ge=-36.0, le=36.0)]
+Pan = Annotated[float, Meta(ge=-1.0, le=1.0)]
+Loudness = Annotated[float, Meta(ge=-90.0, le=24.0)]
+Milliseconds = Annotated[float, Meta(ge=0.0, le=60_000.0)]
+Tilt = Annotated[float, Meta(ge=-24.0, le=24.0)]
+
+
+class Lengthen(IntEnum):
+    """What becomes of a sound that is made longer; a shorter one is cut, or stretched as well."""
+
+    CUT = 0
+    """What follows it in the recording is heard."""
+    RING = 1
+    """Its tail goes on."""
+    STRETCH = 2
+
+
+class Roll(Struct, frozen=True):
+    """One hit as several shorter repeats of itself, each beginning with its attack.
+
+    `count` repeats fill its length, or one comes every `step` quarter notes where that is not 0. Ramps lead
+    from the first to the last, or there and back.
+    """
+
+    count: Annotated[int, Meta(ge=LEAST_ROLL, le=MOST_ROLL)] = 4
+    step: Annotated[float, Meta(ge=0.0, le=4.0)] = 0.0
+    loudness: tuple[Loudness, Loudness] = (0.0, 0.0)
+    semitones: tuple[Semitones, Semitones] = (0.0, 0.0)
+    pans: tuple[Pan, Pan] = (0.0, 0.0)
+    hurry: Annotated[float, Meta(ge=0.125, le=8.0)] = 1.0
+    """How many times as fast the last follow one another as the first."""
+    returns: bool = False
+    """Ramps of pitch and pan lead back to where they began."""
+
+
+class Scatter(Struct, frozen=True):
+    """A seeded spread about the values that hits have: of each, how far to either side at most.
+
+    The same seed gives the same draws on every machine, for each hit its own.
+    """
+
+    seed: Annotated[int, Meta(ge=0, le=1 << 31)] = 1
+    loudness: Annotated[float, Meta(ge=0.0, le=24.0)] = 0.0
+    pan: Annotated[float, Meta(ge=0.0, le=1.0)] = 0.0
+    semitones: Annotated[float, Meta(ge=0.0, le=24.0)] = 0.0
+    start: Annotated[float, Meta(ge=0.0, le=500.0)] = 0.0
+    """Milliseconds into the sound, only ever later."""
+    timing: Annotated[float, Meta(ge=0.0, le=200.0)] = 0.0
+    """Milliseconds."""
+    lean: Annotated[float, Meta(ge=-1.0, le=1.0)] = 0.0
+    """To which side most draws fall: -1 only lower, 1 only higher."""
+
+
+class Value(NamedTuple):
+    """One of the values that every hit has: its column, and what is usual, least and most."""
+
+    column: str
+    usual: float
+    least: float
+    most: float
+
+
+VALUES = {
+    "loudness": Value("loudness", 0.0, -90.0, 24.0),
+    "pan": Value("pans", 0.0, -1.0, 1.0),
+    "pitch": Value("semitones", 0.0, -36.0, 36.0),
+    "tilt": Value("tilts", 0.0, -24.0, 24.0),
+    "fade in": Value("fade_ins", 0.0, 0.0, 60_000.0),
+    "fade out": Value("fade_outs", 0.0, 0.0, 60_000.0),
+    "start": Value("offsets", 0, 0, MOST_FRAMES),
+    "length": Value("lengths", 0, 0, MOST_FRAMES),
+}
+PLACED = ("ids", "starts", "ends", "places", "copies")
+SHAPED = (
+    "loudness",
+    "pans",
+    "semitones",
+    "by_tape",
+    "reversed",
+    "tilts",
+    "fade_ins",
+    "fade_outs",
+    "offsets",
+    "lengths",
+    "lengthened",
+    "rolled",
+    "scattered",
+)
+KINDS = {"by_tape": bool, "reversed": bool} | dict.fromkeys(
+    ("ids", "starts", "ends", "places", "copies", "offsets", "lengths", "lengthened", "rolled", "scattered"),
+    int,
+)
+"""What the values of a column are; others are numbers with fractions."""
+
+
+class Slices(Struct, frozen=True, dict=True):
+    """Columns, one entry per slice, in the order of their places.
+
+    Invariants: columns of equal length, those of shape may be empty: as recorded. Frames are the
+    recording's own: a slice is frames [start, end) of it, placed where frame `place` of it would sound had
+    nothing been moved. Ids are unique and below `next_id`; `copies` are 0, or the slice's own id where it is
+    not the first of its sound; `original` is the span that was taken apart. `rolled` and `scattered` are 0,
+    or the place in `rolls` and `scatters` counted from 1.
+    """
+
+    original: tuple[FrameNumber, FrameCount]
+    ids: Annotated[tuple[SliceId, ...], Meta(max_length=MOST_SLICES)] = ()
+    starts: tuple[FrameNumber, ...] = ()
+    ends: tuple[FrameCount, ...] = ()
+    places: tuple[FrameNumber, ...] = ()
+    copies: tuple[Id, ...] = ()
+    loudness: tuple[Loudness, ...] = ()
+    pans: tuple[Pan, ...] = ()
+    semitones: tuple[Semitones, ...] = ()
+    by_tape: tuple[bool, ...] = ()
+    """Whether the pitch changes the length as well."""
+    reversed: tuple[bool, ...] = ()
+    tilts: tuple[Tilt, ...] = ()
+    """dB by which the highest octaves are louder, and the lowest softer."""
+    fade_ins: tuple[Milliseconds, ...] = ()
+    fade_outs: tuple[Milliseconds, ...] = ()
+    offsets: tuple[FrameNumber, ...] = ()
+    """Frames of its sound that are left out at its start."""
+    lengths: tuple[FrameNumber, ...] = ()
+    """How long it sounds before it is moved; 0: as long as it is."""
+    lengthened: tuple[Annotated[int, Meta(ge=0, le=2)], ...] = ()
+    rolled: tuple[Annotated[int, Meta(ge=0, le=MOST_TABLE)], ...] = ()
+    scattered: tuple[Annotated[int, Meta(ge=0, le=MOST_TABLE)], ...] = ()
+    rolls: Annotated[tuple[Roll, ...], Meta(max_length=MOST_TABLE)] = ()
+    scatters: Annotated[tuple[Scatter, ...], Meta(max_length=MOST_TABLE)] = ()
+    fills: bool = False
+    """Whether what sounds before an emptied place rings on in it."""
+    next_id: Annotated[int, Meta(ge=1, le=HIGHEST_SLICE)] = 1
+
+    def __post_init__(self) -> None:
+        lengths = {len(getattr(self, name)) for name in PLACED}
+        lengths |= {len(getattr(self, name)) for name in SHAPED if getattr(self, name)}
+        if len(lengths) != 1:
+            raise ValueError(f"columns of slices must be of one length, are {sorted(lengths)}")
+        if self.original[1] <= self.original[0] or (self.start_array >= self.end_array).any():
+            raise ValueError("a slice, and what was taken apart, must end after it starts")
+        if (np.diff(self.place_array) < 0).any():
+            raise ValueError("slices must be in the order of their places")
+        self._check_numbers()
+
+    def _check_numbers(self) -> None:
+        if len(set(self.ids)) != len(self.ids) or max(self.ids, default=0) >= self.next_id:
+            raise ValueError("ids of slices must be unique and below next_id")
+        if any(copy not in {0, own} for copy, own in zip(self.copies, self.ids, strict=True)):
+            raise ValueError("a copy must be numbered by its slice")
+        if max(self.rolled, default=0) > len(self.rolls):
+            raise ValueError("a slice names a roll that is not there")
+        if max(self.scattered, default=0) > len(self.scatters):
+            raise ValueError("a slice names a scatter that is not there")
+
+    def __len__(self) -> int:
+        return len(self.ids)
+
+    @cached_property
+    def id_array(self) -> Frames:
+        return np.array(self.ids, np.int64)
+
+    @cached_property
+    def start_array(self) -> Frames:
+        return np.array(self.starts, np.int64)
+
+    @cached_property
+    def end_array(self) -> Frames:
+        return np.array(self.ends, np.int64)
+
+    @cached_property
+    def place_array(self) -> Frames:
+        return np.array(self.places, np.int64)
+
+    def column(self, name: str) -> NDArray[Any]:
+        """A column as an array, with what is usual where it is empty."""
+        values = getattr(self, name)
+        kind = KINDS.get(name, float)
+        return np.array(values, kind) if values else np.zeros(len(self), kind)
+
+    @cached_property
+    def spans(self) -> Frames:
+        """Frames between place and end of each before it is moved: what a person set, or what it is."""
+        own = self.end_array - self.start_array
+        lengths = self.column("lengths")
+        return np.where(lengths > 0, lengths, own)
+
+    @cached_property
+    def _at(self) -> dict[SliceId, int]:
+        return {each: place for place, each in enumerate(self.ids)}
+
+    def at(self, ids: Iterable[SliceId]) -> list[int]:
+        """Where slices stand in the columns, in their order; those that are not there are left out."""
+        return sorted(self._at[each] for each in ids if each in self._at)
+
+    @property
+    def is_untouched(self) -> bool:
+        """Whether every slice sounds as it was recorded, where it was."""
+        return not any(any(getattr(self, name)) for name in SHAPED) and self.starts == self.places
+
+    def with_values(self, name: str, at: Sequence[int], values: Sequence[Any]) -> "Slices":
+        """With other values in a column; the same object where they are the same."""
+        old = self.column(name)
+        new = old.copy()
+        new[list(at)] = np.array(values, old.dtype)
+        if np.array_equal(old, new):
+            return self
+        column = tuple(new.tolist()) if name in PLACED or new.any() else ()
+        return in_order(self, {name: column})
+
+    def only(self, at: Sequence[int]) -> "Slices":
+        """Those at some places of the columns, in their order."""
+        columns = {}
+        for name in (*PLACED, *SHAPED):
+            column = getattr(self, name)
+            columns[name] = tuple(column[place] for place in at) if column else ()
+        return msgspec.structs.replace(self, **columns)
+
+    def without(self, at: Iterable[int]) -> "Slices":
+        gone = set(at)
+        return self.only([place for place in range(len(self)) if place not in gone])
+
+    def with_more(self, others: "Slices", at: Sequence[int], places: Sequence[int]) -> "Slices":
+        """With slices of the same recording laid at other places: copies, with ids of their own."""
+        if not at:
+            return self
+        first = self.next_id
+        ids = tuple(range(first, first + len(at)))
+        columns = {}
+        for name in SHAPED:
+            ours, theirs = getattr(self, name), getattr(others, name)
+            if ours or theirs:
+                more = others.column(name)[list(at)].tolist()
+                columns[name] = (*self.column(name).tolist(), *more)
+        rolls, scatters = self.rolls, self.scatters
+        if others is not self:
+            for name, own, table in (
+                ("rolled", rolls, others.rolls),
+                ("scattered", scatters, others.scatters),
+            ):
+                if name in columns:
+                    old, new = columns[name][: len(self)], columns[name][len(self) :]
+                    columns[name] = (*old, *(each and each + len(own) for each in new))
+                if name == "rolled":
+                    rolls = (*own, *table)
+                else:
+                    scatters = (*own, *table)
+        columns |= {
+            "ids": (*self.ids, *ids),
+            "starts": (*self.starts, *(others.starts[each] for each in at)),
+            "ends": (*self.ends, *(others.ends[each] for each in at)),
+            "places": (*self.places, *places),
+            "copies": (*self.copies, *ids),
+        }
+        return in_order(self, columns, rolls=rolls, scatters=scatters, next_id=first + len(at))
+
+    def in_table(self, name: str, value: Roll | Scatter) -> tuple["Slices", int]:
+        """With a roll or a scatter in the table of such, and the number by which slices name it."""
+        table = getattr(self, name)
+        if value in table:
+            return self, table.index(value) + 1
+        kept = self._swept(name)
+        table = (*getattr(kept, name), value)
+        return msgspec.structs.replace(kept, **{name: table}), len(table)
+
+    def _swept(self, name: str) -> "Slices":
+        """Without the entries of a table that no slice names."""
+        column = {"rolls": "rolled", "scatters": "scattered"}[name]
+        used = sorted(set(getattr(self, column)) - {0})
+        numbers = {0: 0} | {old: new for new, old in enumerate(used, 1)}
+        table = tuple(getattr(self, name)[old - 1] for old in used)
+        values = tuple(numbers[each] for each in getattr(self, column))
+        return msgspec.structs.replace(self, **{name: table, column: values})
+
+
+def in_order(slices: Slices, columns: dict[str, tuple[Any, ...]], **values: Any) -> Slices:
+    """With other columns, in the order of their places; equal places stay in the order they are in."""
+    places = columns.get("places", slices.places)
+    if any(after < before for before, after in pairwise(places)):
+        order = np.argsort(np.array(places), kind="stable").tolist()
+        whole = {name: columns.get(name, getattr(slices, name)) for name in (*PLACED, *SHAPED)}
+        columns = {
+            name: tuple(column[at] for at in order) if column else () for name, column in whole.items()
+        }
+    return msgspec.structs.replace(slices, **columns, **values)
+
+
+def slices_at(cuts: Sequence[int], span: tuple[int, int]) -> Slices:
+    """A span of a recording cut at frames of it, each part where it was."""
+    edges = [span[0], *sorted({cut for cut in cuts if span[0] < cut < span[1]}), span[1]]
+    starts, ends = tuple(edges[:-1]), tuple(edges[1:])
+    count = len(starts)
+    return Slices(span, tuple(range(1, count + 1)), starts, ends, starts, (0,) * count, next_id=count + 1)
+
+
+def draw(seed: int, ids: Frames, kind: int, lean: float) -> NDArray[np.float64]:
+    """For each id a number from -1 to 1, the same on every machine: sums and products only.
+
+    SplitMix64 (Steele, Lea, Flood 2014) of seed, id and kind; three of its numbers added up, so that most
+    are near the middle. `lean` takes from one side what it gives to the other.
+    """
+    total = np.zeros(len(ids))
+    with np.errstate(over="ignore"):
+        for number in range(3):
+            state = ids.astype(np.uint64) * np.uint64(0x9E3779B97F4A7C15)
+            state += np.uint64(((seed * 8 + kind) * 4 + number) % (1 << 64)) * np.uint64(0xD1B54A32D192ED03)
+            state = (state ^ (state >> np.uint64(30))) * np.uint64(0xBF58476D1CE4E5B9)
+            state = (state ^ (state >> np.uint64(27))) * np.uint64(0x94D049BB133111EB)
+            state ^= state >> np.uint64(31)
+            total += (state >> np.uint64(11)).astype(np.float64) * 2.0**-53
+    drawn = total * (2 / 3) - 1.0
+    return (1.0 - abs(lean)) * drawn + lean * np.abs(drawn)
