@@ -44,15 +44,16 @@ class Take:
     """A mono performance and its truth."""
 
     wave: Wave = field(default_factory=lambda: np.zeros(int(LENGTH * RATE)))
-    onsets: list[dict[str, float | int]] = field(default_factory=list)
+    onsets: list[dict[str, float | int | str]] = field(default_factory=list)
 
-    def put(self, seconds: float, sound: Wave, loudness: float) -> None:
+    def put(self, seconds: float, sound: Wave, loudness: float, kind: str) -> None:
         start = round(seconds * RATE)
         if not 0 <= start < len(self.wave):
             return
         end = min(len(self.wave), start + len(sound))
         self.wave[start:end] += loudness * sound[: end - start]
-        self.onsets.append({"frame": start, "seconds": start / RATE, "loudness": round(loudness, 3)})
+        heard = {"seconds": start / RATE, "loudness": round(loudness, 3), "kind": kind}
+        self.onsets.append({"frame": start, **heard})
 
 
 def envelope(length: int, half_life: float, attack: float = 0.0006) -> Wave:
@@ -159,14 +160,15 @@ def bucket_kit(random: np.random.Generator) -> Take:
                 late -= 0.012 * (beat - 1.25)
             leads_in = (bar, name, beat) in GRACES
             late -= 0.012 * leads_in  # the hand that leads in is early, not the stroke late
-            take.put(beat_at(bar, beat) + late, BUCKETS[name](random), loudness * random.uniform(0.85, 1.0))
+            sound, loudness = BUCKETS[name](random), loudness * random.uniform(0.85, 1.0)
+            take.put(beat_at(bar, beat) + late, sound, loudness, name)
             if leads_in:
                 soft = BUCKETS[name](np.random.default_rng([7, bar]))
-                take.put(beat_at(bar, beat) + late - GRACE_SECONDS, soft, 0.3)
+                take.put(beat_at(bar, beat) + late - GRACE_SECONDS, soft, 0.3, name)
         if bar in {1, 4}:  # a stroke that is neither here nor there
-            take.put(beat_at(bar, 3.5) + 0.43 * BEAT / 4, BUCKETS["rim"](random), 0.55)
+            take.put(beat_at(bar, 3.5) + 0.43 * BEAT / 4, BUCKETS["rim"](random), 0.55, "rim")
         if bar % 2 == 0:  # a ghost
-            take.put(beat_at(bar, 2.25) + random.normal(0, 0.006), BUCKETS["back"](random), 0.1)
+            take.put(beat_at(bar, 2.25) + random.normal(0, 0.006), BUCKETS["back"](random), 0.1, "back")
     return take
 
 
@@ -183,7 +185,8 @@ def tongue_drum(random: np.random.Generator) -> tuple[Take, list[float]]:
                 pitch = notes[(tune[index % 8] + 2 * half) % 6]
                 body = [(pitch, 1.0, 0.28), (pitch * 2.01, 0.4, 0.16), (pitch * 3.02, 0.15, 0.07)]
                 sound = modal(body, 1.6) + 0.15 * burst(random, 400, 3000, 0.006, 1.6)
-                take.put(now + half * period / 2 + random.normal(0, 0.003), sound, 0.5 - 0.15 * half)
+                place = now + half * period / 2 + random.normal(0, 0.003)
+                take.put(place, sound, 0.5 - 0.15 * half, f"{pitch:.0f} Hz")
         now += period
     return take, beats
 
@@ -198,7 +201,8 @@ def shaker(random: np.random.Generator) -> Take:
             soft = lfilter([0.02], [1, -0.98], np.ones(len(sound)))
             late = feel[step % 4] + random.normal(0, 0.0015)
             loudness = (0.5, 0.2, 0.36, 0.26)[step % 4]
-            take.put(beat_at(bar, step / 4) + late, sound * soft, loudness * random.uniform(0.9, 1.1))
+            loudness *= random.uniform(0.9, 1.1)
+            take.put(beat_at(bar, step / 4) + late, sound * soft, loudness, "shake")
     return take
 
 
@@ -207,8 +211,10 @@ def upright_bass(random: np.random.Generator) -> Take:
     line = [(0.0, 55.0), (1.5, 65.41), (2.5, 73.42), (3.5, 49.0)]
     for bar in range(BARS):
         for beat, pitch in line:
-            sound = plucked(random, pitch * (1.0 if bar % 4 < 2 else 0.8909), 0.9, 0.994)
-            take.put(beat_at(bar, beat) + random.normal(0.006, 0.007), sound / np.abs(sound).max(), 0.7)
+            pitch *= 1.0 if bar % 4 < 2 else 0.8909
+            sound = plucked(random, pitch, 0.9, 0.994)
+            place = beat_at(bar, beat) + random.normal(0.006, 0.007)
+            take.put(place, sound / np.abs(sound).max(), 0.7, f"{pitch:.0f} Hz")
     return take
 
 
@@ -223,7 +229,7 @@ def hand_claps(random: np.random.Generator) -> Take:
                 at = int((delay + (random.uniform(0, 0.003) if delay else 0)) * RATE)
                 hand = burst(random, 700, 5500, 0.012, 0.25)
                 sound[at : at + len(hand)] += hand[: len(sound) - at]
-            take.put(start, sound, 0.55)
+            take.put(start, sound, 0.55, "clap")
     return take
 
 
@@ -233,7 +239,8 @@ def bell_line(random: np.random.Generator, slop: float) -> Take:
     for bar in range(BARS):
         for beat, pitch in tune:
             partials = [(pitch, 1.0, 0.35), (pitch * 2.76, 0.45, 0.15), (pitch * 5.4, 0.2, 0.06)]
-            take.put(beat_at(bar, beat) + random.normal(0, slop), modal(partials, 1.4), 0.32)
+            place = beat_at(bar, beat) + random.normal(0, slop)
+            take.put(place, modal(partials, 1.4), 0.32, f"{pitch:.0f} Hz")
     return take
 
 

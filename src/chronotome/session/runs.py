@@ -226,14 +226,9 @@ class Laying:
         edges = roll_edges(roll, int(runs.begins[at]), int(runs.ends[at]), tempo, self.rate)
         begins, room, whole = edges[:-1], np.diff(edges), int(runs.length[at])
         count = len(begins)
-        along = np.arange(count) / max(1, count - 1)
-        bow = 1.0 - np.abs(2 * along - 1.0) if roll.returns and count > 1 else along
-
-        def ramp(ends: tuple[float, float], along: Column) -> Column:
-            return ends[0] + (ends[1] - ends[0]) * along
-
+        ramps = roll_ramps(roll, count)
         own = float(self.shape.semitones[runs.first[at]])
-        semitones = np.clip(np.round(own + ramp(roll.semitones, bow), 4), -HIGHEST, HIGHEST)
+        semitones = np.clip(np.round(own + ramps.semitones, 4), -HIGHEST, HIGHEST)
         length = heard = np.minimum(room, whole)
         is_tape = bool(self._by_tape[runs.first[at]])
         if is_tape:
@@ -244,7 +239,7 @@ class Laying:
         one |= {"length": length, "begins": begins, "ends": begins + heard}
         one["laid"] = runs.laid[at] + begins - runs.begins[at]
         one["semitones"] = np.zeros(count) if is_tape else semitones
-        one |= {"loudness": ramp(roll.loudness, along), "pans": ramp(roll.pans, bow)}
+        one |= {"loudness": ramps.loudness, "pans": ramps.pans}
         one["is_one_row"] = np.ones(count, np.bool_)
         return Runs(**one, engines=(EngineName.TAPE if is_tape else None,) * count)
 
@@ -261,6 +256,25 @@ class Laying:
         longer = np.zeros(len(order), np.int64)
         longer[order] = np.where(rings, gaps, 0)
         return replace(runs, rings=longer)
+
+
+class Ramps(NamedTuple):
+    """What the repeats of a roll add to the values of their hit."""
+
+    loudness: Column
+    semitones: Column
+    pans: Column
+
+
+def roll_ramps(roll: Roll, count: int) -> Ramps:
+    """From the first of so many repeats to the last; pitch and pan lead back where that is wanted."""
+    along = np.arange(count) / max(1, count - 1)
+    bow = 1.0 - np.abs(2 * along - 1.0) if roll.returns and count > 1 else along
+
+    def ramp(ends: tuple[float, float], along: Column) -> Column:
+        return ends[0] + (ends[1] - ends[0]) * along
+
+    return Ramps(ramp(roll.loudness, along), ramp(roll.semitones, bow), ramp(roll.pans, bow))
 
 
 def roll_edges(roll: Roll, begin: int, end: int, tempo: TempoMap, rate: int) -> Frames:

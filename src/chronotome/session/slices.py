@@ -279,6 +279,23 @@ class Slices(Struct, frozen=True, dict=True):
         }
         return in_order(self, columns, rolls=rolls, scatters=scatters, next_id=first + len(at))
 
+    def with_cut(self, at: int, by: int) -> "Slices":
+        """With one cut in two, `by` frames into it; both are shaped as it was."""
+        new, columns = self.next_id, {}
+        for name in (*PLACED, *SHAPED):
+            column = getattr(self, name)
+            columns[name] = (*column[: at + 1], *column[at : at + 1], *column[at + 1 :])
+
+        def put(name: str, place: int, value: int) -> None:
+            columns[name] = (*columns[name][:place], value, *columns[name][place + 1 :])
+
+        put("ids", at + 1, new)
+        put("copies", at + 1, new if self.copies[at] else 0)
+        put("starts", at + 1, self.starts[at] + by)
+        put("ends", at, self.starts[at] + by)
+        put("places", at + 1, self.places[at] + by)
+        return in_order(self, columns, next_id=new + 1)
+
     def in_table(self, name: str, value: Roll | Scatter) -> tuple["Slices", int]:
         """With a roll or a scatter in the table of such, and the number by which slices name it."""
         table = getattr(self, name)
