@@ -44,16 +44,17 @@ class Take:
     """A mono performance and its truth."""
 
     wave: Wave = field(default_factory=lambda: np.zeros(int(LENGTH * RATE)))
-    onsets: list[dict[str, float | int | str]] = field(default_factory=list)
+    onsets: list[dict[str, float | int]] = field(default_factory=list)
+    kinds: list[str] = field(default_factory=list)
 
-    def put(self, seconds: float, sound: Wave, loudness: float, kind: str) -> None:
+    def put(self, seconds: float, sound: Wave, loudness: float, kind: str = "") -> None:
         start = round(seconds * RATE)
         if not 0 <= start < len(self.wave):
             return
         end = min(len(self.wave), start + len(sound))
         self.wave[start:end] += loudness * sound[: end - start]
-        heard = {"seconds": start / RATE, "loudness": round(loudness, 3), "kind": kind}
-        self.onsets.append({"frame": start, **heard})
+        self.onsets.append({"frame": start, "seconds": start / RATE, "loudness": round(loudness, 3)})
+        self.kinds.append(kind)
 
 
 def envelope(length: int, half_life: float, attack: float = 0.0006) -> Wave:
@@ -160,8 +161,8 @@ def bucket_kit(random: np.random.Generator) -> Take:
                 late -= 0.012 * (beat - 1.25)
             leads_in = (bar, name, beat) in GRACES
             late -= 0.012 * leads_in  # the hand that leads in is early, not the stroke late
-            sound, loudness = BUCKETS[name](random), loudness * random.uniform(0.85, 1.0)
-            take.put(beat_at(bar, beat) + late, sound, loudness, name)
+            sound = BUCKETS[name](random)
+            take.put(beat_at(bar, beat) + late, sound, loudness * random.uniform(0.85, 1.0), name)
             if leads_in:
                 soft = BUCKETS[name](np.random.default_rng([7, bar]))
                 take.put(beat_at(bar, beat) + late - GRACE_SECONDS, soft, 0.3, name)
@@ -201,8 +202,8 @@ def shaker(random: np.random.Generator) -> Take:
             soft = lfilter([0.02], [1, -0.98], np.ones(len(sound)))
             late = feel[step % 4] + random.normal(0, 0.0015)
             loudness = (0.5, 0.2, 0.36, 0.26)[step % 4]
-            loudness *= random.uniform(0.9, 1.1)
-            take.put(beat_at(bar, step / 4) + late, sound * soft, loudness, "shake")
+            loud = loudness * random.uniform(0.9, 1.1)
+            take.put(beat_at(bar, step / 4) + late, sound * soft, loud, "shake")
     return take
 
 
@@ -211,10 +212,10 @@ def upright_bass(random: np.random.Generator) -> Take:
     line = [(0.0, 55.0), (1.5, 65.41), (2.5, 73.42), (3.5, 49.0)]
     for bar in range(BARS):
         for beat, pitch in line:
-            pitch *= 1.0 if bar % 4 < 2 else 0.8909
-            sound = plucked(random, pitch, 0.9, 0.994)
+            hertz = pitch * (1.0 if bar % 4 < 2 else 0.8909)
+            sound = plucked(random, hertz, 0.9, 0.994)
             place = beat_at(bar, beat) + random.normal(0.006, 0.007)
-            take.put(place, sound / np.abs(sound).max(), 0.7, f"{pitch:.0f} Hz")
+            take.put(place, sound / np.abs(sound).max(), 0.7, f"{hertz:.0f} Hz")
     return take
 
 
@@ -256,8 +257,10 @@ def write(
     soundfile.write(path, sound, RATE, subtype="PCM_16")
     beats = beats or [beat_at(0, beat) for beat in range(BARS * 4)]
     onsets = [
-        {**onset, "frame": onset["frame"] + delay, "seconds": (onset["frame"] + delay) / RATE}
-        for onset in sorted(take.onsets, key=lambda onset: onset["frame"])
+        {**onset, "frame": onset["frame"] + delay, "seconds": (onset["frame"] + delay) / RATE, "kind": kind}
+        for onset, kind in sorted(
+            zip(take.onsets, take.kinds, strict=True), key=lambda pair: pair[0]["frame"]
+        )
     ]
     truth = {"rate": RATE, "onsets": onsets, "beats": [round(beat, 6) for beat in beats], "bpm": TEMPO}
     (DEMO / "truth").mkdir(exist_ok=True)

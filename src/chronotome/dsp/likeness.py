@@ -29,7 +29,7 @@ TONE_HERTZ, LOW_TONE = (35.0, 1000.0), 200.0
 LOW_SHARE = 0.02
 """Of a sound's energy that lies where low tones are, so that it can be one."""
 CLEAR, FIRST_PEAK = 0.8, 0.93
-"""Correlation with itself a period later from which on it is a tone; of the best, what an earlier peak has."""
+"""Correlation with itself a period later from which on it is a tone; share of that of an earlier one."""
 SAME_PITCH = 0.035
 MOST_TIMES = 5
 """Periods that are so many times one another may be of one pitch."""
@@ -107,7 +107,7 @@ def _cut(mono: Rows, start: Frames, length: Frames, most: int) -> Rows:
     return heard
 
 
-def _spectra(
+def _spectra(  # noqa: PLR0917 - where hits are, and what is heard of each
     mono: Rows, rate: float, start: Frames, end: Frames, edges: NDArray[np.float64], seconds: float
 ) -> Rows:
     """(hits, bands): energy between edges in Hz, without what went on before."""
@@ -138,7 +138,7 @@ def _banded(heard: Rows, size: int, bands: NDArray[np.float64]) -> Rows:
 
 
 def _pitches(mono: Rows, rate: float, start: Frames, end: Frames) -> NDArray[np.float64]:
-    """Hz of tones behind their attacks, by the first clear peak of the autocorrelation; 0 where there is none."""
+    """Hz of tones behind their attacks, by the first clear peak of the autocorrelation; 0: none."""
     first, last = (int(seconds * rate) for seconds in TONE_SECONDS)
     count = last - first
     until = np.maximum(end, start + int(LEAST_SECONDS * rate))
@@ -147,7 +147,9 @@ def _pitches(mono: Rows, rate: float, start: Frames, end: Frames) -> NDArray[np.
     size = 1 << int(np.ceil(np.log2(2 * count)))
     spectrum = _fft().rfft(heard, size, axis=1)
     alike = _fft().irfft(spectrum.real**2 + spectrum.imag**2, size, axis=1)
-    energy = np.concatenate([np.zeros((len(heard), 1)), np.cumsum(heard.astype(np.float64) ** 2, axis=1)], axis=1)
+    energy = np.concatenate(
+        [np.zeros((len(heard), 1)), np.cumsum(heard.astype(np.float64) ** 2, axis=1)], axis=1
+    )
     found = np.zeros(len(start))
     shortest = int(rate / TONE_HERTZ[1])
     for row, own in enumerate(length.tolist()):

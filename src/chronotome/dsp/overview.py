@@ -58,16 +58,21 @@ class Overview:
         two float32 arrays, shape (n,)
             No sample between two edges is outside of them.
         """
-        per_column = (edges[-1] - edges[0]) / max(1, len(edges) - 1)
-        if per_column >= 4 * BUCKET * COARSE:
-            return self._reduced(edges, BUCKET * COARSE, self.coarse_lows, self.coarse_highs)
-        return self._reduced(edges, BUCKET, self.lows, self.highs)
+        return self.spans(edges[:-1], edges[1:], (edges[-1] - edges[0]) / max(1, len(edges) - 1))
 
-    def _reduced(self, edges: Edges, bucket: int, lows: Curve, highs: Curve) -> tuple[Curve, Curve]:
+    def spans(self, begins: Edges, ends: Edges, per_column: float) -> tuple[Curve, Curve]:
+        """The same of spans anywhere, about so many frames each."""
+        if per_column >= 4 * BUCKET * COARSE:
+            return self._reduced(begins, ends, BUCKET * COARSE, self.coarse_lows, self.coarse_highs)
+        return self._reduced(begins, ends, BUCKET, self.lows, self.highs)
+
+    def _reduced(
+        self, begins: Edges, until: Edges, bucket: int, lows: Curve, highs: Curve
+    ) -> tuple[Curve, Curve]:
         total = len(lows) - 1
-        starts = np.floor(edges[:-1] / bucket).astype(np.int64)
-        ends = np.maximum(np.ceil(edges[1:] / bucket).astype(np.int64), starts + 1)
-        inside = (edges[1:] > 0) & (edges[:-1] < self.frames) & (starts < total)
+        starts = np.floor(begins / bucket).astype(np.int64)
+        ends = np.maximum(np.ceil(until / bucket).astype(np.int64), starts + 1)
+        inside = (until > 0) & (begins < self.frames) & (starts < total)
         starts, ends = np.clip(starts, 0, total - 1), np.clip(ends, 1, total)
         pairs = np.stack([starts, ends], axis=1).ravel()
         low = np.minimum.reduceat(lows, pairs)[::2]
@@ -91,11 +96,16 @@ def overview_of(samples: Samples) -> Overview:
 
 def columns_of(samples: Samples, edges: Edges) -> tuple[Curve, Curve]:
     """Like `Overview.columns`, from the samples themselves; for zooms below a bucket per column."""
+    return spans_of(samples, edges[:-1], edges[1:])
+
+
+def spans_of(samples: Samples, begins: Edges, until: Edges) -> tuple[Curve, Curve]:
+    """The same of spans that are near one another: all between the first and the last is looked at."""
     total = len(samples)
-    starts = np.floor(edges[:-1]).astype(np.int64)
-    ends = np.maximum(np.ceil(edges[1:]).astype(np.int64), starts + 1)
+    starts = np.floor(begins).astype(np.int64)
+    ends = np.maximum(np.ceil(until).astype(np.int64), starts + 1)
     inside = (ends > 0) & (starts < total)
-    low, high = max(0, int(starts[0])), min(total, int(ends[-1]))
+    low, high = max(0, int(starts.min())), min(total, int(ends.max()))
     if high <= low:
         nothing = np.zeros(len(starts), np.float32)
         return nothing, nothing

@@ -8,6 +8,7 @@ import numpy as np
 
 from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.clicks import second_difference
+from chronotome.dsp.crossover import one_band
 from chronotome.dsp.hush import hushed
 from chronotome.dsp.stretch.engines import Fill
 from chronotome.dsp.stretch.segment import render_hit
@@ -138,7 +139,7 @@ def _made(
 ) -> list[Samples]:
     """The piece of each member; several as one sound of many channels, so that all are treated alike."""
     span = key.end - key.start
-    if len(members) == 1 and not (key.shape.hushed or key.keeps_formants or key.shape.tilt):
+    if len(members) == 1 and not (key.shape.hushed or key.keeps_formants or key.shape.tilt or key.shape.band):
         whole, spanned = sources[members[0][0]].region.samples, (key.start, key.end)
     else:
         beside = int(EARSHOT_SECONDS * key.rate)
@@ -179,6 +180,9 @@ def _heard(key: PieceKey, source: Source, start: int, end: int) -> Samples:
         part = frames_between(whole, start, end)
     if key.shape.hushed and source.content == key.content:
         part = hushed(part, start, key.shape.hushed, whole, key.rate)
+    if key.shape.band is not None:
+        hertz, is_high = key.shape.band
+        part = one_band(part, key.rate, hertz, is_high=is_high)
     return tilted(part, key.rate, key.shape.tilt)
 
 

@@ -11,8 +11,9 @@ from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, p
 from chronotome.session.limits import ContentHash
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, ClipId, Session, Track
-from chronotome.session.rows import score_of
+from chronotome.session.rows import score_of, sliced_of
 from chronotome.session.score import Score, Together
+from chronotome.session.sliced import Sliced
 from chronotome.units import gain_of
 
 SOFT_SECONDS = 0.003
@@ -75,6 +76,8 @@ class ClipPlan:
     """Its own; 0 where it is muted."""
     played: tuple[int, int]
     """Source frames that sound as played."""
+    sliced: Sliced | None = None
+    """Where its hits are heard, where it was taken apart."""
     fade_in: Fade | None = None
     fade_out: Fade | None = None
 
@@ -141,8 +144,9 @@ def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
     anchors = anchors_of(session, track, clip.take)
     score = score_of(session, track, clip.take, anchors)
     window = window_in(anchors, clip, session.recording_of(clip), session.rate)
+    apart = None if clip.take.slices is None else sliced_of(session, track, clip.take, anchors)
     original = played_span(clip, session.recording_with(clip.recording).rate, window, session.rate)
-    return _clip_plan(score, clip, window, anchors, original, session.rate)
+    return _clip_plan(score, clip, window, anchors, original, apart, session.rate)
 
 
 @lru_cache(maxsize=MANY)
@@ -163,7 +167,13 @@ def played_span(clip: Clip, recording_rate: int, window: Window, rate: int) -> t
 
 @by_identity(MANY)
 def _clip_plan(  # noqa: PLR0917 - found again by the identity of each
-    score: Score, clip: Clip, window: Window, anchors: Anchors, played: tuple[int, int], rate: int
+    score: Score,
+    clip: Clip,
+    window: Window,
+    anchors: Anchors,
+    played: tuple[int, int],
+    apart: Sliced | None,
+    rate: int,
 ) -> ClipPlan:
     length = window.end - window.start
     rise, fall = (min(length, round(seconds * rate)) for seconds in (clip.fade_in, clip.fade_out))
@@ -174,6 +184,7 @@ def _clip_plan(  # noqa: PLR0917 - found again by the identity of each
         anchors,
         0.0 if clip.is_muted else gain_of(clip.level),
         played,
+        apart,
         Fade(window.start, window.start + rise) if rise else None,
         Fade(window.end - fall, window.end) if fall else None,
     )

@@ -173,6 +173,13 @@ class Hush(Struct, frozen=True):
     room_end: FrameNumber = 0
 
 
+class Crossover(Struct, frozen=True):
+    """Only what is below a frequency is heard, or only what is above."""
+
+    hertz: Annotated[float, Meta(ge=20.0, le=20_000.0)]
+    is_high: bool = False
+
+
 class Take(Struct, frozen=True):
     """A span of a recording laid on the session: what is fitted and tightened as one, whatever is cut of it.
 
@@ -200,6 +207,8 @@ class Take(Struct, frozen=True):
     """Places to check that a person accepted for good: the hit, and what was said of it."""
     hushes: Annotated[tuple[Hush, ...], Meta(max_length=MOST_SPANS)] = ()
     """Noises that are not to be heard, in order; they do not overlap."""
+    crossover: Crossover | None = None
+    """One band of it is heard; None: all of it."""
     slices: Slices | None = None
     """Its hits, where it was taken apart: they are what sounds, where they are placed. None: it is whole.
 

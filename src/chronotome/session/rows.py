@@ -14,7 +14,7 @@ from chronotome.session.anchors import Anchors, engine_for
 from chronotome.session.bends import bent, shifts_of
 from chronotome.session.loudness import hit_gains_of
 from chronotome.session.memo import MANY, by_identity
-from chronotome.session.model import LockGroup, Recording, Session, Take, Track
+from chronotome.session.model import Crossover, LockGroup, Recording, Session, Take, Track
 from chronotome.session.score import NO_HIT, Score, Together, joined, mirrored
 from chronotome.session.sliced import Sliced, sliced
 from chronotome.session.targets import Targets
@@ -45,6 +45,8 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
         score = _filled(score, moving.gap)
     if take.hushes:
         score = _hushed(score, take, session.recording_with(take.recording))
+    if take.crossover is not None:
+        score = _one_band(score, take.crossover)
     return score if gains is None else _as_loud(score, targets, gains, anchors.offset)
 
 
@@ -87,6 +89,15 @@ def _filled(score: Score, gap: Gap) -> Score:
     """With something else in its gaps."""
     return replace(
         score, shapes=tuple(shape._replace(gap=gap) for shape in score.shapes or (PLAIN,) * len(score))
+    )
+
+
+@by_identity(MANY)
+def _one_band(score: Score, crossover: Crossover) -> Score:
+    """With one band of it only."""
+    band = crossover.hertz, crossover.is_high
+    return replace(
+        score, shapes=tuple(shape._replace(band=band) for shape in score.shapes or (PLAIN,) * len(score))
     )
 
 

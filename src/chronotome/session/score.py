@@ -102,7 +102,7 @@ class Score:
         if self.shapes:
             same &= np.array(
                 [
-                    not (shape.bends or shape.hushed or any(shape.shifts) or shape.tilt)
+                    not (shape.bends or shape.hushed or any(shape.shifts) or shape.tilt or shape.band)
                     for shape in self.shapes
                 ]
             )

@@ -11,6 +11,7 @@ from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.messages import Messages
+from chronotome.ui.rework_actions import rework_entries
 from chronotome.ui.tighten_actions import tighten_entries
 from chronotome.ui.timeline.lane import ZOOM_STEP
 from chronotome.ui.view_state import Stage
@@ -116,6 +117,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         commands.loops,
         commands.sections,
     )
+    rework = commands.rework
     desk, view, transport = window.desk, window.desk.view, window.desk.transport
     stages = [
         Entry(
@@ -149,23 +151,23 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("undo", "Edit", "Undo", "Ctrl+Z", window.undo),
         Entry("redo", "Edit", "Redo", "Ctrl+Shift+Z, Ctrl+Y", window.redo),
         Entry("", "Edit"),
-        Entry("next-hit", "Edit", "Next hit", "Right", lambda: marks.step(1)),
-        Entry("previous-hit", "Edit", "Previous hit", "Left", lambda: marks.step(-1)),
+        Entry("next-hit", "Edit", "Next hit", "Right", lambda: rework.step(1)),
+        Entry("previous-hit", "Edit", "Previous hit", "Left", lambda: rework.step(-1)),
         Entry(
             "extend-next",
             "Edit",
             "Select up to the next hit",
             "Shift+Right",
-            lambda: marks.step(1, is_extending=True),
+            lambda: rework.step(1, is_extending=True),
         ),
         Entry(
             "extend-previous",
             "Edit",
             "Select back to the previous hit",
             "Shift+Left",
-            lambda: marks.step(-1, is_extending=True),
+            lambda: rework.step(-1, is_extending=True),
         ),
-        Entry("cut", "Edit", "Cut at the selected hit, or here", "X", commands.cut),
+        Entry("cut", "Edit", "Cut at the selected hit, or here", "X", rework.cut),
         Entry("keep-selection", "Edit", "Keep only the selection", "", marks.keep_selection),
         Entry("next-check", "Edit", "Next place to check", "N", commands.next_check),
         Entry("", "Edit"),
@@ -190,28 +192,36 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("remove-track", "Recording", "Remove the track", "Ctrl+Delete", commands.remove_track),
         Entry("split-hits", "Clips", "Cut at every hit", "Ctrl+Shift+X", clips.split_at_hits),
         Entry("split-bars", "Clips", "Cut at every bar", "", clips.split_at_bars),
-        Entry("join", "Clips", "Join clips", "Ctrl+J", clips.join),
+        Entry("join", "Clips", "Join clips", "Ctrl+J", rework.join),
         Entry("", "Clips"),
-        Entry("duplicate", "Clips", "Duplicate the clip", "Ctrl+D", clips.duplicate),
-        Entry("repeat", "Clips", "Repeat the clip…", "Ctrl+R", clips.ask_repeats),
-        Entry("delete-close", "Clips", "Delete clip, close the gap", "Shift+Delete", clips.delete_and_close),
-        Entry("cut-out", "Clips", "Cut out the clip", "Ctrl+X", lambda: clips.keep(is_cut=True)),
-        Entry("copy", "Clips", "Copy the clip", "Ctrl+C", clips.keep),
-        Entry("paste", "Clips", "Paste here", "Ctrl+V", clips.paste),
-        Entry("choose-all", "Clips", "Choose all clips of the track", "Ctrl+A", clips.choose_all),
+        Entry("duplicate", "Clips", "Duplicate the clip", "Ctrl+D", rework.duplicate),
+        Entry("repeat", "Clips", "Repeat the clip…", "Ctrl+R", rework.ask_repeats),
+        Entry(
+            "delete-close",
+            "Clips",
+            "Delete clip, close the gap",
+            "Shift+Delete",
+            lambda: rework.delete(is_closed=True),
+        ),
+        Entry("cut-out", "Clips", "Cut out the clip", "Ctrl+X", lambda: rework.keep(is_cut=True)),
+        Entry("copy", "Clips", "Copy the clip", "Ctrl+C", rework.keep),
+        Entry("paste", "Clips", "Paste here", "Ctrl+V", rework.paste),
+        Entry("choose-all", "Clips", "Choose all clips of the track", "Ctrl+A", rework.choose_all),
         Entry("", "Clips"),
-        Entry("clip-earlier", "Clips", "Clip a line earlier", "Alt+Up", lambda: clips.by_line(-1)),
-        Entry("clip-later", "Clips", "Clip a line later", "Alt+Down", lambda: clips.by_line(1)),
+        Entry("clip-earlier", "Clips", "Clip a line earlier", "Alt+Up", lambda: rework.by_line(-1)),
+        Entry("clip-later", "Clips", "Clip a line later", "Alt+Down", lambda: rework.by_line(1)),
         Entry("rename-clip", "Clips", "Rename the clip…", "F2", clips.ask_name),
-        Entry("reverse-clip", "Clips", "Reverse the clip", "R", clips.reverse),
+        Entry("reverse-clip", "Clips", "Reverse the clip", "R", rework.reverse),
         Entry("group", "Clips", "Group the chosen clips", "Ctrl+G", clips.group),
         Entry("ungroup", "Clips", "Ungroup the clips", "Ctrl+Shift+G", clips.ungroup),
         Entry("mute-clip", "Clips", "Mute the clip", "Shift+M", clips.mute),
         Entry("add-onset", "Marks", "Mark here, or by ear while it plays", "I, Insert", marks.add),
         Entry("keep-onset", "Marks", "Keep the onset", "K", marks.keep),
-        Entry("drop-onset", "Marks", "Drop the onset; in Rework, delete clips", "Delete", commands.delete),
+        Entry(
+            "drop-onset", "Marks", "Drop the onset; in Rework, delete clips or hits", "Delete", rework.delete
+        ),
         Entry("lock-onset", "Marks", "Lock or free the onset", "O", marks.lock),
-        Entry("hear-onset", "Marks", "Hear the selected hit", "H", marks.hear_selected),
+        Entry("hear-onset", "Marks", "Hear the selected hit", "H", rework.hear),
         Entry("", "Marks"),
         Entry("frame-earlier", "Marks", "Move mark 1 frame earlier", ",", lambda: marks.nudge(frames=-1)),
         Entry("frame-later", "Marks", "Move mark 1 frame later", ".", lambda: marks.nudge(frames=1)),
@@ -220,24 +230,22 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
             "Marks",
             "Move mark 1 ms earlier",
             "Alt+Left",
-            lambda: marks.nudge(milliseconds=-1),
+            lambda: rework.later(-1),
         ),
-        Entry(
-            "mark-later", "Marks", "Move mark 1 ms later", "Alt+Right", lambda: marks.nudge(milliseconds=1)
-        ),
+        Entry("mark-later", "Marks", "Move mark 1 ms later", "Alt+Right", lambda: rework.later(1)),
         Entry(
             "mark-far-earlier",
             "Marks",
             "Move mark 10 ms earlier",
             "Alt+Shift+Left",
-            lambda: marks.nudge(milliseconds=-10),
+            lambda: rework.later(-10),
         ),
         Entry(
             "mark-far-later",
             "Marks",
             "Move mark 10 ms later",
             "Alt+Shift+Right",
-            lambda: marks.nudge(milliseconds=10),
+            lambda: rework.later(10),
         ),
         Entry("pull-onset", "Marks", "Pull mark to its attack", "P", marks.pull_to_attack),
         Entry("", "Marks"),
@@ -318,6 +326,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("double", "Timing", "Double the song’s tempo", "", lambda: fit.scale_song(2.0)),
         Entry("", "Timing"),
         *tighten_entries(commands, view),
+        *rework_entries(commands),
         Entry("play", "Playback", "Play or stop", "Space", transport.toggle),
         Entry("return", "Playback", "Return to the start", "Home", transport.go_back),
         Entry("scrub-back", "Playback", "Scrub back", "Ctrl+Left", lambda: marks.scrub(-1)),

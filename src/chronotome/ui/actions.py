@@ -9,7 +9,19 @@ from PySide6.QtWidgets import QMenu, QMenuBar, QPushButton, QWidget
 
 from chronotome.errors import ChronotomeError
 
-MENUS = ("Session", "Edit", "Recording", "Clips", "Marks", "Timing", "Groove", "Playback", "View", "Help")
+MENUS = (
+    "Session",
+    "Edit",
+    "Recording",
+    "Clips",
+    "Marks",
+    "Timing",
+    "Groove",
+    "Apart",
+    "Playback",
+    "View",
+    "Help",
+)
 """Their first letters differ: Alt with the letter opens one."""
 
 

@@ -14,6 +14,7 @@ from PySide6.QtWidgets import QApplication
 from chronotome.bridge.analyses import Analyses
 from chronotome.bridge.document import Document
 from chronotome.bridge.fits import Fits
+from chronotome.bridge.likenesses import Likenesses
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
@@ -69,6 +70,7 @@ def build(
         recordings,
         analyses,
         fits,
+        Likenesses(store, tasks, recordings),
         tasks,
         rendering,
         shelf,

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from chronotome.bridge.analyses import Analyses
 from chronotome.bridge.document import Document
 from chronotome.bridge.fits import Fits
+from chronotome.bridge.likenesses import Likenesses
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
@@ -31,6 +32,7 @@ class Desk:
     recordings: Recordings
     analyses: Analyses
     fits: Fits
+    likenesses: Likenesses
     tasks: Tasks
     rendering: Rendering
     shelf: Shelf

@@ -32,7 +32,7 @@ MOVING_STEPS = (
 def tighten_entries(commands: Commands, view: ViewState) -> list[Entry]:
     """In the order of the menus Timing and Groove."""
     tighten, hits, noises = commands.tighten, commands.hits, commands.noises
-    grooves, moving = commands.grooves, commands.moving
+    grooves, moving, rework = commands.grooves, commands.moving, commands.rework
     return [
         Entry(
             "own-recipe",
@@ -127,10 +127,10 @@ def tighten_entries(commands: Commands, view: ViewState) -> list[Entry]:
             hits.toggle_holding,
             lambda: view.holds_neighbours,
         ),
-        Entry("earlier", "Timing", "Nudge hits 1 ms earlier", "Up", lambda: hits.nudge(-1)),
-        Entry("later", "Timing", "Nudge hits 1 ms later", "Down", lambda: hits.nudge(1)),
-        Entry("far-earlier", "Timing", "Nudge hits 10 ms earlier", "Shift+Up", lambda: hits.nudge(-10)),
-        Entry("far-later", "Timing", "Nudge hits 10 ms later", "Shift+Down", lambda: hits.nudge(10)),
+        Entry("earlier", "Timing", "Nudge hits 1 ms earlier", "Up", lambda: rework.up(1)),
+        Entry("later", "Timing", "Nudge hits 1 ms later", "Down", lambda: rework.up(-1)),
+        Entry("far-earlier", "Timing", "Nudge hits 10 ms earlier", "Shift+Up", lambda: rework.up(10)),
+        Entry("far-later", "Timing", "Nudge hits 10 ms later", "Shift+Down", lambda: rework.up(-10)),
         Entry(
             "to-earlier", "Timing", "Hit to the earlier line", "Q", lambda: commands.decide(Choice.EARLIER)
         ),

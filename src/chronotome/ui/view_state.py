@@ -1,5 +1,6 @@
 """What is looked at: viewport, focus, selection, stage. Not part of the session, no undo."""
 
+from collections.abc import Iterable
 from enum import IntEnum
 
 from PySide6.QtCore import QObject, QTimer, Signal
@@ -16,6 +17,7 @@ from chronotome.session.model import Clip, Session, Take, Track, TrackId
 from chronotome.session.onsets import OnsetId
 from chronotome.session.recipes import recipes_of, ruling_of
 from chronotome.session.settings import TightenSettings
+from chronotome.session.slices import Lengthen, SliceId
 from chronotome.ui.theme import DAY, Theme
 from chronotome.ui.timeline.viewport import Viewport
 
@@ -123,6 +125,14 @@ class ViewState(QObject):
         self.is_snapping = True
         self._focus: TrackId | None = None
         self._clips: tuple[Place, ...] = ()
+        self.shape = "loudness"
+        """The value of hits in the Shape lane, as `VALUES` names it."""
+        self.lengthens = Lengthen.CUT
+        """What becomes of a hit that is made longer by its edge."""
+        self.rhythm: Place | None = None
+        """A clip whose hits are what dragged hits are pulled to; None: the grid."""
+        self._hits: tuple[SliceId, ...] = ()
+        self._hits_of: Place | None = None
         self._range: Range | None = None
 
     @property
@@ -158,7 +168,7 @@ class ViewState(QObject):
     def choose_range(self, span: Range | None) -> None:
         """Instead of clips."""
         if span != self._range:
-            self._clips, self._range = (), span
+            self._clips, self._hits, self._range = (), (), span
             self.selected, self.picked, self.beat = None, (), None
             self.selection_changed.emit()
 
@@ -167,8 +177,31 @@ class ViewState(QObject):
         clips = in_groups(self.session, clips)
         if clips:
             self.focus(clips[-1][0])
-        if clips != self._clips or self._range is not None:
-            self._clips, self._range = clips, None
+            self._hits_of = None
+        if clips != self._clips or self._range is not None or self._hits:
+            self._clips, self._hits, self._range = clips, (), None
+            self.selected, self.picked, self.beat = None, (), None
+            self.selection_changed.emit()
+
+    @property
+    def place(self) -> Place | None:
+        """The focused track and its clip that is worked on."""
+        track, clip = self.focused, self.clip
+        return None if track is None or clip is None else (track.id, clip.id)
+
+    @property
+    def hits(self) -> tuple[SliceId, ...]:
+        """The chosen hits of the clip that is worked on, those that are there; the last chosen one last."""
+        clip = self.clip if self._hits and self.place == self._hits_of else None
+        known = set() if clip is None or clip.take.slices is None else set(clip.take.slices.ids)
+        return tuple(each for each in self._hits if each in known)
+
+    def choose_hits(self, place: Place, hits: Iterable[SliceId]) -> None:
+        """Hits of a clip that was taken apart, instead of clips. Its track comes into the tall lane."""
+        hits = tuple(dict.fromkeys(hits))
+        self.focus(place[0])
+        if (place, hits) != (self._hits_of, self._hits) or self._clips or self._range is not None:
+            self._hits_of, self._hits, self._clips, self._range = place, hits, (), None
             self.selected, self.picked, self.beat = None, (), None
             self.selection_changed.emit()
 
@@ -179,6 +212,8 @@ class ViewState(QObject):
         if track is None:
             return None
         chosen = [clip for each, clip in self.clips if each == track.id]
+        if not chosen and self._hits_of is not None and self._hits_of[0] == track.id:
+            chosen = [clip.id for clip in track.clips if clip.id == self._hits_of[1]]
         return track.clip(chosen[-1]) if chosen else next(iter(track.clips), None)
 
     def focus_next(self, step: int) -> None:
@@ -348,6 +383,11 @@ class ViewState(QObject):
     def show_kind(self, kind: Kind | None) -> None:
         if kind is not self.check_kind:
             self.check_kind = kind
+            self.evidence_changed.emit()
+
+    def show_shape(self, name: str) -> None:
+        if self.shape != name:
+            self.shape = name
             self.evidence_changed.emit()
 
     def show_evidence(self, evidence: Evidence) -> None:

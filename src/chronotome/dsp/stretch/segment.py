@@ -48,6 +48,8 @@ class Shape(NamedTuple):
     """What renders it, where that is not what renders the others."""
     tilt: float = 0.0
     """dB by which its highest octaves are louder, and its lowest softer."""
+    band: tuple[float, bool] | None = None
+    """The frequency of a crossover, and whether it is what is above; None: all is heard."""
 
 
 PLAIN = Shape()

@@ -280,7 +280,7 @@ def copy(session: Session, clips: Sequence[Place], by: int, to: TrackId | None =
         if old.group not in groups:
             groups[old.group], session = _new_id(session)
         number, session = _new_id(session)
-        session = _put(session, to or track, replace(_on(old, take), id=number, group=groups[old.group]))
+        session = put_clip(session, to or track, replace(_on(old, take), id=number, group=groups[old.group]))
     return session
 
 
@@ -311,7 +311,7 @@ def paste(session: Session, track: TrackId, clip: Clip, at: int) -> Session:
     """Lay a clip that was cut or copied on a track, so that it begins to sound at a session frame."""
     by = at - window_of(session, session.track(track), clip).start
     number, session = _new_id(session)
-    return _put(session, track, replace(_on(clip, _moved(session, clip.take, by)), id=number, group=0))
+    return put_clip(session, track, replace(_on(clip, _moved(session, clip.take, by)), id=number, group=0))
 
 
 def of_elsewhere(clip: Clip) -> Clip:
@@ -425,7 +425,8 @@ def _with_all(session: Session, track: TrackId, clips: Iterable[Clip]) -> Sessio
     return with_track(session, track, lambda old: replace(old, clips=ordered))
 
 
-def _put(session: Session, track: TrackId, clip: Clip) -> Session:
+def put_clip(session: Session, track: TrackId, clip: Clip) -> Session:
+    """Lay a clip on a track."""
     return _with_all(session, track, (*session.track(track).clips, clip))
 
 
@@ -438,4 +439,4 @@ def _handed(session: Session, track: TrackId, clip: ClipId, to: TrackId) -> Sess
     if track == to:
         return session
     given = session.track(track).clip(clip)
-    return _put(_without(session, track, given), to, given)
+    return put_clip(_without(session, track, given), to, given)

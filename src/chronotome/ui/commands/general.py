@@ -31,7 +31,9 @@ from chronotome.ui.commands.loops import LoopCommands
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.moving import MovingCommands
 from chronotome.ui.commands.noises import NoiseCommands
+from chronotome.ui.commands.rework import ReworkCommands
 from chronotome.ui.commands.sections import SectionCommands
+from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown, shown_of
@@ -55,6 +57,8 @@ class Commands:
         self.grooves = GrooveCommands(desk, self.tighten)
         self.hits = HitCommands(desk, self.tighten, self.grooves)
         self.noises = NoiseCommands(desk, self.tighten)
+        self.slices = SliceCommands(desk)
+        self.rework = ReworkCommands(desk, self.clips, self.slices, self.marks, self.hits)
 
     # What is meant
 
@@ -71,20 +75,6 @@ class Commands:
 
     def _guide(self) -> Shown | None:
         return self._desk.guiding
-
-    def cut(self) -> None:
-        """At the selected hit, or where the playhead is."""
-        if self._desk.view.picked and self._desk.view.range is None:
-            self.marks.cut()
-        else:
-            self.clips.split_here()
-
-    def delete(self) -> None:
-        """The chosen clips in Rework, else the selected onsets."""
-        if self._desk.view.stage is Stage.REWORK:
-            self.clips.delete()
-        else:
-            self.marks.drop()
 
     # Hits
 

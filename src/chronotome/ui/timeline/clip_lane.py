@@ -55,6 +55,8 @@ class ClipLane(TrackLane):
         """Take the clip under the pointer; False where there is none."""
         x, y = event.position().x(), event.position().y()
         found = grip_at(self, self.clips, x, y) if x >= HEADER else None
+        if found is None and x >= HEADER and self.press_inside(event):
+            return True
         if found is None:
             track = self._of()
             if track is not None and x >= HEADER:
@@ -77,6 +79,10 @@ class ClipLane(TrackLane):
         self._pressed = event.position()
         self.drag = ClipDrag(self.desk, frame, grip, self.frame_of(x), places, copies=is_copy)
         return True
+
+    def press_inside(self, event: QMouseEvent) -> bool:  # noqa: ARG002 - what lanes with more in them read
+        """Take something within a clip; False where there is nothing."""
+        return False
 
     def click_wave(self, x: float) -> None:
         """What a click between the handles does: the playhead goes there."""

@@ -84,10 +84,15 @@ class Shown:
 
     def gains(self, frames: NDArray[np.float64]) -> NDArray[np.float32]:
         """How loud the clip is at session frames on screen: what is drawn is what is heard."""
-        gain, plan = np.full(len(frames), self.plan.gain, np.float32), self.plan
+        gain, plan = self.edge_gains(frames), self.plan
         if self.side is Side.EDITED and not plan.score.is_even:
             row = np.maximum(plan.score.heard.searchsorted(frames, "right") - 1, 0)
             gain *= plan.score.gains[row].max(axis=1).astype(np.float32)
+        return gain
+
+    def edge_gains(self, frames: NDArray[np.float64]) -> NDArray[np.float32]:
+        """The same without its hits: its own loudness, and how it comes in and goes out."""
+        gain, plan = np.full(len(frames), self.plan.gain, np.float32), self.plan
         if self.side is Side.EDITED and plan.fade_in is not None:
             share = (frames - plan.fade_in.start) / (plan.fade_in.end - plan.fade_in.start)
             gain *= np.sin(np.pi / 2 * np.clip(share, 0, 1)).astype(np.float32)

@@ -35,7 +35,7 @@ class Timeline(QWidget):
         self.ruler = Ruler(desk)
         self.recipes = RecipeLane(desk, commands.tighten)
         self.decision = DecisionBar(desk)
-        self.wave = WaveLane(desk, commands.marks, commands.hits)
+        self.wave = WaveLane(desk, commands.marks, commands.hits, commands.slices)
         self.strength = StrengthLane(desk, commands.marks)
         self.pulse = PulseLane(desk, commands.fit)
         self.drift = DriftLane(desk, commands.hits)

@@ -1,4 +1,4 @@
-"""The wave of a track: all of its clips, each as loud as it is heard."""
+"""The wave of a track: all of its clips, each as loud as it is heard; hits where they are heard."""
 
 from collections.abc import Mapping, Sequence
 
@@ -6,14 +6,20 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Curve
+from chronotome.dsp.overview import BUCKET, spans_of
+from chronotome.dsp.stretch.engines import EngineName
+from chronotome.render.mix import Side
 from chronotome.render.pool import Source
 from chronotome.session.limits import ContentHash
+from chronotome.session.score import Score
 from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.timeline.waveform import columns
+from chronotome.ui.timeline.waveform import FINE, columns
+
+Edges = NDArray[np.float64]
 
 
 def track_columns(
-    clips: Sequence[Shown], sources: Mapping[ContentHash, Source], edges: NDArray[np.float64]
+    clips: Sequence[Shown], sources: Mapping[ContentHash, Source], edges: Edges
 ) -> tuple[Curve, Curve]:
     """Lows and highs between screen edges; where clips overlap, what reaches farther."""
     lows, highs = (np.zeros(len(edges) - 1, np.float32) for _ in range(2))
@@ -24,8 +30,73 @@ def track_columns(
         first = max(0, int(edges.searchsorted(heard[0], "right")) - 1)
         last = min(len(lows), int(edges.searchsorted(heard[-1], "left")))
         here, part = edges[first : last + 1], slice(first, last)
-        low, high = columns(source, *shown.under(here))
-        gain = shown.gains((here[1:] + here[:-1]) / 2)
+        middles = (here[1:] + here[:-1]) / 2
+        if shown.take.slices is not None and shown.side is Side.EDITED:
+            low, high = row_columns(shown, source, here)
+            gain = shown.edge_gains(middles)
+        else:
+            low, high = columns(source, *shown.under(here))
+            gain = shown.gains(middles)
         np.minimum(lows[part], low * gain, out=lows[part])
         np.maximum(highs[part], high * gain, out=highs[part])
     return lows, highs
+
+
+def row_columns(shown: Shown, source: Source, edges: Edges) -> tuple[Curve, Curve]:
+    """Lows and highs of a clip that was taken apart, row by row: reversed, faded, as loud as each is."""
+    score, window, rows = shown.plan.score, shown.plan.window, shown.plan.rows
+    lows, highs = (np.zeros(len(edges) - 1, np.float32) for _ in range(2))
+    begins = np.maximum(score.heard[rows], window.start)
+    ends = np.minimum(score.heard[rows] + score.length[rows], window.end)
+    first = np.maximum(0, edges.searchsorted(begins, "right") - 1)
+    counts = np.maximum(0, np.minimum(len(lows), edges.searchsorted(ends, "left")) - first)
+    counts[(ends <= edges[0]) | (begins >= edges[-1])] = 0
+    if not counts.any():
+        return lows, highs
+    at = np.repeat(np.arange(rows.start, rows.stop), counts)
+    column = np.repeat(first - np.cumsum(counts) + counts, counts) + np.arange(counts.sum())
+    heard, length = score.heard[at], score.length[at]
+    low, high = (np.clip(edges[column + side] - heard, 0, length) for side in (0, 1))
+    low, high = _read(score, at, low, high)
+    found = _extremes(source, low, high)
+    gain = _row_gains(score, at, (edges[column] + edges[column + 1]) / 2)
+    np.minimum.at(lows, column, found[0] * gain)
+    np.maximum.at(highs, column, found[1] * gain)
+    return lows, highs
+
+
+def _read(score: Score, at: NDArray[np.int64], low: Edges, high: Edges) -> tuple[Edges, Edges]:
+    """Source frames between frames of rows: what is cut stays as long as it is, its tail goes to and fro."""
+    start, span, length = score.start[at], (score.end - score.start)[at], score.length[at]
+    turned = score.is_reversed[at]
+    low, high = np.where(turned, length - high, low), np.where(turned, length - low, high)
+    is_cut = np.full(len(score), score.engine is EngineName.CUTTING)
+    if score.shapes:
+        is_cut = np.array([(each.engine or score.engine) is EngineName.CUTTING for each in score.shapes])
+    ratio = np.where(is_cut[at], 1.0, span / length)
+    low, high = low * ratio, high * ratio
+    beyond = low >= span
+    if beyond.any():
+        back = np.maximum(1.0, np.minimum(span / 2, BUCKET * 16.0))
+        low = np.where(beyond, span - back, low)
+        high = np.where(beyond, span, np.minimum(high, span))
+    return np.asarray(start + low, np.float64), np.asarray(start + np.maximum(high, low), np.float64)
+
+
+def _extremes(source: Source, low: Edges, high: Edges) -> tuple[Curve, Curve]:
+    """Of spans of a recording; from the samples themselves where these are finer than the overview."""
+    per_column = float(np.median(high - low))
+    near = float(high.max() - low.min()) < FINE * BUCKET * len(low) * 4
+    if per_column < FINE * BUCKET and source.is_whole and near:
+        return spans_of(source.region.samples, low, high)
+    return source.overview.spans(low, high, per_column)
+
+
+def _row_gains(score: Score, at: NDArray[np.int64], frames: Edges) -> Curve:
+    gain = score.gains[at].max(axis=1)
+    for edges, is_out in ((score.rises, False), (score.falls, True)):
+        begin, end = edges[at, 0], edges[at, 1]
+        share = np.clip((frames - begin) / np.maximum(1, end - begin), 0.0, 1.0)
+        fade = np.cos(np.pi / 2 * share) if is_out else np.sin(np.pi / 2 * share)
+        gain = np.where(end > begin, gain * fade, gain)
+    return np.asarray(gain, np.float32)

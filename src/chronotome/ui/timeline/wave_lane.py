@@ -12,17 +12,20 @@ from chronotome.render.mix import Side
 from chronotome.render.plan import ClipPlan
 from chronotome.render.pool import Source
 from chronotome.session.anchors import engine_for
+from chronotome.session.edits.clips import Place
 from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.onsets import OnsetId
+from chronotome.session.slices import SliceId
 from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.marks import MarkCommands
+from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.controls.figures import decibels, signed
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.clip_drag import ClipDrag
-from chronotome.ui.timeline.clip_frames import frames_in, paint_frames
+from chronotome.ui.timeline.clip_frames import STRIP, frames_in, grip_at, paint_frames
 from chronotome.ui.timeline.clip_lane import ClipLane
 from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, is_free, take_hit
 from chronotome.ui.timeline.hatching import paint_hatching
@@ -33,6 +36,15 @@ from chronotome.ui.timeline.marks import notch, paint_each, paint_stems
 from chronotome.ui.timeline.noises import drag_edge, edge_at, paint_noises
 from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.timeline.slice_drag import LengthDrag, SliceDrag, take_edge, take_slice
+from chronotome.ui.timeline.slice_marks import (
+    FOOT,
+    between,
+    paint_slices,
+    slice_at,
+    slice_edge_at,
+    spans_of,
+)
 from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.track_header import type_name
 from chronotome.ui.timeline.track_wave import track_columns
@@ -47,7 +59,6 @@ NOTCH_ZONE = 16
 REACH = 7
 PULL_PIXELS, PULL_SECONDS = 10, 0.030
 """How far a dragged mark is pulled to an attack."""
-FOOT = 26
 MOST_NOTCHES = 90
 """More onsets than this in sight are ticks."""
 MOST_STEMS = 80
@@ -65,6 +76,10 @@ class WaveLane(ClipLane):
         "Drag a notch to move that hit by hand; Shift+click chooses more, drag over the wave several. "
         "Click to put the playhead."
     )
+    slice_hint = (
+        "A hit: click chooses and hears it, drag moves, Ctrl+drag copies, its end makes it longer. "
+        "Drag along the foot: several."
+    )
     shows_counts = True
     fit_hint = (
         "Click to put the playhead. Ctrl+drag the end of the sound to a bar line: it is that many bars."
@@ -74,9 +89,9 @@ class WaveLane(ClipLane):
         "Double-click adds or drops. Drag over the wave selects."
     )
 
-    def __init__(self, desk: Desk, marks: MarkCommands, hits: HitCommands) -> None:
+    def __init__(self, desk: Desk, marks: MarkCommands, hits: HitCommands, slices: SliceCommands) -> None:
         super().__init__(desk, "Wave of the focused track", lambda: desk.view.focused)
-        self._marks, self._hits = marks, hits
+        self._marks, self._hits, self._slices = marks, hits, slices
         self.setMinimumHeight(150)
         self._image: QImage | None = None
         self._image_key: tuple[object, ...] = ()
@@ -144,6 +159,8 @@ class WaveLane(ClipLane):
             for each in clips:
                 paint_hatching(painter, self, each, (self.height() - FOOT + 2, self.height() - 3))
         if self.desk.view.stage is Stage.REWORK:
+            for each in clips:
+                paint_slices(painter, self, each, STRIP)
             paint_frames(painter, self, clips, self.desk.view.clips)
             self.paint_range(painter)
         else:
@@ -194,6 +211,8 @@ class WaveLane(ClipLane):
     def _is_as_drawn(self, look: tuple[object, ...], plans: tuple[ClipPlan, ...]) -> bool:
         """A hand moves, and by less than can be seen: the wave is drawn anew once it rests."""
         if not self.desk.store.is_drafting or self._image_key[:1] != (look,) or len(plans) != 1:
+            return False
+        if plans[0].sliced is not None:
             return False
         drawn, (plan,) = self._image_key[1], plans
         if not isinstance(drawn, tuple) or len(drawn) != 1 or not _is_alike(drawn[0], plan):
@@ -328,6 +347,47 @@ class WaveLane(ClipLane):
 
     # Mouse
 
+    def press_inside(self, event: QMouseEvent) -> bool:
+        """Take a hit of a clip that was taken apart; along the foot, and in gaps, sweep over several."""
+        x, keys = event.position().x(), event.modifiers()
+        shown = next((each for each in self.clips if self._is_in(each, x)), None)
+        if shown is None or spans_of(shown) is None:
+            return False
+        view, place, frame = self.desk.view, (shown.track.id, shown.clip.id), self.frame_of(x)
+        is_more = bool(keys & Qt.KeyboardModifier.ShiftModifier)
+        kept = view.hits if is_more and view.place == place else ()
+        hit, edge = slice_at(shown, frame), slice_edge_at(self, shown, x)
+        is_foot = event.position().y() >= self.height() - FOOT
+        if hit is None or is_foot:
+
+            def sweep(first: float, last: float) -> None:
+                view.choose_hits(place, (*kept, *between(shown, first, last)))
+
+            def click() -> None:
+                if hit is not None:
+                    self._choose_slice(place, hit, is_more=is_more)
+                else:
+                    view.choose_hits(place, ())
+                    self.desk.transport.go_to(frame)
+
+            self.begin_sweep(x, click, sweep)
+        elif edge is not None and not keys:
+            self.drag = take_edge(self.desk, shown, edge)
+        else:
+            if hit not in view.hits or is_more or view.place != place:
+                self._choose_slice(place, hit, is_more=is_more)
+            copies = bool(keys & Qt.KeyboardModifier.ControlModifier)
+            self._slices.hear(hit)
+            self.drag = take_slice(self.desk, shown, hit, x, frame, copies=copies)
+        return True
+
+    def _choose_slice(self, place: Place, hit: SliceId, *, is_more: bool) -> None:
+        """One hit; with Shift it is chosen with the others, or no longer."""
+        view = self.desk.view
+        others = view.hits if is_more and view.place == place else ()
+        left = tuple(each for each in others if each != hit)
+        view.choose_hits(place, left if hit in others else (*left, hit))
+
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton or event.position().x() < HEADER:
             return
@@ -429,7 +489,9 @@ class WaveLane(ClipLane):
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         shown = self.shown
-        if isinstance(self.drag, ClipDrag | RangeDrag) or (
+        if isinstance(self.drag, SliceDrag | LengthDrag):
+            self._drag_slice(self.drag, event)
+        elif isinstance(self.drag, ClipDrag | RangeDrag) or (
             self.drag is None and self.desk.view.stage is Stage.REWORK
         ):
             self.move_clip(event)
@@ -437,6 +499,28 @@ class WaveLane(ClipLane):
             self._go_on(event.position().x(), is_unsnapped=is_free(event))
         elif shown is not None:
             self._point_at(shown, event)
+
+    def _drag_slice(self, drag: SliceDrag | LengthDrag, event: QMouseEvent) -> None:
+        x = event.position().x()
+        if isinstance(drag, SliceDrag):
+            drag.to(x, self.frame_of(x), is_free=is_free(event))
+        else:
+            drag.to(self.frame_of(x), is_free=is_free(event))
+        if drag.words:
+            self.desk.say(drag.words)
+
+    def move_clip(self, event: QMouseEvent) -> None:
+        """What a press would take, of hits too."""
+        super().move_clip(event)
+        x, y = event.position().x(), event.position().y()
+        if self.drag is not None or x < HEADER or grip_at(self, self.clips, x, y) is not None:
+            return
+        shown = next((each for each in self.clips if self._is_in(each, x)), None)
+        if shown is None or spans_of(shown) is None:
+            return
+        is_edge = y < self.height() - FOOT and slice_edge_at(self, shown, x) is not None
+        self.setCursor(Qt.CursorShape.SizeHorCursor if is_edge else Qt.CursorShape.ArrowCursor)
+        self.desk.view.hint(self.slice_hint)
 
     def _go_on(self, x: float, *, is_unsnapped: bool) -> None:
         """What is dragged comes along."""

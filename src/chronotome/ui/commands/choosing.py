@@ -1,0 +1,172 @@
+"""Which hits of a clip that was taken apart are meant, and how they are chosen."""
+
+import numpy as np
+from numpy.typing import NDArray
+from PySide6.QtWidgets import QApplication, QInputDialog
+
+from chronotome.session.edits.clips import Place
+from chronotome.session.model import Clip, rearranged
+from chronotome.session.slices import SliceId, Slices
+from chronotome.ui.controls.figures import counted
+from chronotome.ui.desk import Desk
+from chronotome.units import gain_of
+
+LONGEST_HEARD = 4.0
+BANDS = ("low", "mid", "high")
+
+
+class ChosenHits:
+    """The chosen hits of the clip that is worked on, and what chooses them."""
+
+    def __init__(self, desk: Desk) -> None:
+        self._desk = desk
+
+    @property
+    def _clip(self) -> Clip | None:
+        return self._desk.view.clip
+
+    @property
+    def slices(self) -> Slices | None:
+        """Those of the clip that is worked on; None where it is whole."""
+        clip = self._clip
+        return None if clip is None else clip.take.slices
+
+    @property
+    def has_chosen(self) -> bool:
+        return bool(self._desk.view.hits)
+
+    def _meant(self, do: str) -> tuple[Place, tuple[SliceId, ...]] | None:
+        """The chosen hits, and their clip; says how to choose some where there are none."""
+        view = self._desk.view
+        place, hits = view.place, view.hits
+        if place is None or self.slices is None:
+            self._desk.say(f"Take the clip apart first to {do} its hits")
+            return None
+        if not hits:
+            self._desk.say(
+                f"Choose hits to {do} them: click one in the wave, drag along its foot for several"
+            )
+            return None
+        return place, hits
+
+    def _choose(self, which: NDArray[np.bool_], words: str) -> None:
+        place, slices = self._desk.view.place, self.slices
+        if place is not None and slices is not None:
+            found = slices.id_array[which].tolist()
+            self._desk.view.choose_hits(place, found)
+            self._desk.say(f"{counted(len(found), 'hit')} chosen: {words}")
+
+    def _traits(self) -> tuple[NDArray[np.int64], NDArray[np.float64]] | None:
+        """Band and level of each hit by its first onset; -1 and NaN where it has none."""
+        session, clip, slices = self._desk.session, self._clip, self.slices
+        if clip is None or slices is None:
+            self._desk.say("Take the clip apart first to choose its hits")
+            return None
+        laid = rearranged(session.recording_with(clip.recording), slices)
+        bands, levels = np.full(len(slices), -1), np.full(len(slices), np.nan)
+        onsets = laid.recording.onsets
+        order = np.flatnonzero(laid.owners >= 0)[::-1]  # the first onset of each comes last, and stays
+        bands[laid.owners[order]] = onsets.band_array[order]
+        levels[laid.owners[order]] = onsets.level_array[order]
+        return bands, levels
+
+    def choose_all(self) -> None:
+        if self._traits() is not None and self.slices is not None:
+            self._choose(np.ones(len(self.slices), bool), "all of them")
+
+    def choose_others(self) -> None:
+        slices = self.slices
+        if slices is not None:
+            self._choose(~np.isin(slices.id_array, self._desk.view.hits), "those that were not")
+
+    def choose_band(self, band: int) -> None:
+        traits = self._traits()
+        if traits is not None:
+            self._choose(traits[0] == band, f"the {BANDS[band]} ones")
+
+    def ask_louder(self) -> None:
+        """All hits that are as loud as is said, in dB below the loudest, or louder."""
+        traits = self._traits()
+        if traits is None or np.isnan(traits[1]).all():
+            return
+        below, is_said = QInputDialog.getDouble(
+            QApplication.activeWindow(),
+            "Choose hits",
+            "All that are less softer than the loudest than (dB):",
+            12.0,
+            0.0,
+            90.0,
+            1,
+        )
+        if is_said:
+            loudest = float(np.nanmax(traits[1]))
+            with np.errstate(invalid="ignore"):
+                self._choose(traits[1] >= loudest - below, f"at most {below:g} dB softer than the loudest")
+
+    def ask_every(self) -> None:
+        slices = self.slices
+        if self._traits() is None or slices is None:
+            return
+        every, is_said = QInputDialog.getInt(
+            QApplication.activeWindow(),
+            "Choose hits",
+            "Every how many hits one, from the chosen one on?",
+            2,
+            2,
+            64,
+        )
+        if is_said:
+            at = slices.at(self._desk.view.hits)
+            first = at[0] % every if at else 0
+            self._choose(np.arange(len(slices)) % every == first, f"every {every} hits one")
+
+    def choose_alike(self) -> None:
+        """All that are the same sound as a chosen one, by their spectra."""
+        meant = self._meant("find others like")
+        clip, slices = self._clip, self.slices
+        if meant is None or clip is None or slices is None:
+            return
+        at = np.array(slices.at(meant[1]))
+
+        def then(alike: NDArray[np.bool_]) -> None:
+            if self.slices is slices:
+                self._choose(alike, "the same sound")
+
+        self._desk.likenesses.alike(clip.recording, slices, at, then)
+
+    def step(self, by: int, *, is_extending: bool = False) -> None:
+        """Choose the next or previous hit; from nothing, the one at the playhead."""
+        shown, place, slices = self._desk.shown, self._desk.view.place, self.slices
+        if shown is None or place is None or slices is None or shown.plan.sliced is None or not len(slices):
+            return
+        starts, hits = shown.plan.sliced.starts, self._desk.view.hits
+        order = np.argsort(starts, kind="stable")
+        at = slices.at(hits[-1:])
+        if at:
+            number = int(np.flatnonzero(order == at[0])[0]) + by
+        else:
+            later = int(starts[order].searchsorted(self._desk.transport.position - 1))
+            number = later if by > 0 else later - 1
+        number = min(max(number, 0), len(order) - 1)
+        own = slices.ids[int(order[number])]
+        kept = tuple(each for each in hits if each != own) if is_extending else ()
+        self._desk.view.choose_hits(place, (*kept, own))
+        self._desk.view.center_on(float(starts[order[number]]))
+        if not self._desk.transport.is_playing:
+            self._desk.transport.go_to(float(starts[order[number]]))
+
+    def hear(self, which: SliceId) -> None:
+        """Let a hit sound as it was recorded, over whatever plays."""
+        shown, slices = self._desk.shown, self.slices
+        source = None if shown is None else self._desk.recordings.pool.get(shown.recording.content)
+        if shown is None or slices is None or source is None or not slices.at([which]):
+            return
+        at, ratio = slices.at([which])[0], source.rate / shown.recording.rate
+        start, end = round(slices.starts[at] * ratio), round(slices.ends[at] * ratio)
+        end = min(end, start + round(LONGEST_HEARD * source.rate))
+        self._desk.transport.hear(source.region, start, end, gain_of(shown.track.level))
+
+    def hear_chosen(self) -> None:
+        meant = self._meant("hear")
+        if meant is not None:
+            self.hear(meant[1][-1])

@@ -1,0 +1,103 @@
+"""Keys that act on chosen hits where there are some, else on clips, marks or hits of Tighten."""
+
+from chronotome.ui.commands.clips import ClipCommands
+from chronotome.ui.commands.hits import HitCommands
+from chronotome.ui.commands.marks import MarkCommands
+from chronotome.ui.commands.slices import SliceCommands
+from chronotome.ui.desk import Desk
+from chronotome.ui.view_state import Stage
+
+
+class ReworkCommands:
+    """One method for each key that means different things."""
+
+    def __init__(
+        self, desk: Desk, clips: ClipCommands, slices: SliceCommands, marks: MarkCommands, hits: HitCommands
+    ) -> None:
+        self._desk, self._clips, self._slices = desk, clips, slices
+        self._marks, self._hits = marks, hits
+        self._keeps_hits = False
+        """Whether what was copied last are hits."""
+
+    @property
+    def _is_here(self) -> bool:
+        return self._desk.view.stage is Stage.REWORK
+
+    @property
+    def _on_hits(self) -> bool:
+        return self._is_here and self._slices.has_chosen
+
+    def delete(self, *, is_closed: bool = False) -> None:
+        """Chosen hits or clips in Rework, else the selected onsets."""
+        if self._on_hits:
+            self._slices.delete(is_closed=is_closed)
+        elif self._is_here or is_closed:
+            self._clips.delete(is_closed=is_closed)
+        else:
+            self._marks.drop()
+
+    def duplicate(self) -> None:
+        (self._slices if self._on_hits else self._clips).duplicate()
+
+    def ask_repeats(self) -> None:
+        (self._slices if self._on_hits else self._clips).ask_repeats()
+
+    def keep(self, *, is_cut: bool = False) -> None:
+        self._keeps_hits = self._on_hits
+        (self._slices if self._on_hits else self._clips).keep(is_cut=is_cut)
+
+    def paste(self) -> None:
+        (self._slices if self._keeps_hits else self._clips).paste()
+
+    def choose_all(self) -> None:
+        """All hits where one is chosen, else all clips of the track."""
+        (self._slices if self._on_hits else self._clips).choose_all()
+
+    def by_line(self, step: int) -> None:
+        (self._slices if self._on_hits else self._clips).by_line(step)
+
+    def reverse(self) -> None:
+        (self._slices if self._on_hits else self._clips).reverse()
+
+    def cut(self) -> None:
+        """At the selected hit, at the playhead, or a hit that was taken apart in two."""
+        view = self._desk.view
+        if self._is_here and self._slices.slices is not None and view.range is None and not view.clips:
+            self._slices.cut_here()
+        elif view.picked and view.range is None:
+            self._marks.cut()
+        else:
+            self._clips.split_here()
+
+    def join(self) -> None:
+        if self._on_hits:
+            self._slices.glue()
+        else:
+            self._clips.join()
+
+    def step(self, by: int, *, is_extending: bool = False) -> None:
+        """To the next or previous hit."""
+        if self._is_here and self._slices.slices is not None:
+            self._slices.step(by, is_extending=is_extending)
+        else:
+            self._marks.step(by, is_extending=is_extending)
+
+    def hear(self) -> None:
+        if self._on_hits:
+            self._slices.hear_chosen()
+        else:
+            self._marks.hear_selected()
+
+    def up(self, steps: int) -> None:
+        """In Rework the value in the Shape lane of the chosen hits, else hits so many ms earlier."""
+        if self._on_hits:
+            self._slices.step_value(self._desk.view.shape, steps)
+        else:
+            self._hits.nudge(-steps)
+
+    def later(self, milliseconds: int) -> None:
+        """Chosen hits in Rework, else marks."""
+        if self._on_hits:
+            self._slices.nudge(milliseconds)
+        else:
+            self._marks.nudge(milliseconds=milliseconds)

@@ -1,0 +1,465 @@
+"""What keys and menus do to the hits of a clip that was taken apart."""
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from itertools import count
+
+import numpy as np
+from PySide6.QtWidgets import QApplication, QInputDialog
+
+from chronotome.bridge.store import Edit
+from chronotome.session.edits.apart import At, Cuts, keep_whole_copy, make_whole, take_apart
+from chronotome.session.edits.clips import Place
+from chronotome.session.edits.hits import (
+    beats_of,
+    copy,
+    cut_slice,
+    delete,
+    glue,
+    move,
+    scale_time,
+    shuffle,
+    swap,
+    turn_order,
+)
+from chronotome.session.edits.recordings import bring_recording
+from chronotome.session.edits.rhythm import paste_hits, rhythm_of, set_crossover, share_bands, take_rhythm
+from chronotome.session.edits.shaping import (
+    as_recorded,
+    keep_scatter,
+    roll_of,
+    roll_to_hits,
+    scatter_of,
+    set_fills,
+    set_flag,
+    set_roll,
+    set_scatter,
+    set_value,
+    values_of,
+)
+from chronotome.session.grid import nearest_lines
+from chronotome.session.model import Recording, Session, replace
+from chronotome.session.slices import Roll, Scatter, SliceId, Slices
+from chronotome.ui.commands.choosing import ChosenHits
+from chronotome.ui.controls.figures import counted
+from chronotome.ui.desk import Desk
+
+STEPS = {"loudness": 1.0, "pan": 0.1, "pitch": 1.0, "tilt": 1.0, "fade in": 5.0, "fade out": 5.0}
+STEPS |= {"start": 0.005, "length": 0.01}
+"""By how much a key changes each value."""
+WORDS = {"fade in": "Fade in", "fade out": "Fade out"}
+USUAL_CROSSOVER = 250.0
+TIMES = 64
+"""That hits can be repeated at once."""
+
+
+@dataclass(frozen=True, eq=False)
+class KeptHits:
+    """Hits that were cut or copied."""
+
+    recording: Recording
+    slices: Slices
+
+
+class SliceCommands(ChosenHits):
+    """One method for each thing that can be done to hits, or to choose them."""
+
+    def __init__(self, desk: Desk) -> None:
+        super().__init__(desk)
+        self.kept: KeptHits | None = None
+        self._seeds = count(1)
+
+    def _edit(
+        self, do: str, label: str, edit: Callable[[Session, Place, tuple[SliceId, ...]], Session]
+    ) -> None:
+        meant = self._meant(do)
+        if meant is not None:
+            place, hits = meant
+            words = label if "{" not in label else label.format(counted(len(hits), "hit"))
+            self._desk.store.apply(lambda session: edit(session, place, hits), words)
+
+    def _choose_new(self, place: Place, before: Sequence[SliceId]) -> None:
+        """What was made by an edit is chosen."""
+        slices = self.slices
+        if slices is not None:
+            new = set(slices.ids) - set(before)
+            self._desk.view.choose_hits(place, (each for each in slices.ids if each in new))
+
+    # Apart and whole
+
+    def take_apart(self, cuts: Cuts, words: str) -> None:
+        """Of the range that was swept, where there is one."""
+        view, place = self._desk.view, self._desk.view.place
+        if place is None:
+            self._desk.say("There is no clip to take apart")
+            return
+        if self.slices is not None:
+            self._desk.say(
+                "It is taken apart already: X cuts a hit in two, Ctrl+Shift+B brings it back whole"
+            )
+            return
+        span = view.range
+        if span is not None and place[0] in span.tracks:
+            cuts = Cuts(cuts.at, cuts.step, cuts.parts, (span.start, span.end))
+        self._desk.store.apply(lambda session: take_apart(session, place, cuts), f"Take apart {words}")
+        slices = self.slices
+        if slices is None:
+            self._desk.say("Nothing to cut there: it would be one hit")
+            return
+        view.choose_hits(place, ())
+        self._desk.say(f"{counted(len(slices), 'hit')}, which sound as before. A plays it as it was played")
+
+    def at_onsets(self) -> None:
+        self.take_apart(Cuts(), "at onsets")
+
+    def at_marks(self) -> None:
+        self.take_apart(Cuts(At.MARKS), "at marks set by hand")
+
+    def at_lines(self, step: float | None = None) -> None:
+        """Lines so many quarter notes apart; of the grid that is shown, where none is said."""
+        self.take_apart(Cuts(At.LINES, step=step or self._desk.view.grid.step), "on lines")
+
+    def at_bars(self) -> None:
+        self.take_apart(Cuts(At.LINES, step=self._desk.session.metre.bar), "at every bar")
+
+    def ask_parts(self) -> None:
+        parts, is_said = QInputDialog.getInt(
+            QApplication.activeWindow(), "Take apart", "Into how many equal parts?", 8, 2, 1024
+        )
+        if is_said:
+            self.take_apart(Cuts(At.PARTS, parts=parts), f"into {parts} parts")
+
+    def make_whole(self) -> None:
+        """The recording as it was before it was taken apart."""
+        place = self._desk.view.place
+        if place is None or self.slices is None:
+            self._desk.say("The clip is whole")
+            return
+        self._desk.store.apply(lambda session: make_whole(session, place), "Bring the recording back whole")
+
+    def keep_copy(self) -> None:
+        place = self._desk.view.place
+        if place is not None:
+            self._desk.store.apply(
+                lambda session: (
+                    keep_whole_copy(make_whole(session, place), place)
+                    if self.slices is not None
+                    else keep_whole_copy(session, place)
+                ),
+                "Keep it as it was on a muted track",
+            )
+
+    def toggle_fills(self) -> None:
+        place, slices = self._desk.view.place, self.slices
+        if place is None or slices is None:
+            self._desk.say("Take the clip apart first")
+            return
+        fills = not slices.fills
+        label = "Fill emptied places" if fills else "Leave emptied places silent"
+        self._desk.store.apply(lambda session: set_fills(session, place, fills=fills), label)
+
+    @property
+    def fills(self) -> bool:
+        slices = self.slices
+        return slices is not None and slices.fills
+
+    # Places
+
+    def delete(self, *, is_closed: bool = False) -> None:
+        label = "Delete {} and close the gap" if is_closed else "Delete {}"
+        self._edit(
+            "delete", label, lambda session, place, hits: delete(session, place, hits, is_closed=is_closed)
+        )
+
+    def duplicate(self) -> None:
+        """Once more right after themselves."""
+        self._repeat(1)
+
+    def ask_repeats(self) -> None:
+        """Over so many bars on."""
+        if self._meant("repeat") is None:
+            return
+        bars, is_said = QInputDialog.getInt(
+            QApplication.activeWindow(), "Repeat hits", "Over how many more bars?", 1, 1, TIMES
+        )
+        if is_said:
+            beats = self._length()
+            self._repeat(max(1, int(bars * self._desk.session.metre.bar / beats + 1e-6)))
+
+    def _repeat(self, times: int) -> None:
+        meant, slices = self._meant("duplicate"), self.slices
+        if meant is None or slices is None:
+            return
+        (place, hits), beats = meant, self._length()
+        label = f"Duplicate {counted(len(hits), 'hit')}"
+        self._desk.store.apply(lambda session: copy(session, place, hits, beats, min(times, TIMES)), label)
+        self._choose_new(place, slices.ids)
+
+    def _length(self) -> float:
+        """Beats after which the chosen hits come again: whole steps of the grid that hold all of them."""
+        session, clip, slices = self._desk.session, self._clip, self.slices
+        step = self._desk.view.grid.step
+        if clip is None or slices is None:
+            return step
+        at, beats = slices.at(self._desk.view.hits), beats_of(session, clip.take)
+        if not at:
+            return step
+        after = beats[at[-1] + 1] if at[-1] + 1 < len(beats) else beats[at[-1]] + step
+        span = float(max(after, beats[at].max()) - beats[at].min())
+        return max(step, round(span / step) * step)
+
+    def keep(self, *, is_cut: bool = False) -> None:
+        """Remember the chosen hits for pasting."""
+        meant, clip, slices = self._meant("cut out" if is_cut else "copy"), self._clip, self.slices
+        if meant is None or clip is None or slices is None:
+            return
+        recording = self._desk.session.recording_with(clip.recording)
+        self.kept = KeptHits(recording, slices.only(slices.at(meant[1])))
+        if is_cut:
+            self._edit("cut out", "Cut out {}", delete)
+        self._desk.say(f"{counted(len(meant[1]), 'hit')} kept: Ctrl+V lays them at the playhead")
+
+    def paste(self) -> None:
+        """Lay what was cut or copied at the playhead: in the clip of its recording, else on the track."""
+        desk, kept, track = self._desk, self.kept, self._desk.view.focused
+        if kept is None or track is None:
+            desk.say("Nothing to paste: Ctrl+C keeps the chosen hits")
+            return
+        here, place = round(desk.transport.position), desk.view.place
+        before = () if self.slices is None else self.slices.ids
+        recording, track_id = desk.recordings.renamed(kept.recording), track.id
+        is_known = any(each.content == recording.content for each in desk.session.recordings)
+        file = desk.recordings.places.get(recording.content)
+        if not is_known and file is None:
+            desk.say(f"{recording.file} is not in this session, and was not found")
+            return
+        found: list[Place] = []
+
+        def edit(session: Session) -> Session:
+            session = bring_recording(session, recording)
+            session, where = paste_hits(session, place, track_id, recording.content, kept.slices, here)
+            found[:] = [where]
+            return session
+
+        desk.store.apply(edit, f"Paste {counted(len(kept.slices), 'hit')}")
+        if not is_known and file is not None:
+            desk.recordings.bring(recording.content, file)
+        where = found[0]
+        clip = desk.session.track(where[0]).clip(where[1])
+        known = set(before) if where == place else set[SliceId]()
+        ids = () if clip.take.slices is None else clip.take.slices.ids
+        desk.view.choose_hits(where, (each for each in ids if each not in known))
+
+    def by_line(self, step: int) -> None:
+        """Move the chosen hits to the next or previous line of the grid that is shown."""
+        meant, clip, slices, view = self._meant("move"), self._clip, self.slices, self._desk.view
+        if meant is None or clip is None or slices is None:
+            return
+        now = float(beats_of(self._desk.session, clip.take)[slices.at(meant[1])[0]])
+        wanted = np.array([now + step * view.grid.step])
+        line = float(nearest_lines(wanted, view.grid, self._desk.session.metre)[0])
+        self._edit("move", "Move {}", lambda session, place, hits: move(session, place, hits, line - now))
+
+    def nudge(self, milliseconds: float) -> None:
+        beats = milliseconds / 1000 * self._desk.session.tempo.beats_per_minute / 60
+        self._edit("move", "Move {}", lambda session, place, hits: move(session, place, hits, beats))
+
+    def swap(self) -> None:
+        meant = self._meant("swap")
+        if meant is None:
+            return
+        if len(meant[1]) != 2:
+            self._desk.say("Choose two hits to swap them: Shift+click adds one")
+            return
+        self._edit("swap", "Swap two hits", lambda session, place, hits: swap(session, place, *hits))
+
+    def shuffle(self) -> None:
+        seed = next(self._seeds)
+        self._edit("shuffle", "Shuffle {}", lambda session, place, hits: shuffle(session, place, hits, seed))
+
+    def turn_order(self) -> None:
+        self._edit("turn round", "Reverse the order of {}", turn_order)
+
+    def scale_time(self, factor: float, *, stretches: bool = False) -> None:
+        label = "Double time of {}" if factor < 1 else "Half time of {}"
+        self._edit(
+            "move",
+            label,
+            lambda session, place, hits: scale_time(session, place, hits, factor, stretches=stretches),
+        )
+
+    def glue(self) -> None:
+        before = 0 if self.slices is None else len(self.slices)
+        self._edit("glue", "Glue {} together", glue)
+        if self.slices is not None and self._desk.view.hits and len(self.slices) == before:
+            self._desk.say("Only neighbours that go on in one another as they were recorded can be glued")
+
+    def cut_here(self) -> None:
+        """Cut the hit under the playhead in two."""
+        place, position = self._desk.view.place, self._desk.transport.position
+        if place is not None:
+            self._desk.store.apply(lambda session: cut_slice(session, place, position), "Cut a hit in two")
+
+    # What they are like
+
+    def reverse(self) -> None:
+        slices, hits = self.slices, self._desk.view.hits
+        if slices is not None:
+            column = slices.column("reversed")
+            is_on = not all(column[at] for at in slices.at(hits))
+            self._edit(
+                "reverse",
+                "Reverse {}",
+                lambda session, place, hits: set_flag(session, place, hits, "reversed", value=is_on),
+            )
+
+    def toggle_tape(self) -> None:
+        is_on = not self.is_tape
+        self._edit(
+            "pitch",
+            "Pitch changes the length of {}" if is_on else "Pitch keeps the length of {}",
+            lambda session, place, hits: set_flag(session, place, hits, "by_tape", value=is_on),
+        )
+
+    @property
+    def is_tape(self) -> bool:
+        slices = self.slices
+        return slices is not None and any(
+            slices.column("by_tape")[at] for at in slices.at(self._desk.view.hits)
+        )
+
+    def as_recorded(self) -> None:
+        self._edit("forget the shape of", "Shape of {} as recorded", as_recorded)
+
+    def change(self, name: str, by: float) -> None:
+        """One of the values of the chosen hits, each by as much."""
+        clip, slices = self._clip, self.slices
+        if clip is None or slices is None:
+            self._meant("shape")
+            return
+
+        def edit(session: Session, place: Place, hits: tuple[SliceId, ...]) -> Session:
+            now = values_of(session, clip.take, name)
+            at = slices.at(hits)
+            return set_value(session, place, name, {slices.ids[each]: float(now[each]) + by for each in at})
+
+        self._edit("shape", f"{WORDS.get(name, name.capitalize())} of {{}}", edit)
+
+    def step_value(self, name: str, direction: int) -> None:
+        self.change(name, direction * STEPS[name])
+
+    # Rolls and scatters
+
+    @property
+    def roll(self) -> Roll | None:
+        """That of the first chosen hit that is one."""
+        slices = self.slices
+        return None if slices is None else roll_of(slices, self._desk.view.hits)
+
+    def set_roll(self, roll: Roll | None) -> None:
+        label = "Roll {}" if roll is not None else "Single {}"
+        self._edit("roll", label, lambda session, place, hits: set_roll(session, place, hits, roll))
+
+    def toggle_roll(self) -> None:
+        self.set_roll(None if self.roll is not None else Roll())
+
+    def single_hits(self) -> None:
+        """What rolls sound like, as hits that can be changed one by one."""
+        if self._meant("unroll") is not None and self.roll is None:
+            self._desk.say("None of the chosen hits is a roll")
+            return
+        self._edit("unroll", "Make single hits of {}", roll_to_hits)
+
+    @property
+    def scatter(self) -> Scatter | None:
+        slices = self.slices
+        return None if slices is None else scatter_of(slices, self._desk.view.hits)
+
+    def set_scatter(self, scatter: Scatter | None, label: str = "Scatter {}") -> None:
+        self._edit("scatter", label, lambda session, place, hits: set_scatter(session, place, hits, scatter))
+
+    def draw_again(self) -> None:
+        scatter = self.scatter
+        if scatter is None:
+            if self._meant("scatter") is not None:
+                self._desk.say("Say how much is scattered first: Scatter in the tray")
+            return
+        self.set_scatter(replace(scatter, seed=scatter.seed + 1), "Draw the scatter of {} again")
+
+    def keep_scatter(self) -> None:
+        if self._meant("keep the scatter of") is not None and self.scatter is None:
+            self._desk.say("None of the chosen hits is scattered")
+            return
+        self._edit("scatter", "Keep the scatter of {}", keep_scatter)
+
+    # Another rhythm
+
+    def ask_rhythm(self) -> None:
+        """Put the chosen hits, or all, on the hits of another clip."""
+        place, slices, session = self._desk.view.place, self.slices, self._desk.session
+        if place is None or slices is None:
+            self._desk.say("Take the clip apart first: its hits are put on the rhythm of another")
+            return
+        others = [(track.id, clip.id) for track, clip in session.clips if (track.id, clip.id) != place]
+        names = [self._name(each) for each in others]
+        if not others:
+            self._desk.say("There is no other clip to take a rhythm of")
+            return
+        name, is_said = QInputDialog.getItem(
+            QApplication.activeWindow(), "Take the rhythm of", "Of which clip?", names, 0, editable=False
+        )
+        if is_said:
+            self.take_rhythm(others[names.index(name)])
+
+    def _name(self, place: Place) -> str:
+        track = self._desk.session.track(place[0])
+        number = [each.id for each in track.clips].index(place[1]) + 1
+        name = track.clip(place[1]).name or track.name
+        return f"{name} · clip {number}" if len(track.clips) > 1 else name
+
+    def take_rhythm(self, other: Place, *, is_nearest: bool = False, strength: float = 1.0) -> None:
+        place, slices = self._desk.view.place, self.slices
+        if place is None or slices is None:
+            return
+        hits = self._desk.view.hits or slices.ids
+        name = self._name(other)
+
+        def edit(session: Session) -> Session:
+            beats = rhythm_of(session, other)
+            return take_rhythm(session, place, hits, beats, is_nearest=is_nearest, strength=strength)
+
+        self._desk.store.apply(edit, f"Take the rhythm of {name}")
+
+    def ask_bands(self) -> None:
+        """The lows of this clip with the highs of another one."""
+        place, session = self._desk.view.place, self._desk.session
+        others = [(track.id, clip.id) for track, clip in session.clips if (track.id, clip.id) != place]
+        if place is None or not others:
+            self._desk.say("There is no other clip to take the highs of")
+            return
+        names, parent = [self._name(each) for each in others], QApplication.activeWindow()
+        name, is_said = QInputDialog.getItem(
+            parent, "Lows of it, highs of another", "Highs of which clip?", names, 0, editable=False
+        )
+        if not is_said:
+            return
+        hertz, is_said = QInputDialog.getDouble(
+            parent, "Lows of it, highs of another", "They meet at (Hz):", USUAL_CROSSOVER, 20.0, 20_000.0, 0
+        )
+        if is_said:
+            self.share_bands(others[names.index(name)], hertz)
+
+    def share_bands(self, other: Place, hertz: float) -> None:
+        """The lows of this clip with the highs of another."""
+        place = self._desk.view.place
+        if place is not None:
+            self._desk.store.apply(
+                lambda session: share_bands(session, place, other, hertz),
+                f"Lows here, highs of {self._name(other)}",
+            )
+
+    def all_bands(self) -> None:
+        place = self._desk.view.place
+        if place is not None:
+            edit: Edit = lambda session: set_crossover(session, place, None)  # noqa: E731 - typed
+            self._desk.store.apply(edit, "Hear all bands of the clip")

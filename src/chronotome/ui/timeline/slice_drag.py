@@ -1,0 +1,138 @@
+"""Dragging hits: moved, copied, made longer or shorter. A draft at each move, one step when let go."""
+
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from chronotome.bridge.store import Edit
+from chronotome.session.edits.clips import Place
+from chronotome.session.edits.hits import beats_of, copy, lengthen, move
+from chronotome.session.edits.rhythm import rhythm_of
+from chronotome.session.model import Session
+from chronotome.session.slices import SliceId
+from chronotome.ui.controls.figures import counted, milliseconds, signed
+from chronotome.ui.desk import Desk
+from chronotome.ui.timeline.gestures import on_a_line
+from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.timeline.slice_marks import spans_of
+from chronotome.units import BeatArray
+
+STILL = 4
+"""Pixels that a hand moves without meaning it."""
+SHORTEST = 0.003
+"""Seconds of a hit whose edge is dragged."""
+
+
+@dataclass
+class SliceDrag:
+    """Chosen hits that are being dragged by one of them."""
+
+    desk: Desk
+    place: Place
+    hits: tuple[SliceId, ...]
+    x: float
+    grabbed: float
+    """Session frame under the pointer when it was taken."""
+    heard: float
+    """Where the hit that was taken sounds, in beats, and where it is before Tighten moves it."""
+    laid: float
+    copies: bool = False
+    edit: Edit | None = None
+    words: str = ""
+    lines: BeatArray | None = None
+    """What it is pulled to, where that is not the grid."""
+
+    def to(self, x: float, frame: float, *, is_free: bool) -> None:
+        if self.edit is None and abs(x - self.x) < STILL:
+            return
+        session = self.desk.session
+        wanted = session.frame_of(self.heard) + frame - self.grabbed
+        beats = session.beat_of(wanted) - self.heard
+        if not is_free and self.lines is not None and len(self.lines):
+            line = float(self.lines[np.abs(self.lines - session.beat_of(wanted)).argmin()])
+            beats = line - self.laid
+        elif not is_free and self.desk.view.is_snapping:
+            beats = session.beat_of(on_a_line(self.desk, wanted)) - self.laid
+        place, hits, change = self.place, self.hits, copy if self.copies else move
+        self.words = f"{signed(beats, 2)} beats"
+        self.edit = lambda session: change(session, place, hits, beats)
+        self.desk.store.draft(self.edit)
+
+    def finish(self) -> None:
+        if self.edit is None:
+            return
+        slices = self.desk.store.history.session.track(self.place[0]).clip(self.place[1]).take.slices
+        known = set() if slices is None else set(slices.ids)
+        what = "hit" if len(self.hits) == 1 else counted(len(self.hits), "hit")
+        self.desk.store.apply(self.edit, f"{'Copy' if self.copies else 'Move'} {what}")
+        made = self.desk.session.track(self.place[0]).clip(self.place[1]).take.slices
+        new = () if made is None else tuple(each for each in made.ids if each not in known)
+        if new:
+            self.desk.view.choose_hits(self.place, new)
+
+    def cancel(self) -> None:
+        self.desk.store.drop_draft()
+
+
+def take_slice(desk: Desk, shown: Shown, hit: SliceId, x: float, frame: float, *, copies: bool) -> SliceDrag:
+    """Begin to drag a hit, and the others that are chosen with it."""
+    view, place = desk.view, (shown.track.id, shown.clip.id)
+    hits = view.hits if hit in view.hits else (hit,)
+    spans = spans_of(shown)
+    at = 0 if spans is None else spans.slices.at([hit])[0]
+    heard = 0.0 if spans is None else desk.session.beat_of(float(spans.starts[at]))
+    laid = float(beats_of(desk.session, shown.take)[at])
+    known = {(track.id, clip.id) for track, clip in desk.session.clips}
+    lines = rhythm_of(desk.session, view.rhythm) if view.rhythm in known and view.rhythm else None
+    return SliceDrag(desk, place, hits, x, frame, heard, laid, copies, lines=lines)
+
+
+@dataclass
+class LengthDrag:
+    """The end of a hit that is being dragged: cut, ringing on, or stretched."""
+
+    desk: Desk
+    place: Place
+    hit: SliceId
+    start: float
+    """Session frame at which it sounds."""
+    per_second: float
+    """Of the recording's own time, seconds that are heard."""
+    edit: Edit | None = None
+    words: str = ""
+    others: tuple[SliceId, ...] = field(default=())
+
+    def to(self, frame: float, *, is_free: bool) -> None:
+        end = frame if is_free else on_a_line(self.desk, frame)
+        if end <= self.start:
+            end = frame
+        seconds = max(SHORTEST, (end - self.start) / self.desk.session.rate)
+        place, hits, how = self.place, (self.hit, *self.others), self.desk.view.lengthens
+        length = seconds / self.per_second
+        self.words = milliseconds(1000 * seconds)
+
+        def edit(session: Session) -> Session:
+            return lengthen(session, place, hits, length, how)
+
+        self.edit = edit
+        self.desk.store.draft(edit)
+
+    def finish(self) -> None:
+        if self.edit is not None:
+            self.desk.store.apply(self.edit, "Length of hit")
+
+    def cancel(self) -> None:
+        self.desk.store.drop_draft()
+
+
+def take_edge(desk: Desk, shown: Shown, hit: SliceId) -> LengthDrag | None:
+    """Begin to drag the end of a hit, and of those that are chosen with it."""
+    spans, view = spans_of(shown), desk.view
+    if spans is None:
+        return None
+    at = spans.slices.at([hit])[0]
+    own = float(spans.slices.spans[at]) / shown.recording.rate
+    heard = float(spans.ends[at] - spans.starts[at]) / desk.session.rate
+    place = (shown.track.id, shown.clip.id)
+    others = tuple(each for each in view.hits if each != hit) if hit in view.hits else ()
+    return LengthDrag(desk, place, hit, float(spans.starts[at]), heard / own if own else 1.0, others=others)

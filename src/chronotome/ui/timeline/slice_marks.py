@@ -1,0 +1,139 @@
+"""Hits of a clip that was taken apart, in the wave lane: where each is, and which is under the pointer."""
+
+from typing import NamedTuple
+
+import numpy as np
+from numpy.typing import NDArray
+from PySide6.QtCore import QLineF, QRectF, Qt
+from PySide6.QtGui import QPainter, QPen
+
+from chronotome.render.mix import Side
+from chronotome.session.slices import SliceId, Slices
+from chronotome.ui.controls.figures import signed
+from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.shown import Shown
+
+FOOT = 26
+"""Pixels at the lane's foot, where hits are named and swept over."""
+TAG = 16
+EDGE = 5
+NARROWEST_TAG = 5
+MOST_LINES = 240
+"""More hits than this in sight have no line through the wave."""
+
+
+class Spans(NamedTuple):
+    """Where hits are heard: session frames, one per slice."""
+
+    slices: Slices
+    starts: NDArray[np.int64]
+    ends: NDArray[np.int64]
+
+
+def spans_of(shown: Shown | None) -> Spans | None:
+    """None where a clip is whole, or is listened to as it was played."""
+    if shown is None or shown.side is not Side.EDITED or shown.plan.sliced is None:
+        return None
+    slices = shown.take.slices
+    return None if slices is None else Spans(slices, shown.plan.sliced.starts, shown.plan.sliced.ends)
+
+
+def slice_at(shown: Shown, frame: float) -> SliceId | None:
+    """The hit that is heard at a session frame: of several the one that began last."""
+    spans = spans_of(shown)
+    if spans is None:
+        return None
+    under = np.flatnonzero((spans.starts <= frame) & (spans.ends > frame))
+    if not len(under):
+        return None
+    return spans.slices.ids[int(under[spans.starts[under].argmax()])]
+
+
+def slice_edge_at(lane: Lane, shown: Shown, x: float) -> SliceId | None:
+    """The hit whose end is under the pointer."""
+    spans = spans_of(shown)
+    if spans is None:
+        return None
+    xs = lane.xs_of(spans.ends)
+    near = np.flatnonzero((np.abs(xs - x) <= EDGE) & (spans.ends > spans.starts))
+    if not len(near):
+        return None
+    at = int(near[np.abs(xs[near] - x).argmin()])
+    width = (spans.ends[at] - spans.starts[at]) / lane.desk.view.viewport.frames_per_pixel
+    return spans.slices.ids[at] if width > 3 * EDGE else None
+
+
+def between(shown: Shown, first: float, last: float) -> list[SliceId]:
+    """Hits that begin between two session frames."""
+    spans = spans_of(shown)
+    if spans is None:
+        return []
+    low, high = sorted((first, last))
+    inside = (spans.starts >= low) & (spans.starts < high) & (spans.ends > spans.starts)
+    return spans.slices.id_array[inside].tolist()
+
+
+def paint_slices(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
+    """A wash behind the chosen ones, a line where each begins, and at the foot what was done to it."""
+    spans = spans_of(shown)
+    if spans is None:
+        return
+    theme, view = lane.desk.view.theme, lane.desk.view
+    lefts, rights = lane.xs_of(spans.starts), lane.xs_of(spans.ends)
+    seen = np.flatnonzero((rights > HEADER) & (lefts < lane.width()) & (spans.ends > spans.starts))
+    foot = lane.height() - FOOT
+    is_here = view.place == (shown.track.id, shown.clip.id)
+    chosen = np.isin(spans.slices.id_array, view.hits) if is_here else np.zeros(len(lefts), bool)
+    for left, right in zip(
+        lefts[seen[chosen[seen]]].tolist(), rights[seen[chosen[seen]]].tolist(), strict=True
+    ):
+        box = QRectF(left, top, max(2.0, right - left), foot - top)
+        painter.fillRect(box, colour(theme.wash, 120))
+        painter.setPen(QPen(colour(theme.accent), 1.2))
+        painter.drawLine(QLineF(left, top, left, foot))
+    if len(seen) <= MOST_LINES:
+        painter.setPen(QPen(colour(theme.ink, 120), 1, Qt.PenStyle.DotLine))
+        painter.drawLines([QLineF(x, top, x, foot) for x in lefts[seen].tolist()])
+    _paint_tags(painter, lane, spans, lefts, rights, seen, chosen)
+
+
+def _paint_tags(  # noqa: PLR0917 - what is seen, and of it what is chosen
+    painter: QPainter,
+    lane: Lane,
+    spans: Spans,
+    lefts: NDArray[np.float64],
+    rights: NDArray[np.float64],
+    seen: NDArray[np.int64],
+    chosen: NDArray[np.bool_],
+) -> None:
+    theme, y = lane.desk.view.theme, lane.height() - FOOT + 4
+    painter.setFont(figure_font(10))
+    following = np.append(lefts[1:], np.inf)
+    words = tags_of(spans.slices)
+    for at in seen.tolist():
+        right = min(rights[at], following[at])
+        box = QRectF(lefts[at] + 0.5, y + 0.5, max(2.0, right - lefts[at] - 2), TAG)
+        painter.setPen(QPen(colour(theme.accent if chosen[at] else theme.strong_rule), 1))
+        painter.setBrush(colour(theme.accent if chosen[at] else theme.paper))
+        painter.drawRoundedRect(box, 3, 3)
+        if words[at] and box.width() >= painter.fontMetrics().horizontalAdvance(words[at]) + NARROWEST_TAG:
+            painter.setPen(colour(theme.on_ink if chosen[at] else theme.ink))
+            painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words[at])
+
+
+def tags_of(slices: Slices) -> list[str]:
+    """What was done to each hit: ← reversed, ×8 a roll, its pitch, ~ scattered."""
+    rolled, spread = slices.column("rolled"), slices.column("scattered")
+    turned, pitch = slices.column("reversed"), slices.column("semitones")
+    touched = np.flatnonzero((rolled > 0) | (spread > 0) | turned | (pitch != 0))
+    words = [""] * len(slices)
+    for at in touched.tolist():
+        parts = ["←"] if turned[at] else []
+        if rolled[at]:
+            roll = slices.rolls[int(rolled[at]) - 1]
+            parts.append("≣" if roll.step else f"×{roll.count}")
+        if pitch[at]:
+            parts.append(signed(float(pitch[at]), 0 if float(pitch[at]).is_integer() else 2))
+        words[at] = " ".join([*parts, *(["~"] if spread[at] else [])])
+    return words
