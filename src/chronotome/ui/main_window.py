@@ -112,7 +112,7 @@ class MainWindow(QMainWindow):
             Stage.MARK: self.mark_tray,
             Stage.FIT: FitTray(desk, self.actions_table, self._commands),
             Stage.TIGHTEN: TightenTray(desk, self.actions_table, self._commands),
-            Stage.REWORK: ReworkTray(desk, self.actions_table),
+            Stage.REWORK: ReworkTray(desk, self.actions_table, self._commands),
             Stage.EXPORT: self.export_tray,
         }
         self.export_tray.exported.connect(self._on_exported)

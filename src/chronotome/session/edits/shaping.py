@@ -10,7 +10,7 @@ from chronotome.session.edits.hits import Ids, changed, clip_at, each_with_rate
 from chronotome.session.grid import TempoMap
 from chronotome.session.model import Session, Take, replace
 from chronotome.session.runs import roll_edges, roll_ramps, shaped
-from chronotome.session.slices import SHAPED, VALUES, Roll, Scatter, SliceId, Slices
+from chronotome.session.slices import SHAPED, VALUES, Lengthen, Roll, Scatter, SliceId, Slices
 
 
 def set_value(session: Session, place: Place, name: str, values: Mapping[SliceId, float]) -> Session:
@@ -42,6 +42,16 @@ def values_of(session: Session, take: Take, name: str) -> NDArray[np.float64]:
 def set_flag(session: Session, place: Place, ids: Ids, name: str, *, value: bool) -> Session:
     """Set `reversed` or `by_tape` of slices."""
     return changed(session, place, ids, lambda slices, at: slices.with_values(name, at, [value] * len(at)))
+
+
+def set_lengthened(session: Session, place: Place, ids: Ids, how: Lengthen) -> Session:
+    """What becomes of slices of which a person said how long they are."""
+
+    def change(slices: Slices, at: list[int]) -> Slices:
+        some = [each for each in at if slices.column("lengths")[each]]
+        return slices.with_values("lengthened", some, [int(how)] * len(some)) if some else slices
+
+    return changed(session, place, ids, change)
 
 
 def as_recorded(session: Session, place: Place, ids: Ids) -> Session:

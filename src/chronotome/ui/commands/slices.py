@@ -32,6 +32,7 @@ from chronotome.session.edits.shaping import (
     scatter_of,
     set_fills,
     set_flag,
+    set_lengthened,
     set_roll,
     set_scatter,
     set_value,
@@ -39,7 +40,7 @@ from chronotome.session.edits.shaping import (
 )
 from chronotome.session.grid import nearest_lines
 from chronotome.session.model import Recording, Session, replace
-from chronotome.session.slices import Roll, Scatter, SliceId, Slices
+from chronotome.session.slices import Lengthen, Roll, Scatter, SliceId, Slices
 from chronotome.ui.commands.choosing import ChosenHits
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
@@ -328,6 +329,15 @@ class SliceCommands(ChosenHits):
             slices.column("by_tape")[at] for at in slices.at(self._desk.view.hits)
         )
 
+    def lengthen_by(self, how: Lengthen) -> None:
+        """What becomes of chosen hits that are longer than they are."""
+        if self.has_chosen:
+            self._edit(
+                "lengthen",
+                "Length of {} otherwise",
+                lambda session, place, hits: set_lengthened(session, place, hits, how),
+            )
+
     def as_recorded(self) -> None:
         self._edit("forget the shape of", "Shape of {} as recorded", as_recorded)
 
@@ -394,14 +404,22 @@ class SliceCommands(ChosenHits):
 
     # Another rhythm
 
+    @property
+    def others(self) -> list[Place]:
+        """All clips but the one that is worked on."""
+        place = self._desk.view.place
+        return [
+            (track.id, clip.id) for track, clip in self._desk.session.clips if (track.id, clip.id) != place
+        ]
+
     def ask_rhythm(self) -> None:
         """Put the chosen hits, or all, on the hits of another clip."""
-        place, slices, session = self._desk.view.place, self.slices, self._desk.session
+        place, slices = self._desk.view.place, self.slices
         if place is None or slices is None:
             self._desk.say("Take the clip apart first: its hits are put on the rhythm of another")
             return
-        others = [(track.id, clip.id) for track, clip in session.clips if (track.id, clip.id) != place]
-        names = [self._name(each) for each in others]
+        others = self.others
+        names = [self.name_of(each) for each in others]
         if not others:
             self._desk.say("There is no other clip to take a rhythm of")
             return
@@ -411,7 +429,7 @@ class SliceCommands(ChosenHits):
         if is_said:
             self.take_rhythm(others[names.index(name)])
 
-    def _name(self, place: Place) -> str:
+    def name_of(self, place: Place) -> str:
         track = self._desk.session.track(place[0])
         number = [each.id for each in track.clips].index(place[1]) + 1
         name = track.clip(place[1]).name or track.name
@@ -422,7 +440,7 @@ class SliceCommands(ChosenHits):
         if place is None or slices is None:
             return
         hits = self._desk.view.hits or slices.ids
-        name = self._name(other)
+        name = self.name_of(other)
 
         def edit(session: Session) -> Session:
             beats = rhythm_of(session, other)
@@ -432,12 +450,11 @@ class SliceCommands(ChosenHits):
 
     def ask_bands(self) -> None:
         """The lows of this clip with the highs of another one."""
-        place, session = self._desk.view.place, self._desk.session
-        others = [(track.id, clip.id) for track, clip in session.clips if (track.id, clip.id) != place]
+        place, others = self._desk.view.place, self.others
         if place is None or not others:
             self._desk.say("There is no other clip to take the highs of")
             return
-        names, parent = [self._name(each) for each in others], QApplication.activeWindow()
+        names, parent = [self.name_of(each) for each in others], QApplication.activeWindow()
         name, is_said = QInputDialog.getItem(
             parent, "Lows of it, highs of another", "Highs of which clip?", names, 0, editable=False
         )
@@ -455,7 +472,7 @@ class SliceCommands(ChosenHits):
         if place is not None:
             self._desk.store.apply(
                 lambda session: share_bands(session, place, other, hertz),
-                f"Lows here, highs of {self._name(other)}",
+                f"Lows here, highs of {self.name_of(other)}",
             )
 
     def all_bands(self) -> None:

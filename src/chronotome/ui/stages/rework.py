@@ -1,4 +1,4 @@
-"""The tray of Rework: the tracks, how they sound together, and which ones are locked."""
+"""The tray of Rework: hits and their shape, clips, the tracks, and which ones are locked."""
 
 from functools import partial
 
@@ -8,9 +8,12 @@ from chronotome.session.edits.clips import set_clip
 from chronotome.session.edits.tracks import rename, set_level, set_pan
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
+from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.figures import counted, decibels, milliseconds, sides
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
+from chronotome.ui.stages.hit_rows import HitRows
+from chronotome.ui.stages.roll_rows import RollRows, ScatterRows
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 
@@ -19,9 +22,33 @@ LONGEST_FADE = 2000
 
 
 class ReworkTray(Tray):
-    def __init__(self, desk: Desk, actions: Actions) -> None:
-        super().__init__(desk, actions, Stage.REWORK, "tracks")
-        self.clip = self.add_label("", "heading")
+    def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
+        super().__init__(desk, actions, Stage.REWORK, "hits, clips, tracks")
+        self.hits = HitRows(desk, actions, commands.slices)
+        self.roll = RollRows(desk, actions, commands.slices)
+        self.scatter = ScatterRows(desk, actions, commands.slices)
+        for rows in (self.hits, self.roll, self.scatter):
+            self.add(rows)
+        self.add_rule()
+        with self.folded("Clip") as self.clip:
+            self._build_clip()
+        with self.folded("Track") as self.track:
+            self._build_track()
+        with self.folded("Locked tracks") as self.locking:
+            self.locked = self.add_label("")
+            self.add_buttons("lock")
+            self.unlock, self.guide = self.add_buttons("unlock", "make-guide")
+            self.add_label("Tracks that are locked move by the amounts of their guide.")
+        self.add_buttons("add-track", "remove-track")
+        self.finish()
+        self.clip.setChecked(True)
+        desk.view.focus_changed.connect(self._show)
+        desk.view.selection_changed.connect(self._show)
+        desk.store.changed.connect(self._show)
+        self._show()
+
+    def _build_clip(self) -> None:
+        desk = self.desk
         self.clip_level = ValueSlider(desk.view, "Loudness of the clip", -60, 12, decibels, step=0.5, usual=0)
         self.fade_in = ValueSlider(desk.view, "Fade in", 0, LONGEST_FADE, milliseconds, step=5, usual=0)
         self.fade_out = ValueSlider(desk.view, "Fade out", 0, LONGEST_FADE, milliseconds, step=5, usual=0)
@@ -30,37 +57,24 @@ class ReworkTray(Tray):
             (self.fade_in, "fade_in", "Fade the clip in", 1000.0),
             (self.fade_out, "fade_out", "Fade the clip out", 1000.0),
         ):
-            self.add(slider)
             self.bind(slider, partial(self._set_clips, name=name, unit=unit), label)
+        self.add(self.clip_level)
+        self.beside(self.fade_in, self.fade_out)
         self.add_buttons("cut", "split-hits", "split-bars")
         self.add_buttons("join", "duplicate")
         self.add_buttons("mute-clip", "reverse-clip")
-        self.add_rule()
-        self.add_label("Track", "heading")
+
+    def _build_track(self) -> None:
         self.name = QLineEdit()
         self.name.setAccessibleName("Name of the track")
         self.name.editingFinished.connect(self._on_name)
         self.add(self.name)
-        self.level = ValueSlider(desk.view, "Loudness", -60, 12, decibels, step=0.5, usual=0)
-        self.add(self.level)
+        self.level = ValueSlider(self.desk.view, "Loudness", -60, 12, decibels, step=0.5, usual=0)
         self.bind(self.level, self._set_level, "Set level")
-        self.pan = ValueSlider(desk.view, "Pan", -100, 100, sides, step=1, usual=0)
-        self.add(self.pan)
+        self.pan = ValueSlider(self.desk.view, "Pan", -100, 100, sides, step=1, usual=0)
         self.bind(self.pan, self._set_pan, "Pan track")
+        self.beside(self.level, self.pan)
         self.add_buttons("mute", "solo", "flip")
-        self.add_rule()
-        self.add_label("Locked tracks", "heading")
-        self.locked = self.add_label("")
-        self.add_buttons("lock")
-        self.unlock, self.guide = self.add_buttons("unlock", "make-guide")
-        self.add_label("Tracks that are locked move by the amounts of their guide.")
-        self.add_rule()
-        self.add_buttons("add-track", "remove-track")
-        self.finish()
-        desk.view.focus_changed.connect(self._show)
-        desk.view.selection_changed.connect(self._show)
-        desk.store.changed.connect(self._show)
-        self._show()
 
     def _set_level(self, session: Session, value: float) -> Session:
         track = self.desk.view.focused
@@ -80,15 +94,25 @@ class ReworkTray(Tray):
         for slider in (self.clip_level, self.fade_in, self.fade_out):
             slider.setEnabled(clip is not None)
         if clip is None:
-            self.clip.setText("No clip")
+            self.clip.say("No clip")
             return
         track = view.focused
         number = 0 if track is None else [each.id for each in track.clips].index(clip.id) + 1
         of = 0 if track is None else len(track.clips)
-        self.clip.setText(counted(chosen, "clip") + " chosen" if chosen > 1 else f"Clip {number} of {of}")
+        self.clip.say(counted(chosen, "clip") + " chosen" if chosen > 1 else f"Clip {number} of {of}")
         self.clip_level.set_value(clip.level)
         self.fade_in.set_value(1000 * clip.fade_in)
         self.fade_out.set_value(1000 * clip.fade_out)
+
+    def _show_hits(self) -> None:
+        clip = self.desk.view.clip
+        slices = None if clip is None else clip.take.slices
+        self.hits.show_hits()
+        for rows in (self.roll, self.scatter):
+            rows.setVisible(slices is not None)
+        if slices is not None:
+            self.roll.show_roll(slices)
+            self.scatter.show_scatter()
 
     def _set_pan(self, session: Session, value: float) -> Session:
         track = self.desk.view.focused
@@ -106,6 +130,8 @@ class ReworkTray(Tray):
         if track is None:
             return
         self._show_clip()
+        self._show_hits()
+        self.track.say(f"Track · {track.name}")
         if not self.name.hasFocus():
             self.name.setText(track.name)
         self.level.set_value(track.level)

@@ -19,6 +19,7 @@ from chronotome.ui.timeline.pulse_lane import PulseLane
 from chronotome.ui.timeline.recipe_lane import RecipeLane
 from chronotome.ui.timeline.ruler import Ruler
 from chronotome.ui.timeline.section_lane import SectionLane
+from chronotome.ui.timeline.shape_lane import ShapeLane
 from chronotome.ui.timeline.strength_lane import StrengthLane
 from chronotome.ui.timeline.wave_lane import WaveLane
 from chronotome.ui.view_state import Evidence, Stage
@@ -41,11 +42,13 @@ class Timeline(QWidget):
         self.drift = DriftLane(desk, commands.hits)
         self.groove = GrooveLane(desk)
         self.match = MatchLane(desk, commands.tighten)
+        self.shape = ShapeLane(desk)
         self.proof = ProofLane(desk)
         self.evidence: dict[Stage, Lane] = {
             Stage.MARK: self.strength,
             Stage.FIT: self.pulse,
             Stage.TIGHTEN: self.drift,
+            Stage.REWORK: self.shape,
             Stage.EXPORT: self.proof,
         }
         layout = QVBoxLayout(self)
@@ -94,7 +97,7 @@ class Timeline(QWidget):
 
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
-        evidence = (self.drift, self.groove, self.match, self.strength, self.pulse)
+        evidence = (self.drift, self.groove, self.match, self.strength, self.pulse, self.shape)
         lanes = (self.wave, self.ruler, *evidence, self.sections, self.recipes, *self._lanes)
         return any(lane.cancel_drag() for lane in lanes)
 

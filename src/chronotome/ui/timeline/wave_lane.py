@@ -156,7 +156,9 @@ class WaveLane(ClipLane):
         self._paint_wave(painter, content, clips, source)
         if self.desk.transport.side is Side.EDITED and self.desk.view.stage >= Stage.TIGHTEN:
             paint_noises(self, painter, clips, (NOTCH, self.height() - FOOT))
-            for each in clips:
+            for each in (
+                each for each in clips if each.plan.sliced is None or self.desk.view.stage is not Stage.REWORK
+            ):
                 paint_hatching(painter, self, each, (self.height() - FOOT + 2, self.height() - 3))
         if self.desk.view.stage is Stage.REWORK:
             for each in clips:

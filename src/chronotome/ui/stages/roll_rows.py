@@ -1,0 +1,235 @@
+"""Roll and scatter of the chosen hits, in the tray of Rework."""
+
+from collections.abc import Callable
+from math import log2
+from typing import Any
+
+from chronotome.session.edits.hits import clip_at
+from chronotome.session.edits.shaping import roll_of, scatter_of, set_roll, set_scatter
+from chronotome.session.model import Session, replace
+from chronotome.session.runs import drawn
+from chronotome.session.slices import Roll, Scatter, Slices
+from chronotome.ui.actions import Actions
+from chronotome.ui.commands.slices import SliceCommands
+from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.figures import counted, milliseconds, plain, signed
+from chronotome.ui.controls.histogram import Histogram
+from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.controls.value_slider import ValueSlider
+from chronotome.ui.desk import Desk
+from chronotome.ui.stages.rows import Rows
+
+COUNTS = (2, 3, 4, 5, 6, 7, 8, 12, 16, 24, 32)
+STEPS = {
+    "evenly": 0.0,
+    "1/8": 0.5,
+    "1/8 T": 1 / 3,
+    "1/16": 0.25,
+    "1/16 T": 1 / 6,
+    "1/32": 0.125,
+    "1/64": 0.0625,
+}
+"""Quarter notes from one repeat to the next."""
+KINDS = ("loudness", "pan", "semitones", "start", "timing")
+MOST = {"loudness": 24.0, "pan": 1.0, "semitones": 24.0, "start": 200.0, "timing": 100.0}
+"""Of each kind, at 100 % of the slider."""
+KIND_WORDS = ("loud", "pan", "pitch", "start", "time")
+
+
+def _decibels(value: float) -> str:
+    return f"{signed(value)} dB"
+
+
+def _semitones(value: float) -> str:
+    return f"{signed(value, 0 if value == round(value) else 2)} st"
+
+
+def _pan(value: float) -> str:
+    return "middle" if not value else f"{abs(value):.0f} {'left' if value < 0 else 'right'}"
+
+
+def _hurry(value: float) -> str:
+    return "even" if not value else f"×{plain(2**value, 2)}"
+
+
+class RollRows(Rows):
+    """A hit as several shorter repeats, and how these change from the first to the last."""
+
+    def __init__(self, desk: Desk, actions: Actions, slices: SliceCommands) -> None:
+        super().__init__(desk, actions)
+        self._slices = slices
+        with self.folded("Roll") as self.fold:
+            row = self.row("Repeats")
+            self.count = Combo("Repeats of the roll", ["single hit", *(str(each) for each in COUNTS)])
+            self.step = Combo("How far apart repeats are", list(STEPS))
+            for combo, do in ((self.count, self._choose_count), (self.step, self._choose_step)):
+                combo.activated.connect(do)
+                row.addWidget(combo, 1)
+            self.sliders = {
+                "first": self._slider("First", -24, 12, _decibels, 0.5, self._loudness(0)),
+                "last": self._slider("Last", -24, 12, _decibels, 0.5, self._loudness(1)),
+                "pitch": self._slider("Pitch up to", -24, 24, _semitones, 1.0, self._pitch),
+                "pan": self._slider("Pan to", -100, 100, _pan, 5.0, self._pan),
+                "hurry": self._slider("Faster and faster", -3, 3, _hurry, 0.1, self._hurry),
+            }
+            self.beside(self.sliders["first"], self.sliders["last"])
+            self.beside(self.sliders["pitch"], self.sliders["pan"])
+            self.back = Segmented(desk.view, "Pitch and pan of the roll", ["one way", "there and back"])
+            self.back.chosen.connect(lambda index: self._set("Ramps of the roll", returns=bool(index)))
+            self.add(self.sliders["hurry"])
+            self.add(self.back)
+            self.add_buttons("roll-hits")[0].setText("Make single hits")
+
+    def _slider(  # noqa: PLR0917 - what a slider is
+        self,
+        words: str,
+        low: float,
+        high: float,
+        write: Callable[[float], str],
+        step: float,
+        change: Callable[[Roll, float], Roll],
+    ) -> ValueSlider:
+        slider = ValueSlider(self.desk.view, words, low, high, write, step=step, usual=0.0)
+
+        def edit(session: Session, value: float) -> Session:
+            view = self.desk.view
+            if view.place is None or not view.hits:
+                return session
+            slices = clip_at(session, view.place).take.slices
+            roll = None if slices is None else roll_of(slices, view.hits)
+            return set_roll(session, view.place, view.hits, change(roll or Roll(), value))
+
+        self.bind(slider, edit, f"Roll: {words.lower()}")
+        return slider
+
+    @staticmethod
+    def _loudness(end: int) -> Callable[[Roll, float], Roll]:
+        def change(roll: Roll, value: float) -> Roll:
+            first, last = roll.loudness
+            return replace(roll, loudness=(value, last) if end == 0 else (first, value))
+
+        return change
+
+    @staticmethod
+    def _pitch(roll: Roll, value: float) -> Roll:
+        return replace(roll, semitones=(0.0, value))
+
+    @staticmethod
+    def _pan(roll: Roll, value: float) -> Roll:
+        return replace(roll, pans=(0.0, value / 100))
+
+    @staticmethod
+    def _hurry(roll: Roll, value: float) -> Roll:
+        return replace(roll, hurry=round(2**value, 4))
+
+    def _set(self, label: str, **values: Any) -> None:
+        del label
+        self._slices.set_roll(replace(self._slices.roll or Roll(), **values))
+
+    def _choose_count(self, index: int) -> None:
+        if index == 0:
+            self._slices.set_roll(None)
+        else:
+            self._set("Repeats", count=COUNTS[index - 1], step=0.0)
+
+    def _choose_step(self, index: int) -> None:
+        self._set("Repeats", step=list(STEPS.values())[index])
+
+    def show_roll(self, slices: Slices) -> None:
+        view = self.desk.view
+        roll = roll_of(slices, view.hits)
+        is_some = bool(view.hits)
+        for widget in (self.count, self.step, self.back, *self.sliders.values()):
+            widget.setEnabled(is_some)
+        self.fold.say("Roll" if roll is None else f"Roll · {self._words(roll)}")
+        shown = roll or Roll()
+        is_known = roll is not None and roll.count in COUNTS
+        self.count.setCurrentIndex(COUNTS.index(shown.count) + 1 if is_known else 0)
+        steps = list(STEPS.values())
+        self.step.setCurrentIndex(steps.index(shown.step) if roll is not None and shown.step in steps else 0)
+        self.sliders["first"].set_value(shown.loudness[0])
+        self.sliders["last"].set_value(shown.loudness[1])
+        self.sliders["pitch"].set_value(shown.semitones[1])
+        self.sliders["pan"].set_value(100 * shown.pans[1])
+        self.sliders["hurry"].set_value(_octaves(shown.hurry))
+        self.back.set_index(int(shown.returns))
+
+    @staticmethod
+    def _words(roll: Roll) -> str:
+        names = {value: name for name, value in STEPS.items()}
+        return f"every {names.get(roll.step, 'step')}" if roll.step else f"{roll.count} repeats"
+
+
+def _octaves(hurry: float) -> float:
+    return round(log2(hurry), 2)
+
+
+class ScatterRows(Rows):
+    """A seeded spread of the chosen hits, and what it does."""
+
+    def __init__(self, desk: Desk, actions: Actions, slices: SliceCommands) -> None:
+        super().__init__(desk, actions)
+        self._slices = slices
+        with self.folded("Scatter") as self.fold:
+            self.kind = Segmented(desk.view, "What is scattered", list(KIND_WORDS))
+            self.kind.setMinimumWidth(0)
+            self.kind.chosen.connect(lambda _index: self.show_scatter())
+            self.add(self.kind)
+            self.histogram = Histogram(desk.view, "What the scatter does")
+            self.add(self.histogram)
+            self.amount = ValueSlider(desk.view, "Amount", 0, 100, self._amount_words, step=1, usual=0.0)
+            self.bind(self.amount, self._with_amount, "Scatter hits")
+            self.lean = ValueSlider(desk.view, "Lean", -100, 100, _lean, step=5, usual=0.0)
+            self.bind(self.lean, self._with_lean, "Lean of the scatter")
+            self.beside(self.amount, self.lean)
+            self._short_buttons({"scatter": "Draw again", "keep-scatter": "Keep"})
+
+    @property
+    def _name(self) -> str:
+        return KINDS[self.kind.index]
+
+    def _amount_words(self, value: float) -> str:
+        return f"±{self._words(value / 100 * MOST[self._name])}"
+
+    def _words(self, value: float) -> str:
+        if self._name == "loudness":
+            return f"{plain(value)} dB"
+        if self._name == "pan":
+            return f"{plain(100 * value, 0)}"
+        return f"{plain(value)} st" if self._name == "semitones" else milliseconds(value)
+
+    def _edited(self, session: Session, change: Callable[[Scatter], Scatter]) -> Session:
+        view = self.desk.view
+        if view.place is None or not view.hits:
+            return session
+        slices = clip_at(session, view.place).take.slices
+        scatter = None if slices is None else scatter_of(slices, view.hits)
+        return set_scatter(session, view.place, view.hits, change(scatter or Scatter()))
+
+    def _with_amount(self, session: Session, value: float) -> Session:
+        name, most = self._name, MOST[self._name]
+        return self._edited(session, lambda each: replace(each, **{name: round(value / 100 * most, 4)}))
+
+    def _with_lean(self, session: Session, value: float) -> Session:
+        return self._edited(session, lambda each: replace(each, lean=value / 100))
+
+    def show_scatter(self) -> None:
+        slices, view = self._slices.slices, self.desk.view
+        if slices is None:
+            return
+        scatter = scatter_of(slices, view.hits)
+        for widget in (self.kind, self.amount, self.lean):
+            widget.setEnabled(bool(view.hits))
+        shown, name = scatter or Scatter(), self._name
+        most = float(getattr(shown, name))
+        self.amount.set_value(100 * most / MOST[name], name)
+        self.lean.set_value(100 * shown.lean)
+        at = slices.at(view.hits)
+        values = drawn(shown, name, slices.id_array[at])
+        words = self._words(most)
+        self.histogram.show_values(values, most, (f"−{words}", f"+{words}"))
+        self.fold.say("Scatter" if scatter is None else f"Scatter · {counted(len(at), 'hit')}")
+
+
+def _lean(value: float) -> str:
+    return "to neither side" if not value else f"{abs(value):.0f} % {'lower' if value < 0 else 'higher'}"
