@@ -9,17 +9,20 @@ from PySide6.QtGui import QColor
 
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.session.checks import checks_of
+from chronotome.session.edits.apart import Cuts, take_apart
 from chronotome.session.edits.clips import set_clip, split
 from chronotome.session.edits.fitting import bar_is_here
 from chronotome.session.edits.marks import add_onset
 from chronotome.session.edits.matching import match_to
 from chronotome.session.edits.mending import hush
 from chronotome.session.edits.sections import add_section
+from chronotome.session.edits.shaping import set_scatter
 from chronotome.session.edits.tightening import Scope, move_hit, set_recipe, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
 from chronotome.session.edits.tracks import set_level, set_moving
 from chronotome.session.grid import Grid
 from chronotome.session.model import Hush
+from chronotome.session.slices import Scatter
 from chronotome.ui.timeline import wave_lane
 from chronotome.ui.timeline.clip_frames import STRIP, frames_in
 from chronotome.ui.timeline.lane import HEADER, Lane
@@ -260,6 +263,17 @@ def arrangements(person, first):
     person.drag(lane, (HEADER + 80, 100), (HEADER + 260, 100))
     yield "a range"
     view.choose_range(None)
+    place = (first.id, person.session.tracks[0].clips[0].id)
+    store.apply(lambda s: take_apart(s, place, Cuts()), "Apart")
+    ids = person.session.tracks[0].clips[0].take.slices.ids
+    store.apply(lambda s: set_scatter(s, place, ids[::2], Scatter(loudness=12.0)), "Scatter")
+    person.settle()
+    view.choose_hits(place, ids[1:3])
+    shape = window.timeline.shape
+    starts = window.timeline.wave.clips[0].plan.sliced.starts
+    person.click(shape, (float(shape.xs_of(starts[1:2])[0]), shape.height() / 3))
+    person.move(shape, QPoint(round(float(shape.xs_of(starts[1:2])[0])), shape.height() // 3), Qt.NoModifier)
+    yield "hits that were taken apart, one drawn louder"
 
 
 NOTHING = {("OverviewStrip", "_paint_playhead")}

@@ -10,6 +10,7 @@ from typing import TYPE_CHECKING
 
 from chronotome.cli.common import between, encoding_of, heard, material_of, put
 from chronotome.cli.fit import add_fit_commands, straighten, tempo
+from chronotome.cli.split import add_split_command, split
 from chronotome.cli.tighten import add_tighten_commands, groove, match, tighten
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import Band, Material
@@ -89,6 +90,7 @@ def parser() -> argparse.ArgumentParser:
     add_fit_commands(commands)
 
     writers = add_tighten_commands(commands)
+    add_split_command(commands)
 
     render = commands.add_parser("render", help="write what a session sounds like")
     render.add_argument("session", type=Path)
@@ -114,7 +116,7 @@ def parser() -> argparse.ArgumentParser:
     return main
 
 
-COMMANDS = {"onsets", "tempo", "straighten", "tighten", "groove", "match", "render", "shot", "demo"}
+COMMANDS = {"onsets", "tempo", "straighten", "tighten", "groove", "match", "split", "render", "shot", "demo"}
 
 
 def run(arguments: argparse.Namespace) -> int:
@@ -126,6 +128,7 @@ def run(arguments: argparse.Namespace) -> int:
         "tighten": tighten,
         "groove": groove,
         "match": match,
+        "split": split,
         "render": _render,
     }[arguments.command]
     try:

@@ -35,8 +35,8 @@ class Headless:
 
     def __init__(self) -> None:
         self.session = Session()
-        self._arena, self._pool = Arena(), Pool()
-        self._renderer = Renderer(self._arena)
+        self.arena, self.pool = Arena(), Pool()
+        self._renderer = Renderer(self.arena)
 
     def bring(
         self,
@@ -56,7 +56,7 @@ class Headless:
         facts = facts_of(path, part_of(progress, 0.0, 0.1))
         session = self.session
         rate = session.rate if session.recordings else facts.rate
-        source = load_source(facts, self._arena, rate, progress=part_of(progress, 0.1, 0.3))
+        source = load_source(facts, self.arena, rate, progress=part_of(progress, 0.1, 0.3))
         if source.energy == 0:
             raise UnusableFile(path, *SILENT)
         name, shape = plain_name(path.name), (facts.rate, facts.frames, facts.channels)
@@ -72,7 +72,7 @@ class Headless:
             tag=tempo_tag(path),
         )
         self.session = set_analysis(session, facts.content, heard.onsets, heard.measured, heard.material)
-        self._pool.add(source)
+        self.pool.add(source)
         return self.session.tracks[-1]
 
     def write(
@@ -90,10 +90,10 @@ class Headless:
         CannotWrite
         """
         session = set_solo(self.session, track.id, True)
-        mix = render_mix(self._renderer, plan_for(session), self._pool.ready(), part_of(progress, 0.0, 0.8))
+        mix = render_mix(self._renderer, plan_for(session), self.pool.ready(), part_of(progress, 0.0, 0.8))
         export_mix(
             OfflineMix(
-                mix, self._arena, channels=max(session.recording_of(take).channels for take in track.takes)
+                mix, self.arena, channels=max(session.recording_of(take).channels for take in track.takes)
             ),
             out,
             rate=session.rate,

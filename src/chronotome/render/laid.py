@@ -190,19 +190,14 @@ class _Placements:
     """As a lane has it."""
 
     def runs(self) -> Iterator["_Placements"]:
-        """As few as can be in which none begins before the one before it has ended."""
+        """A few in which none begins before the one before it has ended."""
         rest = self
         while len(rest.starts):
             ends = np.maximum.accumulate(rest.starts + rest.lengths)
-            if not (rest.starts[1:] < ends[:-1]).any():
+            chosen = np.append(True, rest.starts[1:] >= ends[:-1])
+            if chosen.all():
                 yield rest
                 return
-            chosen, end = np.zeros(len(rest.starts), np.bool_), -1
-            for at, (start, length) in enumerate(
-                zip(rest.starts.tolist(), rest.lengths.tolist(), strict=True)
-            ):
-                if start >= end:
-                    chosen[at], end = True, start + length
             yield rest.only(chosen)
             rest = rest.only(~chosen)
 

@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 from chronotome.dsp.stretch.engines import EngineName
 from chronotome.session.anchors import Anchors
 from chronotome.session.grid import TempoMap
+from chronotome.session.memo import by_identity
 from chronotome.session.slices import MOST_ROLL, Lengthen, Roll, Scatter, Slices, draw
 from chronotome.units import Frames, at_other_rate
 
@@ -36,17 +37,14 @@ class Shaped(NamedTuple):
 
 def shaped(slices: Slices, rate: int) -> Shaped:
     """The values of slices of a recording at `rate`, scatters drawn."""
-    loudness, pans, semitones = (slices.column(name) for name in ("loudness", "pans", "semitones"))
+    loudness, pans, semitones = (slices.column(name).copy() for name in ("loudness", "pans", "semitones"))
     offsets, timing = slices.column("offsets").astype(np.float64), np.zeros(len(slices))
-    numbers = slices.column("scattered")
     for number, scatter in enumerate(slices.scatters, 1):
-        here = numbers == number
-        ids = slices.id_array[here]
-        loudness[here] += drawn(scatter, "loudness", ids)
-        pans[here] += drawn(scatter, "pan", ids)
-        semitones[here] += drawn(scatter, "semitones", ids)
-        offsets[here] += np.abs(drawn(scatter, "start", ids)) * rate / 1000
-        timing[here] = drawn(scatter, "timing", ids) / 1000
+        here, *added = _scattered(scatter, number, slices.ids, slices.scattered)
+        for column, more in zip((loudness, pans, semitones), added[:3], strict=True):
+            column[here] += more
+        offsets[here] += np.abs(added[3]) * rate / 1000
+        timing[here] = added[4] / 1000
     return Shaped(
         np.clip(loudness, SOFTEST, LOUDEST),
         np.clip(pans, -1.0, 1.0),
@@ -54,6 +52,16 @@ def shaped(slices: Slices, rate: int) -> Shaped:
         np.rint(offsets).astype(np.int64),
         timing,
     )
+
+
+@by_identity(64)
+def _scattered(
+    scatter: Scatter, number: int, ids: tuple[int, ...], scattered: tuple[int, ...]
+) -> tuple[Column, ...]:
+    """Which slices a scatter spreads, and what it adds to each of their values, in the order of `KINDS`."""
+    here = np.flatnonzero(np.array(scattered, np.int64) == number)
+    own = np.array(ids, np.int64)[here]
+    return here, *(drawn(scatter, kind, own) for kind in KINDS)
 
 
 def drawn(scatter: Scatter, kind: str, ids: Frames) -> NDArray[np.float64]:
@@ -84,18 +92,24 @@ class Runs:
     is_one_row: NDArray[np.bool_]
     rings: Frames
     """Frames by which its last row rings on."""
-    engines: tuple[EngineName | None, ...]
-    """What renders it, where that is not what renders the take."""
+    engines: NDArray[np.object_]
+    """What renders it, where that is not what renders the take; else None."""
+
+    @cached_property
+    def has_engine(self) -> NDArray[np.bool_]:
+        """Which are rendered in a way of their own."""
+        return np.array([each is not None for each in self.engines.tolist()], np.bool_)
 
     def only(self, which: Column) -> "Runs":
-        chosen = np.arange(len(self.first))[which]
-        columns = {name: getattr(self, name)[chosen] for name in _COLUMNS}
-        return Runs(**columns, engines=tuple(self.engines[at] for at in chosen.tolist()))
+        return self if which.dtype == bool and which.all() else Runs(*(each[which] for each in self._columns))
 
     def with_more(self, others: Sequence["Runs"]) -> "Runs":
-        every = (self, *others)
-        columns = {name: np.concatenate([getattr(each, name) for each in every]) for name in _COLUMNS}
-        return Runs(**columns, engines=tuple(engine for each in every for engine in each.engines))
+        columns = zip(self._columns, *(each._columns for each in others), strict=True)  # noqa: SLF001 - of others of these
+        return Runs(*(np.concatenate(each) for each in columns))
+
+    @property
+    def _columns(self) -> list[Column]:
+        return [getattr(self, name) for name in _COLUMNS]
 
     @cached_property
     def axis(self) -> Frames:
@@ -105,7 +119,7 @@ class Runs:
         return np.asarray(before + np.maximum.accumulate(self.laid - before))
 
 
-_COLUMNS = tuple(each.name for each in fields(Runs) if each.name != "engines")
+_COLUMNS = tuple(each.name for each in fields(Runs))
 
 
 class Laying:
@@ -186,6 +200,13 @@ class Laying:
         is_tape = self._by_tape[first] & (semitones != 0)
         shorter = np.rint((ends - begins) / 2 ** (semitones / 12)).astype(np.int64)
         ends = np.where(is_tape, begins + np.maximum(1, shorter), ends)
+        engines = np.full(len(first), None, np.object_)
+        for which, engine in (
+            (is_stretch, self._stretching),
+            (is_ring, EngineName.CUTTING),
+            (is_tape, EngineName.TAPE),
+        ):
+            engines[which] = engine
         later = np.maximum(np.rint(shape.timing[first] * self.rate).astype(np.int64), -begins)
         return Runs(
             first,
@@ -200,15 +221,8 @@ class Laying:
             np.zeros(len(first)),
             is_tape | is_ring | is_stretch,
             np.zeros(len(first), np.int64),
-            tuple(map(self._engine, is_tape.tolist(), is_ring.tolist(), is_stretch.tolist())),
+            engines,
         )
-
-    def _engine(self, is_tape: bool, is_ring: bool, is_stretch: bool) -> EngineName | None:  # noqa: FBT001 - a row of three columns
-        if is_tape:
-            return EngineName.TAPE
-        if is_ring:
-            return EngineName.CUTTING
-        return self._stretching if is_stretch else None
 
     def _rolling(self, runs: Runs, tempo: TempoMap) -> Runs:
         """With each roll in the place of its hit."""
@@ -241,7 +255,8 @@ class Laying:
         one["semitones"] = np.zeros(count) if is_tape else semitones
         one |= {"loudness": ramps.loudness, "pans": ramps.pans}
         one["is_one_row"] = np.ones(count, np.bool_)
-        return Runs(**one, engines=(EngineName.TAPE if is_tape else None,) * count)
+        one["engines"] = np.full(count, EngineName.TAPE if is_tape else None, np.object_)
+        return Runs(**one)
 
     def _ringing(self, runs: Runs) -> Runs:
         """What sounds before an emptied place rings on up to what comes next, where that is wanted."""
@@ -252,7 +267,7 @@ class Laying:
         gaps = np.append(runs.begins[order][1:] - until[:-1], 0)
         rings = (gaps > LEAST_GAP_SECONDS * self.rate) & (runs.ends[order] == until)
         rings &= ~self.is_reversed[runs.last[order]]
-        rings &= [runs.engines[at] is not EngineName.TAPE for at in order.tolist()]
+        rings &= np.not_equal(runs.engines[order], EngineName.TAPE)
         longer = np.zeros(len(order), np.int64)
         longer[order] = np.where(rings, gaps, 0)
         return replace(runs, rings=longer)

@@ -89,13 +89,14 @@ class _Rows(NamedTuple):
     heard: Frames
     length: Frames
     joins: NDArray[np.bool_]
-    shapes: list[Shape]
+    shapes: NDArray[np.object_]
+    is_bent: NDArray[np.bool_]
+    """Which are not as recorded though they are as long."""
 
     def cut_at(self, laid: Frames, may: NDArray[np.bool_]) -> "_Rows":
         """With rows that are as recorded cut where something begins that may be louder."""
         span, laid = self.end - self.start, np.unique(laid)
-        may = may & (span == self.length)
-        may &= [not (shape.bends or any(shape.shifts)) for shape in self.shapes]
+        may = may & (span == self.length) & ~self.is_bent
         low = laid.searchsorted(self.laid, "right")
         cuts = np.where(may, np.maximum(0, laid.searchsorted(self.laid + span, "left") - low), 0)
         if not cuts.any():
@@ -114,7 +115,8 @@ class _Rows(NamedTuple):
             self.heard[row] + begins,
             np.where(may[row], until - begins, self.length[row]),
             np.where(is_last, self.joins[row], True),
-            [self.shapes[each] for each in row.tolist()],
+            self.shapes[row],
+            self.is_bent[row],
         )
 
 
@@ -165,7 +167,7 @@ class _Making:
             begins,
             np.maximum(1, ends - begins),
             end < runs.length[run],
-            [shapes[at] for at in np.flatnonzero(inside).tolist()] if shapes else [PLAIN] * len(run),
+            *_shaped([shapes[at] for at in np.flatnonzero(inside).tolist()] if shapes else [], len(run)),
         )
 
     def _anchored(self) -> tuple[Frames, Frames, NDArray[np.bool_]]:
@@ -212,10 +214,9 @@ class _Making:
         runs = self._runs
         rows = rows.cut_at(self._laying.laid, (runs.rings > 0)[rows.run])
         longer = np.where(rows.joins, 0, runs.rings[rows.run])
-        shapes = [
-            shape._replace(engine=EngineName.CUTTING) if more else shape
-            for shape, more in zip(rows.shapes, longer.tolist(), strict=True)
-        ]
+        shapes = rows.shapes.copy()
+        for at in np.flatnonzero(longer).tolist():
+            shapes[at] = shapes[at]._replace(engine=EngineName.CUTTING)
         self._runs = replace(runs, ends=runs.ends + runs.rings)
         return rows._replace(length=rows.length + longer, shapes=shapes)
 
@@ -274,31 +275,34 @@ class _Making:
         run = columns.pop("run")
         _turn(columns, laying.is_reversed[runs.first[run]], (runs.begins + runs.ends)[run])
         order = np.argsort(columns["heard"], kind="stable")
-        shapes = [*self._shapes(rows), *([PLAIN] * (len(order) - len(rows.run)))]
+        shapes, is_plain = self._shapes(rows)
+        leads, _ = _shaped([], len(order) - len(rows.run))
         return Score(
             self._rate,
             self._engine,
             (self._take.recording,),
             np.zeros(len(order), np.int64),
             together=together,
-            shapes=()
-            if all(each is PLAIN for each in shapes)
-            else tuple(shapes[at] for at in order.tolist()),
+            shapes=() if is_plain else tuple(np.concatenate([shapes, leads])[order].tolist()),
             keeps_formants=self._moving.keeps_formants and bool(columns["semitones"].any()),
             **{name: column[order] for name, column in columns.items()},
         )
 
-    def _shapes(self, rows: _Rows) -> list[Shape]:
-        """As rows are bent, with what renders each where that is another engine, and how bright it is."""
+    def _shapes(self, rows: _Rows) -> tuple[NDArray[np.object_], bool]:
+        """As rows are bent, with what renders each where that is another engine, and how bright it is.
+
+        And whether nothing is in particular in any of them.
+        """
         runs, gap = self._runs, self._moving.gap
-        engines, tilts = runs.engines, self._laying.tilts[runs.first]
-        special = [engine is not None for engine in engines] | (tilts != 0)
-        shapes = list(rows.shapes)
-        for at in np.flatnonzero(special[rows.run]).tolist():
+        tilts = self._laying.tilts[runs.first]
+        special = np.flatnonzero((runs.has_engine | (tilts != 0))[rows.run])
+        shapes = rows.shapes.copy() if len(special) else rows.shapes
+        for at in special.tolist():
             run = int(rows.run[at])
-            engine = shapes[at].engine or engines[run]
+            engine = shapes[at].engine or runs.engines[run]
             shapes[at] = shapes[at]._replace(engine=engine, tilt=float(tilts[run]), gap=gap)
-        return shapes
+        is_plain = not len(special) and not ENGINES[self._engine].bends and not runs.rings.any()
+        return shapes, is_plain
 
     def _edges(self, rows: _Rows) -> tuple[Frames, Frames]:
         """Session frames between which rows come in and go out: fades of their own, and cut ends."""
@@ -320,7 +324,7 @@ class _Making:
         runs, laying = self._runs, self._laying
         end = runs.start + runs.length
         is_placed = runs.laid + runs.length == laying.last_frame
-        is_plain = (runs.rings == 0) & np.array([engine is None for engine in runs.engines])
+        is_plain = (runs.rings == 0) & ~runs.has_engine
         is_end: NDArray[np.bool_] = (end == laying.total) | ((end == laying.last_frame) & is_placed)
         return is_plain & is_end
 
@@ -361,3 +365,13 @@ def _turn(columns: dict[str, Column], is_turned: NDArray[np.bool_], axis: Frames
     for name, own, other in (("rises", rises, falls), ("falls", falls, rises)):
         has = other[:, 1:] > other[:, :1]
         columns[name] = np.where(is_turned[:, None], np.where(has, axis[:, None] - other[:, ::-1], 0), own)
+
+
+def _shaped(shapes: list[Shape], count: int) -> tuple[NDArray[np.object_], NDArray[np.bool_]]:
+    """Shapes of rows, plain where there are none, and which of them are bent."""
+    column, is_bent = np.empty(count, np.object_), np.zeros(count, np.bool_)
+    for at in range(count):
+        column[at] = shapes[at] if shapes else PLAIN
+    if shapes:
+        is_bent[:] = [bool(shape.bends or any(shape.shifts)) for shape in shapes]
+    return column, is_bent

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterable, Sequence
 from enum import IntEnum
-from functools import cached_property
+from functools import cached_property, lru_cache
 from itertools import pairwise
 from typing import Annotated, Any, NamedTuple
 
@@ -12,6 +12,7 @@ from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
 from chronotome.session.limits import MOST_FRAMES, FrameCount, FrameNumber, Id
+from chronotome.session.memo import by_identity
 from chronotome.units import Frames
 
 SliceId = Id
@@ -162,46 +163,43 @@ class Slices(Struct, frozen=True, dict=True):
         lengths |= {len(getattr(self, name)) for name in SHAPED if getattr(self, name)}
         if len(lengths) != 1:
             raise ValueError(f"columns of slices must be of one length, are {sorted(lengths)}")
-        if self.original[1] <= self.original[0] or (self.start_array >= self.end_array).any():
+        if self.original[1] <= self.original[0] or not _rise(self.starts, self.ends):
             raise ValueError("a slice, and what was taken apart, must end after it starts")
         if (np.diff(self.place_array) < 0).any():
             raise ValueError("slices must be in the order of their places")
-        self._check_numbers()
-
-    def _check_numbers(self) -> None:
-        if len(set(self.ids)) != len(self.ids) or max(self.ids, default=0) >= self.next_id:
+        if _highest(self.ids) >= self.next_id:
             raise ValueError("ids of slices must be unique and below next_id")
-        if any(copy not in {0, own} for copy, own in zip(self.copies, self.ids, strict=True)):
+        if not _are_own(self.copies, self.ids):
             raise ValueError("a copy must be numbered by its slice")
-        if max(self.rolled, default=0) > len(self.rolls):
-            raise ValueError("a slice names a roll that is not there")
-        if max(self.scattered, default=0) > len(self.scatters):
-            raise ValueError("a slice names a scatter that is not there")
+        for name, table in (("rolled", self.rolls), ("scattered", self.scatters)):
+            if self.column(name).max(initial=0) > len(table):
+                raise ValueError(f"a slice is {name} in a way that is not there")
 
     def __len__(self) -> int:
         return len(self.ids)
 
-    @cached_property
+    @property
     def id_array(self) -> Frames:
-        return np.array(self.ids, np.int64)
+        return self.column("ids")
 
-    @cached_property
+    @property
     def start_array(self) -> Frames:
-        return np.array(self.starts, np.int64)
+        return self.column("starts")
 
-    @cached_property
+    @property
     def end_array(self) -> Frames:
-        return np.array(self.ends, np.int64)
+        return self.column("ends")
 
-    @cached_property
+    @property
     def place_array(self) -> Frames:
-        return np.array(self.places, np.int64)
+        return self.column("places")
 
     def column(self, name: str) -> NDArray[Any]:
         """A column as an array, with what is usual where it is empty."""
         values = getattr(self, name)
-        kind = KINDS.get(name, float)
-        return np.array(values, kind) if values else np.zeros(len(self), kind)
+        return (
+            _array(values, KINDS.get(name, float)) if values else _nothing(len(self), KINDS.get(name, float))
+        )
 
     @cached_property
     def spans(self) -> Frames:
@@ -226,12 +224,15 @@ class Slices(Struct, frozen=True, dict=True):
     def with_values(self, name: str, at: Sequence[int], values: Sequence[Any]) -> "Slices":
         """With other values in a column; the same object where they are the same."""
         old = self.column(name)
-        new = old.copy()
-        new[list(at)] = np.array(values, old.dtype)
-        if np.array_equal(old, new):
+        wanted = np.array(values, old.dtype)
+        places = np.array(at, np.int64)
+        if np.array_equal(old[places], wanted):
             return self
-        column = tuple(new.tolist()) if name in PLACED or new.any() else ()
-        return in_order(self, {name: column})
+        column = list(getattr(self, name) or old.tolist())
+        for place, value in zip(places.tolist(), wanted.tolist(), strict=True):
+            column[place] = value
+        is_usual = name in SHAPED and not any(column)
+        return in_order(self, {name: () if is_usual else tuple(column)})
 
     def only(self, at: Sequence[int]) -> "Slices":
         """Those at some places of the columns, in their order."""
@@ -315,10 +316,43 @@ class Slices(Struct, frozen=True, dict=True):
         return msgspec.structs.replace(self, **{name: table, column: values})
 
 
+@by_identity(1024)
+def _array(values: tuple[Any, ...], kind: type) -> NDArray[Any]:
+    """Shared by all slices with the very same column: nobody writes into it."""
+    made: NDArray[Any] = np.array(values, kind)
+    made.flags.writeable = False
+    return made
+
+
+@lru_cache(maxsize=64)
+def _nothing(count: int, kind: type) -> NDArray[Any]:
+    made: NDArray[Any] = np.zeros(count, kind)
+    made.flags.writeable = False
+    return made
+
+
+@by_identity(64)
+def _highest(ids: tuple[int, ...]) -> int:
+    """The highest id; ValueError where one stands twice."""
+    if len(set(ids)) != len(ids):
+        raise ValueError("ids of slices must be unique and below next_id")
+    return max(ids, default=0)
+
+
+@by_identity(64)
+def _are_own(copies: tuple[int, ...], ids: tuple[int, ...]) -> bool:
+    return all(copy in {0, own} for copy, own in zip(copies, ids, strict=True))
+
+
+@by_identity(64)
+def _rise(starts: tuple[int, ...], ends: tuple[int, ...]) -> bool:
+    return all(end > start for start, end in zip(starts, ends, strict=True))
+
+
 def in_order(slices: Slices, columns: dict[str, tuple[Any, ...]], **values: Any) -> Slices:
     """With other columns, in the order of their places; equal places stay in the order they are in."""
-    places = columns.get("places", slices.places)
-    if any(after < before for before, after in pairwise(places)):
+    places = columns.get("places")
+    if places is not None and any(after < before for before, after in pairwise(places)):
         order = np.argsort(np.array(places), kind="stable").tolist()
         whole = {name: columns.get(name, getattr(slices, name)) for name in (*PLACED, *SHAPED)}
         columns = {

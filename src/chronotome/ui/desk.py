@@ -16,11 +16,20 @@ from chronotome.bridge.transport import Transport
 from chronotome.session.check import Checks
 from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of
+from chronotome.session.edits.apart import make_whole
 from chronotome.session.groove import Groove
-from chronotome.session.model import Session, Take, Track, TrackId
+from chronotome.session.memo import by_identity
+from chronotome.session.model import Clip, Session, Take, Track, TrackId
 from chronotome.ui.preferences import Preferences
 from chronotome.ui.timeline.shown import Shown, shown_of
-from chronotome.ui.view_state import ViewState
+from chronotome.ui.view_state import Stage, ViewState
+
+
+@by_identity(4)
+def _whole(session: Session, clip: Clip) -> Session:
+    """With one clip as it was before it was taken apart."""
+    track = next(track for track, each in session.clips if each is clip)
+    return make_whole(session, (track.id, clip.id))
 
 
 @dataclass(frozen=True, eq=False)
@@ -86,14 +95,25 @@ class Desk:
         return shown or self.session.groove(self.view.recipe.groove)
 
     @property
+    def placed(self) -> Session:
+        """The session as lanes show it: in Mark what was taken apart is whole, marks are the recording's."""
+        placed, place = self.store.placed, self.view.place
+        if self.view.stage is not Stage.MARK or place is None:
+            return placed
+        clip = next((clip for track, clip in placed.clips if (track.id, clip.id) == place), None)
+        return placed if clip is None or clip.take.slices is None else _whole(placed, clip)
+
+    @property
     def shown(self) -> Shown | None:
         """The focused track's clip as it is shown; the places in it rest while its onsets are sifted."""
         track, store = self.view.focused, self.store
         if track is None:
             return None
-        placed = store.placed
-        if placed is store.session:
-            return shown_of(placed, track, self.transport.side, self.view.clip)
+        placed = self.placed
+        if store.placed is store.session:
+            place = self.view.place
+            clip = None if place is None else placed.track(place[0]).clip(place[1])
+            return shown_of(placed, placed.track(track.id), self.transport.side, clip)
         before = placed.track(track.id)
         same = (each for each in before.clips if self.view.clip is not None and each.id == self.view.clip.id)
         shown = shown_of(placed, before, self.transport.side, next(same, None))

@@ -165,7 +165,7 @@ def _permuted(session: Session, place: Place, ids: Ids, order: Callable[[list[in
     def change(slices: Slices, at: list[int]) -> Slices:
         new = order(at)
         slots, spans = _slots(slices), slices.spans
-        lengths, places = slices.column("lengths"), slices.place_array.copy()
+        lengths, places = slices.column("lengths").copy(), slices.place_array.copy()
         for there, which in zip(at, new, strict=True):
             places[which] = slices.places[there]
             if spans[which] > slots[there] and slots[there] > 0:

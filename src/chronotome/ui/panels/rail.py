@@ -146,6 +146,14 @@ def _tighten_figures(desk: Desk, guide: Track, take: Take) -> Figures:
     )
 
 
+def _rework_figures(session: Session, take: Take) -> Figures:
+    """The hits of a take that was taken apart, else how many clips there are."""
+    tracks, clips = counted(len(session.tracks), "track"), counted(sum(1 for _ in session.clips), "clip")
+    if take.slices is None:
+        return Figures(clips, tracks)
+    return Figures(counted(len(take.slices), "hit"), f"{clips} · {tracks}")
+
+
 class Rail(QWidget):
     """Cards at the left, top to bottom in the order of work."""
 
@@ -204,9 +212,7 @@ class Rail(QWidget):
             ),
             Stage.FIT: _fit_figures(session, *session.leading(track, take)),
             Stage.TIGHTEN: _tighten_figures(self._desk, *session.leading(track, take)),
-            Stage.REWORK: Figures(
-                counted(sum(1 for _ in session.clips), "clip"), counted(len(session.tracks), "track")
-            ),
+            Stage.REWORK: _rework_figures(session, take),
             Stage.EXPORT: Figures(self.exported),
         }
 

@@ -41,7 +41,7 @@ class ReworkTray(Tray):
             self.add_label("Tracks that are locked move by the amounts of their guide.")
         self.add_buttons("add-track", "remove-track")
         self.finish()
-        self.clip.setChecked(True)
+        self._is_whole = False
         desk.view.focus_changed.connect(self._show)
         desk.view.selection_changed.connect(self._show)
         desk.store.changed.connect(self._show)
@@ -108,6 +108,9 @@ class ReworkTray(Tray):
         clip = self.desk.view.clip
         slices = None if clip is None else clip.take.slices
         self.hits.show_hits()
+        if (slices is not None) is self._is_whole:
+            self._is_whole = slices is None
+            self.clip.setChecked(self._is_whole)
         for rows in (self.roll, self.scatter):
             rows.setVisible(slices is not None)
         if slices is not None:

@@ -40,6 +40,7 @@ class Tray(Rows):
         if layout is not None:
             layout.invalidate()
             layout.activate()
+            layout.setGeometry(self.rect())
 
     def finish(self) -> None:
         self.rows.addStretch(1)

@@ -49,7 +49,8 @@ class ClipLane(TrackLane):
         known = {each.id for each in store.placed.tracks}
         if track is None or track.id not in known:
             return ()
-        return all_shown(store.placed, store.placed.track(track.id), self.desk.transport.side)
+        placed = self.desk.placed
+        return all_shown(placed, placed.track(track.id), self.desk.transport.side)
 
     def press_clip(self, event: QMouseEvent) -> bool:
         """Take the clip under the pointer; False where there is none."""

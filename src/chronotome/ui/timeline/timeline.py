@@ -84,9 +84,11 @@ class Timeline(QWidget):
             policy = tall.sizePolicy()
             policy.setVerticalPolicy(policy.Policy.Expanding)
             tall.setSizePolicy(policy)
-        desk.view.stage_changed.connect(self._on_stage)
-        desk.view.evidence_changed.connect(self._on_stage)
-        desk.view.focus_changed.connect(self._on_tracks)
+        view = desk.view
+        changes = (view.stage_changed, view.evidence_changed, view.selection_changed, view.focus_changed)
+        for signal in (*changes, desk.store.kept):
+            signal.connect(self._on_stage)
+        view.focus_changed.connect(self._on_tracks)
         desk.store.watch(self, self._on_tracks, lambda s: s.tracks)
         self._on_stage()
         self._on_tracks()
@@ -111,8 +113,10 @@ class Timeline(QWidget):
 
     def _on_stage(self) -> None:
         view = self._desk.view
+        is_apart = view.clip is not None and view.clip.take.slices is not None
         for stage, lane in self.evidence.items():
-            lane.setVisible(stage is view.stage and lane is not self.drift)
+            has_more = lane is not self.drift and (lane is not self.shape or is_apart)
+            lane.setVisible(stage is view.stage and has_more)
         for evidence, lane in self._tightening.items():
             lane.setVisible(view.stage is Stage.TIGHTEN and evidence is view.evidence)
 

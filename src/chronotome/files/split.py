@@ -1,0 +1,114 @@
+"""A recording written as slices: files in order that are it again, put end to end."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from itertools import pairwise
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from chronotome.dsp.audio import Samples
+from chronotome.dsp.bands import Band
+from chronotome.errors import CannotWrite, UnusableFile
+from chronotome.files.audio_file import read_audio
+from chronotome.files.audio_out import ENCODINGS, write_blocks
+from chronotome.files.headless import Headless
+from chronotome.files.writing import cannot_write
+from chronotome.progress import Progress, part_of, unheard
+from chronotome.session.edits.apart import Cuts, cut_frames
+from chronotome.session.edits.fitting import Following, set_following
+from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.model import Recording, Session, Track
+from chronotome.session.sift import USUAL_THRESHOLD
+
+
+@dataclass(frozen=True)
+class Splitting:
+    """Where a recording is cut; lines lie at a tempo and a beat one, as measured where none is said."""
+
+    cuts: Cuts
+    needs_beats: bool = False
+    tempo: float | None = None
+    beat_one: float | None = None
+    threshold: float = USUAL_THRESHOLD
+
+
+def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = unheard) -> dict[str, Any]:
+    """Write the slices of a recording to a new or an empty folder.
+
+    Returns
+    -------
+    What `slices.json` says of them.
+
+    Raises
+    ------
+    UnusableFile
+        Where it cannot be read, is silent, or has no beats to cut at.
+    CannotWrite
+    """
+    _refuse_full(folder)
+    work = Headless()
+    track = work.bring(path, part_of(progress, 0.0, 0.6), threshold=how.threshold)
+    session, track = _timed(work.session, track, path, how)
+    recording = session.recordings[0]
+    frames = cut_frames(session, track, track.clips[0], how.cuts)
+    edges = [0, *(frame for frame in frames if 0 < frame < recording.frames), recording.frames]
+    audio = read_audio(path, part_of(progress, 0.6, 0.8))
+    try:
+        folder.mkdir(parents=True, exist_ok=True)
+    except OSError as error:
+        raise cannot_write(folder, error) from None
+    digits = max(2, len(str(len(edges) - 1)))
+    slices = []
+    for number, (start, end) in enumerate(pairwise(edges)):
+        name = f"{path.stem}-{number + 1:0{digits}d}.wav"
+        slices.append({"file": name, "start_frame": start, "end_frame": end} | _traits(recording, start, end))
+        write_blocks(
+            folder / name,
+            _one(audio.samples[start:end]),
+            rate=audio.rate,
+            channels=audio.samples.shape[1],
+            frames=end - start,
+            encoding=ENCODINGS["wavfloat"],
+        )
+        progress(0.8 + 0.2 * (number + 1) / (len(edges) - 1))
+    return {"version": 1, "rate": audio.rate, "slices": slices}
+
+
+def _refuse_full(folder: Path) -> None:
+    try:
+        is_full = folder.exists() and any(folder.iterdir())
+    except OSError as error:
+        raise cannot_write(folder, error) from None
+    if is_full:
+        raise CannotWrite(folder, "the folder holds other things", "Choose a new or an empty folder.")
+
+
+def _timed(session: Session, track: Track, path: Path, how: Splitting) -> tuple[Session, Track]:
+    """With the tempo that lines are counted by."""
+    measured = session.recordings[0].measured
+    if how.tempo is not None:
+        session = set_beat_one(set_tempo(session, how.tempo), how.beat_one or 0.0)
+    elif how.needs_beats and measured is None:
+        raise UnusableFile(path, "has no beats: too few hits", "Say which tempo it has.")
+    elif how.needs_beats and measured is not None:
+        session = set_following(session, track.id, Following.SONG if measured.is_constant else Following.GRID)
+        if how.beat_one is not None:
+            session = set_beat_one(session, how.beat_one)
+    return session, session.track(track.id)
+
+
+def _one(samples: Samples) -> Iterator[Samples]:
+    yield samples
+
+
+def _traits(recording: Recording, start: int, end: int) -> dict[str, Any]:
+    """Band and strength of the strongest onset that counts in it; none where there is none."""
+    onsets = recording.onsets
+    counts = onsets.counted(recording.threshold)
+    inside = np.flatnonzero(counts & (onsets.frame_array >= start) & (onsets.frame_array < end))
+    if not len(inside):
+        return {"band": None, "strength": 0.0}
+    at = int(inside[onsets.strength_array[inside].argmax()])
+    return {"band": Band(onsets.bands[at]).name.lower(), "strength": onsets.strengths[at]}
