@@ -22,6 +22,8 @@ from chronotome.session.limits import ContentHash
 SPARE_BYTES, MOST_SPARE_BYTES = 192 << 20, 1 << 30
 """For pieces that the mix does not hold: of a short session many changes can be taken back without rendering
 anew, of a long one two."""
+ROOM_SHARE = 0.75
+"""Of what may be spare, as much as is left where more was."""
 EARSHOT_SECONDS = 0.2
 """Sound around a piece that an engine may look at."""
 
@@ -109,13 +111,20 @@ class PieceCache:
 
     @property
     def is_over(self) -> bool:
-        spare = min(MOST_SPARE_BYTES, max(self._spare, 2 * self.held))
-        return self.bytes > self.held + spare
+        return self.bytes > self.held + self._spare_now
+
+    @property
+    def _spare_now(self) -> int:
+        return min(MOST_SPARE_BYTES, max(self._spare, 2 * self.held))
 
     def make_room(self) -> None:
-        """Free the longest unused pieces; to be called when every piece in use was asked for by `get`."""
+        """Free the longest unused pieces; to be called when every piece in use was asked for by `get`.
+
+        More than is over: to ask for all of them by name takes time, and is not to be done at each edit.
+        """
+        enough = self.held + int(ROOM_SHARE * self._spare_now)
         for key in list(self._pieces):
-            if not self.is_over:
+            if self.bytes <= enough:
                 return
             if self._used_by[key] <= self._released:
                 self._free(key)

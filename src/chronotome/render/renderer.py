@@ -59,6 +59,7 @@ class Renderer:
         self._known: dict[ClipId, Placed] = {}
         self._laid: dict[int, Laid] = {}
         self._rough: dict[int, RoughJoins] = {}
+        self._makes_room = False
 
     def render(  # noqa: PLR0917 - everything a request carries
         self,
@@ -86,6 +87,7 @@ class Renderer:
                 raise Cancelled
             if distance > horizon:
                 publish(self._mix(plan, placed, serial))
+                self._make_room()
                 serial = next(self._serials)
                 horizon = 2 * distance
             known = distinct[owner]
@@ -93,7 +95,14 @@ class Renderer:
             if done % 64 == 0:
                 progress(done / len(missing))
         publish(self._mix(plan, placed, serial))
+        self._make_room()
         self.cache.held = _held_bytes(distinct)
+
+    def _make_room(self) -> None:
+        """Once a mix was handed over, so that nobody waits for it."""
+        if self._makes_room:  # every piece in use was asked for by name
+            self._makes_room = False
+            self.cache.make_room()
 
     def rough(self, plan: Plan, is_wanted: Callable[[], bool] = always) -> tuple[RoughJoins, ...]:
         """Joins above the proof of the plan that was rendered last; of the same score the very same."""
@@ -133,8 +142,7 @@ class Renderer:
             if not known.is_whole:
                 known.wanted[clip.rows] = True
             self._known[clip.id] = known
-        if is_over:  # every piece in use was just asked for by name
-            self.cache.make_room()
+        self._makes_room = is_over
         return self._known
 
     def _placed(self, score: Score, sources: tuple[Source, ...], last: Placed | None, serial: int) -> Placed:

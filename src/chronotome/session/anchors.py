@@ -14,7 +14,7 @@ from chronotome.session.fitted import Fitted
 from chronotome.session.follow import beats_of, fitted_of
 from chronotome.session.limits import MOST_FRAMES
 from chronotome.session.memo import MANY, by_identity, by_parts
-from chronotome.session.model import Clip, Recording, Session, Take, Track
+from chronotome.session.model import Clip, Recording, Session, Take, Track, placed_take
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
 from chronotome.units import Frames, at_other_rate
@@ -121,18 +121,18 @@ def anchors_of(session: Session, track: Track, take: Take) -> Anchors:
     guide, leading = session.leading(track, take)
     recording = session.recording_of(take)
     anchors = _anchors(
-        take,
+        placed_take(take),
         recording,
         engine_for(session, guide, leading),
         session.group_of(track.id) is not None,
         targets_of(session, guide, leading),
         fitted_of(session, guide, leading),
-        leading,
+        placed_take(leading),
         session.recording_of(leading),
         counted_of(session, leading),
         session.rate,
     )
-    return anchors if take.mirror is None else _turned(anchors, take, recording, session.rate)
+    return anchors if take.mirror is None else _turned(anchors, placed_take(take), recording, session.rate)
 
 
 def _is_within_reason(heard: Frames, played: int, rate: int) -> bool:

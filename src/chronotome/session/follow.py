@@ -7,7 +7,7 @@ from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap, Reads
 from chronotome.session.fitted import Fitted
 from chronotome.session.grid import TempoMap
-from chronotome.session.model import Follow, Session, Take, Track
+from chronotome.session.model import Follow, Session, Take, Track, placed_take
 
 
 def beats_of(session: Session, take: Take) -> BeatMap | None:
@@ -26,7 +26,9 @@ def fitted_of(session: Session, track: Track, take: Take) -> Fitted | None:
     beats = beats_of(session, take)
     if beats is None:
         return None
-    return fitted_by(take, session.recording_of(take), beats, track.steady, session.tempo, session.rate)
+    return fitted_by(
+        placed_take(take), session.recording_of(take), beats, track.steady, session.tempo, session.rate
+    )
 
 
 def follows_song(session: Session) -> bool:

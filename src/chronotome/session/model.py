@@ -29,7 +29,7 @@ from chronotome.session.limits import (
     Share,
     Strength,
 )
-from chronotome.session.memo import by_identity
+from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.onsets import OnsetId, Onsets, Standing
 from chronotome.session.settings import (
     MOST_SPANS,
@@ -218,6 +218,28 @@ class Take(Struct, frozen=True):
 
     def touch_of(self, onset: OnsetId) -> Touch | None:
         return next((touch for touch in self.touches if touch.onset == onset), None)
+
+
+def _of_places(take: Take) -> tuple[object, ...]:
+    return (
+        take.recording,
+        take.source_start,
+        take.source_end,
+        take.start,
+        take.touches,
+        take.beat,
+        take.mirror,
+        take.tighten,
+        take.moving,
+        take.accepted,
+        take.hushes,
+    )
+
+
+@by_parts(1024, _of_places)
+def placed_take(take: Take) -> Take:
+    """All of a take that decides where its hits are heard: how they are shaped is left out."""
+    return take if take.slices is None else replace(take, slices=None)
 
 
 class Clip(Struct, frozen=True):

@@ -95,7 +95,8 @@ class _Rows(NamedTuple):
 
     def cut_at(self, laid: Frames, may: NDArray[np.bool_]) -> "_Rows":
         """With rows that are as recorded cut where something begins that may be louder."""
-        span, laid = self.end - self.start, np.unique(laid)
+        span, laid = self.end - self.start, np.sort(laid)
+        laid = laid[np.append(True, laid[1:] > laid[:-1])]
         may = may & (span == self.length) & ~self.is_bent
         low = laid.searchsorted(self.laid, "right")
         cuts = np.where(may, np.maximum(0, laid.searchsorted(self.laid + span, "left") - low), 0)
@@ -166,9 +167,16 @@ class _Making:
             runs.start[run] + end,
             begins,
             np.maximum(1, ends - begins),
-            end < runs.length[run],
+            (end < runs.length[run]) | self._leads_on()[run],
             *_shaped([shapes[at] for at in np.flatnonzero(inside).tolist()] if shapes else [], len(run)),
         )
+
+    def _leads_on(self) -> NDArray[np.bool_]:
+        """Which runs end in what sounds just before the next attack, as they did when that was not moved.
+
+        So what is done to a hit renders nothing of the one before it.
+        """
+        return ~(self._is_own_end() | self._runs.has_engine | (self._runs.rings > 0) | self._runs.is_one_row)
 
     def _anchored(self) -> tuple[Frames, Frames, NDArray[np.bool_]]:
         """Anchors of all runs one after another on their axis, where they are heard there, which are hard."""
@@ -213,7 +221,8 @@ class _Making:
         """With the last slice of some runs ringing on by itself."""
         runs = self._runs
         rows = rows.cut_at(self._laying.laid, (runs.rings > 0)[rows.run])
-        longer = np.where(rows.joins, 0, runs.rings[rows.run])
+        is_end = np.append(rows.run[1:] != rows.run[:-1], True)
+        longer = np.where(is_end, runs.rings[rows.run], 0)
         shapes = rows.shapes.copy()
         for at in np.flatnonzero(longer).tolist():
             shapes[at] = shapes[at]._replace(engine=EngineName.CUTTING)
@@ -249,6 +258,7 @@ class _Making:
         runs, laying = self._runs, self._laying
         hits = targets.played + laying.anchors.offset
         levels = self._levels(rows, hits, gains)
+        goes_on = np.append(rows.run[1:] == rows.run[:-1], False)
         following = np.concatenate([levels[1:], levels[-1:]])
         onset = np.full(len(rows.run), NO_HIT)
         if len(hits):
@@ -268,7 +278,7 @@ class _Making:
             "rises": rises,
             "falls": falls,
             "joins": rows.joins,
-            "ending": np.where(rows.joins[:, None], following, levels),
+            "ending": np.where(goes_on[:, None], following, levels),
         }
         more = self._leads(rows, levels)
         columns = {name: np.concatenate([column, more[name]]) for name, column in columns.items()}
@@ -370,8 +380,9 @@ def _turn(columns: dict[str, Column], is_turned: NDArray[np.bool_], axis: Frames
 def _shaped(shapes: list[Shape], count: int) -> tuple[NDArray[np.object_], NDArray[np.bool_]]:
     """Shapes of rows, plain where there are none, and which of them are bent."""
     column, is_bent = np.empty(count, np.object_), np.zeros(count, np.bool_)
-    for at in range(count):
-        column[at] = shapes[at] if shapes else PLAIN
+    column.fill(PLAIN)
     if shapes:
+        for at, shape in enumerate(shapes):
+            column[at] = shape
         is_bent[:] = [bool(shape.bends or any(shape.shifts)) for shape in shapes]
     return column, is_bent

@@ -208,13 +208,10 @@ class Slices(Struct, frozen=True, dict=True):
         lengths = self.column("lengths")
         return np.where(lengths > 0, lengths, own)
 
-    @cached_property
-    def _at(self) -> dict[SliceId, int]:
-        return {each: place for place, each in enumerate(self.ids)}
-
     def at(self, ids: Iterable[SliceId]) -> list[int]:
         """Where slices stand in the columns, in their order; those that are not there are left out."""
-        return sorted(self._at[each] for each in ids if each in self._at)
+        known = _places(self.ids)
+        return sorted(known[each] for each in ids if each in known)
 
     @property
     def is_untouched(self) -> bool:
@@ -329,6 +326,11 @@ def _nothing(count: int, kind: type) -> NDArray[Any]:
     made: NDArray[Any] = np.zeros(count, kind)
     made.flags.writeable = False
     return made
+
+
+@by_identity(64)
+def _places(ids: tuple[int, ...]) -> dict[int, int]:
+    return {each: place for place, each in enumerate(ids)}
 
 
 @by_identity(64)

@@ -13,7 +13,7 @@ from chronotome.session.grid import Metre, TempoMap
 from chronotome.session.lines import SAME_STEP, Reach, lines_over
 from chronotome.session.match import Heard, Pairs, paired
 from chronotome.session.memo import MANY, by_identity
-from chronotome.session.model import Recording, Session, Take, Track, TrackId
+from chronotome.session.model import Recording, Session, Take, Track, TrackId, placed_take
 from chronotome.session.moves import Asked, Hits, in_order, moves_of
 from chronotome.session.onsets import Onsets
 from chronotome.session.recipes import Recipes, matching, recipes_of, shortest_step
@@ -31,7 +31,7 @@ def targets_of(session: Session, track: Track, take: Take) -> Targets:
     recipes = recipes_of(session, track, take)
     clock = session.tempo, session.metre, session.rate
     pairs = pairs_of(session, track, take)
-    return _targets(take, recording, counts, recipes, *clock, fitted, pairs)
+    return _targets(placed_take(take), recording, counts, recipes, *clock, fitted, pairs)
 
 
 def pairs_of(session: Session, track: Track, take: Take) -> Pairs | None:

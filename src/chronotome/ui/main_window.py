@@ -36,6 +36,7 @@ from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
+from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.guarded import guard_overrides
@@ -75,6 +76,7 @@ class MainWindow(QMainWindow):
             self, table_of(self, self._commands), desk.preferences.settings.shortcuts, self.tell
         )
         self._menus = self.actions_table.fill(self.menuBar())
+        self._refresh = Soon(self.actions_table.refresh, self)
         self.session_files.add_recent(self._menus["Session"], self.actions_table)
         QShortcut(QKeySequence("F10"), self, self._open_menus)
         self._build()
@@ -174,7 +176,7 @@ class MainWindow(QMainWindow):
         star = "*" if self.desk.store.is_modified else ""
         self.setWindowTitle(f"{star}{self.desk.document.title} – Chronotome")
         self._work.setCurrentIndex(1 if self.desk.session.tracks else 0)
-        table.refresh()
+        self._refresh.ask()
 
     def _on_stage(self) -> None:
         if self.is_shelf_shown:

@@ -44,7 +44,7 @@ class ReworkTray(Tray):
         self._is_whole = False
         desk.view.focus_changed.connect(self._show)
         desk.view.selection_changed.connect(self._show)
-        desk.store.changed.connect(self._show)
+        self.follow_session(self._show, at_once=False)
         self._show()
 
     def _build_clip(self) -> None:

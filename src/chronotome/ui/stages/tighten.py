@@ -71,7 +71,7 @@ class TightenTray(Tray):
         view = desk.view
         for signal in (view.focus_changed, view.evidence_changed, view.selection_changed, view.snap_changed):
             signal.connect(self._show)
-        desk.store.changed.connect(self._show)
+        self.follow_session(self._show)
         self._show()
 
     # Building

@@ -1,10 +1,13 @@
 """What a tray is: a title, and rows below it."""
 
+from collections.abc import Callable
+
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QHBoxLayout, QLabel
 
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.rows import Rows
 from chronotome.ui.view_state import Stage
@@ -41,6 +44,11 @@ class Tray(Rows):
             layout.invalidate()
             layout.activate()
             layout.setGeometry(self.rect())
+
+    def follow_session(self, show: Callable[[], None], *, at_once: bool = True) -> None:
+        """Show what is in the session whenever it is another; a moment later while nobody sees it."""
+        soon = Soon(show, self)
+        self.desk.store.changed.connect(lambda: show() if at_once and self.isVisible() else soon.ask())
 
     def finish(self) -> None:
         self.rows.addStretch(1)
