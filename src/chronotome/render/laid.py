@@ -16,6 +16,10 @@ from chronotome.session.score import Score
 from chronotome.units import Frames
 
 
+MOST_LOST = 0.75
+"""Of a take whose hits were deleted: as played it is at most 6 dB softer, to be as loud as what is left."""
+
+
 @dataclass(eq=False)
 class Placed:
     """What is known of a score's rows: where the piece of each lies in the arena, and its gain in energy.
@@ -61,12 +65,16 @@ class _Loudness:
 
     def __init__(self) -> None:
         self._scores: dict[tuple[int, float], tuple[Placed, Frames, list[int]]] = {}
+        self._apart: dict[int, int] = {}
+        """Of scores that were taken apart, how many frames were."""
 
     def add(self, clip: ClipPlan, known: Placed, gain: float) -> None:
         score, rows, window = clip.score, clip.rows, clip.window
         key = (id(score), gain)
         if key not in self._scores:
             self._scores[key] = known, np.zeros(len(score), np.int64), []
+        if clip.sliced is not None:
+            self._apart[id(score)] = clip.sliced.frames
         _, heard_frames, source_frames = self._scores[key]
         ends = np.minimum(score.heard[rows] + score.length[rows], window.end)
         heard_frames[rows] += ends - np.maximum(score.heard[rows], window.start)
@@ -84,10 +92,11 @@ class _Loudness:
                 frames = np.bincount(score.recording, spans, len(known.sources)) / whole
                 shares = zip(known.sources, frames.tolist(), strict=True)
                 energy = sum(source.energy * share for source, share in shares)
-            if score.ending is not None:  # taken apart: as much as is heard of it, as loud as it is
-                whole, per_frame = known.sources[0].region.frames, energy / known.sources[0].region.frames
-                heard = float((heard_frames * (score.gains**2).mean(axis=1)).sum())
-                gained += (heard - sum(source_frames)) * per_frame * gain**2
+            if id(score) in self._apart:  # as much as is heard of it, as loud as it is
+                whole = self._apart[id(score)]
+                heard = float((heard_frames / score.length * spans * (score.gains**2).mean(axis=1)).sum())
+                lost = min(sum(source_frames) - heard, MOST_LOST * sum(source_frames))
+                gained -= lost / whole * energy * gain**2
             total += sum(source_frames) / whole * energy * gain**2
             gained += float((heard_frames / score.length * known.gained).sum()) * gain**2
         return total, gained

@@ -31,6 +31,8 @@ class Sliced:
     starts: Frames
     """Session frames, one per slice, as `ends`; where both are the same it is not heard."""
     ends: Frames
+    frames: int
+    """Of what was taken apart that sound as played, at the session's rate."""
 
 
 @by_identity(MANY)
@@ -69,8 +71,12 @@ def sliced(  # noqa: PLR0917 - found again by the identity of each
     else:
         score = _silence(take, laying, engine)
     if anchors.axis is not None:
-        return Sliced(mirrored(score, anchors.axis), anchors.axis - ends, anchors.axis - starts)
-    return Sliced(score, starts, ends)
+        starts, ends, score = anchors.axis - ends, anchors.axis - starts, mirrored(score, anchors.axis)
+    first, last = (
+        max(laying.first_frame, int(anchors.source[0])),
+        min(laying.last_frame, int(anchors.source[-1])),
+    )
+    return Sliced(score, starts, ends, max(1, last - first))
 
 
 def _silence(take: Take, laying: Laying, engine: EngineName) -> Score:

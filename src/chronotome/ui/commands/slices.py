@@ -108,6 +108,7 @@ class SliceCommands(ChosenHits):
             self._desk.say("Nothing to cut there: it would be one hit")
             return
         view.choose_hits(place, ())
+        self._desk.likenesses.listen(self._desk.session.track(place[0]).clip(place[1]).recording, slices)
         self._desk.say(f"{counted(len(slices), 'hit')}, which sound as before. A plays it as it was played")
 
     def at_onsets(self) -> None:

@@ -5,7 +5,7 @@ from typing import NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QRectF, Qt
-from PySide6.QtGui import QPainter, QPen
+from PySide6.QtGui import QColor, QPainter, QPen
 
 from chronotome.render.mix import Side
 from chronotome.session.slices import SliceId, Slices
@@ -19,8 +19,8 @@ FOOT = 26
 TAG = 16
 EDGE = 5
 NARROWEST_TAG = 5
-MOST_LINES = 240
-"""More hits than this in sight have no line through the wave."""
+MOST_LINES = 150
+"""More hits than this in sight have no lines and no names."""
 
 
 class Spans(NamedTuple):
@@ -85,17 +85,39 @@ def paint_slices(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
     foot = lane.height() - FOOT
     is_here = view.place == (shown.track.id, shown.clip.id)
     chosen = np.isin(spans.slices.id_array, view.hits) if is_here else np.zeros(len(lefts), bool)
-    for left, right in zip(
-        lefts[seen[chosen[seen]]].tolist(), rights[seen[chosen[seen]]].tolist(), strict=True
-    ):
-        box = QRectF(left, top, max(2.0, right - left), foot - top)
-        painter.fillRect(box, colour(theme.wash, 120))
-        painter.setPen(QPen(colour(theme.accent), 1.2))
-        painter.drawLine(QLineF(left, top, left, foot))
-    if len(seen) <= MOST_LINES:
-        painter.setPen(QPen(colour(theme.ink, 120), 1, Qt.PenStyle.DotLine))
-        painter.drawLines([QLineF(x, top, x, foot) for x in lefts[seen].tolist()])
+    marked = seen[chosen[seen]]
+    bands = _bands(lane, lefts[marked], rights[marked])
+    _paint_bands(painter, bands, (top, foot - top), colour(theme.wash, 120))
+    if len(seen) > MOST_LINES:  # tags would be too narrow to be told apart
+        strip = (foot + 4, TAG)
+        _paint_bands(painter, _bands(lane, lefts[seen], rights[seen]), strip, colour(theme.strong_rule))
+        _paint_bands(painter, bands, strip, colour(theme.accent))
+        return
+    painter.setPen(QPen(colour(theme.ink, 120), 1, Qt.PenStyle.DotLine))
+    painter.drawLines([QLineF(x, top, x, foot) for x in lefts[seen].tolist()])
+    painter.setPen(QPen(colour(theme.accent), 1.2))
+    painter.drawLines([QLineF(x, top, x, foot) for x in lefts[marked].tolist()])
     _paint_tags(painter, lane, spans, lefts, rights, seen, chosen)
+
+
+def _bands(lane: Lane, lefts: NDArray[np.float64], rights: NDArray[np.float64]) -> list[tuple[int, int]]:
+    """Columns of pixels that spans cover, as few bands as there are."""
+    width = lane.width()
+    edges = np.zeros(width + 1, np.int64)
+    np.add.at(edges, np.clip(np.floor(lefts), 0, width).astype(np.int64), 1)
+    np.add.at(edges, np.clip(np.maximum(np.floor(rights), lefts + 1), 0, width).astype(np.int64), -1)
+    is_covered = np.append(np.cumsum(edges)[:-1] > 0, False)
+    turns = np.flatnonzero(np.diff(np.append(False, is_covered)))
+    return list(zip(turns[::2].tolist(), turns[1::2].tolist(), strict=True))
+
+
+def _paint_bands(
+    painter: QPainter, bands: list[tuple[int, int]], place: tuple[int, int], value: QColor
+) -> None:
+    top, height = place
+    painter.setPen(Qt.PenStyle.NoPen)
+    painter.setBrush(value)
+    painter.drawRects([QRectF(left, top, right - left, height) for left, right in bands])
 
 
 def _paint_tags(  # noqa: PLR0917 - what is seen, and of it what is chosen
