@@ -13,6 +13,7 @@ from chronotome.errors import CannotWrite, ChronotomeError, MissingRecordings, U
 from chronotome.files import session_file
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
 from chronotome.files.session_file import (
+    VERSION,
     check_place,
     find_recordings,
     is_session,
@@ -20,12 +21,16 @@ from chronotome.files.session_file import (
     save_session,
     schema,
 )
+from chronotome.session.edits.apart import Cuts, take_apart
 from chronotome.session.edits.clips import group, reverse, set_clip, split
+from chronotome.session.edits.hits import copy, move
+from chronotome.session.edits.shaping import set_roll, set_value
 from chronotome.session.edits.tightening import set_own_recipe
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import set_level, set_moving, set_size
 from chronotome.session.history import History
 from chronotome.session.model import TrackSize
+from chronotome.session.slices import Roll
 from sounds import noise_hits, write
 from strategies import edits, sessions, simple_session, with_audio
 
@@ -98,7 +103,7 @@ def test_a_lost_history_does_not_lose_the_session(saved):
 @pytest.mark.parametrize(
     ("change", "words"),
     [
-        (lambda text: text.replace('"version": 3', '"version": 7'), "newer Chronotome"),
+        (lambda text: text.replace(f'"version": {VERSION}', '"version": 7'), "newer Chronotome"),
         (lambda text: text.replace("chronotome-session", "something-else"), "is not a Chronotome session"),
         (lambda text: text[: len(text) // 2], "damaged"),
         (lambda text: text.replace('"take.wav"', '"../../take.wav"'), "outside its folder"),
@@ -220,6 +225,59 @@ def test_what_clips_and_tracks_are_is_there_again_and_parts_share_their_take(tmp
     assert first.group == second.group != 0
 
 
+def taken_apart(tmp_path):
+    """Steps of hits that were moved and shaped one by one, and what each holds."""
+    session, files = with_audio(simple_session(list(range(1000, 400_000, 4000)), 400_000), tmp_path)
+    place = session.tracks[0].id, session.tracks[0].clips[0].id
+    history = History(session).then(take_apart(session, place, Cuts()), "Take apart")
+    ids = history.session.tracks[0].clips[0].take.slices.ids
+    for number in range(30):
+        edit = (
+            set_value(history.session, place, "pitch", {ids[number]: 3.0}),
+            set_roll(history.session, place, ids[number : number + 1], Roll(3 + number % 5)),
+            move(history.session, place, ids[number : number + 1], 0.01),
+            copy(history.session, place, ids[number : number + 1], 8.0),
+        )[number % 4]
+        history = history.then(edit, "Shape")
+    return history, files
+
+
+def test_hits_of_every_step_are_there_again_and_steps_are_small(tmp_path):
+    history, files = taken_apart(tmp_path)
+
+    save_session(tmp_path / "saved", history, files)
+    loaded = load_session(tmp_path / "saved").history
+
+    assert loaded.session == history.session
+    assert [each.session for each in loaded.past] == [each.session for each in history.past]
+    lines = next((tmp_path / "saved").glob("history-*")).read_bytes().split(b"\n")
+    shaped = [line for line in lines if b'"slices.semitones"' in line]
+    assert len(shaped) == 8
+    assert max(map(len, shaped[1:])) < 120
+
+
+@pytest.mark.parametrize(
+    ("old", "new"),
+    [
+        (b'"slices.ids"', b'"slices.no"'),
+        (b'"columns":{"ids":', b'"columns":{"idz":'),
+        (b'"slices":[{', b'"slices":[null,{'),
+        (b'"rolls":[{"count":4', b'"rolls":[{"count":400'),
+    ],
+)
+def test_a_history_whose_slices_were_changed_is_told_of_and_the_session_stays(tmp_path, old, new):
+    history, files = taken_apart(tmp_path)
+    save_session(tmp_path / "saved", history, files)
+    path = next((tmp_path / "saved").glob("history-*"))
+    assert old in path.read_bytes()
+    path.write_bytes(path.read_bytes().replace(old, new))
+
+    opened = load_session(tmp_path / "saved")
+
+    assert opened.note is not None
+    assert opened.history.session == history.session
+
+
 def test_how_tracks_are_moved_is_read_from_where_it_stood_before(tmp_path):
     """A session of the version before, with its history: what it is now, and what it was at each step."""
     session, places = with_audio(simple_session([0, 6000], 20000), tmp_path)
@@ -229,7 +287,7 @@ def test_how_tracks_are_moved_is_read_from_where_it_stood_before(tmp_path):
         history = history.then(set_moving(history.session, track, **values), "Move otherwise")
     save_session(tmp_path / "ferry", history, places)
     for path in (tmp_path / "ferry" / "session.json", *(tmp_path / "ferry").glob("history*")):
-        text = path.read_text().replace('"version": 3', '"version": 2')
+        text = path.read_text().replace(f'"version": {VERSION}', '"version": 2')
         lines = [
             msgspec.json.decode(line) for line in ([text] if path.suffix == ".json" else text.splitlines())
         ]

@@ -124,6 +124,38 @@ def test_wrong_options_of_onsets_are_wrong_usage(take, wrong):
     assert caught.value.code == 2
 
 
+@pytest.mark.parametrize(
+    ("at", "count"), [(("onsets",), 83), (("1/8", "--bpm", "92", "--beat-one", "0.65"), 70), (("7",), 7)]
+)
+def test_slices_put_end_to_end_are_the_recording(tmp_path, at, count):
+    path = DEMO_SESSION / "audio" / "bucket_kit.flac"
+
+    assert run("split", path, "-o", tmp_path / "out", "--at", *at) == 0
+
+    document = json.loads((tmp_path / "out" / "slices.json").read_text())
+    slices = document["slices"]
+    samples, rate = soundfile.read(path, dtype="float32", always_2d=True)
+    parts = [soundfile.read(tmp_path / "out" / each["file"], dtype="float32")[0] for each in slices]
+    np.testing.assert_array_equal(np.concatenate(parts), samples)
+    assert (document["version"], document["rate"], len(slices)) == (1, rate, count)
+    assert [each["start_frame"] for each in slices[1:]] == [each["end_frame"] for each in slices[:-1]]
+    assert [each["file"] for each in slices] == sorted(each["file"] for each in slices)
+    assert slices[1]["band"] == "low"
+    assert slices[1]["strength"] > 90
+
+
+def test_slices_are_not_written_over_anything_nor_is_a_folder_made_for_nothing(tmp_path, take, capsys):
+    (tmp_path / "theirs").mkdir()
+    (tmp_path / "theirs" / "song.txt").write_text("la")
+
+    assert run("split", take, "-o", tmp_path / "theirs") == 1
+    assert "new or an empty folder" in capsys.readouterr().err
+    assert run("split", tmp_path / "theirs" / "song.txt", "-o", tmp_path / "new") == 1
+    assert not (tmp_path / "new").exists()
+    with pytest.raises(SystemExit):
+        run("split", take, "-o", tmp_path / "new", "--at", "moon")
+
+
 def test_the_demo_s_truth_is_found_in_its_recordings():
     for name, share in (
         ("bucket_kit", 1.0),

@@ -67,7 +67,8 @@ def apart():
 def test_a_take_is_cut_at_its_onsets_and_whole_again_is_what_it_was(apart):
     slices = slices_in(apart)
 
-    assert slices.starts == (0, *FRAMES) and slices.ends == (*FRAMES, TOTAL)
+    assert slices.starts == (0, *FRAMES)
+    assert slices.ends == (*FRAMES, TOTAL)
     assert slices.is_untouched
     check(apart)
     assert make_whole(apart, place_in(apart)) == simple_session(FRAMES, TOTAL)
@@ -98,7 +99,8 @@ def test_onsets_come_along_with_their_hits_and_those_of_copies_have_ids_of_their
 
     onsets = after.recording_of(after.tracks[0].clips[0].take).onsets
     assert len(onsets) == len(FRAMES) + 1
-    assert FRAMES[1] + STEP in onsets.frames and FRAMES[1] not in onsets.frames
+    assert FRAMES[1] + STEP in onsets.frames
+    assert FRAMES[1] not in onsets.frames
     assert [each for each in onsets.ids if each > COPY] == [4 + COPY * slices.next_id]
     assert after.recordings == apart.recordings
     check(after)
@@ -146,8 +148,11 @@ def test_hits_change_places_by_swap_seed_and_turning_round_and_none_sounds_into_
 
     assert swapped.places == slices_in(apart).places
     assert swapped.ids[1:6] == (ids[3], ids[1], ids[2], ids[0], ids[4])
-    assert turned.ids[1:6] == ids[::-1] and turned.places[1:6] == slots
-    assert one == again and one.ids != other.ids and sorted(one.ids[1:6]) == sorted(ids)
+    assert turned.ids[1:6] == ids[::-1]
+    assert turned.places[1:6] == slots
+    assert one == again
+    assert one.ids != other.ids
+    assert sorted(one.ids[1:6]) == sorted(ids)
     for each in (swapped, turned, one):
         assert (each.place_array[1:6] + each.spans[1:6] <= each.place_array[2:7]).all()
 
@@ -165,7 +170,7 @@ def test_double_time_halves_the_distances_and_if_wanted_the_lengths(apart):
     assert (slices_in(fast).spans[at[:3]] <= np.diff(wanted) + 1).all()
     own = slices_in(short).end_array - slices_in(short).start_array
     np.testing.assert_allclose(slices_in(short).spans[at], own[at] / 2, atol=1)
-    assert set(slices_in(short).lengthened[each] for each in at) == {Lengthen.STRETCH}
+    assert {slices_in(short).lengthened[each] for each in at} == {Lengthen.STRETCH}
 
 
 def test_neighbours_are_glued_and_a_hit_is_cut_in_two(apart):
@@ -203,7 +208,9 @@ def test_locked_tracks_are_taken_apart_and_shaped_in_step(apart):
     )
 
     ours, theirs = (track.clips[0].take.slices for track in session.tracks)
-    assert ours == theirs and ours.places != ours.starts and any(ours.reversed)
+    assert ours == theirs
+    assert ours.places != ours.starts
+    assert any(ours.reversed)
 
 
 @given(st.integers(0, 1 << 31), st.floats(-1, 1))
@@ -213,7 +220,8 @@ def test_draws_are_within_bounds_and_lean_where_they_are_told_to(seed, lean):
     drawn = draw(seed, ids, 0, lean)
 
     assert (np.abs(drawn) <= 1).all()
-    assert (draw(seed, ids, 0, 1.0) >= 0).all() and (draw(seed, ids, 0, -1.0) <= 0).all()
+    assert (draw(seed, ids, 0, 1.0) >= 0).all()
+    assert (draw(seed, ids, 0, -1.0) <= 0).all()
     assert len(np.unique(draw(seed, ids, 0, 0.0))) == len(ids)
 
 
@@ -236,7 +244,8 @@ def test_a_scatter_spreads_chosen_hits_and_once_kept_they_have_these_values(apar
 
     before, after = (shaped(slices_in(each), RATE) for each in (spread, kept))
     at = slices_in(spread).at(ids)
-    assert (before.loudness[at] != 0).all() and before.loudness[1] == 0
+    assert (before.loudness[at] != 0).all()
+    assert before.loudness[1] == 0
     assert np.abs(before.timing).max() <= 0.008
     for one, other in zip(before[:4], after[:4], strict=True):
         np.testing.assert_allclose(one, other, atol=1e-4)
@@ -266,7 +275,8 @@ def test_repeats_of_a_roll_fill_it_or_come_on_the_grid_and_hurry():
 
     assert even.tolist() == [begin + each * RATE // 4 for each in range(5)]
     assert np.diff(grid).tolist() == [RATE // 8] * 8
-    assert (np.diff(faster) < 0).all() and faster[0] == pytest.approx(4 * faster[-1], rel=0.01)
+    assert (np.diff(faster) < 0).all()
+    assert faster[0] == pytest.approx(4 * faster[-1], rel=0.01)
 
 
 def test_a_roll_becomes_hits_with_its_ramps(apart):
@@ -331,7 +341,8 @@ def test_hits_are_pasted_into_their_clip_or_as_a_clip_of_their_own(apart):
         session, None, session.tracks[1].id, apart.recordings[0].content, kept, 3 * STEP
     )
 
-    assert where == place and len(slices_in(within)) == len(slices) + 2
+    assert where == place
+    assert len(slices_in(within)) == len(slices) + 2
     assert slices_in(within).places[-2] == 10 * STEP
     made = alone.track(there[0]).clip(there[1]).take
     assert made.start == 3 * STEP

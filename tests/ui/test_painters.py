@@ -8,6 +8,7 @@ from PySide6.QtCore import QPoint, Qt
 from PySide6.QtGui import QColor
 
 from chronotome.dsp.stretch.engines import MoveBy
+from chronotome.render.mix import Side
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.apart import Cuts, take_apart
 from chronotome.session.edits.clips import set_clip, split
@@ -274,6 +275,9 @@ def arrangements(person, first):
     person.click(shape, (float(shape.xs_of(starts[1:2])[0]), shape.height() / 3))
     person.move(shape, QPoint(round(float(shape.xs_of(starts[1:2])[0])), shape.height() // 3), Qt.NoModifier)
     yield "hits that were taken apart, one drawn louder"
+    person.desk.transport.listen(Side.AS_PLAYED)
+    yield "as played, with nothing to shape"
+    person.desk.transport.listen(Side.EDITED)
 
 
 NOTHING = {("OverviewStrip", "_paint_playhead")}

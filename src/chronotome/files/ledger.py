@@ -17,10 +17,12 @@ from msgspec import Meta
 from chronotome.files.columns import MOST_SPLICES, Column, Splice, differences, spliced, splices_at
 from chronotome.files.door import converted, trusted
 from chronotome.files.older import track_of_today, with_shared_takes
+from chronotome.session.edits.tracks import with_takes
 from chronotome.session.history import MOST_STEPS, History, Step
 from chronotome.session.limits import ContentHash, Id, Name
-from chronotome.session.model import Recording, Session, Track, replace
+from chronotome.session.model import ClipId, Recording, Session, Take, Track, replace
 from chronotome.session.onsets import Onsets
+from chronotome.session.slices import MOST_TABLE, PLACED, SHAPED, Roll, Scatter, Slices
 from chronotome.session.validity import check
 
 T = TypeVar("T")
@@ -29,11 +31,27 @@ WHOLE = [name for name in Session.__struct_fields__ if name not in {"recordings"
 COLUMNS = [name for name in Onsets.__struct_fields__ if name != "next_id"]
 COLUMN_TYPES = {name: get_type_hints(Onsets, include_extras=True)[name] for name in COLUMNS}
 NO_ONSETS = Onsets()
+SLICE_COLUMNS = (*PLACED, *SHAPED)
+SLICES = "slices."
+"""Before the names of their columns, in lines."""
+COLUMN_TYPES |= {
+    SLICES + name: kind
+    for name, kind in get_type_hints(Slices, include_extras=True).items()
+    if name in SLICE_COLUMNS
+}
 MOST_BYTES = 50 << 20
 """Of a history that is written: the oldest steps are left out, the rest is kept whole."""
 Place = Annotated[int, Meta(ge=0, le=1 << 32)]
 MOST_VALUES = 64_000_000
 """In all columns since numbers began, which is what they take in memory; a history takes half of it."""
+
+
+class TakeSlices(msgspec.Struct, frozen=True):
+    """What a line of a track says of a clip that was taken apart: its columns by number, and tables."""
+
+    columns: dict[str, int]
+    rolls: Annotated[tuple[Roll, ...], Meta(max_length=MOST_TABLE)] = ()
+    scatters: Annotated[tuple[Scatter, ...], Meta(max_length=MOST_TABLE)] = ()
 
 
 class LedgerWriter:
@@ -47,6 +65,7 @@ class LedgerWriter:
         self._kept: list[object] = []  # holds every part, so that no id is used again
         self._columns: dict[tuple[str, int], int] = {}
         self._last: dict[ContentHash, Onsets] = {}
+        self._last_slices: dict[ClipId, Slices] = {}
         self._values = self._events = 0
 
     def lines_for(self, session: Session) -> tuple[int, list[bytes]]:
@@ -117,22 +136,56 @@ class LedgerWriter:
         known = self._columns.get((name, id(column)))
         if known is not None:
             return known
+        changes = None if before is None else _changes(name, before, own)
+        return self._written(name, column, None if before is None else getattr(before, name), changes, lines)
+
+    def _written(
+        self,
+        name: str,
+        column: Column,
+        before: Column | None,
+        changes: list[Splice] | None,
+        lines: list[bytes],
+    ) -> int:
+        """A column that is new, as what is different from the one before it where that is little."""
         number = self._columns[name, id(column)] = self._new(column)
         self._values += len(column)
-        changes = None if before is None else _changes(name, before, own)
-        if before is None or changes is None:
+        of = None if before is None or changes is None else self._columns.get((name, id(before)))
+        if of is None:
             lines.append(encode({"column": number, "name": name, "value": column}))
         else:
-            of = self._columns[name, id(getattr(before, name))]
             lines.append(encode({"column": number, "name": name, "of": of, "changes": changes}))
         return number
+
+    def _slices(self, clip: ClipId, own: Slices, lines: list[bytes]) -> "TakeSlices":
+        """The numbers of a clip's columns; those of the same clip before it tell what is new."""
+        before, numbers = self._last_slices.get(clip), dict[str, int]()
+        for name in SLICE_COLUMNS:
+            column: Column = getattr(own, name)
+            if not column:
+                continue
+            known = self._columns.get((SLICES + name, id(column)))
+            if known is None:
+                old: Column | None = None if before is None else getattr(before, name) or None
+                changes = None if old is None else differences(old, column)
+                known = self._written(SLICES + name, column, old, changes, lines)
+            numbers[name] = known
+        self._last_slices[clip] = own
+        return TakeSlices(numbers, own.rolls, own.scatters)
 
     def _track(self, part: Track, lines: list[bytes]) -> int:
         known = self._numbers.get(id(part))
         if known is not None:
             return known
+        slices = [
+            None if clip.take.slices is None else self._slices(clip.id, clip.take.slices, lines)
+            for clip in part.clips
+        ]
         number = self._new(part)
-        lines.append(encode({"track": number, "value": part}))
+        entry: dict[str, Any] = {"track": number, "value": part}
+        if any(each is not None for each in slices):
+            entry = {"track": number, "value": with_takes(part, _emptied), "slices": slices}
+        lines.append(encode(entry))
         return number
 
     def _new(self, part: object) -> int:
@@ -145,6 +198,14 @@ def _changes(name: str, before: Onsets, own: Onsets) -> list[Splice] | None:
     if name == "frames" and len(before) == len(own):  # compared as arrays, which are there already
         return splices_at(np.flatnonzero(before.frame_array != own.frame_array).tolist(), own.frames)
     return differences(getattr(before, name), getattr(own, name))
+
+
+def _emptied(take: Take) -> Take:
+    """Without the columns of its slices, which stand in lines of their own."""
+    slices = take.slices
+    if slices is None:
+        return take
+    return replace(take, slices=replace(slices, **dict.fromkeys(SLICE_COLUMNS, ()), rolls=(), scatters=()))
 
 
 def _last_of(steps: tuple[Step, ...], count: int) -> tuple[Step, ...]:
@@ -190,9 +251,7 @@ class LedgerReader:
         elif "column" in entry:
             self._columns[_number(entry["column"])] = self._column(entry)
         elif "track" in entry:
-            self._parts[_number(entry["track"])] = with_shared_takes(
-                converted(track_of_today(entry.get("value")), Track)
-            )
+            self._parts[_number(entry["track"])] = self._track(entry)
         elif "session" in entry:
             self._parts[_number(entry["session"])] = self._session(entry)
         else:
@@ -213,10 +272,36 @@ class LedgerReader:
             columns[name] = written[1]
         return replace(recording, onsets=Onsets(**columns, next_id=converted(entry.get("next_id"), Id)))
 
+    def _track(self, entry: dict[str, Any]) -> Track:
+        track = converted(track_of_today(entry.get("value")), Track)
+        if "slices" not in entry:
+            return with_shared_takes(track)
+        written = converted(entry["slices"], list[TakeSlices | None])
+        if len(written) != len(track.clips):
+            raise ValueError("a track has other clips than were taken apart")
+        pairs = zip(track.clips, written, strict=True)
+        clips = tuple(replace(clip, take=self._with_columns(clip.take, each)) for clip, each in pairs)
+        return with_shared_takes(replace(track, clips=clips))
+
+    def _with_columns(self, take: Take, written: "TakeSlices | None") -> Take:
+        if written is None or take.slices is None:
+            return take
+        columns = {
+            name: self._named_column(SLICES + name, number) for name, number in written.columns.items()
+        }
+        slices = replace(take.slices, **columns, rolls=written.rolls, scatters=written.scatters)
+        return replace(take, slices=slices)
+
+    def _named_column(self, name: str, number: int) -> Column:
+        written = self._columns.get(number)
+        if name not in COLUMN_TYPES or written is None or written[0] != name:
+            raise ValueError(f"a take names a column of {name!r:.40} that was not written")
+        return written[1]
+
     def _column(self, entry: dict[str, Any]) -> tuple[str, Column]:
         name = converted(entry.get("name"), str)
         if name not in COLUMN_TYPES:
-            raise ValueError(f"onsets have no column {name!r:.40}")
+            raise ValueError(f"there is no column {name!r:.40}")
         if "of" in entry:
             of, before = self._columns.get(_number(entry["of"]), ("", ()))
             if of != name:

@@ -26,8 +26,8 @@ from chronotome.session.model import Recording, Session, replace
 from chronotome.session.validity import check
 
 FORMAT = "chronotome-session"
-VERSION = 3
-"""1: a clip is a recording; 2: a window on a take; 3: how sound is moved is one thing, `Moving`."""
+VERSION = 4
+"""1: a clip is a recording; 2: a window on a take; 3: how sound is moved is one thing; 4: takes apart."""
 DOCUMENT = "session.json"
 AUDIO = "audio"
 COPIED_AT_ONCE = 1 << 22

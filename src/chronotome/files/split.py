@@ -52,7 +52,7 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
     track = work.bring(path, part_of(progress, 0.0, 0.6), threshold=how.threshold)
     session, track = _timed(work.session, track, path, how)
     recording = session.recordings[0]
-    frames = cut_frames(session, track, track.clips[0], how.cuts)
+    frames = cut_frames(session, track, next(iter(track.clips)), how.cuts)
     edges = [0, *(frame for frame in frames if 0 < frame < recording.frames), recording.frames]
     audio = read_audio(path, part_of(progress, 0.6, 0.8))
     try:

@@ -15,7 +15,6 @@ from chronotome.render.pool import Source
 from chronotome.session.score import Score
 from chronotome.units import Frames
 
-
 MOST_LOST = 0.75
 """Of a take whose hits were deleted: as played it is at most 6 dB softer, to be as loud as what is left."""
 

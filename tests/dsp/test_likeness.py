@@ -1,0 +1,78 @@
+"""What sounds alike, and the filters that shape hits."""
+
+import json
+from pathlib import Path
+
+import numpy as np
+import pytest
+import soundfile
+
+import chronotome
+from chronotome.dsp.crossover import one_band
+from chronotome.dsp.likeness import likeness_of
+from chronotome.dsp.tilt import tilted
+from sounds import noise_hits, sine
+
+DEMO = Path(chronotome.__file__).parent / "demo"
+RATE = 44100
+
+
+@pytest.mark.parametrize(
+    ("name", "least"), [("bucket_kit", 1.0), ("tongue_drum", 1.0), ("upright_bass", 0.85)]
+)
+def test_hits_of_the_demo_are_alike_where_they_are_of_one_kind(name, least):
+    truth = json.loads((DEMO / "truth" / f"{name}.json").read_text())
+    samples, rate = soundfile.read(
+        DEMO / "harbour-ferry" / "audio" / f"{name}.flac", dtype="float32", always_2d=True
+    )
+    frames = np.array([each["frame"] for each in truth["onsets"]])
+    kinds = np.array([each["kind"] for each in truth["onsets"]])
+
+    found = likeness_of(samples, rate, frames, np.append(frames[1:], len(samples)))
+
+    alike = np.array([found.alike(np.array([at])) for at in range(len(frames))])
+    assert (alike == (kinds[:, None] == kinds)).mean() >= least
+
+
+def test_loudness_does_not_matter_nor_do_hits_at_the_very_ends():
+    samples = noise_hits([0, 20000, 40000], 42000, rate=RATE, loudness=[0.9, 0.05, 0.9])
+    frames = np.array([0, 20000, 40000])
+
+    found = likeness_of(samples, RATE, frames, np.array([20000, 40000, 42000]))
+
+    assert found.alike(np.array([0]))[:2].all()
+    assert likeness_of(samples, RATE, frames[:0], frames[:0]).alike(frames[:0]).shape == (0,)
+
+
+def test_lows_and_highs_add_up_and_an_attack_is_not_smeared():
+    samples = noise_hits([2000], 8000, rate=RATE)
+    samples[:1900] = 0.0
+
+    low, high = (one_band(samples, RATE, 800.0, is_high=each) for each in (False, True))
+
+    np.testing.assert_allclose(low + high, samples, atol=1e-6)
+    assert np.abs(low[: 2000 - 60]).max() < 1e-3 * np.abs(low).max()
+    for hertz, louder, softer in ((100.0, low, high), (6000.0, high, low)):
+        tone = sine(hertz, 0.2, rate=RATE)
+        of_low, of_high = (one_band(tone, RATE, 800.0, is_high=each) for each in (False, True))
+        ratio = np.std(of_low) / np.std(of_high)
+        assert ratio > 10 if louder is low else ratio < 0.1
+        assert softer is not louder
+
+
+@pytest.mark.parametrize("frames", [0, 1, 30])
+def test_short_samples_keep_their_length(frames):
+    samples = np.ones((frames, 2), np.float32)
+
+    assert one_band(samples, RATE, 50.0, is_high=True).shape == samples.shape
+    assert tilted(samples, RATE, 6.0).shape == samples.shape
+
+
+def test_a_tilt_makes_highs_louder_by_what_it_makes_lows_softer():
+    levels = {
+        hertz: np.std(tilted(sine(hertz, 0.5, rate=RATE), RATE, 6.0)[2000:]) for hertz in (50.0, 12_000.0)
+    }
+
+    usual = np.std(sine(50.0, 0.5, rate=RATE))
+    assert 20 * np.log10(levels[50.0] / usual) == pytest.approx(-6.0, abs=0.5)
+    assert 20 * np.log10(levels[12_000.0] / usual) == pytest.approx(6.0, abs=0.5)

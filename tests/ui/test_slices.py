@@ -1,0 +1,337 @@
+"""Hits at the window: taken apart, chosen, dragged, shaped, rolled, scattered, put on another rhythm."""
+
+import numpy as np
+import pytest
+from PySide6.QtCore import QPoint, Qt
+from PySide6.QtWidgets import QApplication, QInputDialog
+
+from chronotome.render.mix import Side
+from chronotome.session.edits.hits import beats_of
+from chronotome.session.edits.shaping import values_of
+from chronotome.session.slices import Lengthen, Roll
+from chronotome.ui.timeline.lane import HEADER
+from chronotome.ui.timeline.track_wave import track_columns
+from chronotome.ui.view_state import Stage
+from sounds import noise_hits, write
+
+ALT, CONTROL, SHIFT = (
+    getattr(Qt.KeyboardModifier, f"{name}Modifier") for name in ("Alt", "Control", "Shift")
+)
+
+
+@pytest.fixture
+def apart(at_work):
+    """In Rework, the first bars of a take that was taken apart by a key."""
+    at_work.desk.view.show_stage(Stage.REWORK)
+    at_work.press(Qt.Key.Key_H, CONTROL)
+    at_work.desk.view.fit()
+    at_work.desk.view.zoom(3.0, 60)
+    at_work.settle()
+    return at_work
+
+
+def slices(person):
+    return person.session.tracks[0].clips[0].take.slices
+
+
+def wave(person):
+    return person.window.timeline.wave
+
+
+def spans(person):
+    sliced = wave(person).clips[0].plan.sliced
+    return sliced.starts, sliced.ends
+
+
+def x_of(person, number, share=0.4):
+    starts, ends = spans(person)
+    return float(wave(person).x_of(starts[number] + share * (ends[number] - starts[number])))
+
+
+def foot(person):
+    return wave(person).height() - 10
+
+
+def label(person):
+    return person.desk.store.history.undo_label
+
+
+def press(person, action):
+    person.window.actions_table.run(action)
+    person.settle()
+
+
+def test_a_clip_is_taken_apart_sounds_as_before_and_is_whole_again_by_keys(at_work):
+    at_work.desk.view.show_stage(Stage.REWORK)
+    before, session = at_work.offline(60000), at_work.session
+
+    at_work.press(Qt.Key.Key_H, CONTROL)
+    at_work.settle()
+
+    assert len(slices(at_work)) > 8
+    assert label(at_work) == "Take apart at onsets"
+    np.testing.assert_array_equal(at_work.offline(60000), before)
+    assert at_work.window.timeline.shape.isVisible()
+    at_work.press(Qt.Key.Key_H, CONTROL | SHIFT)
+    assert at_work.session == session
+    assert not at_work.window.timeline.shape.isVisible()
+
+
+def test_hits_are_chosen_by_click_shift_sweep_and_arrow(apart):
+    ids, view = slices(apart).ids, apart.desk.view
+
+    apart.click(wave(apart), (x_of(apart, 2), 80))
+    assert view.hits == (ids[2],)
+    apart.bot.mouseClick(wave(apart), Qt.MouseButton.LeftButton, SHIFT, QPoint(round(x_of(apart, 4)), 80))
+    assert view.hits == (ids[2], ids[4])
+    apart.press(Qt.Key.Key_Right)
+    assert view.hits == (ids[5],)
+    apart.drag(wave(apart), (x_of(apart, 3, 0.01) - 4, foot(apart)), (x_of(apart, 6, 0.01) - 4, foot(apart)))
+    assert view.hits == ids[3:6]
+    assert label(apart) == "Take apart at onsets"
+
+
+def test_hits_of_a_band_every_nth_the_loud_and_the_others_are_chosen(apart, monkeypatch):
+    ids, view = slices(apart).ids, apart.desk.view
+
+    apart.click(wave(apart), (x_of(apart, 1), 80))
+    press(apart, "choose-others")
+    assert view.hits == (ids[0], *ids[2:])
+    monkeypatch.setattr(QInputDialog, "getInt", lambda *_, **__: (3, True))
+    apart.click(wave(apart), (x_of(apart, 1), 80))
+    press(apart, "choose-every")
+    assert view.hits == ids[1::3]
+    monkeypatch.setattr(QInputDialog, "getDouble", lambda *_, **__: (0.0, True))
+    press(apart, "choose-louder")
+    assert len(view.hits) == 1
+    for band in ("low", "mid", "high"):
+        press(apart, f"choose-{band}")
+    press(apart, "choose-alike")
+    apart.wait(lambda: apart.desk.tasks.is_idle)
+
+
+def test_a_hit_is_dragged_to_a_line_copied_with_control_and_escape_leaves_no_trace(apart):
+    lane, session = wave(apart), apart.session
+    take = session.tracks[0].clips[0].take
+    before, hit = beats_of(session, take), slices(apart).ids[2]
+    line = float(lane.x_of(session.frame_of(np.floor(before[2]) + 1.5)))
+    grip = x_of(apart, 2) - float(lane.x_of(spans(apart)[0][2]))
+
+    apart.drag(lane, (x_of(apart, 2), 80), (line + grip, 80), release=False)
+    apart.press(Qt.Key.Key_Escape)
+    assert apart.session == session
+    apart.drag(lane, (x_of(apart, 2), 80), (line + grip, 80))
+
+    at = slices(apart).at([hit])[0]
+    after = beats_of(apart.session, apart.session.tracks[0].clips[0].take)
+    assert after[at] == pytest.approx(np.floor(before[2]) + 1.5, abs=1e-3)
+    assert label(apart) == "Move hit"
+    assert apart.desk.view.hits == (hit,)
+    count = len(slices(apart))
+    apart.drag(lane, (x_of(apart, at), 80), (x_of(apart, at) + 60, 80), modifier=CONTROL)
+    assert len(slices(apart)) == count + 1
+    assert label(apart) == "Copy hit"
+    apart.press(Qt.Key.Key_Z, CONTROL)
+    apart.press(Qt.Key.Key_Z, CONTROL)
+    assert apart.session == session
+
+
+def test_the_end_of_a_hit_is_dragged(apart):
+    number = 2
+    _, ends = spans(apart)
+    edge, middle = float(wave(apart).x_of(ends[number])), x_of(apart, number)
+
+    apart.drag(wave(apart), (edge - 1, 80), (middle, 80), modifier=None)
+
+    assert label(apart) == "Length of hit"
+    _starts, ends = spans(apart)
+    assert float(wave(apart).x_of(ends[number])) < edge - 10
+    assert 0 < slices(apart).spans[number] < slices(apart).ends[number] - slices(apart).starts[number]
+
+
+def test_keys_delete_duplicate_cut_paste_and_move_hits_by_lines(apart):
+    ids, count = slices(apart).ids, len(slices(apart))
+    apart.click(wave(apart), (x_of(apart, 3), 80))
+
+    apart.press(Qt.Key.Key_D, CONTROL)
+    assert len(slices(apart)) == count + 1
+    apart.press(Qt.Key.Key_Delete)
+    assert len(slices(apart)) == count
+    assert label(apart) == "Delete 1 hit"
+    apart.click(wave(apart), (x_of(apart, 3), 80))
+    before = beats_of(apart.session, apart.session.tracks[0].clips[0].take)
+    apart.press(Qt.Key.Key_Down, ALT)
+    after = beats_of(apart.session, apart.session.tracks[0].clips[0].take)
+    assert after[slices(apart).at([ids[3]])[0]] > before[3]
+    apart.press(Qt.Key.Key_X, CONTROL)
+    assert len(slices(apart)) == count - 1
+    apart.desk.transport.go_to(30000)
+    apart.press(Qt.Key.Key_V, CONTROL)
+    assert len(slices(apart)) == count
+    assert len(apart.desk.view.hits) == 1
+    at = slices(apart).at(apart.desk.view.hits)[0]
+    laid = beats_of(apart.session, apart.session.tracks[0].clips[0].take)[at]
+    assert laid == pytest.approx(apart.session.beat_of(30000), abs=1e-4)
+
+
+def test_hits_go_to_another_track_by_cut_and_paste(apart, tmp_path):
+    write(tmp_path / "other.wav", noise_hits([3000, 60000], 200000, rate=48000), rate=48000)
+    apart.window.open([tmp_path / "other.wav"])
+    apart.settle()
+    apart.desk.view.focus(apart.session.tracks[0].id)
+    apart.click(wave(apart), (x_of(apart, 2), 80))
+    apart.press(Qt.Key.Key_C, CONTROL)
+    apart.desk.view.focus(apart.session.tracks[1].id)
+    apart.desk.transport.go_to(24000)
+
+    apart.press(Qt.Key.Key_V, CONTROL)
+    apart.settle()
+
+    made = apart.session.tracks[1].clips[-1]
+    assert made.recording == apart.session.tracks[0].clips[0].recording
+    assert len(made.take.slices) == 1
+    assert np.abs(apart.offline(1000, start=24000)).max() > 0.01
+
+
+def test_shape_is_drawn_free_in_a_line_and_as_a_curve_and_chosen_hits_move_together(apart):
+    lane, view = apart.window.timeline.shape, apart.desk.view
+    starts, _ = spans(apart)
+    xs = [float(lane.x_of(start)) for start in starts[3:8]]
+    high, low = 0.25 * lane.height(), 0.75 * lane.height()
+
+    def values():
+        return values_of(apart.session, apart.session.tracks[0].clips[0].take, view.shape)[3:8]
+
+    apart.drag(lane, (xs[0] - 2, high), (xs[4] + 2, low), modifier=SHIFT)
+    assert (np.diff(values()) < 0).all()
+    assert label(apart) == "Loudness of 5 hits"
+    apart.drag(lane, (xs[0] - 2, low), (xs[4] + 2, high), modifier=CONTROL)
+    assert values()[2] > max(values()[0], values()[4]) + 1
+    view.choose_hits(view.place, slices(apart).ids[4:6])
+    before = values()
+    scale = lane._scale
+    y = float(lane._y_of(scale.share_of(before[1:2]))[0])
+    apart.drag(lane, (xs[1], y), (xs[1], y + 20))
+    moved = values() - before
+    assert moved[1] == pytest.approx(moved[2])
+    assert moved[1] < 0
+    assert moved[0] == moved[3] == 0
+
+
+def test_the_value_under_the_pointer_is_typed_and_nudged_by_keys(apart):
+    lane, view = apart.window.timeline.shape, apart.desk.view
+    starts, _ = spans(apart)
+    apart.click(lane, tuple(lane._box(2).center().toPoint().toTuple()))
+    assert view.shape == "pitch"
+    x = float(lane.x_of(starts[3]))
+
+    apart.double_click(lane, (x, lane.height() / 2))
+    apart.bot.keyClicks(QApplication.focusWidget(), "7")
+    apart.press_in(QApplication.focusWidget(), Qt.Key.Key_Return)
+    assert slices(apart).semitones[3] == 7.0
+    apart.click(wave(apart), (x_of(apart, 3), 80))
+    apart.press(Qt.Key.Key_Up)
+    assert slices(apart).semitones[3] == 8.0
+
+
+def test_a_reversed_louder_hit_is_drawn_turned_and_taller(apart):
+    apart.click(wave(apart), (x_of(apart, 2), 80))
+    starts, ends = spans(apart)
+    edges = np.linspace(starts[2], ends[2], 80)
+
+    def heights():
+        sources = apart.desk.recordings.pool.sources
+        lows, highs = track_columns(wave(apart).clips, sources, edges)
+        return highs - lows
+
+    before = heights()
+    apart.press(Qt.Key.Key_R)
+    apart.settle()
+    turned = heights()
+    assert before.argmax() < 20
+    assert turned.argmax() > 60
+    apart.press(Qt.Key.Key_Up)
+    assert heights().max() > 1.05 * turned.max()
+
+
+def test_rolls_and_scatters_are_set_in_the_tray_and_taken_back(apart):
+    tray = apart.window.trays[Stage.REWORK]
+    apart.click(wave(apart), (x_of(apart, 2), 80))
+
+    tray.roll.count.setCurrentIndex(3)
+    tray.roll.count.activated.emit(3)
+    assert slices(apart).rolls[slices(apart).rolled[2] - 1] == Roll(4)
+    press(apart, "roll-hits")
+    assert not any(slices(apart).rolled)
+    press(apart, "choose-others")
+    tray.scatter.amount.settled.emit(25.0)
+    apart.wait(lambda: tray.scatter.histogram.counts.sum() == len(apart.desk.view.hits))
+    drawn = tray.scatter.histogram.counts.copy()
+    press(apart, "scatter")
+    apart.wait((tray.scatter.histogram.counts != drawn).any)
+    press(apart, "keep-scatter")
+    assert any(slices(apart).loudness)
+    assert not any(slices(apart).scattered)
+
+
+def test_a_slider_moves_all_chosen_hits_by_as_much(apart):
+    tray, view = apart.window.trays[Stage.REWORK], apart.desk.view
+    view.choose_hits(view.place, slices(apart).ids[1:3])
+    press(apart, "loudness-more")
+    view.choose_hits(view.place, slices(apart).ids[2:4])
+
+    tray.hits.sliders["loudness"][0].settled.emit(-6.0)
+
+    assert slices(apart).loudness[1:4] == (1.0, -5.0, -6.0)
+    assert slices(apart).lengthened == ()
+    view.lengthens = Lengthen.RING
+
+
+def test_in_mark_what_was_taken_apart_is_whole_and_its_marks_are_the_recording_s(apart):
+    number, ids = 3, slices(apart).ids
+    apart.desk.view.choose_hits(apart.desk.view.place, [ids[number]])
+    press(apart, "turn-order")
+    press(apart, "clip-later")
+    frame = apart.session.recordings[0].onsets.frames[4]
+
+    apart.desk.view.show_stage(Stage.MARK)
+    apart.settle()
+    shown = apart.desk.shown
+
+    assert shown.take.slices is None
+    assert shown.recording.onsets.frames == apart.session.recordings[0].onsets.frames
+    apart.desk.view.select(apart.session.recordings[0].onsets.ids[4])
+    apart.press(Qt.Key.Key_Period)
+    assert apart.session.recordings[0].onsets.frames[4] == frame + 1
+    assert slices(apart) is not None
+
+
+def test_the_rhythm_of_another_clip_and_the_bands_of_two(apart, tmp_path, monkeypatch):
+    write(tmp_path / "other.wav", noise_hits([3000, 60000, 90000], 200000, rate=48000), rate=48000)
+    apart.window.open([tmp_path / "other.wav"])
+    apart.settle()
+    apart.desk.view.focus(apart.session.tracks[0].id)
+    apart.desk.view.choose_hits(apart.desk.view.place, slices(apart).ids[1:3])
+    monkeypatch.setattr(QInputDialog, "getItem", lambda *args, **_: (args[3][0], True))
+    monkeypatch.setattr(QInputDialog, "getDouble", lambda *_, **__: (500.0, True))
+
+    press(apart, "take-rhythm")
+    assert label(apart) == "Take the rhythm of other"
+    press(apart, "share-bands")
+
+    low, high = (track.clips[0].take.crossover for track in apart.session.tracks)
+    assert (low.hertz, low.is_high, high.is_high) == (500.0, False, True)
+    press(apart, "all-bands")
+    assert apart.session.tracks[0].clips[0].take.crossover is None
+
+
+def test_as_played_hits_are_not_there_to_be_taken(apart):
+    apart.press(Qt.Key.Key_A)
+    apart.settle()
+    assert apart.desk.transport.side is Side.AS_PLAYED
+
+    steps = len(apart.desk.store.history.past)
+    apart.drag(wave(apart), (HEADER + 80, 80), (HEADER + 160, 80))
+    apart.click(apart.window.timeline.shape, (HEADER + 100, 60))
+
+    assert len(apart.desk.store.history.past) == steps
