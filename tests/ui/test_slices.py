@@ -96,7 +96,7 @@ def test_hits_of_a_band_every_nth_the_loud_and_the_others_are_chosen(apart, monk
 
     apart.click(wave(apart), (x_of(apart, 1), 80))
     press(apart, "choose-others")
-    assert view.hits == (ids[0], *ids[2:])
+    assert view.hits == ids[2:]
     monkeypatch.setattr(QInputDialog, "getInt", lambda *_, **__: (3, True))
     apart.click(wave(apart), (x_of(apart, 1), 80))
     press(apart, "choose-every")
@@ -268,7 +268,7 @@ def test_rolls_and_scatters_are_set_in_the_tray_and_taken_back(apart):
     apart.wait(lambda: tray.scatter.histogram.counts.sum() == len(apart.desk.view.hits))
     drawn = tray.scatter.histogram.counts.copy()
     press(apart, "scatter")
-    apart.wait((tray.scatter.histogram.counts != drawn).any)
+    apart.wait(lambda: not np.array_equal(tray.scatter.histogram.counts, drawn))
     press(apart, "keep-scatter")
     assert any(slices(apart).loudness)
     assert not any(slices(apart).scattered)

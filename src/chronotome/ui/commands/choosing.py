@@ -9,6 +9,7 @@ from chronotome.session.model import Clip, rearranged
 from chronotome.session.slices import SliceId, Slices
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
+from chronotome.ui.timeline.slice_marks import spans_of
 from chronotome.units import gain_of
 
 LONGEST_HEARD = 4.0
@@ -50,9 +51,10 @@ class ChosenHits:
         return place, hits
 
     def _choose(self, which: NDArray[np.bool_], words: str) -> None:
-        place, slices = self._desk.view.place, self.slices
-        if place is not None and slices is not None:
-            found = slices.id_array[which].tolist()
+        """Of those that are heard in the clip: its take may be longer."""
+        place, slices, spans = self._desk.view.place, self.slices, spans_of(self._desk.shown)
+        if place is not None and slices is not None and spans is not None:
+            found = slices.id_array[which & spans.heard].tolist()
             self._desk.view.choose_hits(place, found)
             self._desk.say(f"{counted(len(found), 'hit')} chosen: {words}")
 
@@ -70,14 +72,22 @@ class ChosenHits:
         levels[laid.owners[order]] = onsets.level_array[order]
         return bands, levels
 
+    @property
+    def _has_hit(self) -> NDArray[np.bool_]:
+        """Which slices hold an onset: what is before the first one is no hit. All, where none does."""
+        traits = self._traits()
+        has = np.zeros(0, bool) if traits is None else traits[0] >= 0
+        return has if has.any() else np.ones(len(has), bool)
+
     def choose_all(self) -> None:
-        if self._traits() is not None and self.slices is not None:
-            self._choose(np.ones(len(self.slices), bool), "all of them")
+        if self.slices is not None:
+            self._choose(self._has_hit, "all of them")
 
     def choose_others(self) -> None:
         slices = self.slices
         if slices is not None:
-            self._choose(~np.isin(slices.id_array, self._desk.view.hits), "those that were not")
+            is_other = ~np.isin(slices.id_array, self._desk.view.hits)
+            self._choose(is_other & self._has_hit, "those that were not")
 
     def choose_band(self, band: int) -> None:
         traits = self._traits()

@@ -8,6 +8,7 @@ import numpy as np
 from PySide6.QtWidgets import QApplication, QInputDialog
 
 from chronotome.bridge.store import Edit
+from chronotome.session.counting import clock_of
 from chronotome.session.edits.apart import At, Cuts, keep_whole_copy, make_whole, take_apart
 from chronotome.session.edits.clips import Place
 from chronotome.session.edits.hits import (
@@ -206,8 +207,11 @@ class SliceCommands(ChosenHits):
         at, beats = slices.at(self._desk.view.hits), beats_of(session, clip.take)
         if not at:
             return step
-        after = beats[at[-1] + 1] if at[-1] + 1 < len(beats) else beats[at[-1]] + step
-        span = float(max(after, beats[at].max()) - beats[at].min())
+        clock = clock_of(session, clip.take)
+        after = float(clock.beats_at(slices.place_array[at[-1:]] + slices.spans[at[-1:]])[0])
+        if at[-1] + 1 < len(beats):
+            after = min(after, float(beats[at[-1] + 1]))
+        span = max(after, float(beats[at].max())) - float(beats[at].min())
         return max(step, round(span / step) * step)
 
     def keep(self, *, is_cut: bool = False) -> None:

@@ -222,7 +222,7 @@ class ScatterRows(Rows):
             widget.setEnabled(bool(view.hits))
         shown, name = scatter or Scatter(), self._name
         most = float(getattr(shown, name))
-        self.amount.set_value(100 * most / MOST[name], name)
+        self.amount.set_value(100 * most / MOST[name])
         self.lean.set_value(100 * shown.lean)
         at = slices.at(view.hits)
         values = drawn(shown, name, slices.id_array[at])
@@ -232,4 +232,4 @@ class ScatterRows(Rows):
 
 
 def _lean(value: float) -> str:
-    return "to neither side" if not value else f"{abs(value):.0f} % {'lower' if value < 0 else 'higher'}"
+    return "none" if not value else f"{abs(value):.0f} % {'down' if value < 0 else 'up'}"

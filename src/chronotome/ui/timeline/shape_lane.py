@@ -89,8 +89,9 @@ class ShapeLane(TrackLane):
             self._paint_offer(painter, content, is_apart=shown is not None and shown.take.slices is not None)
             return
         self.paint_grid(painter, content)
-        self._paint_axis(painter, content)
+        self._paint_levels(painter, content)
         self._paint_stems(painter, content, shown, spans)
+        self._paint_axis(painter)
         self.paint_sweep(painter)
         self._paint_figure(painter, shown, spans)
 
@@ -102,20 +103,28 @@ class ShapeLane(TrackLane):
         painter.setPen(colour(self.desk.view.theme.soft_ink))
         painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
 
-    def _paint_axis(self, painter: QPainter, content: QRect) -> None:
-        theme, scale = self.desk.view.theme, self._scale
-        ys = self._y_of(scale.share_of(np.array([*scale.marks, scale.zero]))).tolist()
-        for y, value in zip(ys, (*scale.marks, scale.zero), strict=True):
-            is_zero = value == scale.zero
+    @property
+    def _marks(self) -> list[tuple[float, float]]:
+        """Values that lines are drawn at, and their places."""
+        values = (*self._scale.marks, self._scale.zero)
+        return list(zip(values, self._y_of(self._scale.share_of(np.array(values))).tolist(), strict=True))
+
+    def _paint_levels(self, painter: QPainter, content: QRect) -> None:
+        theme = self.desk.view.theme
+        for value, y in self._marks:
+            is_zero = value == self._scale.zero
             style = Qt.PenStyle.SolidLine if is_zero else Qt.PenStyle.DotLine
             painter.setPen(QPen(colour(theme.soft_ink if is_zero else theme.rule), 1, style))
-            painter.drawLine(QPointF(content.left(), y), QPointF(content.right() - 44, y))
-            self.paint_axis_label(painter, min(max(y, 8), self.height() - 8), scale.words(value))
+            painter.drawLine(QPointF(content.left(), y), QPointF(content.right(), y))
+
+    def _paint_axis(self, painter: QPainter) -> None:
+        for value, y in self._marks:
+            self.paint_axis_label(painter, min(max(y, 8), self.height() - 8), self._scale.words(value))
 
     def _paint_stems(self, painter: QPainter, content: QRect, shown: Shown, spans: Spans) -> None:
         theme, view = self.desk.view.theme, self.desk.view
         xs, ys = self._points(shown, spans)
-        seen = np.flatnonzero((xs > HEADER - 8) & (xs < self.width() + 8) & (spans.ends > spans.starts))
+        seen = np.flatnonzero((xs > HEADER - 8) & (xs < self.width() + 8) & spans.heard)
         zero = float(self._y_of(self._scale.share_of(np.array([self._scale.zero])))[0])
         chosen = np.isin(spans.slices.id_array, view.hits)
         self._paint_scattered(painter, shown, spans, xs, seen)
@@ -194,7 +203,7 @@ class ShapeLane(TrackLane):
         view, place = self.desk.view, (shown.track.id, shown.clip.id)
         x, y = event.position().x(), event.position().y()
         xs, ys = self._points(shown, spans)
-        heard = spans.ends > spans.starts
+        heard = spans.heard
         near = nearest_in_reach(np.where(heard, xs, -1e9), ys, x, y, reach=REACH)
         if near is None:
             column = np.abs(np.where(heard, xs, -1e9) - x)

@@ -19,6 +19,8 @@ FOOT = 26
 TAG = 16
 EDGE = 5
 NARROWEST_TAG = 5
+LEAST_HEARD = 0.005
+"""Seconds of a hit within a clip: what reaches less into it is not heard there."""
 MOST_LINES = 150
 """More hits than this in sight have no lines and no names."""
 
@@ -29,14 +31,19 @@ class Spans(NamedTuple):
     slices: Slices
     starts: NDArray[np.int64]
     ends: NDArray[np.int64]
+    heard: NDArray[np.bool_]
+    """Which are heard in the clip at hand: its take may be longer."""
 
 
 def spans_of(shown: Shown | None) -> Spans | None:
     """None where a clip is whole, or is listened to as it was played."""
     if shown is None or shown.side is not Side.EDITED or shown.plan.sliced is None:
         return None
-    slices = shown.take.slices
-    return None if slices is None else Spans(slices, shown.plan.sliced.starts, shown.plan.sliced.ends)
+    slices, (starts, ends) = shown.take.slices, (shown.plan.sliced.starts, shown.plan.sliced.ends)
+    window = shown.plan.window
+    least = np.minimum(ends - starts, round(LEAST_HEARD * shown.rate))
+    heard = (ends > starts) & (starts + least <= window.end) & (ends - least >= window.start)
+    return None if slices is None else Spans(slices, starts, ends, heard)
 
 
 def slice_at(shown: Shown, frame: float) -> SliceId | None:
@@ -44,7 +51,7 @@ def slice_at(shown: Shown, frame: float) -> SliceId | None:
     spans = spans_of(shown)
     if spans is None:
         return None
-    under = np.flatnonzero((spans.starts <= frame) & (spans.ends > frame))
+    under = np.flatnonzero((spans.starts <= frame) & (spans.ends > frame) & spans.heard)
     if not len(under):
         return None
     return spans.slices.ids[int(under[spans.starts[under].argmax()])]
@@ -56,7 +63,7 @@ def slice_edge_at(lane: Lane, shown: Shown, x: float) -> SliceId | None:
     if spans is None:
         return None
     xs = lane.xs_of(spans.ends)
-    near = np.flatnonzero((np.abs(xs - x) <= EDGE) & (spans.ends > spans.starts))
+    near = np.flatnonzero((np.abs(xs - x) <= EDGE) & spans.heard)
     if not len(near):
         return None
     at = int(near[np.abs(xs[near] - x).argmin()])
@@ -70,7 +77,7 @@ def between(shown: Shown, first: float, last: float) -> list[SliceId]:
     if spans is None:
         return []
     low, high = sorted((first, last))
-    inside = (spans.starts >= low) & (spans.starts < high) & (spans.ends > spans.starts)
+    inside = (spans.starts >= low) & (spans.starts < high) & spans.heard
     return spans.slices.id_array[inside].tolist()
 
 
@@ -81,8 +88,12 @@ def paint_slices(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
         return
     theme, view = lane.desk.view.theme, lane.desk.view
     lefts, rights = lane.xs_of(spans.starts), lane.xs_of(spans.ends)
-    seen = np.flatnonzero((rights > HEADER) & (lefts < lane.width()) & (spans.ends > spans.starts))
-    foot = lane.height() - FOOT
+    seen = np.flatnonzero((rights > HEADER) & (lefts < lane.width()) & spans.heard)
+    foot, window = lane.height() - FOOT, shown.plan.window
+    begin, end = (lane.x_of(frame) for frame in (window.start, window.end))
+    painter.save()
+    inside = QRectF(begin, 0, end - begin + 1, lane.height()).intersected(QRectF(lane.content))
+    painter.setClipRect(inside, Qt.ClipOperation.IntersectClip)
     is_here = view.place == (shown.track.id, shown.clip.id)
     chosen = np.isin(spans.slices.id_array, view.hits) if is_here else np.zeros(len(lefts), bool)
     marked = seen[chosen[seen]]
@@ -92,12 +103,13 @@ def paint_slices(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
         strip = (foot + 4, TAG)
         _paint_bands(painter, _bands(lane, lefts[seen], rights[seen]), strip, colour(theme.strong_rule))
         _paint_bands(painter, bands, strip, colour(theme.accent))
-        return
-    painter.setPen(QPen(colour(theme.ink, 120), 1, Qt.PenStyle.DotLine))
-    painter.drawLines([QLineF(x, top, x, foot) for x in lefts[seen].tolist()])
-    painter.setPen(QPen(colour(theme.accent), 1.2))
-    painter.drawLines([QLineF(x, top, x, foot) for x in lefts[marked].tolist()])
-    _paint_tags(painter, lane, spans, lefts, rights, seen, chosen)
+    else:
+        painter.setPen(QPen(colour(theme.ink, 120), 1, Qt.PenStyle.DotLine))
+        painter.drawLines([QLineF(x, top, x, foot) for x in lefts[seen].tolist()])
+        painter.setPen(QPen(colour(theme.accent), 1.2))
+        painter.drawLines([QLineF(x, top, x, foot) for x in lefts[marked].tolist()])
+        _paint_tags(painter, lane, spans, lefts, rights, seen, chosen)
+    painter.restore()
 
 
 def _bands(lane: Lane, lefts: NDArray[np.float64], rights: NDArray[np.float64]) -> list[tuple[int, int]]:
