@@ -9,6 +9,7 @@ from chronotome.render.mix import Side
 from chronotome.session.edits.hits import beats_of
 from chronotome.session.edits.shaping import values_of
 from chronotome.session.slices import Lengthen, Roll
+from chronotome.ui.dialogs.rhythm import RhythmDialog
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.view_state import Stage
@@ -314,7 +315,21 @@ def test_the_rhythm_of_another_clip_and_the_bands_of_two(apart, tmp_path, monkey
     apart.desk.view.choose_hits(apart.desk.view.place, slices(apart).ids[1:3])
     monkeypatch.setattr(QInputDialog, "getItem", lambda *args, **_: (args[3][0], True))
     monkeypatch.setattr(QInputDialog, "getDouble", lambda *_, **__: (500.0, True))
+    session, at = apart.session, [1, 2]
+    own = beats_of(session, session.tracks[0].clips[0].take)[at]
 
+    def choose(dialog):
+        dialog.strength.settled.emit(100.0)
+        seen.append(beats_of(apart.session, apart.session.tracks[0].clips[0].take)[at])
+        dialog.by.choose(1)
+        seen.append(beats_of(apart.session, apart.session.tracks[0].clips[0].take)[at])
+        answers.pop(0)(dialog)
+
+    seen, answers = [], [RhythmDialog.reject, RhythmDialog.accept]
+    monkeypatch.setattr(RhythmDialog, "exec", choose)
+    press(apart, "take-rhythm")
+    assert apart.session == session
+    assert not np.allclose(seen[0], own)
     press(apart, "take-rhythm")
     assert label(apart) == "Take the rhythm of other"
     press(apart, "share-bands")

@@ -24,7 +24,7 @@ from chronotome.session.edits.hits import (
     turn_order,
 )
 from chronotome.session.edits.recordings import bring_recording
-from chronotome.session.edits.rhythm import paste_hits, rhythm_of, set_crossover, share_bands, take_rhythm
+from chronotome.session.edits.rhythm import paste_hits, set_crossover, share_bands
 from chronotome.session.edits.shaping import (
     as_recorded,
     keep_scatter,
@@ -45,6 +45,7 @@ from chronotome.session.slices import Lengthen, Roll, Scatter, SliceId, Slices
 from chronotome.ui.commands.choosing import ChosenHits
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
+from chronotome.ui.dialogs.rhythm import RhythmDialog
 
 STEPS = {"loudness": 1.0, "pan": 0.1, "pitch": 1.0, "tilt": 1.0, "fade in": 5.0, "fade out": 5.0}
 STEPS |= {"start": 0.005, "length": 0.01}
@@ -423,35 +424,18 @@ class SliceCommands(ChosenHits):
         if place is None or slices is None:
             self._desk.say("Take the clip apart first: its hits are put on the rhythm of another")
             return
-        others = self.others
-        names = [self.name_of(each) for each in others]
+        others = [(each, self.name_of(each)) for each in self.others]
         if not others:
             self._desk.say("There is no other clip to take a rhythm of")
             return
-        name, is_said = QInputDialog.getItem(
-            QApplication.activeWindow(), "Take the rhythm of", "Of which clip?", names, 0, editable=False
-        )
-        if is_said:
-            self.take_rhythm(others[names.index(name)])
+        hits = self._desk.view.hits or slices.ids
+        RhythmDialog(self._desk, place, hits, others, QApplication.activeWindow()).exec()
 
     def name_of(self, place: Place) -> str:
         track = self._desk.session.track(place[0])
         number = [each.id for each in track.clips].index(place[1]) + 1
         name = track.clip(place[1]).name or track.name
         return f"{name} · clip {number}" if len(track.clips) > 1 else name
-
-    def take_rhythm(self, other: Place, *, is_nearest: bool = False, strength: float = 1.0) -> None:
-        place, slices = self._desk.view.place, self.slices
-        if place is None or slices is None:
-            return
-        hits = self._desk.view.hits or slices.ids
-        name = self.name_of(other)
-
-        def edit(session: Session) -> Session:
-            beats = rhythm_of(session, other)
-            return take_rhythm(session, place, hits, beats, is_nearest=is_nearest, strength=strength)
-
-        self._desk.store.apply(edit, f"Take the rhythm of {name}")
 
     def ask_bands(self) -> None:
         """The lows of this clip with the highs of another one."""
