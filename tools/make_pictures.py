@@ -14,7 +14,10 @@ os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 from chronotome.demo import __file__ as demo_file
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
+from chronotome.session.edits.apart import Place
+from chronotome.session.edits.shaping import set_roll, set_scatter, set_value
 from chronotome.session.model import Track
+from chronotome.session.slices import Roll, Scatter, SliceId
 from chronotome.ui.application import (
     application,
     build,
@@ -24,6 +27,7 @@ from chronotome.ui.application import (
     wait_until_ready,
 )
 from chronotome.ui.main_window import MainWindow
+from chronotome.ui.stages.rework import ReworkTray
 from chronotome.ui.stages.tighten import TightenTray
 from chronotome.ui.view_state import Evidence, For, Stage
 
@@ -108,24 +112,59 @@ def by_hand(window: MainWindow) -> None:
     tray.moving.fill.activated.emit(3)
 
 
+def apart(window: MainWindow) -> tuple[Place, tuple[SliceId, ...]]:
+    """The bucket kit taken apart; its hits in the order of their places."""
+    view = window.desk.view
+    view.show_stage(Stage.REWORK)
+    run(window, "apart")
+    place, clip = view.place, view.clip
+    if place is None or clip is None or clip.take.slices is None:
+        raise ValueError("the kit was not taken apart")
+    return place, clip.take.slices.ids
+
+
+def hits(window: MainWindow) -> None:
+    """A roll that grows, a reversed hit, loudness drawn over bars, one hit chosen."""
+    (place, ids), view, store = apart(window), window.desk.view, window.desk.store
+    view.choose_hits(place, ids[11:12])
+    run(window, "reverse-clip")
+    store.apply(lambda s: set_roll(s, place, ids[20:21], Roll(step=0.125, loudness=(-14.0, 0.0))), "Roll")
+    drawn = {each: -9.0 + 12.0 * abs(5 - at) / 5 for at, each in enumerate(ids[12:20])}
+    store.apply(lambda s: set_value(s, place, "loudness", drawn), "Shape")
+    view.choose_hits(place, ids[16:17])
+
+
+def hits_night(window: MainWindow) -> None:
+    """Scattered hits, and what the scatter does."""
+    (place, ids), view, store = apart(window), window.desk.view, window.desk.store
+    view.choose_hits(place, ids[1:])
+    scatter = Scatter(4, loudness=9.0, pan=0.6, timing=6.0)
+    store.apply(lambda s: set_scatter(s, place, ids[1:], scatter), "Scatter")
+    tray = window.trays[Stage.REWORK]
+    if isinstance(tray, ReworkTray):
+        tray.scatter.fold.setChecked(True)
+
+
 EXTRA: dict[str, Callable[[MainWindow], None]] = {
     "groove": groove,
     "match": match,
     "shelf": shelf,
     "shelf-grooves": shelf_grooves,
     "by-hand": by_hand,
+    "rework-hits": hits,
+    "rework-night": hits_night,
 }
 STAGES = {stage.name.lower(): stage for stage in Stage}
-NIGHT = "tighten-night"
+NIGHTS = ("tighten-night", "rework-night")
 
 
 def make(name: str, journal: Path) -> list[str]:
     """One picture, from a window of its own; what went wrong."""
     errors: list[str] = []
-    theme = "night" if name == NIGHT else "day"
+    theme = "night" if name in NIGHTS else "day"
     window = build(Settings(theme=theme), output="simulated", journal=Journal(journal))
     window.desk.tasks.error.connect(errors.append)
-    window.resize(*(SMALL if name == NIGHT else USUAL))
+    window.resize(*(SMALL if name in NIGHTS else USUAL))
     window.show()
     show_demo_view(window)
     window.session_files.open_demo()
@@ -143,7 +182,7 @@ def make(name: str, journal: Path) -> list[str]:
 
 
 def main() -> None:
-    names = sys.argv[1:] or [*STAGES, *EXTRA, NIGHT]
+    names = sys.argv[1:] or [*STAGES, *EXTRA, NIGHTS[0]]
     with tempfile.TemporaryDirectory() as folder:
         for kind in ("CONFIG", "STATE", "CACHE", "DATA"):
             os.environ[f"XDG_{kind}_HOME"] = str(Path(folder) / kind)

@@ -13,7 +13,7 @@ from chronotome.units import Frames
 
 MOST_LANES = 512
 MOST_PLACEMENTS = 1 << 18
-MOST_PARTS = 1 << 16
+MOST_PARTS = 1 << 18
 HEADER = 8
 COLUMNS = 5
 PART_COLUMNS = 10

@@ -17,6 +17,8 @@ from chronotome.units import Frames, at_other_rate
 
 LEAST_GAP_SECONDS = 0.001
 """A gap that is shorter is not filled, a repeat of a roll that would be shorter is left out."""
+MOST_REPEATS = 50_000
+"""Of all rolls of a take."""
 KINDS = ("loudness", "pan", "semitones", "start", "timing")
 """What scatters spread; the place of each is part of its seed."""
 LOUDEST, SOFTEST, HIGHEST = 24.0, -90.0, 36.0
@@ -229,10 +231,14 @@ class Laying:
         number = self._rolled[runs.first]
         if not number.any():
             return runs
-        made = [
-            self._roll(runs, at, self.slices.rolls[int(number[at]) - 1], tempo)
-            for at in np.flatnonzero(number).tolist()
-        ]
+        made, count = list[Runs](), 0
+        for at in np.flatnonzero(number).tolist():
+            roll = self.slices.rolls[int(number[at]) - 1]
+            if count > MOST_REPEATS:  # a mix holds no more: the others are single hits
+                number = np.where(np.arange(len(number)) >= at, 0, number)
+                break
+            made.append(self._roll(runs, at, roll, tempo))
+            count += len(made[-1].first)
         runs = runs.only(number == 0).with_more(made)
         return runs.only(np.lexsort((runs.begins, runs.laid)))
 

@@ -98,6 +98,10 @@ def rework_entries(commands: Commands) -> list[Entry]:
             for name in VALUES
             for by in (1, -1)
         ),
+        Entry("shape-ramp", "Apart", "Shape: a ramp from the first to the last", "", slices.ramp),
+        Entry("shape-more", "Apart", "Shape: a tenth more", "", lambda: slices.scale_values(1.1)),
+        Entry("shape-less", "Apart", "Shape: a tenth less", "", lambda: slices.scale_values(1 / 1.1)),
+        Entry("shape-usual", "Apart", "Shape: this value as recorded", "", slices.usual),
         Entry(
             "as-recorded", "Apart", "Shape of the hits as recorded", "Ctrl+Alt+Backspace", slices.as_recorded
         ),

@@ -385,6 +385,11 @@ class ViewState(QObject):
             self.check_kind = kind
             self.evidence_changed.emit()
 
+    def pull_to(self, rhythm: Place | None) -> None:
+        """What hits are pulled to while they are dragged: hits of a clip, or the grid."""
+        self.rhythm = rhythm
+        self.selection_changed.emit()
+
     def show_shape(self, name: str) -> None:
         if self.shape != name:
             self.shape = name

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from itertools import count
 
 import numpy as np
+from numpy.typing import NDArray
 from PySide6.QtWidgets import QApplication, QInputDialog
 
 from chronotome.bridge.store import Edit
@@ -13,6 +14,7 @@ from chronotome.session.edits.apart import At, Cuts, keep_whole_copy, make_whole
 from chronotome.session.edits.clips import Place
 from chronotome.session.edits.hits import (
     beats_of,
+    clip_at,
     copy,
     cut_slice,
     delete,
@@ -363,6 +365,36 @@ class SliceCommands(ChosenHits):
 
     def step_value(self, name: str, direction: int) -> None:
         self.change(name, direction * STEPS[name])
+
+    def _shape(self, label: str, change: Callable[[NDArray[np.float64]], NDArray[np.float64]]) -> None:
+        """Change the value in the Shape lane of the chosen hits, in the order of their places."""
+        name = self._desk.view.shape
+
+        def edit(session: Session, place: Place, hits: tuple[SliceId, ...]) -> Session:
+            take = clip_at(session, place).take
+            if take.slices is None:
+                return session
+            at = take.slices.at(hits)
+            new = change(values_of(session, take, name)[at]).tolist()
+            return set_value(
+                session,
+                place,
+                name,
+                {take.slices.ids[each]: value for each, value in zip(at, new, strict=True)},
+            )
+
+        self._edit("shape", f"{label}: {name} of {{}}", edit)
+
+    def ramp(self) -> None:
+        """In a line from the value of the first chosen hit to that of the last."""
+        self._shape("Ramp", lambda values: np.linspace(values[0], values[-1], len(values)))
+
+    def scale_values(self, factor: float) -> None:
+        """All values of the chosen hits so many times as far from what is usual."""
+        self._shape("More" if factor > 1 else "Less", lambda values: values * factor)
+
+    def usual(self) -> None:
+        self._shape("As recorded", np.zeros_like)
 
     # Rolls and scatters
 

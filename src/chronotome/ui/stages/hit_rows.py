@@ -122,6 +122,7 @@ class HitRows(Rows):
             self.longer.chosen.connect(self._choose_lengthened)
             self.row("Longer").addWidget(self.longer, 1)
             self._short_buttons({"by-tape": "Pitch with length", "as-recorded": "As recorded"})
+            self._short_buttons({"shape-ramp": "Ramp", "shape-more": "+ 10 %", "shape-less": "− 10 %"})
 
     def _choose_lengthened(self, index: int) -> None:
         self.desk.view.lengthens = Lengthen(index)
@@ -146,7 +147,7 @@ class HitRows(Rows):
 
     def _choose_pull(self, index: int) -> None:
         view = self.desk.view
-        view.rhythm = None if index == 0 else self._slices.others[index - 1]
+        view.pull_to(None if index == 0 else self._slices.others[index - 1])
 
     def show_hits(self) -> None:
         view = self.desk.view

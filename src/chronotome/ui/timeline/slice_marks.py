@@ -8,6 +8,7 @@ from PySide6.QtCore import QLineF, QRectF, Qt
 from PySide6.QtGui import QColor, QPainter, QPen
 
 from chronotome.render.mix import Side
+from chronotome.session.edits.rhythm import rhythm_of
 from chronotome.session.slices import SliceId, Slices
 from chronotome.ui.controls.figures import signed
 from chronotome.ui.theme import colour, figure_font
@@ -110,6 +111,19 @@ def paint_slices(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
         painter.drawLines([QLineF(x, top, x, foot) for x in lefts[marked].tolist()])
         _paint_tags(painter, lane, spans, lefts, rights, seen, chosen)
     painter.restore()
+
+
+def paint_rhythm(painter: QPainter, lane: Lane, top: int) -> None:
+    """Lines where dragged hits are pulled to, where that is the rhythm of another clip."""
+    view, session = lane.desk.view, lane.desk.session
+    known = {(track.id, clip.id) for track, clip in session.clips}
+    if view.rhythm is None or view.rhythm not in known:
+        return
+    frames = session.tempo.seconds_at(rhythm_of(session, view.rhythm)) * session.rate
+    xs = lane.xs_of(frames)
+    xs = xs[(xs > HEADER) & (xs < lane.width())]
+    painter.setPen(QPen(colour(lane.desk.view.theme.accent, 170), 1, Qt.PenStyle.DashLine))
+    painter.drawLines([QLineF(x, top, x, lane.height() - FOOT) for x in xs.tolist()])
 
 
 def _bands(lane: Lane, lefts: NDArray[np.float64], rights: NDArray[np.float64]) -> list[tuple[int, int]]:

@@ -40,6 +40,7 @@ from chronotome.ui.timeline.slice_drag import LengthDrag, SliceDrag, take_edge, 
 from chronotome.ui.timeline.slice_marks import (
     FOOT,
     between,
+    paint_rhythm,
     paint_slices,
     slice_at,
     slice_edge_at,
@@ -163,6 +164,7 @@ class WaveLane(ClipLane):
         if self.desk.view.stage is Stage.REWORK:
             for each in clips:
                 paint_slices(painter, self, each, STRIP)
+            paint_rhythm(painter, self, STRIP)
             paint_frames(painter, self, clips, self.desk.view.clips)
             self.paint_range(painter)
         else:
