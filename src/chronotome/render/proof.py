@@ -31,7 +31,7 @@ class Proof:
 
 
 def joins_of(plan: Plan) -> Frames:
-    """Session frames at which one piece gives way to the next, where either was changed."""
+    """Session frames at which one piece gives way to another that was changed, or does not go on in it."""
     joins: list[Frames] = []
     for track in plan.tracks:
         if track.gain == 0:
@@ -39,7 +39,10 @@ def joins_of(plan: Plan) -> Frames:
         for clip in track.clips:
             score, window = clip.score, clip.window
             changed = ~score.as_recorded
-            inside = score.heard[1:][changed[:-1] | changed[1:]]
+            apart = (score.start[1:] != score.end[:-1]) | (
+                score.heard + score.length != np.roll(score.heard, -1)
+            )[:-1]
+            inside = score.heard[1:][changed[:-1] | changed[1:] | apart]
             joins.append(inside[(inside > window.start) & (inside < window.end)])
             is_cut = window.start > score.heard[0]
             joins.append(np.array([window.start] if is_cut else [], np.int64))

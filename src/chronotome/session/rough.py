@@ -29,7 +29,11 @@ class Rough:
 
     def __init__(self, joins: RoughJoins, targets: Targets, offset: int, metre: Metre) -> None:
         self._targets, self._metre, self._is_cut = targets, metre, joins.score.engine is EngineName.CUTTING
-        places = targets.played.searchsorted(joins.score.start[joins.rows] - offset, "right") - 1
+        score, rows = joins.score, joins.rows
+        if score.ending is None:
+            places = targets.played.searchsorted(score.start[rows] - offset, "right") - 1
+        else:  # taken apart, a row is where it is heard, not where it was recorded
+            places = targets.target.searchsorted(score.heard[rows], "right") - 1
         order = np.lexsort((-joins.levels, places))
         first = np.diff(places[order], prepend=-1) > 0
         some = order[first & (places[order] >= 0)]

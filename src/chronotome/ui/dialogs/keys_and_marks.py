@@ -54,11 +54,11 @@ Curves where clips overlap: they cross over. A broken line: muted. An arrow to t
 A track’s header: drag moves it among the others, its lower edge makes the lane taller, lower or folds it.
 Double-click on the name of the tall one: rename.</p>
 <p><b>Hits that were taken apart (Ctrl+H)</b></p>
-<p>A hit in the wave: click chooses and hears it, with Shift more of them; drag moves it to a line, Ctrl+drag copies,
-its end makes it longer or shorter. Drag along the foot, or in a gap: several. What was done to a hit stands at its
-foot: ← reversed, ×4 or ≣ a roll, +3 its pitch, ~ scattered.<br>
-Shape: draw a value over hits; Shift: a line, Ctrl: a curve up and back, Alt: without steps. On the ring of a chosen
-hit: all chosen ones move together. Double-click: type it. Arrows up and down nudge it.</p>
+<p>A hit in the wave: click chooses and hears it, with Shift more of them; drag moves it to a line,
+Ctrl+drag copies, its end makes it longer or shorter. Drag along the foot, or in a gap: several.<br>
+At its foot stands what was done to it: ← reversed, ×4 or ≣ a roll, +3 its pitch, ~ scattered.<br>
+Shape: draw a value over hits; Shift: a line, Ctrl: a curve up and back, Alt: without steps. On the ring
+of a chosen hit: all chosen ones move together. Double-click: type it. Arrows up and down nudge it.</p>
 <p><b>The mouse</b></p>
 <p>Wheel scrolls, Ctrl+wheel zooms where the pointer is.<br>
 Drag a drift mark, a notch or a diamond to move that hit; Alt: without snap; Escape: leave it.<br>
