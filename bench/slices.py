@@ -143,7 +143,8 @@ def joins(files: list[Path]) -> None:
             checked, clicks = checked + len(proof.joins), clicks + proof.clicks
             loudest = max(loudest, float(proof.levels.max(initial=-99.0)))
     print(
-        f"{len(files)} recordings, 12 edits each: {clicks} of {checked} joins click, loudest {loudest:+.1f} dB"
+        f"{len(files)} recordings, 12 edits each: {clicks} of {checked} joins click, "
+        f"loudest {loudest:+.1f} dB"
     )
 
 

@@ -74,24 +74,25 @@ def set_fills(session: Session, place: Place, *, fills: bool) -> Session:
 
 def set_roll(session: Session, place: Place, ids: Ids, roll: Roll | None) -> Session:
     """Let slices be rolls; None: single hits again."""
-
-    def change(slices: Slices, at: list[int]) -> Slices:
-        number = 0
-        if roll is not None:
-            slices, number = slices.in_table("rolls", roll)
-        return slices.with_values("rolled", at, [number] * len(at))
-
-    return changed(session, place, ids, change)
+    return _set_numbered(session, place, ids, ("rolls", "rolled"), roll)
 
 
 def set_scatter(session: Session, place: Place, ids: Ids, scatter: Scatter | None) -> Session:
     """Spread the values of slices; None: as they are by themselves."""
+    return _set_numbered(session, place, ids, ("scatters", "scattered"), scatter)
+
+
+def _set_numbered(
+    session: Session, place: Place, ids: Ids, names: tuple[str, str], value: Roll | Scatter | None
+) -> Session:
+    """Name an entry of a table in a column."""
+    table, column = names
 
     def change(slices: Slices, at: list[int]) -> Slices:
         number = 0
-        if scatter is not None:
-            slices, number = slices.in_table("scatters", scatter)
-        return slices.with_values("scattered", at, [number] * len(at))
+        if value is not None:
+            slices, number = slices.in_table(table, value)
+        return slices.with_values(column, at, [number] * len(at))
 
     return changed(session, place, ids, change)
 

@@ -11,7 +11,7 @@ from chronotome.session.slices import VALUES, SliceId
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
-from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_dots, paint_each, ring
@@ -164,7 +164,7 @@ class ShapeLane(TrackLane):
         pointer = self._pointer
         if pointer is None or pointer.x() < HEADER:
             return
-        theme, scale = self.desk.view.theme, self._scale
+        scale = self._scale
         xs, ys = self._points(shown, spans)
         at = nearest_in_reach(xs, ys, pointer.x(), pointer.y(), reach=2 * REACH)
         if isinstance(self.drag, ShapeDrag):
@@ -173,15 +173,7 @@ class ShapeLane(TrackLane):
             words = scale.words(float(values_of(self.desk.session, shown.take, self.desk.view.shape)[at]))
         else:
             return
-        painter.setFont(figure_font(11))
-        width = painter.fontMetrics().horizontalAdvance(words) + 12
-        left = pointer.x() + 12 if pointer.x() + 24 + width < self.width() else pointer.x() - 12 - width
-        box = QRectF(left, min(max(pointer.y() - 22, 2), self.height() - 20), width, 18)
-        painter.setPen(Qt.PenStyle.NoPen)
-        painter.setBrush(colour(theme.accent))
-        painter.drawRoundedRect(box, 4, 4)
-        painter.setPen(colour(theme.on_ink))
-        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
+        self.paint_beside(painter, pointer + QPointF(0, -22), words)
 
     # Mouse
 

@@ -2,12 +2,12 @@
 
 from collections.abc import Callable
 
-from PySide6.QtCore import QRectF
+from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.session.edits.tightening import reset_hit
 from chronotome.ui.desk import Desk
-from chronotome.ui.theme import colour
+from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.gestures import Drag, SweepDrag
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.shown import Shown
@@ -53,6 +53,19 @@ class TrackLane(Lane):
             painter.setPen(QPen(colour(self.desk.view.theme.accent), 1))
             painter.setBrush(colour(self.desk.view.theme.accent, 40))
             painter.drawRect(QRectF(left, 0.5, right - left, self.height() - 2))
+
+    def paint_beside(self, painter: QPainter, place: QPointF, words: str) -> None:
+        """Words beside what is under the hand, on whichever side there is room."""
+        theme = self.desk.view.theme
+        painter.setFont(figure_font(11))
+        width = painter.fontMetrics().horizontalAdvance(words) + 12
+        left = place.x() + 8 if place.x() + 8 + width < self.width() else place.x() - 8 - width
+        box = QRectF(left, min(max(place.y(), 2), self.height() - 20), width, 18)
+        painter.setPen(Qt.PenStyle.NoPen)
+        painter.setBrush(colour(theme.accent))
+        painter.drawRoundedRect(box, 4, 4)
+        painter.setPen(colour(theme.on_ink))
+        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
 
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
         drag, self.drag = self.drag, None

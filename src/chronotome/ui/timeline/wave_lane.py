@@ -4,7 +4,7 @@ from collections.abc import Sequence
 
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
+from PySide6.QtCore import QLineF, QPointF, QRect, Qt
 from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen
 
 from chronotome.dsp.stretch.engines import MoveBy
@@ -12,11 +12,9 @@ from chronotome.render.mix import Side
 from chronotome.render.plan import ClipPlan
 from chronotome.render.pool import Source
 from chronotome.session.anchors import engine_for
-from chronotome.session.edits.clips import Place
 from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.onsets import OnsetId
-from chronotome.session.slices import SliceId
 from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.slices import SliceCommands
@@ -25,8 +23,7 @@ from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.clip_drag import ClipDrag
-from chronotome.ui.timeline.clip_frames import STRIP, frames_in, grip_at, paint_frames
-from chronotome.ui.timeline.clip_lane import ClipLane
+from chronotome.ui.timeline.clip_frames import STRIP, frames_in, paint_frames
 from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, is_free, take_hit
 from chronotome.ui.timeline.hatching import paint_hatching
 from chronotome.ui.timeline.hit_test import nearest_column
@@ -36,15 +33,11 @@ from chronotome.ui.timeline.marks import notch, paint_each, paint_stems
 from chronotome.ui.timeline.noises import drag_edge, edge_at, paint_noises
 from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.timeline.slice_drag import LengthDrag, SliceDrag, take_edge, take_slice
+from chronotome.ui.timeline.slice_lane import SliceLane
 from chronotome.ui.timeline.slice_marks import (
     FOOT,
-    between,
     paint_rhythm,
     paint_slices,
-    slice_at,
-    slice_edge_at,
-    spans_of,
 )
 from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.track_header import type_name
@@ -69,17 +62,13 @@ UNSEEN = 0.25
 WAY_WORDS = {MoveBy.CUTTING: "Cutting", MoveBy.STRETCHING: "Stretch", MoveBy.TAPE: "Tape"}
 
 
-class WaveLane(ClipLane):
+class WaveLane(SliceLane):
     """The tall lane. Click: playhead. Drag a notch: move the hit, or in Mark the onset itself."""
 
     hint = "Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms."
     tighten_hint = (
         "Drag a notch to move that hit by hand; Shift+click chooses more, drag over the wave several. "
         "Click to put the playhead."
-    )
-    slice_hint = (
-        "A hit: click chooses and hears it, drag moves, Ctrl+drag copies, its end makes it longer. "
-        "Drag along the foot: several."
     )
     shows_counts = True
     fit_hint = (
@@ -91,8 +80,8 @@ class WaveLane(ClipLane):
     )
 
     def __init__(self, desk: Desk, marks: MarkCommands, hits: HitCommands, slices: SliceCommands) -> None:
-        super().__init__(desk, "Wave of the focused track", lambda: desk.view.focused)
-        self._marks, self._hits, self._slices = marks, hits, slices
+        super().__init__(desk, "Wave of the focused track", lambda: desk.view.focused, slices)
+        self._marks, self._hits = marks, hits
         self.setMinimumHeight(150)
         self._image: QImage | None = None
         self._image_key: tuple[object, ...] = ()
@@ -316,14 +305,15 @@ class WaveLane(ClipLane):
         """What moves under the hand, and what stays."""
         drag, selected = self.drag, self.desk.view.selected
         if isinstance(drag, HitDrag) and drag.has_moved:
-            self._paint_words_at(painter, *self._hit_words(shown, drag))
+            x, words = self._hit_words(shown, drag)
+            self.paint_beside(painter, QPointF(x, NOTCH + 6), words)
         if not isinstance(drag, ValueDrag) or drag.value is None or drag.words is None or selected is None:
             return
         place = shown.recording.onsets.place_of(selected)
         if place is None:
             return
         x = self.x_of(shown.frame_shown(shown.recording.onsets.frames[place]))
-        self._paint_words_at(painter, x, drag.words(drag.value))
+        self.paint_beside(painter, QPointF(x, NOTCH + 6), drag.words(drag.value))
 
     def _hit_words(self, shown: Shown, drag: HitDrag) -> tuple[float, str]:
         """Where a dragged hit is on screen; how far from its line, and what the sound beside it becomes."""
@@ -337,60 +327,7 @@ class WaveLane(ClipLane):
         words = "  ".join([f"{signed(float(targets.landing[at]))} ms", *ratios])
         return float(self.xs_of(shown.landings[at : at + 1])[0]), words
 
-    def _paint_words_at(self, painter: QPainter, x: float, words: str) -> None:
-        theme = self.desk.view.theme
-        painter.setFont(figure_font(11))
-        width = painter.fontMetrics().horizontalAdvance(words) + 12
-        left = x + 8 if x + 8 + width < self.width() else x - 8 - width
-        box = QRectF(left, NOTCH + 6, width, 18)
-        painter.setPen(Qt.PenStyle.NoPen)
-        painter.setBrush(colour(theme.accent))
-        painter.drawRoundedRect(box, 4, 4)
-        painter.setPen(colour(theme.on_ink))
-        painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
-
     # Mouse
-
-    def press_inside(self, event: QMouseEvent) -> bool:
-        """Take a hit of a clip that was taken apart; along the foot, and in gaps, sweep over several."""
-        x, keys = event.position().x(), event.modifiers()
-        shown = next((each for each in self.clips if self._is_in(each, x)), None)
-        if shown is None or spans_of(shown) is None:
-            return False
-        view, place, frame = self.desk.view, (shown.track.id, shown.clip.id), self.frame_of(x)
-        is_more = bool(keys & Qt.KeyboardModifier.ShiftModifier)
-        kept = view.hits if is_more and view.place == place else ()
-        hit, edge = slice_at(shown, frame), slice_edge_at(self, shown, x)
-        is_foot = event.position().y() >= self.height() - FOOT
-        if hit is None or is_foot:
-
-            def sweep(first: float, last: float) -> None:
-                view.choose_hits(place, (*kept, *between(shown, first, last)))
-
-            def click() -> None:
-                if hit is not None:
-                    self._choose_slice(place, hit, is_more=is_more)
-                else:
-                    view.choose_hits(place, ())
-                    self.desk.transport.go_to(frame)
-
-            self.begin_sweep(x, click, sweep)
-        elif edge is not None and not keys:
-            self.drag = take_edge(self.desk, shown, edge)
-        else:
-            if hit not in view.hits or is_more or view.place != place:
-                self._choose_slice(place, hit, is_more=is_more)
-            copies = bool(keys & Qt.KeyboardModifier.ControlModifier)
-            self._slices.hear(hit)
-            self.drag = take_slice(self.desk, shown, hit, x, frame, copies=copies)
-        return True
-
-    def _choose_slice(self, place: Place, hit: SliceId, *, is_more: bool) -> None:
-        """One hit; with Shift it is chosen with the others, or no longer."""
-        view = self.desk.view
-        others = view.hits if is_more and view.place == place else ()
-        left = tuple(each for each in others if each != hit)
-        view.choose_hits(place, left if hit in others else (*left, hit))
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton or event.position().x() < HEADER:
@@ -400,7 +337,7 @@ class WaveLane(ClipLane):
             if not self.press_clip(event):
                 self._put_playhead(x)
             return
-        if shown is not None and not self._is_in(shown, x):
+        if shown is not None and not self.is_in(shown, x):
             self._go_to_clip_at(x)
             shown = self.shown
         place = None if shown is None else self._notch_at(shown, x, event.position().y())
@@ -423,13 +360,10 @@ class WaveLane(ClipLane):
         else:
             self._put_playhead(x)
 
-    def _is_in(self, shown: Shown, x: float) -> bool:
-        return bool(shown.heard_anchors[0] <= self.frame_of(x) < shown.heard_anchors[-1])
-
     def _go_to_clip_at(self, x: float) -> None:
         """Work on the clip under the pointer from now on."""
         for each in self.clips:
-            if self._is_in(each, x):
+            if self.is_in(each, x):
                 self.desk.view.choose_clips(((each.track.id, each.clip.id),))
 
     def _noise_at(self, shown: Shown, x: float) -> tuple[int, bool] | None:
@@ -493,9 +427,9 @@ class WaveLane(ClipLane):
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         shown = self.shown
-        if isinstance(self.drag, SliceDrag | LengthDrag):
-            self._drag_slice(self.drag, event)
-        elif isinstance(self.drag, ClipDrag | RangeDrag) or (
+        if self.drag_slice(event):
+            return
+        if isinstance(self.drag, ClipDrag | RangeDrag) or (
             self.drag is None and self.desk.view.stage is Stage.REWORK
         ):
             self.move_clip(event)
@@ -503,28 +437,6 @@ class WaveLane(ClipLane):
             self._go_on(event.position().x(), is_unsnapped=is_free(event))
         elif shown is not None:
             self._point_at(shown, event)
-
-    def _drag_slice(self, drag: SliceDrag | LengthDrag, event: QMouseEvent) -> None:
-        x = event.position().x()
-        if isinstance(drag, SliceDrag):
-            drag.to(x, self.frame_of(x), is_free=is_free(event))
-        else:
-            drag.to(self.frame_of(x), is_free=is_free(event))
-        if drag.words:
-            self.desk.say(drag.words)
-
-    def move_clip(self, event: QMouseEvent) -> None:
-        """What a press would take, of hits too."""
-        super().move_clip(event)
-        x, y = event.position().x(), event.position().y()
-        if self.drag is not None or x < HEADER or grip_at(self, self.clips, x, y) is not None:
-            return
-        shown = next((each for each in self.clips if self._is_in(each, x)), None)
-        if shown is None or spans_of(shown) is None:
-            return
-        is_edge = y < self.height() - FOOT and slice_edge_at(self, shown, x) is not None
-        self.setCursor(Qt.CursorShape.SizeHorCursor if is_edge else Qt.CursorShape.ArrowCursor)
-        self.desk.view.hint(self.slice_hint)
 
     def _go_on(self, x: float, *, is_unsnapped: bool) -> None:
         """What is dragged comes along."""
