@@ -137,6 +137,27 @@ def test_a_hit_is_dragged_to_a_line_copied_with_control_and_escape_leaves_no_tra
     assert apart.session == session
 
 
+@pytest.mark.parametrize("kind", ["move", "copy", "end", "shape"])
+def test_undoing_the_clip_s_taking_apart_in_the_middle_of_a_drag_harms_nothing(apart, kind):
+    lane = apart.window.timeline.shape if kind == "shape" else wave(apart)
+    _, ends = spans(apart)
+    x = (
+        float(wave(apart).x_of(ends[2])) - 1
+        if kind == "end"
+        else x_of(apart, 2, 0.02 if kind == "shape" else 0.4)
+    )
+    modifier = CONTROL if kind == "copy" else None
+
+    apart.drag(lane, (x, 80), (x + 70, 60), modifier=modifier, release=False)
+    apart.desk.store.undo()
+    apart.move(lane, QPoint(round(x) + 90, 70), modifier or Qt.KeyboardModifier.NoModifier)
+    apart.bot.mouseRelease(lane, Qt.MouseButton.LeftButton, pos=QPoint(round(x) + 90, 70))
+    apart.settle()
+
+    assert slices(apart) is None
+    assert apart.desk.store.history.undo_label != "Move hit"
+
+
 def test_the_end_of_a_hit_is_dragged(apart):
     number = 2
     _, ends = spans(apart)

@@ -170,6 +170,12 @@ def _extent(take: Take, slices: Slices | None) -> tuple[int, int]:
     return min(first, int(slices.place_array.min(initial=first))), max(last, reach)
 
 
+def is_apart(session: Session, place: Place) -> bool:
+    """Whether a clip is there, and taken apart: an undo in the middle of a drag may have changed that."""
+    clips = (clip for track, clip in session.clips if (track.id, clip.id) == place)
+    return any(clip.take.slices is not None for clip in clips)
+
+
 def counterparts(session: Session, track: Track, take: Take) -> list[tuple[TrackId, Take]]:
     """A take, and those that sound beside it on tracks locked to its own."""
     group = session.group_of(track.id)

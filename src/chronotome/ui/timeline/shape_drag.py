@@ -4,6 +4,7 @@ from dataclasses import dataclass, field
 
 import numpy as np
 
+from chronotome.session.edits.apart import is_apart
 from chronotome.session.edits.clips import Place
 from chronotome.session.edits.shaping import set_value
 from chronotome.session.model import Session
@@ -66,6 +67,8 @@ class ShapeDrag:
         return {self.ids[at]: float(value) for at, value in zip(inside.tolist(), drawn.tolist(), strict=True)}
 
     def _edit(self, session: Session) -> Session:
+        if not is_apart(session, self.place):
+            return session
         return set_value(session, self.place, self.name, self.values)
 
     def finish(self) -> None:

@@ -5,6 +5,7 @@ from dataclasses import dataclass, field
 import numpy as np
 
 from chronotome.bridge.store import Edit
+from chronotome.session.edits.apart import is_apart
 from chronotome.session.edits.clips import Place
 from chronotome.session.edits.hits import beats_of, copy, lengthen, move
 from chronotome.session.edits.rhythm import rhythm_of
@@ -21,6 +22,18 @@ STILL = 4
 """Pixels that a hand moves without meaning it."""
 SHORTEST = 0.003
 """Seconds of a hit whose edge is dragged."""
+
+
+def where_apart(place: Place, edit: Edit) -> Edit:
+    """An edit of hits, for when their clip is still there and taken apart."""
+    return lambda session: edit(session) if is_apart(session, place) else session
+
+
+def _ids_in(session: Session, place: Place) -> tuple[SliceId, ...]:
+    if not is_apart(session, place):
+        return ()
+    slices = session.track(place[0]).clip(place[1]).take.slices
+    return () if slices is None else slices.ids
 
 
 @dataclass
@@ -55,18 +68,16 @@ class SliceDrag:
             beats = session.beat_of(on_a_line(self.desk, wanted)) - self.laid
         place, hits, change = self.place, self.hits, copy if self.copies else move
         self.words = f"{signed(beats, 2)} beats"
-        self.edit = lambda session: change(session, place, hits, beats)
+        self.edit = where_apart(place, lambda session: change(session, place, hits, beats))
         self.desk.store.draft(self.edit)
 
     def finish(self) -> None:
         if self.edit is None:
             return
-        slices = self.desk.store.history.session.track(self.place[0]).clip(self.place[1]).take.slices
-        known = set() if slices is None else set(slices.ids)
+        known = set(_ids_in(self.desk.store.history.session, self.place))
         what = "hit" if len(self.hits) == 1 else counted(len(self.hits), "hit")
         self.desk.store.apply(self.edit, f"{'Copy' if self.copies else 'Move'} {what}")
-        made = self.desk.session.track(self.place[0]).clip(self.place[1]).take.slices
-        new = () if made is None else tuple(each for each in made.ids if each not in known)
+        new = tuple(each for each in _ids_in(self.desk.session, self.place) if each not in known)
         if new:
             self.desk.view.choose_hits(self.place, new)
 
@@ -114,8 +125,8 @@ class LengthDrag:
         def edit(session: Session) -> Session:
             return lengthen(session, place, hits, length, how)
 
-        self.edit = edit
-        self.desk.store.draft(edit)
+        self.edit = where_apart(place, edit)
+        self.desk.store.draft(self.edit)
 
     def finish(self) -> None:
         if self.edit is not None:
