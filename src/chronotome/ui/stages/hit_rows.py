@@ -102,7 +102,8 @@ class HitRows(Rows):
         return set_value(session, place, name, {take.slices.ids[each]: float(now[each]) + by for each in at})
 
     def _build_shape(self) -> None:
-        self._short_buttons({"hear-onset": "Hear", "reverse-clip": "Reverse", "duplicate": "Copy"})
+        words = {"hear-onset": "Hear", "reverse-clip": "Reverse", "duplicate": "Copy"}
+        self._of_chosen = self._short_buttons(words)
         loud = self._slider("loudness", "Loudness", -24, 12, decibels, 0.5, 1.0)
         pitch = self._slider("pitch", "Pitch", -24, 24, _semitones, 1.0, 1.0)
         pan = self._slider("pan", "Pan", -100, 100, sides, 1.0, 0.01)
@@ -163,6 +164,8 @@ class HitRows(Rows):
             else f"{counted(len(slices), 'hit')}, none chosen"
         )
         clip, at = view.clip, slices.at(hits[-1:])
+        for button in self._of_chosen:
+            button.setEnabled(bool(at))
         for name, (slider, unit) in self.sliders.items():
             slider.setEnabled(bool(at))
             if at and clip is not None:

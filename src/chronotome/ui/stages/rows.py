@@ -81,9 +81,11 @@ class Rows(QWidget):
         self.rows.addLayout(row)
         return row
 
-    def _short_buttons(self, words: dict[str, str]) -> None:
-        for button, each in zip(self.add_buttons(*words), words.values(), strict=True):
+    def _short_buttons(self, words: dict[str, str]) -> list[QPushButton]:
+        buttons = self.add_buttons(*words)
+        for button, each in zip(buttons, words.values(), strict=True):
             button.setText(each)
+        return buttons
 
     def combo(self, words: str, choices: list[str], do: Callable[[int], None]) -> Combo:
         combo = Combo(words, choices)

@@ -1,0 +1,173 @@
+"""What keys and menus do to what hits are like: their values, rolls, scatters."""
+
+from collections.abc import Callable
+
+import numpy as np
+from numpy.typing import NDArray
+
+from chronotome.session.edits.clips import Place
+from chronotome.session.edits.hits import clip_at
+from chronotome.session.edits.shaping import (
+    as_recorded,
+    keep_scatter,
+    roll_of,
+    roll_to_hits,
+    scatter_of,
+    set_flag,
+    set_lengthened,
+    set_roll,
+    set_scatter,
+    set_value,
+    values_of,
+)
+from chronotome.session.model import Session, replace
+from chronotome.session.slices import Lengthen, Roll, Scatter, SliceId
+from chronotome.ui.commands.choosing import ChosenHits
+from chronotome.ui.controls.figures import counted
+
+STEPS = {"loudness": 1.0, "pan": 0.1, "pitch": 1.0, "tilt": 1.0, "fade in": 5.0, "fade out": 5.0}
+STEPS |= {"start": 0.005, "length": 0.01}
+"""By how much a key changes each value."""
+WORDS = {"fade in": "Fade in", "fade out": "Fade out"}
+
+
+class ShapedHits(ChosenHits):
+    """The chosen hits, and what shapes them."""
+
+    def _edit(
+        self, do: str, label: str, edit: Callable[[Session, Place, tuple[SliceId, ...]], Session]
+    ) -> None:
+        meant = self._meant(do)
+        if meant is not None:
+            place, hits = meant
+            words = label if "{" not in label else label.format(counted(len(hits), "hit"))
+            self._desk.store.apply(lambda session: edit(session, place, hits), words)
+
+    def reverse(self) -> None:
+        slices, hits = self.slices, self._desk.view.hits
+        if slices is not None:
+            column = slices.column("reversed")
+            is_on = not all(column[at] for at in slices.at(hits))
+            self._edit(
+                "reverse",
+                "Reverse {}",
+                lambda session, place, hits: set_flag(session, place, hits, "reversed", value=is_on),
+            )
+
+    def toggle_tape(self) -> None:
+        is_on = not self.is_tape
+        self._edit(
+            "pitch",
+            "Pitch changes the length of {}" if is_on else "Pitch keeps the length of {}",
+            lambda session, place, hits: set_flag(session, place, hits, "by_tape", value=is_on),
+        )
+
+    @property
+    def is_tape(self) -> bool:
+        slices = self.slices
+        return slices is not None and any(
+            slices.column("by_tape")[at] for at in slices.at(self._desk.view.hits)
+        )
+
+    def lengthen_by(self, how: Lengthen) -> None:
+        """What becomes of chosen hits that are longer than they are."""
+        if self.has_chosen:
+            self._edit(
+                "lengthen",
+                "Length of {} otherwise",
+                lambda session, place, hits: set_lengthened(session, place, hits, how),
+            )
+
+    def as_recorded(self) -> None:
+        self._edit("forget the shape of", "Shape of {} as recorded", as_recorded)
+
+    def change(self, name: str, by: float) -> None:
+        """One of the values of the chosen hits, each by as much."""
+        clip, slices = self._clip, self.slices
+        if clip is None or slices is None:
+            self._meant("shape")
+            return
+
+        def edit(session: Session, place: Place, hits: tuple[SliceId, ...]) -> Session:
+            now = values_of(session, clip.take, name)
+            at = slices.at(hits)
+            return set_value(session, place, name, {slices.ids[each]: float(now[each]) + by for each in at})
+
+        self._edit("shape", f"{WORDS.get(name, name.capitalize())} of {{}}", edit)
+
+    def step_value(self, name: str, direction: int) -> None:
+        self.change(name, direction * STEPS[name])
+
+    def _shape(self, label: str, change: Callable[[NDArray[np.float64]], NDArray[np.float64]]) -> None:
+        """Change the value in the Shape lane of the chosen hits, in the order of their places."""
+        name = self._desk.view.shape
+
+        def edit(session: Session, place: Place, hits: tuple[SliceId, ...]) -> Session:
+            take = clip_at(session, place).take
+            if take.slices is None:
+                return session
+            at = take.slices.at(hits)
+            new = change(values_of(session, take, name)[at]).tolist()
+            return set_value(
+                session,
+                place,
+                name,
+                {take.slices.ids[each]: value for each, value in zip(at, new, strict=True)},
+            )
+
+        self._edit("shape", f"{label}: {name} of {{}}", edit)
+
+    def ramp(self) -> None:
+        """In a line from the value of the first chosen hit to that of the last."""
+        self._shape("Ramp", lambda values: np.linspace(values[0], values[-1], len(values)))
+
+    def scale_values(self, factor: float) -> None:
+        """All values of the chosen hits so many times as far from what is usual."""
+        self._shape("More" if factor > 1 else "Less", lambda values: values * factor)
+
+    def usual(self) -> None:
+        self._shape("As recorded", np.zeros_like)
+
+    # Rolls and scatters
+
+    @property
+    def roll(self) -> Roll | None:
+        """That of the first chosen hit that is one."""
+        slices = self.slices
+        return None if slices is None else roll_of(slices, self._desk.view.hits)
+
+    def set_roll(self, roll: Roll | None) -> None:
+        label = "Roll {}" if roll is not None else "Single {}"
+        self._edit("roll", label, lambda session, place, hits: set_roll(session, place, hits, roll))
+
+    def toggle_roll(self) -> None:
+        self.set_roll(None if self.roll is not None else Roll())
+
+    def single_hits(self) -> None:
+        """What rolls sound like, as hits that can be changed one by one."""
+        if self._meant("unroll") is not None and self.roll is None:
+            self._desk.say("None of the chosen hits is a roll")
+            return
+        self._edit("unroll", "Make single hits of {}", roll_to_hits)
+
+    @property
+    def scatter(self) -> Scatter | None:
+        slices = self.slices
+        return None if slices is None else scatter_of(slices, self._desk.view.hits)
+
+    def set_scatter(self, scatter: Scatter | None, label: str = "Scatter {}") -> None:
+        self._edit("scatter", label, lambda session, place, hits: set_scatter(session, place, hits, scatter))
+
+    def draw_again(self) -> None:
+        scatter = self.scatter
+        if scatter is None:
+            if self._meant("scatter") is not None:
+                self._desk.say("Say how much is scattered first: Scatter in the tray")
+            return
+        self.set_scatter(replace(scatter, seed=scatter.seed + 1), "Draw the scatter of {} again")
+
+    def keep_scatter(self) -> None:
+        if self._meant("keep the scatter of") is not None and self.scatter is None:
+            self._desk.say("None of the chosen hits is scattered")
+            return
+        self._edit("scatter", "Keep the scatter of {}", keep_scatter)
