@@ -89,6 +89,8 @@ def answer_dialogs(chance: random.Random) -> None:
     setattr(QFileDialog, "getExistingDirectory", staticmethod(lambda *_, **__: ""))  # noqa: B010
     setattr(QInputDialog, "getText", staticmethod(lambda *_, **__: ("verse", chance.random() < 0.7)))  # noqa: B010
     setattr(QInputDialog, "getInt", staticmethod(lambda *_, **__: (chance.randrange(-9, 99), True)))  # noqa: B010
+    setattr(QInputDialog, "getDouble", staticmethod(lambda *_, **__: (chance.uniform(20, 900), True)))  # noqa: B010
+    setattr(QInputDialog, "getItem", staticmethod(lambda *args, **_: (chance.choice(args[3]), True)))  # noqa: B010
     for kind, answer in ((QMessageBox, QMessageBox.StandardButton.Cancel), (QDialog, 0)):
         setattr(kind, "exec", lambda _dialog, answer=answer: answer)  # noqa: B010
 
