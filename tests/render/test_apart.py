@@ -5,6 +5,7 @@ import pytest
 
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.render.mix import Side
+from chronotome.render.plan import plan_for
 from chronotome.session.edits.apart import At, Cuts, take_apart
 from chronotome.session.edits.clips import reverse, split
 from chronotome.session.edits.fitting import Following, set_following
@@ -183,6 +184,17 @@ def test_a_shorter_hit_is_cut_and_a_longer_one_rings_is_stretched_or_goes_on(stu
     first = slice(FRAMES[-1], FRAMES[-1] + 500)
     assert np.corrcoef(long[first, 0], before[first, 0])[0, 1] > 0.95
     assert bool(np.abs(long[TOTAL + 100 :]).max(initial=0.0) > 1e-6) is rings
+
+
+@pytest.mark.parametrize("how", Lengthen)
+def test_a_document_that_asks_for_a_day_of_one_hit_gets_a_minute(apart, how):
+    place, ids = place_in(apart), ids_in(apart)
+    long = lengthen(apart, place, ids[2:3], 80_000.0, how)
+    far = set_fills(place_at(apart, place, {ids[-1]: 150_000.0}), place, fills=True)
+
+    for session in (long, far):
+        score = plan_for(session).tracks[0].clips[0].score
+        assert score.length.max() <= 60 * RATE + 9 * TOTAL
 
 
 def test_start_fades_and_tilt_shape_one_hit(studio, apart):

@@ -9,7 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.stretch.engines import EngineName
-from chronotome.session.anchors import Anchors
+from chronotome.session.anchors import MOST_LONGER_SECONDS, MOST_TIMES_LONGER, Anchors
 from chronotome.session.grid import TempoMap
 from chronotome.session.memo import by_identity
 from chronotome.session.slices import MOST_ROLL, Lengthen, Roll, Scatter, Slices, draw
@@ -138,6 +138,8 @@ class Laying:
     ) -> None:
         self.slices, self.anchors, self.rate, self._stretching = slices, anchors, rate, stretching
         self._recording_rate = recording_rate
+        self._longest = MOST_LONGER_SECONDS * rate
+        """Frames that a hit rings on at most: what is rendered has to be held."""
         self.shape = shaped(slices, recording_rate)
         self.total = round(frames * rate / recording_rate)
         self.first_frame, self.last_frame = self._at_rate(np.array(slices.original)).tolist()
@@ -189,6 +191,7 @@ class Laying:
         offsets = np.minimum(self._at_rate(shape.offsets)[first], self.ends[last] - self.starts[first] - 1)
         start = self.starts[first] + offsets
         own, laid = self.ends[last] - start, self.laid[first]
+        wanted = np.minimum(wanted, MOST_TIMES_LONGER * own + self._longest)
         is_set = wanted > 0
         is_stretch = is_set & (how == Lengthen.STRETCH)
         is_ring = is_set & (how == Lengthen.RING) & (wanted > own)
@@ -275,7 +278,7 @@ class Laying:
         rings &= ~self.is_reversed[runs.last[order]]
         rings &= np.not_equal(runs.engines[order], EngineName.TAPE)
         longer = np.zeros(len(order), np.int64)
-        longer[order] = np.where(rings, gaps, 0)
+        longer[order] = np.where(rings, np.minimum(gaps, self._longest), 0)
         return replace(runs, rings=longer)
 
 
