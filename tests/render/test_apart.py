@@ -92,6 +92,23 @@ def test_a_moved_hit_sounds_where_it_is_and_no_longer_where_it_was(studio, apart
     np.testing.assert_array_equal(after[: FRAMES[2] - FALL - LEAD], before[: FRAMES[2] - FALL - LEAD])
 
 
+def test_a_hit_that_is_moved_a_little_moves_and_comes_in_out_of_what_sounded_before_it(studio, apart):
+    place, ids = place_in(apart), ids_in(apart)
+    before = studio.heard(apart)
+
+    near = studio.heard(move(apart, place, ids[3:4], 0.05))
+    far = studio.heard(move(apart, place, ids[3:4], 16.0))
+
+    by = round(0.05 * 4 * STEP)
+    start = FRAMES[2] + by
+    np.testing.assert_allclose(near[start : start + 2000], before[FRAMES[2] : FRAMES[2] + 2000], atol=1e-6)
+    start = FRAMES[2] + 16 * 4 * STEP
+    share = (np.arange(LEAD) + 0.5) / LEAD
+    rising = before[FRAMES[2] - LEAD : FRAMES[2]] * np.sin(np.pi / 2 * share)[:, None]
+    assert np.abs(rising).max() > 1e-6
+    np.testing.assert_allclose(far[start - LEAD : start], rising, atol=1e-7)
+
+
 def test_a_deleted_hit_is_silent_or_filled_by_what_rings_before_it(studio, apart):
     place, hit = place_in(apart), ids_in(apart)[4]
     gap = slice(FRAMES[3] + 10, FRAMES[4] - LEAD)

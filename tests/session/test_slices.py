@@ -36,7 +36,7 @@ from chronotome.session.edits.tracks import add_track, lock
 from chronotome.session.grid import TempoMap
 from chronotome.session.model import Session, rearranged
 from chronotome.session.runs import roll_edges, shaped
-from chronotome.session.slices import COPY, Lengthen, Roll, Scatter, Slices, draw, slices_at
+from chronotome.session.slices import COPY, MOST_SLICES, Lengthen, Roll, Scatter, Slices, draw, slices_at
 from chronotome.session.tighten import targets_of
 from chronotome.session.validity import check
 from strategies import RATE, simple_session
@@ -264,6 +264,23 @@ def test_tables_of_rolls_keep_what_is_used_and_nothing_else(apart):
     assert [each.count for each in slices_in(session).rolls][-1] == 11
     assert len(slices_in(session).rolls) <= 2
     assert slices_in(set_roll(session, place, ids[2:3], None)).rolled == ()
+
+
+def test_a_take_holds_no_more_hits_and_rolls_than_can_be_read_again(apart):
+    place, ids = place_in(apart), slices_in(apart).ids
+    rolled = slices_in(set_roll(apart, place, ids[1:3], Roll(5)))
+    kept = rolled.only([1, 2])
+
+    many = slices_in(apart)
+    for _ in range(3):
+        many = many.with_more(kept, [0, 1], [10, 20])
+    full = slices_at(range(2, MOST_SLICES * 2 - 2, 2), (0, MOST_SLICES * 2))
+
+    assert many.rolls == (Roll(5),)
+    assert len(full) == MOST_SLICES - 1
+    assert len(full.with_more(full, range(5), [1] * 5)) == MOST_SLICES
+    assert full.with_more(full, [0], [1]).with_cut(0, 1) is not full
+    assert len(full.with_more(full, [0], [1]).with_cut(0, 1)) == MOST_SLICES
 
 
 def test_repeats_of_a_roll_fill_it_or_come_on_the_grid_and_hurry():

@@ -244,10 +244,15 @@ class Slices(Struct, frozen=True, dict=True):
         return self.only([place for place in range(len(self)) if place not in gone])
 
     def with_more(self, others: "Slices", at: Sequence[int], places: Sequence[int]) -> "Slices":
-        """With slices of the same recording laid at other places: copies, with ids of their own."""
+        """With slices of the same recording laid at other places: copies, with ids of their own.
+
+        As many as a take holds; the rest is left out.
+        """
+        first = self.next_id
+        at = list(at)[: max(0, min(MOST_SLICES - len(self), HIGHEST_SLICE - first))]
+        places = list(places)[: len(at)]
         if not at:
             return self
-        first = self.next_id
         ids = tuple(range(first, first + len(at)))
         columns = {}
         for name in SHAPED:
@@ -275,11 +280,14 @@ class Slices(Struct, frozen=True, dict=True):
             "places": (*self.places, *places),
             "copies": (*self.copies, *ids),
         }
-        return in_order(self, columns, rolls=rolls, scatters=scatters, next_id=first + len(at))
+        more = in_order(self, columns, rolls=rolls, scatters=scatters, next_id=first + len(at))
+        return more if others is self else more.swept("rolls").swept("scatters")
 
     def with_cut(self, at: int, by: int) -> "Slices":
         """With one cut in two, `by` frames into it; both are shaped as it was."""
         new, columns = self.next_id, {}
+        if len(self) >= MOST_SLICES or new >= HIGHEST_SLICE:
+            return self
         for name in (*PLACED, *SHAPED):
             column = getattr(self, name)
             columns[name] = (*column[: at + 1], *column[at : at + 1], *column[at + 1 :])
@@ -299,18 +307,18 @@ class Slices(Struct, frozen=True, dict=True):
         table = getattr(self, name)
         if value in table:
             return self, table.index(value) + 1
-        kept = self._swept(name)
-        table = (*getattr(kept, name), value)
+        kept = self.swept(name)
+        table = (*getattr(kept, name)[: MOST_TABLE - 1], value)
         return msgspec.structs.replace(kept, **{name: table}), len(table)
 
-    def _swept(self, name: str) -> "Slices":
-        """Without the entries of a table that no slice names."""
+    def swept(self, name: str) -> "Slices":
+        """Without the entries of a table that no slice names, or that stand in it twice."""
         column = {"rolls": "rolled", "scatters": "scattered"}[name]
-        used = sorted(set(getattr(self, column)) - {0})
-        numbers = {0: 0} | {old: new for new, old in enumerate(used, 1)}
-        table = tuple(getattr(self, name)[old - 1] for old in used)
-        values = tuple(numbers[each] for each in getattr(self, column))
-        return msgspec.structs.replace(self, **{name: table, column: values})
+        old, values = getattr(self, name), getattr(self, column)
+        table = tuple(dict.fromkeys(old[each - 1] for each in values if each))[:MOST_TABLE]
+        numbers = {each: number for number, each in enumerate(table, 1)}
+        renamed = tuple(numbers.get(old[each - 1], len(table)) if each else 0 for each in values)
+        return msgspec.structs.replace(self, **{name: table, column: renamed})
 
 
 @by_identity(1024)

@@ -30,7 +30,7 @@ from chronotome.session.edits.shaping import (
 )
 from chronotome.session.grid import nearest_lines
 from chronotome.session.model import Recording, Session
-from chronotome.session.slices import SliceId, Slices
+from chronotome.session.slices import MOST_SLICES, SliceId, Slices
 from chronotome.ui.commands.shaping import ShapedHits
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
@@ -173,6 +173,9 @@ class SliceCommands(ShapedHits):
         (place, hits), beats = meant, self._length()
         label = f"Duplicate {counted(len(hits), 'hit')}"
         self._desk.store.apply(lambda session: copy(session, place, hits, beats, min(times, TIMES)), label)
+        made = 0 if self.slices is None else len(self.slices) - len(slices)
+        if made < len(hits) * min(times, TIMES):
+            self._desk.say(f"A clip holds {MOST_SLICES:,} hits at most: {made:,} were added")
         self._choose_new(place, slices.ids)
 
     def _length(self) -> float:
