@@ -8,6 +8,7 @@ from PySide6.QtCore import QObject, Signal
 
 from chronotome.session.history import History
 from chronotome.session.model import Session
+from chronotome.session.settled import settled
 
 Edit = Callable[[Session], Session]
 Part = Callable[[Session], Any]
@@ -64,14 +65,14 @@ class Store(QObject):
     def draft(self, edit: Edit, *, is_sifting: bool = False) -> None:
         """Show and hear an edit of the last kept session, without keeping it."""
         self._is_sifting = is_sifting
-        self._become(self._history, edit(self._history.session))
+        self._become(self._history, settled(edit(self._history.session)))
 
     def drop_draft(self) -> None:
         self._become(self._history, None)
 
     def apply(self, edit: Edit, label: str) -> None:
         """Keep an edit as one step of undo."""
-        history = self._history.then(edit(self._history.session), label)
+        history = self._history.then(settled(edit(self._history.session)), label)
         is_new = history is not self._history
         self._become(history, None)
         if is_new:
@@ -83,7 +84,7 @@ class Store(QObject):
             self.apply(edit, label)
             return
         undone = self._history.undone()
-        history = undone.then(edit(undone.session), label)
+        history = undone.then(settled(edit(undone.session)), label)
         self._become(history, None)
         self.kept.emit("undo", undone)
         self.kept.emit("then", history)
@@ -99,13 +100,13 @@ class Store(QObject):
 
     def amend(self, edit: Edit) -> None:
         """Take in what the machine found out; no step of undo, and no reason to ask for saving."""
-        session = edit(self._history.session)
+        session = settled(edit(self._history.session))
         if session is self._history.session:
             return
         if self._history.session is self._saved:
             self._saved = session
         history = self._history.amended(session)
-        self._become(history, None if self._draft is None else edit(self._draft))
+        self._become(history, None if self._draft is None else settled(edit(self._draft)))
         self.kept.emit("amend", history)
 
     def undo(self) -> None:

@@ -10,6 +10,7 @@ from typing import TYPE_CHECKING
 
 from chronotome.cli.common import between, encoding_of, heard, material_of, put
 from chronotome.cli.fit import add_fit_commands, straighten, tempo
+from chronotome.cli.pattern import add_pattern_command, pattern
 from chronotome.cli.split import add_split_command, split
 from chronotome.cli.tighten import add_tighten_commands, groove, match, tighten
 from chronotome.dsp.audio import Audio
@@ -91,6 +92,7 @@ def parser() -> argparse.ArgumentParser:
 
     writers = add_tighten_commands(commands)
     add_split_command(commands)
+    writers.append(add_pattern_command(commands))
 
     render = commands.add_parser("render", help="write what a session sounds like")
     render.add_argument("session", type=Path)
@@ -116,7 +118,19 @@ def parser() -> argparse.ArgumentParser:
     return main
 
 
-COMMANDS = {"onsets", "tempo", "straighten", "tighten", "groove", "match", "split", "render", "shot", "demo"}
+COMMANDS = {
+    "onsets",
+    "tempo",
+    "straighten",
+    "tighten",
+    "groove",
+    "match",
+    "split",
+    "pattern",
+    "render",
+    "shot",
+    "demo",
+}
 
 
 def run(arguments: argparse.Namespace) -> int:
@@ -129,6 +143,7 @@ def run(arguments: argparse.Namespace) -> int:
         "groove": groove,
         "match": match,
         "split": split,
+        "pattern": pattern,
         "render": _render,
     }[arguments.command]
     try:

@@ -17,17 +17,22 @@ from msgspec import Meta
 from chronotome.files.columns import MOST_SPLICES, Column, Splice, differences, spliced, splices_at
 from chronotome.files.door import converted, trusted
 from chronotome.files.older import track_of_today, with_shared_takes
+from chronotome.session import patterns
 from chronotome.session.edits.tracks import with_takes
 from chronotome.session.history import MOST_STEPS, History, Step
+from chronotome.session.kits import Kit
 from chronotome.session.limits import ContentHash, Id, Name
 from chronotome.session.model import ClipId, Recording, Session, Take, Track, replace
 from chronotome.session.onsets import Onsets
+from chronotome.session.patterns import Pattern, PatternId
 from chronotome.session.slices import MOST_TABLE, PLACED, SHAPED, Roll, Scatter, Slices
 from chronotome.session.validity import check
 
 T = TypeVar("T")
 encode = msgspec.json.Encoder().encode
-WHOLE = [name for name in Session.__struct_fields__ if name not in {"recordings", "tracks"}]
+PARTS = ("recordings", "tracks", "kits", "patterns")
+"""Of a session that stand in lines of their own."""
+WHOLE = [name for name in Session.__struct_fields__ if name not in PARTS]
 COLUMNS = [name for name in Onsets.__struct_fields__ if name != "next_id"]
 COLUMN_TYPES = {name: get_type_hints(Onsets, include_extras=True)[name] for name in COLUMNS}
 NO_ONSETS = Onsets()
@@ -38,6 +43,13 @@ COLUMN_TYPES |= {
     SLICES + name: kind
     for name, kind in get_type_hints(Slices, include_extras=True).items()
     if name in SLICE_COLUMNS
+}
+STEP_COLUMNS = (*patterns.PLACED, *patterns.SHAPED)
+STEPS = "steps."
+COLUMN_TYPES |= {
+    STEPS + name: kind
+    for name, kind in get_type_hints(Pattern, include_extras=True).items()
+    if name in STEP_COLUMNS
 }
 MOST_BYTES = 50 << 20
 """Of a history that is written: the oldest steps are left out, the rest is kept whole."""
@@ -66,6 +78,7 @@ class LedgerWriter:
         self._columns: dict[tuple[str, int], int] = {}
         self._last: dict[ContentHash, Onsets] = {}
         self._last_slices: dict[ClipId, Slices] = {}
+        self._last_patterns: dict[PatternId, Pattern] = {}
         self._values = self._events = 0
 
     def lines_for(self, session: Session) -> tuple[int, list[bytes]]:
@@ -76,9 +89,14 @@ class LedgerWriter:
             return known, lines
         recordings = [self._recording(part, lines) for part in session.recordings]
         tracks = [self._track(part, lines) for part in session.tracks]
-        value = {name: getattr(session, name) for name in WHOLE}
+        entry: dict[str, Any] = {"value": {name: getattr(session, name) for name in WHOLE}}
+        entry |= {"recordings": recordings, "tracks": tracks}
+        if session.kits:
+            entry["kits"] = [self._kit(part, lines) for part in session.kits]
+        if session.patterns:
+            entry["patterns"] = [self._pattern(part, lines) for part in session.patterns]
         number = self._new(session)
-        lines.append(encode({"session": number, "value": value, "recordings": recordings, "tracks": tracks}))
+        lines.append(encode({"session": number, **entry}))
         return number, lines
 
     def event(self, kind: str, history: History) -> list[bytes]:
@@ -159,19 +177,45 @@ class LedgerWriter:
 
     def _slices(self, clip: ClipId, own: Slices, lines: list[bytes]) -> "TakeSlices":
         """The numbers of a clip's columns; those of the same clip before it tell what is new."""
-        before, numbers = self._last_slices.get(clip), dict[str, int]()
-        for name in SLICE_COLUMNS:
+        before = self._last_slices.get(clip)
+        numbers = self._shared(SLICES, SLICE_COLUMNS, own, before, lines)
+        self._last_slices[clip] = own
+        return TakeSlices(numbers, own.rolls, own.scatters)
+
+    def _shared(
+        self, prefix: str, names: Sequence[str], own: object, before: object, lines: list[bytes]
+    ) -> dict[str, int]:
+        """The numbers of columns that are not empty; what is new is told by those that were before."""
+        numbers = dict[str, int]()
+        for name in names:
             column: Column = getattr(own, name)
             if not column:
                 continue
-            known = self._columns.get((SLICES + name, id(column)))
+            known = self._columns.get((prefix + name, id(column)))
             if known is None:
                 old: Column | None = None if before is None else getattr(before, name) or None
                 changes = None if old is None else differences(old, column)
-                known = self._written(SLICES + name, column, old, changes, lines)
+                known = self._written(prefix + name, column, old, changes, lines)
             numbers[name] = known
-        self._last_slices[clip] = own
-        return TakeSlices(numbers, own.rolls, own.scatters)
+        return numbers
+
+    def _kit(self, part: Kit, lines: list[bytes]) -> int:
+        known = self._numbers.get(id(part))
+        if known is None:
+            known = self._new(part)
+            lines.append(encode({"kit": known, "value": part}))
+        return known
+
+    def _pattern(self, part: Pattern, lines: list[bytes]) -> int:
+        known = self._numbers.get(id(part))
+        if known is not None:
+            return known
+        columns = self._shared(STEPS, STEP_COLUMNS, part, self._last_patterns.get(part.id), lines)
+        self._last_patterns[part.id] = part
+        number = self._new(part)
+        value = replace(part, **dict.fromkeys(STEP_COLUMNS, ()))
+        lines.append(encode({"pattern": number, "value": value, "columns": columns}))
+        return number
 
     def _track(self, part: Track, lines: list[bytes]) -> int:
         known = self._numbers.get(id(part))
@@ -250,12 +294,22 @@ class LedgerReader:
             self._parts[_number(entry["recording"])] = self._recording(entry)
         elif "column" in entry:
             self._columns[_number(entry["column"])] = self._column(entry)
-        elif "track" in entry:
-            self._parts[_number(entry["track"])] = self._track(entry)
-        elif "session" in entry:
-            self._parts[_number(entry["session"])] = self._session(entry)
         else:
+            self._read_part(entry)
+
+    def _read_part(self, entry: dict[str, Any]) -> None:
+        """A part of a session, or a whole one; what is neither is a note."""
+        kinds = {
+            "kit": lambda entry: converted(entry.get("value"), Kit),
+            "pattern": self._pattern,
+            "track": self._track,
+            "session": self._session,
+        }
+        kind = next((each for each in kinds if each in entry), None)
+        if kind is None:
             self.notes.append(entry)
+        else:
+            self._parts[_number(entry[kind])] = kinds[kind](entry)
 
     def _recording(self, entry: dict[str, Any]) -> Recording:
         recording = converted(entry.get("value"), Recording)
@@ -271,6 +325,12 @@ class LedgerReader:
                 raise ValueError(f"a recording names a column of {name} that was not written")
             columns[name] = written[1]
         return replace(recording, onsets=Onsets(**columns, next_id=converted(entry.get("next_id"), Id)))
+
+    def _pattern(self, entry: dict[str, Any]) -> Pattern:
+        pattern = converted(entry.get("value"), Pattern)
+        numbers = converted(entry.get("columns"), dict[str, int])
+        columns = {name: self._named_column(STEPS + name, number) for name, number in numbers.items()}
+        return replace(pattern, **columns)
 
     def _track(self, entry: dict[str, Any]) -> Track:
         track = converted(track_of_today(entry.get("value")), Track)
@@ -295,7 +355,7 @@ class LedgerReader:
     def _named_column(self, name: str, number: int) -> Column:
         written = self._columns.get(number)
         if name not in COLUMN_TYPES or written is None or written[0] != name:
-            raise ValueError(f"a take names a column of {name!r:.40} that was not written")
+            raise ValueError(f"a column of {name!r:.40} is named that was not written")
         return written[1]
 
     def _column(self, entry: dict[str, Any]) -> tuple[str, Column]:
@@ -322,6 +382,8 @@ class LedgerReader:
             whole,
             recordings=self._named(entry.get("recordings"), Recording),
             tracks=self._named(entry.get("tracks"), Track),
+            kits=self._named(entry.get("kits", []), Kit),
+            patterns=self._named(entry.get("patterns", []), Pattern),
         )
         check(session)
         return session

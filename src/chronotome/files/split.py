@@ -10,11 +10,11 @@ import numpy as np
 
 from chronotome.dsp.audio import Samples
 from chronotome.dsp.bands import Band
-from chronotome.errors import CannotWrite, UnusableFile
+from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import read_audio
 from chronotome.files.audio_out import ENCODINGS, write_blocks
 from chronotome.files.headless import Headless
-from chronotome.files.writing import cannot_write
+from chronotome.files.writing import new_folder
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.edits.apart import Cuts, cut_frames
 from chronotome.session.edits.fitting import Following, set_following
@@ -47,7 +47,7 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
         Where it cannot be read, is silent, or has no beats to cut at.
     CannotWrite
     """
-    _refuse_full(folder)
+    new_folder(folder)
     work = Headless()
     track = work.bring(path, part_of(progress, 0.0, 0.6), threshold=how.threshold)
     session, track = _timed(work.session, track, path, how)
@@ -55,10 +55,6 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
     frames = cut_frames(session, track, next(iter(track.clips)), how.cuts)
     edges = [0, *(frame for frame in frames if 0 < frame < recording.frames), recording.frames]
     audio = read_audio(path, part_of(progress, 0.6, 0.8))
-    try:
-        folder.mkdir(parents=True, exist_ok=True)
-    except OSError as error:
-        raise cannot_write(folder, error) from None
     digits = max(2, len(str(len(edges) - 1)))
     slices = []
     for number, (start, end) in enumerate(pairwise(edges)):
@@ -74,15 +70,6 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
         )
         progress(0.8 + 0.2 * (number + 1) / (len(edges) - 1))
     return {"version": 1, "rate": audio.rate, "slices": slices}
-
-
-def _refuse_full(folder: Path) -> None:
-    try:
-        is_full = folder.exists() and any(folder.iterdir())
-    except OSError as error:
-        raise cannot_write(folder, error) from None
-    if is_full:
-        raise CannotWrite(folder, "the folder holds other things", "Choose a new or an empty folder.")
 
 
 def _timed(session: Session, track: Track, path: Path, how: Splitting) -> tuple[Session, Track]:

@@ -189,6 +189,22 @@ def _remove_unheld(name: str, folder: int) -> None:
         os.close(handle)
 
 
+def new_folder(folder: Path) -> None:
+    """Make a folder where there is none; one that is there already must be empty.
+
+    Raises
+    ------
+    CannotWrite
+    """
+    try:
+        folder.mkdir(parents=True, exist_ok=True)
+        is_full = any(folder.iterdir())
+    except OSError as error:
+        raise cannot_write(folder, error) from None
+    if is_full:
+        raise CannotWrite(folder, "the folder holds other things", "Choose a new or an empty folder.")
+
+
 def refuse_sources(out: Path, sources: Iterable[Path]) -> None:
     """Refuse to write onto a recording, by whatever name or link it is called.
 

@@ -107,6 +107,7 @@ class Laid:
 
     track: TrackPlan
     knowns: tuple[Placed | None, ...]
+    """Of its clips as edited, then as played where that is a score of its own."""
     is_whole: bool
     lanes: tuple[Lane, ...]
     parts: Parts
@@ -123,22 +124,33 @@ class Laid:
         )
 
 
-def laid_out(track: TrackPlan, knowns: tuple[Placed | None, ...]) -> Laid:
+def laid_out(
+    track: TrackPlan, knowns: tuple[Placed | None, ...], played_by: tuple[Placed | None, ...]
+) -> Laid:
     edited, played = _Spread(Side.EDITED), _Spread(Side.AS_PLAYED)
     parts, count, loudness = [np.zeros((0, PART_COLUMNS))], 0, _Loudness()
-    for clip, known in zip(track.clips, knowns, strict=True):
+    for clip, known, other in zip(track.clips, knowns, played_by, strict=True):
         gain = track.gain * clip.gain
-        if known is not None and gain:
-            loudness.add(clip, known, gain)
-            placements = _edited(clip, known)
-            parts.append(_played_part(clip, gain, track.sides).row())
-            played.add(_played(clip, known.sources[0]), count)
-            parts.append(_edited_parts(clip, gain, track.sides, placements))
-            edited.add(placements, count + 1)
-            count += 1 + len(parts[-1])
+        if known is None or not gain:
+            continue
+        if clip.as_played is not None:
+            for spread, each in ((played, other or known), (edited, known)):
+                placements = _rows(clip, each)
+                parts.append(_row_parts(clip, each.score, gain, track.sides, placements))
+                spread.add(placements, count)
+                count += len(parts[-1])
+            continue
+        loudness.add(clip, known, gain)
+        placements = _rows(clip, known)
+        parts.append(_played_part(clip, gain, track.sides).row())
+        played.add(_played(clip, known.sources[0]), count)
+        parts.append(_row_parts(clip, known.score, gain, track.sides, placements))
+        edited.add(placements, count + 1)
+        count += 1 + len(parts[-1])
     is_whole = all(known is not None and known.is_whole for known in knowns)
+    is_whole &= all(known is None or known.is_whole for known in played_by)
     lanes = (*played.lanes(), *edited.lanes())
-    return Laid(track, knowns, is_whole, lanes, np.concatenate(parts), *loudness.sums)
+    return Laid(track, (*knowns, *played_by), is_whole, lanes, np.concatenate(parts), *loudness.sums)
 
 
 class _Spread:
@@ -222,9 +234,10 @@ class _Placements:
         )
 
 
-def _edited(clip: ClipPlan, known: Placed) -> _Placements:
+def _rows(clip: ClipPlan, known: Placed) -> _Placements:
     """The rows that are ready, each only as far as the window lets it sound."""
-    rows, window, score = clip.rows, clip.window, clip.score
+    window, score = clip.window, known.score
+    rows = clip.rows_of(score)
     heard, length = score.heard[rows], score.length[rows]
     begins, ends = np.maximum(heard, window.start), np.minimum(heard + length, window.end)
     channels, numbers = known.channels[rows], np.arange(rows.start, rows.stop)
@@ -261,11 +274,12 @@ def _played_part(clip: ClipPlan, gain: float, sides: tuple[float, float]) -> Par
     return Part(left, right, (begin, begin + up) if up else (0, 0), (end - down, end) if down else (0, 0))
 
 
-def _edited_parts(clip: ClipPlan, gain: float, sides: tuple[float, float], placements: _Placements) -> Parts:
-    """The same as edited: one part for all rows, and one for each that comes in or goes out by itself."""
+def _row_parts(
+    clip: ClipPlan, score: Score, gain: float, sides: tuple[float, float], placements: _Placements
+) -> Parts:
+    """Of its rows: one part for all, and one for each that comes in or goes out by itself."""
     rise, fall = clip.fade_in or Fade(0, 0), clip.fade_out or Fade(0, 0)
     part = Part(gain * sides[0], gain * sides[1], rise, fall).row()
-    score = clip.score
     if score.is_plain:
         return part
     rows = placements.rows[score.has_edges[placements.rows]]

@@ -11,7 +11,8 @@ from chronotome.session.anchors import Anchors, Window, anchors_of, extent_of, p
 from chronotome.session.limits import ContentHash
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, ClipId, Session, Track
-from chronotome.session.rows import score_of, sliced_of
+from chronotome.session.patterned import Patterned
+from chronotome.session.rows import patterned_of, score_of, sliced_of
 from chronotome.session.score import Score, Together
 from chronotome.session.sliced import Sliced
 from chronotome.units import gain_of
@@ -78,8 +79,19 @@ class ClipPlan:
     """Source frames that sound as played."""
     sliced: Sliced | None = None
     """Where its hits are heard, where it was taken apart."""
+    patterned: Patterned | None = None
+    """Where its steps are heard, where it plays a pattern."""
+    as_played: Score | None = None
+    """The rows of a pattern as its steps were put; None: what sounds as played is its recording."""
     fade_in: Fade | None = None
     fade_out: Fade | None = None
+
+    @property
+    def scores(self) -> tuple[Score, ...]:
+        """All whose pieces it needs, each once."""
+        if self.as_played is None or self.as_played is self.score:
+            return (self.score,)
+        return self.score, self.as_played
 
     @property
     def played_at(self) -> int:
@@ -89,8 +101,12 @@ class ClipPlan:
     @property
     def rows(self) -> slice:
         """Those of the score's rows that sound in the window, be it in part."""
-        first = int(self.score.until.searchsorted(self.window.start, "right"))
-        last = int(self.score.heard.searchsorted(self.window.end, "left"))
+        return self.rows_of(self.score)
+
+    def rows_of(self, score: Score) -> slice:
+        """The same of another score."""
+        first = int(score.until.searchsorted(self.window.start, "right"))
+        last = int(score.heard.searchsorted(self.window.end, "left"))
         return slice(min(first, max(0, last - 1)), last)
 
 
@@ -144,9 +160,14 @@ def clip_plan(session: Session, track: Track, clip: Clip) -> ClipPlan:
     anchors = anchors_of(session, track, clip.take)
     score = score_of(session, track, clip.take, anchors)
     window = window_in(anchors, clip, session.recording_of(clip), session.rate)
-    apart = None if clip.take.slices is None else sliced_of(session, track, clip.take, anchors)
+    take, apart, steps, as_played = clip.take, None, None, None
+    if take.playing is not None:
+        steps = patterned_of(session, track, take)
+        as_played = patterned_of(session, track, take, is_edited=False).score
+    elif take.slices is not None:
+        apart = sliced_of(session, track, take, anchors)
     original = played_span(clip, session.recording_with(clip.recording).rate, window, session.rate)
-    return _clip_plan(score, clip, window, anchors, original, apart, session.rate)
+    return _clip_plan(score, clip, window, anchors, original, apart, steps, as_played, session.rate)
 
 
 @lru_cache(maxsize=MANY)
@@ -173,6 +194,8 @@ def _clip_plan(  # noqa: PLR0917 - found again by the identity of each
     anchors: Anchors,
     played: tuple[int, int],
     apart: Sliced | None,
+    steps: Patterned | None,
+    as_played: Score | None,
     rate: int,
 ) -> ClipPlan:
     length = window.end - window.start
@@ -185,6 +208,8 @@ def _clip_plan(  # noqa: PLR0917 - found again by the identity of each
         0.0 if clip.is_muted else gain_of(clip.level),
         played,
         apart,
+        steps,
+        as_played,
         Fade(window.start, window.start + rise) if rise else None,
         Fade(window.end - fall, window.end) if fall else None,
     )

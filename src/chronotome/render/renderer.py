@@ -24,7 +24,7 @@ from chronotome.render.mix import (
     Parts,
     Side,
 )
-from chronotome.render.plan import Plan, piece_of
+from chronotome.render.plan import ClipPlan, Plan, piece_of
 from chronotome.render.pool import Source
 from chronotome.render.rough import rough_joins
 from chronotome.session.limits import ContentHash
@@ -57,6 +57,8 @@ class Renderer:
         self._serials: Iterator[int] = count(1)
         self._clicks: dict[tuple[int, ClickSound, bool], Region] = {}
         self._known: dict[ClipId, Placed] = {}
+        self._known_played: dict[ClipId, Placed] = {}
+        """Of patterns as their steps were put, where Tighten moves them."""
         self._laid: dict[int, Laid] = {}
         self._rough: dict[int, RoughJoins] = {}
         self._makes_room = False
@@ -79,7 +81,8 @@ class Renderer:
         """
         serial = next(self._serials)
         placed = self._place(plan, sources, serial)
-        distinct = list({id(each): each for each in placed.values()}.values())
+        every = (*placed.values(), *self._known_played.values())
+        distinct = list({id(each): each for each in every}.values())
         missing = _missing(distinct, near, plan.frames)
         horizon = int(SOON_SECONDS * plan.rate)
         for done, (distance, owner, row) in enumerate(missing):
@@ -125,25 +128,42 @@ class Renderer:
         Clips with the same score share what is known of it.
         """
         is_over = self.cache.is_over
-        last = {} if is_over else self._known
-        self._known, by_score = {}, dict[int, Placed]()
+        last, last_played = ({}, {}) if is_over else (self._known, self._known_played)
+        self._known, self._known_played, by_score = {}, {}, dict[int, Placed]()
         for clip in (clip for track in plan.tracks for clip in track.clips):
-            found = tuple(sources[each] for each in clip.score.recordings if each in sources)
-            if len(found) < len(clip.score.recordings):
-                continue
-            known = by_score.get(id(clip.score))
-            if known is None:
-                before = last.get(clip.id)
-                if before is not None and before.is_of(clip.score, found):
-                    known = before
-                else:
-                    known = self._placed(clip.score, found, before, serial)
-                by_score[id(clip.score)] = known
-            if not known.is_whole:
-                known.wanted[clip.rows] = True
-            self._known[clip.id] = known
+            for score, before, kept in zip(
+                clip.scores, (last, last_played), (self._known, self._known_played), strict=False
+            ):
+                known = self._known_of(score, clip, sources, before.get(clip.id), by_score, serial)
+                if known is None:
+                    break
+                kept[clip.id] = known
         self._makes_room = is_over
         return self._known
+
+    def _known_of(  # noqa: PLR0917 - what is known so far
+        self,
+        score: Score,
+        clip: ClipPlan,
+        sources: Sources,
+        before: Placed | None,
+        by_score: dict[int, Placed],
+        serial: int,
+    ) -> Placed | None:
+        """What is known of a score that a clip plays; None where a recording of it is not there."""
+        found = tuple(sources[each] for each in score.recordings if each in sources)
+        if len(found) < len(score.recordings):
+            return None
+        known = by_score.get(id(score))
+        if known is None:
+            if before is not None and before.is_of(score, found):
+                known = before
+            else:
+                known = self._placed(score, found, before, serial)
+            by_score[id(score)] = known
+        if not known.is_whole:
+            known.wanted[clip.rows_of(score)] = True
+        return known
 
     def _placed(self, score: Score, sources: tuple[Source, ...], last: Placed | None, serial: int) -> Placed:
         regions = [source.region for source in sources]
@@ -181,9 +201,10 @@ class Renderer:
         lanes, parts, laid, count = list[Lane](), list[Parts](), dict[int, Laid](), 0
         for number, track in enumerate(plan.tracks):
             knowns = tuple(placed.get(clip.id) for clip in track.clips)
+            played = tuple(self._known_played.get(clip.id) for clip in track.clips)
             found = self._laid.get(number)
-            if found is None or not found.is_of(track, knowns):
-                found = laid_out(track, knowns)
+            if found is None or not found.is_of(track, (*knowns, *played)):
+                found = laid_out(track, knowns, played)
             laid[number] = found
             lanes.extend(replace(lane, parts=lane.parts + count) for lane in found.lanes)
             parts.append(found.parts)

@@ -87,7 +87,8 @@ def parts_of(session: Session, track: Track) -> tuple[object, ...]:
     group = session.group_of(track.id)
     together = (session.track(each) for each in group.tracks) if group is not None else ()
     clock = session.tempo, session.metre, session.rate
-    return track, group, *clock, session.recordings, session.grooves, *together
+    written = session.kits, session.patterns
+    return track, group, *clock, session.recordings, session.grooves, *written, *together
 
 
 @by_parts(64, parts_of)
@@ -195,7 +196,9 @@ def _attacks(take: Take, recording: Recording, rate: int, offset: int) -> Frames
 
 
 def engine_for(session: Session, track: Track, take: Take) -> EngineName:
-    """What renders the takes of a track that leads."""
+    """What renders the takes of a track that leads; steps are moved, never stretched."""
+    if take.playing is not None:
+        return EngineName.CUTTING
     moving = track.moving_of(take)
     return engine_of(moving.by, moving.keeps, session.recording_of(take).material)
 

@@ -15,6 +15,7 @@ from chronotome.dsp.hush import HushBy
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import Metre, TempoMap
 from chronotome.session.groove import Groove, GrooveId
+from chronotome.session.kits import MOST_KITS, Kit, KitId
 from chronotome.session.limits import (
     MOST_ONSETS,
     Beat,
@@ -31,6 +32,8 @@ from chronotome.session.limits import (
 )
 from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.onsets import OnsetId, Onsets, Standing
+from chronotome.session.patterns import LONGEST_PATTERN, MOST_PATTERNS, SHORTEST_PATTERN, Pattern, PatternId
+from chronotome.session.rounds import Laid, laid_of, onsets_of
 from chronotome.session.settings import (
     MOST_SPANS,
     MOST_VARIANTS,
@@ -40,7 +43,7 @@ from chronotome.session.settings import (
     Variant,
 )
 from chronotome.session.sift import USUAL_THRESHOLD, Sift
-from chronotome.session.slices import COPY, Slices
+from chronotome.session.slices import COPY, Semitones, Slices
 from chronotome.units import Frames
 
 replace = msgspec.structs.replace
@@ -180,8 +183,23 @@ class Crossover(Struct, frozen=True):
     is_high: bool = False
 
 
+class Playing(Struct, frozen=True):
+    """A pattern that a take plays from its own beat on, over and over."""
+
+    pattern: PatternId
+    beats: Annotated[float, Meta(ge=SHORTEST_PATTERN, le=LONGEST_PATTERN)] = 4.0
+    """Quarter notes that it plays."""
+    kit: KitId = 0
+    """0: the pattern's own."""
+    semitones: Semitones = 0.0
+    """By which all of it is higher."""
+
+
 class Take(Struct, frozen=True):
     """A span of a recording laid on the session: what is fitted and tightened as one, whatever is cut of it.
+
+    Or a pattern that is played: then its recording is that of its kit's first slice, and its frames are those
+    of the pattern as it is laid out (`Session.recording_of`), from 0 on.
 
     Invariants: `source_start` < `source_end`, at the recording's own rate; `start` is the session frame at
     which it begins as played; touches are sorted by onset, one each.
@@ -209,6 +227,8 @@ class Take(Struct, frozen=True):
     """Noises that are not to be heard, in order; they do not overlap."""
     crossover: Crossover | None = None
     """One band of it is heard; None: all of it."""
+    playing: Playing | None = None
+    """The pattern that it plays; None: it is a span of its recording."""
     slices: Slices | None = None
     """Its hits, where it was taken apart: they are what sounds, where they are placed. None: it is whole.
 
@@ -233,6 +253,7 @@ def _of_places(take: Take) -> tuple[object, ...]:
         take.moving,
         take.accepted,
         take.hushes,
+        take.playing,
     )
 
 
@@ -304,6 +325,15 @@ class TrackSize(StrEnum):
     TALL = "tall"
 
 
+class Layer(Struct, frozen=True):
+    """What a track plays that follows another one: its patterns, on another kit or at another pitch."""
+
+    of: TrackId
+    kit: KitId = 0
+    """0: the same."""
+    semitones: Semitones = 0.0
+
+
 class Track(Struct, frozen=True, dict=True):
     """Clips, how they are tightened and moved, and how loud they are."""
 
@@ -326,6 +356,8 @@ class Track(Struct, frozen=True, dict=True):
     spans: Annotated[tuple[RecipeSpan, ...], Meta(max_length=MOST_SPANS)] = ()
     """Spans with a recipe of their own, in order; they do not overlap."""
     variants: Annotated[tuple[Variant, ...], Meta(max_length=MOST_VARIANTS)] = ()
+    layer: Layer | None = None
+    """What it plays along with; its clips are then those of that track (`settled`)."""
 
     def clip(self, clip: ClipId) -> Clip:
         return next(each for each in self.clips if each.id == clip)
@@ -419,6 +451,8 @@ class Session(Struct, frozen=True):
     lock_groups: tuple[LockGroup, ...] = ()
     sections: tuple[Section, ...] = ()
     grooves: Annotated[tuple[Groove, ...], Meta(max_length=MOST_GROOVES)] = ()
+    kits: Annotated[tuple[Kit, ...], Meta(max_length=MOST_KITS)] = ()
+    patterns: Annotated[tuple[Pattern, ...], Meta(max_length=MOST_PATTERNS)] = ()
     loop: Span | None = None
     is_looping: bool = False
     click: Click = Click()
@@ -428,9 +462,24 @@ class Session(Struct, frozen=True):
     next_id: Id = 1
 
     def recording_of(self, part: Take | Clip) -> Recording:
-        """What a take or a clip plays: where it was taken apart, the recording as its slices lay it out."""
+        """What a take or clip plays: a recording as its slices lay it out, a pattern as its hits are laid."""
         recording, take = self.recording_with(part.recording), part.take if isinstance(part, Clip) else part
+        if take.playing is not None:
+            laid, pattern, kit = self.played_by(take, take.playing)
+            return _as_recording(recording, laid, pattern, kit, self.rate)
         return recording if take.slices is None else rearranged(recording, take.slices).recording
+
+    def played_by(self, take: Take, playing: Playing) -> tuple[Laid, Pattern, Kit]:
+        """The hits of a pattern that a take plays, the pattern, and the kit that it is heard on."""
+        pattern = self.pattern(playing.pattern)
+        laid = laid_of(pattern, take.beat, playing.beats, self.tempo, self.rate)
+        return laid, pattern, self.kit(playing.kit or pattern.kit)
+
+    def kit(self, kit: KitId) -> Kit:
+        return next(each for each in self.kits if each.id == kit)
+
+    def pattern(self, pattern: PatternId) -> Pattern:
+        return next(each for each in self.patterns if each.id == pattern)
 
     def recording_with(self, content: ContentHash) -> Recording:
         return next(recording for recording in self.recordings if recording.content == content)
@@ -499,6 +548,22 @@ class Session(Struct, frozen=True):
     def frames(self) -> int:
         """Length of all of it, as played."""
         return max((self.played_span(clip)[1] for _, clip in self.clips), default=0)
+
+
+@by_identity(512)
+def _as_recording(recording: Recording, laid: Laid, pattern: Pattern, kit: Kit, rate: int) -> Recording:
+    """The hits of a pattern as if they were a recording's: Tighten and Drift know nothing of patterns."""
+    return Recording(
+        content=recording.content,
+        file=pattern.name,
+        rate=rate,
+        frames=laid.length,
+        channels=recording.channels,
+        onsets=onsets_of(laid, pattern, kit),
+        is_analysed=True,
+        material=recording.material,
+        is_material_chosen=True,
+    )
 
 
 @by_identity(64)

@@ -15,6 +15,7 @@ from chronotome.session.bends import bent, shifts_of
 from chronotome.session.loudness import hit_gains_of
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import Crossover, LockGroup, Recording, Session, Take, Track
+from chronotome.session.patterned import Patterned, patterned
 from chronotome.session.score import NO_HIT, Score, Together, joined, mirrored
 from chronotome.session.sliced import Sliced, sliced
 from chronotome.session.targets import Targets
@@ -27,6 +28,8 @@ HUSH_REACH = 0.2
 
 def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Score:
     """The rows of a take whose map is known; a clip's window says which of them sound."""
+    if take.playing is not None:
+        return patterned_of(session, track, take).score
     guide, leading = session.leading(track, take)
     group = session.group_of(track.id)
     engine = engine_for(session, guide, leading)
@@ -48,6 +51,27 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
     if take.crossover is not None:
         score = _one_band(score, take.crossover)
     return score if gains is None else _as_loud(score, targets, gains, anchors.offset)
+
+
+def patterned_of(session: Session, track: Track, take: Take, *, is_edited: bool = True) -> Patterned:
+    """The hits of a take that plays a pattern, as they are heard; else where its steps were put."""
+    if take.playing is None:
+        raise ValueError("a take that plays a recording has no pattern")
+    laid, pattern, kit = session.played_by(take, take.playing)
+    targets = targets_of(session, track, take)
+    is_moved = is_edited and bool((targets.target != targets.played).any())
+    gains = hit_gains_of(session, track, take) if is_edited else None
+    return patterned(
+        take,
+        laid,
+        pattern,
+        kit,
+        session.recordings,
+        targets if is_moved or gains is not None else None,
+        gains,
+        session.tempo,
+        session.rate,
+    )
 
 
 def sliced_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sliced:

@@ -386,13 +386,18 @@ def draw(seed: int, ids: Frames, kind: int, lean: float) -> NDArray[np.float64]:
     are near the middle. `lean` takes from one side what it gives to the other.
     """
     total = np.zeros(len(ids))
-    with np.errstate(over="ignore"):
-        for number in range(3):
-            state = ids.astype(np.uint64) * np.uint64(0x9E3779B97F4A7C15)
-            state += np.uint64(((seed * 8 + kind) * 4 + number) % (1 << 64)) * np.uint64(0xD1B54A32D192ED03)
-            state = (state ^ (state >> np.uint64(30))) * np.uint64(0xBF58476D1CE4E5B9)
-            state = (state ^ (state >> np.uint64(27))) * np.uint64(0x94D049BB133111EB)
-            state ^= state >> np.uint64(31)
-            total += (state >> np.uint64(11)).astype(np.float64) * 2.0**-53
+    for number in range(3):
+        total += mixed((seed * 8 + kind) * 4 + number, ids)
     drawn = total * (2 / 3) - 1.0
     return (1.0 - abs(lean)) * drawn + lean * np.abs(drawn)
+
+
+def mixed(seed: int, ids: Frames) -> NDArray[np.float64]:
+    """For each id a number from 0 up to 1, each as likely as any other."""
+    with np.errstate(over="ignore"):
+        state = ids.astype(np.uint64) * np.uint64(0x9E3779B97F4A7C15)
+        state += np.uint64(seed % (1 << 64)) * np.uint64(0xD1B54A32D192ED03)
+        state = (state ^ (state >> np.uint64(30))) * np.uint64(0xBF58476D1CE4E5B9)
+        state = (state ^ (state >> np.uint64(27))) * np.uint64(0x94D049BB133111EB)
+        state ^= state >> np.uint64(31)
+    return (state >> np.uint64(11)).astype(np.float64) * 2.0**-53

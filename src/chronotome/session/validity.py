@@ -12,9 +12,13 @@ def check(session: Session) -> None:
         raise ValueError("two recordings have the same content")
     ids = [track.id for track in session.tracks] + [clip.id for _, clip in session.clips]
     ids += [groove.id for groove in session.grooves]
+    ids += [kit.id for kit in session.kits] + [pattern.id for pattern in session.patterns]
+    following = {clip.id for track in session.tracks if track.layer is not None for clip in track.clips}
     groups = [clip.group for _, clip in session.clips]
-    if len(set(ids)) != len(ids) or max((*ids, *groups), default=0) >= session.next_id:
-        raise ValueError("ids of tracks, clips and grooves must be unique, and they and groups below next_id")
+    given = [each for each in ids if each not in following]
+    if len(set(ids)) != len(ids) or max((*given, *groups), default=0) >= session.next_id:
+        raise ValueError("ids of what is in a session must be unique, and they and groups below next_id")
+    _check_patterns(session)
     _check_clips(session)
     _check_names(session)
     spans = [(section.start, section.end) for section in session.sections]
@@ -33,6 +37,9 @@ def _check_clips(session: Session) -> None:
     for _, clip in session.clips:
         if clip.recording not in frames:
             raise ValueError(f"clip {clip.id} names a recording that is not in the session")
+        if clip.take.playing is not None:
+            _check_playing(session, clip)
+            continue
         _check_extent(clip, frames[clip.recording])
         if clip.take.mirror is not None and not (
             0 <= clip.take.mirror[0] < clip.take.mirror[1] <= frames[clip.recording]
@@ -42,6 +49,31 @@ def _check_clips(session: Session) -> None:
             raise ValueError(f"clip {clip.id} hushes a span that does not end after it starts")
         if not 0 <= clip.source_start < clip.source_end or min(clip.head, clip.tail) < 0:
             raise ValueError(f"clip {clip.id} has nothing left between its ends")
+
+
+def _check_patterns(session: Session) -> None:
+    """Slices of kits lie within their recordings; patterns have a kit."""
+    frames = {recording.content: recording.frames for recording in session.recordings}
+    for kit in session.kits:
+        if any(each.end > frames.get(each.recording, 0) for each in kit.slices):
+            raise ValueError(f"a slice of kit {kit.id} does not lie within a recording of the session")
+    kits = {kit.id for kit in session.kits}
+    for pattern in session.patterns:
+        if pattern.kit not in kits:
+            raise ValueError(f"pattern {pattern.id} is for a kit that is not in the session")
+
+
+def _check_playing(session: Session, clip: Clip) -> None:
+    """It plays a pattern that is there, on a kit that is, and is nothing else besides."""
+    take, playing = clip.take, clip.take.playing
+    kits = {0, *(kit.id for kit in session.kits)}
+    known = {pattern.id for pattern in session.patterns}
+    if playing is None or playing.pattern not in known or playing.kit not in kits:
+        raise ValueError(f"clip {clip.id} plays a pattern that is not in the session")
+    if take.slices is not None or take.mirror is not None or take.hushes or take.crossover is not None:
+        raise ValueError(f"clip {clip.id} plays a pattern, and is what only recordings are")
+    if take.source_start or min(clip.head, clip.tail) < 0 or clip.head + clip.tail >= take.source_end:
+        raise ValueError(f"clip {clip.id} has nothing left between its ends")
 
 
 def _check_extent(clip: Clip, frames: int) -> None:

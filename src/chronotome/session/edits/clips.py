@@ -252,6 +252,8 @@ def _on(clip: Clip, take: Take) -> Clip:
 
 
 def _moved(session: Session, take: Take, by: int) -> Take:
+    if take.playing is not None:
+        by = max(by, -take.start)
     if by == 0:
         return take
     place, rate = take.start + by, session.rate

@@ -119,6 +119,7 @@ def remove_track(session: Session, track: TrackId) -> Session:
     if len(kept) == len(session.tracks):
         return session
     used = {clip.recording for each in kept for clip in each.clips}
+    used |= {each.recording for kit in session.kits for each in kit.slices}
     groups = [_without(group, track) for group in session.lock_groups]
     return replace(
         session,
