@@ -15,6 +15,7 @@ from chronotome.demo import __file__ as demo_file
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
 from chronotome.session.edits.apart import Place
+from chronotome.session.edits.patterns import shape_steps
 from chronotome.session.edits.shaping import set_roll, set_scatter, set_value
 from chronotome.session.model import Track
 from chronotome.session.slices import Roll, Scatter, SliceId
@@ -29,7 +30,7 @@ from chronotome.ui.application import (
 from chronotome.ui.main_window import MainWindow
 from chronotome.ui.stages.rework import ReworkTray
 from chronotome.ui.stages.tighten import TightenTray
-from chronotome.ui.view_state import Evidence, For, Stage
+from chronotome.ui.view_state import Evidence, For, RowsBy, Stage
 
 FOLDER = Path(__file__).parents[1] / "docs" / "screenshots"
 AUDIO = Path(demo_file).parent / "harbour-ferry" / "audio"
@@ -145,6 +146,27 @@ def hits_night(window: MainWindow) -> None:
         tray.scatter.fold.setChecked(True)
 
 
+def pattern(window: MainWindow) -> None:
+    """Two bars of the bucket kit on keys and as a pattern: steps by chance, repeats, one made louder."""
+    (place, ids), view, store = apart(window), window.desk.view, window.desk.store
+    view.choose_hits(place, ids[10:30])
+    run(window, "put-on-keys", "pattern")
+    made = store.session.patterns[-1]
+    for name, steps, value in (
+        ("chances", made.ids[5:6], 0.5),
+        ("chances", made.ids[15:16], 0.3),
+        ("repeats", made.ids[9:10], 4),
+        ("slopes", made.ids[9:10], -12.0),
+        ("loudness", made.ids[12:15], -9.0),
+    ):
+        store.apply(lambda s, n=name, i=steps, v=value: shape_steps(s, made.id, i, n, v), "Shape")
+    run(window, "rounds-more")
+    place = view.place
+    if place is not None:
+        view.choose_hits(place, made.ids[9:10])
+    view.order_rows(RowsBy.PITCH)
+
+
 EXTRA: dict[str, Callable[[MainWindow], None]] = {
     "groove": groove,
     "match": match,
@@ -152,6 +174,7 @@ EXTRA: dict[str, Callable[[MainWindow], None]] = {
     "shelf-grooves": shelf_grooves,
     "by-hand": by_hand,
     "rework-hits": hits,
+    "rework-pattern": pattern,
     "rework-night": hits_night,
 }
 STAGES = {stage.name.lower(): stage for stage in Stage}

@@ -475,6 +475,16 @@ class Session(Struct, frozen=True):
         laid = laid_of(pattern, take.beat, playing.beats, self.tempo, self.rate)
         return laid, pattern, self.kit(playing.kit or pattern.kit)
 
+    def pattern_of(self, take: Take) -> Pattern | None:
+        """The pattern that a take plays; None where it plays a recording."""
+        playing = take.playing
+        return None if playing is None else self.pattern(playing.pattern)
+
+    def kit_of(self, take: Take) -> Kit | None:
+        """The kit that a take's pattern is heard on."""
+        playing = take.playing
+        return None if playing is None else self.kit(playing.kit or self.pattern(playing.pattern).kit)
+
     def kit(self, kit: KitId) -> Kit:
         return next(each for each in self.kits if each.id == kit)
 

@@ -139,7 +139,7 @@ class Pattern(Struct, frozen=True, dict=True):
 
     def with_beats(self, beats: float) -> "Pattern":
         """Of another length; what lies beyond its end is no longer there."""
-        beats = min(LONGEST_PATTERN, max(SHORTEST_PATTERN, beats))
+        beats = min(LONGEST_PATTERN, max(SHORTEST_PATTERN, float(beats)))
         inside = [at for at, place in enumerate(self.places) if place < beats]
         kept = self if len(inside) == len(self) else self.only(inside)
         return msgspec.structs.replace(kept, beats=beats)

@@ -11,6 +11,7 @@ from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.messages import Messages
+from chronotome.ui.kit_actions import kit_entries
 from chronotome.ui.rework_actions import rework_entries
 from chronotome.ui.tighten_actions import tighten_entries
 from chronotome.ui.timeline.lane import ZOOM_STEP
@@ -327,6 +328,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("", "Timing"),
         *tighten_entries(commands, view),
         *rework_entries(commands),
+        *kit_entries(commands),
         Entry("play", "Playback", "Play or stop", "Space", transport.toggle),
         Entry("return", "Playback", "Return to the start", "Home", transport.go_back),
         Entry("scrub-back", "Playback", "Scrub back", "Ctrl+Left", lambda: marks.scrub(-1)),

@@ -18,6 +18,7 @@ MENUS = (
     "Timing",
     "Groove",
     "Apart",
+    "Kit",
     "Playback",
     "View",
     "Help",

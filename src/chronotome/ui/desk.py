@@ -17,9 +17,10 @@ from chronotome.session.check import Checks
 from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of
 from chronotome.session.edits.apart import make_whole
+from chronotome.session.edits.tracks import with_track
 from chronotome.session.groove import Groove
 from chronotome.session.memo import by_identity
-from chronotome.session.model import Clip, Session, Take, Track, TrackId
+from chronotome.session.model import Clip, Session, Take, Track, TrackId, replace
 from chronotome.ui.preferences import Preferences
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import Stage, ViewState
@@ -27,9 +28,14 @@ from chronotome.ui.view_state import Stage, ViewState
 
 @by_identity(4)
 def _whole(session: Session, clip: Clip) -> Session:
-    """With one clip as it was before it was taken apart."""
+    """With one clip as it was before it was taken apart; of one with a pattern, what its kit is cut of."""
     track = next(track for track, each in session.clips if each is clip)
-    return make_whole(session, (track.id, clip.id))
+    if clip.take.playing is None:
+        return make_whole(session, (track.id, clip.id))
+    recording = session.recording_with(clip.recording)
+    whole = replace(clip, take=Take(recording.content, 0, recording.frames, clip.take.start), head=0, tail=0)
+    clips = tuple(whole if each is clip else each for each in track.clips)
+    return with_track(session, track.id, lambda old: replace(old, clips=clips))
 
 
 @dataclass(frozen=True, eq=False)
@@ -101,7 +107,8 @@ class Desk:
         if self.view.stage is not Stage.MARK or place is None:
             return placed
         clip = next((clip for track, clip in placed.clips if (track.id, clip.id) == place), None)
-        return placed if clip is None or clip.take.slices is None else _whole(placed, clip)
+        is_whole = clip is None or (clip.take.slices is None and clip.take.playing is None)
+        return placed if clip is None or is_whole else _whole(placed, clip)
 
     @property
     def shown(self) -> Shown | None:

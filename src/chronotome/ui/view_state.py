@@ -15,6 +15,7 @@ from chronotome.session.groove import GrooveId
 from chronotome.session.lines import Reach, Ruling
 from chronotome.session.model import Clip, Session, Take, Track, TrackId
 from chronotome.session.onsets import OnsetId
+from chronotome.session.patterns import StepId
 from chronotome.session.recipes import recipes_of, ruling_of
 from chronotome.session.settings import TightenSettings
 from chronotome.session.slices import Lengthen, SliceId
@@ -56,6 +57,18 @@ class Evidence(IntEnum):
     @property
     def words(self) -> str:
         return self.name.capitalize()
+
+
+class RowsBy(IntEnum):
+    """What the rows of a pattern are in the order of."""
+
+    KEY = 0
+    BAND = 1
+    PITCH = 2
+
+    @property
+    def words(self) -> str:
+        return self.name.lower()
 
 
 class For(IntEnum):
@@ -127,6 +140,9 @@ class ViewState(QObject):
         self._clips: tuple[Place, ...] = ()
         self.shape = "loudness"
         """The value of hits in the Shape lane, as `VALUES` names it."""
+        self.step_shape = "loudness"
+        """The value of steps in the lane under a pattern, as its columns are called."""
+        self.rows_by = RowsBy.KEY
         self.lengthens = Lengthen.CUT
         """What becomes of a hit that is made longer by its edge."""
         self.rhythm: Place | None = None
@@ -196,8 +212,19 @@ class ViewState(QObject):
         known = set() if clip is None or clip.take.slices is None else set(clip.take.slices.ids)
         return tuple(each for each in self._hits if each in known)
 
+    @property
+    def steps(self) -> tuple[StepId, ...]:
+        """The chosen steps of the pattern that the clip plays that is worked on, the last chosen one last."""
+        clip = self.clip if self._hits and self.place == self._hits_of else None
+        pattern = None if clip is None else self.session.pattern_of(clip.take)
+        known = set() if pattern is None else set(pattern.ids)
+        return tuple(each for each in self._hits if each in known)
+
     def choose_hits(self, place: Place, hits: Iterable[SliceId]) -> None:
-        """Hits of a clip that was taken apart, instead of clips. Its track comes into the tall lane."""
+        """Hits of a clip that was taken apart, or steps of its pattern, instead of clips.
+
+        Its track comes into the tall lane.
+        """
         hits = tuple(dict.fromkeys(hits))
         self.focus(place[0])
         if (place, hits) != (self._hits_of, self._hits) or self._clips or self._range is not None:
@@ -393,6 +420,16 @@ class ViewState(QObject):
     def show_shape(self, name: str) -> None:
         if self.shape != name:
             self.shape = name
+            self.evidence_changed.emit()
+
+    def show_step_shape(self, name: str) -> None:
+        if self.step_shape != name:
+            self.step_shape = name
+            self.evidence_changed.emit()
+
+    def order_rows(self, by: RowsBy) -> None:
+        if self.rows_by is not by:
+            self.rows_by = by
             self.evidence_changed.emit()
 
     def show_evidence(self, evidence: Evidence) -> None:

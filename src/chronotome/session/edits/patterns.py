@@ -34,13 +34,15 @@ from chronotome.session.patterns import (
 )
 from chronotome.session.rounds import laid_of
 from chronotome.session.rows import sliced_of
-from chronotome.session.slices import mixed
+from chronotome.session.slices import SliceId, mixed
 
 
-def pattern_of_clip(session: Session, place: Place, kit: KitId | None = None) -> Session:
+def pattern_of_clip(
+    session: Session, place: Place, kit: KitId | None = None, chosen: Collection[SliceId] = ()
+) -> Session:
     """A clip's hits as steps, each at its own place, played by a track below it; the clip's track is muted.
 
-    It sounds exactly as the clip did. Without a kit one is made of its hits.
+    It sounds exactly as the clip did; of some hits only, they do. Without a kit one is made of the hits.
     """
     track = session.track(place[0])
     clip = track.clip(place[1])
@@ -48,21 +50,30 @@ def pattern_of_clip(session: Session, place: Place, kit: KitId | None = None) ->
         return session
     if kit is None:
         kit = session.next_id
-        session = make_kit(session, place)
+        session = make_kit(session, place, chosen)
         if session.next_id == kit:
             return session
     keys = {sound_of(each): each.id for each in session.kit(kit).slices}
-    hits = [keys.get(sound_of(each.piece)) for each in hits_of(session, place)]
+    starts, hits = _heard_starts(session, place), list[tuple[int, int]]()
+    for start, hit in zip(starts, hits_of(session, place), strict=True):
+        piece = keys.get(sound_of(hit.piece))
+        if piece is not None and (not chosen or hit.hit in chosen):
+            hits.append((start, piece))
+    if not hits:
+        return session
     window, bar = window_of(session, track, clip), session.metre.bar
-    first, last = session.beat_of(window.start), session.beat_of(window.end)
+    first = session.beat_of(hits[0][0] if chosen else window.start)
+    last = session.beat_of(hits[-1][0]) + 1e-3 if chosen else session.beat_of(window.end)
     beat = max(float(np.floor(first / bar + 1e-6) * bar), session.beat_of(0))
     upbeat = round(-beat % bar, 9) % bar
     beats = float(min(LONGEST_PATTERN, max(1.0, np.ceil((last - beat) / bar - 1e-6)) * bar))
-    places = [max(0.0, session.beat_of(start) - beat) for start in _heard_starts(session, place)]
-    inside = [at for at, each in enumerate(places) if each < beats and hits[at] is not None]
+    placed = [(max(0.0, session.beat_of(start) - beat), piece) for start, piece in hits]
+    placed = [each for each in placed if each[0] < beats]
     number = session.next_id
-    made = Pattern(number, f"{track.name} 1", kit, beats, upbeat=upbeat, seed=number)
-    made = made.with_steps({"slices": [hits[at] for at in inside], "places": [places[at] for at in inside]})
+    names = 1 + sum(each.kit == kit for each in session.patterns)
+    name = f"{session.kit(kit).name} {names}"
+    made = Pattern(number, name, kit, beats, upbeat=upbeat, seed=number)
+    made = made.with_steps({"slices": [piece for _, piece in placed], "places": [each for each, _ in placed]})
     session = replace(session, patterns=(*session.patterns, made), next_id=number + 1)
     session = with_track(session, track.id, lambda old: replace(old, is_muted=True))
     return _on_new_track(session, track, made, beat, beats)
@@ -85,8 +96,7 @@ def _on_new_track(
 ) -> Session:
     """A track right below another one, with a clip that plays a pattern."""
     number = session.next_id
-    name = pattern.name if beside is None else f"{beside.name} pattern"
-    track = Track(number, name, (_clip(session, number + 1, pattern, beat, beats),))
+    track = Track(number, pattern.name, (_clip(session, number + 1, pattern, beat, beats),))
     if beside is not None:
         track = replace(track, level=beside.level, pan=beside.pan, is_flipped=beside.is_flipped)
     at = len(session.tracks) if beside is None else [each.id for each in session.tracks].index(beside.id) + 1
@@ -118,8 +128,8 @@ def play_pattern(
 ) -> Session:
     """A clip on a track, or on a new one, that plays a pattern once, or for so many beats."""
     made = session.pattern(pattern)
-    beats = beats or made.beats
-    beat = max(beat, session.beat_of(0))
+    beats = float(beats or made.beats)
+    beat = max(float(beat), session.beat_of(0))
     if track is None:
         return _on_new_track(session, None, made, beat, beats)
     clip = _clip(session, session.next_id, made, beat, beats)
@@ -143,6 +153,7 @@ def change_pattern(session: Session, pattern: PatternId, change: Callable[[Patte
 
 def set_step(session: Session, pattern: PatternId, piece: int, place: float, **shape: Any) -> Session:
     """One step more, unless there is one of that slice at that place."""
+    place = float(place)
 
     def change(old: Pattern) -> Pattern:
         near = np.abs(old.column("places") - place) < 1e-6
@@ -167,7 +178,7 @@ def move_steps(
         at = old.at(steps)
         if not at:
             return old
-        places = [round((old.places[each] + by) % old.beats, 9) % old.beats for each in at]
+        places = [round((old.places[each] + float(by)) % old.beats, 9) % old.beats for each in at]
         slices = [pieces.get(old.ids[each], old.slices[each]) for each in at]
         if by:
             old = old.with_values("places", at, places)
@@ -188,7 +199,7 @@ def shape_steps(
     """One of the values of steps, held within what it may be."""
     least, most = LIMITS[name]
     value = min(most, max(least, value))
-    value = round(value) if name in WHOLE else round(value, 6)
+    value = round(value) if name in WHOLE else round(float(value), 6)
     return change_pattern(
         session, pattern, lambda old: old.with_values(name, old.at(steps), [value] * len(old.at(steps)))
     )
@@ -217,7 +228,7 @@ def set_played(session: Session, place: Place, beats: float) -> Session:
     take = session.track(place[0]).clip(place[1]).take
     if take.playing is None:
         return session
-    playing = replace(take.playing, beats=min(LONGEST_PATTERN, max(SHORTEST_PATTERN, beats)))
+    playing = replace(take.playing, beats=min(LONGEST_PATTERN, max(SHORTEST_PATTERN, float(beats))))
     return _with_playing(session, place, playing)
 
 

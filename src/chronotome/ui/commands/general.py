@@ -31,6 +31,7 @@ from chronotome.ui.commands.loops import LoopCommands
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.moving import MovingCommands
 from chronotome.ui.commands.noises import NoiseCommands
+from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.rework import ReworkCommands
 from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.commands.slices import SliceCommands
@@ -58,7 +59,8 @@ class Commands:
         self.hits = HitCommands(desk, self.tighten, self.grooves)
         self.noises = NoiseCommands(desk, self.tighten)
         self.slices = SliceCommands(desk)
-        self.rework = ReworkCommands(desk, self.clips, self.slices, self.marks, self.hits)
+        self.patterns = PatternCommands(desk)
+        self.rework = ReworkCommands(desk, self.clips, self.slices, self.patterns, self.marks, self.hits)
 
     # What is meant
 

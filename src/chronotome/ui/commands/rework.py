@@ -3,6 +3,7 @@
 from chronotome.ui.commands.clips import ClipCommands
 from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.marks import MarkCommands
+from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.view_state import Stage
@@ -11,13 +12,19 @@ from chronotome.ui.view_state import Stage
 class ReworkCommands:
     """One method for each key that means different things."""
 
-    def __init__(
-        self, desk: Desk, clips: ClipCommands, slices: SliceCommands, marks: MarkCommands, hits: HitCommands
+    def __init__(  # noqa: PLR0917 - all that a key may mean
+        self,
+        desk: Desk,
+        clips: ClipCommands,
+        slices: SliceCommands,
+        patterns: PatternCommands,
+        marks: MarkCommands,
+        hits: HitCommands,
     ) -> None:
         self._desk, self._clips, self._slices = desk, clips, slices
-        self._marks, self._hits = marks, hits
-        self._keeps_hits = False
-        """Whether what was copied last are hits."""
+        self._patterns, self._marks, self._hits = patterns, marks, hits
+        self._kept: ClipCommands | SliceCommands | PatternCommands = clips
+        """Which of them copied last."""
 
     @property
     def _is_here(self) -> bool:
@@ -27,9 +34,22 @@ class ReworkCommands:
     def _on_hits(self) -> bool:
         return self._is_here and self._slices.has_chosen
 
+    @property
+    def _on_steps(self) -> bool:
+        return self._is_here and bool(self._desk.view.steps)
+
+    @property
+    def _meant(self) -> ClipCommands | SliceCommands | PatternCommands:
+        """What is chosen: steps, hits or clips."""
+        if self._on_steps:
+            return self._patterns
+        return self._slices if self._on_hits else self._clips
+
     def delete(self, *, is_closed: bool = False) -> None:
         """Chosen hits or clips in Rework, else the selected onsets."""
-        if self._on_hits:
+        if self._on_steps:
+            self._patterns.delete()
+        elif self._on_hits:
             self._slices.delete(is_closed=is_closed)
         elif self._is_here or is_closed:
             self._clips.delete(is_closed=is_closed)
@@ -37,24 +57,24 @@ class ReworkCommands:
             self._marks.drop()
 
     def duplicate(self) -> None:
-        (self._slices if self._on_hits else self._clips).duplicate()
+        self._meant.duplicate()
 
     def ask_repeats(self) -> None:
         (self._slices if self._on_hits else self._clips).ask_repeats()
 
     def keep(self, *, is_cut: bool = False) -> None:
-        self._keeps_hits = self._on_hits
-        (self._slices if self._on_hits else self._clips).keep(is_cut=is_cut)
+        self._kept = self._meant
+        self._kept.keep(is_cut=is_cut)
 
     def paste(self) -> None:
-        (self._slices if self._keeps_hits else self._clips).paste()
+        self._kept.paste()
 
     def choose_all(self) -> None:
-        """All hits where one is chosen, else all clips of the track."""
-        (self._slices if self._on_hits else self._clips).choose_all()
+        """All hits or steps where one is chosen, else all clips of the track."""
+        self._meant.choose_all()
 
     def by_line(self, step: int) -> None:
-        (self._slices if self._on_hits else self._clips).by_line(step)
+        self._meant.by_line(step)
 
     def reverse(self) -> None:
         (self._slices if self._on_hits else self._clips).reverse()
@@ -77,27 +97,35 @@ class ReworkCommands:
 
     def step(self, by: int, *, is_extending: bool = False) -> None:
         """To the next or previous hit."""
-        if self._is_here and self._slices.slices is not None:
+        if self._is_here and self._patterns.is_here:
+            self._patterns.step(by, is_extending=is_extending)
+        elif self._is_here and self._slices.slices is not None:
             self._slices.step(by, is_extending=is_extending)
         else:
             self._marks.step(by, is_extending=is_extending)
 
     def hear(self) -> None:
-        if self._on_hits:
+        if self._on_steps:
+            self._patterns.hear_chosen()
+        elif self._on_hits:
             self._slices.hear_chosen()
         else:
             self._marks.hear_selected()
 
     def up(self, steps: int) -> None:
         """In Rework the value in the Shape lane of the chosen hits, else hits so many ms earlier."""
-        if self._on_hits:
+        if self._on_steps:
+            self._patterns.shape_by(steps)
+        elif self._on_hits:
             self._slices.step_value(self._desk.view.shape, steps)
         else:
             self._hits.nudge(-steps)
 
     def later(self, milliseconds: int) -> None:
         """Chosen hits in Rework, else marks."""
-        if self._on_hits:
+        if self._on_steps:
+            self._patterns.nudge(milliseconds)
+        elif self._on_hits:
             self._slices.nudge(milliseconds)
         else:
             self._marks.nudge(milliseconds=milliseconds)

@@ -114,6 +114,8 @@ class StageCard(QWidget):
 
 def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
     """The recording's bpm and bars, whether beat one is set, and how far it is from a steady tempo."""
+    if take.playing is not None:
+        return Figures(f"{plain(session.tempo.beats_per_minute, 2)} bpm", "a pattern keeps\nthe song’s time")
     beats = beats_of(session, take)
     if beats is None:
         return Figures("no beats yet", "tap or say bars")
@@ -149,6 +151,10 @@ def _tighten_figures(desk: Desk, guide: Track, take: Take) -> Figures:
 def _rework_figures(session: Session, take: Take) -> Figures:
     """The hits of a take that was taken apart, else how many clips there are."""
     tracks, clips = counted(len(session.tracks), "track"), counted(sum(1 for _ in session.clips), "clip")
+    pattern = session.pattern_of(take)
+    if pattern is not None:
+        bars = f"{plain(pattern.beats / session.metre.bar, 2).rstrip('0').rstrip('.')} bars"
+        return Figures(counted(len(pattern), "step"), f"pattern of {bars}\n{clips} · {tracks}")
     if take.slices is None:
         return Figures(clips, tracks)
     return Figures(counted(len(take.slices), "hit"), f"{clips} · {tracks}")

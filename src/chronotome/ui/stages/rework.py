@@ -13,6 +13,7 @@ from chronotome.ui.controls.figures import counted, decibels, milliseconds, side
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.hit_rows import HitRows
+from chronotome.ui.stages.pattern_rows import PatternRows
 from chronotome.ui.stages.roll_rows import RollRows, ScatterRows
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
@@ -27,7 +28,8 @@ class ReworkTray(Tray):
         self.hits = HitRows(desk, actions, commands.slices)
         self.roll = RollRows(desk, actions, commands.slices)
         self.scatter = ScatterRows(desk, actions, commands.slices)
-        for rows in (self.hits, self.roll, self.scatter):
+        self.pattern = PatternRows(desk, actions, commands.patterns)
+        for rows in (self.hits, self.roll, self.scatter, self.pattern):
             self.add(rows)
         self.add_rule()
         with self.folded("Clip") as self.clip:
@@ -107,10 +109,14 @@ class ReworkTray(Tray):
     def _show_hits(self) -> None:
         clip = self.desk.view.clip
         slices = None if clip is None else clip.take.slices
+        self.pattern.setVisible(clip is not None and clip.take.playing is not None)
+        self.hits.setVisible(clip is None or clip.take.playing is None)
+        self.pattern.show_pattern()
         self.hits.show_hits()
-        if (slices is not None) is self._is_whole:
-            self._is_whole = slices is None
-            self.clip.setChecked(self._is_whole)
+        is_whole = slices is None and (clip is None or clip.take.playing is None)
+        if is_whole is not self._is_whole:
+            self._is_whole = is_whole
+            self.clip.setChecked(is_whole)
         for rows in (self.roll, self.scatter):
             rows.setVisible(slices is not None)
         if slices is not None:

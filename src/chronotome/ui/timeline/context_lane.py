@@ -79,7 +79,7 @@ class ContextLane(ClipLane):
 
     def _on_grew(self, content: str) -> None:
         track = self._track
-        if track is not None and any(clip.recording == content for clip in track.clips):
+        if track is not None and any(content in each.plan.score.recordings for each in self.clips):
             self._key = ()
             self.update()
 
@@ -109,7 +109,8 @@ class ContextLane(ClipLane):
         painter.fillRect(content, colour(theme.paper))
         self.paint_grid(painter, content)
         clips, sources = self.clips, self.desk.recordings.pool.sources
-        found = [sources[each.recording.content] for each in clips if each.recording.content in sources]
+        needed = dict.fromkeys(content for each in clips for content in each.plan.score.recordings)
+        found = [sources[content] for content in needed if content in sources]
         if track is None or not found:
             return
         self._paint_wave(painter, clips, found, is_muted=track.is_muted)

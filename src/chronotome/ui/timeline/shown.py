@@ -13,6 +13,7 @@ from chronotome.session.counting import counted_of
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, Recording, Session, Take, Track
 from chronotome.session.onsets import Onsets
+from chronotome.session.score import Score
 from chronotome.session.settings import TightenSettings
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
@@ -46,6 +47,13 @@ class Shown:
     @property
     def recipe(self) -> TightenSettings:
         return self.track.recipe_of(self.take)
+
+    @property
+    def rows(self) -> Score | None:
+        """The rows that are drawn one by one; None where the clip is one wave, as recorded or stretched."""
+        if self.take.playing is not None:
+            return self.plan.score if self.side is Side.EDITED else self.plan.as_played
+        return self.plan.score if self.take.slices is not None and self.side is Side.EDITED else None
 
     @cached_property
     def anchors(self) -> tuple[NDArray[np.int64], NDArray[np.int64]]:

@@ -14,12 +14,14 @@ from chronotome.ui.timeline.groove_lane import GrooveLane
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.timeline.match_lane import MatchLane
 from chronotome.ui.timeline.overview_strip import OverviewStrip
+from chronotome.ui.timeline.pattern_lane import PatternLane
 from chronotome.ui.timeline.proof_lane import ProofLane
 from chronotome.ui.timeline.pulse_lane import PulseLane
 from chronotome.ui.timeline.recipe_lane import RecipeLane
 from chronotome.ui.timeline.ruler import Ruler
 from chronotome.ui.timeline.section_lane import SectionLane
 from chronotome.ui.timeline.shape_lane import ShapeLane
+from chronotome.ui.timeline.step_shape_lane import StepShapeLane
 from chronotome.ui.timeline.strength_lane import StrengthLane
 from chronotome.ui.timeline.wave_lane import WaveLane
 from chronotome.ui.view_state import Evidence, Stage
@@ -43,6 +45,8 @@ class Timeline(QWidget):
         self.groove = GrooveLane(desk)
         self.match = MatchLane(desk, commands.tighten)
         self.shape = ShapeLane(desk)
+        self.pattern = PatternLane(desk, commands.patterns)
+        self.step_shape = StepShapeLane(desk)
         self.proof = ProofLane(desk)
         self.evidence: dict[Stage, Lane] = {
             Stage.MARK: self.strength,
@@ -64,6 +68,8 @@ class Timeline(QWidget):
         }
         for evidence in (*self.evidence.values(), self.groove, self.match):
             layout.addWidget(evidence, 10)
+        layout.addWidget(self.pattern, 16)
+        layout.addWidget(self.step_shape, 6)
         self._context = QWidget()
         self._context_layout = QVBoxLayout(self._context)
         self._context_layout.setContentsMargins(0, 0, 0, 0)
@@ -76,22 +82,25 @@ class Timeline(QWidget):
         self._scroll.setWidget(self._context)
         self._context.setAutoFillBackground(False)  # setting it as the widget switched that on
         self._scroll.viewport().setAutoFillBackground(False)
+        self._more = (self.groove, self.match, self.pattern, self.step_shape)
         layout.addWidget(self._scroll, 9)
         self._lanes: list[ContextLane] = []
         self._last_position = 0.0
-        desk.transport.moved.connect(self._follow)
-        for tall in (self.wave, *self.evidence.values(), self.groove, self.match):
+        for tall in (self.wave, *self.evidence.values(), *self._more):
             policy = tall.sizePolicy()
             policy.setVerticalPolicy(policy.Policy.Expanding)
             tall.setSizePolicy(policy)
-        view = desk.view
+        self._listen()
+
+    def _listen(self) -> None:
+        desk, view = self._desk, self._desk.view
+        desk.transport.moved.connect(self._follow)
         changes = (view.stage_changed, view.evidence_changed, view.selection_changed, view.focus_changed)
         for signal in (*changes, desk.store.kept):
             signal.connect(self._on_stage)
+        self._on_stage()
         view.focus_changed.connect(self._on_tracks)
         desk.store.watch(self, self._on_tracks, lambda s: s.tracks)
-        self._on_stage()
-        self._on_tracks()
 
     @property
     def context_lanes(self) -> list[ContextLane]:
@@ -99,7 +108,7 @@ class Timeline(QWidget):
 
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
-        evidence = (self.drift, self.groove, self.match, self.strength, self.pulse, self.shape)
+        evidence = (self.drift, self.strength, self.pulse, self.shape, *self._more)
         lanes = (self.wave, self.ruler, *evidence, self.sections, self.recipes, *self._lanes)
         return any(lane.cancel_drag() for lane in lanes)
 
@@ -117,6 +126,9 @@ class Timeline(QWidget):
         for stage, lane in self.evidence.items():
             has_more = lane is not self.drift and (lane is not self.shape or is_apart)
             lane.setVisible(stage is view.stage and has_more)
+        plays = view.stage is Stage.REWORK and view.clip is not None and view.clip.take.playing is not None
+        self.pattern.setVisible(plays)
+        self.step_shape.setVisible(plays)
         for evidence, lane in self._tightening.items():
             lane.setVisible(view.stage is Stage.TIGHTEN and evidence is view.evidence)
 

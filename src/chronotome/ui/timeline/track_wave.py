@@ -8,7 +8,6 @@ from numpy.typing import NDArray
 from chronotome.dsp.audio import Curve
 from chronotome.dsp.overview import BUCKET, spans_of
 from chronotome.dsp.stretch.engines import EngineName
-from chronotome.render.mix import Side
 from chronotome.render.pool import Source
 from chronotome.session.limits import ContentHash
 from chronotome.session.score import Score
@@ -25,16 +24,17 @@ def track_columns(
     lows, highs = (np.zeros(len(edges) - 1, np.float32) for _ in range(2))
     for shown in clips:
         source, heard = sources.get(shown.recording.content), shown.heard_anchors
-        if source is None or heard[-1] <= edges[0] or heard[0] >= edges[-1]:
+        if (source is None and shown.take.playing is None) or heard[-1] <= edges[0] or heard[0] >= edges[-1]:
             continue
         first = max(0, int(edges.searchsorted(heard[0], "right")) - 1)
         last = min(len(lows), int(edges.searchsorted(heard[-1], "left")))
         here, part = edges[first : last + 1], slice(first, last)
         middles = (here[1:] + here[:-1]) / 2
-        if shown.take.slices is not None and shown.side is Side.EDITED:
-            low, high = row_columns(shown, source, here)
+        rows = shown.rows
+        if rows is not None:
+            low, high = row_columns(shown, rows, sources, here)
             gain = shown.edge_gains(middles)
-        else:
+        elif source is not None:
             low, high = columns(source, *shown.under(here))
             gain = shown.gains(middles)
         np.minimum(lows[part], low * gain, out=lows[part])
@@ -42,9 +42,11 @@ def track_columns(
     return lows, highs
 
 
-def row_columns(shown: Shown, source: Source, edges: Edges) -> tuple[Curve, Curve]:
-    """Lows and highs of a clip that was taken apart, row by row: reversed, faded, as loud as each is."""
-    score, window, rows = shown.plan.score, shown.plan.window, shown.plan.rows
+def row_columns(
+    shown: Shown, score: Score, sources: Mapping[ContentHash, Source], edges: Edges
+) -> tuple[Curve, Curve]:
+    """Lows and highs of a score, row by row: reversed, faded, as loud as each is."""
+    window, rows = shown.plan.window, shown.plan.rows_of(score)
     lows, highs = (np.zeros(len(edges) - 1, np.float32) for _ in range(2))
     begins = np.maximum(score.heard[rows], window.start)
     ends = np.minimum(score.heard[rows] + score.length[rows], window.end)
@@ -58,10 +60,14 @@ def row_columns(shown: Shown, source: Source, edges: Edges) -> tuple[Curve, Curv
     heard, length = score.heard[at], score.length[at]
     low, high = (np.clip(edges[column + side] - heard, 0, length) for side in (0, 1))
     low, high = _read(score, at, low, high)
-    found = _extremes(source, low, high)
     gain = _row_gains(score, at, (edges[column] + edges[column + 1]) / 2)
-    np.minimum.at(lows, column, found[0] * gain)
-    np.maximum.at(highs, column, found[1] * gain)
+    for number in np.unique(score.recording[at]).tolist():
+        source = sources.get(score.recordings[number])
+        if source is not None:
+            some = np.flatnonzero(score.recording[at] == number)
+            found = _extremes(source, low[some], high[some])
+            np.minimum.at(lows, column[some], found[0] * gain[some])
+            np.maximum.at(highs, column[some], found[1] * gain[some])
     return lows, highs
 
 

@@ -18,7 +18,7 @@ from chronotome.session.onsets import OnsetId
 from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.slices import SliceCommands
-from chronotome.ui.controls.figures import decibels, signed
+from chronotome.ui.controls.figures import counted, decibels, signed
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
@@ -39,6 +39,7 @@ from chronotome.ui.timeline.slice_marks import (
     paint_rhythm,
     paint_slices,
 )
+from chronotome.ui.timeline.step_marks import paint_steps
 from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.track_header import type_name
 from chronotome.ui.timeline.track_wave import track_columns
@@ -138,7 +139,8 @@ class WaveLane(SliceLane):
         self.paint_grid(painter, content)
         if shown is None:
             return
-        source = self.desk.recordings.pool.get(shown.recording.content)
+        needed = (shown.recording.content, *shown.plan.score.recordings)
+        source = next(filter(None, map(self.desk.recordings.pool.get, needed)), None)
         if source is None:
             self._paint_absent(painter, content, shown)
             return
@@ -147,12 +149,16 @@ class WaveLane(SliceLane):
         if self.desk.transport.side is Side.EDITED and self.desk.view.stage >= Stage.TIGHTEN:
             paint_noises(self, painter, clips, (NOTCH, self.height() - FOOT))
             for each in (
-                each for each in clips if each.plan.sliced is None or self.desk.view.stage is not Stage.REWORK
+                each
+                for each in clips
+                if each.plan.patterned is None
+                and (each.plan.sliced is None or self.desk.view.stage is not Stage.REWORK)
             ):
                 paint_hatching(painter, self, each, (self.height() - FOOT + 2, self.height() - 3))
         if self.desk.view.stage is Stage.REWORK:
             for each in clips:
                 paint_slices(painter, self, each, STRIP)
+                paint_steps(painter, self, each, STRIP)
             paint_rhythm(painter, self, STRIP)
             paint_frames(painter, self, clips, self.desk.view.clips)
             self.paint_range(painter)
@@ -205,7 +211,7 @@ class WaveLane(SliceLane):
         """A hand moves, and by less than can be seen: the wave is drawn anew once it rests."""
         if not self.desk.store.is_drafting or self._image_key[:1] != (look,) or len(plans) != 1:
             return False
-        if plans[0].sliced is not None:
+        if plans[0].sliced is not None or plans[0].patterned is not None:
             return False
         drawn, (plan,) = self._image_key[1], plans
         if not isinstance(drawn, tuple) or len(drawn) != 1 or not _is_alike(drawn[0], plan):
@@ -288,7 +294,10 @@ class WaveLane(SliceLane):
         take = guide.first_take if leading is None else leading[1]
         if take is not None:
             words = WAY_WORDS[guide.moving_of(take).by]
-            if guide.moving_of(take).by is MoveBy.STRETCHING:
+            pattern = session.pattern_of(take)
+            if pattern is not None:
+                words = counted(len(pattern), "step")
+            elif guide.moving_of(take).by is MoveBy.STRETCHING:
                 words += f" · {engine_for(session, guide, take)}"
         self.paint_words(painter, y + 1, words, size=11, weight=500, value=theme.soft_ink)
         y = 98

@@ -1,0 +1,598 @@
+"""What keys and menus do to kits and patterns."""
+
+from collections.abc import Callable
+from itertools import count
+from pathlib import Path
+
+import numpy as np
+from PySide6.QtWidgets import QApplication, QFileDialog
+
+from chronotome.bridge.store import Edit
+from chronotome.files.patterns import Saved, is_pattern, read_pattern, write_pattern
+from chronotome.session.edits.clips import Place
+from chronotome.session.edits.kits import (
+    add_to_kit,
+    make_kit,
+    set_kit,
+    set_slice,
+    slices_for_keys,
+    sound_of,
+)
+from chronotome.session.edits.patterns import (
+    add_layer,
+    bring_pattern,
+    change_pattern,
+    draw_again,
+    free_layer,
+    keep_round,
+    move_steps,
+    new_pattern,
+    pattern_of_clip,
+    play_pattern,
+    remove_steps,
+    set_beats,
+    set_played,
+    set_step,
+    shape_steps,
+    vary,
+)
+from chronotome.session.kits import Kit, KitId, key_name
+from chronotome.session.model import Clip, Session, replace
+from chronotome.session.patterns import Pattern, StepId
+from chronotome.ui.controls.figures import counted
+from chronotome.ui.desk import Desk
+from chronotome.units import gain_of
+
+STEP_BY = {"loudness": 1.0, "pans": 0.1, "semitones": 1.0, "lengths": 0.125, "chances": 0.1, "repeats": 1}
+LABELS = {
+    "loudness": "Loudness",
+    "pans": "Pan",
+    "semitones": "Pitch",
+    "lengths": "Length",
+    "chances": "Chance",
+    "repeats": "Repeats",
+    "slopes": "Slope",
+    "everys": "Rounds",
+    "turns": "Turn",
+}
+VARIED = 4
+"""Steps that a variation changes."""
+
+
+class PatternCommands:
+    """One method for each thing that can be done to a kit or a pattern."""
+
+    def __init__(self, desk: Desk) -> None:
+        self._desk = desk
+        self._kept: tuple[Pattern, tuple[StepId, ...]] | None = None
+        self._seeds = count(1)
+        self._kit: KitId | None = None
+        """The kit that was made or looked at last."""
+
+    # What is meant
+
+    @property
+    def clip(self) -> Clip | None:
+        return self._desk.view.clip
+
+    @property
+    def pattern(self) -> Pattern | None:
+        """The one that the clip plays that is worked on."""
+        clip = self.clip
+        return None if clip is None else self._desk.session.pattern_of(clip.take)
+
+    @property
+    def kit(self) -> Kit | None:
+        """The kit of the clip that is worked on, else the one that was made last, else any."""
+        clip, session = self.clip, self._desk.session
+        if clip is not None and clip.take.playing is not None:
+            return session.kit_of(clip.take)
+        known = {each.id: each for each in session.kits}
+        if self._kit in known:
+            return known[self._kit]
+        return session.kits[-1] if session.kits else None
+
+    @property
+    def is_here(self) -> bool:
+        return self.pattern is not None
+
+    def _with_pattern(self, do: Callable[[Place, Pattern], Edit], label: str) -> None:
+        place, pattern = self._desk.view.place, self.pattern
+        if place is None or pattern is None:
+            self._desk.say("The clip plays no pattern: Ctrl+P makes one of it")
+            return
+        self._desk.store.apply(do(place, pattern), label)
+
+    def _with_steps(self, do: Callable[[Pattern, tuple[StepId, ...]], Edit], label: str) -> None:
+        pattern, steps = self.pattern, self._desk.view.steps
+        if pattern is None or not steps:
+            self._desk.say("Choose steps first: a click in the pattern")
+            return
+        self._desk.store.apply(do(pattern, steps), label.format(counted(len(steps), "step")))
+
+    # Kits
+
+    def put_on_keys(self) -> None:
+        """The hits of the clip, or the chosen ones, as a kit."""
+        view, place = self._desk.view, self._desk.view.place
+        if place is None or self.is_here:
+            self._desk.say("It is on keys already" if self.is_here else "There is no clip to put on keys")
+            return
+        hits, before = view.hits, len(self._desk.session.kits)
+        words = f"Put {counted(len(hits), 'hit')} on keys" if hits else "Put the hits on keys"
+        self._desk.store.apply(lambda session: make_kit(session, place, hits), words)
+        if len(self._desk.session.kits) > before:
+            kit = self._desk.session.kits[-1]
+            self._kit = kit.id
+            last = key_name(kit.slices[-1].key)
+            self._desk.say(
+                f"{counted(len(kit.slices), 'slice')} on keys, Q to {last}. Ctrl+P writes a pattern with them"
+            )
+
+    def add_to_keys(self) -> None:
+        """The chosen hits of another clip on the keys that are free."""
+        place, kit, hits = self._desk.view.place, self.kit, self._desk.view.hits
+        if place is None or kit is None:
+            self._desk.say("There is no kit yet: Ctrl+K makes one")
+            return
+        number = kit.id
+        self._desk.store.apply(
+            lambda session: add_to_kit(session, number, place, hits), "Add hits to the kit"
+        )
+        now = len(self._desk.session.kit(number).slices)
+        self._desk.say(f"{now - len(kit.slices)} more on keys: {counted(now, 'slice')}")
+
+    def set_kit(self, label: str, **values: object) -> None:
+        kit = self.kit
+        if kit is not None:
+            number = kit.id
+            self._desk.store.apply(lambda session: set_kit(session, number, **values), label)
+
+    def toggle_fits(self) -> None:
+        kit = self.kit
+        if kit is not None:
+            self.set_kit(
+                "Kit fits the song" if not kit.fits_song else "Kit as recorded", fits_song=not kit.fits_song
+            )
+
+    @property
+    def fits(self) -> bool:
+        return self.kit is not None and self.kit.fits_song
+
+    def set_slices(self, label: str, **values: object) -> None:
+        """Of the slices that the chosen steps play."""
+        kit, pieces = self.kit, self.chosen_pieces
+        if kit is None or not pieces:
+            self._desk.say("Choose a step of the slice first")
+            return
+        number = kit.id
+        self._desk.store.apply(lambda session: set_slice(session, number, pieces, **values), label)
+
+    @property
+    def chosen_pieces(self) -> set[int]:
+        """The slices that the chosen steps play."""
+        pattern = self.pattern
+        if pattern is None:
+            return set()
+        return {pattern.slices[at] for at in pattern.at(self._desk.view.steps)}
+
+    def hear_slice(self, kit: Kit, number: int) -> None:
+        """A slice by itself, at once."""
+        piece = kit.slice_of(number)
+        source = None if piece is None else self._desk.recordings.pool.get(piece.recording)
+        if piece is None or source is None:
+            return
+        ratio = self._desk.session.rate / self._desk.session.recording_with(piece.recording).rate
+        start, end = round(piece.start * ratio), round(piece.end * ratio)
+        self._desk.transport.hear(source.region, start, end, gain_of(piece.loudness))
+
+    def hear_chosen(self) -> None:
+        kit, pieces = self.kit, sorted(self.chosen_pieces)
+        if kit is not None and pieces:
+            self.hear_slice(kit, pieces[-1])
+
+    # Patterns
+
+    def write_recording(self) -> None:
+        """A pattern that is the clip, on a track of its own below it."""
+        place, before = self._desk.view.place, len(self._desk.session.patterns)
+        if place is None or self.is_here:
+            self._desk.say("It is a pattern already" if self.is_here else "There is no clip to make one of")
+            return
+        hits, kit = self._desk.view.hits, self._kit_for(place)
+        words = f"Write {counted(len(hits), 'hit')} as a pattern" if hits else "Write the clip as a pattern"
+        self._desk.store.apply(lambda session: pattern_of_clip(session, place, kit, hits), words)
+        session = self._desk.session
+        if len(session.patterns) == before:
+            self._desk.say("There are no hits to write a pattern with")
+            return
+        pattern = session.patterns[-1]
+        self._show(pattern)
+        self._desk.say(f"{counted(len(pattern), 'step')}, which sound as the clip did; its track is muted")
+
+    def _kit_for(self, place: Place) -> KitId | None:
+        """The kit at hand, where all that is meant is on its keys already."""
+        kit, session = self.kit, self._desk.session
+        if kit is None:
+            return None
+        known = {sound_of(each) for each in kit.slices}
+        pieces = slices_for_keys(session, place, self._desk.view.hits)
+        return kit.id if all(sound_of(each) in known for each in pieces) else None
+
+    def _show(self, pattern: Pattern) -> None:
+        """The clip that plays a pattern comes into the tall lane."""
+        for track, clip in self._desk.session.clips:
+            if clip.take.playing is not None and clip.take.playing.pattern == pattern.id:
+                self._desk.view.choose_hits((track.id, clip.id), ())
+                return
+
+    def write_empty(self) -> None:
+        """A bar without a step, of the kit, on a new track; on the track itself where it plays patterns."""
+        kit, session = self.kit, self._desk.session
+        if kit is None:
+            self._desk.say("There is no kit yet: Ctrl+K puts the hits of a clip on keys")
+            return
+        track = self._desk.view.focused if self.is_here else None
+        bar, number, here = session.metre.bar, kit.id, self._bar_here()
+        where = None if track is None else track.id
+        if track is not None:
+            here = max((self._end_of(clip) for clip in track.clips), default=here)
+
+        def edit(session: Session) -> Session:
+            session = new_pattern(session, number, bar)
+            return play_pattern(session, where, session.patterns[-1].id, here, bar)
+
+        self._desk.store.apply(edit, "New pattern")
+        self._show(self._desk.session.patterns[-1])
+
+    def _end_of(self, clip: Clip) -> float:
+        beats = 0.0 if clip.take.playing is None else clip.take.playing.beats
+        return clip.take.beat + beats
+
+    def _bar_here(self) -> float:
+        """The bar line before the playhead."""
+        session = self._desk.session
+        beat, bar = session.beat_of(self._desk.transport.position), session.metre.bar
+        line = float(np.floor(beat / bar + 1e-6) * bar)
+        return line if session.frame_of(line) >= 0 else max(0.0, line + bar)
+
+    def play_again(self) -> None:
+        """The same pattern once more, after the last clip of the track."""
+        track = self._desk.view.focused
+
+        def edit(place: Place, pattern: Pattern) -> Edit:
+            end = max(self._end_of(clip) for clip in track.clips) if track is not None else 0.0
+            return lambda session: play_pattern(session, place[0], pattern.id, end)
+
+        self._with_pattern(edit, "Play the pattern once more")
+
+    def longer(self, times: float) -> None:
+        """The length of one round."""
+
+        def edit(_place: Place, pattern: Pattern) -> Edit:
+            return lambda session: set_beats(session, pattern.id, pattern.beats * times)
+
+        self._with_pattern(edit, "Pattern twice as long" if times > 1 else "Pattern half as long")
+
+    def set_beats(self, beats: float) -> None:
+        self._with_pattern(
+            lambda _place, pattern: lambda session: set_beats(session, pattern.id, beats),
+            "Length of the pattern",
+        )
+
+    def set_rounds(self, rounds: float) -> None:
+        """How many times the clip plays it."""
+        self._with_pattern(
+            lambda place, pattern: lambda session: set_played(session, place, rounds * pattern.beats),
+            "Rounds of the pattern",
+        )
+
+    def more_rounds(self, by: int) -> None:
+        clip, pattern = self.clip, self.pattern
+        if clip is not None and pattern is not None and clip.take.playing is not None:
+            rounds = clip.take.playing.beats / pattern.beats
+            self.set_rounds(max(1.0, np.floor(rounds + by + 1e-6)))
+
+    def draw_again(self) -> None:
+        self._with_pattern(
+            lambda _place, pattern: lambda session: draw_again(session, pattern.id), "Chance: draw again"
+        )
+
+    def keep_round(self) -> None:
+        """What chance gave in the round under the playhead, as fixed steps."""
+        session, here = self._desk.session, self._desk.transport.position
+
+        def edit(place: Place, pattern: Pattern) -> Edit:
+            take = session.track(place[0]).clip(place[1]).take
+            along = session.beat_of(here) - take.beat
+            beats = pattern.beats if take.playing is None else take.playing.beats
+            last = max(0, int(np.ceil(beats / pattern.beats - 1e-6)) - 1)
+            number = min(last, max(0, int(along // pattern.beats)))
+            return lambda session: keep_round(session, place, number)
+
+        self._with_pattern(edit, "Chance: keep this round")
+
+    def vary(self) -> None:
+        seed = next(self._seeds)
+        self._with_pattern(
+            lambda place, _pattern: lambda session: vary(session, place, VARIED, seed), "Vary the pattern"
+        )
+        if self.pattern is not None:
+            self._desk.say(f"“{self.pattern.name}” is a new pattern: the old one is kept in the list")
+
+    def play_other(self, number: int) -> None:
+        """Another pattern in the clip."""
+
+        def edit(place: Place, _pattern: Pattern) -> Edit:
+            def change(session: Session) -> Session:
+                track = session.track(place[0])
+                old = track.clip(place[1]).take
+                if old.playing is None:
+                    return session
+                new = replace(old, playing=replace(old.playing, pattern=number, kit=0))
+                name = session.pattern(number).name
+                clips = tuple(
+                    replace(each, take=new, name=name) if each.take is old else each for each in track.clips
+                )
+                tracks = (replace(each, clips=clips) if each is track else each for each in session.tracks)
+                return replace(session, tracks=tuple(tracks))
+
+            return change
+
+        self._with_pattern(edit, "Play another pattern")
+
+    def rename(self, name: str) -> None:
+        if name.strip():
+            self._with_pattern(
+                lambda _place, pattern: (
+                    lambda session: change_pattern(
+                        session, pattern.id, lambda old: replace(old, name=name.strip()[:200])
+                    )
+                ),
+                "Rename the pattern",
+            )
+
+    def layer(self, semitones: float) -> None:
+        """The track once more, higher or lower, as long as it is not set free."""
+        track = self._desk.view.focused
+        if track is None or not self.is_here:
+            self._desk.say("The track plays no pattern: Ctrl+P makes one of a clip")
+            return
+        if track.layer is not None:
+            self._desk.say("It is a layer itself: set it free first")
+            return
+        number = track.id
+        self._desk.store.apply(lambda session: add_layer(session, number, semitones), "Layer of the pattern")
+
+    def free(self) -> None:
+        track = self._desk.view.focused
+        if track is None or track.layer is None:
+            self._desk.say("It is no layer")
+            return
+        number = track.id
+        self._desk.store.apply(lambda session: free_layer(session, number), "Set the layer free")
+
+    # Steps
+
+    def delete(self) -> None:
+        self._with_steps(
+            lambda pattern, steps: lambda session: remove_steps(session, pattern.id, steps), "Erase {}"
+        )
+
+    def choose_all(self) -> None:
+        place, pattern = self._desk.view.place, self.pattern
+        if place is not None and pattern is not None:
+            self._desk.view.choose_hits(place, pattern.ids)
+
+    def choose_same(self) -> None:
+        """All steps of the slices that the chosen ones play."""
+        place, pattern, pieces = self._desk.view.place, self.pattern, self.chosen_pieces
+        if place is not None and pattern is not None:
+            pairs = zip(pattern.ids, pattern.slices, strict=True)
+            self._desk.view.choose_hits(place, [step for step, piece in pairs if piece in pieces])
+
+    def by_line(self, step: int) -> None:
+        by = step * self._desk.view.grid.step
+        self._with_steps(
+            lambda pattern, steps: lambda session: move_steps(session, pattern.id, steps, by, {}), "Move {}"
+        )
+
+    def nudge(self, milliseconds: float) -> None:
+        by = milliseconds / 1000 * self._desk.session.tempo.beats_per_minute / 60
+        self._with_steps(
+            lambda pattern, steps: lambda session: move_steps(session, pattern.id, steps, by, {}), "Move {}"
+        )
+
+    def by_row(self, rows: int) -> None:
+        """To the slice so many keys further."""
+        kit = self.kit
+        if kit is None:
+            return
+        ids = [each.id for each in kit.slices]
+
+        def edit(pattern: Pattern, steps: tuple[StepId, ...]) -> Edit:
+            own = {each: pattern.slices[pattern.ids.index(each)] for each in steps}
+            pieces = {
+                each: ids[min(len(ids) - 1, max(0, ids.index(piece) + rows))]
+                for each, piece in own.items()
+                if piece in ids
+            }
+            return lambda session: move_steps(session, pattern.id, steps, 0.0, pieces)
+
+        self._with_steps(edit, "Move {}")
+        self.hear_chosen()
+
+    def step(self, by: int, *, is_extending: bool = False) -> None:
+        """Choose the next or previous step."""
+        place, pattern, steps = self._desk.view.place, self.pattern, self._desk.view.steps
+        if place is None or pattern is None or not len(pattern):
+            return
+        at = pattern.ids.index(steps[-1]) + by if steps else (0 if by > 0 else len(pattern) - 1)
+        new = pattern.ids[at % len(pattern)]
+        self._desk.view.choose_hits(place, (*steps, new) if is_extending else (new,))
+        self.hear_chosen()
+
+    def set_here(self) -> None:
+        """A step in the cell of the grid that is under the playhead, of the slice chosen last."""
+        place, pattern, kit, clip = self._desk.view.place, self.pattern, self.kit, self.clip
+        if place is None or pattern is None or kit is None or clip is None:
+            return
+        pieces = self.chosen_pieces or {kit.slices[0].id}
+        session, grid = self._desk.session, self._desk.view.grid.step
+        beat = session.beat_of(self._desk.transport.position)
+        at = float((np.floor(beat / grid + 1e-6) * grid - clip.take.beat) % pattern.beats)
+        piece = max(pieces)
+        before = pattern.ids
+        self._desk.store.apply(
+            lambda session: set_step(session, pattern.id, piece, round(at, 9)), "Set a step"
+        )
+        now = self.pattern
+        if now is not None:
+            self._desk.view.choose_hits(place, [each for each in now.ids if each not in before])
+
+    def shape(self, name: str, by: float) -> None:
+        """One of the values of the chosen steps, so much more."""
+
+        def edit(pattern: Pattern, steps: tuple[StepId, ...]) -> Edit:
+            column = pattern.column(name)
+            now = {each: float(column[pattern.ids.index(each)]) for each in steps}
+
+            def change(session: Session) -> Session:
+                for each, value in now.items():
+                    session = shape_steps(session, pattern.id, (each,), name, value + by)
+                return session
+
+            return change
+
+        self._with_steps(edit, f"{LABELS[name]} of {{}}")
+
+    def shape_by(self, steps: int) -> None:
+        name = self._desk.view.step_shape
+        self.shape(name, steps * STEP_BY.get(name, 1.0))
+
+    def set_shape(self, session: Session, name: str, value: float) -> Session:
+        """For sliders, one of the values of the chosen steps: the last one's; the others as far from it."""
+        pattern, steps = self.pattern, self._desk.view.steps
+        if pattern is None or not steps:
+            return session
+        column = pattern.column(name)
+        now = {each: float(column[pattern.ids.index(each)]) for each in steps}
+        by = value - now[steps[-1]]
+        for each, own in now.items():
+            session = shape_steps(session, pattern.id, (each,), name, own + by)
+        return session
+
+    def keep(self, *, is_cut: bool = False) -> None:
+        """Remember the chosen steps for pasting."""
+        pattern, steps = self.pattern, self._desk.view.steps
+        if pattern is None or not steps:
+            return
+        self._kept = pattern, steps
+        if is_cut:
+            self.delete()
+        self._desk.say(f"{counted(len(steps), 'step')} kept: Ctrl+V sets them at the playhead")
+
+    def paste(self) -> None:
+        """What was kept, from the cell under the playhead on."""
+        if self._kept is None:
+            return
+        grid, session, clip = self._desk.view.grid.step, self._desk.session, self.clip
+        if clip is None:
+            return
+        beat = session.beat_of(self._desk.transport.position)
+        self._lay(self._kept, float(np.floor(beat / grid + 1e-6) * grid - clip.take.beat), "Paste {}")
+
+    def duplicate(self) -> None:
+        """The chosen steps once more, right after themselves."""
+        pattern, steps = self.pattern, self._desk.view.steps
+        if pattern is None or not steps:
+            return
+        places = [pattern.places[at] for at in pattern.at(steps)]
+        grid = self._desk.view.grid.step
+        span = max(grid, float(np.floor((places[-1] - places[0]) / grid + 1 + 1e-6)) * grid)
+        self._lay((pattern, steps), places[0] + span, "Duplicate {}")
+
+    def _lay(self, kept: tuple[Pattern, tuple[StepId, ...]], at: float, label: str) -> None:
+        of, steps = kept
+        chosen = of.only(of.at(steps))
+        if not len(chosen):
+            return
+        first = chosen.places[0]
+
+        def edit(_place: Place, pattern: Pattern) -> Edit:
+            places = [round((each - first + at) % pattern.beats, 9) % pattern.beats for each in chosen.places]
+            columns = {name: chosen.column(name).tolist() for name in ("slices", *LABELS)}
+            return lambda session: change_pattern(
+                session, pattern.id, lambda old: old.with_steps({**columns, "places": places})
+            )
+
+        before = () if self.pattern is None else self.pattern.ids
+        self._with_pattern(edit, label.format(counted(len(chosen), "step")))
+        place, now = self._desk.view.place, self.pattern
+        if place is not None and now is not None:
+            known = set(before)
+            self._desk.view.choose_hits(place, [each for each in now.ids if each not in known])
+
+    # Folders
+
+    def ask_and_write(self) -> None:
+        pattern = self.pattern
+        if pattern is None:
+            self._desk.say("The clip plays no pattern")
+            return
+        usual = str(Path.home() / pattern.name)
+        said, _ = QFileDialog.getSaveFileName(
+            QApplication.activeWindow(), "A new folder for the pattern", usual, "Folder"
+        )
+        if said:
+            self.write(Path(said))
+
+    def write(self, folder: Path) -> None:
+        """The pattern and its kit as a folder."""
+        pattern, session = self.pattern, self._desk.session
+        if pattern is None:
+            return
+        places, number = dict(self._desk.recordings.places), pattern.id
+        self._desk.tasks.run(
+            f"Writing {folder.name}",
+            lambda progress: write_pattern(folder, session, number, places, progress),
+            lambda _done: self._desk.say(f"“{pattern.name}” and its kit are written to “{folder}”"),
+        )
+
+    def ask_and_read(self) -> None:
+        said = QFileDialog.getExistingDirectory(QApplication.activeWindow(), "The folder of a pattern")
+        if said:
+            self.read(Path(said))
+
+    def read(self, folder: Path) -> None:
+        """A pattern with its kit, in the song's tempo, from the bar under the playhead on."""
+        if not is_pattern(folder):
+            self._desk.tasks.error.emit(f"“{folder.name}” holds no pattern. Choose the folder of one.")
+            return
+        tempo = self._desk.session.tempo.beats_per_minute
+        self._desk.tasks.run(
+            f"Opening {folder.name}",
+            lambda progress: read_pattern(folder, tempo, progress),
+            self._bring,
+        )
+
+    def _bring(self, saved: Saved) -> None:
+        desk = self._desk
+        recordings = tuple(desk.recordings.renamed(each) for each in saved.recordings)
+        known = {each.content for each in desk.session.recordings}
+        here = self._bar_here()
+
+        def edit(session: Session) -> Session:
+            session = bring_pattern(session, saved.pattern, saved.kit, recordings)
+            made = session.patterns[-1]
+            beat = here - made.upbeat
+            while session.frame_of(beat) < -0.5:  # what is before its first bar line needs room
+                beat += session.metre.bar
+            return play_pattern(session, None, made.id, beat)
+
+        desk.store.apply(edit, f"Open pattern {saved.pattern.name}")
+        for each in recordings:
+            if each.content not in known:
+                desk.recordings.bring(each.content, saved.places[each.content])
+        self._show(desk.session.patterns[-1])
+        desk.say(f"“{saved.pattern.name}”: {counted(len(saved.kit.slices), 'slice')} on keys")

@@ -1,0 +1,51 @@
+"""The actions of kits and patterns."""
+
+from chronotome.ui.actions import Entry
+from chronotome.ui.commands.general import Commands
+from chronotome.ui.commands.patterns import LABELS, STEP_BY
+
+
+def kit_entries(commands: Commands) -> list[Entry]:
+    """In the order of the menu Kit."""
+    patterns = commands.patterns
+    return [
+        Entry("put-on-keys", "Kit", "Put the hits on keys", "Ctrl+K", patterns.put_on_keys),
+        Entry("add-to-keys", "Kit", "Add hits to the kit", "", patterns.add_to_keys),
+        Entry(
+            "kit-fits", "Kit", "Slices fit the song’s tempo", "", patterns.toggle_fits, lambda: patterns.fits
+        ),
+        Entry("", "Kit"),
+        Entry("pattern", "Kit", "Write the clip as a pattern", "Ctrl+P", patterns.write_recording),
+        Entry("pattern-empty", "Kit", "New empty pattern", "Ctrl+Shift+P", patterns.write_empty),
+        Entry("pattern-again", "Kit", "Play the pattern once more", "", patterns.play_again),
+        Entry("pattern-vary", "Kit", "Vary the pattern", "Ctrl+Shift+V", patterns.vary),
+        Entry("pattern-longer", "Kit", "Pattern twice as long", "", lambda: patterns.longer(2.0)),
+        Entry("pattern-shorter", "Kit", "Pattern half as long", "", lambda: patterns.longer(0.5)),
+        Entry("rounds-more", "Kit", "One more round", "", lambda: patterns.more_rounds(1)),
+        Entry("rounds-fewer", "Kit", "One round fewer", "", lambda: patterns.more_rounds(-1)),
+        Entry("", "Kit"),
+        Entry("chance-again", "Kit", "Chance: draw again", "", patterns.draw_again),
+        Entry("chance-keep", "Kit", "Chance: keep this round", "", patterns.keep_round),
+        Entry("layer-up", "Kit", "Layer an octave up", "", lambda: patterns.layer(12.0)),
+        Entry("layer-down", "Kit", "Layer an octave down", "", lambda: patterns.layer(-12.0)),
+        Entry("layer-free", "Kit", "Set the layer free", "", patterns.free),
+        Entry("", "Kit"),
+        Entry("step-here", "Kit", "Set a step here", "Insert", patterns.set_here),
+        Entry("step-up", "Kit", "Steps a key up", "Alt+Shift+Up", lambda: patterns.by_row(-1)),
+        Entry("step-down", "Kit", "Steps a key down", "Alt+Shift+Down", lambda: patterns.by_row(1)),
+        Entry("choose-same", "Kit", "Choose all steps of the slice", "", patterns.choose_same),
+        *(
+            Entry(
+                f"step-{name}-{'more' if by > 0 else 'less'}",
+                "Kit",
+                f"Steps: {LABELS[name].lower()} {'more' if by > 0 else 'less'}",
+                "",
+                lambda name=name, by=by: patterns.shape(name, by * STEP_BY[name]),  # type: ignore[misc]  # bound at once
+            )
+            for name in STEP_BY
+            for by in (1, -1)
+        ),
+        Entry("", "Kit"),
+        Entry("pattern-open", "Kit", "Open a pattern…", "", patterns.ask_and_read),
+        Entry("pattern-save", "Kit", "Save the pattern with its kit…", "", patterns.ask_and_write),
+    ]

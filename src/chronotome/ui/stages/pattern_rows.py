@@ -1,0 +1,225 @@
+"""What the tray of Rework says of patterns: steps, chance, rounds, the kit that they play."""
+
+from collections.abc import Callable
+
+from chronotome.session.edits.kits import set_kit
+from chronotome.session.model import Session
+from chronotome.ui.actions import Actions
+from chronotome.ui.commands.patterns import LABELS, PatternCommands
+from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.figures import counted, decibels, plain, sides, signed
+from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.controls.value_slider import ValueSlider
+from chronotome.ui.desk import Desk
+from chronotome.ui.stages.rows import Rows
+
+BEATS = (1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0, 12.0, 16.0, 32.0)
+"""Quarter notes that a pattern can be set to by the list."""
+ROUNDS = (1, 2, 3, 4, 6, 8, 12, 16)
+EVERYS = ("every round", "1 of 2", "1 of 3", "1 of 4", "1 of 8")
+EVERY_NUMBERS = (1, 2, 3, 4, 8)
+
+
+def _share(value: float) -> str:
+    return f"{value:.0f} %"
+
+
+def _times(value: float) -> str:
+    return f"×{value:.0f}"
+
+
+def _notes(value: float) -> str:
+    return "its own" if value <= 0 else f"{plain(value, 3)} ♩"
+
+
+def _semitones(value: float) -> str:
+    return f"{signed(value, 2)} st"
+
+
+def _slope(value: float) -> str:
+    return f"{signed(value)} dB"
+
+
+class PatternRows(Rows):
+    """Settings of the chosen steps, of their pattern, and of its kit."""
+
+    def __init__(self, desk: Desk, actions: Actions, patterns: PatternCommands) -> None:
+        super().__init__(desk, actions)
+        self._patterns = patterns
+        self.sliders: dict[str, tuple[ValueSlider, float]] = {}
+        self.head = self.add_label("", "heading")
+        self._build_steps()
+        with self.folded("Chance and repeats") as self.chance:
+            self._build_chance()
+        with self.folded("Pattern") as self.about:
+            self._build_pattern()
+        with self.folded("Kit") as self.kit_fold:
+            self._build_kit()
+        self.show_pattern()
+
+    def _slider(  # noqa: PLR0917 - what a slider is
+        self,
+        name: str,
+        low: float,
+        high: float,
+        write: Callable[[float], str],
+        step: float,
+        unit: float = 1.0,
+        usual: float = 0.0,
+    ) -> ValueSlider:
+        slider = ValueSlider(self.desk.view, LABELS[name], low, high, write, step=step, usual=usual)
+        self.sliders[name] = slider, unit
+        self.bind(
+            slider,
+            lambda session, value: self._patterns.set_shape(session, name, value * unit),
+            f"{LABELS[name]} of steps",
+        )
+        return slider
+
+    def _build_steps(self) -> None:
+        words = {"hear-onset": "Hear", "duplicate": "Copy", "choose-same": "All of it"}
+        self._of_chosen = self._short_buttons(words)
+        loud = self._slider("loudness", -24, 12, decibels, 0.5)
+        length = self._slider("lengths", 0, 4, _notes, 0.0625)
+        pitch = self._slider("semitones", -24, 24, _semitones, 1.0)
+        pan = self._slider("pans", -100, 100, sides, 1.0, 0.01)
+        self.beside(loud, length)
+        self.beside(pitch, pan)
+
+    def _build_chance(self) -> None:
+        chance = self._slider("chances", 0, 100, _share, 5.0, 0.01, 100.0)
+        repeats = self._slider("repeats", 1, 8, _times, 1.0, usual=1.0)
+        slope = self._slider("slopes", -24, 24, _slope, 1.0)
+        self.every = Combo("In which rounds the steps sound", list(EVERYS))
+        self.every.activated.connect(self._choose_every)
+        self.beside(chance, repeats)
+        self.add(slope)
+        self.row("Sounds in").addWidget(self.every, 1)
+        self._short_buttons({"chance-again": "Draw again", "chance-keep": "Keep this round"})
+
+    def _build_pattern(self) -> None:
+        self.which = Combo("The pattern that the clip plays", [])
+        self.which.activated.connect(self._choose_pattern)
+        self.row("Plays").addWidget(self.which, 1)
+        self.beats = Combo("Length of one round", [])
+        self.beats.activated.connect(self._choose_beats)
+        self.row("Length").addWidget(self.beats, 1)
+        self.rounds = Combo("How many times the clip plays it", [])
+        self.rounds.activated.connect(self._choose_rounds)
+        self.row("Rounds").addWidget(self.rounds, 1)
+        self._short_buttons({"pattern-empty": "New", "pattern-vary": "Vary", "pattern-again": "Again"})
+        self._short_buttons({"layer-up": "Octave up", "layer-down": "Octave down", "layer-free": "Free"})
+        self._short_buttons({"pattern-open": "Open…", "pattern-save": "Save…"})
+
+    def _build_kit(self) -> None:
+        self.pitch = ValueSlider(
+            self.desk.view, "Pitch of the whole kit", -24, 24, _semitones, step=1.0, usual=0.0
+        )
+        self.bind(self.pitch, self._set_kit_pitch, "Pitch of the kit")
+        self.add(self.pitch)
+        self.by_tape = Segmented(self.desk.view, "What pitch does to length", ["by tape", "length kept"])
+        self.by_tape.chosen.connect(
+            lambda index: self._patterns.set_kit("Pitch of the kit otherwise", by_tape=index == 0)
+        )
+        self.row("Pitch").addWidget(self.by_tape, 1)
+        self._short_buttons({"kit-fits": "Fit the song’s tempo", "add-to-keys": "Add hits"})
+        self.choke = Combo(
+            "Choke group of the slices of chosen steps", ["no group", *(f"group {n}" for n in range(1, 9))]
+        )
+        self.choke.activated.connect(lambda index: self._patterns.set_slices("Choke group", choke=index))
+        self.row("Choked by").addWidget(self.choke, 1)
+        self.held = Segmented(self.desk.view, "How long slices sound", ["to the end", "while held"])
+        self.held.chosen.connect(
+            lambda index: self._patterns.set_slices("How long slices sound", is_held=index == 1)
+        )
+        self.row("Sounds").addWidget(self.held, 1)
+
+    def _set_kit_pitch(self, session: Session, value: float) -> Session:
+        kit = self._patterns.kit
+        return session if kit is None else set_kit(session, kit.id, semitones=round(value, 2))
+
+    def _choose_every(self, index: int) -> None:
+        store = self.desk.store
+        number = EVERY_NUMBERS[index]
+        store.apply(lambda session: self._patterns.set_shape(session, "everys", number), "Rounds of steps")
+
+    def _choose_pattern(self, index: int) -> None:
+        patterns = self.desk.session.patterns
+        if index < len(patterns):
+            self._patterns.play_other(patterns[index].id)
+
+    def _choose_beats(self, index: int) -> None:
+        self._patterns.set_beats(self._lengths()[index])
+
+    def _choose_rounds(self, index: int) -> None:
+        self._patterns.set_rounds(self._counts()[index])
+
+    def _lengths(self) -> list[float]:
+        pattern = self._patterns.pattern
+        return sorted({*BEATS, *(() if pattern is None else (pattern.beats,))})
+
+    def _counts(self) -> list[float]:
+        clip, pattern = self._patterns.clip, self._patterns.pattern
+        own = 1.0
+        if clip is not None and clip.take.playing is not None and pattern is not None:
+            own = round(clip.take.playing.beats / pattern.beats, 3)
+        return sorted({*map(float, ROUNDS), own})
+
+    def show_pattern(self) -> None:
+        pattern, steps, kit = self._patterns.pattern, self.desk.view.steps, self._patterns.kit
+        if pattern is None or kit is None:
+            return
+        self.head.setText(
+            f"{counted(len(steps), 'step')} of {len(pattern)} chosen"
+            if steps
+            else f"{counted(len(pattern), 'step')}, none chosen"
+        )
+        at = pattern.at(steps[-1:])
+        for button in self._of_chosen:
+            button.setEnabled(bool(at))
+        for name, (slider, unit) in self.sliders.items():
+            slider.setEnabled(bool(at))
+            if at:
+                slider.set_value(float(pattern.column(name)[at[0]]) / unit)
+        every = int(pattern.column("everys")[at[0]]) if at else 1
+        self.every.setEnabled(bool(at))
+        self.every.setCurrentIndex(EVERY_NUMBERS.index(every) if every in EVERY_NUMBERS else -1)
+        names = [each.name for each in self.desk.session.patterns]
+        numbers = [each.id for each in self.desk.session.patterns]
+        self._fill(self.which, names, numbers.index(pattern.id))
+        bar = self.desk.session.metre.bar
+        lengths = self._lengths()
+        self._fill(self.beats, [_length_words(each, bar) for each in lengths], lengths.index(pattern.beats))
+        self._show_rounds(pattern.beats)
+        self.pitch.set_value(kit.semitones)
+        self.by_tape.set_index(0 if kit.by_tape else 1)
+        piece = None if not at else kit.slice_of(pattern.slices[at[0]])
+        for widget in (self.choke, self.held):
+            widget.setEnabled(piece is not None)
+        if piece is not None:
+            self.choke.setCurrentIndex(min(piece.choke, 8))
+            self.held.set_index(int(piece.is_held))
+        self.about.say(f"Pattern · {pattern.name}")
+        self.kit_fold.say(f"Kit · {counted(len(kit.slices), 'slice')}")
+
+    def _show_rounds(self, beats: float) -> None:
+        counts, clip = self._counts(), self._patterns.clip
+        playing = None if clip is None else clip.take.playing
+        own = 1.0 if playing is None else round(playing.beats / beats, 3)
+        self._fill(
+            self.rounds, [f"×{plain(each, 2).rstrip('0').rstrip('.')}" for each in counts], counts.index(own)
+        )
+
+    @staticmethod
+    def _fill(combo: Combo, words: list[str], index: int) -> None:
+        if words != [combo.itemText(each) for each in range(combo.count())]:
+            combo.clear()
+            combo.addItems(words)
+        combo.setCurrentIndex(index)
+
+
+def _length_words(beats: float, bar: float) -> str:
+    bars = beats / bar
+    if abs(bars - round(bars)) < 1e-6:
+        return counted(round(bars), "bar")
+    return f"{plain(beats, 2).rstrip('0').rstrip('.')} beats"

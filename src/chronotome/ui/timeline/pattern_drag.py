@@ -1,0 +1,166 @@
+"""Drags in the lane of a pattern: steps drawn, moved, lengthened, erased, made louder or rarer."""
+
+from collections.abc import Callable
+from dataclasses import dataclass, field
+
+from chronotome.session.edits.patterns import (
+    LIMITS,
+    move_steps,
+    remove_steps,
+    set_step,
+    shape_steps,
+)
+from chronotome.session.model import Session
+from chronotome.session.patterns import PatternId, StepId
+from chronotome.ui.controls.figures import counted, decibels, signed
+from chronotome.ui.desk import Desk
+
+PER_PIXEL = {"loudness": 0.15, "chances": 0.01, "repeats": 0.08}
+LABELS = {"loudness": "Loudness", "chances": "Chance", "repeats": "Repeats", "lengths": "Length"}
+
+
+def value_words(name: str, value: float) -> str:
+    """A value of a step as it is written."""
+    if name == "lengths":
+        return f"{value:.3g} ♩" if value else "its own"
+    kinds = {"chances": f"{100 * value:.0f} %", "repeats": f"×{value:.0f}"}
+    return kinds.get(name, decibels(value))
+
+
+@dataclass
+class DrawDrag:
+    """Steps set on one row, one in each cell that the pointer comes into."""
+
+    desk: Desk
+    pattern: PatternId
+    piece: int
+    length: float
+    places: list[float] = field(default_factory=list)
+    words: str = ""
+
+    def to(self, place: float) -> None:
+        if place not in self.places:
+            self.places.append(place)
+            self.desk.store.draft(self._edit)
+
+    def _edit(self, session: Session) -> Session:
+        for place in self.places:
+            session = set_step(session, self.pattern, self.piece, place)
+        return session
+
+    def finish(self) -> None:
+        self.desk.store.apply(self._edit, f"Set {counted(len(self.places), 'step')}")
+
+    def cancel(self) -> None:
+        self.desk.store.drop_draft()
+
+
+@dataclass
+class EraseDrag:
+    """Steps that the pointer passes go."""
+
+    desk: Desk
+    pattern: PatternId
+    gone: set[StepId] = field(default_factory=set)
+    words: str = ""
+
+    def over(self, step: StepId | None) -> None:
+        if step is not None and step not in self.gone:
+            self.gone.add(step)
+            self.desk.store.draft(self._edit)
+
+    def _edit(self, session: Session) -> Session:
+        return remove_steps(session, self.pattern, self.gone)
+
+    def finish(self) -> None:
+        if self.gone:
+            self.desk.store.apply(self._edit, f"Erase {counted(len(self.gone), 'step')}")
+
+    def cancel(self) -> None:
+        self.desk.store.drop_draft()
+
+
+@dataclass
+class MoveDrag:
+    """Chosen steps that are moved in time, and from row to row."""
+
+    desk: Desk
+    pattern: PatternId
+    steps: tuple[StepId, ...]
+    own: dict[StepId, int]
+    """The slice that each plays."""
+    order: list[int]
+    """The slices from the top row down."""
+    hear: Callable[[int], None]
+    by: float = 0.0
+    rows: int = 0
+    words: str = ""
+
+    def to(self, by: float, rows: int) -> None:
+        if (by, rows) == (self.by, self.rows):
+            return
+        is_other = rows != self.rows
+        self.by, self.rows = by, rows
+        self.words = f"{signed(by, 3)} quarter notes" if by else ""
+        if is_other:
+            self.hear(self._below(self.own[self.steps[-1]]))
+        self.desk.store.draft(self._edit)
+
+    def _below(self, piece: int) -> int:
+        """The slice so many rows below another one; the last row where there are no more."""
+        at = self.order.index(piece) if piece in self.order else 0
+        return self.order[min(len(self.order) - 1, max(0, at + self.rows))]
+
+    def _edit(self, session: Session) -> Session:
+        pieces = {step: self._below(piece) for step, piece in self.own.items()} if self.rows else {}
+        return move_steps(session, self.pattern, self.steps, self.by, pieces)
+
+    def finish(self) -> None:
+        if self.by or self.rows:
+            self.desk.store.apply(self._edit, f"Move {counted(len(self.steps), 'step')}")
+
+    def cancel(self) -> None:
+        self.desk.store.drop_draft()
+
+
+@dataclass
+class ValueDrag:
+    """A value of chosen steps that follows the pointer: each as much more as the one that was taken."""
+
+    desk: Desk
+    pattern: PatternId
+    steps: tuple[StepId, ...]
+    name: str
+    own: float
+    """Of the one that was taken."""
+    before: dict[StepId, float]
+    value: float | None = None
+    words: str = ""
+
+    def to(self, value: float) -> None:
+        least, most = LIMITS[self.name]
+        value = min(most, max(least, value))
+        if self.name == "repeats":
+            value = round(value)
+        if value == self.value or (self.value is None and value == self.own):
+            return
+        self.value = value
+        self.words = f"{LABELS[self.name]} {value_words(self.name, value)}"
+        self.desk.store.draft(self._edit)
+
+    def _edit(self, session: Session) -> Session:
+        by = 0.0 if self.value is None else self.value - self.own
+        for step in self.steps:
+            session = shape_steps(session, self.pattern, (step,), self.name, self.before[step] + by)
+        return session
+
+    def finish(self) -> None:
+        if self.value is not None:
+            words = f"{LABELS[self.name]} of {counted(len(self.steps), 'step')}"
+            self.desk.store.apply(self._edit, words)
+
+    def cancel(self) -> None:
+        self.desk.store.drop_draft()
+
+
+PatternDrag = DrawDrag | EraseDrag | MoveDrag | ValueDrag

@@ -1,0 +1,145 @@
+"""Steps of a pattern where they are heard, in every round: under the wave, with their keys."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+from PySide6.QtCore import QLineF, QRectF, Qt
+from PySide6.QtGui import QPainter, QPen
+
+from chronotome.render.mix import Side
+from chronotome.session.kits import Kit, key_name
+from chronotome.session.memo import by_identity
+from chronotome.session.model import Session
+from chronotome.session.patterned import Patterned
+from chronotome.session.patterns import Pattern, StepId
+from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.timeline.slice_marks import FOOT, TAG
+from chronotome.units import Frames
+
+NARROWEST = 9
+"""Pixels of a hit below which its key is not printed."""
+MOST_KEYS = 220
+LEAST_SHOWN = 0.03
+"""Seconds that a step is drawn long at least."""
+
+
+@dataclass(frozen=True, eq=False)
+class Steps:
+    """The steps of a pattern in every round of a clip: columns, in the order of rounds."""
+
+    pattern: Pattern
+    kit: Kit
+    step: Frames
+    """Where each stands in the pattern's columns."""
+    round: Frames
+    """Counted from the clip's first."""
+    starts: NDArray[np.float64]
+    """Session frames at which each is heard, or would be."""
+    ends: NDArray[np.float64]
+    sounds: NDArray[np.bool_]
+    """Which chance, and their turn, let sound."""
+    rows: Frames
+    """Which slice of the kit each plays; -1: none that is there."""
+
+
+def steps_of(session: Session, shown: Shown | None) -> Steps | None:
+    """None where a clip plays a recording."""
+    if shown is None or shown.plan.patterned is None or shown.take.playing is None:
+        return None
+    _, pattern, kit = session.played_by(shown.take, shown.take.playing)
+    return _steps(shown, shown.plan.patterned, pattern, kit, session)
+
+
+@by_identity(8)
+def _steps(shown: Shown, patterned: Patterned, pattern: Pattern, kit: Kit, session: Session) -> Steps:
+    laid, take = patterned.laid, shown.take
+    rounds = max(
+        1, int(np.ceil((0.0 if take.playing is None else take.playing.beats) / pattern.beats - 1e-9))
+    )
+    count = len(pattern)
+    step, turn = np.tile(np.arange(count), rounds), np.repeat(np.arange(rounds), count)
+    beats = take.beat + turn * pattern.beats + pattern.column("places")[step]
+    starts = session.tempo.seconds_at(beats) * session.rate
+    first = int(np.floor(take.beat / pattern.beats + 1e-9))
+    sounds, lengths = np.zeros(len(step), np.bool_), np.zeros(len(step))
+    at = (laid.round - first) * count + laid.step
+    inside = (at >= 0) & (at < len(step))
+    sounds[at[inside]] = True
+    heard = patterned.starts if shown.side is Side.EDITED else laid.start + laid.frames
+    starts[at[inside]] = heard[inside]
+    lengths[at[inside]] = (patterned.ends - patterned.starts)[inside]
+    usual = np.zeros(count)
+    np.maximum.at(usual, laid.step, (patterned.ends - patterned.starts).astype(np.float64))
+    least = LEAST_SHOWN * session.rate
+    lengths = np.where(lengths > 0, lengths, np.maximum(usual[step], least) if count else lengths)
+    places = {each.id: row for row, each in enumerate(kit.slices)}
+    rows = np.array([places.get(each, -1) for each in pattern.slices], np.int64)
+    return Steps(pattern, kit, step, turn, starts, starts + np.maximum(lengths, least), sounds, rows[step])
+
+
+def _own_lengths(session: Session, kit: Kit) -> list[float]:
+    """Session frames of each slice of a kit."""
+    rates = {each.content: each.rate for each in session.recordings}
+    return [(each.end - each.start) * session.rate / rates[each.recording] for each in kit.slices]
+
+
+def step_at(session: Session, shown: Shown, frame: float) -> StepId | None:
+    """The step that is heard at a session frame: of several the one that began last."""
+    steps = steps_of(session, shown)
+    if steps is None:
+        return None
+    under = np.flatnonzero(steps.sounds & (steps.starts <= frame) & (steps.ends > frame))
+    if not len(under):
+        return None
+    return steps.pattern.ids[int(steps.step[under[steps.starts[under].argmax()]])]
+
+
+def paint_steps(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
+    """A wash behind the chosen ones, a line where each begins, and its key at the foot."""
+    steps = steps_of(lane.desk.session, shown)
+    if steps is None:
+        return
+    theme, view = lane.desk.view.theme, lane.desk.view
+    lefts, rights = lane.xs_of(steps.starts), lane.xs_of(steps.ends)
+    seen = np.flatnonzero(steps.sounds & (rights > HEADER) & (lefts < lane.width()))
+    seen = seen[np.argsort(lefts[seen], kind="stable")]
+    foot, window = lane.height() - FOOT, shown.plan.window
+    begin, end = (lane.x_of(frame) for frame in (window.start, window.end))
+    painter.save()
+    inside = QRectF(begin, 0, end - begin + 1, lane.height()).intersected(QRectF(lane.content))
+    painter.setClipRect(inside, Qt.ClipOperation.IntersectClip)
+    ids = np.array(steps.pattern.ids, np.int64)[steps.step[seen]] if len(seen) else np.zeros(0, np.int64)
+    chosen = np.isin(ids, view.steps) if view.place == (shown.track.id, shown.clip.id) else ids < 0
+    if len(seen) <= MOST_KEYS:
+        painter.setPen(QPen(colour(theme.ink, 120), 1, Qt.PenStyle.DotLine))
+        painter.drawLines([QLineF(x, top, x, foot) for x in lefts[seen].tolist()])
+    painter.setFont(figure_font(10, 500))
+    following = np.append(lefts[seen][1:], np.inf)
+    for at, is_chosen, after in zip(seen.tolist(), chosen.tolist(), following.tolist(), strict=True):
+        width = min(rights[at], after) - lefts[at] - 1
+        row = int(steps.rows[at])
+        if is_chosen:
+            painter.fillRect(QRectF(lefts[at], top, max(2.0, width), foot - top), colour(theme.wash, 120))
+        if row >= 0 and width >= NARROWEST and len(seen) <= MOST_KEYS:
+            paint_key(
+                painter,
+                lane,
+                QRectF(lefts[at] + 2.5, foot + 4.5, 16, TAG),
+                key_name(steps.kit.slices[row].key),
+                is_lit=is_chosen,
+            )
+    painter.restore()
+
+
+def paint_key(painter: QPainter, lane: Lane, box: QRectF, name: str, *, is_lit: bool) -> None:
+    """A key with its letter, as wide as that is."""
+    theme = lane.desk.view.theme
+    box.setWidth(max(box.width(), painter.fontMetrics().horizontalAdvance(name) + 8.0))
+    painter.setPen(QPen(colour(theme.accent if is_lit else theme.strong_rule), 1))
+    painter.setBrush(colour(theme.accent if is_lit else theme.paper))
+    painter.drawRoundedRect(box, 3, 3)
+    painter.setPen(colour(theme.on_ink if is_lit else theme.ink))
+    painter.drawText(box, Qt.AlignmentFlag.AlignCenter, name)
