@@ -7,6 +7,7 @@ import os
 import sys
 import tempfile
 from collections.abc import Callable
+from functools import partial
 from pathlib import Path
 
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
@@ -159,11 +160,9 @@ def pattern(window: MainWindow) -> None:
         ("slopes", made.ids[9:10], -12.0),
         ("loudness", made.ids[12:15], -9.0),
     ):
-        store.apply(lambda s, n=name, i=steps, v=value: shape_steps(s, made.id, i, n, v), "Shape")
+        store.apply(partial(shape_steps, pattern=made.id, steps=steps, name=name, value=value), "Shape")
     run(window, "rounds-more")
-    place = view.place
-    if place is not None:
-        view.choose_hits(place, made.ids[9:10])
+    view.choose_hits(view.place or place, made.ids[9:10])
     view.order_rows(RowsBy.PITCH)
 
 

@@ -28,7 +28,9 @@ class Stream:
 
     def block_at(self, due):
         out = np.ones((BLOCK, 2), np.float32)
-        self.settings["callback"](out, BLOCK, SimpleNamespace(outputBufferDacTime=due), None)
+        self.settings["callback"](
+            out, BLOCK, SimpleNamespace(outputBufferDacTime=due, currentTime=due - 0.02), None
+        )
         return out
 
 

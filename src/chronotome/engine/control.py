@@ -12,6 +12,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples
+from chronotome.engine.kit_table import TABLE_BYTES as KIT_TABLE_BYTES
+from chronotome.engine.kit_table import KitTable
 from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Mix, MixTable
 
 RING = 1024
@@ -77,7 +79,8 @@ class Control:
         tables = STATUS_BYTES + TEXT_BYTES + RING * COMMAND_BYTES
         tables = -(-tables // PAGE) * PAGE
         slot_bytes = -(-TABLE_BYTES // PAGE) * PAGE
-        tape = tables + SLOTS * slot_bytes
+        kit = tables + SLOTS * slot_bytes
+        tape = kit + -(-KIT_TABLE_BYTES // PAGE) * PAGE
         size = tape + TAPE_FRAMES * OUT_CHANNELS * 4
         self.descriptor = os.memfd_create("chronotome-control") if descriptor is None else descriptor
         if descriptor is None:
@@ -90,6 +93,7 @@ class Control:
             view, np.int64, RING * (1 + VALUES), STATUS_BYTES + TEXT_BYTES
         ).reshape(RING, 1 + VALUES)
         self.tables = [MixTable(view, tables + slot * slot_bytes) for slot in range(SLOTS)]
+        self.kit = KitTable(view, kit)
         self.tape: Samples = np.frombuffer(view, np.float32, TAPE_FRAMES * OUT_CHANNELS, tape).reshape(
             TAPE_FRAMES, OUT_CHANNELS
         )

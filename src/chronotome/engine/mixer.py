@@ -1,12 +1,15 @@
 """What runs in the audio callback: position, loop, and changes of mix or side without a gap or a click."""
 
 import time
+from collections import deque
 from collections.abc import Callable, Sequence
 
 import numpy as np
 
 from chronotome.dsp.audio import Curve, Samples
 from chronotome.engine.control import Command, Control, Word
+from chronotome.engine.key_player import KeyPlayer
+from chronotome.engine.kit_table import Note
 from chronotome.engine.voices import PREVIEW, Span, Voices
 from chronotome.render.mix import OUT_CHANNELS, Side
 
@@ -40,6 +43,7 @@ class Mixer:
         self._start = ((np.arange(START_FADE, dtype=np.float32) + 1) / (START_FADE + 1))[:, None]
         self._jumped = False
         self._voices = Voices(floats)
+        self._keys = KeyPlayer(control, floats)
         self._obeyed: dict[int, Callable[[Sequence[int]], None]] = {
             Command.PLAY: self._begin,
             Command.STOP: self._stop,
@@ -49,6 +53,11 @@ class Mixer:
             Command.HEAR: self._hear,
             Command.HUSH: lambda _values: self._voices.release(PREVIEW),
         }
+
+    @property
+    def notes(self) -> "deque[Note]":
+        """What arrives in this process, of a MIDI thread; as if it came from the window."""
+        return self._keys.arrived
 
     def process(self, out: Samples, when: float) -> bool:
         """Fill `out`, float32 (frames, 2), whose first frame will sound at `when` (monotonic seconds).
@@ -61,18 +70,21 @@ class Mixer:
         out.fill(0)
         self._obey()
         self._take_newest()
+        self._keys.begin(when, len(out))
         done = 0
         while self._is_playing and done < len(out):
             length = len(out) - done
             if self._wait:
                 waited = min(self._wait, length)
                 self._fade_old(out[done : done + waited])
+                self._keys.passed(done, self._position - self._wait, waited)
                 self._wait -= waited
                 done += waited
                 continue
             start, end = self._loop
             if start < end and self._position < end:
                 length = min(length, end - self._position)
+            self._keys.passed(done, self._position, length)
             self._play(out[done : done + length])
             done += length
             if start < end and self._position == end:
@@ -82,6 +94,7 @@ class Mixer:
         if self._voices.sound:
             self._voices.add_into(out)
             sounds = True
+        sounds |= self._keys.add_into(out)
         control.put(Word.POSITION, self._position)
         control.put(
             Word.POSITION_TIME, int(when * 1e9) + int(1e9 * len(out) / max(1, control.get(Word.RATE)))

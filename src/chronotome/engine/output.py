@@ -26,6 +26,8 @@ CALM_SECONDS = 0.1
 SIMULATED_TIMES = 3
 """The stand-in runs on machines that stall for 200 ms now and then; nobody waits for its sound."""
 STALLED_BLOCKS = 50
+MOST_AHEAD = 2.0
+"""Seconds: what a device says beyond that of when a block sounds is not true."""
 
 
 def buffer_seconds(block: int, rate: int) -> float:
@@ -169,7 +171,9 @@ class PortAudioOutput:
         due = times.outputBufferDacTime
         is_late = self._next_due is not None and due - self._next_due > 1.5 * frames / self._rate
         self._next_due = due + frames / self._rate
-        if self._process(out, time.monotonic() + self.latency) and is_late:
+        ahead = due - times.currentTime  # steadier by far than the latency that the device tells
+        when = time.monotonic() + (ahead if 0.0 < ahead < MOST_AHEAD else self.latency)
+        if self._process(out, when) and is_late:
             self.dropouts += 1  # the device has gone on without us; its own flag misses most of these
 
 

@@ -12,6 +12,7 @@ from pathlib import Path
 import chronotome
 from chronotome.dsp.audio import Samples
 from chronotome.engine.control import TAPE_FRAMES, Command, Control, Word
+from chronotome.engine.kit_table import PLAYED, WANTED, KeySound, Note, NoteKind
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import SimulatedOutput
 from chronotome.render.arena import Arena, Region
@@ -52,6 +53,7 @@ class Player:
         self._side = Side.EDITED
         self._loop = (0, 0)
         self._mix: Mix | None = None
+        self._kit: dict[int, KeySound] = {}
         self._crashes = 0
         self._lock = threading.Lock()  # the renderer publishes, the window revives
         self.rate = 48000
@@ -110,11 +112,17 @@ class Player:
             )
         control.send(Command.LISTEN, self._side)
         control.send(Command.LOOP, *self._loop)
+        control.kit.write_kit(self._kit)
         if self._mix is not None:
             control.publish(self._mix)
 
     def close(self) -> None:
         """Silence, and no process left."""
+        self._end()
+        self._child = None
+        self._simulated = None
+
+    def _end(self) -> None:
         self.control.put(Word.QUIT, 1)
         if self._child is not None:
             try:
@@ -122,8 +130,6 @@ class Player:
             except subprocess.TimeoutExpired:
                 self._child.kill()
                 self._child.wait()
-        self._child = None
-        self._simulated = None
 
     def revive(self) -> bool:
         """Start the audio process again where it died; True if it had."""
@@ -159,6 +165,38 @@ class Player:
 
     def stop(self) -> None:
         self.control.send(Command.STOP)
+
+    def use_block(self, block: int) -> None:
+        """Frames that the device asks for at once: fewer sound sooner. Another number starts it anew."""
+        if block == self._block:
+            return
+        self._block = block
+        if self.is_started and not self.is_in_process:
+            with self._lock:
+                self._end()
+                self._relaunch()
+                self._crashes -= 1
+
+    # Keys
+
+    def set_kit(self, sounds: dict[int, KeySound]) -> None:
+        """What keys play from now on."""
+        self._kit = sounds
+        self.control.kit.write_kit(sounds)
+
+    def note(
+        self, kind: NoteKind, key: int, velocity: float = 1.0, *, stamp: int = 0, frame: int = -1
+    ) -> bool:
+        """A key was pressed or let go of at a time of the monotonic clock, or is to be at a session frame."""
+        stamp = stamp or time.monotonic_ns()
+        return self.control.kit.put(WANTED, Note(kind, key, velocity, stamp, frame))
+
+    def notes_played(self) -> list[Note]:
+        """What was played since it was asked last: `frame` is the session frame that was heard then."""
+        found = []
+        while (note := self.control.kit.take(PLAYED)) is not None:
+            found.append(note)
+        return found
 
     def seek(self, position: int) -> None:
         self.control.send(Command.SEEK, position)
