@@ -1,4 +1,4 @@
-"""Slices played from keys: at their frames, the same at every block, without a click; told where they were."""
+"""Slices played from keys: at their frames, the same at every block, without a click, told where."""
 
 import numpy as np
 import pytest

@@ -60,6 +60,11 @@ class Player:
         self.control = Control()
 
     @property
+    def block(self) -> int:
+        """Frames that the device asks for at once."""
+        return self._block
+
+    @property
     def is_started(self) -> bool:
         return self._child is not None or self._simulated is not None
 

@@ -14,7 +14,9 @@ from PySide6.QtWidgets import QApplication
 from chronotome.bridge.analyses import Analyses
 from chronotome.bridge.document import Document
 from chronotome.bridge.fits import Fits
+from chronotome.bridge.keys import Keys
 from chronotome.bridge.likenesses import Likenesses
+from chronotome.bridge.playing_in import PlayingIn
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
@@ -62,6 +64,7 @@ def build(
     view = ViewState(store)
     view.theme = THEMES.get(settings.theme, THEMES["day"])
     shelf = Shelf(store, tasks, transport, arena, store)
+    keys = Keys(store, recordings, player, arena, store)
     desk = Desk(
         store,
         view,
@@ -74,6 +77,8 @@ def build(
         tasks,
         rendering,
         shelf,
+        keys,
+        PlayingIn(store, transport, keys),
         Preferences(settings),
     )
     return MainWindow(desk, player, journal)

@@ -6,7 +6,9 @@ from dataclasses import dataclass
 from chronotome.bridge.analyses import Analyses
 from chronotome.bridge.document import Document
 from chronotome.bridge.fits import Fits
+from chronotome.bridge.keys import Keys
 from chronotome.bridge.likenesses import Likenesses
+from chronotome.bridge.playing_in import PlayingIn
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
@@ -51,6 +53,8 @@ class Desk:
     tasks: Tasks
     rendering: Rendering
     shelf: Shelf
+    keys: Keys
+    playing_in: PlayingIn
     preferences: Preferences
 
     def say(self, sentence: str) -> None:

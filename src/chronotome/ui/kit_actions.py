@@ -7,9 +7,30 @@ from chronotome.ui.commands.patterns import LABELS, STEP_BY
 
 def kit_entries(commands: Commands) -> list[Entry]:
     """In the order of the menu Kit."""
-    patterns = commands.patterns
+    patterns, playing = commands.patterns, commands.playing
     return [
-        Entry("put-on-keys", "Kit", "Put the hits on keys", "Ctrl+K", patterns.put_on_keys),
+        Entry("play-keys", "Kit", "Letters play the kit", "F8", playing.toggle, lambda: playing.is_on),
+        Entry(
+            "play-in",
+            "Kit",
+            "Write down what is played",
+            "Ctrl+Shift+R",
+            playing.record,
+            lambda: playing.is_recording,
+        ),
+        Entry("take-round-back", "Kit", "Take the last round back", "", playing.take_back),
+        Entry(
+            "by-ear",
+            "Kit",
+            "Keys cut by ear while it plays",
+            "Shift+E",
+            playing.toggle_by_ear,
+            lambda: playing.is_by_ear,
+        ),
+        Entry("play-notes", "Kit", "Play notes of a file…", "", playing.ask_and_play_notes),
+        Entry("pads", "Kit", "Pads for mouse and touch", "Ctrl+I", playing.show_pads),
+        Entry("", "Kit"),
+        Entry("put-on-keys", "Kit", "Put the hits on keys", "Ctrl+U", patterns.put_on_keys),
         Entry("add-to-keys", "Kit", "Add hits to the kit", "", patterns.add_to_keys),
         Entry(
             "kit-fits", "Kit", "Slices fit the song’s tempo", "", patterns.toggle_fits, lambda: patterns.fits
@@ -30,7 +51,7 @@ def kit_entries(commands: Commands) -> list[Entry]:
         Entry("layer-down", "Kit", "Layer an octave down", "", lambda: patterns.layer(-12.0)),
         Entry("layer-free", "Kit", "Set the layer free", "", patterns.free),
         Entry("", "Kit"),
-        Entry("step-here", "Kit", "Set a step here", "Insert", patterns.set_here),
+        Entry("step-here", "Kit", "Set a step here", "Shift+S", patterns.set_here),
         Entry("step-up", "Kit", "Steps a key up", "Alt+Shift+Up", lambda: patterns.by_row(-1)),
         Entry("step-down", "Kit", "Steps a key down", "Alt+Shift+Down", lambda: patterns.by_row(1)),
         Entry("choose-same", "Kit", "Choose all steps of the slice", "", patterns.choose_same),

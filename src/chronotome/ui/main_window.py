@@ -326,7 +326,13 @@ class MainWindow(QMainWindow):
         is_escape = event.key() == Qt.Key.Key_Escape
         if is_escape and self._cancel_drag():
             return
+        if event.key() == Qt.Key.Key_Backspace and self._commands.playing.is_recording:
+            self._commands.playing.take_back()
+            return
         if self.decision.answers(event):
+            return
+        if is_escape and self._commands.playing.leave():
+            self.actions_table.refresh()
             return
         if is_escape:
             self.desk.view.choose_range(None)
@@ -389,5 +395,6 @@ def shut_down(transport: Transport, desk: Desk, journal: Journal) -> None:
     desk.tasks.close()
     transport.close()
     desk.rendering.close()
+    desk.keys.close()
     desk.document.close()
     journal.finish()

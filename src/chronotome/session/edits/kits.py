@@ -6,7 +6,7 @@ from typing import NamedTuple
 import numpy as np
 
 from chronotome.session.counting import clock_of
-from chronotome.session.edits.apart import Cuts, Place, cut_frames
+from chronotome.session.edits.apart import SHORTEST_SECONDS, Cuts, Place, cut_frames
 from chronotome.session.kits import HIGHEST_KEY, MOST_KIT, MOST_KITS, Kit, KitId, KitSlice
 from chronotome.session.model import Session, Take, replace
 from chronotome.session.slices import SliceId, Slices, slices_at
@@ -141,3 +141,33 @@ def set_slice(session: Session, kit: KitId, numbers: Collection[int], **values: 
             for each in slices
         ]
     return with_kit(session, replace(old, slices=tuple(sorted(slices, key=lambda each: each.key))))
+
+
+def slice_from(session: Session, kit: KitId | None, place: Place, frame: int, key: int) -> Session:
+    """A slice of a clip's recording from a frame on, on a key; what it is cut of ends there.
+
+    It lasts up to the next slice of the same recording, or to its end. Without a kit a new one is made.
+    """
+    clip = session.track(place[0]).clip(place[1])
+    recording = session.recording_with(clip.recording)
+    frame = min(max(0, frame), recording.frames - 2)
+    old = None if kit is None else session.kit(kit)
+    own = [] if old is None else [each for each in old.slices if each.recording == recording.content]
+    if any(abs(each.start - frame) < SHORTEST_SECONDS * recording.rate for each in own):
+        return session
+    end = min((each.start for each in own if each.start > frame), default=recording.frames)
+    near = np.abs(recording.onsets.frame_array - frame)
+    band = recording.onsets.bands[int(near.argmin())] if len(near) else 1
+    tempo = _tempo_of(session, clip.take) if clip.take.playing is None else 0.0
+    number = 1 if old is None else old.next_id
+    piece = KitSlice(number, recording.content, frame, end, key, band=band, tempo=tempo)
+    if old is None:
+        made = Kit(session.next_id, session.track(place[0]).name, (piece,), next_id=2)
+        return replace(session, kits=(*session.kits, made), next_id=session.next_id + 1)
+    shorter = [
+        replace(each, end=frame) if each in own and each.start < frame < each.end else each
+        for each in old.slices
+        if each.key != key
+    ]
+    slices = tuple(sorted([*shorter, piece], key=lambda each: each.key))
+    return with_kit(session, replace(old, slices=slices, next_id=number + 1))

@@ -32,6 +32,7 @@ from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.moving import MovingCommands
 from chronotome.ui.commands.noises import NoiseCommands
 from chronotome.ui.commands.patterns import PatternCommands
+from chronotome.ui.commands.playing import PlayingCommands
 from chronotome.ui.commands.rework import ReworkCommands
 from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.commands.slices import SliceCommands
@@ -60,6 +61,7 @@ class Commands:
         self.noises = NoiseCommands(desk, self.tighten)
         self.slices = SliceCommands(desk)
         self.patterns = PatternCommands(desk)
+        self.playing = PlayingCommands(desk, self.patterns)
         self.rework = ReworkCommands(desk, self.clips, self.slices, self.patterns, self.marks, self.hits)
 
     # What is meant

@@ -133,7 +133,7 @@ class PatternCommands:
         """The chosen hits of another clip on the keys that are free."""
         place, kit, hits = self._desk.view.place, self.kit, self._desk.view.hits
         if place is None or kit is None:
-            self._desk.say("There is no kit yet: Ctrl+K makes one")
+            self._desk.say("There is no kit yet: Ctrl+U makes one")
             return
         number = kit.id
         self._desk.store.apply(
@@ -207,7 +207,7 @@ class PatternCommands:
             self._desk.say("There are no hits to write a pattern with")
             return
         pattern = session.patterns[-1]
-        self._show(pattern)
+        self.show(pattern)
         self._desk.say(f"{counted(len(pattern), 'step')}, which sound as the clip did; its track is muted")
 
     def _kit_for(self, place: Place) -> KitId | None:
@@ -219,7 +219,7 @@ class PatternCommands:
         pieces = slices_for_keys(session, place, self._desk.view.hits)
         return kit.id if all(sound_of(each) in known for each in pieces) else None
 
-    def _show(self, pattern: Pattern) -> None:
+    def show(self, pattern: Pattern) -> None:
         """The clip that plays a pattern comes into the tall lane."""
         for track, clip in self._desk.session.clips:
             if clip.take.playing is not None and clip.take.playing.pattern == pattern.id:
@@ -230,10 +230,10 @@ class PatternCommands:
         """A bar without a step, of the kit, on a new track; on the track itself where it plays patterns."""
         kit, session = self.kit, self._desk.session
         if kit is None:
-            self._desk.say("There is no kit yet: Ctrl+K puts the hits of a clip on keys")
+            self._desk.say("There is no kit yet: Ctrl+U puts the hits of a clip on keys")
             return
         track = self._desk.view.focused if self.is_here else None
-        bar, number, here = session.metre.bar, kit.id, self._bar_here()
+        bar, number, here = session.metre.bar, kit.id, self.bar_here()
         where = None if track is None else track.id
         if track is not None:
             here = max((self._end_of(clip) for clip in track.clips), default=here)
@@ -243,13 +243,13 @@ class PatternCommands:
             return play_pattern(session, where, session.patterns[-1].id, here, bar)
 
         self._desk.store.apply(edit, "New pattern")
-        self._show(self._desk.session.patterns[-1])
+        self.show(self._desk.session.patterns[-1])
 
     def _end_of(self, clip: Clip) -> float:
         beats = 0.0 if clip.take.playing is None else clip.take.playing.beats
         return clip.take.beat + beats
 
-    def _bar_here(self) -> float:
+    def bar_here(self) -> float:
         """The bar line before the playhead."""
         session = self._desk.session
         beat, bar = session.beat_of(self._desk.transport.position), session.metre.bar
@@ -580,7 +580,7 @@ class PatternCommands:
         desk = self._desk
         recordings = tuple(desk.recordings.renamed(each) for each in saved.recordings)
         known = {each.content for each in desk.session.recordings}
-        here = self._bar_here()
+        here = self.bar_here()
 
         def edit(session: Session) -> Session:
             session = bring_pattern(session, saved.pattern, saved.kit, recordings)
@@ -594,5 +594,5 @@ class PatternCommands:
         for each in recordings:
             if each.content not in known:
                 desk.recordings.bring(each.content, saved.places[each.content])
-        self._show(desk.session.patterns[-1])
+        self.show(desk.session.patterns[-1])
         desk.say(f"“{saved.pattern.name}”: {counted(len(saved.kit.slices), 'slice')} on keys")

@@ -40,6 +40,10 @@ SNAPS = {
 """Grids that are drawn and snapped to."""
 
 
+BUTTONS = ("play", "return", "loop", "click", "play-keys", "play-in")
+ICONS = {"play-keys": "keys", "play-in": "record"}
+
+
 class TransportBar(QWidget):
     def __init__(self, desk: Desk, actions: Actions) -> None:
         super().__init__()
@@ -50,7 +54,7 @@ class TransportBar(QWidget):
         layout = QHBoxLayout(self)
         layout.setContentsMargins(16, 4, 16, 4)
         layout.setSpacing(8)
-        self._buttons = {name: self._button(name) for name in ("play", "return", "loop", "click")}
+        self._buttons = {name: self._button(name) for name in BUTTONS}
         for button in self._buttons.values():
             layout.addWidget(button)
         layout.addSpacing(12)
@@ -62,6 +66,8 @@ class TransportBar(QWidget):
         desk.transport.side_changed.connect(self._show)
         desk.store.changed.connect(self._show)
         desk.view.theme_changed.connect(self._show)
+        desk.keys.changed.connect(self._show)
+        desk.playing_in.changed.connect(self._show)
         desk.view.snap_changed.connect(self._show)
         desk.view.viewport_changed.connect(self._show_snap)
         self._theme_shown = ""
@@ -125,7 +131,7 @@ class TransportBar(QWidget):
         size = 34 if name == "play" else 30
         button.setFixedSize(size, size)
         button.setIconSize(QSize(20, 20))
-        button.setCheckable(name in {"loop", "click"})
+        button.setCheckable(name in {"loop", "click", "play-keys", "play-in"})
         self._actions.attach(button, name)
         return button
 
@@ -190,12 +196,14 @@ class TransportBar(QWidget):
         self.metre.setCurrentIndex(METRES.index(metre) if metre in METRES else -1)
         self._buttons["loop"].setChecked(session.is_looping)
         self._buttons["click"].setChecked(session.click.is_on)
+        self._buttons["play-keys"].setChecked(self._desk.keys.is_on)
+        self._buttons["play-in"].setChecked(self._desk.playing_in.is_on)
         self.listen.set_index(SIDES.index(transport.side))
         look = f"{theme.name} {transport.is_playing}"
         if look != self._theme_shown:
             self._theme_shown = look
             for name, button in self._buttons.items():
-                shown = "stop" if name == "play" and transport.is_playing else name
+                shown = "stop" if name == "play" and transport.is_playing else ICONS.get(name, name)
                 button.setIcon(icon(shown, theme.on_ink if name == "play" else theme.ink))
         self._on_moved(transport.position)
         self._show_snap()

@@ -1,0 +1,236 @@
+"""What keys and menus do about playing: keys on and off, playing in, by ear, scripts of notes."""
+
+from pathlib import Path
+from typing import TYPE_CHECKING
+
+import numpy as np
+from PySide6.QtWidgets import QApplication, QFileDialog
+
+from chronotome.bridge.store import Edit
+from chronotome.engine.key_player import NOWHERE
+from chronotome.engine.kit_table import Note, NoteKind
+from chronotome.errors import ChronotomeError
+from chronotome.files.notes import read_notes
+from chronotome.session.edits.kits import slice_from
+from chronotome.session.edits.patterns import new_pattern, play_pattern
+from chronotome.session.edits.timing import set_loop
+from chronotome.session.kits import key_name
+from chronotome.session.model import Clip, Session, TrackId
+from chronotome.ui.commands.patterns import PatternCommands
+from chronotome.ui.controls.figures import counted
+from chronotome.ui.desk import Desk
+from chronotome.ui.guarded import guard_overrides
+from chronotome.ui.key_play import KeyPlay
+
+if TYPE_CHECKING:
+    from chronotome.ui.dialogs.pads import PadsWindow
+
+PULL_SECONDS = 0.06
+"""How far a cut by ear is pulled to an attack."""
+USUAL_BARS = 4
+"""Of a pattern that is played in where nothing is looped."""
+
+
+class PlayingCommands:
+    """One method for each thing that can be done."""
+
+    def __init__(self, desk: Desk, patterns: PatternCommands) -> None:
+        self._desk, self._patterns = desk, patterns
+        self.play = KeyPlay(desk.keys, desk.keys)
+        self.is_by_ear = False
+        self._pads: PadsWindow | None = None
+        desk.keys.played.connect(self._on_played)
+        desk.view.selection_changed.connect(self._follow)
+        desk.view.focus_changed.connect(self._follow)
+        desk.store.changed.connect(self._follow)
+
+    def _follow(self) -> None:
+        """The kit at hand is on the keys."""
+        if self._desk.keys.is_on:
+            kit = self._patterns.kit
+            self._desk.keys.use(None if kit is None else kit.id)
+
+    # Keys
+
+    @property
+    def is_on(self) -> bool:
+        return self._desk.keys.is_on
+
+    def toggle(self) -> None:
+        if self.is_on:
+            self.leave()
+        else:
+            self.enter()
+
+    def enter(self) -> None:
+        """Letters play from now on."""
+        self.play.switch(is_on=True)
+        self._follow()
+        kit = self._patterns.kit
+        if kit is None:
+            self._desk.say("No kit yet: Escape, then Ctrl+U puts hits on keys; or cut them by ear")
+        else:
+            self._desk.say(
+                f"Letters play {counted(len(kit.slices), 'slice')} of “{kit.name}”. , and . reach more; "
+                "Escape leaves"
+            )
+
+    def leave(self) -> bool:
+        """False where they did not play."""
+        if not self.is_on:
+            return False
+        self.is_by_ear = False
+        self._desk.playing_in.end()
+        self.play.switch(is_on=False)
+        self._desk.say("Letters are shortcuts again")
+        return True
+
+    def show_pads(self) -> None:
+        """A small window of pads, for mouse and touch."""
+        from chronotome.ui.dialogs.pads import PadsWindow  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        if self._pads is None:
+            self._pads = PadsWindow(self._desk, self.play, QApplication.activeWindow())
+        self.enter()
+        self._pads.show()
+        self._pads.raise_()
+
+    # Playing in
+
+    @property
+    def is_recording(self) -> bool:
+        return self._desk.playing_in.is_on
+
+    def record(self) -> None:
+        """Play in from now on: into the pattern at hand, or a new one; again, and it stops."""
+        desk = self._desk
+        if self.is_recording:
+            desk.playing_in.end()
+            desk.say("What is played is no longer written down")
+            return
+        kit = self._patterns.kit
+        if kit is None:
+            desk.say("There is no kit to play: Ctrl+U puts the hits of a clip on keys")
+            return
+        self.enter()
+        if not self._patterns.is_here:
+            self._make_room()
+        place, clip, pattern = desk.view.place, desk.view.clip, self._patterns.pattern
+        if place is None or clip is None or pattern is None or clip.take.playing is None:
+            return
+        session, take = desk.session, clip.take
+        end = take.beat + clip.take.playing.beats
+        if not session.is_looping or session.loop is None:
+            desk.store.apply(lambda session: set_loop(session, take.beat, end), "Loop the pattern")
+        desk.playing_in.begin(place, pattern.id)
+        start = session.frame_of(take.beat)
+        is_inside = start <= desk.transport.position < session.frame_of(end)
+        if not desk.transport.is_playing or not is_inside:
+            desk.transport.go_to(max(0.0, start))
+        if not desk.transport.is_playing:
+            desk.transport.play()
+        desk.say("What is played is written down, round after round. Backspace takes the last round back")
+
+    def _make_room(self) -> None:
+        """An empty pattern as long as the loop, or some bars, for what is played in."""
+        kit, session, bar = self._patterns.kit, self._desk.session, self._desk.session.metre.bar
+        if kit is None:
+            return
+        loop = session.loop if session.is_looping else None
+        start = self._patterns.bar_here() if loop is None else max(loop.start, session.beat_of(0))
+        beats = USUAL_BARS * bar if loop is None else loop.end - loop.start
+        number = kit.id
+
+        def edit(session: Session) -> Session:
+            session = new_pattern(session, number, beats)
+            return play_pattern(session, None, session.patterns[-1].id, start, beats)
+
+        self._desk.store.apply(edit, "New pattern to play in")
+        self._patterns.show(self._desk.session.patterns[-1])
+
+    def take_back(self) -> None:
+        if not self._desk.playing_in.take_back():
+            self._desk.say("No round was played in yet")
+            return
+        self._desk.say("The last round is taken back")
+
+    # By ear
+
+    def toggle_by_ear(self) -> None:
+        """While a recording plays, each key that is free cuts a slice where it is heard."""
+        self.is_by_ear = not self.is_by_ear
+        if self.is_by_ear:
+            self.enter()
+            self._desk.say("By ear: a free key cuts a slice where it plays; one that is taken goes there")
+        else:
+            self._desk.say("Keys no longer cut")
+
+    def _on_played(self, notes: list[Note]) -> None:
+        if not self.is_by_ear:
+            return
+        for note in notes:
+            if note.kind == NoteKind.START:
+                self._cut_or_go(note)
+
+    def _cut_or_go(self, note: Note) -> None:
+        desk, track, clip, kit = self._desk, self._desk.view.focused, self._desk.view.clip, self._patterns.kit
+        if track is None or clip is None or clip.take.playing is not None:
+            return
+        piece = None if kit is None else kit.on_key(note.key)
+        shown = desk.shown
+        if piece is not None:
+            if piece.recording == clip.recording and shown is not None:
+                desk.transport.go_to(max(0.0, shown.frame_shown(piece.start)))
+            return
+        if note.frame == NOWHERE or shown is None:
+            desk.say("By ear cuts while it plays: Space starts it")
+            return
+        early = desk.preferences.reaction_seconds * desk.session.rate
+        frame = shown.recording_frame(max(0.0, note.frame - early))
+        self._cut(track.id, clip, frame, note.key)
+
+    def _cut(self, track: TrackId, clip: Clip, frame: int, key: int) -> None:
+        """A slice from a frame of the recording on, pulled to the attack nearby."""
+        desk, kit = self._desk, self._patterns.kit
+        number = None if kit is None else kit.id
+        recording = desk.session.recording_with(clip.recording)
+        frames = recording.onsets.frame_array
+        if len(frames) and desk.view.is_snapping:
+            near = int(frames[int(np.abs(frames - frame).argmin())])
+            frame = near if abs(near - frame) <= PULL_SECONDS * recording.rate else frame
+        edit: Edit = lambda session: slice_from(session, number, (track, clip.id), frame, key)  # noqa: E731 - typed
+        desk.store.apply(edit, f"Cut by ear onto {key_name(key)}")
+        self._follow()
+
+    # Scripts
+
+    def ask_and_play_notes(self) -> None:
+        said, _ = QFileDialog.getOpenFileName(
+            QApplication.activeWindow(), "Play notes of a file", "", "MIDI notes (*.mid *.midi)"
+        )
+        if said:
+            self.play_notes(Path(said))
+
+    def play_notes(self, path: Path) -> None:
+        """Notes of a MIDI file on the keys, from the playhead on, in the song's time."""
+        desk = self._desk
+        try:
+            notes = read_notes(path)
+        except ChronotomeError as error:
+            desk.tasks.error.emit(str(error))
+            return
+        self.enter()
+        session = desk.session
+        here = session.beat_of(desk.transport.position)
+        placed = [
+            Note(
+                NoteKind.START if note.is_start else NoteKind.RELEASE,
+                note.key,
+                note.velocity,
+                frame=round(session.frame_of(here + note.beat)),
+            )
+            for note in notes
+        ]
+        taken = desk.keys.play_script(placed)
+        desk.say(f"{counted(taken, 'note')} of “{path.name}” from here on")
