@@ -72,6 +72,12 @@ class Keys(QObject):
         return next((each for each in self._store.session.kits if each.id == self._number), None)
 
     @property
+    def at_hand(self) -> Kit | None:
+        """What is on the keys, else the kit that was made last."""
+        kits = self._store.session.kits
+        return self.kit or (kits[-1] if kits else None)
+
+    @property
     def ready(self) -> int:
         """How many keys sound."""
         return len(self._sounds)

@@ -2,7 +2,7 @@
 
 import time
 
-from PySide6.QtCore import QEvent, QObject, Qt
+from PySide6.QtCore import QEvent, QObject, Qt, Signal
 from PySide6.QtGui import QKeyEvent
 from PySide6.QtWidgets import QAbstractSpinBox, QApplication, QLineEdit, QTextEdit
 
@@ -39,6 +39,9 @@ def stamp_of(event: QKeyEvent) -> int:
 class KeyPlay(QObject):
     """Hears all keys of the application while it is on."""
 
+    taken_back = Signal()
+    """The key that takes the last round back."""
+
     def __init__(self, keys: Keys, parent: QObject) -> None:
         super().__init__(parent)
         self._keys = keys
@@ -71,10 +74,14 @@ class KeyPlay(QObject):
         if keys and event.type() is not QEvent.Type.KeyRelease:
             return False
         bank, key = BANK_KEYS.get(event.key()), key_of(event)
-        if bank is None and key is None:
+        is_back = event.key() == Qt.Key.Key_Backspace
+        if bank is None and key is None and not is_back:
             return False
         event.accept()
-        if bank is not None:
+        if is_back:
+            if event.type() is QEvent.Type.KeyPress:
+                self.taken_back.emit()
+        elif bank is not None:
             if event.type() is QEvent.Type.KeyPress:
                 self.move_bank(bank)
         elif key is not None and not event.isAutoRepeat():

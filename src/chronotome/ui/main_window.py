@@ -326,9 +326,6 @@ class MainWindow(QMainWindow):
         is_escape = event.key() == Qt.Key.Key_Escape
         if is_escape and self._cancel_drag():
             return
-        if event.key() == Qt.Key.Key_Backspace and self._commands.playing.is_recording:
-            self._commands.playing.take_back()
-            return
         if self.decision.answers(event):
             return
         if is_escape and self._commands.playing.leave():

@@ -39,6 +39,7 @@ class PlayingCommands:
         self.play = KeyPlay(desk.keys, desk.keys)
         self.is_by_ear = False
         self._pads: PadsWindow | None = None
+        self.play.taken_back.connect(self.take_back)
         desk.keys.played.connect(self._on_played)
         desk.view.selection_changed.connect(self._follow)
         desk.view.focus_changed.connect(self._follow)
@@ -202,6 +203,7 @@ class PlayingCommands:
         edit: Edit = lambda session: slice_from(session, number, (track, clip.id), frame, key)  # noqa: E731 - typed
         desk.store.apply(edit, f"Cut by ear onto {key_name(key)}")
         self._follow()
+        desk.say(f"{key_name(key)} plays from here on; it ends where the next cut is")
 
     # Scripts
 

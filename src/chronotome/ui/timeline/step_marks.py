@@ -15,7 +15,7 @@ from chronotome.session.patterned import Patterned
 from chronotome.session.patterns import Pattern, StepId
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.timeline.shown import NOWHERE, Shown
 from chronotome.ui.timeline.slice_marks import FOOT, TAG
 from chronotome.units import Frames
 
@@ -105,13 +105,15 @@ def paint_steps(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
     theme, view = lane.desk.view.theme, lane.desk.view
     lefts, rights = lane.xs_of(steps.starts), lane.xs_of(steps.ends)
     seen = np.flatnonzero(steps.sounds & (rights > HEADER) & (lefts < lane.width()))
+    if not len(seen):
+        return
     seen = seen[np.argsort(lefts[seen], kind="stable")]
     foot, window = lane.height() - FOOT, shown.plan.window
     begin, end = (lane.x_of(frame) for frame in (window.start, window.end))
     painter.save()
     inside = QRectF(begin, 0, end - begin + 1, lane.height()).intersected(QRectF(lane.content))
     painter.setClipRect(inside, Qt.ClipOperation.IntersectClip)
-    ids = np.array(steps.pattern.ids, np.int64)[steps.step[seen]] if len(seen) else np.zeros(0, np.int64)
+    ids = np.array(steps.pattern.ids, np.int64)[steps.step[seen]]
     chosen = np.isin(ids, view.steps) if view.place == (shown.track.id, shown.clip.id) else ids < 0
     if len(seen) <= MOST_KEYS:
         painter.setPen(QPen(colour(theme.ink, 120), 1, Qt.PenStyle.DotLine))
@@ -143,3 +145,36 @@ def paint_key(painter: QPainter, lane: Lane, box: QRectF, name: str, *, is_lit: 
     painter.drawRoundedRect(box, 3, 3)
     painter.setPen(colour(theme.on_ink if is_lit else theme.ink))
     painter.drawText(box, Qt.AlignmentFlag.AlignCenter, name)
+
+
+def paint_keys(painter: QPainter, lane: Lane, shown: Shown) -> None:
+    """The keys that play slices of a recording, where these begin; of a clip that plays no pattern."""
+    kit, take = lane.desk.keys.at_hand, shown.take
+    if kit is None or take.playing is not None:
+        return
+    pieces = [each for each in kit.slices if each.recording == shown.clip.recording]
+    starts = _places_of(shown, np.array([each.start for each in pieces], np.int64))
+    xs, window = lane.xs_of(starts), shown.plan.window
+    is_seen = (xs > HEADER - 20) & (xs < lane.width()) & (starts >= window.start) & (starts < window.end)
+    seen = np.flatnonzero(is_seen)
+    if not len(seen) or len(seen) > MOST_KEYS:
+        return
+    seen = seen[np.argsort(xs[seen], kind="stable")]
+    room = np.append(np.diff(xs[seen]), np.inf)
+    painter.setFont(figure_font(10, 500))
+    foot = lane.height() - FOOT
+    for at, width in zip(seen.tolist(), room.tolist(), strict=True):
+        if width >= 2 * NARROWEST:
+            box = QRectF(xs[at] + 2.5, foot + 4.5, 16, TAG)
+            paint_key(painter, lane, box, key_name(pieces[at].key), is_lit=False)
+
+
+def _places_of(shown: Shown, starts: Frames) -> NDArray[np.float64]:
+    """Session frames at which frames of a recording are heard first; nowhere where they are not."""
+    slices, apart = shown.take.slices, shown.plan.sliced
+    if slices is None or apart is None or shown.side is not Side.EDITED:
+        return shown.frames_shown(starts)
+    order = np.argsort(slices.start_array, kind="stable")
+    known = slices.start_array[order]
+    at = np.minimum(known.searchsorted(starts), len(known) - 1)
+    return np.where(known[at] == starts, apart.starts[order][at], NOWHERE).astype(np.float64)

@@ -39,7 +39,7 @@ from chronotome.ui.timeline.slice_marks import (
     paint_rhythm,
     paint_slices,
 )
-from chronotome.ui.timeline.step_marks import paint_steps
+from chronotome.ui.timeline.step_marks import paint_keys, paint_steps
 from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.track_header import type_name
 from chronotome.ui.timeline.track_wave import track_columns
@@ -159,6 +159,7 @@ class WaveLane(SliceLane):
             for each in clips:
                 paint_slices(painter, self, each, STRIP)
                 paint_steps(painter, self, each, STRIP)
+                paint_keys(painter, self, each)
             paint_rhythm(painter, self, STRIP)
             paint_frames(painter, self, clips, self.desk.view.clips)
             self.paint_range(painter)
