@@ -156,6 +156,35 @@ def test_slices_are_not_written_over_anything_nor_is_a_folder_made_for_nothing(t
         run("split", take, "-o", tmp_path / "new", "--at", "moon")
 
 
+def test_a_pattern_of_slices_is_the_recording_as_it_was(tmp_path):
+    path = DEMO_SESSION / "audio" / "tongue_drum.flac"
+    assert (
+        run("split", path, "-o", tmp_path / "out", "--at", "1/16", "--bpm", "92", "--beat-one", "0.65") == 0
+    )
+
+    out = tmp_path / "again.wav"
+    assert run("pattern", tmp_path / "out", "-o", out, "--bpm", "104.5", "--bars", "10") == 0
+
+    samples, rate = soundfile.read(path, dtype="float32", always_2d=True)
+    written, written_rate = soundfile.read(out, dtype="float32", always_2d=True)
+    assert (written_rate, len(written)) == (rate, round(40 * 60 / 104.5 * rate))
+    np.testing.assert_array_equal(written[: len(samples)], samples)
+
+
+def test_a_pattern_says_what_it_cannot_play(tmp_path, take, capsys):
+    out = tmp_path / "out.wav"
+    assert run("pattern", tmp_path, "-o", out, "--bpm", "100", "--bars", "2") == 1
+    assert "holds no pattern" in capsys.readouterr().err
+    assert run("split", take, "-o", tmp_path / "slices", "--at", "4") == 0
+    assert run("pattern", tmp_path / "slices", "-o", tmp_path / "out.txt", "--bpm", "100", "--bars", "2") == 1
+    (tmp_path / "slices" / "slices.json").write_text('{"version":1,"rate":44100,"slices":[{"file":"../x"}]}')
+    assert run("pattern", tmp_path / "slices", "-o", out, "--bpm", "100", "--bars", "2") == 1
+    assert "slices.json" in capsys.readouterr().err
+    assert not out.exists()
+    with pytest.raises(SystemExit):
+        run("pattern", tmp_path / "slices", "-o", out, "--bpm", "4", "--bars", "2")
+
+
 def test_the_demo_s_truth_is_found_in_its_recordings():
     for name, share in (
         ("bucket_kit", 1.0),

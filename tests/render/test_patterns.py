@@ -4,6 +4,7 @@ import numpy as np
 import pytest
 
 from chronotome.render.mix import Side
+from chronotome.render.plan import clip_plans
 from chronotome.session.edits.apart import Cuts, take_apart
 from chronotome.session.edits.clips import copy
 from chronotome.session.edits.kits import add_to_kit, make_kit, set_kit, set_slice
@@ -215,6 +216,15 @@ def test_steps_are_tightened_as_hits_are_and_keep_their_lengths(studio, empty):
     played = studio.heard(tight, Side.AS_PLAYED)
     assert starts_at(studio, played, tight, 2, round((0.5 + late) * BEAT), length=STEP // 2)
     assert np.array_equal(played, studio.heard(session))
+
+
+def test_slices_played_together_land_together_each_on_its_own(studio, empty):
+    """A low hit and a high one, 30 ms apart: neither is carried by the other, as one drum's would be."""
+    session = step(step(step(empty, 2, 1.0), 3, 1.06), 2, 1.55)
+    track = session.tracks[0].id
+    tight = set_tighten(session, track, grid=Grid(8), strength=1.0)
+    plan = clip_plans(tight, tight.tracks[0])[0].patterned
+    assert plan.starts[:3].tolist() == [BEAT, BEAT, round(1.5 * BEAT)]
 
 
 def test_the_same_pattern_twice_is_changed_once(studio, empty):

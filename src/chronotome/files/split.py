@@ -14,7 +14,7 @@ from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import read_audio
 from chronotome.files.audio_out import ENCODINGS, write_blocks
 from chronotome.files.headless import Headless
-from chronotome.files.writing import new_folder
+from chronotome.files.writing import new_folder, refuse_full
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.edits.apart import Cuts, cut_frames
 from chronotome.session.edits.fitting import Following, set_following
@@ -47,7 +47,7 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
         Where it cannot be read, is silent, or has no beats to cut at.
     CannotWrite
     """
-    new_folder(folder)
+    refuse_full(folder)
     work = Headless()
     track = work.bring(path, part_of(progress, 0.0, 0.6), threshold=how.threshold)
     session, track = _timed(work.session, track, path, how)
@@ -55,6 +55,7 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
     frames = cut_frames(session, track, next(iter(track.clips)), how.cuts)
     edges = [0, *(frame for frame in frames if 0 < frame < recording.frames), recording.frames]
     audio = read_audio(path, part_of(progress, 0.6, 0.8))
+    new_folder(folder)
     digits = max(2, len(str(len(edges) - 1)))
     slices = []
     for number, (start, end) in enumerate(pairwise(edges)):

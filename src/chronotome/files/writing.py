@@ -189,6 +189,21 @@ def _remove_unheld(name: str, folder: int) -> None:
         os.close(handle)
 
 
+def refuse_full(folder: Path) -> None:
+    """Refuse a folder that holds anything; one that is not there is not made.
+
+    Raises
+    ------
+    CannotWrite
+    """
+    try:
+        is_full = folder.exists() and any(folder.iterdir())
+    except OSError as error:
+        raise cannot_write(folder, error) from None
+    if is_full:
+        raise CannotWrite(folder, "the folder holds other things", "Choose a new or an empty folder.")
+
+
 def new_folder(folder: Path) -> None:
     """Make a folder where there is none; one that is there already must be empty.
 
@@ -196,13 +211,11 @@ def new_folder(folder: Path) -> None:
     ------
     CannotWrite
     """
+    refuse_full(folder)
     try:
         folder.mkdir(parents=True, exist_ok=True)
-        is_full = any(folder.iterdir())
     except OSError as error:
         raise cannot_write(folder, error) from None
-    if is_full:
-        raise CannotWrite(folder, "the folder holds other things", "Choose a new or an empty folder.")
 
 
 def refuse_sources(out: Path, sources: Iterable[Path]) -> None:

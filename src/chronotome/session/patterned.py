@@ -135,21 +135,23 @@ def patterned(  # noqa: PLR0917 - found again by the identity of each
     """
     ids, heard, loudness = hit_ids(laid, pattern), laid.start + laid.frames, np.zeros(len(laid))
     if targets is not None:
-        heard = heard + _of_targets(ids, targets, targets.target - targets.played)
+        moved = np.where(targets.target == targets.played, -1, targets.target)
+        landed = _of_targets(ids, targets, moved, -1)
+        heard = np.where(landed >= 0, landed, heard)
         if louder is not None:
-            loudness = loudness + _of_targets(ids, targets, louder)
+            loudness = loudness + _of_targets(ids, targets, louder, 0.0)
     made = _Making(take, laid, pattern, kit, _sources(kit, recordings, rate), tempo, rate)
     return made.patterned(np.maximum(heard, 0), loudness)
 
 
-def _of_targets(ids: Frames, targets: Targets, values: Column) -> Column:
-    """For each hit the value of its target; 0 where it has none."""
+def _of_targets(ids: Frames, targets: Targets, values: Column, usual: float) -> Column:
+    """For each hit the value of its target; what is usual where it has none."""
     if not len(targets.onsets) or not len(ids):
-        return np.zeros(len(ids), values.dtype)
+        return np.full(len(ids), usual, values.dtype)
     order = np.argsort(targets.onsets, kind="stable")
     known = targets.onsets[order]
     at = np.minimum(known.searchsorted(ids), len(known) - 1)
-    return np.where(known[at] == ids, values[order][at], 0)
+    return np.where(known[at] == ids, values[order][at], usual)
 
 
 class _Making:

@@ -62,6 +62,11 @@ class Targets:
     recipe: NDArray[np.int64]
     """The number of the recipe (`recipes_of`) that holds for each."""
     rate: int
+    voices: NDArray[np.int64] | None = None
+    """Of a pattern, the slice that each plays: hits of others may share a line, and change places.
+
+    Then only those of one voice rise strictly. None: all are of one.
+    """
 
     @property
     def spans(self) -> tuple[NDArray[np.int64], NDArray[np.int64]]:
@@ -72,8 +77,9 @@ class Targets:
 
     def room_of(self, at: int) -> tuple[float, float]:
         """The session frames between which hit number `at` may be moved: its neighbours' strokes stay."""
-        before = np.flatnonzero(self.strokes < self.strokes[at])
-        after = np.flatnonzero(self.strokes > self.strokes[at])
+        same = np.True_ if self.voices is None else self.voices == self.voices[at]
+        before = np.flatnonzero((self.strokes < self.strokes[at]) & same)
+        after = np.flatnonzero((self.strokes > self.strokes[at]) & same)
         apart = LEAST_APART_SECONDS * self.rate
         low, high = -np.inf, np.inf
         first, last = (np.flatnonzero(self.strokes == self.strokes[at])[place] for place in (0, -1))

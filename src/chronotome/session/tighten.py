@@ -1,6 +1,6 @@
 """Onsets + grid + settings -> targets: computed, never baked."""
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, fields, replace
 from functools import lru_cache
 
 import numpy as np
@@ -16,7 +16,9 @@ from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import Recording, Session, Take, Track, TrackId, placed_take
 from chronotome.session.moves import Asked, Hits, in_order, moves_of
 from chronotome.session.onsets import Onsets
+from chronotome.session.patterns import Pattern
 from chronotome.session.recipes import Recipes, matching, recipes_of, shortest_step
+from chronotome.session.rounds import Laid, hit_ids
 from chronotome.session.settings import Alone
 from chronotome.session.strokes import SHARE_OF_STEP, Strokes, strokes_of
 from chronotome.session.targets import LEAST_APART_SECONDS, Targets
@@ -31,7 +33,40 @@ def targets_of(session: Session, track: Track, take: Take) -> Targets:
     recipes = recipes_of(session, track, take)
     clock = session.tempo, session.metre, session.rate
     pairs = pairs_of(session, track, take)
-    return _targets(placed_take(take), recording, counts, recipes, *clock, fitted, pairs)
+    placed = placed_take(take)
+    if take.playing is None:
+        return _targets(placed, recording, counts, recipes, *clock, fitted, pairs)
+    laid, pattern, _ = session.played_by(take, take.playing)
+    voices = _voices(recording, laid, pattern)
+    parts = [_targets(placed, recording, each, recipes, *clock, fitted, pairs) for _, each in voices]
+    return _of_voices(tuple(number for number, _ in voices), *parts)
+
+
+@by_identity(256)
+def _voices(recording: Recording, laid: Laid, pattern: Pattern) -> tuple[tuple[int, NDArray[np.bool_]], ...]:
+    """The slices that a pattern plays, and for each which of its hits are its own."""
+    slices = pattern.column("slices")[laid.step]
+    ids, order = hit_ids(laid, pattern), recording.onsets.id_array
+    by_id = dict(zip(ids.tolist(), slices.tolist(), strict=True))
+    of = np.array([by_id[each] for each in order.tolist()], np.int64)
+    numbers = np.unique(of).tolist() or [0]
+    return tuple((number, of == number) for number in numbers)
+
+
+@by_identity(MANY)
+def _of_voices(numbers: tuple[int, ...], *parts: Targets) -> Targets:
+    """Hits of several voices as one, in the order in which they were played; each is a stroke by itself."""
+    if len(parts) == 1:
+        return parts[0]
+    voices = np.repeat(np.array(numbers), [len(part.onsets) for part in parts])
+    columns = {
+        name: np.concatenate([getattr(part, name) for part in parts])
+        for name in (each.name for each in fields(Targets))
+        if name not in {"rate", "voices", "strokes"}
+    }
+    order = np.argsort(columns["played"], kind="stable")
+    made = {name: column[order] for name, column in columns.items()}
+    return Targets(**made, strokes=np.arange(len(order)), rate=parts[0].rate, voices=voices[order])
 
 
 def pairs_of(session: Session, track: Track, take: Take) -> Pairs | None:

@@ -1,6 +1,7 @@
 """Play mode: while it is on, letters of the computer's keyboard play slices instead of being shortcuts."""
 
 import time
+from collections.abc import Callable
 
 from PySide6.QtCore import QEvent, QObject, Qt, Signal
 from PySide6.QtGui import QKeyEvent
@@ -16,7 +17,6 @@ BANK = len(KEY_NAMES)
 NEAR_SECONDS = 2.0
 """What a key event tells of its time is believed where it is that near to now."""
 KINDS = {QEvent.Type.KeyPress, QEvent.Type.KeyRelease, QEvent.Type.ShortcutOverride}
-BANK_KEYS: dict[int, int] = {Qt.Key.Key_Comma: -1, Qt.Key.Key_Period: 1}
 KEYS = {ord(letter): at for at, letter in enumerate(KEY_NAMES)}
 """By letter, where a platform tells no scan codes."""
 
@@ -48,6 +48,11 @@ class KeyPlay(QObject):
         self.bank = 0
         """Which letters' worth of keys is played: the second is a full keyboard further."""
         self._held: dict[int, int] = {}
+        self._others: dict[int, Callable[[], None]] = {
+            Qt.Key.Key_Comma: lambda: self.move_bank(-1),
+            Qt.Key.Key_Period: lambda: self.move_bank(1),
+            Qt.Key.Key_Backspace: self.taken_back.emit,
+        }
 
     def switch(self, *, is_on: bool) -> None:
         app = QApplication.instance()
@@ -73,17 +78,13 @@ class KeyPlay(QObject):
         keys = event.modifiers() & ~Qt.KeyboardModifier.KeypadModifier & ~Qt.KeyboardModifier.ShiftModifier
         if keys and event.type() is not QEvent.Type.KeyRelease:
             return False
-        bank, key = BANK_KEYS.get(event.key()), key_of(event)
-        is_back = event.key() == Qt.Key.Key_Backspace
-        if bank is None and key is None and not is_back:
+        other, key = self._others.get(event.key()), key_of(event)
+        if other is None and key is None:
             return False
         event.accept()
-        if is_back:
+        if other is not None:
             if event.type() is QEvent.Type.KeyPress:
-                self.taken_back.emit()
-        elif bank is not None:
-            if event.type() is QEvent.Type.KeyPress:
-                self.move_bank(bank)
+                other()
         elif key is not None and not event.isAutoRepeat():
             self._do(event, key)
         return True

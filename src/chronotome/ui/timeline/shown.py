@@ -130,14 +130,25 @@ class Shown:
     @cached_property
     def hits(self) -> NDArray[np.float64]:
         """Session frames on screen of the counted onsets; of those that were cut away, nowhere."""
-        return np.where(self.sounding, self.heard_of_played(self.targets.played), NOWHERE)
+        heard = self.heard_of_played(self.targets.played)
+        if self.take.playing is not None and self.side is Side.EDITED:
+            heard = self.landings
+        return np.where(self.sounding, heard, NOWHERE)
 
     def onset_frames(self) -> NDArray[np.float64]:
         """Session frames on screen of every candidate."""
         recording = self.recording
-        return _onset_frames(
+        frames = _onset_frames(
             recording.onsets, self.map, self.track, self.take, self.side, recording.rate, self.rate
         )
+        if self.take.playing is None or not len(self.targets.onsets):
+            return frames
+        order = np.argsort(self.targets.onsets, kind="stable")  # each is where it is heard, map or not
+        frames, known = frames.copy(), self.targets.onsets[order]
+        at = np.minimum(known.searchsorted(recording.onsets.id_array), len(known) - 1)
+        there = known[at] == recording.onsets.id_array
+        frames[there] = self.hits[order][at][there]
+        return frames
 
     def with_counts(self, recording: Recording, counts: NDArray[np.bool_]) -> "Shown":
         """The same places, with other onsets that count."""
