@@ -121,6 +121,15 @@ class Keys(QObject):
             taken += 1
         return taken
 
+    @property
+    def midi_words(self) -> str:
+        """Names of MIDI inputs, a line each; or why there are none."""
+        return self._player.midi_words
+
+    def listen_to_midi(self, names: Sequence[str]) -> None:
+        """Inputs that play the keys; none named: all."""
+        self._player.listen_to_midi(names)
+
     def close(self) -> None:
         self._latest.close()
 

@@ -9,6 +9,7 @@ import sys
 import time
 
 from chronotome.engine.control import Control, Word
+from chronotome.engine.midi import MidiInput
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import Output, PortAudioOutput, SimulatedOutput
 from chronotome.errors import DeviceUnavailable
@@ -48,6 +49,8 @@ def run(descriptors: tuple[int, int], parent: int, wanted: str, rate: int, block
     mixer = Mixer(control, Arena(arena_descriptor).floats)
     control.put(Word.RATE, rate)
     output = open_output(mixer, control, wanted=wanted, rate=rate, block=block)
+    midi = MidiInput(control, mixer.notes.append)
+    midi.start()
     gc.collect()
     gc.freeze()
     gc.disable()
@@ -72,6 +75,7 @@ def run(descriptors: tuple[int, int], parent: int, wanted: str, rate: int, block
         )
         _begin(output, control)
     output.stop()
+    midi.stop()
 
 
 def _begin(output: Output, control: Control) -> None:

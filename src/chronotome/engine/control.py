@@ -24,6 +24,7 @@ VALUES = 6
 """Of a command, besides its kind."""
 COMMAND_BYTES = 8 * (1 + VALUES)
 PAGE = mmap.PAGESIZE
+LONG_TEXT_BYTES = 2 * PAGE
 
 
 class Word(IntEnum):
@@ -72,6 +73,29 @@ class Command(IntEnum):
     """What is heard over the mix comes to its end."""
 
 
+class SharedText:
+    """Words that one process writes and another reads: a serial that grows, a length, bytes."""
+
+    def __init__(self, view: memoryview, offset: int) -> None:
+        self._head: NDArray[np.int64] = np.frombuffer(view, np.int64, 2, offset)
+        self._bytes = np.frombuffer(view, np.uint8, LONG_TEXT_BYTES - 16, offset + 16)
+
+    @property
+    def serial(self) -> int:
+        return int(self._head[0])
+
+    @property
+    def text(self) -> str:
+        return bytes(self._bytes[: int(self._head[1])]).decode("utf-8", "replace")
+
+    @text.setter
+    def text(self, words: str) -> None:
+        data = words.encode()[: len(self._bytes)]
+        self._bytes[: len(data)] = np.frombuffer(data, np.uint8)
+        self._head[1] = len(data)
+        self._head[0] += 1
+
+
 class Control:
     """Views over the shared memory; the same class on both sides."""
 
@@ -80,7 +104,8 @@ class Control:
         tables = -(-tables // PAGE) * PAGE
         slot_bytes = -(-TABLE_BYTES // PAGE) * PAGE
         kit = tables + SLOTS * slot_bytes
-        tape = kit + -(-KIT_TABLE_BYTES // PAGE) * PAGE
+        texts = kit + -(-KIT_TABLE_BYTES // PAGE) * PAGE
+        tape = texts + 2 * LONG_TEXT_BYTES
         size = tape + TAPE_FRAMES * OUT_CHANNELS * 4
         self.descriptor = os.memfd_create("chronotome-control") if descriptor is None else descriptor
         if descriptor is None:
@@ -94,6 +119,10 @@ class Control:
         ).reshape(RING, 1 + VALUES)
         self.tables = [MixTable(view, tables + slot * slot_bytes) for slot in range(SLOTS)]
         self.kit = KitTable(view, kit)
+        self.midi = SharedText(view, texts)
+        """Names of MIDI ports, a line each; or why there are none."""
+        self.wanted_midi = SharedText(view, texts + LONG_TEXT_BYTES)
+        """Those that are listened to; empty: all."""
         self.tape: Samples = np.frombuffer(view, np.float32, TAPE_FRAMES * OUT_CHANNELS, tape).reshape(
             TAPE_FRAMES, OUT_CHANNELS
         )

@@ -2,15 +2,15 @@
 
 import contextlib
 import math
-import os
 import threading
 import time
-from collections.abc import Callable, Iterator
+from collections.abc import Callable
 from typing import Any, Protocol
 
 import numpy as np
 
 from chronotome.dsp.audio import Samples
+from chronotome.engine.quiet import silent_stderr
 from chronotome.errors import DeviceUnavailable
 from chronotome.render.mix import OUT_CHANNELS
 
@@ -132,7 +132,7 @@ class PortAudioOutput:
         self._next_due: float | None = None
         self._has_finished = False
         self.dropouts = 0
-        with _silent_stderr():
+        with silent_stderr():
             try:
                 import sounddevice  # noqa: PLC0415 - looks for the system library when it is imported
 
@@ -157,7 +157,7 @@ class PortAudioOutput:
         self._stream.start()
 
     def stop(self) -> None:
-        with _silent_stderr(), contextlib.suppress(Exception):
+        with silent_stderr(), contextlib.suppress(Exception):
             self._stream.close()
 
     @property
@@ -175,17 +175,3 @@ class PortAudioOutput:
         when = time.monotonic() + (ahead if 0.0 < ahead < MOST_AHEAD else self.latency)
         if self._process(out, when) and is_late:
             self.dropouts += 1  # the device has gone on without us; its own flag misses most of these
-
-
-@contextlib.contextmanager
-def _silent_stderr() -> Iterator[None]:
-    """ALSA reports every device that it tries; nobody wants to read that."""
-    kept = os.dup(2)
-    nothing = os.open(os.devnull, os.O_WRONLY)
-    try:
-        os.dup2(nothing, 2)
-        yield
-    finally:
-        os.dup2(kept, 2)
-        os.close(kept)
-        os.close(nothing)

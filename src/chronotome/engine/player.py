@@ -5,7 +5,7 @@ import subprocess
 import sys
 import threading
 import time
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from pathlib import Path
 
@@ -54,6 +54,7 @@ class Player:
         self._loop = (0, 0)
         self._mix: Mix | None = None
         self._kit: dict[int, KeySound] = {}
+        self._midi: tuple[str, ...] = ()
         self._crashes = 0
         self._lock = threading.Lock()  # the renderer publishes, the window revives
         self.rate = 48000
@@ -118,6 +119,7 @@ class Player:
         control.send(Command.LISTEN, self._side)
         control.send(Command.LOOP, *self._loop)
         control.kit.write_kit(self._kit)
+        control.wanted_midi.text = "\n".join(self._midi)
         if self._mix is not None:
             control.publish(self._mix)
 
@@ -195,6 +197,16 @@ class Player:
         """A key was pressed or let go of at a time of the monotonic clock, or is to be at a session frame."""
         stamp = stamp or time.monotonic_ns()
         return self.control.kit.put(WANTED, Note(kind, key, velocity, stamp, frame))
+
+    @property
+    def midi_words(self) -> str:
+        """Names of MIDI inputs, a line each; or why there are none."""
+        return self.control.midi.text
+
+    def listen_to_midi(self, names: Sequence[str]) -> None:
+        """Inputs that play the keys; none named: all."""
+        self._midi = tuple(names)
+        self.control.wanted_midi.text = "\n".join(names)
 
     def notes_played(self) -> list[Note]:
         """What was played since it was asked last: `frame` is the session frame that was heard then."""

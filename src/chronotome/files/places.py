@@ -32,6 +32,8 @@ class Settings(Struct, frozen=True):
     grid_follows_zoom: bool = True
     shelf: tuple[Words, ...] = ()
     """Folders of the shelf, the one shown last first."""
+    midi: Annotated[tuple[Words, ...], Meta(max_length=64)] = ()
+    """MIDI inputs that play keys; none named: all."""
     reaction_ms: Annotated[float, Meta(ge=-1000.0, le=1000.0)] = 10.0
     """By which a hand is late that beats along; measured by the tap calibration."""
 

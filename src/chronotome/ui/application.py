@@ -65,6 +65,7 @@ def build(
     view.theme = THEMES.get(settings.theme, THEMES["day"])
     shelf = Shelf(store, tasks, transport, arena, store)
     keys = Keys(store, recordings, player, arena, store)
+    keys.listen_to_midi(settings.midi)
     desk = Desk(
         store,
         view,

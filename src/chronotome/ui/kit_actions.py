@@ -28,6 +28,7 @@ def kit_entries(commands: Commands) -> list[Entry]:
             lambda: playing.is_by_ear,
         ),
         Entry("play-notes", "Kit", "Play notes of a file…", "", playing.ask_and_play_notes),
+        Entry("midi-inputs", "Kit", "MIDI inputs…", "", playing.ask_midi),
         Entry("pads", "Kit", "Pads for mouse and touch", "Ctrl+I", playing.show_pads),
         Entry("", "Kit"),
         Entry("put-on-keys", "Kit", "Put the hits on keys", "Ctrl+U", patterns.put_on_keys),

@@ -97,6 +97,18 @@ class PlayingCommands:
         self._pads.show()
         self._pads.raise_()
 
+    def ask_midi(self) -> None:
+        """Which inputs play the keys."""
+        from chronotome.ui.dialogs.midi import MidiDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        desk = self._desk
+        dialog = MidiDialog(desk.keys, desk.preferences.settings.midi, QApplication.activeWindow())
+        if dialog.exec():
+            names = dialog.chosen()
+            desk.preferences.keep(midi=names)
+            desk.keys.listen_to_midi(names)
+
     # Playing in
 
     @property

@@ -1,0 +1,19 @@
+"""What libraries in C print about devices that they do not find, kept from the terminal."""
+
+import contextlib
+import os
+from collections.abc import Iterator
+
+
+@contextlib.contextmanager
+def silent_stderr() -> Iterator[None]:
+    """ALSA reports every device that it tries; nobody wants to read that."""
+    kept = os.dup(2)
+    nothing = os.open(os.devnull, os.O_WRONLY)
+    try:
+        os.dup2(nothing, 2)
+        yield
+    finally:
+        os.dup2(kept, 2)
+        os.close(kept)
+        os.close(nothing)
