@@ -57,7 +57,7 @@ class Keys(QObject):
         self._old: list[list[Region]] = []
         self._sounds: dict[int, SliceSound] = {}
         self._usual_block = player.block
-        self.is_on = False
+        self.is_on = self._is_taking = False
         self._timer = QTimer(self)
         self._timer.setInterval(LISTEN_MILLISECONDS)
         self._timer.timeout.connect(self._listen)
@@ -98,12 +98,22 @@ class Keys(QObject):
             self._player.use_block(min(LIVE_BLOCK, self._usual_block))
             self._player.start(self._store.session.rate)
             self._player.notes_played()
-            self._timer.start()
         else:
             self._player.note(NoteKind.SILENCE, 0)
             self._listen()
-            self._timer.stop()
+        self._attend()
         self.changed.emit()
+
+    def attend(self, *, is_taking: bool) -> None:
+        """Hear what comes back while a take is recorded, too."""
+        self._is_taking = is_taking
+        self._attend()
+
+    def _attend(self) -> None:
+        if self.is_on or self._is_taking:
+            self._timer.start()
+        else:
+            self._timer.stop()
 
     def press(self, key: int, velocity: float = 1.0, *, stamp: int = 0) -> None:
         self._player.start(self._store.session.rate)

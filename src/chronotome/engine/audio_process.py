@@ -12,6 +12,7 @@ from chronotome.engine.control import Control, Word
 from chronotome.engine.midi import MidiInput
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import Output, PortAudioOutput, SimulatedOutput
+from chronotome.engine.taking import Taking
 from chronotome.errors import DeviceUnavailable
 from chronotome.render.arena import Arena
 
@@ -46,11 +47,13 @@ def run(descriptors: tuple[int, int], parent: int, wanted: str, rate: int, block
     with contextlib.suppress(OSError):  # only where the system allows it
         os.nice(NICER)
     control = Control(control_descriptor)
-    mixer = Mixer(control, Arena(arena_descriptor).floats)
+    floats = Arena(arena_descriptor).floats
+    mixer = Mixer(control, floats)
     control.put(Word.RATE, rate)
     output = open_output(mixer, control, wanted=wanted, rate=rate, block=block)
     midi = MidiInput(control, mixer.notes.append)
     midi.start()
+    taking = Taking(control, floats, mixer.notes, block=block)
     gc.collect()
     gc.freeze()
     gc.disable()
@@ -61,6 +64,7 @@ def run(descriptors: tuple[int, int], parent: int, wanted: str, rate: int, block
         control.put(Word.DROPOUTS, lost + output.dropouts)
         if isinstance(output, SimulatedOutput):
             control.put(Word.PLAYED, output.played)
+        taking.look()
         time.sleep(POLL_SECONDS)
         is_fallback = isinstance(output, SimulatedOutput) and wanted != "simulated"
         if output.is_alive and not (is_fallback and "lost" in output.words):
@@ -76,6 +80,7 @@ def run(descriptors: tuple[int, int], parent: int, wanted: str, rate: int, block
         _begin(output, control)
     output.stop()
     midi.stop()
+    taking.close()
 
 
 def _begin(output: Output, control: Control) -> None:

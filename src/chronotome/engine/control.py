@@ -15,6 +15,7 @@ from chronotome.dsp.audio import Samples
 from chronotome.engine.kit_table import TABLE_BYTES as KIT_TABLE_BYTES
 from chronotome.engine.kit_table import KitTable
 from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Mix, MixTable
+from chronotome.render.take_ring import TAKE_BYTES, TakeRing
 
 RING = 1024
 SLOTS = 4
@@ -56,6 +57,12 @@ class Word(IntEnum):
     MOVE_SERIAL = 23
     """With the mix of this number the position moves by MOVE_FRAMES: the song's tempo is another one."""
     MOVE_FRAMES = 24
+    INPUT_WANTED = 25
+    """Which input is to be open: none, the real one, the simulated one."""
+    INPUT_OFFSET = 26
+    """Where the performance of the simulated input lies in the arena, as the two that follow."""
+    INPUT_FRAMES = 27
+    INPUT_CHANNELS = 28
 
 
 class Command(IntEnum):
@@ -105,7 +112,8 @@ class Control:
         slot_bytes = -(-TABLE_BYTES // PAGE) * PAGE
         kit = tables + SLOTS * slot_bytes
         texts = kit + -(-KIT_TABLE_BYTES // PAGE) * PAGE
-        tape = texts + 2 * LONG_TEXT_BYTES
+        self.take_offset = texts + 3 * LONG_TEXT_BYTES
+        tape = self.take_offset + -(-TAKE_BYTES // PAGE) * PAGE
         size = tape + TAPE_FRAMES * OUT_CHANNELS * 4
         self.descriptor = os.memfd_create("chronotome-control") if descriptor is None else descriptor
         if descriptor is None:
@@ -123,6 +131,9 @@ class Control:
         """Names of MIDI ports, a line each; or why there are none."""
         self.wanted_midi = SharedText(view, texts + LONG_TEXT_BYTES)
         """Those that are listened to; empty: all."""
+        self.input = SharedText(view, texts + 2 * LONG_TEXT_BYTES)
+        """What the input is that is open."""
+        self.take = TakeRing(view, self.take_offset)
         self.tape: Samples = np.frombuffer(view, np.float32, TAPE_FRAMES * OUT_CHANNELS, tape).reshape(
             TAPE_FRAMES, OUT_CHANNELS
         )

@@ -82,7 +82,7 @@ class KeyPlayer:
             voices.release(note.key, at)
         elif note.kind == NoteKind.SILENCE:
             voices.silence(at)
-        else:
+        elif note.kind == NoteKind.START:
             sound = self._kit.sound_of(note.key)
             if sound is not None:
                 offset, frames, group, is_held, left, right, semitones, release = sound
@@ -101,6 +101,8 @@ class KeyPlayer:
 
     def _frame_of(self, note: Note) -> int | None:
         """The frame of this block at which a note is to sound; None where the song is not there yet."""
+        if note.kind == NoteKind.TAKE:
+            return 0
         if note.frame < 0:
             rate = self._control.get(Word.RATE)
             later = self._frames / rate + MARGIN_SECONDS + self._control.get(Word.LATENCY) / 1e9

@@ -30,6 +30,8 @@ class NoteKind(IntEnum):
     RELEASE = 2
     SILENCE = 3
     """Everything that keys let sound ends."""
+    TAKE = 4
+    """A frame of the take that is recorded came in: its number stands in place of a key."""
 
 
 class Note(NamedTuple):

@@ -15,8 +15,10 @@ from chronotome.engine.control import TAPE_FRAMES, Command, Control, Word
 from chronotome.engine.kit_table import PLAYED, WANTED, KeySound, Note, NoteKind
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import SimulatedOutput
+from chronotome.engine.taking import NONE, REAL, SIMULATED
 from chronotome.render.arena import Arena, Region
 from chronotome.render.mix import Mix, Side
+from chronotome.render.take_ring import TakeWord
 
 DEFAULT_BLOCK = 512
 CLOSE_SECONDS = 2.0
@@ -207,6 +209,46 @@ class Player:
         """Inputs that play the keys; none named: all."""
         self._midi = tuple(names)
         self.control.wanted_midi.text = "\n".join(names)
+
+    # Takes
+
+    def begin_take(self, *, is_simulated: bool, performance: Region | None = None) -> tuple[int, int]:
+        """Let the input be heard and put into the ring; the descriptor and the place of the ring in it."""
+        control = self.control
+        if performance is not None:
+            control.put(Word.INPUT_OFFSET, performance.offset)
+            control.put(Word.INPUT_FRAMES, performance.frames)
+            control.put(Word.INPUT_CHANNELS, performance.channels)
+        control.take.begin()
+        control.take.set(TakeWord.IS_ON, 1)
+        control.put(Word.INPUT_WANTED, SIMULATED if is_simulated else REAL)
+        return control.descriptor, control.take_offset
+
+    def end_take(self) -> None:
+        """No more comes; what is in the ring is written."""
+        self.control.take.set(TakeWord.IS_ON, 0)
+        self.control.take.set(TakeWord.QUIT, 1)
+        self.control.put(Word.INPUT_WANTED, NONE)
+
+    @property
+    def input_words(self) -> str:
+        """What the input is that is open."""
+        return self.control.input.text
+
+    def input_peak(self) -> float:
+        """The loudest sample that came in since it was asked last."""
+        peak = self.control.take.get(TakeWord.PEAK)
+        self.control.take.set(TakeWord.PEAK, 0)
+        return peak / 1e6
+
+    @property
+    def take_frames(self) -> int:
+        """Frames of the take that came in, and those that were lost."""
+        return self.control.take.get(TakeWord.HEAD)
+
+    @property
+    def take_lost(self) -> int:
+        return self.control.take.get(TakeWord.LOST)
 
     def notes_played(self) -> list[Note]:
         """What was played since it was asked last: `frame` is the session frame that was heard then."""

@@ -21,6 +21,7 @@ from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
 from chronotome.bridge.store import Store
+from chronotome.bridge.taking import Taking
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
 from chronotome.engine.player import Player
@@ -29,7 +30,7 @@ from chronotome.files.journal import Journal
 from chronotome.files.places import Settings, load_settings
 from chronotome.files.session_file import is_session
 from chronotome.render.arena import Arena
-from chronotome.ui.commands.recovery import offer_recovery
+from chronotome.ui.commands.recovery import offer_recovery, offer_takes
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.main_window import MainWindow
@@ -80,6 +81,7 @@ def build(
         shelf,
         keys,
         PlayingIn(store, transport, keys),
+        Taking(store, tasks, recordings, transport, keys, player, arena),
         Preferences(settings),
     )
     return MainWindow(desk, player, journal)
@@ -135,8 +137,10 @@ def run(arguments: argparse.Namespace) -> int:
         window.session_files.open_demo()
         show_demo_view(window)
     files = [] if arguments.command == "demo" else arguments.files
-    if not offer_recovery(window, files) and files:
-        window.open(files)
+    if not offer_recovery(window, files):
+        if files:
+            window.open(files)
+        offer_takes(window)
     return qt.exec()
 
 

@@ -13,6 +13,7 @@ from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
 from chronotome.bridge.store import Edit, Store
+from chronotome.bridge.taking import Taking
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
 from chronotome.session.check import Checks
@@ -55,6 +56,7 @@ class Desk:
     shelf: Shelf
     keys: Keys
     playing_in: PlayingIn
+    taking: Taking
     preferences: Preferences
 
     def say(self, sentence: str) -> None:

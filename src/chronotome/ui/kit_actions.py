@@ -27,6 +27,7 @@ def kit_entries(commands: Commands) -> list[Entry]:
             playing.toggle_by_ear,
             lambda: playing.is_by_ear,
         ),
+        Entry("take", "Recording", "Record a take", "Ctrl+F", playing.take, lambda: playing.is_taking),
         Entry("play-notes", "Kit", "Play notes of a file…", "", playing.ask_and_play_notes),
         Entry("midi-inputs", "Kit", "MIDI inputs…", "", playing.ask_midi),
         Entry("pads", "Kit", "Pads for mouse and touch", "Ctrl+I", playing.show_pads),

@@ -30,6 +30,21 @@ def add_recording(session: Session, recording: Recording, name: str) -> Session:
     )
 
 
+def add_take(session: Session, recording: Recording, name: str, place: int) -> Session:
+    """A recording that was made while the song played, on a track of its own, where it was heard.
+
+    What came before the song's first frame is left out.
+    """
+    session = bring_recording(session, recording)
+    early = max(0, round(-place * recording.rate / session.rate))
+    if early >= recording.frames - 1:
+        return session
+    take = Take(recording.content, early, recording.frames, max(0, place))
+    number = session.next_id
+    track = Track(number + 1, name, (Clip(number, take),))
+    return replace(session, tracks=(*session.tracks, track), next_id=number + 2)
+
+
 def bring_recording(session: Session, recording: Recording) -> Session:
     """A recording of another session, for clips that come from there; one that is there already stays."""
     if any(each.content == recording.content for each in session.recordings):

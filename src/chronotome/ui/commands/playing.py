@@ -7,6 +7,7 @@ import numpy as np
 from PySide6.QtWidgets import QApplication, QFileDialog
 
 from chronotome.bridge.store import Edit
+from chronotome.demo import __file__ as demo_file
 from chronotome.engine.key_player import NOWHERE
 from chronotome.engine.kit_table import Note, NoteKind
 from chronotome.errors import ChronotomeError
@@ -27,6 +28,8 @@ if TYPE_CHECKING:
 
 PULL_SECONDS = 0.06
 """How far a cut by ear is pulled to an attack."""
+PERFORMANCE = Path(demo_file).parent / "harbour-ferry" / "audio" / "ferry_shaker.flac"
+"""What the simulated input plays."""
 USUAL_BARS = 4
 """Of a pattern that is played in where nothing is looped."""
 
@@ -167,6 +170,23 @@ class PlayingCommands:
             self._desk.say("No round was played in yet")
             return
         self._desk.say("The last round is taken back")
+
+    # Takes
+
+    @property
+    def is_taking(self) -> bool:
+        return self._desk.taking.is_on
+
+    def take(self) -> None:
+        """Record the sound input while it plays; again, and the take is there."""
+        desk = self._desk
+        if desk.taking.is_on:
+            desk.transport.stop()
+            return
+        desk.taking.delay_seconds = desk.preferences.settings.input_ms / 1000
+        is_simulated = desk.transport.device.is_simulated
+        desk.taking.begin(is_simulated=is_simulated, performance=PERFORMANCE if is_simulated else None)
+        desk.say("The input is recorded from here on. Space ends the take")
 
     # By ear
 

@@ -7,8 +7,12 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QAbstractButton, QMessageBox
 
 from chronotome.errors import ChronotomeError
+from chronotome.files.audio_file import header_of
 from chronotome.files.journal import Recovered, discard, left_behind, recover, set_aside
-from chronotome.ui.controls.figures import counted
+from chronotome.files.takes import discard as discard_take
+from chronotome.files.takes import left_behind as left_behind_takes
+from chronotome.files.takes import settle
+from chronotome.ui.controls.figures import clock, counted
 from chronotome.ui.controls.plain_text import question
 from chronotome.ui.main_window import MainWindow
 
@@ -42,6 +46,39 @@ def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:
             discard(found.journal)
         if files and button is not only:
             window.open(list(files))
+
+    box.buttonClicked.connect(decide)
+    box.finished.connect(lambda _result: offer_takes(window))
+    box.open()
+    return True
+
+
+def offer_takes(window: MainWindow) -> bool:
+    """Ask what becomes of a take that was being recorded when its window was gone; False: there is none."""
+    found = next(iter(left_behind_takes()), None)
+    if found is None:
+        return False
+    try:
+        rate, frames, _ = header_of(found.path)
+    except ChronotomeError as error:
+        settle(found.path)
+        window.tell(str(error))
+        return False
+    more = f"{clock(frames / rate)} of it are on disk. Bring it in, where it was played?"
+    box = question(window, f"“{found.about.track}” was being recorded when Chronotome was gone.", more)
+    roles = QMessageBox.ButtonRole
+    brought = box.addButton("Bring it in", roles.AcceptRole)
+    later = box.addButton("Leave for later", roles.RejectRole)
+    discarded = box.addButton("Discard", roles.DestructiveRole)
+    box.setEscapeButton(later)
+    box.setDefaultButton(brought)
+    box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+
+    def decide(button: QAbstractButton) -> None:
+        if button is brought:
+            window.desk.taking.bring(found)
+        if button is discarded:
+            discard_take(found.path)
 
     box.buttonClicked.connect(decide)
     box.open()

@@ -1,0 +1,126 @@
+"""Sound inputs behind one interface: the real one, and one that plays a performance into the recorder."""
+
+import threading
+import time
+from collections.abc import Callable
+from typing import Any, Protocol
+
+import numpy as np
+
+from chronotome.dsp.audio import Curve, Samples
+from chronotome.engine.control import Control, Word
+from chronotome.engine.quiet import silent_stderr
+from chronotome.errors import DeviceUnavailable
+from chronotome.render.mix import OUT_CHANNELS, fold_down
+
+Hear = Callable[[Samples, float], None]
+"""Takes a block, float32 (frames, 2), whose first frame came in at a moment of the monotonic clock."""
+RESYNC_SECONDS = 0.02
+MOST_AGO = 2.0
+
+
+class Input(Protocol):
+    """A device that hands over blocks."""
+
+    words: str
+
+    def start(self) -> None: ...
+
+    def stop(self) -> None: ...
+
+
+class SimulatedInput:
+    """A performer who hears the song: plays a performance in time with it, as a microphone hears it.
+
+    What is played at a session frame is the performance's frame of the same number.
+    """
+
+    words = "simulated input"
+
+    def __init__(self, hear: Hear, control: Control, floats: Curve, *, block: int) -> None:
+        self._hear, self._control, self._floats = hear, control, floats
+        self._block = block
+        self._quit = threading.Event()
+        self._thread: threading.Thread | None = None
+        self._next: int | None = None
+
+    def start(self) -> None:
+        self._thread = threading.Thread(target=self._run, name="simulated input", daemon=True)
+        self._thread.start()
+
+    def stop(self) -> None:
+        self._quit.set()
+        if self._thread is not None:
+            self._thread.join(1.0)
+
+    def _run(self) -> None:
+        rate, number = self._control.get(Word.RATE), 0
+        began = time.monotonic()
+        while not self._quit.is_set():
+            came = began + number * self._block / rate
+            wait = came + self._block / rate - time.monotonic()
+            if wait > 0:
+                self._quit.wait(wait)
+            self._hear(self._played(came, rate), came)
+            number += 1
+
+    def _played(self, came: float, rate: int) -> Samples:
+        """What the performer plays from a moment on."""
+        control, block = self._control, self._block
+        out = np.zeros((block, OUT_CHANNELS), np.float32)
+        ahead = control.get(Word.POSITION_TIME) / 1e9 - came
+        position = control.get(Word.POSITION) - ahead * rate
+        if not control.get(Word.IS_PLAYING):
+            self._next = None
+            return out
+        if self._next is None or abs(position - self._next) > RESYNC_SECONDS * rate:
+            self._next = round(position)
+        start, channels = self._next, max(1, control.get(Word.INPUT_CHANNELS))
+        self._next += block
+        low, high = max(0, start), min(control.get(Word.INPUT_FRAMES), start + block)
+        if high > low:
+            offset = control.get(Word.INPUT_OFFSET)
+            part = self._floats[offset + low * channels : offset + high * channels].reshape(-1, channels)
+            if channels == OUT_CHANNELS:
+                out[low - start : high - start] = part
+            else:
+                folded = part.repeat(2, 1) if channels == 1 else part @ fold_down(channels, OUT_CHANNELS)
+                out[low - start : high - start] = folded
+        return out
+
+
+class PortAudioInput:
+    """The real device, through PortAudio; one channel is heard on both sides."""
+
+    def __init__(self, hear: Hear, *, rate: int, block: int, device: str | None = None) -> None:
+        self._hear = hear
+        with silent_stderr():
+            try:
+                import sounddevice  # noqa: PLC0415 - looks for the system library when it is imported
+
+                told = sounddevice.query_devices(device, "input")
+                channels = min(OUT_CHANNELS, int(told["max_input_channels"]))
+                self._stream: Any = sounddevice.InputStream(
+                    samplerate=rate,
+                    blocksize=block,
+                    device=device,
+                    channels=max(1, channels),
+                    dtype="float32",
+                    latency="low",
+                    callback=self._on_block,
+                )
+            except Exception as error:
+                raise DeviceUnavailable(f"no sound input could be opened ({error})") from error
+        self.words = str(told["name"])
+
+    def start(self) -> None:
+        self._stream.start()
+
+    def stop(self) -> None:
+        with silent_stderr():
+            self._stream.close()
+
+    def _on_block(self, block: Samples, _frames: int, times: Any, _status: Any) -> None:
+        ago = times.currentTime - times.inputBufferAdcTime
+        came = time.monotonic() - (ago if 0.0 <= ago < MOST_AGO else 0.0)
+        self._hear(block if block.shape[1] == OUT_CHANNELS else np.repeat(block, OUT_CHANNELS, axis=1), came)

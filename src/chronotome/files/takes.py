@@ -1,0 +1,108 @@
+"""Takes that are being recorded, in a folder of our own: where they lie, and which were left behind."""
+
+import contextlib
+import fcntl
+import os
+import time
+from dataclasses import dataclass
+from pathlib import Path
+from typing import Annotated
+
+import msgspec
+from msgspec import Meta, Struct
+
+from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.places import state_folder
+from chronotome.files.writing import cannot_write, private_folder, write_whole
+from chronotome.session.grid import Tempo
+from chronotome.session.limits import MOST_FRAMES, Name, Rate
+
+SUFFIX, ABOUT = ".wav", ".take.json"
+MOST_BYTES = 1 << 16
+
+
+class About(Struct, frozen=True):
+    """What a take is of: written beside it as long as it is in no session."""
+
+    track: Name
+    rate: Rate
+    place: Annotated[int, Meta(ge=-MOST_FRAMES, le=MOST_FRAMES)] = 0
+    """The session frame at which its first frame was heard."""
+    tempo: Tempo = 120.0
+
+
+@dataclass(frozen=True)
+class LeftBehind:
+    """A take that was in no session yet when its window was gone."""
+
+    path: Path
+    about: About
+
+
+def takes_folder() -> Path:
+    return state_folder() / "takes"
+
+
+def new_take() -> tuple[Path, int]:
+    """A new file for a take, and its descriptor, locked as long as it is open.
+
+    Raises
+    ------
+    CannotWrite
+    """
+    folder = takes_folder()
+    stamp = time.strftime("%Y-%m-%d %H.%M.%S")
+    try:
+        private_folder(folder)
+        for number in range(1, 1000):
+            path = folder / f"take {stamp}{f' {number}' if number > 1 else ''}{SUFFIX}"
+            with contextlib.suppress(FileExistsError):
+                flags = os.O_RDWR | os.O_CREAT | os.O_EXCL | os.O_NOFOLLOW | os.O_CLOEXEC
+                return path, os.open(path, flags, 0o600)
+    except OSError as error:
+        raise cannot_write(folder, error) from None
+    raise cannot_write(folder, OSError(17, "too many takes in one second"))
+
+
+def describe(path: Path, about: About) -> None:
+    """Say what a take is, best effort: the take itself is what must not be lost."""
+    with contextlib.suppress(OSError):
+        write_whole(path.with_suffix(ABOUT), msgspec.json.encode(about), is_synced=False)
+
+
+def settle(path: Path) -> None:
+    """It is in a session now: nobody has to be asked about it."""
+    with contextlib.suppress(OSError):
+        path.with_suffix(ABOUT).unlink()
+
+
+def discard(path: Path) -> None:
+    """A take that nobody wants."""
+    settle(path)
+    with contextlib.suppress(OSError):
+        path.unlink()
+
+
+def left_behind() -> list[LeftBehind]:
+    """Takes that nobody writes any more and that are in no session, the newest first."""
+    found = []
+    with contextlib.suppress(OSError):
+        for path in sorted(takes_folder().glob(f"*{ABOUT}"), reverse=True):
+            sound = path.with_name(path.name.removesuffix(ABOUT) + SUFFIX)
+            with contextlib.suppress(OSError, Untrusted):
+                about = trusted(bytes_of(path, MOST_BYTES), About)
+                if not _is_held(sound):
+                    found.append(LeftBehind(sound, about))
+    return found
+
+
+def _is_held(path: Path) -> bool:
+    """Whether a process still writes it."""
+    handle = os.open(path, os.O_RDONLY | os.O_NOFOLLOW | os.O_NONBLOCK | os.O_CLOEXEC)
+    try:
+        fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)
+    except BlockingIOError:
+        return True
+    finally:
+        os.close(handle)
+    return False
