@@ -1,5 +1,6 @@
 """Where the pieces of a track's clips lie in a mix: rendered rows -> placements, parts and lanes."""
 
+import heapq
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from operator import is_ as is_same
@@ -210,16 +211,23 @@ class _Placements:
     """As a lane has it."""
 
     def runs(self) -> Iterator["_Placements"]:
-        """A few in which none begins before the one before it has ended."""
-        rest = self
-        while len(rest.starts):
-            ends = np.maximum.accumulate(rest.starts + rest.lengths)
-            chosen = np.append(True, rest.starts[1:] >= ends[:-1])
-            if chosen.all():
-                yield rest
-                return
-            yield rest.only(chosen)
-            rest = rest.only(~chosen)
+        """As few as need be in which none begins before the one before it has ended."""
+        if not len(self.starts):
+            return
+        ends = self.starts + self.lengths
+        if (self.starts[1:] >= np.maximum.accumulate(ends)[:-1]).all():
+            yield self
+            return
+        free, runs = list[tuple[int, int]](), np.zeros(len(ends), np.int64)
+        for at, (start, end) in enumerate(zip(self.starts.tolist(), ends.tolist(), strict=True)):
+            if free and free[0][0] <= start:  # the run that has been silent longest goes on
+                run = heapq.heapreplace(free, (end, free[0][1]))[1]
+            else:
+                run = len(free)
+                heapq.heappush(free, (end, run))
+            runs[at] = run
+        for run in range(len(free)):
+            yield self.only(runs == run)
 
     def only(self, which: NDArray[np.bool_]) -> "_Placements":
         loud = None if self.loud is None else self.loud[:, which]

@@ -37,9 +37,36 @@ def targets_of(session: Session, track: Track, take: Take) -> Targets:
     if take.playing is None:
         return _targets(placed, recording, counts, recipes, *clock, fitted, pairs)
     laid, pattern, _ = session.played_by(take, take.playing)
+    return _of_voices(placed, recording, recipes, *clock, fitted, pairs, laid, pattern)
+
+
+@by_identity(MANY)
+def _of_voices(  # noqa: PLR0917 - found again by the identity of each
+    take: Take,
+    recording: Recording,
+    recipes: Recipes,
+    tempo: TempoMap,
+    metre: Metre,
+    rate: int,
+    fit: Fitted | None,
+    pairs: Pairs | None,
+    laid: Laid,
+    pattern: Pattern,
+) -> Targets:
+    """Targets of a pattern, slice by slice: hits of others may share a line; each is a stroke by itself."""
     voices = _voices(recording, laid, pattern)
-    parts = [_targets(placed, recording, each, recipes, *clock, fitted, pairs) for _, each in voices]
-    return _of_voices(tuple(number for number, _ in voices), *parts)
+    parts = [_targets(take, recording, own, recipes, tempo, metre, rate, fit, pairs) for _, own in voices]
+    if len(parts) == 1:
+        return parts[0]
+    of = np.repeat(np.array([number for number, _ in voices]), [len(part.onsets) for part in parts])
+    columns = {
+        name: np.concatenate([getattr(part, name) for part in parts])
+        for name in (each.name for each in fields(Targets))
+        if name not in {"rate", "voices", "strokes"}
+    }
+    order = np.argsort(columns["played"], kind="stable")
+    made = {name: column[order] for name, column in columns.items()}
+    return Targets(**made, strokes=np.arange(len(order)), rate=rate, voices=of[order])
 
 
 @by_identity(256)
@@ -51,22 +78,6 @@ def _voices(recording: Recording, laid: Laid, pattern: Pattern) -> tuple[tuple[i
     of = np.array([by_id[each] for each in order.tolist()], np.int64)
     numbers = np.unique(of).tolist() or [0]
     return tuple((number, of == number) for number in numbers)
-
-
-@by_identity(MANY)
-def _of_voices(numbers: tuple[int, ...], *parts: Targets) -> Targets:
-    """Hits of several voices as one, in the order in which they were played; each is a stroke by itself."""
-    if len(parts) == 1:
-        return parts[0]
-    voices = np.repeat(np.array(numbers), [len(part.onsets) for part in parts])
-    columns = {
-        name: np.concatenate([getattr(part, name) for part in parts])
-        for name in (each.name for each in fields(Targets))
-        if name not in {"rate", "voices", "strokes"}
-    }
-    order = np.argsort(columns["played"], kind="stable")
-    made = {name: column[order] for name, column in columns.items()}
-    return Targets(**made, strokes=np.arange(len(order)), rate=parts[0].rate, voices=voices[order])
 
 
 def pairs_of(session: Session, track: Track, take: Take) -> Pairs | None:

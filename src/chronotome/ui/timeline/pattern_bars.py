@@ -19,7 +19,7 @@ from chronotome.units import Frames
 
 QUIETEST = -24.0
 """dB at which a bar is as low as it gets."""
-LOWEST_SHARE, LOWEST_TOOTH = 0.2, 0.25
+LOWEST_SHARE, LOWEST_TOOTH, NARROWEST_TOOTH = 0.2, 0.25, 2.5
 Numbers = NDArray[np.float64]
 
 
@@ -55,24 +55,34 @@ def paint_bars(  # noqa: PLR0917 - what is seen, and of it what is chosen
         columns = (bars.lefts[some], lows[some], widths[some], tall[some])
         boxes = zip(*(each.tolist() for each in columns), strict=True)
         painter.drawRects([QRectF(*each) for each in boxes])
-    for at in np.flatnonzero(~is_plain).tolist():
-        box = QRectF(float(bars.lefts[at]), float(lows[at]), float(widths[at]), float(tall[at]))
-        pen = QPen(colour(theme.accent if is_chosen[at] else theme.ink), 1.0, Qt.PenStyle.CustomDashLine)
-        pen.setDashPattern([2.5, 2.0])
-        for part in _teeth(box, int(repeats[at]), float(slopes[at])):
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
+    for some, ink in ((~is_plain & ~is_chosen, theme.ink), (~is_plain & is_chosen, theme.accent)):
+        fills, outlines = list[QRectF](), list[QRectF]()
+        for at in np.flatnonzero(some).tolist():
+            box = QRectF(float(bars.lefts[at]), float(lows[at]), float(widths[at]), float(tall[at]))
             share = min(1.0, float(odds[at]))
-            painter.fillRect(
-                QRectF(part.left(), part.top(), part.width() * share, part.height()), pen.color()
-            )
-            if share < 1.0:
-                painter.setPen(pen)
-                painter.setBrush(Qt.BrushStyle.NoBrush)
-                painter.drawRect(part.adjusted(0.5, 0.5, -0.5, -0.5))
+            for part in _teeth(box, int(repeats[at]), float(slopes[at])):
+                if share < 1.0:
+                    outlines.append(part.adjusted(0.5, 0.5, -0.5, -0.5))
+                    part.setWidth(part.width() * share)
+                fills.append(part)
+        painter.setPen(Qt.PenStyle.NoPen)
+        painter.setBrush(colour(ink))
+        painter.drawRects(fills)
+        if outlines:
+            pen = QPen(colour(ink), 1.0, Qt.PenStyle.CustomDashLine)
+            pen.setDashPattern([2.5, 2.0])
+            painter.setPen(pen)
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawRects(outlines)
+    painter.setRenderHint(QPainter.RenderHint.Antialiasing)
 
 
 def _teeth(box: QRectF, count: int, slope: float) -> list[QRectF]:
     """A bar as so many narrower ones, each as high as it is loud."""
-    width, gap, made = box.width() / count, 1.5 if count > 1 else 0.0, []
+    if count == 1 or box.width() < NARROWEST_TOOTH * count:
+        return [box]
+    width, gap, made = box.width() / count, 1.5, []
     for number in range(count):
         along = number / max(1, count - 1)
         share = max(LOWEST_TOOTH, 1.0 + slope * (along if slope < 0 else along - 1) / -QUIETEST)

@@ -196,6 +196,11 @@ def _onset_frames(  # noqa: PLR0917 - found again by the identity of each
     return played
 
 
+def _asked(session: Session, track: Track, side: Side, clip: Clip | None = None) -> tuple[object, ...]:
+    return session, track, side, clip
+
+
+@by_parts(32, _asked)
 def shown_of(session: Session, track: Track, side: Side, clip: Clip | None = None) -> Shown | None:
     """A clip of a track as it is shown: the first where none is named."""
     clip = clip or next(iter(track.clips), None)

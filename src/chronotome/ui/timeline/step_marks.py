@@ -118,6 +118,8 @@ def paint_steps(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
     if len(seen) <= MOST_KEYS:
         painter.setPen(QPen(colour(theme.ink, 120), 1, Qt.PenStyle.DotLine))
         painter.drawLines([QLineF(x, top, x, foot) for x in lefts[seen].tolist()])
+    if len(seen) > MOST_KEYS:  # keys would cover one another
+        seen, chosen = seen[chosen], chosen[chosen]
     painter.setFont(figure_font(10, 500))
     following = np.append(lefts[seen][1:], np.inf)
     for at, is_chosen, after in zip(seen.tolist(), chosen.tolist(), following.tolist(), strict=True):
@@ -125,7 +127,7 @@ def paint_steps(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
         row = int(steps.rows[at])
         if is_chosen:
             painter.fillRect(QRectF(lefts[at], top, max(2.0, width), foot - top), colour(theme.wash, 120))
-        if row >= 0 and width >= NARROWEST and len(seen) <= MOST_KEYS:
+        if row >= 0 and width >= NARROWEST:
             paint_key(
                 painter,
                 lane,

@@ -16,7 +16,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.marks import paint_each, ring
+from chronotome.ui.timeline.marks import paint_dots, paint_each, ring
 from chronotome.ui.timeline.shape_scale import Scale
 from chronotome.ui.timeline.step_marks import Steps, steps_of
 from chronotome.ui.timeline.track_lane import TrackLane
@@ -192,14 +192,21 @@ class StepShapeLane(TrackLane):
         seen = np.flatnonzero((xs > HEADER - 8) & (xs < self.width() + 8))
         zero = float(self._y_of(self._scale.share_of(np.array([self._scale.zero])))[0])
         chosen = np.isin(steps.pattern.column("ids")[steps.step], view.steps)
+        if len(seen) > MOST_RINGS:
+            content, picked = self.content, seen[chosen[seen]]
+            layers = [
+                (xs[some], ys[some], colour(value))
+                for some, value in ((seen, theme.ink), (picked, theme.accent))
+            ]
+            paint_dots(painter, content.left(), (content.width(), content.height()), layers)
+            return
         for some, value in ((seen[~chosen[seen]], theme.ink), (seen[chosen[seen]], theme.accent)):
             pairs = list(zip(xs[some].tolist(), ys[some].tolist(), strict=True))
-            painter.setPen(QPen(colour(value), 2.4 if len(seen) <= MOST_RINGS else 1.2))
+            painter.setPen(QPen(colour(value), 2.4))
             painter.drawLines([QLineF(x, zero, x, y) for x, y in pairs])
-            if len(seen) <= MOST_RINGS:
-                painter.setPen(QPen(colour(value), 1.4))
-                painter.setBrush(colour(theme.card))
-                paint_each(painter, ring, pairs, 6)
+            painter.setPen(QPen(colour(value), 1.4))
+            painter.setBrush(colour(theme.card))
+            paint_each(painter, ring, pairs, 6)
 
     def _paint_figure(self, painter: QPainter, steps: Steps) -> None:
         pointer = self._pointer

@@ -15,6 +15,8 @@ from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.waveform import FINE, columns
 
 Edges = NDArray[np.float64]
+UNSEEN = 0.25
+"""Of a column: a row that is shorter is not drawn."""
 
 
 def track_columns(
@@ -53,6 +55,7 @@ def row_columns(
     first = np.maximum(0, edges.searchsorted(begins, "right") - 1)
     counts = np.maximum(0, np.minimum(len(lows), edges.searchsorted(ends, "left")) - first)
     counts[(ends <= edges[0]) | (begins >= edges[-1])] = 0
+    counts[ends - begins < UNSEEN * (edges[1] - edges[0])] = 0
     if not counts.any():
         return lows, highs
     at = np.repeat(np.arange(rows.start, rows.stop), counts)
@@ -60,7 +63,7 @@ def row_columns(
     heard, length = score.heard[at], score.length[at]
     low, high = (np.clip(edges[column + side] - heard, 0, length) for side in (0, 1))
     low, high = _read(score, at, low, high)
-    gain = _row_gains(score, at, (edges[column] + edges[column + 1]) / 2)
+    gain = _row_gains(score, at, (edges[column] + edges[column + 1]) / 2, edges[1] - edges[0])
     for number in np.unique(score.recording[at]).tolist():
         source = sources.get(score.recordings[number])
         if source is not None:
@@ -98,11 +101,14 @@ def _extremes(source: Source, low: Edges, high: Edges) -> tuple[Curve, Curve]:
     return source.overview.spans(low, high, per_column)
 
 
-def _row_gains(score: Score, at: NDArray[np.int64], frames: Edges) -> Curve:
+def _row_gains(score: Score, at: NDArray[np.int64], frames: Edges, column: float) -> Curve:
+    """How loud rows are at frames; a fade that lies within one column is not seen."""
     gain = score.gains[at].max(axis=1)
     for edges, is_out in ((score.rises, False), (score.falls, True)):
-        begin, end = edges[at, 0], edges[at, 1]
-        share = np.clip((frames - begin) / np.maximum(1, end - begin), 0.0, 1.0)
-        fade = np.cos(np.pi / 2 * share) if is_out else np.sin(np.pi / 2 * share)
-        gain = np.where(end > begin, gain * fade, gain)
+        seen = np.flatnonzero((edges[:, 1] - edges[:, 0] > UNSEEN * column)[at])
+        if not len(seen):
+            continue
+        begin, end = edges[at[seen], 0], edges[at[seen], 1]
+        share = np.clip((frames[seen] - begin) / (end - begin), 0.0, 1.0)
+        gain[seen] *= np.cos(np.pi / 2 * share) if is_out else np.sin(np.pi / 2 * share)
     return np.asarray(gain, np.float32)
