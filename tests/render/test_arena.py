@@ -1,4 +1,7 @@
+import os
+
 import numpy as np
+import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
@@ -22,7 +25,6 @@ def test_regions_in_use_never_overlap_and_new_ones_are_silent(orders):
         held.append((region, number))
 
     assert all((region.samples == number).all() for region, number in held)
-    arena.close()
 
 
 def test_freed_memory_goes_back_to_the_machine():
@@ -45,3 +47,15 @@ def test_another_view_of_the_same_memory_sees_the_samples():
     other = Arena(arena.descriptor)
 
     assert other.floats[region.offset + 5] == 5
+
+
+def test_an_arena_that_nobody_holds_gives_its_file_back():
+    arena = Arena()
+    descriptor = arena.descriptor
+    region = arena.allocate(10, 1)
+    os.fstat(descriptor)
+
+    del arena, region
+
+    with pytest.raises(OSError, match="descriptor"):
+        os.fstat(descriptor)

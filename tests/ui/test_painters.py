@@ -10,12 +10,13 @@ from PySide6.QtGui import QColor
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.render.mix import Side
 from chronotome.session.checks import checks_of
-from chronotome.session.edits.apart import Cuts, take_apart
+from chronotome.session.edits.apart import At, Cuts, take_apart
 from chronotome.session.edits.clips import set_clip, split
 from chronotome.session.edits.fitting import bar_is_here
 from chronotome.session.edits.marks import add_onset
 from chronotome.session.edits.matching import match_to
 from chronotome.session.edits.mending import hush
+from chronotome.session.edits.patterns import shape_steps
 from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.shaping import set_scatter
 from chronotome.session.edits.tightening import Scope, move_hit, set_recipe, set_tighten
@@ -192,6 +193,7 @@ def states(person):
     person.drag(lane, (x, 4), (x + 30, 4), release=False)
     yield "a mark that is dragged"
     person.press(Qt.Key.Key_Escape)
+    yield from patterns(person)
     person.desk.recordings.pool.sources.pop(person.session.recordings[0].content)
     yield "a recording that is not there"
 
@@ -278,6 +280,32 @@ def arrangements(person, first):
     person.desk.transport.listen(Side.AS_PLAYED)
     yield "as played, with nothing to shape"
     person.desk.transport.listen(Side.EDITED)
+
+
+def patterns(person):
+    """What a pattern and its kit can show."""
+    view, store, window = person.desk.view, person.desk.store, person.window
+    view.show_stage(Stage.REWORK)
+    track = person.session.tracks[1]
+    view.focus(track.id)
+    store.apply(lambda s: take_apart(s, (track.id, track.clips[0].id), Cuts(At.LINES, step=0.125)), "Apart")
+    for action in ("put-on-keys", "pattern", "rounds-more"):
+        window.actions_table.run(action)
+        person.settle()
+    view.fit()
+    lane, shape = window.timeline.pattern, window.timeline.step_shape
+    ids = person.session.patterns[-1].ids
+    for name, value in (("chances", 0.5), ("repeats", 4), ("loudness", -9.0)):
+        store.apply(lambda s, n=name, v=value: shape_steps(s, s.patterns[-1].id, ids[5:9], n, v), "Shape")
+    view.choose_hits(view.place, ids[5:7])
+    person.settle()
+    where = person.session.frame_of(view.clip.take.beat + person.session.patterns[-1].places[5])
+    person.move(shape, QPoint(round(float(shape.x_of(where))) + 2, 20), Qt.KeyboardModifier.NoModifier)
+    yield "a pattern, two rounds of it"
+    person.drag(lane, (HEADER + 200, 30), (HEADER + 260, 30), release=False)
+    yield "steps that are drawn"
+    person.press(Qt.Key.Key_Escape)
+    view.focus(person.session.tracks[0].id)
 
 
 NOTHING = {("OverviewStrip", "_paint_playhead")}

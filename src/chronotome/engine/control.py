@@ -6,6 +6,7 @@ into a slot that nobody reads; publishing it is one store.
 
 import mmap
 import os
+import weakref
 from enum import IntEnum
 
 import numpy as np
@@ -118,6 +119,7 @@ class Control:
         self.descriptor = os.memfd_create("chronotome-control") if descriptor is None else descriptor
         if descriptor is None:
             os.ftruncate(self.descriptor, size)
+            weakref.finalize(self, os.close, self.descriptor)
         self._map = mmap.mmap(self.descriptor, size)
         view = memoryview(self._map)
         self.words = np.frombuffer(view, np.int64, 64)

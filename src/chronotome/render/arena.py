@@ -3,6 +3,7 @@
 import mmap
 import os
 import threading
+import weakref
 from bisect import insort
 from ctypes import CDLL, c_int, c_int64
 
@@ -58,6 +59,7 @@ class Arena:
     def __init__(self, descriptor: int | None = None) -> None:
         if descriptor is None:
             self.descriptor, self._map = _made()
+            weakref.finalize(self, os.close, self.descriptor)
         else:
             self.descriptor = descriptor
             self._map = mmap.mmap(descriptor, os.fstat(descriptor).st_size)
@@ -92,11 +94,6 @@ class Arena:
     def resident_bytes(self) -> int:
         """Memory the arena takes now."""
         return os.fstat(self.descriptor).st_blocks * 512
-
-    def close(self) -> None:
-        """Let go of the memory once the last view of it is gone."""
-        os.close(self.descriptor)
-        self.floats = np.zeros(0, np.float32)
 
 
 def _punch(descriptor: int, start: int, length: int) -> None:

@@ -84,7 +84,9 @@ def build(
         Taking(store, tasks, recordings, transport, keys, player, arena),
         Preferences(settings),
     )
-    return MainWindow(desk, player, journal)
+    window = MainWindow(desk, player, journal)
+    store.setParent(window)  # and so does all that hangs on it: what they hold is given back with the window
+    return window
 
 
 SWITCH_SECONDS = 0.001
