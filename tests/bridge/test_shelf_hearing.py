@@ -5,8 +5,12 @@ import pytest
 
 from chronotome.bridge import shelf as module
 from chronotome.errors import Cancelled
+from chronotome.files.patterns import write_pattern
+from chronotome.session.edits.patterns import pattern_of_clip
 from chronotome.session.edits.timing import set_tempo
+from chronotome.session.settled import settled
 from sounds import noise_hits, write
+from strategies import simple_session, with_audio
 
 
 @pytest.fixture
@@ -83,3 +87,25 @@ def test_what_is_cancelled_gives_its_memory_back(shelf, monkeypatch):
     assert shelf.arena.resident_bytes == before
     assert shelf.shelf.heard is None
     assert shelf.errors == []
+
+
+def test_a_pattern_of_the_shelf_is_heard_at_the_song_s_tempo_in_whole_rounds(works, tmp_path):
+    session, places = with_audio(simple_session([900, 6700, 11500], 24000), tmp_path)
+    track = session.tracks[0]
+    session = settled(pattern_of_clip(session, (track.id, track.clips[0].id)))
+    beats, number = session.patterns[0].beats, session.patterns[0].id
+    write_pattern(tmp_path / "shelf" / "evening", session, number, places)
+    rounds, hear = [], works.transport.hear
+    works.transport.hear = lambda *span, **how: (rounds.append((span, how)), hear(*span, **how))
+    works.store.apply(lambda s: set_tempo(s, 150.0), "Tempo")
+    works.shelf.open(tmp_path / "shelf")
+    works.qtbot.waitUntil(lambda: works.tasks.is_idle and len(works.shelf.entries) == 1)
+    before = works.arena.resident_bytes
+
+    works.shelf.hear(works.shelf.entries[0])
+    works.qtbot.waitUntil(lambda: bool(rounds), timeout=8000)
+
+    (region, start, end, *_), how = rounds[0]
+    assert (start, end, how["loops"]) == (0, *2 * (round(beats * 60 / 150 * works.store.session.rate),))
+    assert np.abs(region.samples).max() > 0.05
+    assert works.arena.resident_bytes - before <= region.frames * 8 + 8192  # its sources are gone

@@ -13,6 +13,7 @@ from chronotome.files.audio_file import facts_of, load_source
 from chronotome.files.ledger import LedgerReader, LedgerWriter
 from chronotome.files.notes import read_notes
 from chronotome.files.patterns import DOCUMENT, is_pattern, read_pattern, schema, write_pattern
+from chronotome.files.shelf import scan
 from chronotome.render.arena import Arena
 from chronotome.render.plan import plan_for
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
@@ -192,3 +193,21 @@ def test_notes_of_a_midi_file_play_keys(tmp_path):
 def test_the_schema_in_docs_is_the_one_of_the_code():
     kept = json.loads((ROOT / "docs" / "pattern.schema.json").read_text())
     assert kept == json.loads(msgspec.json.encode(schema()))
+
+
+def test_the_shelf_has_a_saved_pattern_as_one_row_with_its_tempo_and_none_of_its_slices(written, tmp_path):
+    session, places = written
+    (tmp_path / "shelf" / "more").mkdir(parents=True)
+    folder = tmp_path / "shelf" / "more" / "evening 1.5"
+    write_pattern(folder, session, session.patterns[0].id, places)
+    (tmp_path / "shelf" / "spoilt").mkdir()
+    (tmp_path / "shelf" / "spoilt" / DOCUMENT).write_text("{}")
+
+    rows = {each.name: each for each in scan(tmp_path / "shelf", {}, lambda _: None)}
+
+    assert set(rows) == {"more/evening 1.5", "spoilt"}
+    row = rows["more/evening 1.5"]
+    pattern, tempo = session.patterns[0], session.tempo.beats_per_minute
+    assert (row.is_pattern, row.steps, row.tempo) == (True, len(pattern), tempo)
+    assert row.seconds == pytest.approx(pattern.beats * 60 / tempo, abs=1e-3)
+    assert rows["spoilt"].frames == 0

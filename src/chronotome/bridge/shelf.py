@@ -16,6 +16,7 @@ from chronotome.errors import Cancelled, ChronotomeError
 from chronotome.files.analysis import analyse, keep_analysis, kept_analysis
 from chronotome.files.audio_file import FileFacts, facts_of, load_source
 from chronotome.files.names import plain_name, shown
+from chronotome.files.patterns import read_pattern
 from chronotome.files.shelf import ShelfEntry, keep_entries, kept_entries, scan
 from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena, Region
@@ -23,11 +24,15 @@ from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool, Source
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
+from chronotome.session.edits.patterns import bring_pattern, play_pattern
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.fit import Measured
 from chronotome.session.model import Recording, Session
+from chronotome.session.settled import settled
 
+ROUNDS = 3
+"""Of a pattern that are made to hear the second one: what rings over from the first is in it."""
 LONGEST_HEARD = 90.0
 """Seconds; a longer file is heard from its start, as it is."""
 TELL_SECONDS = 0.1
@@ -177,6 +182,8 @@ def _prepared(
     path: Path, entry: ShelfEntry, session: Session, arena: Arena, progress: Progress, *, in_tempo: bool
 ) -> Heard:
     """The file at the session's rate, fitted to the song's tempo where it has one."""
+    if entry.is_pattern:
+        return _pattern_prepared(path, entry, session, arena, progress, in_tempo=in_tempo)
     facts = facts_of(path, part_of(progress, 0, 0.2))
     rate = session.rate if session.recordings else facts.rate
     source = load_source(facts, arena, rate, progress=part_of(progress, 0.2, 0.4))
@@ -227,6 +234,34 @@ def _fitted(  # noqa: PLR0917 - what is known of the file by then
     renderer.cache.clear()
     arena.free(source.region)
     return Heard(entry, region, frames, measured_tempo(kept.measured) or tempo)
+
+
+def _pattern_prepared(
+    path: Path, entry: ShelfEntry, session: Session, arena: Arena, progress: Progress, *, in_tempo: bool
+) -> Heard:
+    """A round of a saved pattern, as it sounds between the one before it and the one after it."""
+    tempo = session.tempo.beats_per_minute
+    saved = read_pattern(path, tempo, part_of(progress, 0.0, 0.4))
+    tempo = tempo if in_tempo else saved.tempo or tempo
+    alone = set_tempo(Session(rate=session.rate), tempo)
+    alone = bring_pattern(alone, saved.pattern, saved.kit, saved.recordings)
+    made = alone.patterns[-1]
+    alone = settled(play_pattern(alone, None, made.id, 0.0, ROUNDS * made.beats))
+    pool = Pool()
+    try:
+        for content, place in saved.places.items():
+            if content in {each.content for each in alone.recordings}:
+                pool.add(load_source(facts_of(place), arena, session.rate))
+        renderer = Renderer(arena)
+        mix = render_mix(renderer, plan_for(alone), pool.ready(), part_of(progress, 0.6, 1.0))
+        start, end = (round(alone.frame_of(beat + made.upbeat)) for beat in (made.beats, 2 * made.beats))
+        region = arena.allocate(end - start, 2)
+        region.samples[:] = OfflineMix(mix, arena).read(start, end - start)
+        renderer.cache.clear()
+    finally:
+        for each in pool.ready().values():
+            arena.free(each.region)
+    return Heard(entry, region, region.frames, tempo)
 
 
 def _tempo_of(measured: Measured | None, entry: ShelfEntry) -> float | None:

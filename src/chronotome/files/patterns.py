@@ -4,7 +4,7 @@ import inspect
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from pathlib import Path
-from typing import Annotated, Any, Literal
+from typing import Annotated, Any, Literal, NamedTuple
 
 import msgspec
 import numpy as np
@@ -108,6 +108,31 @@ def schema() -> dict[str, Any]:
 def is_pattern(folder: Path) -> bool:
     """Whether a folder holds a pattern, or the slices of a recording."""
     return is_there(folder / DOCUMENT) or is_there(folder / SPLIT)
+
+
+class PatternFacts(NamedTuple):
+    """What is told of a saved pattern where it is looked for."""
+
+    tempo: float
+    beats: float
+    steps: int
+    slices: int
+
+
+def pattern_facts(folder: Path) -> PatternFacts:
+    """Of a saved pattern, without reading its slices.
+
+    Raises
+    ------
+    UnusableFile
+        If it cannot be read.
+    """
+    try:
+        document = trusted(bytes_of(folder / DOCUMENT, MOST_BYTES), PatternDocument)
+    except (OSError, Untrusted, ValueError) as error:
+        raise UnusableFile(folder / DOCUMENT, f"cannot be read ({error})", "Save it again.") from None
+    made = document.pattern
+    return PatternFacts(document.bpm, made.beats, len(made), len(document.slices))
 
 
 # Out

@@ -1,4 +1,4 @@
-"""Folders of sound files: what is in them, kept as an index in the cache folder."""
+"""Folders of sound files and patterns: what is in them, kept as an index in the cache folder."""
 
 import contextlib
 import hashlib
@@ -17,6 +17,7 @@ from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import header_of
 from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.names import path_from, path_words, words_shown
+from chronotome.files.patterns import DOCUMENT, pattern_facts
 from chronotome.files.places import NAME, Words
 from chronotome.files.tags import tempo_tag
 from chronotome.files.writing import keep
@@ -27,11 +28,15 @@ MOST_FILES = 200_000
 AT_ONCE = 256
 POLITE_EVERY, POLITE_SECONDS = 4, 0.0005
 INDEX_VERSION = 1
+PLAIN_TEMPO = 120.0
 Count = Annotated[int, Meta(ge=0, le=1 << 62)]
 
 
 class ShelfEntry(Struct, frozen=True):
-    """A sound file of a folder. `frames` is 0 until its header was read, and stays so where it cannot be."""
+    """A sound file of a folder, or a pattern.
+
+    `frames` is 0 until its header was read, and stays so where it cannot be.
+    """
 
     name: Words
     """Its path from the folder on, as `path_words` tells it."""
@@ -43,7 +48,10 @@ class ShelfEntry(Struct, frozen=True):
     channels: Count = 0
     tempo: Annotated[float, Meta(ge=0.0, le=10_000.0)] | None = None
     source: Annotated[str, Meta(max_length=20)] = ""
-    """What tells the tempo: `name`, `tag` or `measured`."""
+    """What tells the tempo: `name`, `tag`, `measured`, or `saved` for a pattern."""
+    is_pattern: bool = False
+    """A folder with a pattern and its kit. Its frames are thousandths of a second."""
+    steps: Count = 0
 
     def __post_init__(self) -> None:
         name = self.name if self.name == self.words else str(self.path)
@@ -65,7 +73,7 @@ class ShelfEntry(Struct, frozen=True):
         return self.frames / self.rate if self.rate else 0.0
 
     def is_same_file(self, other: "ShelfEntry") -> bool:
-        return (self.size, self.changed) == (other.size, other.changed)
+        return (self.size, self.changed, self.is_pattern) == (other.size, other.changed, other.is_pattern)
 
 
 class _Index(Struct, frozen=True):
@@ -98,6 +106,13 @@ def keep_entries(folder: Path, entries: Sequence[ShelfEntry]) -> None:
 def _files_in(folder: Path) -> Iterator[ShelfEntry]:
     for place, folders, names in os.walk(folder):
         folders[:] = sorted(name for name in folders if not name.startswith("."))
+        if place != str(folder) and DOCUMENT in names:  # what else lies there are its slices
+            folders[:] = []
+            with contextlib.suppress(OSError):
+                facts = Path(place, DOCUMENT).stat()
+                words = path_words(Path(place).relative_to(folder))
+                yield ShelfEntry(words, facts.st_size, facts.st_mtime_ns, is_pattern=True)
+            continue
         for name in sorted(names):
             if name.startswith(".") or Path(name).suffix.lower() not in SUFFIXES:
                 continue
@@ -111,6 +126,27 @@ def _let_others(number: int) -> None:
     """The window's thread comes first: without a pause, each of its calls would wait for the interpreter."""
     if number % POLITE_EVERY == 0:
         time.sleep(POLITE_SECONDS)
+
+
+def _file_read(path: Path, entry: ShelfEntry) -> ShelfEntry:
+    rate, frames, channels = header_of(path)
+    tempo, source = tempo_in_name(path.stem), "name"
+    if tempo is None:
+        tempo, source = tempo_tag(path), "tag"
+    source = source if tempo is not None else ""
+    return msgspec.structs.replace(
+        entry, frames=frames, rate=rate, channels=channels, tempo=tempo, source=source
+    )
+
+
+def _pattern_read(path: Path, entry: ShelfEntry) -> ShelfEntry:
+    facts = pattern_facts(path)
+    tempo = facts.tempo or None
+    frames = round(1000 * facts.beats * 60 / (facts.tempo or PLAIN_TEMPO))
+    source = "saved" if tempo else ""
+    return msgspec.structs.replace(
+        entry, frames=max(1, frames), rate=1000, steps=facts.steps, tempo=tempo, source=source
+    )
 
 
 def scan(
@@ -160,18 +196,7 @@ def scan(
         _let_others(number)
         path = folder / entry.path
         with contextlib.suppress(UnusableFile):
-            rate, frames, channels = header_of(path)
-            tempo, source = tempo_in_name(path.stem), "name"
-            if tempo is None:
-                tempo, source = tempo_tag(path), "tag"
-            read = msgspec.structs.replace(
-                entry,
-                frames=frames,
-                rate=rate,
-                channels=channels,
-                tempo=tempo,
-                source=source if tempo is not None else "",
-            )
+            read = _pattern_read(path, entry) if entry.is_pattern else _file_read(path, entry)
             entries[entry.name] = read
             batch.append(read)
         if len(batch) >= AT_ONCE:

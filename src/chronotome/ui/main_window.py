@@ -29,6 +29,8 @@ from chronotome.engine.player import Player
 from chronotome.files.audio_out import Written
 from chronotome.files.journal import Journal, Recovered, discard
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
+from chronotome.files.patterns import is_pattern
+from chronotome.files.session_file import is_session
 from chronotome.render.proof import Proof
 from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
@@ -258,7 +260,14 @@ class MainWindow(QMainWindow):
     # Session
 
     def open(self, paths: list[Path]) -> None:
-        self.desk.document.open(paths)
+        self.desk.document.open(self._without_patterns(paths))
+
+    def _without_patterns(self, paths: list[Path]) -> list[Path]:
+        """What is left once folders of patterns are brought in."""
+        folders = [path for path in paths if not is_session(path) and is_pattern(path)]
+        for folder in folders:
+            self._commands.patterns.read(folder)
+        return [path for path in paths if path not in folders]
 
     def restore(self, recovered: Recovered) -> None:
         """Bring back kept edits; their old journal is no longer needed."""
@@ -365,7 +374,7 @@ class MainWindow(QMainWindow):
         ]
         for path in marks:
             self.mark_files.bring(path)
-        sounds = [path for path in paths if path not in marks]
+        sounds = self._without_patterns([path for path in paths if path not in marks])
         if sounds:
             self.desk.shelf.stop()
             self.session_files.open_safely(sounds)

@@ -1,4 +1,4 @@
-"""The shelf: folders of sound files, heard in time and dragged in; and grooves."""
+"""The shelf: folders of sound files and patterns, heard in time and dragged in; and grooves."""
 
 from pathlib import Path
 from typing import Any
@@ -58,18 +58,22 @@ def length_words(seconds: float) -> str:
 
 
 def _tip(entry: ShelfEntry) -> str:
-    said = {"name": "by its name", "tag": "by its tags", "measured": "as heard"}.get(entry.source, "")
+    sources = {"name": "by its name", "tag": "by its tags", "measured": "as heard", "saved": "as saved"}
+    said = sources.get(entry.source, "")
+    if entry.is_pattern:
+        return f"{entry.words}\nA pattern of {counted(entry.steps, 'step')}, {plain(entry.tempo or 0, 2)} bpm"
     tempo = f"\n{plain(entry.tempo, 2)} bpm, {said}" if entry.tempo else ""
     return f"{entry.words}{tempo}"
 
 
 def _cell(entry: ShelfEntry, column: int) -> str:
     if column == 0:
-        return readable(entry.path.stem)
+        return readable(entry.path.name if entry.is_pattern else entry.path.stem)
     if not entry.frames:
         return "" if column < 3 else "…"
     tempo = plain(entry.tempo, 2) if entry.tempo else ""
-    return (tempo, length_words(entry.seconds), f"{entry.rate / 1000:g}")[column - 1]
+    rate = "" if entry.is_pattern else f"{entry.rate / 1000:g}"
+    return (tempo, length_words(entry.seconds), rate)[column - 1]
 
 
 class ShelfModel(QAbstractTableModel):
@@ -158,13 +162,24 @@ class ShelfDelegate(QStyledItemDelegate):
         if option.state & QStyle.StateFlag.State_Selected:
             painter.fillRect(box, colour(theme.wash))
         font = self._fonts[column > 0]
-        words = _cell(self._rows.entries[index.row()], column)
+        entry = self._rows.entries[index.row()]
+        words = _cell(entry, column)
         painter.setFont(font)
         painter.setPen(colour(theme.ink if column == 0 else theme.soft_ink))
         side = Qt.AlignmentFlag.AlignRight if column else Qt.AlignmentFlag.AlignLeft
+        if column == 0 and entry.is_pattern:
+            box = self._steps_painted(painter, box)
         if column == 0:
             words = QFontMetrics(font).elidedText(words, Qt.TextElideMode.ElideMiddle, box.width() - 8)
         painter.drawText(box.adjusted(4, 0, -4, 0), side | Qt.AlignmentFlag.AlignVCenter, words)
+
+    def _steps_painted(self, painter: QPainter, box: QRect) -> QRect:
+        """Before a pattern's name, some steps; what is left of the cell."""
+        value = colour(self._desk.view.theme.accent)
+        for at, (column, row) in enumerate(((0, 2), (1, 0), (2, 1), (3, 0))):
+            left, top = box.left() + 5 + 4 * column, box.top() + 5 + 4 * row
+            painter.fillRect(QRect(left, top, 3 if at % 2 else 6, 3), value)
+        return box.adjusted(22, 0, 0, 0)
 
 
 class ShelfTable(QTableView):
@@ -385,7 +400,7 @@ class ShelfPanel(QWidget):
         if heard is not None:
             self.told.setText(f"Hearing {readable(heard.path.name)}")
         elif self._shelf.folder is None:
-            self.told.setText("Add a folder with sound files. Nothing in it is altered.")
+            self.told.setText("Add a folder with sound files or patterns. Nothing in it is altered.")
         else:
             shown, all_of_them = len(self.rows.entries), len(self._shelf.entries)
             of = "" if shown == all_of_them else f" of {all_of_them}"
