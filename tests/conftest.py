@@ -36,7 +36,8 @@ class Person:
     def settle(self) -> None:
         """Until all is read, analysed, rendered and with the player."""
         self.wait(lambda: self.desk.tasks.is_idle and self.desk.rendering.is_current)
-        self.window.player.step(2)
+        if self.window.player.is_in_process:
+            self.window.player.step(2)
 
     def press(self, keys, modifier=None) -> None:
         from PySide6.QtCore import Qt

@@ -111,6 +111,8 @@ class Keys(QObject):
 
     def _attend(self) -> None:
         if self.is_on or self._is_taking:
+            if not self._timer.isActive():
+                self._player.notes_played()  # what nobody asked for is of a take before, or of none
             self._timer.start()
         else:
             self._timer.stop()

@@ -3,37 +3,75 @@
 import os
 import subprocess
 import sys
+import time
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
 from pathlib import Path
 
+import numpy as np
 from PySide6.QtCore import QObject, QTimer, Signal
 
 import chronotome
+from chronotome.bridge.document import Document
 from chronotome.bridge.keys import Keys
+from chronotome.bridge.loopback import Loopback
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
+from chronotome.engine.control import Control
 from chronotome.engine.key_player import NOWHERE
 from chronotome.engine.kit_table import Note, NoteKind
 from chronotome.engine.player import Player
+from chronotome.errors import CannotWrite
 from chronotome.files.audio_file import FileFacts, facts_of, load_source
 from chronotome.files.names import plain_name
-from chronotome.files.takes import About, LeftBehind, describe, new_take, settle
+from chronotome.files.takes import (
+    About,
+    HeldTake,
+    LeftBehind,
+    describe,
+    discard,
+    hold,
+    new_take,
+    takes_folder,
+)
 from chronotome.progress import Progress
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Source
+from chronotome.render.take_ring import TakeWord
 from chronotome.session.edits.recordings import add_take
+from chronotome.session.limits import ContentHash
 from chronotome.session.model import Recording
 
 LOOK_MILLISECONDS = 50
-END_SECONDS = 5.0
+READY_LOOKS = 100
+"""So often it is looked whether the output is there, before an input is opened all the same."""
+END_SECONDS = 30.0
+LATER_BLOCKS = 2
+STEADY_SECONDS = 0.05
+"""Marks farther apart than that are of another round, or of another jump."""
+
+
+@dataclass
+class _Running:
+    """A take that is being recorded."""
+
+    writer: "subprocess.Popen[bytes]"
+    control: Control
+    path: Path
+    about: About
+    places: list[int]
+    """At which session frame its first one was heard, by one mark after another."""
+    sounds_from: float = 0.0
+    """The moment of the monotonic clock from which on what plays is heard; until then it may be what was."""
 
 
 class Taking(QObject):
-    """One take at a time."""
+    """One take at a time; what the input hears can be heard, and measured, without one."""
 
     changed = Signal()
-    """It begins or ends."""
+    """It begins or ends, or the input is opened or closed."""
     heard = Signal(float, int)
     """How loud the input is, and how many frames were recorded."""
 
@@ -42,6 +80,7 @@ class Taking(QObject):
         store: Store,
         tasks: Tasks,
         recordings: Recordings,
+        document: Document,
         transport: Transport,
         keys: Keys,
         player: Player,
@@ -50,83 +89,180 @@ class Taking(QObject):
         super().__init__(store)
         self._store, self._tasks, self._recordings = store, tasks, recordings
         self._transport, self._keys, self._player, self._arena = transport, keys, player, arena
-        self._writer: subprocess.Popen[bytes] | None = None
-        self._path: Path | None = None
-        self._about: About | None = None
-        self._place: int | None = None
-        self._performance: Source | None = None
-        self.delay_seconds = 0.0
-        """By which the input comes later than the device says."""
+        self._running: _Running | None = None
+        self._is_busy = False
+        """From the wish on until the take has begun, and from its end on until it is on disk."""
+        self._held: dict[ContentHash, HeldTake] = {}
+        self._performance: tuple[Path, Source] | None = None
+        self.is_monitoring = False
+        self.delays_ms: Mapping[str, float] = {}
+        """By which what each input hears comes later than the device says; those that were measured."""
         self._timer = QTimer(self)
         self._timer.setInterval(LOOK_MILLISECONDS)
         self._timer.timeout.connect(self._look)
         keys.played.connect(self._on_notes)
         transport.playing_changed.connect(self._on_playing)
+        document.saved.connect(self._on_saved)
+        document.opened.connect(self._on_opened)
 
     @property
     def is_on(self) -> bool:
-        return self._writer is not None
+        return self._running is not None
+
+    @property
+    def is_open(self) -> bool:
+        """Whether the input hears."""
+        return self.is_on or self.is_monitoring
+
+    @property
+    def name(self) -> str:
+        """The take's track."""
+        return "" if self._running is None else self._running.about.track
 
     @property
     def words(self) -> str:
         """What the input is."""
         return self._player.input_words
 
-    def begin(self, *, is_simulated: bool, performance: Path | None = None) -> None:
-        """Record from now on, and play; the performance is what the simulated input plays.
+    @property
+    def delay_seconds(self) -> float:
+        """By which what the open input hears comes later than the device says."""
+        return self.delays_ms.get(self.words, 0.0) / 1000
 
-        Raises
-        ------
-        CannotWrite, UnusableFile
-        """
-        if self.is_on:
+    # The input
+
+    def loopback(self) -> Loopback:
+        """What measures the delay of the input."""
+        rate = self._store.session.rate
+        return Loopback(self._player, self._transport, self._keys, self._arena, rate, self)
+
+    # The input
+
+    def monitor(self, *, is_on: bool, performance: Path | None = None) -> None:
+        """Let the input be heard, or no more."""
+        self.is_monitoring = is_on
+        if is_on:
+            self._with_input(performance, self._show)
+        else:
+            self._show()
+
+    def _with_input(self, performance: Path | None, then: Callable[[], None], waited: int = 0) -> None:
+        """Open the input that goes with the output, and go on; what a simulated one plays is read first."""
+        rate, player = self._store.session.rate, self._player
+        player.start(rate)
+        state = player.state()
+        if not state.is_ready and waited < READY_LOOKS:
+            QTimer.singleShot(
+                LOOK_MILLISECONDS, self, lambda: self._with_input(performance, then, waited + 1)
+            )
             return
+
+        def go_on(source: Source | None) -> None:
+            if source is not None and performance is not None:
+                self._performance = performance, source
+            region = None if source is None else source.region
+            player.open_input(is_simulated=state.is_simulated, performance=region)
+            then()
+
+        if not state.is_simulated or performance is None:
+            go_on(None)
+        elif self._performance is not None and self._performance[0] == performance:
+            go_on(self._performance[1])
+        else:
+            self._tasks.run(
+                "Opening the input",
+                lambda progress: load_source(
+                    facts_of(performance, progress), self._arena, rate, progress=progress
+                ),
+                go_on,
+                self._failed,
+            )
+
+    def _failed(self, error: Exception) -> None:
+        self._is_busy = self.is_monitoring = False
+        self._tasks.error.emit(str(error))
+        self._show()
+
+    def _show(self) -> None:
+        """The input is open as long as it is wanted."""
+        self._player.monitor(is_on=self.is_monitoring)
+        if self.is_open:
+            self._timer.start()
+        elif not self._is_busy:
+            self._timer.stop()
+            self._player.close_input()
+        self._keys.attend(is_taking=self.is_on)
+        self.changed.emit()
+
+    # A take
+
+    def begin(self, *, performance: Path | None = None) -> None:
+        """Record from now on, and play; the performance is what the simulated input plays."""
+        if self.is_on or self._is_busy:
+            return
+        self._is_busy = True
+        self._with_input(performance, self._begin_now)
+
+    def _begin_now(self) -> None:
         session = self._store.session
-        if is_simulated and performance is not None:
-            facts = facts_of(performance)
-            self._performance = load_source(facts, self._arena, session.rate)
-        path, file = new_take()
-        self._player.start(session.rate)
-        region = None if self._performance is None else self._performance.region
-        descriptor, offset = self._player.begin_take(is_simulated=is_simulated, performance=region)
         try:
-            self._writer = _writer(descriptor, offset, session.rate, file)
+            path, file = new_take()
+        except CannotWrite as error:
+            self._failed(error)
+            return
+        self._keys.attend(is_taking=True)
+        descriptor, offset = self._player.begin_take()
+        try:
+            writer = _writer(descriptor, offset, session.rate, file)
         finally:
             os.close(file)
         number = 1 + sum(track.name.startswith("Take ") for track in session.tracks)
-        self._about = About(f"Take {number}", session.rate, 0, session.tempo.beats_per_minute)
-        self._path, self._place = path, None
-        describe(path, self._about)
-        self._keys.attend(is_taking=True)
-        self._timer.start()
+        here = round(self._transport.position)  # until it is known better
+        about = About(f"Take {number}", session.rate, here, session.tempo.beats_per_minute)
+        self._running = _Running(writer, self._player.control, path, about, [])
+        self._is_busy = False
+        describe(path, about)
+        self._show()
         self._transport.play()
-        self.changed.emit()
+        late = self._player.latency + LATER_BLOCKS * self._player.block / session.rate
+        self._running.sounds_from = time.monotonic() + late
 
     def end(self) -> None:
-        """The take is a recording of the session from now on."""
-        writer, path, about = self._writer, self._path, self._about
-        if writer is None or path is None or about is None:
+        """The take is a recording of the session as soon as it is on disk."""
+        running = self._running
+        if running is None:
             return
-        self._player.end_take()
-        self._timer.stop()
-        lost = self._player.take_lost
-        try:
-            writer.wait(END_SECONDS)
-        except subprocess.TimeoutExpired:
-            writer.terminate()
-        self._writer = None
-        self._keys.attend(is_taking=False)
-        self._performance = None
+        ring = running.control.take
+        ring.set(TakeWord.IS_ON, 0)
+        ring.set(TakeWord.QUIT, 1)
+        lost, about = ring.get(TakeWord.LOST), running.about
+        if running.places:
+            about = _placed(about, round(float(np.median(running.places))))
+            describe(running.path, about)
+        self._running, self._is_busy = None, True
         if lost:
             self._tasks.error.emit(
-                f"“{path.name}” lacks {lost / about.rate:.1f} s: the disk was too slow for that long."
+                f"“{running.path.name}” lacks {lost / about.rate:.1f} s: the disk was too slow for that long."
             )
-        self.bring(LeftBehind(path, about))
-        self.changed.emit()
+        self._show()
+
+        def work(_progress: Progress) -> None:
+            try:
+                running.writer.wait(END_SECONDS)
+            except subprocess.TimeoutExpired:
+                running.writer.terminate()
+
+        def show(_done: None) -> None:
+            self._is_busy = False
+            self._show()
+            self.bring(LeftBehind(running.path, about))
+
+        self._tasks.run(f"Writing {running.path.name}", work, show)
 
     def bring(self, take: LeftBehind) -> None:
         """A take as a recording on a track of its own, where it was heard."""
         path, about = take.path, take.about
+        held = hold(path)
 
         def work(progress: Progress) -> FileFacts:
             return facts_of(path, progress)
@@ -136,34 +272,68 @@ class Taking(QObject):
                 Recording(facts.content, plain_name(path.name), facts.rate, facts.frames, facts.channels)
             )
             rate = self._store.session.rate
-            place = round((about.place / about.rate - self.delay_seconds) * rate)
+            place = round(about.place / about.rate * rate)
             self._store.apply(
                 lambda session: add_take(session, recording, about.track, place), f"Record {about.track}"
             )
             self._recordings.bring(facts.content, path)
-            settle(path)
-            self._tasks.told.emit(f"{about.track}: {facts.frames / facts.rate:.1f} s, kept as “{path.name}”")
+            if held is not None:
+                self._held[facts.content] = held
+            length = f"{about.track}: {facts.frames / facts.rate:.1f} s"
+            self._tasks.told.emit(f"{length}, kept on disk until the session is saved")
 
         self._tasks.run(f"Opening {path.name}", work, show)
 
+    def _on_opened(self) -> None:
+        """Takes that a session has that was brought back."""
+        places = self._recordings.places
+        self._held = {content: held for content, held in self._held.items() if content in places}
+        for content, path in places.items():
+            held = hold(path) if path.parent == takes_folder() and content not in self._held else None
+            if held is not None:
+                self._held[content] = held
+
+    def _on_saved(self) -> None:
+        """Takes that the session's folder has now are not kept a second time."""
+        for content, held in list(self._held.items()):
+            place = self._recordings.places.get(content)
+            if place is not None and place != held.path and place.is_file():
+                held.let_go()
+                discard(held.path)
+                del self._held[content]
+
     def _look(self) -> None:
-        self.heard.emit(self._player.input_peak(), self._player.take_frames)
+        running = self._running
+        if running is not None and running.control is not self._player.control:
+            self._tasks.error.emit(f"The sound was started anew: {running.about.track} ends here.")
+            self.end()
+            return
+        self.heard.emit(self._player.input_peak(), 0 if running is None else self._player.take_frames)
 
     def _on_playing(self, is_playing: bool) -> None:  # noqa: FBT001 - a signal's
         if not is_playing:
             self.end()
 
     def _on_notes(self, notes: list[Note]) -> None:
-        """The first time that it is known which session frame was heard as a frame of the take came in."""
-        if not self.is_on or self._place is not None or self._about is None or self._path is None:
+        """Which session frame was heard as a frame of the take came in: at first, and while that holds."""
+        running = self._running
+        if running is None:
             return
         for note in notes:
-            if note.kind == NoteKind.TAKE and note.frame != NOWHERE:
-                self._place = note.frame - note.key
-                about = self._about
-                self._about = About(about.track, about.rate, self._place, about.tempo)
-                describe(self._path, self._about)
-                return
+            is_early = note.stamp < running.sounds_from * 1e9
+            if note.kind != NoteKind.TAKE or note.frame == NOWHERE or is_early:
+                continue
+            place = note.frame - note.key - round(self.delay_seconds * running.about.rate)
+            if not running.places:
+                running.about = _placed(running.about, place)
+                describe(running.path, running.about)
+            elif abs(place - running.places[0]) > STEADY_SECONDS * running.about.rate:
+                continue
+            running.places.append(place)
+
+
+def _placed(about: About, place: int) -> About:
+    return About(about.track, about.rate, place, about.tempo)
 
 
 def _writer(descriptor: int, offset: int, rate: int, file: int) -> "subprocess.Popen[bytes]":

@@ -53,7 +53,7 @@ def run(descriptors: tuple[int, int], parent: int, wanted: str, rate: int, block
     output = open_output(mixer, control, wanted=wanted, rate=rate, block=block)
     midi = MidiInput(control, mixer.notes.append)
     midi.start()
-    taking = Taking(control, floats, mixer.notes, block=block)
+    taking = Taking(control, floats, mixer.notes, mixer.monitor, block=block)
     gc.collect()
     gc.freeze()
     gc.disable()

@@ -17,6 +17,8 @@ Hear = Callable[[Samples, float], None]
 """Takes a block, float32 (frames, 2), whose first frame came in at a moment of the monotonic clock."""
 RESYNC_SECONDS = 0.02
 MOST_AGO = 2.0
+SIMULATED_DELAY = 0.0075
+"""By which what the simulated input hears comes later than it says, as converters do: to be measured."""
 
 
 class Input(Protocol):
@@ -32,7 +34,8 @@ class Input(Protocol):
 class SimulatedInput:
     """A performer who hears the song: plays a performance in time with it, as a microphone hears it.
 
-    What is played at a session frame is the performance's frame of the same number.
+    What is played at a session frame is the performance's frame of the same number. Without a performance it
+    is a cable from the simulated output. Like a real one it comes later than it says.
     """
 
     words = "simulated input"
@@ -65,19 +68,36 @@ class SimulatedInput:
             number += 1
 
     def _played(self, came: float, rate: int) -> Samples:
-        """What the performer plays from a moment on."""
+        """What there is to be heard from a moment on."""
         control, block = self._control, self._block
         out = np.zeros((block, OUT_CHANNELS), np.float32)
-        ahead = control.get(Word.POSITION_TIME) / 1e9 - came
-        position = control.get(Word.POSITION) - ahead * rate
-        if not control.get(Word.IS_PLAYING):
+        is_cable = not control.get(Word.INPUT_FRAMES)
+        if not is_cable and not control.get(Word.IS_PLAYING):
             self._next = None
             return out
-        if self._next is None or abs(position - self._next) > RESYNC_SECONDS * rate:
-            self._next = round(position)
-        start, channels = self._next, max(1, control.get(Word.INPUT_CHANNELS))
+        place: float = control.get(Word.BLOCKS) * block if is_cable else control.get(Word.POSITION)
+        place -= (control.get(Word.POSITION_TIME) / 1e9 - came + SIMULATED_DELAY) * rate
+        if self._next is None or abs(place - self._next) > RESYNC_SECONDS * rate:
+            self._next = round(place)
+        start = self._next
         self._next += block
-        low, high = max(0, start), min(control.get(Word.INPUT_FRAMES), start + block)
+        return self._from_tape(out, start) if is_cable else self._from_performance(out, start)
+
+    def _from_tape(self, out: Samples, start: int) -> Samples:
+        """What the simulated output played: its tape starts anew when it is full."""
+        tape = self._control.tape
+        length = len(tape) // self._block * self._block
+        if start >= 0:
+            at = start % length
+            first = min(len(out), length - at)
+            out[:first] = tape[at : at + first]
+            out[first:] = tape[: len(out) - first]
+        return out
+
+    def _from_performance(self, out: Samples, start: int) -> Samples:
+        control = self._control
+        channels, frames = max(1, control.get(Word.INPUT_CHANNELS)), control.get(Word.INPUT_FRAMES)
+        low, high = max(0, start), min(frames, start + len(out))
         if high > low:
             offset = control.get(Word.INPUT_OFFSET)
             part = self._floats[offset + low * channels : offset + high * channels].reshape(-1, channels)

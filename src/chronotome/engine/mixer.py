@@ -10,6 +10,7 @@ from chronotome.dsp.audio import Curve, Samples
 from chronotome.engine.control import Command, Control, Word
 from chronotome.engine.key_player import KeyPlayer
 from chronotome.engine.kit_table import Note
+from chronotome.engine.monitor import Monitor
 from chronotome.engine.voices import PREVIEW, Span, Voices
 from chronotome.render.mix import OUT_CHANNELS, Side
 
@@ -44,6 +45,7 @@ class Mixer:
         self._jumped = False
         self._voices = Voices(floats)
         self._keys = KeyPlayer(control, floats)
+        self.monitor = Monitor()
         self._obeyed: dict[int, Callable[[Sequence[int]], None]] = {
             Command.PLAY: self._begin,
             Command.STOP: self._stop,
@@ -95,6 +97,8 @@ class Mixer:
             self._voices.add_into(out)
             sounds = True
         sounds |= self._keys.add_into(out)
+        if control.get(Word.IS_MONITORED):
+            sounds |= self.monitor.add_into(out)
         control.put(Word.POSITION, self._position)
         control.put(
             Word.POSITION_TIME, int(when * 1e9) + int(1e9 * len(out) / max(1, control.get(Word.RATE)))

@@ -9,6 +9,8 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from pathlib import Path
 
+import numpy as np
+
 import chronotome
 from chronotome.dsp.audio import Samples
 from chronotome.engine.control import TAPE_FRAMES, Command, Control, Word
@@ -212,23 +214,39 @@ class Player:
 
     # Takes
 
-    def begin_take(self, *, is_simulated: bool, performance: Region | None = None) -> tuple[int, int]:
-        """Let the input be heard and put into the ring; the descriptor and the place of the ring in it."""
+    def open_input(self, *, is_simulated: bool, performance: Region | None = None) -> None:
+        """Let the input hear; the simulated one plays a performance, or is a cable from the output."""
         control = self.control
         if performance is not None:
             control.put(Word.INPUT_OFFSET, performance.offset)
-            control.put(Word.INPUT_FRAMES, performance.frames)
             control.put(Word.INPUT_CHANNELS, performance.channels)
-        control.take.begin()
-        control.take.set(TakeWord.IS_ON, 1)
+        control.put(Word.INPUT_FRAMES, 0 if performance is None else performance.frames)
         control.put(Word.INPUT_WANTED, SIMULATED if is_simulated else REAL)
-        return control.descriptor, control.take_offset
+
+    def close_input(self) -> None:
+        self.control.put(Word.INPUT_WANTED, NONE)
+        self.control.put(Word.IS_MONITORED, 0)
+
+    def monitor(self, *, is_on: bool) -> None:
+        """Let what the input hears be heard."""
+        self.control.put(Word.IS_MONITORED, int(is_on))
+
+    def begin_take(self) -> tuple[int, int]:
+        """What the input hears goes into the ring from now on; the descriptor, and the ring's place in it."""
+        self.control.take.begin()
+        self.control.take.set(TakeWord.IS_ON, 1)
+        return self.control.descriptor, self.control.take_offset
 
     def end_take(self) -> None:
         """No more comes; what is in the ring is written."""
         self.control.take.set(TakeWord.IS_ON, 0)
         self.control.take.set(TakeWord.QUIT, 1)
-        self.control.put(Word.INPUT_WANTED, NONE)
+
+    def taken(self) -> Samples:
+        """What is in the ring, where nothing empties it: a copy, float32 (frames, 2)."""
+        ring = self.control.take
+        parts = ring.parts(ring.get(TakeWord.TAIL), ring.get(TakeWord.HEAD))
+        return np.concatenate(parts) if parts else np.zeros((0, 2), np.float32)
 
     @property
     def input_words(self) -> str:

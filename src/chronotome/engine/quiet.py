@@ -2,18 +2,22 @@
 
 import contextlib
 import os
+import threading
 from collections.abc import Iterator
+
+_ONE = threading.RLock()
 
 
 @contextlib.contextmanager
 def silent_stderr() -> Iterator[None]:
     """ALSA reports every device that it tries; nobody wants to read that."""
-    kept = os.dup(2)
-    nothing = os.open(os.devnull, os.O_WRONLY)
-    try:
-        os.dup2(nothing, 2)
-        yield
-    finally:
-        os.dup2(kept, 2)
-        os.close(kept)
-        os.close(nothing)
+    with _ONE:  # of two at once, the one that ends first would let the other be heard
+        kept = os.dup(2)
+        nothing = os.open(os.devnull, os.O_WRONLY)
+        try:
+            os.dup2(nothing, 2)
+            yield
+        finally:
+            os.dup2(kept, 2)
+            os.close(kept)
+            os.close(nothing)

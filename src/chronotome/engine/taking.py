@@ -8,10 +8,11 @@ from chronotome.dsp.audio import Curve, Samples
 from chronotome.engine.control import Control, Word
 from chronotome.engine.input import Input, PortAudioInput, SimulatedInput
 from chronotome.engine.kit_table import Note, NoteKind
+from chronotome.engine.monitor import Monitor
 from chronotome.errors import DeviceUnavailable
 from chronotome.render.take_ring import TakeWord
 
-MARK_SECONDS = 0.5
+MARK_SECONDS = 0.1
 """So often it is told which session frame was heard when a frame of the take came in."""
 NONE, REAL, SIMULATED = range(3)
 
@@ -19,8 +20,11 @@ NONE, REAL, SIMULATED = range(3)
 class Taking:
     """Looks at what is wanted, from the audio process's main loop; hears in the input's thread."""
 
-    def __init__(self, control: Control, floats: Curve, notes: "deque[Note]", *, block: int) -> None:
+    def __init__(
+        self, control: Control, floats: Curve, notes: "deque[Note]", monitor: Monitor, *, block: int
+    ) -> None:
         self._control, self._floats, self._notes, self._block = control, floats, notes, block
+        self._monitor = monitor
         self._input: Input | None = None
         self._is_for = NONE
         self._marked = -1
@@ -42,6 +46,7 @@ class Taking:
             self._input.stop()
             self._input = None
             self._control.input.text = ""
+            self._monitor.drop()
 
     def _opened(self, wanted: int) -> Input:
         """The input that is wanted, or the simulated one with the reason."""
@@ -62,6 +67,7 @@ class Taking:
         ring = self._control.take
         peak = int(1e6 * float(np.abs(block).max(initial=0.0)))
         ring.set(TakeWord.PEAK, max(peak, ring.get(TakeWord.PEAK)))
+        self._monitor.put(block)
         if not ring.get(TakeWord.IS_ON):
             self._marked = -1
             return

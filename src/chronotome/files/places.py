@@ -32,8 +32,11 @@ class Settings(Struct, frozen=True):
     grid_follows_zoom: bool = True
     shelf: tuple[Words, ...] = ()
     """Folders of the shelf, the one shown last first."""
-    input_ms: Annotated[float, Meta(ge=-1000.0, le=1000.0)] = 0.0
-    """By which a take comes in later than the device says; measured by a loop-back."""
+    input_ms: Annotated[
+        dict[Annotated[str, Meta(max_length=300)], Annotated[float, Meta(ge=-1000.0, le=1000.0)]],
+        Meta(max_length=64),
+    ] = {}
+    """By which what each input hears comes later than the device says; measured by a loop-back."""
     midi: Annotated[tuple[Words, ...], Meta(max_length=64)] = ()
     """MIDI inputs that play keys; none named: all."""
     reaction_ms: Annotated[float, Meta(ge=-1000.0, le=1000.0)] = 10.0

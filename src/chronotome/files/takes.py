@@ -4,6 +4,7 @@ import contextlib
 import fcntl
 import os
 import time
+import weakref
 from dataclasses import dataclass
 from pathlib import Path
 from typing import Annotated
@@ -70,21 +71,45 @@ def describe(path: Path, about: About) -> None:
         write_whole(path.with_suffix(ABOUT), msgspec.json.encode(about), is_synced=False)
 
 
-def settle(path: Path) -> None:
-    """It is in a session now: nobody has to be asked about it."""
+class HeldTake:
+    """A take that a window has, and that no saved session has yet: no other window asks about it."""
+
+    def __init__(self, path: Path, handle: int) -> None:
+        self.path = path
+        self._finalizer = weakref.finalize(self, os.close, handle)
+
+    def let_go(self) -> None:
+        self._finalizer()
+
+
+def hold(path: Path) -> HeldTake | None:
+    """Have a take as long as this process lives; None where it cannot be had."""
+    with contextlib.suppress(OSError):
+        handle = os.open(path, os.O_RDONLY | os.O_NOFOLLOW | os.O_CLOEXEC)
+        try:
+            fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except OSError:
+            os.close(handle)
+            return None
+        return HeldTake(path, handle)
+    return None
+
+
+def forget(path: Path) -> None:
+    """Ask about a take no more; its sound stays where it is."""
     with contextlib.suppress(OSError):
         path.with_suffix(ABOUT).unlink()
 
 
 def discard(path: Path) -> None:
-    """A take that nobody wants."""
-    settle(path)
+    """A take that nobody wants, or that lies elsewhere now."""
+    forget(path)
     with contextlib.suppress(OSError):
         path.unlink()
 
 
 def left_behind() -> list[LeftBehind]:
-    """Takes that nobody writes any more and that are in no session, the newest first."""
+    """Takes that nobody writes or has any more and that are in no saved session, the newest first."""
     found = []
     with contextlib.suppress(OSError):
         for path in sorted(takes_folder().glob(f"*{ABOUT}"), reverse=True):
@@ -97,7 +122,7 @@ def left_behind() -> list[LeftBehind]:
 
 
 def _is_held(path: Path) -> bool:
-    """Whether a process still writes it."""
+    """Whether a process still writes it, or has it."""
     handle = os.open(path, os.O_RDONLY | os.O_NOFOLLOW | os.O_NONBLOCK | os.O_CLOEXEC)
     try:
         fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)

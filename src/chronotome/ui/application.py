@@ -81,7 +81,7 @@ def build(
         shelf,
         keys,
         PlayingIn(store, transport, keys),
-        Taking(store, tasks, recordings, transport, keys, player, arena),
+        Taking(store, tasks, recordings, document, transport, keys, player, arena),
         Preferences(settings),
     )
     window = MainWindow(desk, player, journal)

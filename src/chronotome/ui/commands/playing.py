@@ -183,10 +183,37 @@ class PlayingCommands:
         if desk.taking.is_on:
             desk.transport.stop()
             return
-        desk.taking.delay_seconds = desk.preferences.settings.input_ms / 1000
-        is_simulated = desk.transport.device.is_simulated
-        desk.taking.begin(is_simulated=is_simulated, performance=PERFORMANCE if is_simulated else None)
-        desk.say("The input is recorded from here on. Space ends the take")
+        desk.taking.delays_ms = desk.preferences.settings.input_ms
+        desk.taking.begin(performance=PERFORMANCE)
+
+    @property
+    def is_hearing_input(self) -> bool:
+        return self._desk.taking.is_monitoring
+
+    def hear_input(self) -> None:
+        """Let what the input hears be heard, be it recorded or not."""
+        taking = self._desk.taking
+        taking.monitor(is_on=not taking.is_monitoring, performance=PERFORMANCE)
+        if taking.is_monitoring:
+            self._desk.say("The input is heard. With a microphone, use headphones: loudspeakers would howl")
+        else:
+            self._desk.say("The input is heard no more")
+
+    def ask_delay(self) -> None:
+        """Measure by how much the input is late."""
+        from chronotome.ui.dialogs.loopback import LoopbackDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        desk = self._desk
+        if desk.taking.is_open:
+            desk.say("End the take, and stop hearing the input: then its delay can be measured")
+            return
+        loopback = desk.taking.loopback()
+        dialog = LoopbackDialog(loopback, QApplication.activeWindow())
+        if dialog.exec() and dialog.measured is not None:
+            known = {**desk.preferences.settings.input_ms, loopback.device: dialog.measured}
+            desk.preferences.keep(input_ms=known)
+            desk.say(f"Takes from “{loopback.device}” are put {dialog.measured:.1f} ms earlier from now on")
 
     # By ear
 

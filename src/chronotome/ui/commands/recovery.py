@@ -10,8 +10,8 @@ from chronotome.errors import ChronotomeError
 from chronotome.files.audio_file import header_of
 from chronotome.files.journal import Recovered, discard, left_behind, recover, set_aside
 from chronotome.files.takes import discard as discard_take
+from chronotome.files.takes import forget
 from chronotome.files.takes import left_behind as left_behind_takes
-from chronotome.files.takes import settle
 from chronotome.ui.controls.figures import clock, counted
 from chronotome.ui.controls.plain_text import question
 from chronotome.ui.main_window import MainWindow
@@ -54,18 +54,21 @@ def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:
 
 
 def offer_takes(window: MainWindow) -> bool:
-    """Ask what becomes of a take that was being recorded when its window was gone; False: there is none."""
+    """Ask what becomes of a take that is in no saved session; False: there is none."""
     found = next(iter(left_behind_takes()), None)
     if found is None:
         return False
     try:
         rate, frames, _ = header_of(found.path)
     except ChronotomeError as error:
-        settle(found.path)
+        forget(found.path)
         window.tell(str(error))
-        return False
+        return offer_takes(window)
+    if not frames:  # it was ended before anything came
+        discard_take(found.path)
+        return offer_takes(window)
     more = f"{clock(frames / rate)} of it are on disk. Bring it in, where it was played?"
-    box = question(window, f"“{found.about.track}” was being recorded when Chronotome was gone.", more)
+    box = question(window, f"“{found.about.track}” was recorded and is in no saved session.", more)
     roles = QMessageBox.ButtonRole
     brought = box.addButton("Bring it in", roles.AcceptRole)
     later = box.addButton("Leave for later", roles.RejectRole)
@@ -79,6 +82,8 @@ def offer_takes(window: MainWindow) -> bool:
             window.desk.taking.bring(found)
         if button is discarded:
             discard_take(found.path)
+        if button is not later:
+            offer_takes(window)
 
     box.buttonClicked.connect(decide)
     box.open()

@@ -1,4 +1,4 @@
-"""Output level, left and right, with the loudest of the last seconds."""
+"""Output level, left and right, with the loudest of the last seconds; below, what an open input hears."""
 
 import math
 import time
@@ -13,6 +13,7 @@ from chronotome.ui.view_state import ViewState
 LOWEST = -54.0
 FALL_PER_SECOND = 30.0
 HOLD_SECONDS = 2.0
+HEIGHT = 30
 
 
 class Meter(QWidget):
@@ -21,12 +22,25 @@ class Meter(QWidget):
         self._view = view
         self._levels = [LOWEST, LOWEST]
         self._peak, self._peak_at, self._last = LOWEST, 0.0, time.monotonic()
-        self.setFixedSize(106, 20)
+        self._input: float | None = None
+        self._input_at = 0.0
+        self.setFixedSize(106, HEIGHT)
         self.setAccessibleName("Output level")
         view.theme_changed.connect(self.update)
 
     def sizeHint(self) -> QSize:
-        return QSize(106, 20)
+        return QSize(106, HEIGHT)
+
+    def show_input(self, peak: float | None) -> None:
+        """How loud the input is; None where it is closed."""
+        now = time.monotonic()
+        if peak is None:
+            self._input = None
+        else:
+            fallen = LOWEST if self._input is None else self._input - FALL_PER_SECOND * (now - self._input_at)
+            self._input = max(LOWEST, fallen, 20 * math.log10(max(peak, 1e-6)))
+        self._input_at = now
+        self.update()
 
     def show_levels(self, left: float, right: float) -> None:
         now = time.monotonic()
@@ -51,15 +65,17 @@ class Meter(QWidget):
         def x_of(level: float) -> float:
             return (min(6.0, max(LOWEST, level)) - LOWEST) / (6.0 - LOWEST) * self.width()
 
-        for row, level in enumerate(self._levels):
-            box = QRectF(0, 2 + row * 9, self.width(), 7)
+        top = 2 if self._input is not None else 6
+        levels = [*self._levels] if self._input is None else [*self._levels, self._input]
+        for row, level in enumerate(levels):
+            box = QRectF(0, top + row * 9, self.width(), 7)
             painter.setPen(colour(theme.rule))
             painter.setBrush(colour(theme.paper))
             painter.drawRoundedRect(box.adjusted(0.5, 0.5, -0.5, -0.5), 2, 2)
             painter.setPen(Qt.PenStyle.NoPen)
-            painter.setBrush(colour(theme.soft_ink))
+            painter.setBrush(colour(theme.soft_ink if row < len(self._levels) else theme.accent))
             painter.drawRect(QRectF(1, box.top() + 1, max(0.0, x_of(level) - 2), 5))
         painter.fillRect(QRectF(x_of(0.0), 0, 1.6, self.height()), colour(theme.late))
         if self._peak > LOWEST:
-            painter.fillRect(QRectF(x_of(self._peak), 2, 1.6, 16), colour(theme.ink))
+            painter.fillRect(QRectF(x_of(self._peak), top, 1.6, 16), colour(theme.ink))
         painter.end()

@@ -1,12 +1,14 @@
 """What the pointer can do here, long work with Cancel, and the state of the sound."""
 
+import math
+
 from PySide6.QtCore import Qt, QTimer
 from PySide6.QtGui import QResizeEvent
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QProgressBar, QPushButton, QSizePolicy, QWidget
 
 from chronotome.bridge.tasks import Task
 from chronotome.session.history import History
-from chronotome.ui.controls.figures import counted
+from chronotome.ui.controls.figures import clock, counted, decibels
 from chronotome.ui.controls.plain_text import tip
 from chronotome.ui.desk import Desk
 
@@ -54,6 +56,8 @@ class Sentence(QLabel):
 
 class StatusLine(QWidget):
     _warning = ""
+    _heard = ""
+    """What is told of the input while it is open."""
 
     def __init__(self, desk: Desk) -> None:
         super().__init__()
@@ -96,6 +100,12 @@ class StatusLine(QWidget):
         self._telling.setInterval(TELLING_MILLISECONDS)
         self._telling.timeout.connect(self._tell_progress)
         self._is_important = False
+        self._listen()
+        self._on_tasks()
+        self._show_state()
+
+    def _listen(self) -> None:
+        desk = self._desk
         desk.tasks.told.connect(self.tell)
         desk.document.unsafe.connect(self.warn)
         desk.view.hinted.connect(self.hint)
@@ -104,8 +114,8 @@ class StatusLine(QWidget):
         desk.transport.device_changed.connect(self._show_state)
         desk.rendering.started.connect(self._show_state)
         desk.rendering.rendered.connect(self._show_state)
-        self._on_tasks()
-        self._show_state()
+        desk.taking.heard.connect(self._on_heard)
+        desk.taking.changed.connect(self._show_state)
 
     def hint(self, sentence: str) -> None:
         """What the pointer can do here, as long as it is here and nothing was told just now."""
@@ -179,4 +189,13 @@ class StatusLine(QWidget):
         parts.append(device.device if device.is_ready else "sound is starting")
         if device.dropouts:
             parts.append(counted(device.dropouts, "dropout"))
-        self.state.setText(" · ".join(parts))
+        if self._desk.taking.is_open:
+            parts = [self._heard, self._desk.taking.words]
+        self.state.setText(" · ".join(filter(None, parts)))
+
+    def _on_heard(self, peak: float, frames: int) -> None:
+        """While the input is open: how long the take is, and how loud what comes."""
+        taking, level = self._desk.taking, decibels(20 * math.log10(max(peak, 1e-6)))
+        length = clock(frames / self._desk.session.rate)[:-2]
+        self._heard = f"● {taking.name} · {length} · {level}" if taking.is_on else f"input · {level}"
+        self._show_state()

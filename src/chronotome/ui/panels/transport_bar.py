@@ -117,6 +117,12 @@ class TransportBar(QWidget):
         self.meter = Meter(desk.view)
         layout.addWidget(self.meter)
         desk.transport.levels.connect(self.meter.show_levels)
+        desk.taking.heard.connect(lambda peak, _frames: self.meter.show_input(peak))
+        desk.taking.changed.connect(self._on_taking)
+
+    def _on_taking(self) -> None:
+        if not self._desk.taking.is_open:
+            self.meter.show_input(None)
 
     def resizeEvent(self, event: QResizeEvent) -> None:
         """In a narrow window the meter is shorter, and the choice speaks for itself."""

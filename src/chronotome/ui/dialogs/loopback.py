@@ -1,0 +1,67 @@
+"""How late the sound input is, measured through a cable or the room."""
+
+from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLabel, QProgressBar, QVBoxLayout, QWidget
+
+from chronotome.bridge.loopback import Loopback
+
+HOW = (
+    "Connect an output of the sound card to its input with a cable, or hold the microphone to the "
+    "loudspeaker. Six short sounds are played, and looked for in what comes back."
+)
+QUIET = 0.003
+
+
+class LoopbackDialog(QDialog):
+    """Measure, then keep or leave it."""
+
+    def __init__(self, loopback: Loopback, parent: QWidget | None) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("Delay of the input")
+        self._loopback = loopback
+        self.measured: float | None = None
+        """Milliseconds; None where nothing was found."""
+        layout = QVBoxLayout(self)
+        self.words = QLabel(HOW)
+        self.words.setWordWrap(True)
+        self.words.setMinimumWidth(400)
+        self.words.setMinimumHeight(64)
+        layout.addWidget(self.words)
+        self.bar = QProgressBar()
+        self.bar.setRange(0, 100)
+        self.bar.setTextVisible(False)
+        layout.addWidget(self.bar)
+        kinds = QDialogButtonBox.StandardButton
+        self.buttons = QDialogButtonBox(kinds.Ok | kinds.Cancel)
+        self.keep = self.buttons.button(kinds.Ok)
+        self.keep.setText("Measure")
+        self.buttons.accepted.connect(self._on_ok)
+        self.buttons.rejected.connect(self.reject)
+        layout.addWidget(self.buttons)
+        loopback.progressed.connect(lambda share: self.bar.setValue(round(100 * share)))
+        loopback.measured.connect(self._on_measured)
+
+    def _on_ok(self) -> None:
+        if self.measured is not None:
+            self.accept()
+            return
+        self.keep.setEnabled(False)
+        self.words.setText("Measuring…")
+        self._loopback.start()
+
+    def _on_measured(self, seconds: float | None, loudest: float) -> None:
+        self.keep.setEnabled(True)
+        if seconds is None:
+            what = "Nothing came back" if loudest < QUIET else "The sounds could not be told from the rest"
+            self.words.setText(f"{what}. {HOW}")
+            self.keep.setText("Measure again")
+            return
+        self.measured = round(1000 * seconds, 2)
+        side = "later" if self.measured >= 0 else "earlier"
+        late = f"{abs(self.measured):.2f} ms {side} than the device says"
+        self.words.setText(f"What “{self._loopback.device}” hears comes {late}. Takes are put right by that.")
+        self.keep.setText("Keep it")
+
+    def done(self, result: int) -> None:
+        """However it ends, the sounds end."""
+        self._loopback.end()
+        super().done(result)

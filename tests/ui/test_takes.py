@@ -1,0 +1,123 @@
+"""Takes from the simulated input at the window: their delay measured, recorded, kept until they are saved."""
+
+import os
+import signal
+
+import numpy as np
+import pytest
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QMessageBox
+
+from chronotome.engine.input import SIMULATED_DELAY
+from chronotome.files.audio_file import read_audio
+from chronotome.files.journal import Journal
+from chronotome.files.places import Settings
+from chronotome.files.takes import left_behind, takes_folder
+from chronotome.session.edits.timing import set_tempo
+from chronotome.ui.application import application, build
+from chronotome.ui.commands import playing
+from chronotome.ui.commands.recovery import offer_takes
+from chronotome.ui.dialogs.loopback import LoopbackDialog
+from conftest import Person
+from sounds import noise_hits, write
+
+RATE = 48000
+
+
+@pytest.fixture
+def singer(qtbot, tmp_path, monkeypatch):
+    """A window whose sound runs in a process of its own; the simulated input plays sixteen hits."""
+    hits = noise_hits([1200 + 12000 * place for place in range(16)], 17 * 12000, rate=RATE, channels=2)
+    monkeypatch.setattr(playing, "PERFORMANCE", write(tmp_path / "performance.wav", hits, rate=RATE))
+    application()
+    window = build(Settings(), output="simulated", journal=Journal(tmp_path / "journals"))
+    window.show()
+    someone = Person(window, qtbot)
+    someone.hits, someone.folder = hits, tmp_path
+    other = noise_hits([0], 17 * 12000, rate=RATE, seed=9)
+    window.open([write(tmp_path / "other.wav", other, rate=RATE)])
+    someone.settle()
+    someone.desk.store.apply(lambda s: set_tempo(s, 120.0), "Tempo")
+    yield someone
+    window.desk.store.mark_saved(window.desk.store.history.session)
+    window.close()
+    window.deleteLater()
+    qtbot.wait(1)
+
+
+def record(person, seconds):
+    """A take of so many seconds, by its key and Space; where it was played, and its samples."""
+    taking = person.desk.taking
+    person.press(Qt.Key.Key_F, Qt.KeyboardModifier.ControlModifier)
+    person.bot.waitUntil(lambda: taking.is_on and taking._player.take_frames > seconds * RATE, timeout=15000)
+    person.press(Qt.Key.Key_Space)
+    person.bot.waitUntil(lambda: any(each.name == "Take 1" for each in person.session.tracks), timeout=10000)
+    person.settle()
+    track = next(each for each in person.session.tracks if each.name == "Take 1")
+    return track.clips[0].take, read_audio(person.desk.recordings.places[track.clips[0].recording]).samples
+
+
+def off_by(person, take, samples):
+    """By how many frames a take lies beside what was performed."""
+    count, after = 60000, 100
+    performed = person.hits[take.start + after : take.start + after + count, 0]
+    starts = take.source_start + after + np.arange(-after, 1500)
+    unlike = [float((samples[start : start + count, 0] - performed).std()) for start in starts]
+    assert min(unlike) < 1e-4
+    return int(np.argmin(unlike)) - after
+
+
+def test_a_take_lies_where_it_was_played_once_its_delay_is_measured(singer, monkeypatch):
+    take, samples = record(singer, 2.0)
+    raw = off_by(singer, take, samples)
+    singer.window.undo()
+    shown = []
+
+    def measure(dialog):
+        shown.append(dialog)
+        dialog.keep.click()
+        singer.bot.waitUntil(lambda: dialog.measured is not None, timeout=12000)
+        dialog.keep.click()
+        return dialog.result()
+
+    monkeypatch.setattr(LoopbackDialog, "exec", measure)
+    singer.window.actions_table.run("input-delay")
+    (dialog,) = shown
+    take, samples = record(singer, 2.0)
+
+    assert abs(raw - SIMULATED_DELAY * RATE) <= 1
+    assert dialog.measured == pytest.approx(SIMULATED_DELAY * 1000, abs=0.03)
+    assert abs(off_by(singer, take, samples)) <= 1
+
+
+def test_a_take_is_kept_until_the_session_has_it_and_asked_about_where_none_has(singer):
+    record(singer, 1.0)
+    (path,) = takes_folder().glob("*.wav")
+    assert left_behind() == []  # a window has it
+
+    for held in singer.desk.taking._held.values():
+        held.let_go()  # as if it had been killed
+    (found,) = left_behind()
+    assert offer_takes(singer.window)
+    assert (found.path, found.about.track) == (path, "Take 1")
+    (box,) = singer.window.findChildren(QMessageBox)
+    next(each for each in box.buttons() if each.text() == "Bring it in").click()
+    singer.settle()
+    assert sum(each.name == "Take 1" for each in singer.session.tracks) == 2
+
+    singer.desk.document.save(singer.folder / "saved")
+    singer.settle()
+    assert list(takes_folder().iterdir()) == []
+    assert len({each.recording for _, each in singer.session.clips}) == 2
+    assert all(path.is_file() for path in singer.desk.recordings.places.values())
+
+
+def test_what_was_recorded_before_the_sound_s_process_was_killed_is_a_take(singer):
+    taking = singer.desk.taking
+    singer.window.actions_table.run("take")
+    singer.bot.waitUntil(lambda: taking.is_on and taking._player.take_frames > RATE, timeout=15000)
+    os.kill(taking._player._child.pid, signal.SIGKILL)
+    singer.bot.waitUntil(lambda: any(each.name == "Take 1" for each in singer.session.tracks), timeout=15000)
+
+    assert next(each for each in singer.session.recordings if "take" in each.file).frames > 0.9 * RATE
+    assert not taking.is_on
