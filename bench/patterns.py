@@ -13,14 +13,17 @@ from pathlib import Path
 import numpy as np
 import soundfile
 from PySide6.QtCore import QCoreApplication
+from scipy.signal import correlate
 
 import chronotome
 from bench.material import isolate, window_with, write_performance
 from chronotome.engine.control import Word
+from chronotome.engine.input import SIMULATED_DELAY, SimulatedInput
 from chronotome.engine.key_voices import POLYPHONY, KeyVoices
 from chronotome.engine.kit_table import KeySound, NoteKind
 from chronotome.engine.mixer import START_FADE
 from chronotome.engine.player import Player
+from chronotome.files.audio_file import read_audio
 from chronotome.files.headless import Headless
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Lane, Mix, Side
@@ -122,6 +125,7 @@ def keys() -> None:
         is_on = tape[began + 200 :] > 0.001
         starts = began + 200 + np.flatnonzero(is_on[1:] & ~is_on[:-1]) + 1
         later = (starts[: len(notes)] - began - np.array(notes[: len(starts)])) / rate * 1000
+        later -= 1000 * player.latency
         print(
             f"key to sound, block {block}: {len(starts)} of {len(notes)} on the tape, median "
             f"{np.median(later):.3f}, sd {later.std():.3f} ms (bar {6.4 if block == 256 else 3.7}, sd 0.05)"
@@ -269,11 +273,55 @@ def killed(home: Path) -> None:
             each.unlink()
 
 
+def delays(home: Path) -> None:
+    """The delay of the simulated input as it is measured, and where takes lie once it is known."""
+    window = window_with(write_performance(home / "over.wav", 0.5), in_process=False)
+    desk = window.desk
+    pause(1500)
+    found: list[float | None] = []
+    for _ in range(5):
+        loopback = desk.taking.loopback()
+        loopback.measured.connect(lambda seconds, _loudest: found.append(seconds))
+        loopback.start()
+        number = len(found)
+        while len(found) == number:
+            pause(50)
+        pause(300)
+    away = [1000 * ((each or 9.9) - SIMULATED_DELAY) for each in found]
+    print(
+        f"delay measured by a loop-back, {len(away)} times: off by {max(map(abs, away)):.3f} ms at most "
+        f"(true {1000 * SIMULATED_DELAY:.1f} ms)"
+    )
+    performed = read_audio(PERFORMANCE).samples.mean(axis=1)
+    for delay in (0.0, float(np.median([each for each in found if each is not None]))):
+        desk.taking.delays_ms = {SimulatedInput.words: 1000 * delay}
+        off = []
+        for number in range(5):
+            count = len(desk.session.tracks)
+            desk.transport.go_to(1000.0 + 7777 * number)
+            desk.taking.begin(performance=PERFORMANCE)
+            while not desk.taking.is_on or window.player.take_frames < 2 * desk.session.rate:
+                pause(20)
+            desk.transport.stop()
+            while len(desk.session.tracks) == count:
+                pause(20)
+            take = desk.session.tracks[-1].clips[0].take
+            heard = read_audio(desk.recordings.places[take.recording]).samples.mean(axis=1)
+            heard = heard[take.source_start :]
+            wanted = performed[take.start : take.start + len(heard)]
+            lags = correlate(wanted[19000:61000], heard[20000:60000], "valid")
+            off.append(1000 - int(np.abs(lags).argmax()))
+        words = "taken out" if delay else "not known"
+        print(f"takes, the delay {words}: {min(off)} to {max(off)} frames late")
+    desk.store.mark_saved(desk.store.session)
+    window.close()
+
+
 def record(home: Path) -> None:
     """What is killed."""
     window = window_with(write_performance(home / "song.wav", 0.5), in_process=False)
     pause(1500)
-    window.desk.taking.begin(is_simulated=True, performance=PERFORMANCE)
+    window.desk.taking.begin(performance=PERFORMANCE)
     pause(4000)
     print(window.player.take_frames, window.desk.session.rate, flush=True)
     pause(20000)
@@ -294,6 +342,7 @@ def main() -> None:
     running_steps(home)
     drawing_and_export(home)
     killed(home)
+    delays(home)
 
 
 if __name__ == "__main__":
