@@ -73,9 +73,10 @@ def other_parts(session: Session, track: Track, take: Take) -> Sequence[Found]:
             )
             flams.append(_flams(targets, theirs, attacks[0], attacks[1], other.id, other.name, session.metre))
     parts.append(_worst(tuple(flams)))
-    recording, counts = session.recording_of(take), counted_of(session, take)
-    parts += _by_pattern(targets, recording, counts, take, session.metre)
-    parts.append(_noises(targets, recording, counts, take, session.metre))
+    if take.playing is None:  # what was written is meant, and none of it is noise
+        recording, counts = session.recording_of(take), counted_of(session, take)
+        parts += _by_pattern(targets, recording, counts, take, session.metre)
+        parts.append(_noises(targets, recording, counts, take, session.metre))
     group = session.group_of(track.id)
     parts += [] if group is None else _lacking(session, group, track, take, targets)
     return parts

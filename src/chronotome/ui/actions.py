@@ -24,6 +24,8 @@ MENUS = (
     "Help",
 )
 """Their first letters differ: Alt with the letter opens one."""
+WITHIN = {"Steps": "Kit"}
+"""Menus within another one, where its first entry stands."""
 
 
 @dataclass(frozen=True)
@@ -66,7 +68,7 @@ class Actions(QObject):
         self._tell = tell
         self._actions: dict[str, QAction] = {}
         self._buttons: list[tuple[QPushButton, str]] = []
-        letters: dict[str, set[str]] = {menu: set() for menu in MENUS}
+        letters = self._letters = {menu: set[str]() for menu in (*MENUS, *WITHIN)}
         for entry in self.entries:
             action = QAction(with_letter(entry.words, letters[entry.menu]), window)
             action.setShortcutContext(Qt.ShortcutContext.WindowShortcut)
@@ -123,14 +125,17 @@ class Actions(QObject):
 
     def fill(self, bar: QMenuBar) -> dict[str, QMenu]:
         menus = {name: bar.addMenu(f"&{name}") for name in MENUS}
-        for menu in menus.values():
-            menu.setToolTipsVisible(True)
-            menu.aboutToShow.connect(self.refresh)
         for entry in self._table:
+            if entry.menu not in menus:
+                around = WITHIN[entry.menu]
+                menus[entry.menu] = menus[around].addMenu(with_letter(entry.menu, self._letters[around]))
             if entry.words:
                 menus[entry.menu].addAction(self._actions[entry.name])
             else:
                 menus[entry.menu].addSeparator()
+        for menu in menus.values():
+            menu.setToolTipsVisible(True)
+            menu.aboutToShow.connect(self.refresh)
         return menus
 
     def refresh(self) -> None:

@@ -62,14 +62,14 @@ def kit_entries(commands: Commands) -> list[Entry]:
         Entry("layer-down", "Kit", "Layer an octave down", "", lambda: patterns.layer(-12.0)),
         Entry("layer-free", "Kit", "Set the layer free", "", patterns.free),
         Entry("", "Kit"),
-        Entry("step-here", "Kit", "Set a step here", "Shift+S", patterns.set_here),
-        Entry("step-up", "Kit", "Steps a key up", "Alt+Shift+Up", lambda: patterns.by_row(-1)),
-        Entry("step-down", "Kit", "Steps a key down", "Alt+Shift+Down", lambda: patterns.by_row(1)),
-        Entry("choose-same", "Kit", "Choose all steps of the slice", "", patterns.choose_same),
+        Entry("step-here", "Steps", "Set a step here", "Shift+S", patterns.set_here),
+        Entry("step-up", "Steps", "Steps a key up", "Alt+Shift+Up", lambda: patterns.by_row(-1)),
+        Entry("step-down", "Steps", "Steps a key down", "Alt+Shift+Down", lambda: patterns.by_row(1)),
+        Entry("choose-same", "Steps", "Choose all steps of the slice", "", patterns.choose_same),
         *(
             Entry(
                 f"step-{name}-{'more' if by > 0 else 'less'}",
-                "Kit",
+                "Steps",
                 f"Steps: {LABELS[name].lower()} {'more' if by > 0 else 'less'}",
                 "",
                 lambda name=name, by=by: patterns.shape(name, by * STEP_BY[name]),  # type: ignore[misc]  # bound at once

@@ -71,19 +71,20 @@ def _steps(shown: Shown, patterned: Patterned, pattern: Pattern, kit: Kit, sessi
     heard = patterned.starts if shown.side is Side.EDITED else laid.start + laid.frames
     starts[at[inside]] = heard[inside]
     lengths[at[inside]] = (patterned.ends - patterned.starts)[inside]
-    usual = np.zeros(count)
-    np.maximum.at(usual, laid.step, (patterned.ends - patterned.starts).astype(np.float64))
-    least = LEAST_SHOWN * session.rate
-    lengths = np.where(lengths > 0, lengths, np.maximum(usual[step], least) if count else lengths)
     places = {each.id: row for row, each in enumerate(kit.slices)}
-    rows = np.array([places.get(each, -1) for each in pattern.slices], np.int64)
-    return Steps(pattern, kit, step, turn, starts, starts + np.maximum(lengths, least), sounds, rows[step])
+    rows = np.array([places.get(each, -1) for each in pattern.slices], np.int64)[step]
+    if not sounds.all():
+        lengths = np.where(sounds, lengths, _usual_lengths(session, pattern, kit)[step])
+    ends = starts + np.maximum(lengths, LEAST_SHOWN * session.rate)
+    return Steps(pattern, kit, step, turn, starts, ends, sounds, rows)
 
 
-def _own_lengths(session: Session, kit: Kit) -> list[float]:
-    """Session frames of each slice of a kit."""
+def _usual_lengths(session: Session, pattern: Pattern, kit: Kit) -> NDArray[np.float64]:
+    """For how many session frames each step would sound."""
     rates = {each.content: each.rate for each in session.recordings}
-    return [(each.end - each.start) * session.rate / rates[each.recording] for each in kit.slices]
+    pieces = {each.id: (each.end - each.start) * session.rate / rates[each.recording] for each in kit.slices}
+    wanted = pattern.column("lengths") * 60 / session.tempo.beats_per_minute * session.rate
+    return np.where(wanted > 0, wanted, [pieces.get(each, 0.0) for each in pattern.slices])
 
 
 def step_at(session: Session, shown: Shown, frame: float) -> StepId | None:
