@@ -1,4 +1,4 @@
-"""Random actions, keys and drags over every lane of the demo: what raises.
+"""Random actions, keys and drags over every lane of the demo: what raises, and what no session may be.
 
 ./run exec python -m bench.actions [COUNT] [SEED]
 """
@@ -17,8 +17,10 @@ from bench.material import isolate
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
 from chronotome.render.plan import plan_for
+from chronotome.session.validity import check
 from chronotome.ui.application import application, build, wait_until_ready
 from chronotome.ui.timeline.lane import Lane
+from chronotome.ui.view_state import Stage
 
 NEVER = {"quit", "demo", "new"}
 """Actions that end the run, or begin it again."""
@@ -95,6 +97,14 @@ def answer_dialogs(chance: random.Random) -> None:
         setattr(kind, "exec", lambda _dialog, answer=answer: answer)  # noqa: B010
 
 
+def pattern_of_a_clip(window: Any) -> None:
+    """The first clip taken apart, on keys, and as a pattern of three rounds, one of its steps by chance."""
+    window.desk.view.show_stage(Stage.REWORK)
+    for name in ("apart", "put-on-keys", "pattern", "rounds-more", "rounds-more", "step-chances-less"):
+        window.actions_table.run(name)
+    wait_until_ready(window)
+
+
 def main() -> None:
     count = int(sys.argv[1]) if len(sys.argv) > 1 else 5000
     chance = random.Random(int(sys.argv[2]) if len(sys.argv) > 2 else 1)
@@ -114,9 +124,16 @@ def main() -> None:
     window.show()
     window.session_files.open_demo()
     wait_until_ready(window)
+    pattern_of_a_clip(window)
     for number in range(count):
+        before = window.desk.session
         last = drag(window, chance) if chance.random() < 0.6 else action(window, chance)
         tidy(window, number)
+        if window.desk.session is not before:
+            try:
+                check(window.desk.session)
+            except ValueError as error:
+                note(type(error), error, error.__traceback__)
     wait_until_ready(window)
     plan_for(window.desk.session)
     print(f"{count} random actions and drags: {sum(raised.values())} exceptions (bar 0)")

@@ -16,6 +16,7 @@ import soundfile
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QMessageBox
 
+import chronotome
 from chronotome.__main__ import main
 from chronotome.errors import CannotWrite, ChronotomeError, UnusableFile
 from chronotome.files import fit_file, session_lock, writing
@@ -589,3 +590,27 @@ def test_sound_that_comes_in_small_pieces_is_put_together(tmp_path, monkeypatch)
     monkeypatch.setattr(soundfile.SoundFile, "read", little)
 
     np.testing.assert_array_equal(read_audio(path).samples, samples)
+
+
+def test_types_that_two_threads_decode_for_the_first_time_at_once_do_not_end_the_program():
+    """The library alone crashes in two of three such runs."""
+    words = """
+import sys, threading
+import msgspec
+from chronotome.files.door import trusted
+from chronotome.session.model import Session
+sys.setswitchinterval(1e-6)
+together, data = threading.Barrier(6), msgspec.json.encode(Session())
+def decode():
+    together.wait()
+    trusted(data, Session)
+threads = [threading.Thread(target=decode) for _ in range(6)]
+[each.start() for each in threads]
+[each.join() for each in threads]
+"""
+    source = str(Path(chronotome.__file__).parents[1])
+    children = [
+        subprocess.Popen([sys.executable, "-c", words], env={**os.environ, "PYTHONPATH": source})
+        for _ in range(4)
+    ]
+    assert [child.wait() for child in children] == [0] * 4

@@ -2,13 +2,15 @@
 
 import os
 import stat
+import threading
 from pathlib import Path
-from typing import TypeVar
+from typing import Any, TypeVar
 
 import msgspec
 
 MOST_BYTES = 256 << 20
 T = TypeVar("T")
+_ONE, _known = threading.Lock(), set[Any]()
 
 
 class Untrusted(ValueError):  # noqa: N818 - reads as what happened
@@ -58,6 +60,7 @@ def trusted(data: bytes, kind: type[T]) -> T:
     ------
     Untrusted
     """
+    _get_to_know(kind)
     try:
         return msgspec.json.decode(data, type=kind)
     except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
@@ -71,10 +74,22 @@ def converted(value: object, kind: type[T]) -> T:
     ------
     Untrusted
     """
+    _get_to_know(kind)
     try:
         return msgspec.convert(value, kind)
     except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
         raise Untrusted(f"is damaged ({_first_line(error)})") from None
+
+
+def _get_to_know(kind: Any) -> None:
+    """Take a type apart before its first use.
+
+    The library does so by itself, but two threads at once take the program down with them (msgspec 0.22.0).
+    """
+    if kind not in _known:
+        with _ONE:
+            msgspec.json.Decoder(kind)
+            _known.add(kind)
 
 
 def _first_line(error: Exception) -> str:

@@ -14,7 +14,7 @@ import platformdirs
 from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, UnusableFile
-from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.door import Untrusted, bytes_of, converted, trusted
 from chronotome.files.names import plain_name, shown
 from chronotome.files.places import NAME
 from chronotome.files.writing import cannot_write, private_folder, replacing_at, write_whole
@@ -114,8 +114,8 @@ def _groove_of(document: GrooveDocument) -> Groove:
     if found is None:
         raise Untrusted(f"has a grid that is none (“{shown(document.grid)}”)")
     beats, unit = (int(each) for each in document.metre.split("/"))
-    metre = msgspec.convert({"beats": beats, "unit": unit}, Metre)
-    grid = msgspec.convert({"division": int(found[1]), "feel": found[2] or "straight"}, Grid)
+    metre = converted({"beats": beats, "unit": unit}, Metre)
+    grid = converted({"division": int(found[1]), "feel": found[2] or "straight"}, Grid)
     steps = tuple(sorted(document.steps, key=lambda step: step.beat))
     return Groove(0, shown(document.name), grid, document.bars, metre, steps, document.bpm)
 
@@ -162,7 +162,7 @@ def _from_midi(data: bytes, name: str) -> Groove:
         if message.type == "set_tempo":
             tempo = message.tempo
         elif message.type == "time_signature":
-            metre = msgspec.convert({"beats": message.numerator, "unit": message.denominator}, Metre)
+            metre = converted({"beats": message.numerator, "unit": message.denominator}, Metre)
         elif message.type == "note_on" and message.velocity:
             notes.append((now / file.ticks_per_beat, message.velocity))
     if not notes or len(notes) > MOST_STEPS:

@@ -15,7 +15,7 @@ from chronotome.dsp.bands import Band, Material
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import facts_of, read_span
 from chronotome.files.audio_out import ENCODINGS, Encoding, write_blocks
-from chronotome.files.door import Untrusted, bytes_of, is_there, trusted
+from chronotome.files.door import Untrusted, bytes_of, converted, is_there, trusted
 from chronotome.files.names import plain_name, shown
 from chronotome.files.writing import cannot_write, new_folder, write_whole
 from chronotome.progress import Progress, unheard
@@ -257,7 +257,7 @@ def _from_document(folder: Path, document: PatternDocument, progress: Progress) 
             raise Untrusted(f"names frames that {each.file} does not have")
         own = {"id": each.number, "recording": recording.content}
         span = {"start": each.start_frame, "end": each.end_frame}
-        made.append(msgspec.convert({**each.slice, **own, **span}, KitSlice))
+        made.append(converted({**each.slice, **own, **span}, KitSlice))
         recordings[recording.content], places[recording.content] = recording, folder / each.file
         progress((at + 1) / len(document.slices))
     about = document.kit

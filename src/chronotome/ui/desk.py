@@ -63,6 +63,13 @@ class Desk:
         """In the status line."""
         self.tasks.told.emit(sentence)
 
+    def refuses_pattern(self, *clips: Clip | None) -> bool:
+        """Say so where a clip plays a pattern, for what can be done to recordings only."""
+        plays = any(each is not None and each.take.playing is not None for each in clips)
+        if plays:
+            self.say("It plays a pattern: shape its steps, or the slices of its kit, instead")
+        return plays
+
     @property
     def session(self) -> Session:
         return self.store.session

@@ -180,6 +180,7 @@ def style_sheet(theme: Theme) -> str:
     QPushButton#band {{ padding: 5px 4px; }}
     QPushButton#step {{ padding: 5px 0; min-width: 26px; }}
     QPushButton#play {{ background: {t.ink}; border-radius: 16px; padding: 0; border: none; }}
+    QPushButton#play[recording="true"] {{ background: {t.late}; }}
     QLineEdit {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px; padding: 3px 6px;
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}
     QLineEdit#figure {{ font-family: "{FIGURES}"; font-size: 17px; padding: 0 2px;

@@ -136,7 +136,7 @@ def make_whole(session: Session, place: Place) -> Session:
 
 def with_slices(session: Session, track: TrackId, take: Take, slices: Slices | None) -> Session:
     """A take with other slices; it spans what they do, and its clips show what they showed and all of it."""
-    if slices == take.slices:
+    if slices == take.slices or take.playing is not None:
         return session
     recording = session.recording_with(take.recording)
     start, end = _extent(take, slices)

@@ -115,6 +115,8 @@ def reverse(session: Session, clips: Iterable[Place]) -> Session:
     """
     for track, clip in _with_counterparts(session, clips):
         old = session.track(track).clip(clip)
+        if old.take.playing is not None:  # its slices are turned, one by one
+            continue
         start = _start(session, track, clip)
         mirror = _sounding(session, track, old) if old.take.mirror is None else None
         new = replace(old.take, mirror=mirror)

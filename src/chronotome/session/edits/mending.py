@@ -48,7 +48,7 @@ def accept(session: Session, track: TrackId, take: Take, check: Check) -> Sessio
 
 def hush(session: Session, track: TrackId, take: Take, spans: Iterable[Hush]) -> Session:
     """Spans of the recording are heard otherwise, as edited; what overlapped them is replaced."""
-    new = [each for each in spans if each.end > each.start]
+    new = [each for each in spans if each.end > each.start and take.playing is None]
     kept = [
         each for each in take.hushes if all(each.end <= one.start or each.start >= one.end for one in new)
     ]

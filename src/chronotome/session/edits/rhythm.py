@@ -124,7 +124,8 @@ def set_crossover(session: Session, place: Place, crossover: Crossover | None) -
     take = clip_at(session, place).take
 
     def change(each: Take) -> Take:
-        return replace(each, crossover=crossover) if each is take and each.crossover != crossover else each
+        is_other = each is take and each.crossover != crossover and each.playing is None
+        return replace(each, crossover=crossover) if is_other else each
 
     return with_track(session, place[0], lambda track: with_takes(track, change))
 

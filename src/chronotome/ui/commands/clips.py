@@ -27,6 +27,7 @@ from chronotome.session.edits.clips import (
     split,
     ungroup,
 )
+from chronotome.session.edits.hits import clip_at
 from chronotome.session.edits.recordings import bring_recording
 from chronotome.session.grid import nearest_lines
 from chronotome.session.limits import LONGEST_NAME
@@ -244,7 +245,11 @@ class ClipCommands:
                 known.add(each.clip.recording)
 
     def reverse(self) -> None:
-        self._edit_chosen("reverse", "Reverse clip", reverse)
+        session = self._desk.session
+        places = self._desk.view.clips
+        chosen = [clip_at(session, each) for each in places] if places else [self._desk.view.clip]
+        if self._desk.view.range is not None or not self._desk.refuses_pattern(*chosen):
+            self._edit_chosen("reverse", "Reverse clip", reverse)
 
     def group(self) -> None:
         places = self._desk.view.clips

@@ -25,6 +25,8 @@ class NoiseCommands:
     def hush(self, by: HushBy) -> None:
         """Take the chosen hits away, or else what is in the span: silent, faded, softer, or room tone."""
         shown = self._guiding
+        if shown is not None and self._desk.refuses_pattern(shown.clip):
+            return
         source = None if shown is None else self._desk.recordings.pool.get(shown.recording.content)
         if shown is None or source is None:
             return

@@ -13,6 +13,7 @@ from chronotome.session.edits.apart import At, Cuts, keep_whole_copy, make_whole
 from chronotome.session.edits.clips import Place
 from chronotome.session.edits.hits import (
     beats_of,
+    clip_at,
     copy,
     cut_slice,
     delete,
@@ -72,9 +73,11 @@ class SliceCommands(ShapedHits):
         if place is None:
             self._desk.say("There is no clip to take apart")
             return
+        if self._desk.refuses_pattern(view.clip):
+            return
         if self.slices is not None:
             self._desk.say(
-                "It is taken apart already: X cuts a hit in two, Ctrl+Shift+B brings it back whole"
+                "It is taken apart already: X cuts a hit in two, Ctrl+Shift+H brings it back whole"
             )
             return
         span = view.range
@@ -335,8 +338,8 @@ class SliceCommands(ShapedHits):
 
     def share_bands(self, other: Place, hertz: float) -> None:
         """The lows of this clip with the highs of another."""
-        place = self._desk.view.place
-        if place is not None:
+        place, clip = self._desk.view.place, self._desk.view.clip
+        if place is not None and not self._desk.refuses_pattern(clip, clip_at(self._desk.session, other)):
             self._desk.store.apply(
                 lambda session: share_bands(session, place, other, hertz),
                 f"Lows here, highs of {self.name_of(other)}",

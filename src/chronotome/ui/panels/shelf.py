@@ -404,4 +404,7 @@ class ShelfPanel(QWidget):
         else:
             shown, all_of_them = len(self.rows.entries), len(self._shelf.entries)
             of = "" if shown == all_of_them else f" of {all_of_them}"
-            self.told.setText(f"{counted(shown, 'file')}{of}")
+            patterns = sum(entry.is_pattern for entry in self.rows.entries)
+            some = [(shown - patterns, "file"), (patterns, "pattern")]
+            words = " and ".join(counted(number, name) for number, name in some if number)
+            self.told.setText(f"{words or 'nothing'}{of}")

@@ -121,8 +121,14 @@ class TransportBar(QWidget):
         desk.taking.changed.connect(self._on_taking)
 
     def _on_taking(self) -> None:
-        if not self._desk.taking.is_open:
+        """While a take is recorded, what ends it is red."""
+        taking, play = self._desk.taking, self._buttons["play"]
+        if not taking.is_open:
             self.meter.show_input(None)
+        if bool(play.property("recording")) is not taking.is_on:
+            play.setProperty("recording", taking.is_on)
+            play.style().unpolish(play)
+            play.style().polish(play)
 
     def resizeEvent(self, event: QResizeEvent) -> None:
         """In a narrow window the meter is shorter, and the choice speaks for itself."""

@@ -68,7 +68,7 @@ class DriftLane(EvidenceLane):
         rows = (
             ("before", f"±{plain(targets.spread_before)}", theme.soft_ink),
             ("now", f"±{plain(targets.spread_now)}", theme.ink),
-            (f"over {FAR_MS:.0f}", f"{targets.far_before} → {targets.far_now}", theme.ink),
+            (f"over {FAR_MS:.0f}", f"{targets.far_before}→{targets.far_now}", theme.ink),
             ("leans", signed(lean), theme.late if lean > 0 else theme.early),
         )
         for words, figure, value in rows:

@@ -119,7 +119,9 @@ class PulseLane(TrackLane):
 
     def _paint_way_out(self, painter: QPainter, content: QRect, guide: Guide | None) -> None:
         words = "Nothing is known of its beats: tap them while it plays (T), or say how many bars it is"
-        if guide is not None and not guide.recording.is_analysed:
+        if guide is not None and guide.take.playing is not None:
+            words = "A pattern keeps the song’s time"
+        elif guide is not None and not guide.recording.is_analysed:
             words = "Looking for beats…"
         painter.setFont(text_font(12))
         painter.setPen(colour(self.desk.view.theme.soft_ink))

@@ -122,7 +122,7 @@ def paint_steps(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
     if len(seen) > MOST_KEYS:  # keys would cover one another
         seen, chosen = seen[chosen], chosen[chosen]
     painter.setFont(figure_font(10, 500))
-    following = np.append(lefts[seen][1:], np.inf)
+    following = np.append(lefts[seen], np.inf)[1:]
     for at, is_chosen, after in zip(seen.tolist(), chosen.tolist(), following.tolist(), strict=True):
         width = min(rights[at], after) - lefts[at] - 1
         row = int(steps.rows[at])
