@@ -54,6 +54,7 @@ def record(person, seconds):
     person.bot.waitUntil(lambda: any(each.name == "Take 1" for each in person.session.tracks), timeout=10000)
     person.settle()
     track = next(each for each in person.session.tracks if each.name == "Take 1")
+    assert person.desk.view.focused is track
     return track.clips[0].take, read_audio(person.desk.recordings.places[track.clips[0].recording]).samples
 
 

@@ -7,6 +7,7 @@ import time
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from pathlib import Path
+from typing import TYPE_CHECKING
 
 import numpy as np
 from PySide6.QtCore import QObject, QTimer, Signal
@@ -14,7 +15,6 @@ from PySide6.QtCore import QObject, QTimer, Signal
 import chronotome
 from chronotome.bridge.document import Document
 from chronotome.bridge.keys import Keys
-from chronotome.bridge.loopback import Loopback
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
@@ -43,6 +43,9 @@ from chronotome.render.take_ring import TakeWord
 from chronotome.session.edits.recordings import add_take
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Recording
+
+if TYPE_CHECKING:
+    from chronotome.bridge.loopback import Loopback
 
 LOOK_MILLISECONDS = 50
 READY_LOOKS = 100
@@ -74,6 +77,9 @@ class Taking(QObject):
     """It begins or ends, or the input is opened or closed."""
     heard = Signal(float, int)
     """How loud the input is, and how many frames were recorded."""
+
+    brought = Signal(int)
+    """The track of a take that came into the session."""
 
     def __init__(  # noqa: PLR0917 - all that a take passes through
         self,
@@ -131,8 +137,10 @@ class Taking(QObject):
 
     # The input
 
-    def loopback(self) -> Loopback:
+    def loopback(self) -> "Loopback":
         """What measures the delay of the input."""
+        from chronotome.bridge.loopback import Loopback  # noqa: PLC0415 - takes longer than the window
+
         rate = self._store.session.rate
         return Loopback(self._player, self._transport, self._keys, self._arena, rate, self)
 
@@ -274,9 +282,11 @@ class Taking(QObject):
             rate = self._store.session.rate
             place = round(about.place / about.rate * rate)
             self._store.apply(
-                lambda session: add_take(session, recording, about.track, place), f"Record {about.track}"
+                lambda session: add_take(session, recording, about.track, place, about.tempo),
+                f"Record {about.track}",
             )
             self._recordings.bring(facts.content, path)
+            self.brought.emit(self._store.session.tracks[-1].id)
             if held is not None:
                 self._held[facts.content] = held
             length = f"{about.track}: {facts.frames / facts.rate:.1f} s"

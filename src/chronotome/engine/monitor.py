@@ -20,7 +20,8 @@ class Monitor:
         self._part: Samples = np.zeros((RING_FRAMES // 2, OUT_CHANNELS), np.float32)
         self._rise = ((np.arange(FADE, dtype=np.float32) + 1) / (FADE + 1))[:, None]
         self._fall = self._rise[::-1].copy()
-        self._head = self._tail = 0
+        self._head = self._tail = self._heard = 0
+        """Frames that were put, that are added next, and before which nothing is heard once more."""
         self._largest = 0
         self._is_running = False
 
@@ -41,11 +42,11 @@ class Monitor:
         ready = self._head - self._tail
         is_new = not self._is_running or ready > MOST_AHEAD * frames + 2 * self._largest
         if is_new:
-            if self._head < room:
+            if self._head - self._heard < room:
                 return False
             self._tail, ready = self._head - room, room
-        if ready < frames:
-            self._is_running = False
+        if ready < frames:  # a larger block than the ones before
+            self.drop()
             return False
         is_last = ready < 2 * frames
         part = self._part[:frames]
@@ -60,9 +61,10 @@ class Monitor:
             part[-fade:] *= self._fall[-fade:]
         out += part
         self._tail += frames
+        self._heard = self._head if is_last else self._tail
         self._is_running = not is_last
         return True
 
     def drop(self) -> None:
         """What was put and not heard is not wanted any more."""
-        self._is_running = False
+        self._is_running, self._heard = False, self._head

@@ -270,6 +270,7 @@ class LedgerReader:
         self.history: History | None = None
         self.notes: list[dict[str, Any]] = []
         self.events = 0
+        """Of the person, after the history that it began with."""
         self._columns: dict[int, tuple[str, Column]] = {}
         self._values = 0
 
@@ -408,7 +409,7 @@ class LedgerReader:
             return
         if self.history is None:
             raise ValueError("a ledger must start with a history")
-        self.events += 1
+        self.events += kind != "amend"  # what the machine adds, it adds again
         if kind == "undo":
             self.history = self.history.undone()
         elif kind == "redo":

@@ -2,10 +2,12 @@
 
 from collections.abc import Callable
 
+import numpy as np
+
 from chronotome.dsp.bands import Material
 from chronotome.dsp.hits import HitTraits
 from chronotome.session.edits.tracks import remove_track
-from chronotome.session.fit import Measured
+from chronotome.session.fit import Fit, Measured
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Clip, Recording, Session, Take, Track, replace
 from chronotome.session.onsets import Onsets
@@ -30,11 +32,13 @@ def add_recording(session: Session, recording: Recording, name: str) -> Session:
     )
 
 
-def add_take(session: Session, recording: Recording, name: str, place: int) -> Session:
+def add_take(session: Session, recording: Recording, name: str, place: int, tempo: float) -> Session:
     """A recording that was made while the song played, on a track of its own, where it was heard.
 
-    What came before the song's first frame is left out.
+    What came before the song's first frame is left out. Its beats are the song's: its tempo, quarter notes
+    per minute, is that at which it was played, beat one the first bar line in it.
     """
+    recording = replace(recording, fit=_fit_of(session, recording, place, tempo))
     session = bring_recording(session, recording)
     early = max(0, round(-place * recording.rate / session.rate))
     if early >= recording.frames - 1:
@@ -43,6 +47,21 @@ def add_take(session: Session, recording: Recording, name: str, place: int) -> S
     number = session.next_id
     track = Track(number + 1, name, (Clip(number, take),))
     return replace(session, tracks=(*session.tracks, track), next_id=number + 2)
+
+
+def _fit_of(session: Session, recording: Recording, place: int, tempo: float) -> Fit:
+    """As measured where the song's tempo changes."""
+    if len(session.tempo.changes) > 1:
+        return recording.fit
+    if abs(session.tempo.beats_per_minute - tempo) > 1e-6:
+        return replace(recording.fit, tempo=tempo)
+    here = session.beat_of(max(0, place))
+    for step in (session.metre.bar, session.metre.beat):  # of what is shorter than a bar: its first beat
+        line = float(np.ceil(here / step - 1e-6) * step)
+        frame = round((session.frame_of(line) - place) * recording.rate / session.rate)
+        if frame < recording.frames:
+            return replace(recording.fit, tempo=tempo, beat_one=frame)
+    return replace(recording.fit, tempo=tempo)
 
 
 def bring_recording(session: Session, recording: Recording) -> Session:

@@ -44,6 +44,7 @@ class PlayingCommands:
         self._pads: PadsWindow | None = None
         self.play.taken_back.connect(self.take_back)
         desk.keys.played.connect(self._on_played)
+        desk.taking.brought.connect(desk.view.focus)
         desk.view.selection_changed.connect(self._follow)
         desk.view.focus_changed.connect(self._follow)
         desk.store.changed.connect(self._follow)
