@@ -12,6 +12,9 @@ from pathlib import Path
 
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 
+from PySide6.QtCore import QPoint, Qt
+from PySide6.QtTest import QTest
+
 from chronotome.demo import __file__ as demo_file
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
@@ -28,6 +31,7 @@ from chronotome.ui.application import (
     take_picture,
     wait_until_ready,
 )
+from chronotome.ui.dialogs.pads import PadsWindow
 from chronotome.ui.main_window import MainWindow
 from chronotome.ui.stages.rework import ReworkTray
 from chronotome.ui.stages.tighten import TightenTray
@@ -37,6 +41,7 @@ FOLDER = Path(__file__).parents[1] / "docs" / "screenshots"
 AUDIO = Path(demo_file).parent / "harbour-ferry" / "audio"
 USUAL, SMALL = (1280, 800), (1024, 700)
 HALF = 50.0
+TAKE_SECONDS = 5
 
 
 def track(window: MainWindow, name: str) -> Track:
@@ -166,6 +171,25 @@ def pattern(window: MainWindow) -> None:
     view.order_rows(RowsBy.PITCH)
 
 
+def take(window: MainWindow) -> None:
+    """A take that is being recorded; it is given up when the window closes."""
+    window.desk.transport.go_to(window.desk.session.frame_of(4.0))
+    run(window, "take")
+    while window.player.take_frames < TAKE_SECONDS * window.desk.session.rate:
+        pause(50)
+
+
+def pads(window: MainWindow) -> None:
+    """The bucket kit's first hits on pads, one of them held."""
+    (place, ids), view = apart(window), window.desk.view
+    view.choose_hits(place, ids[:26])
+    run(window, "put-on-keys", "pads")
+    wait_until_ready(window)
+    pause(1500)
+    shown = next(each for each in window.findChildren(PadsWindow) if each.isVisible())
+    QTest.mousePress(shown, Qt.MouseButton.LeftButton, pos=QPoint(200, 120))
+
+
 EXTRA: dict[str, Callable[[MainWindow], None]] = {
     "groove": groove,
     "match": match,
@@ -175,9 +199,12 @@ EXTRA: dict[str, Callable[[MainWindow], None]] = {
     "rework-hits": hits,
     "rework-pattern": pattern,
     "rework-night": hits_night,
+    "pattern-night": pattern,
+    "take": take,
+    "pads": pads,
 }
 STAGES = {stage.name.lower(): stage for stage in Stage}
-NIGHTS = ("tighten-night", "rework-night")
+NIGHTS = ("tighten-night", "rework-night", "pattern-night")
 
 
 def make(name: str, journal: Path) -> list[str]:
@@ -195,7 +222,8 @@ def make(name: str, journal: Path) -> list[str]:
         EXTRA[name](window)
         wait_until_ready(window)
         pause(400)
-        window.grab().save(str(FOLDER / f"{name}.png"))
+        shown = next((each for each in window.findChildren(PadsWindow) if each.isVisible()), window)
+        shown.grab().save(str(FOLDER / f"{name}.png"))
     else:
         take_picture(window, STAGES.get(name, Stage.TIGHTEN), FOLDER / f"{name}.png", errors)
     window.desk.store.mark_saved(window.desk.store.history.session)

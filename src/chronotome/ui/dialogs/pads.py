@@ -1,11 +1,12 @@
 """Pads: the keys of a kit as squares for mouse and touch; lower on a pad is louder."""
 
-from PySide6.QtCore import QEvent, QPointF, QRectF, QSize, Qt, QTimer
-from PySide6.QtGui import QHideEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QTouchEvent
+import numpy as np
+from PySide6.QtCore import QEvent, QLineF, QPointF, QRectF, QSize, Qt, QTimer
+from PySide6.QtGui import QColor, QHideEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QTouchEvent
 from PySide6.QtWidgets import QWidget
 
 from chronotome.engine.kit_table import Note, NoteKind
-from chronotome.session.kits import key_name
+from chronotome.session.kits import KitSlice, key_name
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
 from chronotome.ui.key_play import BANK, ROWS, KeyPlay
@@ -14,6 +15,7 @@ from chronotome.ui.theme import colour, figure_font, text_font
 PAD, GAP, TOP = 52, 6, 30
 LIT_MILLISECONDS = 140
 SOFTEST = 0.25
+COLUMNS, MOST_SHAPES = 40, 500
 MOUSE = -1
 """Touches have numbers of their own."""
 
@@ -30,6 +32,7 @@ class PadsWindow(QWidget):
         self._pressed: dict[int, int] = {}
         """By touch, the key that it holds."""
         self._lit: set[int] = set()
+        self._shapes: dict[KitSlice, list[float]] = {}
         widest = max(count for _, count in ROWS)
         self.setFixedSize(QSize(2 * GAP + widest * (PAD + GAP), TOP + len(ROWS) * (PAD + GAP) + GAP))
         desk.keys.changed.connect(self.update)
@@ -76,9 +79,41 @@ class PadsWindow(QWidget):
             painter.setPen(QPen(colour(theme.strong_rule), 1))
             painter.setBrush(colour(theme.accent if is_lit else theme.card if piece else theme.panel))
             painter.drawRoundedRect(box, 6, 6)
-            painter.setFont(figure_font(14, 500))
-            painter.setPen(colour(theme.on_ink if is_lit else theme.ink if piece else theme.soft_ink))
-            painter.drawText(box, Qt.AlignmentFlag.AlignCenter, key_name(key))
+            ink = colour(theme.on_ink if is_lit else theme.ink if piece else theme.soft_ink)
+            painter.setFont(figure_font(12, 500))
+            painter.setPen(ink)
+            painter.drawText(box.adjusted(6, 3, 0, 0), Qt.AlignmentFlag.AlignLeft, key_name(key))
+            if piece is not None:
+                self._paint_shape(painter, box, piece, ink)
+
+    def _paint_shape(self, painter: QPainter, box: QRectF, piece: KitSlice, ink: QColor) -> None:
+        """What the slice looks like, as loud as it is."""
+        peaks = self._peaks(piece)
+        middle, left = box.top() + 0.64 * box.height(), box.left() + (PAD - len(peaks)) / 2
+        painter.setPen(QPen(ink, 1))
+        reach = 0.3 * box.height()
+        painter.drawLines(
+            [
+                QLineF(left + at, middle - peak * reach, left + at, middle + peak * reach)
+                for at, peak in enumerate(peaks)
+            ]
+        )
+
+    def _peaks(self, piece: KitSlice) -> list[float]:
+        """The loudest sample of each column, 0 to 1; none where its recording was not read yet."""
+        known = self._shapes.get(piece)
+        source = self._desk.recordings.pool.get(piece.recording)
+        if known is not None or source is None:
+            return known or []
+        rate = self._desk.session.recording_with(piece.recording).rate
+        start, end = (round(frame * source.rate / rate) for frame in (piece.start, piece.end))
+        loud = np.abs(source.region.samples[start:end]).max(axis=1)
+        edges = np.linspace(0, len(loud), COLUMNS, endpoint=False).astype(np.int64)
+        peaks = np.minimum(1.0, np.maximum.reduceat(loud, edges)) if len(loud) else np.zeros(0)
+        if len(self._shapes) > MOST_SHAPES:
+            self._shapes.clear()
+        self._shapes[piece] = peaks[:: -1 if piece.is_reversed else 1].tolist()
+        return self._shapes[piece]
 
     # Mouse and touch
 

@@ -131,11 +131,18 @@ class TransportBar(QWidget):
             play.style().polish(play)
 
     def resizeEvent(self, event: QResizeEvent) -> None:
-        """In a narrow window the meter is shorter, and the choice speaks for itself."""
+        """In a narrow window all is closer, the meter is shorter, and the choice speaks for itself."""
         super().resizeEvent(event)
         is_narrow = self.width() < NARROW
         self._label.setVisible(not is_narrow)
-        self.meter.setFixedWidth(72 if is_narrow else 106)
+        self.meter.setFixedWidth(64 if is_narrow else 106)
+        self.listen.setFixedWidth(154 if is_narrow else 184)
+        self.bar.setMinimumWidth(70 if is_narrow else 84)
+        self.clock.setMinimumWidth(82 if is_narrow else 92)
+        layout = self.layout()
+        if layout is not None:
+            layout.setSpacing(5 if is_narrow else 8)
+            layout.setContentsMargins(10 if is_narrow else 16, 4, 10 if is_narrow else 16, 4)
 
     def _button(self, name: str) -> QPushButton:
         button = QPushButton()
