@@ -7,6 +7,7 @@ from PySide6.QtGui import QKeyEvent
 from PySide6.QtWidgets import QApplication
 
 from chronotome.engine.kit_table import Note, NoteKind
+from chronotome.session.kits import key_name
 from chronotome.ui.dialogs.pads import PadsWindow
 from chronotome.ui.key_play import SCAN_CODES
 from chronotome.ui.timeline.lane import HEADER
@@ -203,6 +204,44 @@ def test_the_tray_sets_chance_rounds_and_kit(drawn):
     drawn.click(lane(drawn), cell(drawn, 8, 2))
     rows.choke.activated.emit(2)
     assert drawn.session.kits[-1].on_key(2).choke == 2
+
+
+def test_the_slice_of_a_step_is_shaped_for_all_that_play_it_and_changes_keys(drawn):
+    person, rows = drawn, drawn.window.trays[Stage.REWORK].pattern
+    first, _ = pattern(person).slices
+    person.click(lane(person), cell(person, 0, 1))
+    person.settle()
+    kit = person.session.kits[-1]
+    key = kit.slice_of(first).key
+    other = kit.slices[5]
+
+    for name, value in (("fade_in", 20.0), ("tilt", -6.0), ("pan", 50.0)):
+        rows.slice_sliders[name][0].settled.emit(value)
+    person.press(Qt.Key.Key_R)
+    person.settle()
+    made = person.session.kits[-1].slice_of(first)
+    assert (made.fade_in, made.tilt, made.pan, made.is_reversed) == (20.0, -6.0, 0.5, True)
+    assert label(person) == "Reverse slices"
+
+    rows.key.activated.emit(other.key)
+    person.settle()
+    now = person.session.kits[-1]
+    assert (now.slice_of(first).key, now.slice_of(other.id).key) == (other.key, key)
+    person.wait(lambda: rows.slice_fold.text().endswith(f"Slice · {key_name(other.key)}"))
+    person.press(Qt.Key.Key_R)
+    assert not person.session.kits[-1].slice_of(first).is_reversed
+
+
+def test_what_only_recordings_can_is_refused_for_patterns_and_says_so(drawn):
+    person, view, said = drawn, drawn.desk.view, []
+    person.desk.tasks.told.connect(said.append)
+    view.choose_hits(view.place, ())
+    before = person.session
+    for action in ("apart", "apart-bars", "reverse-clip", "silence"):
+        said.clear()
+        run(person, action)
+        assert person.session is before
+        assert "pattern" in said[-1]
 
 
 def test_rows_are_ordered_by_band_and_by_pitch(drawn):

@@ -9,6 +9,7 @@ from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.store import Store
 from chronotome.engine.kit_table import KeySound, Note, NoteKind
 from chronotome.engine.latest import Latest
+from chronotome.engine.midi import MISSING
 from chronotome.engine.player import Player
 from chronotome.render.arena import Arena, Region
 from chronotome.render.kit_sounds import SliceSound, kit_sounds
@@ -137,6 +138,11 @@ class Keys(QObject):
     def midi_words(self) -> str:
         """Names of MIDI inputs, a line each; or why there are none."""
         return self._player.midi_words
+
+    @property
+    def midi_missing(self) -> str:
+        """Why there is no MIDI at all; empty where there is."""
+        return self.midi_words if self.midi_words.startswith(MISSING) else ""
 
     def listen_to_midi(self, names: Sequence[str]) -> None:
         """Inputs that play the keys; none named: all."""

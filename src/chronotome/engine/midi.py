@@ -12,6 +12,8 @@ from chronotome.engine.quiet import silent_stderr
 
 FIRST_NOTE = 36
 """The note of the first key of a kit."""
+MISSING = "no MIDI here"
+"""What begins the words where inputs would be named."""
 WAIT_MILLISECONDS = 200
 MOST_PORTS = 64
 Put = Callable[[Note], None]
@@ -44,7 +46,7 @@ class MidiInput:
 
                 client = alsa_midi.SequencerClient("Chronotome")
         except Exception as error:  # noqa: BLE001 - a missing library, a missing device: both are no MIDI
-            self._control.midi.text = f"no MIDI here ({error})"
+            self._control.midi.text = f"{MISSING} ({error})"
             return
         with contextlib.closing(client):
             port = client.create_port("keys", caps=alsa_midi.WRITE_PORT)

@@ -168,6 +168,22 @@ class PatternCommands:
         number = kit.id
         self._desk.store.apply(lambda session: set_slice(session, number, pieces, **values), label)
 
+    def put_slice_on(self, key: int) -> None:
+        """The slice of the step chosen last, on another key; what is there goes to where it was."""
+        kit, pattern, steps = self.kit, self.pattern, self._desk.view.steps
+        if kit is None or pattern is None or not steps:
+            return
+        piece = pattern.slices[pattern.at(steps[-1:])[0]]
+        label = f"Slice on key {key_name(key)}"
+        self._desk.store.apply(lambda session: set_slice(session, kit.id, {piece}, key=key), label)
+
+    def reverse(self) -> None:
+        """The slices of the chosen steps, from their ends to their starts; again, as they were."""
+        kit, pieces = self.kit, self.chosen_pieces
+        known = [] if kit is None else [each for each in kit.slices if each.id in pieces]
+        is_on = not all(each.is_reversed for each in known)
+        self.set_slices("Reverse slices" if is_on else "Slices forwards", is_reversed=is_on)
+
     @property
     def chosen_pieces(self) -> set[int]:
         """The slices that the chosen steps play."""

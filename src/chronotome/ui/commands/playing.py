@@ -40,7 +40,7 @@ class PlayingCommands:
     def __init__(self, desk: Desk, patterns: PatternCommands) -> None:
         self._desk, self._patterns = desk, patterns
         self.play = KeyPlay(desk.keys, desk.keys)
-        self.is_by_ear = False
+        self.is_by_ear = self._is_missing_told = False
         self._pads: PadsWindow | None = None
         self.play.taken_back.connect(self.take_back)
         desk.keys.played.connect(self._on_played)
@@ -72,13 +72,15 @@ class PlayingCommands:
         self.play.switch(is_on=True)
         self._follow()
         kit = self._patterns.kit
-        if kit is None:
-            self._desk.say("No kit yet: Escape, then Ctrl+U puts hits on keys; or cut them by ear")
-        else:
-            self._desk.say(
-                f"Letters play {counted(len(kit.slices), 'slice')} of “{kit.name}”. , and . reach more; "
-                "Escape leaves"
-            )
+        words = "No kit yet: Escape, then Ctrl+U puts hits on keys; or cut them by ear"
+        if kit is not None:
+            slices = counted(len(kit.slices), "slice")
+            words = f"Letters play {slices} of “{kit.name}”. , and . reach more; Escape leaves"
+        missing = self._desk.keys.midi_missing
+        if missing and not self._is_missing_told:
+            self._is_missing_told = True
+            words += f". There is {missing}"
+        self._desk.say(words)
 
     def leave(self) -> bool:
         """False where they did not play."""

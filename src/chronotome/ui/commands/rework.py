@@ -77,7 +77,9 @@ class ReworkCommands:
         self._meant.by_line(step)
 
     def reverse(self) -> None:
-        (self._slices if self._on_hits else self._clips).reverse()
+        """Steps by their slices, hits by themselves, else clips."""
+        meant = self._patterns if self._on_steps else self._slices if self._on_hits else self._clips
+        meant.reverse()
 
     def cut(self) -> None:
         """At the selected hit, at the playhead, or a hit that was taken apart in two."""

@@ -6,7 +6,6 @@ from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QLabel, QVBo
 from chronotome.bridge.keys import Keys
 
 LOOK_MILLISECONDS = 500
-MISSING = "no MIDI here"
 
 
 class MidiDialog(QDialog):
@@ -52,12 +51,13 @@ class MidiDialog(QDialog):
         for box in self.boxes:
             box.hide()
             box.deleteLater()
-        names = [] if told.startswith(MISSING) else [each for each in told.split("\n") if each]
+        missing = self._keys.midi_missing
+        names = [] if missing else [each for each in told.split("\n") if each]
         self.boxes = [QCheckBox(name) for name in names]
         for box in self.boxes:
             box.setChecked(box.text() in ticked)
             self._rows.addWidget(box)
-        if told.startswith(MISSING):
-            self.words.setText(f"There is {told}. Keys, pads and files of notes play all the same.")
+        if missing:
+            self.words.setText(f"There is {missing}. Keys, pads and files of notes play all the same.")
         else:
             self.words.setText("These inputs are there:" if names else "No input is plugged in.")

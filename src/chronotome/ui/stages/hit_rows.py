@@ -37,7 +37,7 @@ def _semitones(value: float) -> str:
     return f"{signed(value, 2)} st"
 
 
-def _tilt(value: float) -> str:
+def tilt_words(value: float) -> str:
     return f"{signed(value, 0)} dB"
 
 
@@ -107,7 +107,7 @@ class HitRows(Rows):
         loud = self._slider("loudness", "Loudness", -24, 12, decibels, 0.5, 1.0)
         pitch = self._slider("pitch", "Pitch", -24, 24, _semitones, 1.0, 1.0)
         pan = self._slider("pan", "Pan", -100, 100, sides, 1.0, 0.01)
-        tilt = self._slider("tilt", "Dark to bright", -12, 12, _tilt, 1.0, 1.0)
+        tilt = self._slider("tilt", "Dark to bright", -12, 12, tilt_words, 1.0, 1.0)
         self.beside(loud, pan)
         self.beside(pitch, tilt)
         with self.folded("Fades, start, length") as self.fold:

@@ -2,7 +2,8 @@
 
 from collections.abc import Callable
 
-from chronotome.session.edits.kits import set_kit
+from chronotome.session.edits.kits import set_kit, set_slice
+from chronotome.session.kits import KEY_NAMES, KitSlice, key_name
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.patterns import LABELS, PatternCommands
@@ -11,11 +12,14 @@ from chronotome.ui.controls.figures import counted, decibels, plain, sides, sign
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
+from chronotome.ui.stages.hit_rows import tilt_words
 from chronotome.ui.stages.rows import Rows
 
 BEATS = (1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0, 12.0, 16.0, 32.0)
 """Quarter notes that a pattern can be set to by the list."""
 ROUNDS = (1, 2, 3, 4, 6, 8, 12, 16)
+KEYS = 3 * len(KEY_NAMES)
+"""That a slice can be put on by the list."""
 EVERYS = ("every round", "1 of 2", "1 of 3", "1 of 4", "1 of 8")
 EVERY_NUMBERS = (1, 2, 3, 4, 8)
 
@@ -36,6 +40,10 @@ def _semitones(value: float) -> str:
     return f"{signed(value, 2)} st"
 
 
+def _milliseconds(value: float) -> str:
+    return f"{value:.0f} ms"
+
+
 def _slope(value: float) -> str:
     return f"{signed(value)} dB"
 
@@ -47,12 +55,15 @@ class PatternRows(Rows):
         super().__init__(desk, actions)
         self._patterns = patterns
         self.sliders: dict[str, tuple[ValueSlider, float]] = {}
+        self.slice_sliders: dict[str, tuple[ValueSlider, float]] = {}
         self.head = self.add_label("", "heading")
         self._build_steps()
         with self.folded("Chance and repeats") as self.chance:
             self._build_chance()
         with self.folded("Pattern") as self.about:
             self._build_pattern()
+        with self.folded("Slice") as self.slice_fold:
+            self._build_slice()
         with self.folded("Kit") as self.kit_fold:
             self._build_kit()
         self.show_pattern()
@@ -123,6 +134,21 @@ class PatternRows(Rows):
         )
         self.row("Pitch").addWidget(self.by_tape, 1)
         self._short_buttons({"kit-fits": "Fit the song’s tempo", "add-to-keys": "Add hits"})
+
+    def _build_slice(self) -> None:
+        """Of the slices of the chosen steps: whatever plays them is otherwise."""
+        self.key = Combo("The key of the slice", [key_name(each) for each in range(KEYS)])
+        self.key.activated.connect(self._patterns.put_slice_on)
+        self.row("Key").addWidget(self.key, 1)
+        loud = self._slice_slider("loudness", "Loudness", -24, 12, decibels, 0.5)
+        pitch = self._slice_slider("semitones", "Pitch", -24, 24, _semitones, 1.0)
+        tilt = self._slice_slider("tilt", "Dark to bright", -12, 12, tilt_words, 1.0)
+        pan = self._slice_slider("pan", "Pan", -100, 100, sides, 1.0, 0.01)
+        rise = self._slice_slider("fade_in", "Fade in", 0, 250, _milliseconds, 1.0)
+        fall = self._slice_slider("fade_out", "Fade out", 0, 500, _milliseconds, 1.0)
+        for one, other in ((loud, pitch), (tilt, pan), (rise, fall)):
+            self.beside(one, other)
+        self._short_buttons({"reverse-clip": "Reverse"})
         self.choke = Combo(
             "Choke group of the slices of chosen steps", ["no group", *(f"group {n}" for n in range(1, 9))]
         )
@@ -133,6 +159,28 @@ class PatternRows(Rows):
             lambda index: self._patterns.set_slices("How long slices sound", is_held=index == 1)
         )
         self.row("Sounds").addWidget(self.held, 1)
+
+    def _slice_slider(  # noqa: PLR0917 - what a slider is
+        self,
+        name: str,
+        words: str,
+        low: float,
+        high: float,
+        write: Callable[[float], str],
+        step: float,
+        unit: float = 1.0,
+    ) -> ValueSlider:
+        slider = ValueSlider(self.desk.view, f"{words} of the slice", low, high, write, step=step, usual=0.0)
+        self.slice_sliders[name] = slider, unit
+
+        def edit(session: Session, value: float) -> Session:
+            kit, pieces = self._patterns.kit, self._patterns.chosen_pieces
+            if kit is None:
+                return session
+            return set_slice(session, kit.id, pieces, **{name: round(value * unit, 3)})
+
+        self.bind(slider, edit, f"{words} of the slice")
+        return slider
 
     def _set_kit_pitch(self, session: Session, value: float) -> Session:
         kit = self._patterns.kit
@@ -194,13 +242,21 @@ class PatternRows(Rows):
         self.pitch.set_value(kit.semitones)
         self.by_tape.set_index(0 if kit.by_tape else 1)
         piece = None if not at else kit.slice_of(pattern.slices[at[0]])
-        for widget in (self.choke, self.held):
-            widget.setEnabled(piece is not None)
-        if piece is not None:
-            self.choke.setCurrentIndex(min(piece.choke, 8))
-            self.held.set_index(int(piece.is_held))
+        self._show_slice(piece)
         self.about.say(f"Pattern · {pattern.name}")
         self.kit_fold.say(f"Kit · {counted(len(kit.slices), 'slice')}")
+
+    def _show_slice(self, piece: KitSlice | None) -> None:
+        for widget in (self.key, self.choke, self.held, *(each for each, _ in self.slice_sliders.values())):
+            widget.setEnabled(piece is not None)
+        self.slice_fold.say("Slice" if piece is None else f"Slice · {key_name(piece.key)}")
+        if piece is None:
+            return
+        self.key.setCurrentIndex(piece.key if piece.key < KEYS else -1)
+        self.choke.setCurrentIndex(min(piece.choke, 8))
+        self.held.set_index(int(piece.is_held))
+        for name, (slider, unit) in self.slice_sliders.items():
+            slider.set_value(float(getattr(piece, name)) / unit)
 
     def _show_rounds(self, beats: float) -> None:
         counts, clip = self._counts(), self._patterns.clip
