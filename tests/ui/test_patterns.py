@@ -7,6 +7,8 @@ from PySide6.QtGui import QKeyEvent
 from PySide6.QtWidgets import QApplication
 
 from chronotome.engine.kit_table import Note, NoteKind
+from chronotome.session.check import Kind
+from chronotome.session.checks import checks_of
 from chronotome.session.kits import key_name
 from chronotome.ui.dialogs.pads import PadsWindow
 from chronotome.ui.key_play import SCAN_CODES
@@ -333,8 +335,9 @@ def test_what_is_played_in_is_kept_round_by_round_and_tightened(drawn):
     assert label(person) == "Play in, round 2"
     person.press(Qt.Key.Key_Backspace)
     assert len(pattern(person)) == count + 3
-    play(4, 0.75)
-    assert len(pattern(person)) == count + 4
+    for beat in (0.75, 3.07, 3.2):
+        play(4, beat)
+    assert len(pattern(person)) == count + 6
     desk.transport.stop()
     assert not desk.playing_in.is_on
     person.press(Qt.Key.Key_Escape)
@@ -345,6 +348,9 @@ def test_what_is_played_in_is_kept_round_by_round_and_tightened(drawn):
     person.window.trays[Stage.TIGHTEN].strength.settled.emit(100.0)
     person.settle()
     assert desk.shown.targets.spread_now < 1.0
+    kinds = checks_of(person.session, desk.shown.track, desk.shown.take).kinds
+    assert set(kinds) <= {Kind.BETWEEN, Kind.FAR, Kind.FLAM}  # steps are neither stretched nor strays
+    assert not person.window.trays[Stage.TIGHTEN].moving.isVisible()
     assert pattern(person).places[made.places.index(made.places[at[0]])] == made.places[at[0]]
 
 

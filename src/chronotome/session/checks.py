@@ -1,5 +1,6 @@
 """What a person should look at: places where the machine is not sure."""
 
+import math
 from collections.abc import Sequence
 from dataclasses import replace
 
@@ -42,7 +43,8 @@ def checks_of(
 
 def _take_checks(session: Session, track: Track, take: Take, rough: tuple[RoughJoins, ...]) -> Checks:
     targets = targets_of(session, track, take)
-    own = _own_parts(targets, session.tempo, session.metre, track.moving_of(take).borne)
+    bears = track.moving_of(take).borne if take.playing is None else math.inf  # steps are not stretched
+    own = _own_parts(targets, session.tempo, session.metre, bears)
     parts = (*own, *other_parts(session, track, take))
     if rough:
         anchors = anchors_of(session, track, take)

@@ -243,6 +243,7 @@ class TightenTray(Tray):
         self._show_variants(guide)
         self._show_noises()
         self.moving.show_of(guide, self._take)
+        self.moving.setVisible(self._take is None or self._take.playing is None)
         self.checks.ask()
 
     def _show_about(self, guide: Track) -> None:
