@@ -62,6 +62,17 @@ def test_edits_undo_and_redo_come_back(journal):
     assert found.history.redo_label == "Edit 4"
 
 
+def test_what_the_machine_found_out_is_no_edit_to_be_brought_back(journal):
+    history = edited(journal, 0)
+    journal.happened("amend", history.amended(set_tempo(history.session, 77.0)))
+    journal.flush()
+    assert recover(journal.path) is None
+
+    journal.happened("then", history.then(set_tempo(history.session, 66.0), "Edit"))
+    journal.flush()
+    assert recover(journal.path).edits == 1
+
+
 def test_a_running_session_is_not_offered_and_an_orderly_end_leaves_nothing(journal, tmp_path):
     edited(journal, 2)
     journal.flush()

@@ -200,6 +200,8 @@ def test_the_shelf_has_a_saved_pattern_as_one_row_with_its_tempo_and_none_of_its
     (tmp_path / "shelf" / "more").mkdir(parents=True)
     folder = tmp_path / "shelf" / "more" / "evening 1.5"
     write_pattern(folder, session, session.patterns[0].id, places)
+    (folder / "more").mkdir()
+    soundfile.write(folder / "more" / "another.wav", np.zeros(100), RATE)
     (tmp_path / "shelf" / "spoilt").mkdir()
     (tmp_path / "shelf" / "spoilt" / DOCUMENT).write_text("{}")
 

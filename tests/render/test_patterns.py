@@ -6,8 +6,9 @@ import pytest
 from chronotome.render.mix import Side
 from chronotome.render.plan import clip_plans
 from chronotome.session.edits.apart import Cuts, take_apart
-from chronotome.session.edits.clips import copy
+from chronotome.session.edits.clips import copy, reverse
 from chronotome.session.edits.kits import add_to_kit, make_kit, set_kit, set_slice
+from chronotome.session.edits.mending import hush
 from chronotome.session.edits.patterns import (
     add_layer,
     change_pattern,
@@ -25,12 +26,13 @@ from chronotome.session.edits.patterns import (
     shape_steps,
     vary,
 )
+from chronotome.session.edits.rhythm import set_crossover
 from chronotome.session.edits.shaping import set_value
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.grid import Grid
-from chronotome.session.model import replace
+from chronotome.session.model import Crossover, Hush, replace
 from chronotome.session.settled import settled
 from strategies import RATE, simple_session
 from studio import Studio
@@ -301,3 +303,16 @@ def test_slices_that_a_kit_does_not_have_are_silent(studio, empty):
     pattern = empty.patterns[0].id
     session = change_pattern(empty, pattern, lambda old: old.with_steps({"slices": [999], "places": [1.0]}))
     assert not studio.heard(settled(session)).any()
+
+
+def test_a_clip_that_plays_a_pattern_is_not_reversed_taken_apart_hushed_or_shared(empty):
+    session = step(empty, 0, 0.0)
+    place = place_of(session)
+    take = session.track(place[0]).clip(place[1]).take
+    for changed in (
+        reverse(session, [place]),
+        take_apart(session, place, Cuts()),
+        hush(session, place[0], take, [Hush(100, 2000)]),
+        set_crossover(session, place, Crossover(300.0)),
+    ):
+        assert changed.track(place[0]) == session.track(place[0])

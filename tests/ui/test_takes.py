@@ -106,6 +106,8 @@ def test_a_take_is_kept_until_the_session_has_it_and_asked_about_where_none_has(
     singer.settle()
     assert sum(each.name == "Take 1" for each in singer.session.tracks) == 2
 
+    singer.desk.document.saved.emit()  # of a save that did not take it along
+    assert path.is_file()
     singer.desk.document.save(singer.folder / "saved")
     singer.settle()
     assert list(takes_folder().iterdir()) == []

@@ -1,3 +1,5 @@
+import gc
+import weakref
 from pathlib import Path
 from types import SimpleNamespace
 
@@ -6,10 +8,13 @@ import pytest
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QAbstractButton, QWidget
 
+from chronotome.files.journal import Journal
+from chronotome.files.places import Settings
 from chronotome.render.mix import Side
 from chronotome.session.grid import Grid
 from chronotome.session.targets import Reason
 from chronotome.session.tighten import targets_of
+from chronotome.ui.application import build
 from chronotome.ui.commands.session_files import DEMO_SESSION
 from chronotome.ui.dialogs.keys_and_marks import ShortcutsDialog
 from chronotome.ui.view_state import Stage
@@ -303,3 +308,16 @@ def test_a_cancelled_search_for_hits_can_be_done_again(person, tmp_path):
 
     assert not cancelled
     assert len(targets(person)) == 1
+
+
+def test_a_window_that_is_closed_gives_back_all_that_it_held(qtbot, tmp_path):
+    window = build(Settings(), in_process=True, journal=Journal(tmp_path))
+    window.show()
+    held = [weakref.ref(each) for each in (window.desk.recordings.arena, window.desk.store, window)]
+    window.close()
+    window.deleteLater()
+    del window
+    qtbot.wait(10)
+    gc.collect()
+
+    assert [each() for each in held] == [None] * 3
