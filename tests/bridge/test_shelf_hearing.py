@@ -6,7 +6,7 @@ import pytest
 from chronotome.bridge import shelf as module
 from chronotome.errors import Cancelled
 from chronotome.files.patterns import write_pattern
-from chronotome.session.edits.patterns import move_steps, pattern_of_clip
+from chronotome.session.edits.patterns import move_steps, pattern_of_clip, remove_steps
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.settled import settled
 from sounds import noise_hits, write
@@ -94,8 +94,9 @@ def test_a_pattern_of_the_shelf_is_heard_at_the_song_s_tempo_in_whole_rounds(wor
     track = session.tracks[0]
     session = settled(pattern_of_clip(session, (track.id, track.clips[0].id)))
     beats, number = session.patterns[0].beats, session.patterns[0].id
-    last = session.patterns[0].ids[-1]
-    session = move_steps(session, number, [last], beats - 0.1 - session.patterns[0].places[-1], {})
+    *others, last = session.patterns[0].ids
+    session = remove_steps(session, number, others)
+    session = move_steps(session, number, [last], beats - 0.1 - session.patterns[0].places[0], {})
     write_pattern(tmp_path / "shelf" / "evening", session, number, places)
     rounds, hear = [], works.transport.hear
     works.transport.hear = lambda *span, **how: (rounds.append((span, how)), hear(*span, **how))
