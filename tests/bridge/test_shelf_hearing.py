@@ -90,11 +90,11 @@ def test_what_is_cancelled_gives_its_memory_back(shelf, monkeypatch):
 
 
 def test_a_pattern_of_the_shelf_is_heard_at_the_song_s_tempo_in_whole_rounds(works, tmp_path):
-    session, places = with_audio(simple_session([900, 6700, 11500], 24000), tmp_path)
+    session, places = with_audio(simple_session([400, 6700, 11500], 24000), tmp_path)
     track = session.tracks[0]
     session = settled(pattern_of_clip(session, (track.id, track.clips[0].id)))
     beats, number = session.patterns[0].beats, session.patterns[0].id
-    *others, last = session.patterns[0].ids
+    last, *others = session.patterns[0].ids
     session = remove_steps(session, number, others)
     session = move_steps(session, number, [last], beats - 0.1 - session.patterns[0].places[0], {})
     write_pattern(tmp_path / "shelf" / "evening", session, number, places)
@@ -111,5 +111,5 @@ def test_a_pattern_of_the_shelf_is_heard_at_the_song_s_tempo_in_whole_rounds(wor
     (region, start, end, *_), how = rounds[0]
     assert (start, end, how["loops"]) == (0, *2 * (round(beats * 60 / 150 * works.store.session.rate),))
     assert np.abs(region.samples).max() > 0.05
-    assert region.samples[:200].any()  # the end of the round before rings on
+    assert np.abs(region.samples[:400]).max() > 0.001  # the end of the round before rings on
     assert works.arena.resident_bytes - before <= region.frames * 8 + 8192  # its sources are gone
