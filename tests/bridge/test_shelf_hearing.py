@@ -94,8 +94,8 @@ def test_a_pattern_of_the_shelf_is_heard_at_the_song_s_tempo_in_whole_rounds(wor
     track = session.tracks[0]
     session = settled(pattern_of_clip(session, (track.id, track.clips[0].id)))
     beats, number = session.patterns[0].beats, session.patterns[0].id
-    last, *others = session.patterns[0].ids
-    session = remove_steps(session, number, others)
+    before, last, *after = session.patterns[0].ids
+    session = remove_steps(session, number, [before, *after])
     session = move_steps(session, number, [last], beats - 0.1 - session.patterns[0].places[0], {})
     write_pattern(tmp_path / "shelf" / "evening", session, number, places)
     rounds, hear = [], works.transport.hear
@@ -103,7 +103,7 @@ def test_a_pattern_of_the_shelf_is_heard_at_the_song_s_tempo_in_whole_rounds(wor
     works.store.apply(lambda s: set_tempo(s, 150.0), "Tempo")
     works.shelf.open(tmp_path / "shelf")
     works.qtbot.waitUntil(lambda: works.tasks.is_idle and len(works.shelf.entries) == 1)
-    before = works.arena.resident_bytes
+    bytes_before = works.arena.resident_bytes
 
     works.shelf.hear(works.shelf.entries[0])
     works.qtbot.waitUntil(lambda: bool(rounds), timeout=8000)
@@ -112,4 +112,4 @@ def test_a_pattern_of_the_shelf_is_heard_at_the_song_s_tempo_in_whole_rounds(wor
     assert (start, end, how["loops"]) == (0, *2 * (round(beats * 60 / 150 * works.store.session.rate),))
     assert np.abs(region.samples).max() > 0.05
     assert np.abs(region.samples[:400]).max() > 0.001  # the end of the round before rings on
-    assert works.arena.resident_bytes - before <= region.frames * 8 + 8192  # its sources are gone
+    assert works.arena.resident_bytes - bytes_before <= region.frames * 8 + 8192  # its sources are gone

@@ -36,7 +36,7 @@ class Monitor:
         self._head += frames
 
     def add_into(self, out: Samples) -> bool:
-        """Add what was put and not yet heard to a block; False where there is nothing."""
+        """Add what was put and is still to be heard to a block; False where that is nothing."""
         frames = len(out)
         room = LEAST_AHEAD * frames + self._largest
         ready = self._head - self._tail
