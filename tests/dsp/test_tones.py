@@ -71,6 +71,19 @@ def test_the_length_is_what_was_asked_for_and_both_ends_are_verbatim(span, ratio
         np.testing.assert_allclose(made[:head], CHORD[1000 : 1000 + head], atol=1e-6)
 
 
+@pytest.mark.parametrize("ratio", [0.8, 1.5, 2.0])
+def test_of_what_comes_after_a_span_that_nothing_follows_nothing_is_heard(ratio):
+    """A slice on a key ends where the next hit begins: that must not swell up in its end."""
+    sound = 0.02 * CHORD[:60000].copy()
+    sound[30000:32000] += np.random.default_rng(2).uniform(-0.9, 0.9, (2000, 1)).astype(np.float32)
+
+    made = tones(sound, (10000, 30000), round(20000 * ratio), is_last=True)
+
+    level = np.sqrt(np.mean(sound[12000:28000] ** 2))
+    for start in range(len(made) - 6000, len(made), 500):
+        assert np.sqrt(np.mean(made[start : start + 500] ** 2)) < 2.0 * level
+
+
 @given(st.integers(300, 60000), st.floats(0.5, 2.0), st.integers(-20000, 20000), st.integers(-500, 500))
 @settings(max_examples=25, deadline=None)
 def test_rows_that_meet_at_a_seam_meet_without_a_click(span, ratio, shift, more):

@@ -7,7 +7,7 @@ from chronotome.dsp.audio import Samples
 from chronotome.errors import Cancelled
 from chronotome.render.arena import Arena, Region
 from chronotome.render.cache import PieceCache
-from chronotome.render.mix import OUT_CHANNELS, fold_down
+from chronotome.render.mix import OUT_CHANNELS, faded, fold_down
 from chronotome.render.plan import piece_of
 from chronotome.render.renderer import Sources
 from chronotome.session.kits import Kit
@@ -58,7 +58,8 @@ def kit_sounds(
             samples = source.region.samples[int(score.start[row]) : int(score.end[row])]
         else:
             samples = cache.render(piece_of(score, row), sources, 0).region.samples
-        region = _stereo(samples, arena)
+        heard, edges = int(score.heard[row]), [*score.rises[row].tolist(), *score.falls[row].tolist()]
+        region = _stereo(faded(samples, heard, heard + len(samples), edges), arena)
         left, right = score.gains[row].tolist()
         found[piece.key] = SliceSound(region, len(samples), left, right)
     cache.clear()

@@ -169,9 +169,9 @@ class MixTable:
             span = span.reshape(-1, channels) @ fold_down(channels, out.shape[1])
         else:
             span = span.reshape(-1, channels)
-        span = _faded(span, low, high, fades[:4])
+        span = faded(span, low, high, fades[:4])
         if fades[5] or fades[7]:
-            span = _faded(span, low, high, fades[4:])
+            span = faded(span, low, high, fades[4:])
         if loud[:2] == loud[2:4]:
             left, right = left * loud[0], right * loud[1]
         else:
@@ -191,8 +191,8 @@ def _leading(low: int, high: int, end: int, loud: Sequence[float], channels: int
     return gains if channels == OUT_CHANNELS else gains.max(axis=1, keepdims=True)
 
 
-def _faded(span: Samples, low: int, high: int, fades: Sequence[float]) -> Samples:
-    """Frames [low, high) by equal power while they come in or go out."""
+def faded(span: Samples, low: int, high: int, fades: Sequence[float]) -> Samples:
+    """Frames [low, high) by equal power while they come in or go out: from and to a frame, each."""
     rises, risen, falls, fallen = fades
     if low < risen:
         share = np.clip((np.arange(low, high) + 0.5 - rises) / (risen - rises), 0.0, 1.0)

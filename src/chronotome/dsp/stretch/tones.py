@@ -24,7 +24,7 @@ LEAD_IN, ATTACK, SEAM = 0.006, 0.020, 0.012
 
 HEAD_FADE, TAIL_FADE = 0.008, 0.012
 BLIND = 0.004
-"""Before an attack: from there on no frame sees the recording."""
+"""Before an attack: from there on no frame sees the recording; where nothing follows, from the end on."""
 
 
 EARLIER, EARLIER_TIMES, MOST_RISE = 0.005, 6, 2.0
@@ -205,9 +205,9 @@ class _Run:
         at = centres - size // 2
         left = int(at.min()) - hop
         local = np.ascontiguousarray(frames_between(self._source, left, int(at.max()) + size).T)
-        if not (self._span.is_last or self._span.ends_softly):
-            blind = self._span.end - int(BLIND * self._rate) - left
-            if blind < local.shape[1]:
+        if not self._span.ends_softly:
+            blind = self._span.end - (0 if self._span.is_last else int(BLIND * self._rate)) - left
+            if blind < local.shape[1] and (not self._span.is_last or local[:, blind:].any()):
                 local = local.copy()  # of one channel it is the recording itself
                 _continue(local, blind)
         views, window = sliding_window_view(local, size, axis=1), hann(size)
