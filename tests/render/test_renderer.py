@@ -3,6 +3,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from chronotome.dsp.bands import Material
 from chronotome.dsp.clicks import second_difference
 from chronotome.dsp.overview import Overview
 from chronotome.dsp.stretch.engines import Fill, MoveBy
@@ -405,3 +406,19 @@ def test_how_rough_a_recording_is_is_found_in_parts_and_gone_on_with(studio, mon
     assert roughest(source, lambda: next(asked)) is None
     assert source.rough_until == 2000
     assert roughest(source, lambda: True) == pytest.approx(float(second_difference(sound).max()))
+
+
+@pytest.mark.parametrize("material", [Material.DRUMS, Material.MIXED])
+@pytest.mark.parametrize("semitones", [3.0, 12.0, -5.0])
+def test_at_another_pitch_nothing_is_heard_before_an_attack_though_no_hit_is_moved(material, semitones):
+    studio = Studio()
+    session = simple_session([6000, 30000, 54000], 72000)
+    session = replace(session, recordings=(replace(session.recordings[0], material=material),))
+    plain = np.abs(studio.heard(session)).max(axis=1)
+    pitched = set_moving(session, session.tracks[0].id, semitones=semitones)
+    heard = np.abs(studio.heard(pitched)).max(axis=1)
+
+    for frame in (30000, 54000):
+        assert plain[frame : frame + 1000].max() > 0.2
+        assert heard[frame : frame + 1000].max() > 0.2
+        assert heard[frame - 3000 : frame - 300].max() < 0.01 + 2 * plain[frame - 3000 : frame - 300].max()

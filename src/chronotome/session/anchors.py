@@ -126,6 +126,7 @@ def anchors_of(session: Session, track: Track, take: Take) -> Anchors:
         recording,
         engine_for(session, guide, leading),
         session.group_of(track.id) is not None,
+        track.moving_of(take).semitones != 0,
         targets_of(session, guide, leading),
         fitted_of(session, guide, leading),
         placed_take(leading),
@@ -159,6 +160,7 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
     recording: Recording,
     engine: EngineName,
     is_locked: bool,  # noqa: FBT001 - the same
+    is_pitched: bool,  # noqa: FBT001 - the same
     targets: Targets,
     fit: Fitted | None,
     leading: Take,
@@ -171,7 +173,8 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
     played, landed = targets.played, targets.target
     if fit is not None and ENGINES[engine].warps_between:
         played, landed = _with_beats(fit, played, landed, int(BEAT_APART_SECONDS * rate))
-    if not len(played) or (landed == played).all():
+    is_as_played = bool((landed == played).all())  # at another pitch, attacks are kept where they are
+    if not len(played) or (is_as_played and not is_pitched):
         source, heard = np.array([start, end]), np.array([take.start, take.start + end - start])
         return Anchors(source, heard, offset)
     if fit is not None:
