@@ -231,8 +231,8 @@ def test_shape_is_drawn_free_in_a_line_and_as_a_curve_and_chosen_hits_move_toget
     assert values()[2] > max(values()[0], values()[4]) + 1
     view.choose_hits(view.place, slices(apart).ids[4:6])
     before = values()
-    scale = lane._scale
-    y = float(lane._y_of(scale.share_of(before[1:2]))[0])
+    scale = lane.scale
+    y = float(lane.y_of(scale.share_of(before[1:2]))[0])
     apart.drag(lane, (xs[1], y), (xs[1], y + 20))
     moved = values() - before
     assert moved[1] == pytest.approx(moved[2])
