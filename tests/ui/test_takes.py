@@ -8,12 +8,15 @@ import pytest
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QMessageBox
 
-from chronotome.engine.input import SIMULATED_DELAY
+from chronotome.engine.control import Word
+from chronotome.engine.input import SIMULATED_DELAY, SimulatedInput
 from chronotome.files.audio_file import read_audio
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
 from chronotome.files.takes import left_behind, takes_folder
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.timing import set_click, set_tempo
+from chronotome.session.edits.tracks import set_muted
+from chronotome.session.model import replace
 from chronotome.ui.application import application, build
 from chronotome.ui.commands import playing
 from chronotome.ui.commands.recovery import offer_takes
@@ -124,3 +127,92 @@ def test_what_was_recorded_before_the_sound_s_process_was_killed_is_a_take(singe
 
     assert next(each for each in singer.session.recordings if "take" in each.file).frames > 0.9 * RATE
     assert not taking.is_on
+
+
+def test_with_a_count_in_what_was_recorded_before_bar_one_is_left_out(singer):
+    singer.desk.store.apply(lambda s: set_click(s, replace(s.click, count_in=1)), "Count in")
+    singer.desk.taking.delays_ms = {}
+    singer.desk.preferences.keep(input_ms={SimulatedInput.words: 1000 * SIMULATED_DELAY})
+    take, samples = record(singer, 4.5)
+    count = 2.0 * RATE  # a bar at 120
+    assert take.start == 0
+    assert count < take.source_start < count + 0.8 * RATE
+    assert abs(off_by(singer, take, samples)) <= 1
+
+
+def test_what_the_input_hears_is_heard_while_it_is_wanted_and_its_level_shown(singer):
+    desk, player, meter = singer.desk, singer.window.player, singer.window.transport.meter
+    singer.desk.store.apply(lambda s: set_muted(s, s.tracks[0].id, True), "Muted")
+    singer.settle()
+
+    def loudest():
+        before = player.control.get(Word.PLAYED)
+        desk.transport.go_to(0)
+        desk.transport.play()
+        singer.bot.waitUntil(lambda: player.control.get(Word.PLAYED) > before + 2 * RATE, timeout=8000)
+        desk.transport.stop()
+        return float(np.abs(player.played()[before:]).max())
+
+    assert loudest() == 0.0
+    singer.window.actions_table.run("hear-input")
+    singer.bot.waitUntil(lambda: desk.taking.words == SimulatedInput.words, timeout=8000)
+    assert loudest() > 0.2
+    assert meter._input is not None
+    assert "input" in singer.window.status.state.text()
+    singer.window.actions_table.run("hear-input")
+    singer.bot.waitUntil(lambda: not desk.taking.words, timeout=8000)
+    assert loudest() == 0.0
+    assert meter._input is None
+    assert not desk.taking.is_on
+
+
+def test_where_nothing_comes_back_the_delay_is_not_guessed_and_can_be_measured_again(singer, monkeypatch):
+    dialogs = []
+
+    def measure(dialog):
+        dialogs.append(dialog)
+        for seconds, loudest in ((None, 0.0), (None, 0.4)):
+            dialog._loopback.measured.emit(seconds, loudest)
+            dialogs.append(dialog.words.text())
+        dialog.keep.click()  # once more
+        assert dialog._loopback.is_on
+        dialog.reject()
+        return dialog.result()
+
+    monkeypatch.setattr(LoopbackDialog, "exec", measure)
+    singer.window.actions_table.run("input-delay")
+    dialog, nothing, unclear = dialogs
+    assert nothing.startswith("Nothing came back")
+    assert unclear.startswith("The sounds could not be told")
+    assert not dialog._loopback.is_on
+    assert singer.desk.preferences.settings.input_ms == {}
+
+
+def test_a_folder_that_cannot_be_written_is_told_and_nothing_is_recorded(singer, monkeypatch):
+    said = []
+    singer.desk.tasks.error.connect(said.append)
+    takes_folder().parent.mkdir(parents=True, exist_ok=True)
+    takes_folder().write_text("no folder")
+    singer.window.actions_table.run("take")
+    singer.bot.waitUntil(lambda: bool(said), timeout=8000)
+
+    assert "takes" in said[0]
+    assert not singer.desk.taking.is_on
+    assert not singer.desk.transport.is_playing
+    takes_folder().unlink()
+    singer.window.actions_table.run("take")
+    singer.bot.waitUntil(lambda: singer.desk.taking.is_on, timeout=8000)
+
+
+def test_a_window_that_is_closed_while_it_records_leaves_a_whole_take(singer):
+    taking = singer.desk.taking
+    singer.window.actions_table.run("take")
+    singer.bot.waitUntil(lambda: taking.is_on and taking._player.take_frames > RATE, timeout=15000)
+    writer, frames = taking._running.writer, taking._player.take_frames
+    singer.desk.store.mark_saved(singer.desk.store.history.session)
+    singer.window.close()
+
+    assert writer.poll() == 0
+    ((path, about),) = [(each.path, each.about) for each in left_behind()]
+    assert len(read_audio(path).samples) >= frames
+    assert about.track == "Take 1"

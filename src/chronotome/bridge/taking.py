@@ -1,5 +1,6 @@
 """A take from the sound input: written as it comes by a process of its own, and a recording once it ends."""
 
+import contextlib
 import os
 import subprocess
 import sys
@@ -50,7 +51,7 @@ if TYPE_CHECKING:
 LOOK_MILLISECONDS = 50
 READY_LOOKS = 100
 """So often it is looked whether the output is there, before an input is opened all the same."""
-END_SECONDS = 30.0
+END_SECONDS, CLOSE_SECONDS = 30.0, 2.0
 LATER_BLOCKS = 2
 STEADY_SECONDS = 0.05
 """Marks farther apart than that are of another round, or of another jump."""
@@ -68,6 +69,11 @@ class _Running:
     """At which session frame its first one was heard, by one mark after another."""
     sounds_from: float = 0.0
     """The moment of the monotonic clock from which on what plays is heard; until then it may be what was."""
+
+    def stop(self) -> None:
+        """No more comes; what came is written."""
+        self.control.take.set(TakeWord.IS_ON, 0)
+        self.control.take.set(TakeWord.QUIT, 1)
 
 
 class Taking(QObject):
@@ -235,15 +241,21 @@ class Taking(QObject):
         late = self._player.latency + LATER_BLOCKS * self._player.block / session.rate
         self._running.sounds_from = time.monotonic() + late
 
+    def close(self) -> None:
+        """What is being recorded is written, and asked about at the next start."""
+        running, self._running = self._running, None
+        if running is not None:
+            running.stop()
+            with contextlib.suppress(subprocess.TimeoutExpired):
+                running.writer.wait(CLOSE_SECONDS)
+
     def end(self) -> None:
         """The take is a recording of the session as soon as it is on disk."""
         running = self._running
         if running is None:
             return
-        ring = running.control.take
-        ring.set(TakeWord.IS_ON, 0)
-        ring.set(TakeWord.QUIT, 1)
-        lost, about = ring.get(TakeWord.LOST), running.about
+        running.stop()
+        lost, about = running.control.take.get(TakeWord.LOST), running.about
         if running.places:
             about = _placed(about, round(float(np.median(running.places))))
             describe(running.path, about)

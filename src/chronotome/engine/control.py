@@ -64,6 +64,8 @@ class Word(IntEnum):
     """Where the performance of the simulated input lies in the arena, as the two that follow."""
     INPUT_FRAMES = 27
     INPUT_CHANNELS = 28
+    WAITING = 30
+    """Frames of a count-in that still come before POSITION."""
     IS_MONITORED = 29
     """Whether what the input hears is heard."""
 

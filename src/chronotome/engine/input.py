@@ -75,7 +75,9 @@ class SimulatedInput:
         if not is_cable and not control.get(Word.IS_PLAYING):
             self._next = None
             return out
-        place: float = control.get(Word.BLOCKS) * block if is_cable else control.get(Word.POSITION)
+        place: float = control.get(Word.BLOCKS) * block
+        if not is_cable:
+            place = control.get(Word.POSITION) - control.get(Word.WAITING)
         place -= (control.get(Word.POSITION_TIME) / 1e9 - came + SIMULATED_DELAY) * rate
         if self._next is None or abs(place - self._next) > RESYNC_SECONDS * rate:
             self._next = round(place)

@@ -100,6 +100,7 @@ class Mixer:
         if control.get(Word.IS_MONITORED):
             sounds |= self.monitor.add_into(out)
         control.put(Word.POSITION, self._position)
+        control.put(Word.WAITING, self._wait)
         control.put(
             Word.POSITION_TIME, int(when * 1e9) + int(1e9 * len(out) / max(1, control.get(Word.RATE)))
         )

@@ -398,6 +398,7 @@ class MainWindow(QMainWindow):
 
 def shut_down(transport: Transport, desk: Desk, journal: Journal) -> None:
     """Stop everything that runs; the journal is not needed after an orderly end."""
+    desk.taking.close()
     desk.tasks.close()
     transport.close()
     desk.rendering.close()

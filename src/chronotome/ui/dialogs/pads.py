@@ -92,12 +92,14 @@ class PadsWindow(QWidget):
         middle, left = box.top() + 0.64 * box.height(), box.left() + (PAD - len(peaks)) / 2
         painter.setPen(QPen(ink, 1))
         reach = 0.3 * box.height()
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
         painter.drawLines(
             [
                 QLineF(left + at, middle - peak * reach, left + at, middle + peak * reach)
                 for at, peak in enumerate(peaks)
             ]
         )
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
 
     def _peaks(self, piece: KitSlice) -> list[float]:
         """The loudest sample of each column, 0 to 1; none where its recording was not read yet."""
