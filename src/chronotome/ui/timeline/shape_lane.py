@@ -16,7 +16,7 @@ from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.shape_drag import ShapeDrag
-from chronotome.ui.timeline.shape_scale import SCALES, Scale
+from chronotome.ui.timeline.shape_scale import SCALES
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.slice_marks import Spans, spans_of
 from chronotome.ui.timeline.value_lane import REACH, ValueLane
@@ -36,18 +36,8 @@ class ShapeLane(ValueLane):
     drawing = ShapeDrag
 
     def __init__(self, desk: Desk) -> None:
-        super().__init__(desk, "Shape of each hit", 128)
-
-    @property
-    def value(self) -> str:
-        return self.desk.view.shape
-
-    @property
-    def scale(self) -> Scale:
-        return SCALES[self.value]
-
-    def choose(self, name: str) -> None:
-        self.desk.view.show_shape(name)
+        view = desk.view
+        super().__init__(desk, "Shape of each hit", 128, SCALES, lambda: view.shape, view.show_shape)
 
     def _points(self, shown: Shown, spans: Spans) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
         values = values_of(self.desk.session, shown.take, self.value)

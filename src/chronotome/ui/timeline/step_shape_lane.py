@@ -121,22 +121,14 @@ class StepShapeLane(ValueLane):
     drawing = StepDrag
 
     def __init__(self, desk: Desk) -> None:
-        super().__init__(desk, "Shape of each step", 92)
+        view = desk.view
+        super().__init__(
+            desk, "Shape of each step", 92, SCALES, lambda: view.step_shape, view.show_step_shape
+        )
 
     @property
     def steps(self) -> Steps | None:
         return steps_of(self.desk.session, self.shown)
-
-    @property
-    def value(self) -> str:
-        return self.desk.view.step_shape
-
-    @property
-    def scale(self) -> Scale:
-        return SCALES[self.value]
-
-    def choose(self, name: str) -> None:
-        self.desk.view.show_step_shape(name)
 
     def _points(self, steps: Steps) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
         values = steps.pattern.column(self.value)[steps.step].astype(np.float64)

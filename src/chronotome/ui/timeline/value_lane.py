@@ -33,24 +33,29 @@ class ValueLane(TrackLane):
     drawing: ClassVar[type]
     """The drag along which values are drawn."""
 
-    def __init__(self, desk: Desk, name: str, height: int) -> None:
+    def __init__(  # noqa: PLR0917 - what is drawn, and where it is said which of it
+        self,
+        desk: Desk,
+        name: str,
+        height: int,
+        scales: Mapping[str, Scale],
+        chosen: Callable[[], str],
+        choose: Callable[[str], None],
+    ) -> None:
         super().__init__(desk, name)
         self.setMinimumHeight(height)
+        self._scales, self._chosen, self._choose = scales, chosen, choose
         self._pointer: QPointF | None = None
         desk.view.evidence_changed.connect(self.update)
 
     @property
     def value(self) -> str:
         """Which of them is shown."""
-        raise NotImplementedError
+        return self._chosen()
 
     @property
     def scale(self) -> Scale:
-        raise NotImplementedError
-
-    def choose(self, name: str) -> None:
-        """Show another one."""
-        raise NotImplementedError
+        return self._scales[self.value]
 
     # Places
 
@@ -150,7 +155,7 @@ class ValueLane(TrackLane):
             return False
         for number, name in enumerate(self.names):
             if self._box(number).contains(place):
-                self.choose(name)
+                self._choose(name)
         return True
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
