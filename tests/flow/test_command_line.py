@@ -14,6 +14,7 @@ import soundfile
 from chronotome import cli
 from chronotome.__main__ import main
 from chronotome.dsp.audio import audio_of
+from chronotome.dsp.loudness import loudness
 from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.files.marks import read_marks
 from chronotome.ui.commands.session_files import DEMO_SESSION
@@ -96,6 +97,25 @@ def test_a_session_is_rendered_in_part_and_as_played(tmp_path):
 
     facts = soundfile.info(out)
     assert facts.frames == pytest.approx(4 * 60 / 92 * 44100, abs=1)
+
+
+def test_stems_line_up_and_are_the_mix_together_as_loud_as_is_wanted(tmp_path, capsys):
+    folder, out = tmp_path / "stems", tmp_path / "mix.flac"
+    span = ("--start", 2, "--end", 3)
+
+    assert run("render", DEMO_SESSION, "-o", folder, "--stems", "--loudness", -18, *span) == 0
+    paths = capsys.readouterr().out.split("\n")[:-1]
+    assert run("render", DEMO_SESSION, "-o", out, "--loudness", -18, *span) == 0
+
+    parts = [soundfile.read(path, dtype="float32")[0] for path in paths]
+    mix, rate = soundfile.read(out, dtype="float32")
+    assert [Path(path).name for path in paths][:2] == ["01 Bucket kit.wav", "02 Room pair.wav"]
+    assert {len(part) for part in parts} == {len(mix)}
+    np.testing.assert_allclose(sum(parts), mix, atol=len(parts) / 2**23)
+    assert loudness(mix, rate) == pytest.approx(-18.0, abs=0.01)
+    assert run("render", DEMO_SESSION, "-o", folder, "--stems") == 1  # a folder with something in it
+    with pytest.raises(SystemExit, match="2"):
+        run("render", DEMO_SESSION, "-o", out, "--peak", -1, "--loudness", -14)
 
 
 def test_onsets_are_thinned_and_written_as_marks(take, tmp_path, capsys):

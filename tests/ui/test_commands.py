@@ -1,9 +1,11 @@
 import numpy as np
 import pytest
+import soundfile
 from PySide6.QtCore import Qt
 
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.tightening import move_hit
+from chronotome.session.edits.timing import set_loop
 from chronotome.session.onsets import Standing
 from chronotome.session.tighten import targets_of
 from chronotome.ui.view_state import Stage
@@ -179,10 +181,6 @@ def test_the_metre_is_chosen_and_counts(at_work):
 
 
 def test_export_asks_where_and_writes_only_the_loop(at_work, tmp_path, monkeypatch):
-    import soundfile
-
-    from chronotome.session.edits.timing import set_loop
-
     at_work.desk.store.apply(lambda s: set_loop(s, 1.0, 3.0), "Loop")
     tray = at_work.window.export_tray
     tray.span.choose(1)
@@ -199,6 +197,40 @@ def test_export_asks_where_and_writes_only_the_loop(at_work, tmp_path, monkeypat
     assert (facts.frames, facts.subtype) == (48000, "PCM_24")
     written, _ = soundfile.read(tmp_path / "loop.flac", dtype="float32")
     np.testing.assert_allclose(written, at_work.offline(48000, start=25200), atol=2**-23)
+
+
+def test_what_is_exported_is_finished_as_the_tray_says(at_work, tmp_path):
+    tray, view = at_work.window.export_tray, at_work.desk.view
+    at_work.desk.store.apply(lambda s: set_loop(s, 1.0, 5.0), "Loop")
+    view.show_stage(Stage.EXPORT)
+    tray.kind.choose(0)
+    tray.precision.choose(0)
+    tray.span.choose(1)
+    tray.aim.choose(1)
+    at_work.settle()
+    assert tray.dither.isVisible()
+    assert tray.closes.isVisible()
+    assert tray.level.value == -1.0
+    tray.rate.setCurrentText("44.1 kHz")
+    tray.closes.click()
+    tray.export(tmp_path / "loop.wav")
+    at_work.settle()
+    samples, rate = soundfile.read(tmp_path / "loop.wav")
+    assert (rate, len(samples)) == (44100, 2 * 44100)
+    assert 20 * np.log10(np.abs(samples).max()) == pytest.approx(-1.0, abs=0.01)
+
+    tray.kind.choose(3)
+    at_work.settle()
+    assert not tray.precision.isVisible()
+    assert not tray.dither.isVisible()
+    assert tray.about.text() == "held at 48 kHz"
+    tray.kind.choose(0)
+    tray.export_stems(tmp_path / "stems")
+    at_work.settle()
+    (path,) = (tmp_path / "stems").iterdir()
+    stem, _ = soundfile.read(path)
+    assert len(stem) == len(samples)
+    assert "1 stem" in tray.proof.text()
 
 
 def test_an_export_that_cannot_be_written_is_told_and_nothing_is_lost(at_work, tmp_path):

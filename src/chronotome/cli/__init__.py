@@ -18,7 +18,8 @@ from chronotome.dsp.bands import Band, Material
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import facts_of, load_source, refuse_another
 from chronotome.files.audio_out import ENCODINGS
-from chronotome.files.export import export_mix
+from chronotome.files.export import export_mix, export_stems
+from chronotome.files.finish import LONGEST_TAIL, RATES, Aim, Finish
 from chronotome.files.marks import Mark, csv_text, write_marks
 from chronotome.files.session_file import document_of, load_session
 from chronotome.files.writing import refuse_sources
@@ -100,6 +101,7 @@ def parser() -> argparse.ArgumentParser:
     render.add_argument("--as-played", action="store_true", help="without what was edited")
     render.add_argument("--start", type=float, metavar="BAR")
     render.add_argument("--end", type=float, metavar="BAR", help="up to the start of this bar")
+    _add_finish(render)
     for command in (*writers, render):
         command.add_argument(
             "--encoding", choices=list(ENCODINGS), help="as the ending says, where not given"
@@ -235,8 +237,30 @@ def _sift_of(arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets
     return sift, Clock(0, 0.0, audio.rate, tempo, metre)
 
 
+def _add_finish(render: argparse.ArgumentParser) -> None:
+    """What becomes of the mix on its way into the file."""
+    render.add_argument("--stems", action="store_true", help="OUT is a new folder: each track by itself")
+    render.add_argument("--rate", type=int, choices=RATES, default=0, help="the session's, where not given")
+    level = render.add_mutually_exclusive_group()
+    level.add_argument("--peak", type=between(-60, 0), metavar="DB", help="bring the loudest sample there")
+    level.add_argument("--loudness", type=between(-60, 0), metavar="LUFS", help="by ITU-R BS.1770")
+    render.add_argument("--no-dither", action="store_true", help="for 16 bits")
+    render.add_argument("--tail", type=between(0, LONGEST_TAIL), default=0.0, metavar="SECONDS")
+    render.add_argument("--closes", action="store_true", help="what rings after the end begins the file")
+
+
+def _finish_of(arguments: argparse.Namespace) -> Finish:
+    aim, level = Aim.NOTHING, -1.0
+    if arguments.peak is not None:
+        aim, level = Aim.PEAK, arguments.peak
+    elif arguments.loudness is not None:
+        aim, level = Aim.LOUDNESS, arguments.loudness
+    return Finish(arguments.rate, aim, level, not arguments.no_dither, arguments.closes, arguments.tail)
+
+
 def _render(arguments: argparse.Namespace, progress: Progress) -> None:
-    encoding = encoding_of(arguments.out, arguments.encoding)
+    usual = "wav24" if arguments.stems else None
+    encoding, finish = encoding_of(arguments.out, arguments.encoding or usual), _finish_of(arguments)
     opened = load_session(arguments.session)
     if opened.missing:
         raise MissingRecordings(opened.missing)
@@ -262,6 +286,13 @@ def _render(arguments: argparse.Namespace, progress: Progress) -> None:
     start, end = frame_of(arguments.start, 0), frame_of(arguments.end, mix.frames)
     if end <= start:
         raise UnusableFile(arguments.session, "has nothing between these bars", "Check --start and --end.")
+    side = Side.AS_PLAYED if arguments.as_played else Side.EDITED
+    if arguments.stems:
+        share, span = part_of(progress, 0.9, 1.0), (start, end)
+        stems = export_stems(session, pool.ready(), arena, arguments.out, encoding, span, side, finish, share)
+        for each in stems:
+            print(each.path)
+        return
     export_mix(
         OfflineMix(mix, arena),
         arguments.out,
@@ -269,7 +300,8 @@ def _render(arguments: argparse.Namespace, progress: Progress) -> None:
         encoding=encoding,
         start=start,
         end=end,
-        side=Side.AS_PLAYED if arguments.as_played else Side.EDITED,
+        side=side,
+        finish=finish,
         sources=sources,
         progress=part_of(progress, 0.9, 1.0),
     )

@@ -55,9 +55,11 @@ def encoding_of(path: Path, name: str | None) -> Encoding:
     """As named, or as the ending says: 24 bit."""
     if name is not None:
         return ENCODINGS[name]
-    if path.suffix.lower() not in {".wav", ".flac"}:
-        raise UnusableFile(path, "has an ending that cannot be written", "Say .wav or .flac.")
-    return ENCODINGS["flac24" if path.suffix.lower() == ".flac" else "wav24"]
+    usual = {".wav": "wav24", ".flac": "flac24", ".ogg": "ogg", ".opus": "opus", ".mp3": "mp3"}
+    if path.suffix.lower() not in usual:
+        words = "Say .wav, .flac, .ogg, .opus or .mp3."
+        raise UnusableFile(path, "has an ending that cannot be written", words)
+    return ENCODINGS[usual[path.suffix.lower()]]
 
 
 def write_json(path: Path, document: dict[str, Any]) -> None:

@@ -6,6 +6,8 @@ from numpy.typing import NDArray
 from chronotome.dsp.audio import Samples
 
 SILENT = -120.0
+HOPS = 4
+"""Of 0.1 s in a block."""
 
 
 def _k_weighting(rate: int) -> list[tuple[NDArray[np.float64], NDArray[np.float64]]]:
@@ -33,6 +35,51 @@ def _k_weighting(rate: int) -> list[tuple[NDArray[np.float64], NDArray[np.float6
     return [shelf(), high_pass()]
 
 
+class LoudnessMeter:
+    """Integrated loudness of what is added block by block, gated.
+
+    Source: ITU-R BS.1770-4. Every channel has weight 1.
+    """
+
+    def __init__(self, rate: int, channels: int) -> None:
+        self._hop = max(1, round(0.1 * rate))
+        self._filters = _k_weighting(rate)
+        self._states = [np.zeros((2, channels)) for _ in self._filters]
+        self._power: list[NDArray[np.float64]] = []
+        self._rest = np.zeros(0)
+
+    def add(self, samples: Samples) -> None:
+        """What comes next, shape (frames, channels)."""
+        from scipy.signal import lfilter  # noqa: PLC0415 - takes longer to import than the window to open
+
+        weighted = samples.astype(np.float64)
+        for number, (numerator, denominator) in enumerate(self._filters):
+            weighted, self._states[number] = lfilter(
+                numerator, denominator, weighted, axis=0, zi=self._states[number]
+            )
+        power = np.concatenate([self._rest, (weighted**2).sum(axis=1)])
+        whole = len(power) // self._hop * self._hop
+        self._power.append(power[:whole].reshape(-1, self._hop).sum(axis=1))
+        self._rest = power[whole:]
+
+    @property
+    def value(self) -> float:
+        """LUFS; -120 for silence. What is shorter than a block of 0.4 s is one that ends in silence."""
+        hops = np.concatenate(self._power) if self._power else np.zeros(0)
+        if len(hops) < HOPS:
+            hops = np.append(hops, self._rest.sum())
+            hops = np.pad(hops, (0, max(0, HOPS - len(hops))))
+        sums = np.cumsum(np.pad(hops, (1, 0)))
+        means = (sums[HOPS:] - sums[:-HOPS]) / (HOPS * self._hop)
+        levels = -0.691 + 10 * np.log10(means + 1e-14)
+        loud = means[levels > -70.0]
+        if not len(loud):
+            return SILENT
+        gate = -0.691 + 10 * np.log10(loud.mean()) - 10.0
+        kept = means[levels > max(gate, -70.0)]
+        return float(-0.691 + 10 * np.log10(kept.mean())) if len(kept) else SILENT
+
+
 def loudness(samples: Samples, rate: int) -> float:
     """Integrated loudness in LUFS, gated.
 
@@ -51,23 +98,9 @@ def loudness(samples: Samples, rate: int) -> float:
     -----
     Source: ITU-R BS.1770-4.
     """
-    from scipy.signal import lfilter  # noqa: PLC0415 - takes longer to import than the window to open
-
-    block, hop = round(0.4 * rate), round(0.1 * rate)
-    weighted = samples.astype(np.float64)
-    for numerator, denominator in _k_weighting(rate):
-        weighted = lfilter(numerator, denominator, weighted, axis=0)
-    power = np.cumsum(np.pad((weighted**2).sum(axis=1), (1, 0)))
-    starts = np.arange(0, max(1, len(samples) - block + 1), hop)
-    ends = np.minimum(starts + block, len(samples))
-    means = (power[ends] - power[starts]) / block
-    levels = -0.691 + 10 * np.log10(means + 1e-14)
-    loud = means[levels > -70.0]
-    if not len(loud):
-        return SILENT
-    gate = -0.691 + 10 * np.log10(loud.mean()) - 10.0
-    kept = means[levels > max(gate, -70.0)]
-    return float(-0.691 + 10 * np.log10(kept.mean())) if len(kept) else SILENT
+    meter = LoudnessMeter(rate, samples.shape[1])
+    meter.add(samples)
+    return meter.value
 
 
 def peak(samples: Samples) -> float:

@@ -4,10 +4,11 @@ import contextlib
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from pathlib import Path
-from typing import BinaryIO
+from typing import Any, BinaryIO
 
 import numpy as np
 import soundfile
+from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples
 from chronotome.files.audio_file import subtype_of
@@ -23,10 +24,24 @@ class Encoding:
     suffix: str
     container: str
     subtype: str
+    quality: float | None = None
+    """0 to 1, of what leaves out what is hardly heard."""
+    rates: tuple[int, ...] = ()
+    """Frames a second that it holds; none: any."""
 
     @property
     def is_integer(self) -> bool:
         return self.subtype.startswith("PCM")
+
+    @property
+    def steps(self) -> float:
+        """From silence to full scale, of whole numbers."""
+        return {"PCM_16": 2.0**15, "PCM_24": 2.0**23}[self.subtype]
+
+    @property
+    def is_bounded(self) -> bool:
+        """Whether it holds nothing over full scale."""
+        return self.subtype != "FLOAT"
 
 
 ENCODINGS = {
@@ -35,6 +50,9 @@ ENCODINGS = {
     "wavfloat": Encoding("WAV float", ".wav", "WAV", "FLOAT"),
     "flac16": Encoding("FLAC 16 bit", ".flac", "FLAC", "PCM_16"),
     "flac24": Encoding("FLAC 24 bit", ".flac", "FLAC", "PCM_24"),
+    "ogg": Encoding("OGG Vorbis", ".ogg", "OGG", "VORBIS", 0.8),
+    "opus": Encoding("Opus", ".opus", "OGG", "OPUS", 0.8, (8000, 12000, 16000, 24000, 48000)),
+    "mp3": Encoding("MP3", ".mp3", "MP3", "MPEG_LAYER_III", 0.9, (16000, 22050, 24000, 32000, 44100, 48000)),
 }
 
 
@@ -81,15 +99,23 @@ def write_blocks(
             with (
                 _told_by(new),
                 soundfile.SoundFile(
-                    new, "w", samplerate=rate, channels=channels, format=container, subtype=encoding.subtype
+                    new,
+                    "w",
+                    samplerate=rate,
+                    channels=channels,
+                    format=container,
+                    subtype=encoding.subtype,
+                    compression_level=None if encoding.quality is None else 1.0 - encoding.quality,
                 ) as file,
             ):
                 for block in blocks:
                     high = float(np.abs(block).max(initial=0.0))
                     loudest = max(loudest, high)
-                    if encoding.is_integer and high > 1.0:
+                    if encoding.is_bounded and high > 1.0:
                         clipped += int((np.abs(block) > 1.0).sum())
                         block = np.clip(block, -1.0, 1.0)  # noqa: PLW2901 - the block as it is written
+                    if encoding.is_integer:
+                        block = rounded(block, encoding.steps)  # noqa: PLW2901 - the same
                     file.write(block)
                     new.check()
                     done += len(block)
@@ -99,6 +125,12 @@ def write_blocks(
     except (OSError, soundfile.LibsndfileError) as error:
         raise cannot_write(path, error) from None
     return Written(path, done, loudest, clipped)
+
+
+def rounded(samples: NDArray[np.floating[Any]], steps: float) -> Samples:
+    """To the nearest of so many steps up to full scale: libsndfile goes down to the one below."""
+    scaled = np.rint(samples.astype(np.float64) * steps)
+    return np.asarray(np.clip(scaled, -steps, steps - 1) / steps, np.float32)
 
 
 @contextlib.contextmanager

@@ -1,16 +1,20 @@
 """What is heard, written to a file."""
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable
 from pathlib import Path
 
-from chronotome.dsp.audio import Samples
 from chronotome.files.audio_out import Encoding, Written, write_blocks
-from chronotome.files.writing import refuse_sources
-from chronotome.progress import Progress, unheard
+from chronotome.files.finish import Aim, Cut, Finish, dithered
+from chronotome.files.names import plain_name
+from chronotome.files.writing import new_folder, refuse_sources
+from chronotome.progress import Progress, part_of, unheard
+from chronotome.render.arena import Arena
 from chronotome.render.mix import Side
-from chronotome.render.renderer import OfflineMix
+from chronotome.render.plan import Plan, plan_for
+from chronotome.render.renderer import OfflineMix, Renderer, Sources, render_mix
+from chronotome.session.model import Session, Track, replace
 
-FRAMES_AT_ONCE = 1 << 16
+AS_HEARD = Finish()
 
 
 def export_mix(
@@ -22,28 +26,112 @@ def export_mix(
     start: int = 0,
     end: int | None = None,
     side: Side = Side.EDITED,
+    finish: Finish = AS_HEARD,
+    gain: float | None = None,
     sources: Iterable[Path] = (),
     progress: Progress = unheard,
 ) -> Written:
-    """Write frames [start, end) of a mix, the very samples that the player plays; never onto a source.
+    """Write frames [start, end) of a mix; never onto a source.
+
+    With the usual finish they are the very samples that the player plays. `gain` is what brings it to its
+    level where that is known already, as for stems, which keep the mix's.
 
     Raises
     ------
     CannotWrite, UnusableFile
     """
     refuse_sources(path, sources)
-    end = mix.frames if end is None else end
-
-    def blocks() -> Iterator[Samples]:
-        for at in range(start, end, FRAMES_AT_ONCE):
-            yield mix.read(at, min(FRAMES_AT_ONCE, end - at), side)
-
+    cut = cut_of(mix, start, end, side, rate, encoding, finish)
+    if gain is None:
+        gain = cut.gain(part_of(progress, 0.0, 0.4))
+    blocks = cut.blocks(gain)
+    if encoding.subtype == "PCM_16" and finish.is_dithered:
+        blocks = dithered(blocks, encoding.steps)
     return write_blocks(
         path,
-        blocks(),
-        rate=rate,
+        blocks,
+        rate=cut.rate,
         channels=mix.channels,
-        frames=end - start,
+        frames=cut.frames,
         encoding=encoding,
-        progress=progress,
+        progress=part_of(progress, 0.0 if finish.aim is Aim.NOTHING else 0.4, 1.0),
     )
+
+
+def export_stems(  # noqa: PLR0917 - what sounds, where it goes, and what becomes of it
+    session: Session,
+    sources: Sources,
+    arena: Arena,
+    folder: Path,
+    encoding: Encoding,
+    span: tuple[int, int | None],
+    side: Side = Side.EDITED,
+    finish: Finish = AS_HEARD,
+    progress: Progress = unheard,
+) -> list[Written]:
+    """Each track that sounds as a file of its own in a new or an empty folder; all as long, to the frame.
+
+    What brings the mix to its level brings each of them as far: together they are the mix.
+
+    Raises
+    ------
+    CannotWrite, UnusableFile
+    """
+    new_folder(folder)
+    renderer, rate = Renderer(arena), session.rate
+    try:
+        whole = OfflineMix(render_mix(renderer, without_click(plan_for(session)), sources, unheard), arena)
+        start, end = span[0], whole.frames if span[1] is None else span[1]
+        gain = cut_of(whole, start, end, side, rate, encoding, finish).gain(part_of(progress, 0.0, 0.2))
+        tracks, made = sounding_tracks(session), list[Written]()
+        digits = max(2, len(str(len(tracks))))
+        for number, track in enumerate(tracks):
+            share = part_of(
+                progress, 0.2 + 0.8 * number / len(tracks), 0.2 + 0.8 * (number + 1) / len(tracks)
+            )
+            alone = replace(
+                session, tracks=tuple(replace(each, is_solo=each is track) for each in session.tracks)
+            )
+            mix = OfflineMix(render_mix(renderer, without_click(plan_for(alone)), sources, unheard), arena)
+            name = plain_name(f"{number + 1:0{digits}d} {track.name}{encoding.suffix}")
+            written = export_mix(
+                mix,
+                folder / name,
+                rate=rate,
+                encoding=encoding,
+                start=start,
+                end=end,
+                side=side,
+                finish=finish,
+                gain=gain,
+                progress=share,
+            )
+            made.append(written)
+        return made
+    finally:
+        renderer.cache.clear()
+
+
+def without_click(plan: Plan) -> Plan:
+    """The click is never written."""
+    return Plan(plan.rate, plan.frames, plan.tracks)
+
+
+def sounding_tracks(session: Session) -> list[Track]:
+    """Those that are heard: not muted, and soloed where any is."""
+    some = [track for track in session.tracks if track.is_solo]
+    return [track for track in some or session.tracks if not track.is_muted and track.clips]
+
+
+def cut_of(  # noqa: PLR0917 - what is cut of what, and what becomes of it
+    mix: OfflineMix,
+    start: int,
+    end: int | None,
+    side: Side,
+    rate: int,
+    encoding: Encoding,
+    finish: Finish,
+) -> Cut:
+    """A span of a mix at the rate that the file can hold."""
+    end = mix.frames if end is None else end
+    return Cut(mix, rate, finish.rate_for(encoding, rate), start, max(start + 1, end), side, finish)

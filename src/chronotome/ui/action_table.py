@@ -46,6 +46,7 @@ SHORT = {
     "click": "Click",
     "tour": "Tour",
     "export": "Export…",
+    "export-stems": "Stems…",
     "tap": "Tap",
     "mute": "Mute",
     "solo": "Solo",
@@ -97,6 +98,7 @@ class Front(Protocol):
     @property
     def is_shelf_shown(self) -> bool: ...
     def export(self) -> None: ...
+    def export_stems(self) -> None: ...
     def quit(self) -> None: ...
     def undo(self) -> None: ...
     def redo(self) -> None: ...
@@ -147,6 +149,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("save", "Session", "Save the session", "Ctrl+S", window.session_files.save),
         Entry("save-as", "Session", "Save the session as…", "Ctrl+Shift+S", window.session_files.save_as),
         Entry("export", "Session", "Export the sound…", "Ctrl+E", window.export),
+        Entry("export-stems", "Session", "Export each track as a stem…", "", window.export_stems),
         Entry("", "Session"),
         Entry("quit", "Session", "Quit Chronotome", "Ctrl+Q", window.quit),
         Entry("undo", "Edit", "Undo", "Ctrl+Z", window.undo),

@@ -286,6 +286,11 @@ class MainWindow(QMainWindow):
             self.desk.view.show_stage(Stage.EXPORT)
             self.export_tray.ask_and_export()
 
+    def export_stems(self) -> None:
+        if self.desk.session.tracks:
+            self.desk.view.show_stage(Stage.EXPORT)
+            self.export_tray.ask_and_export_stems()
+
     # Marks
 
     def calibrate(self) -> None:

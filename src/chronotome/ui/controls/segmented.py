@@ -20,6 +20,10 @@ def index_in(choices: Sequence[T], value: T) -> int:
     return choices.index(value) if value in choices else -1
 
 
+NARROWEST = 52
+"""Pixels of a choice: five of them fit into a tray."""
+
+
 class Segmented(QWidget):
     """`chosen` carries the index that a person chose."""
 
@@ -33,7 +37,7 @@ class Segmented(QWidget):
         self._radius = HEIGHT / 2 if is_round else 6
         self.setAccessibleName(name)
         self.setFixedHeight(HEIGHT)
-        self.setMinimumWidth(60 * len(words))
+        self.setMinimumWidth(NARROWEST * len(words))
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         view.theme_changed.connect(self.update)

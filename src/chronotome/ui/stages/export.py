@@ -4,26 +4,37 @@ from collections.abc import Callable
 from pathlib import Path
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QFileDialog, QPushButton
+from PySide6.QtWidgets import QCheckBox, QFileDialog
 
 from chronotome.dsp.loudness import SILENT
 from chronotome.files.audio_out import ENCODINGS, Encoding, Written
-from chronotome.files.export import export_mix
+from chronotome.files.export import export_mix, export_stems, without_click
+from chronotome.files.finish import RATES, Aim, Finish
 from chronotome.progress import Progress, part_of
 from chronotome.render.mix import Side
-from chronotome.render.plan import Plan, plan_for
+from chronotome.render.plan import plan_for
 from chronotome.render.proof import Proof, proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 from chronotome.units import decibels_of
 
-CHOICES = (("WAV", ("wav16", "wav24", "wavfloat")), ("FLAC", ("flac16", "flac24")))
+CHOICES = (
+    ("WAV", ("wav16", "wav24", "wavfloat")),
+    ("FLAC", ("flac16", "flac24")),
+    ("OGG", ("ogg",)),
+    ("Opus", ("opus",)),
+    ("MP3", ("mp3",)),
+)
+AIMS = (Aim.NOTHING, Aim.PEAK, Aim.LOUDNESS)
+LEVELS = {Aim.NOTHING: 0.0, Aim.PEAK: -1.0, Aim.LOUDNESS: -14.0}
 DEPTHS = ("16 bit", "24 bit", "float")
 SIDES = (Side.EDITED, Side.AS_PLAYED)
 
@@ -40,17 +51,18 @@ class ExportTray(Tray):
         self.precision = Segmented(view, "Depth", DEPTHS)
         self.precision.set_index(1)
         self.kind.chosen.connect(self._on_kind)
+        self.precision.chosen.connect(self._on_kind)
         self.add(self.kind)
         self.add(self.precision)
         self.add_label("What")
         self.side = Segmented(view, "What", ["Edited", "As played"])
         self.span = Segmented(view, "Span", ["All of it", "The loop"])
+        self.span.chosen.connect(lambda _index: self._show())
         self.add(self.side)
         self.add(self.span)
-        self.write = QPushButton("Export…")
+        self._build_finish()
+        self.write, self.stems = self.add_buttons("export", "export-stems")
         self.write.setObjectName("main")
-        actions.attach(self.write, "export")
-        self.add(self.write)
         self.add_label("Mute and solo count. The click is never written.")
         self.add_rule()
         self.add_label("Proof", "heading")
@@ -59,18 +71,62 @@ class ExportTray(Tray):
         desk.store.changed.connect(self._show)
         self._show()
 
+    def _build_finish(self) -> None:
+        """What becomes of it on its way into the file; nothing, where nothing is asked for."""
+        view = self.desk.view
+        rates = ["as the session", *(f"{each / 1000:g} kHz" for each in RATES)]
+        self.rate = Combo("Frames a second of the file", rates)
+        self.rate.activated.connect(lambda _index: self._show())
+        self.row("Rate").addWidget(self.rate, 1)
+        self.aim = Segmented(view, "Level of the file", [aim.value for aim in AIMS])
+        self.aim.chosen.connect(self._on_aim)
+        self.row("Level").addWidget(self.aim, 1)
+        self.level = ValueSlider(view, "Level to reach", -36, 0, self._level_words, step=0.5, usual=-1.0)
+        self.add(self.level)
+        self.dither = QCheckBox("Dither")
+        self.dither.setChecked(True)
+        self.dither.setToolTip("What is less than a step of 16 bits is kept, as noise")
+        self.closes = QCheckBox("The loop begins with its own ring")
+        self.closes.setToolTip("What rings after the loop’s end is added to its start")
+        for box in (self.dither, self.closes):
+            self.add(box)
+
+    def _level_words(self, value: float) -> str:
+        return f"{plain(value)} {'LUFS' if AIMS[self.aim.index] is Aim.LOUDNESS else 'dB'}"
+
     @property
     def encoding(self) -> Encoding:
         names = CHOICES[self.kind.index][1]
         return ENCODINGS[names[min(self.precision.index, len(names) - 1)]]
 
+    @property
+    def finish_wanted(self) -> Finish:
+        rate = 0 if self.rate.currentIndex() <= 0 else RATES[self.rate.currentIndex() - 1]
+        closes = self.closes.isChecked() and self.span.index == 1
+        aim = AIMS[self.aim.index]
+        return Finish(rate, aim, self.level.value, self.dither.isChecked(), closes)
+
     def _on_kind(self, _index: int) -> None:
         if self.kind.index == 1 and self.precision.index == 2:
             self.precision.set_index(1)
+        self._show()
+
+    def _on_aim(self, index: int) -> None:
+        """Each has a level that is usual for it."""
+        self.level.set_value(LEVELS[AIMS[index]])
+        self._show()
 
     def _show(self) -> None:
         session = self.desk.session
-        self.write.setEnabled(bool(session.tracks))
+        for button in (self.write, self.stems):
+            button.setEnabled(bool(session.tracks))
+        self.precision.setVisible(len(CHOICES[self.kind.index][1]) > 1)
+        self.dither.setVisible(self.encoding.subtype == "PCM_16")
+        self.level.setVisible(AIMS[self.aim.index] is not Aim.NOTHING)
+        held = self.finish_wanted.rate_for(self.encoding, session.rate)
+        is_other = held != (self.finish_wanted.rate or session.rate)
+        self.about.setText(f"held at {held / 1000:g} kHz" if is_other else "as it is heard")
+        self.closes.setVisible(self.span.index == 1 and session.loop is not None)
         self.span.setEnabled(session.loop is not None)
         if session.loop is None:
             self.span.set_index(0)
@@ -85,6 +141,30 @@ class ExportTray(Tray):
         name, _ = QFileDialog.getSaveFileName(self, "Export", usual, f"{encoding.words} (*{encoding.suffix})")
         if name:
             self.export(Path(name).with_suffix(encoding.suffix))
+
+    def ask_and_export_stems(self) -> None:
+        """Each track as a file, in a new folder."""
+        folder = self.desk.document.folder or Path.home()
+        usual = str(folder / f"{self.desk.document.title} stems")
+        name, _ = QFileDialog.getSaveFileName(self, "A new folder for the stems", usual, "Folder")
+        if name:
+            self.export_stems(Path(name))
+
+    def export_stems(self, folder: Path) -> None:
+        """Each track that sounds, all as long; together they are the mix."""
+        session, sources = self.desk.session, self.desk.recordings.pool.ready()
+        arena, encoding, finish = self.desk.recordings.arena, self.encoding, self.finish_wanted
+        side, span = SIDES[self.side.index], self._frames(session)
+
+        def work(progress: Progress) -> list[Written]:
+            return export_stems(session, sources, arena, folder, encoding, span, side, finish, progress)
+
+        def show(written: list[Written]) -> None:
+            self.desk.say(f"{counted(len(written), 'stem')} written to “{folder}”")
+            over = sum(each.clipped for each in written)
+            self.proof.setText(_clipped_words(over) or f"“{folder.name}”\n{counted(len(written), 'stem')}")
+
+        self.desk.tasks.run(f"Writing {folder.name}", work, show)
 
     def export(self, path: Path) -> None:
         """Write in the background; the proof follows."""
@@ -104,7 +184,7 @@ class ExportTray(Tray):
     def _work(
         self, session: Session, path: Path, encoding: Encoding, side: Side, span: tuple[int, int | None]
     ) -> Callable[[Progress], tuple[Written, Proof]]:
-        sources = self.desk.recordings.pool.ready()
+        sources, finish = self.desk.recordings.pool.ready(), self.finish_wanted
         arena, places = self.desk.recordings.arena, list(self.desk.recordings.places.values())
 
         def work(progress: Progress) -> tuple[Written, Proof]:
@@ -120,6 +200,7 @@ class ExportTray(Tray):
                     start=span[0],
                     end=span[1],
                     side=side,
+                    finish=finish,
                     sources=places,
                     progress=part_of(progress, 0.5, 0.8),
                 )
@@ -139,12 +220,10 @@ class ExportTray(Tray):
         ]
         if proof.loudness > SILENT:
             lines.append(f"loudness {plain(proof.loudness)} LUFS")
-        if written.clipped:
-            over = counted(written.clipped, "sample")
-            lines.append(f"{over} over full scale: lower a level, or write float")
-        self.proof.setText("\n".join(lines))
+        lines.append(_clipped_words(written.clipped))
+        self.proof.setText("\n".join(filter(None, lines)))
         self.exported.emit(written, proof)
 
 
-def without_click(plan: Plan) -> Plan:
-    return Plan(plan.rate, plan.frames, plan.tracks)
+def _clipped_words(over: int) -> str:
+    return "" if not over else f"{counted(over, 'sample')} over full scale: lower a level, or write float"
