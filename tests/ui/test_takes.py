@@ -99,7 +99,7 @@ def test_a_take_is_kept_until_the_session_has_it_and_asked_about_where_none_has(
     (path,) = takes_folder().glob("*.wav")
     assert left_behind() == []  # a window has it
 
-    for held in singer.desk.taking._held.values():
+    for held in singer.desk.taking._kept.held.values():
         held.let_go()  # as if it had been killed
     (found,) = left_behind()
     assert offer_takes(singer.window)

@@ -14,7 +14,7 @@ import numpy as np
 from PySide6.QtCore import QObject, QTimer, Signal
 
 import chronotome
-from chronotome.bridge.document import Document
+from chronotome.bridge.kept import Kept
 from chronotome.bridge.keys import Keys
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.store import Store
@@ -27,22 +27,12 @@ from chronotome.engine.player import Player
 from chronotome.errors import CannotWrite
 from chronotome.files.audio_file import FileFacts, facts_of, load_source
 from chronotome.files.names import plain_name
-from chronotome.files.takes import (
-    About,
-    HeldTake,
-    LeftBehind,
-    describe,
-    discard,
-    hold,
-    new_take,
-    takes_folder,
-)
+from chronotome.files.takes import About, LeftBehind, describe, hold, new_take
 from chronotome.progress import Progress
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Source
 from chronotome.render.take_ring import TakeWord
 from chronotome.session.edits.recordings import add_take
-from chronotome.session.limits import ContentHash
 from chronotome.session.model import Recording
 
 if TYPE_CHECKING:
@@ -92,19 +82,18 @@ class Taking(QObject):
         store: Store,
         tasks: Tasks,
         recordings: Recordings,
-        document: Document,
+        kept: Kept,
         transport: Transport,
         keys: Keys,
         player: Player,
         arena: Arena,
     ) -> None:
         super().__init__(store)
-        self._store, self._tasks, self._recordings = store, tasks, recordings
+        self._store, self._tasks, self._recordings, self._kept = store, tasks, recordings, kept
         self._transport, self._keys, self._player, self._arena = transport, keys, player, arena
         self._running: _Running | None = None
         self._is_busy = False
         """From the wish on until the take has begun, and from its end on until it is on disk."""
-        self._held: dict[ContentHash, HeldTake] = {}
         self._performance: tuple[Path, Source] | None = None
         self.is_monitoring = False
         self.delays_ms: Mapping[str, float] = {}
@@ -114,8 +103,6 @@ class Taking(QObject):
         self._timer.timeout.connect(self._look)
         keys.played.connect(self._on_notes)
         transport.playing_changed.connect(self._on_playing)
-        document.saved.connect(self._on_saved)
-        document.opened.connect(self._on_opened)
 
     @property
     def is_on(self) -> bool:
@@ -299,30 +286,11 @@ class Taking(QObject):
             )
             self._recordings.bring(facts.content, path)
             self.brought.emit(self._store.session.tracks[-1].id)
-            if held is not None:
-                self._held[facts.content] = held
+            self._kept.add(facts.content, path, held)
             length = f"{about.track}: {facts.frames / facts.rate:.1f} s"
             self._tasks.told.emit(f"{length}, kept on disk until the session is saved")
 
         self._tasks.run(f"Opening {path.name}", work, show)
-
-    def _on_opened(self) -> None:
-        """Takes that a session has that was brought back."""
-        places = self._recordings.places
-        self._held = {content: held for content, held in self._held.items() if content in places}
-        for content, path in places.items():
-            held = hold(path) if path.parent == takes_folder() and content not in self._held else None
-            if held is not None:
-                self._held[content] = held
-
-    def _on_saved(self) -> None:
-        """Takes that the session's folder has now are not kept a second time."""
-        for content, held in list(self._held.items()):
-            place = self._recordings.places.get(content)
-            if place is not None and place != held.path and place.is_file():
-                held.let_go()
-                discard(held.path)
-                del self._held[content]
 
     def _look(self) -> None:
         running = self._running

@@ -44,8 +44,8 @@ def takes_folder() -> Path:
     return state_folder() / "takes"
 
 
-def new_take() -> tuple[Path, int]:
-    """A new file for a take, and its descriptor, locked as long as it is open.
+def new_take(kind: str = "take") -> tuple[Path, int]:
+    """A new file for a take, or for something else that is made, and its descriptor.
 
     Raises
     ------
@@ -56,7 +56,7 @@ def new_take() -> tuple[Path, int]:
     try:
         private_folder(folder)
         for number in range(1, 1000):
-            path = folder / f"take {stamp}{f' {number}' if number > 1 else ''}{SUFFIX}"
+            path = folder / f"{kind} {stamp}{f' {number}' if number > 1 else ''}{SUFFIX}"
             with contextlib.suppress(FileExistsError):
                 flags = os.O_RDWR | os.O_CREAT | os.O_EXCL | os.O_NOFOLLOW | os.O_CLOEXEC
                 return path, os.open(path, flags, 0o600)

@@ -283,6 +283,8 @@ class Clip(Struct, frozen=True):
     """Empty: its track's."""
     group: Id = 0
     """Clips of one group are chosen together; 0: of none."""
+    kept: Id = 0
+    """The track on which is kept what it was bounced of; 0, or of a track that is gone: nothing."""
 
     @property
     def recording(self) -> ContentHash:

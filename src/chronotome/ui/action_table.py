@@ -219,6 +219,11 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("group", "Clips", "Group the chosen clips", "Ctrl+G", clips.group),
         Entry("ungroup", "Clips", "Ungroup the clips", "Ctrl+Shift+G", clips.ungroup),
         Entry("mute-clip", "Clips", "Mute the clip", "Shift+M", clips.mute),
+        Entry("", "Clips"),
+        Entry("bounce", "Clips", "Bounce to a track of its own", "Ctrl+Shift+B", commands.bouncing.beside),
+        Entry("bounce-in-place", "Clips", "Bounce in place", "Ctrl+Alt+B", commands.bouncing.in_place),
+        Entry("bounce-track", "Clips", "Bounce the whole track", "", commands.bouncing.track),
+        Entry("bounce-back", "Clips", "Bring back what was bounced", "", commands.bouncing.bring_back),
         Entry("add-onset", "Marks", "Mark here, or by ear while it plays", "I, Insert", marks.add),
         Entry("keep-onset", "Marks", "Keep the onset", "K", marks.keep),
         Entry(

@@ -12,8 +12,10 @@ from PySide6.QtCore import QCoreApplication, QEventLoop, Qt, QTimer
 from PySide6.QtWidgets import QApplication
 
 from chronotome.bridge.analyses import Analyses
+from chronotome.bridge.bouncing import Bouncing
 from chronotome.bridge.document import Document
 from chronotome.bridge.fits import Fits
+from chronotome.bridge.kept import Kept
 from chronotome.bridge.keys import Keys
 from chronotome.bridge.likenesses import Likenesses
 from chronotome.bridge.playing_in import PlayingIn
@@ -67,6 +69,7 @@ def build(
     shelf = Shelf(store, tasks, transport, arena, store)
     keys = Keys(store, recordings, player, arena, store)
     keys.listen_to_midi(settings.midi)
+    kept = Kept(recordings, document, store)
     desk = Desk(
         store,
         view,
@@ -81,7 +84,8 @@ def build(
         shelf,
         keys,
         PlayingIn(store, transport, keys),
-        Taking(store, tasks, recordings, document, transport, keys, player, arena),
+        Taking(store, tasks, recordings, kept, transport, keys, player, arena),
+        Bouncing(store, tasks, recordings, kept, arena),
         Preferences(settings),
     )
     window = MainWindow(desk, player, journal)

@@ -4,6 +4,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 from chronotome.bridge.analyses import Analyses
+from chronotome.bridge.bouncing import Bouncing
 from chronotome.bridge.document import Document
 from chronotome.bridge.fits import Fits
 from chronotome.bridge.keys import Keys
@@ -57,6 +58,7 @@ class Desk:
     keys: Keys
     playing_in: PlayingIn
     taking: Taking
+    bouncing: Bouncing
     preferences: Preferences
 
     def say(self, sentence: str) -> None:

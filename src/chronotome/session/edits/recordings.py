@@ -38,7 +38,7 @@ def add_take(session: Session, recording: Recording, name: str, place: int, temp
     What came before the song's first frame is left out. Its beats are the song's: its tempo, quarter notes
     per minute, is that at which it was played, beat one the first bar line in it.
     """
-    recording = replace(recording, fit=_fit_of(session, recording, place, tempo))
+    recording = as_played(session, recording, place, tempo)
     session = bring_recording(session, recording)
     early = max(0, round(-place * recording.rate / session.rate))
     if early >= recording.frames - 1:
@@ -49,8 +49,15 @@ def add_take(session: Session, recording: Recording, name: str, place: int, temp
     return replace(session, tracks=(*session.tracks, track), next_id=number + 2)
 
 
+def as_played(session: Session, recording: Recording, place: int, tempo: float) -> Recording:
+    """A recording that was made over the song, from a session frame on: its beats are the song's.
+
+    Where the song's tempo changes they are measured.
+    """
+    return replace(recording, fit=_fit_of(session, recording, place, tempo))
+
+
 def _fit_of(session: Session, recording: Recording, place: int, tempo: float) -> Fit:
-    """As measured where the song's tempo changes."""
     if len(session.tempo.changes) > 1:
         return recording.fit
     if abs(session.tempo.beats_per_minute - tempo) > 1e-6:

@@ -23,6 +23,7 @@ from chronotome.session.edits.tracks import (
 )
 from chronotome.session.model import Session, Take, Track, TrackSize, replace
 from chronotome.session.onsets import OnsetId
+from chronotome.ui.commands.bouncing import BounceCommands
 from chronotome.ui.commands.clips import ClipCommands
 from chronotome.ui.commands.fit import FitCommands
 from chronotome.ui.commands.grooves import GrooveCommands
@@ -54,6 +55,7 @@ class Commands:
         self.sections = SectionCommands(desk)
         self.loops = LoopCommands(desk)
         self.clips = ClipCommands(desk)
+        self.bouncing = BounceCommands(desk, self.clips)
         self.tighten = TightenCommands(desk)
         self.moving = MovingCommands(desk)
         self.grooves = GrooveCommands(desk, self.tighten)

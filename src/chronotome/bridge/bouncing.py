@@ -1,0 +1,109 @@
+"""Clips become a recording of what is heard of them: rendered and written in a thread, then brought in."""
+
+import os
+from collections.abc import Sequence
+
+from PySide6.QtCore import QObject, Signal
+
+from chronotome.bridge.kept import Kept
+from chronotome.bridge.recordings import Recordings
+from chronotome.bridge.store import Store
+from chronotome.bridge.tasks import Tasks
+from chronotome.files.audio_file import FileFacts, facts_of
+from chronotome.files.audio_out import ENCODINGS
+from chronotome.files.export import export_mix, without_click
+from chronotome.files.names import plain_name
+from chronotome.files.takes import new_take
+from chronotome.progress import Progress, part_of
+from chronotome.render.arena import Arena
+from chronotome.render.plan import plan_for
+from chronotome.render.renderer import OfflineMix, Renderer, render_mix
+from chronotome.session.edits.bounce import bounce_beside, bounce_in_place, heard_alone, span_of
+from chronotome.session.edits.clips import Place
+from chronotome.session.model import Clip, Recording, Session
+
+MEANWHILE = "Something of it was changed meanwhile: bounce it again"
+
+
+class Bouncing(QObject):
+    """One method, and the news that it is done."""
+
+    brought = Signal(int)
+    """The track on which a bounce lies."""
+
+    def __init__(self, store: Store, tasks: Tasks, recordings: Recordings, kept: Kept, arena: Arena) -> None:
+        super().__init__(store)
+        self._store, self._tasks, self._recordings = store, tasks, recordings
+        self._kept, self._arena = kept, arena
+
+    def bounce(self, session: Session, places: Sequence[Place], name: str, *, in_place: bool) -> None:
+        """Of a session, what is heard of its clips; in their place, or on a track of its own."""
+        sources, arena = self._recordings.pool.ready(), self._arena
+        start, end = span_of(session, places)
+        channels = _channels(session, places)
+        clips = [_clip(session, place) for place in places]
+
+        def work(progress: Progress) -> FileFacts:
+            renderer = Renderer(arena)
+            try:
+                plan = without_click(plan_for(heard_alone(session, places)))
+                mix = OfflineMix(
+                    render_mix(renderer, plan, sources, part_of(progress, 0.0, 0.6)), arena, channels=channels
+                )
+                path, handle = new_take("bounce")
+                os.close(handle)
+                export_mix(
+                    mix,
+                    path,
+                    rate=session.rate,
+                    encoding=ENCODINGS["wavfloat"],
+                    start=start,
+                    end=end,
+                    progress=part_of(progress, 0.6, 0.9),
+                )
+                return facts_of(path, part_of(progress, 0.9, 1.0))
+            finally:
+                renderer.cache.clear()
+
+        def show(facts: FileFacts) -> None:
+            now = self._store.session
+            known = {(track.id, clip.id): clip for track, clip in now.clips}
+            if in_place and any(known.get(place) != clip for place, clip in zip(places, clips, strict=True)):
+                self._tasks.told.emit(MEANWHILE)
+                return
+            file = plain_name(f"{name}.wav")
+            recording = self._recordings.renamed(
+                Recording(facts.content, file, facts.rate, facts.frames, facts.channels)
+            )
+
+            def edit(session: Session) -> Session:
+                if in_place:
+                    return bounce_in_place(session, places, recording, start)
+                there = {track.id for track in session.tracks}
+                beside = [place for place in places if place[0] in there]
+                return bounce_beside(session, beside, recording, name, start) if beside else session
+
+            self._store.apply(edit, f"Bounce {name}")
+            self._recordings.bring(facts.content, facts.path)
+            self._kept.add(facts.content, facts.path)
+            where = next(
+                (track.id for track, clip in self._store.session.clips if clip.recording == facts.content),
+                None,
+            )
+            if where is not None:
+                self.brought.emit(where)
+
+        self._tasks.run(f"Bouncing {name}", work, show)
+
+
+def _clip(session: Session, place: Place) -> Clip:
+    return session.track(place[0]).clip(place[1])
+
+
+def _channels(session: Session, places: Sequence[Place]) -> int:
+    """One where only recordings of one channel are heard, and nothing puts them beside the middle."""
+    clips = [_clip(session, place) for place in places]
+    is_wide = len({track for track, _ in places}) > 1
+    is_wide |= any(clip.take.slices is not None or clip.take.playing is not None for clip in clips)
+    most = max(session.recording_with(clip.recording).channels for clip in clips)
+    return 2 if is_wide or most > 1 else 1

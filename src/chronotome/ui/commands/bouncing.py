@@ -1,0 +1,76 @@
+"""What keys and menus do about bounces: clips, a range, a track as a recording of what is heard of them."""
+
+from chronotome.session.edits.bounce import bring_back, kept_of
+from chronotome.session.edits.clips import Place, cut_out
+from chronotome.session.model import Session
+from chronotome.ui.commands.clips import ClipCommands
+from chronotome.ui.controls.figures import counted
+from chronotome.ui.desk import Desk
+
+
+class BounceCommands:
+    """One method for each thing that can be done."""
+
+    def __init__(self, desk: Desk, clips: ClipCommands) -> None:
+        self._desk, self._clips = desk, clips
+        desk.bouncing.brought.connect(self._on_brought)
+
+    def _on_brought(self, track: int) -> None:
+        self._desk.view.focus(track)
+
+    @property
+    def _chosen(self) -> tuple[Place, ...]:
+        """The chosen clips, or the one that is worked on."""
+        place = self._desk.view.place
+        return self._clips.chosen or (() if place is None else (place,))
+
+    def beside(self) -> None:
+        """The chosen clips, or what sounds in the range, as a recording on a track of its own."""
+        session, places = self._desk.session, self._chosen
+        span = self._desk.view.range
+        if span is not None:
+            session, places = cut_out(session, span)
+        self._bounce(session, places, in_place=False)
+
+    def in_place(self) -> None:
+        """The same in the place of the clips, which are kept on a muted track."""
+        span = self._desk.view.range
+        if span is not None:
+            places = cut_out(self._desk.session, span)[1]
+            self._desk.store.apply(lambda session: cut_out(session, span)[0], "Cut at the range’s ends")
+        else:
+            places = self._chosen
+        if len({track for track, _ in places}) > 1:
+            self._desk.say("In place, clips of one track are bounced: several become a track of their own")
+            return
+        if places and self._desk.session.track(places[0][0]).spans:
+            self._desk.say("Recipes of bars would tighten it once more: bounce it to a track of its own")
+            return
+        self._bounce(self._desk.session, places, in_place=True)
+
+    def track(self) -> None:
+        """All clips of the track."""
+        track = self._desk.view.focused
+        places = () if track is None else tuple((track.id, clip.id) for clip in track.clips)
+        self._bounce(self._desk.session, places, in_place=False)
+
+    def _bounce(self, session: Session, places: tuple[Place, ...], *, in_place: bool) -> None:
+        if not places:
+            self._desk.say("There is nothing to bounce: choose clips, or sweep over the waves in Rework")
+            return
+        lost = {session.track(track).clip(clip).recording for track, clip in places} & set(
+            self._desk.recordings.lost
+        )
+        if lost:
+            self._desk.say(f"{counted(len(lost), 'recording')} of it are not found: nothing could be heard")
+            return
+        name = session.track(places[0][0]).name
+        self._desk.bouncing.bounce(session, places, f"{name} bounced", in_place=in_place)
+
+    def bring_back(self) -> None:
+        """What the clip was bounced of, in its place again."""
+        place = self._desk.view.place
+        if place is None or kept_of(self._desk.session, place) is None:
+            self._desk.say("Nothing is kept of this clip: it was not bounced in place, or its track is gone")
+            return
+        self._desk.store.apply(lambda session: bring_back(session, place), "Bring back what was bounced")
