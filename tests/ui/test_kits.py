@@ -1,5 +1,7 @@
 """Kits at the window: scripts of notes, MIDI inputs, pads, banks of letters, patterns of the shelf."""
 
+from pathlib import Path
+
 import mido
 import numpy as np
 import pytest
@@ -212,3 +214,28 @@ def test_steps_of_the_menu_lie_in_a_menu_of_their_own(keyed):
     assert "Steps: chance less" in names
     assert "Letters play the kit" not in names
     assert menu.menuAction() in keyed.window._menus["Kit"].actions()
+
+
+def test_kit_pattern_and_tempo_map_are_handed_over_from_the_menu(keyed, tmp_path, monkeypatch):
+    run, said, asked = keyed.window.actions_table.run, told(keyed), []
+    run("pattern-midi")
+    assert "no pattern" in said[-1]
+    run("pattern")
+    keyed.settle()
+
+    def choose(_parent, title, usual, _kinds):
+        asked.append(usual)
+        return str(tmp_path / Path(usual).name), ""
+
+    monkeypatch.setattr(QFileDialog, "getSaveFileName", choose)
+    for action in ("kit-sfz", "pattern-midi", "tempo-midi"):
+        run(action)
+        keyed.settle()
+    names = [Path(usual).name for usual in asked]
+    kit, steps = keyed.session.kits[0], keyed.session.patterns[0]
+    instrument = next((tmp_path / names[0]).glob("*.sfz")).read_text()
+    assert instrument.count("<region>") == len(kit.slices)
+    notes = mido.MidiFile(tmp_path / names[1])
+    assert sum(message.type == "note_on" for message in notes) == len(steps)
+    assert any(message.type == "set_tempo" for message in mido.MidiFile(tmp_path / names[2]))
+    assert [words for words in said if "written" in words or "slice" in words]

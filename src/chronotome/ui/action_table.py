@@ -150,6 +150,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("save-as", "Session", "Save the session as…", "Ctrl+Shift+S", window.session_files.save_as),
         Entry("export", "Session", "Export the sound…", "Ctrl+E", window.export),
         Entry("export-stems", "Session", "Export each track as a stem…", "", window.export_stems),
+        Entry("tempo-midi", "Session", "Write the tempo map as MIDI…", "", commands.handing.ask_tempo),
         Entry("", "Session"),
         Entry("quit", "Session", "Quit Chronotome", "Ctrl+Q", window.quit),
         Entry("undo", "Edit", "Undo", "Ctrl+Z", window.undo),

@@ -80,4 +80,6 @@ def kit_entries(commands: Commands) -> list[Entry]:
         Entry("", "Kit"),
         Entry("pattern-open", "Kit", "Open a pattern…", "", patterns.ask_and_read),
         Entry("pattern-save", "Kit", "Save the pattern with its kit…", "", patterns.ask_and_write),
+        Entry("kit-sfz", "Kit", "Write the kit as SFZ…", "", commands.handing.ask_kit),
+        Entry("pattern-midi", "Kit", "Write the pattern as MIDI…", "", commands.handing.ask_pattern),
     ]

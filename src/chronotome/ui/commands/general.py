@@ -27,6 +27,7 @@ from chronotome.ui.commands.bouncing import BounceCommands
 from chronotome.ui.commands.clips import ClipCommands
 from chronotome.ui.commands.fit import FitCommands
 from chronotome.ui.commands.grooves import GrooveCommands
+from chronotome.ui.commands.handing import HandCommands
 from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.loops import LoopCommands
 from chronotome.ui.commands.marks import MarkCommands
@@ -64,6 +65,7 @@ class Commands:
         self.slices = SliceCommands(desk)
         self.patterns = PatternCommands(desk)
         self.playing = PlayingCommands(desk, self.patterns)
+        self.handing = HandCommands(desk, self.patterns)
         self.rework = ReworkCommands(desk, self.clips, self.slices, self.patterns, self.marks, self.hits)
 
     # What is meant
