@@ -5,13 +5,14 @@ import io
 import json
 import subprocess
 import sys
+import tomllib
 from pathlib import Path
 
 import numpy as np
 import pytest
 import soundfile
 
-from chronotome import cli
+from chronotome import __version__, cli
 from chronotome.__main__ import main
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.loudness import loudness
@@ -116,6 +117,15 @@ def test_stems_line_up_and_are_the_mix_together_as_loud_as_is_wanted(tmp_path, c
     assert run("render", DEMO_SESSION, "-o", folder, "--stems") == 1  # a folder with something in it
     with pytest.raises(SystemExit, match="2"):
         run("render", DEMO_SESSION, "-o", out, "--peak", -1, "--loudness", -14)
+
+
+def test_the_version_is_told_in_one_line_and_is_that_of_the_package(capsys):
+    for words in (["--version"], ["some.wav", "--version"]):
+        with pytest.raises(SystemExit, match="0"):
+            main(words)
+        assert capsys.readouterr().out == f"chronotome {__version__}\n"
+    named = tomllib.loads((Path(__file__).parents[2] / "pyproject.toml").read_text())
+    assert named["project"]["version"] == __version__
 
 
 def test_onsets_are_thinned_and_written_as_marks(take, tmp_path, capsys):

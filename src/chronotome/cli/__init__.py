@@ -8,6 +8,7 @@ from collections.abc import Sequence
 from pathlib import Path
 from typing import TYPE_CHECKING
 
+from chronotome import __version__
 from chronotome.cli.common import between, encoding_of, heard, material_of, put
 from chronotome.cli.fit import add_fit_commands, straighten, tempo
 from chronotome.cli.pattern import add_pattern_command, pattern
@@ -67,6 +68,7 @@ def parser() -> argparse.ArgumentParser:
         description="Ties recordings to the beat. With files or a session and no command: opens the window.",
         epilog="chronotome [SESSION | AUDIO...] opens the window.",
     )
+    main.add_argument("--version", action="version", version=f"chronotome {__version__}")
     commands = main.add_subparsers(dest="command", metavar="COMMAND")
 
     onsets = commands.add_parser("onsets", help="find where hits start")
@@ -311,8 +313,9 @@ def parsed(words: Sequence[str]) -> argparse.Namespace:
     """Arguments; a namespace with `files` where the window is wanted."""
     if words and words[0] in COMMANDS:
         return parser().parse_args(words)
-    if any(word in {"-h", "--help"} for word in words):
-        parser().parse_args(["--help"])
+    asked = next((word for word in words if word in {"-h", "--help", "--version"}), None)
+    if asked is not None:
+        parser().parse_args([asked])
     window = argparse.ArgumentParser(prog="chronotome", add_help=False)
     window.add_argument("files", nargs="*", type=Path)
     window.add_argument("--output", choices=["auto", "simulated"], default="auto")
