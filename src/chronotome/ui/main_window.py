@@ -326,6 +326,15 @@ class MainWindow(QMainWindow):
             preferences.keep(shortcuts=dialog.shortcuts())
             self.actions_table.use_shortcuts(preferences.settings.shortcuts)
 
+    def find_anything(self) -> None:
+        """Every action, track, section and place to check, by what it is called."""
+        from chronotome.ui.dialogs.finding import FindDialog, findable  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        dialog = FindDialog(findable(self.desk, self._commands, self.actions_table), self)
+        if dialog.exec() and dialog.chosen is not None:
+            dialog.chosen.do()
+
     def show_help(self) -> None:
         from chronotome.ui.dialogs.keys_and_marks import HelpDialog  # noqa: PLC0415 - seldom wanted
 

@@ -206,6 +206,10 @@ def style_sheet(theme: Theme) -> str:
     QListWidget#grooves {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px;
         outline: none; }}
     QListWidget#grooves:focus {{ border-color: {t.accent}; }}
+    QTreeWidget {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px; outline: none;
+        selection-background-color: {t.wash}; selection-color: {t.ink}; }}
+    QTreeWidget::item {{ padding: 3px 4px; border: none; }}
+    QTreeWidget::item:selected {{ background: {t.wash}; color: {t.ink}; }}
     QTableView#onsets {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px;
         font-family: "{FIGURES}"; font-size: 11px; outline: none;
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}

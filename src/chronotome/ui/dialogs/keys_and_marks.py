@@ -59,6 +59,12 @@ Ctrl+drag copies, its end makes it longer or shorter. Drag along the foot, or in
 At its foot stands what was done to it: ← reversed, ×4 or ≣ a roll, +3 its pitch, ~ scattered.<br>
 Shape: draw a value over hits; Shift: a line, Ctrl: a curve up and back, Alt: without steps. On the ring
 of a chosen hit: all chosen ones move together. Double-click: type it. Arrows up and down nudge it.</p>
+<p><b>Patterns and keys (Ctrl+U, Ctrl+P, F8)</b></p>
+<p>Click or draw on an empty cell: steps. A step: drag moves it, its end lengthens, Ctrl up and down:
+loudness, Ctrl+Shift: chance, Ctrl+Alt: repeats. The right button erases. A row’s key: all its steps.<br>
+A bar is as long as it sounds, as high as it is loud. Broken: by chance, filled to its odds.
+Combed: repeats.<br>
+While letters play (F8): , and . reach more slices, Backspace takes the last round back, Esc ends it.</p>
 <p><b>The mouse</b></p>
 <p>Wheel scrolls, Ctrl+wheel zooms where the pointer is.<br>
 Drag a drift mark, a notch or a diamond to move that hit; Alt: without snap; Escape: leave it.<br>
