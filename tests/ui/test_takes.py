@@ -216,3 +216,28 @@ def test_a_window_that_is_closed_while_it_records_leaves_a_whole_take(singer):
     ((path, about),) = [(each.path, each.about) for each in left_behind()]
     assert len(read_audio(path).samples) >= frames
     assert about.track == "Take 1"
+
+
+def test_the_first_take_of_an_empty_session_goes_on_until_it_is_ended(singer):
+    singer.desk.store.mark_saved(singer.desk.store.history.session)
+    singer.window.session_files.new()
+    singer.settle()
+    assert singer.session.tracks == ()
+    singer.desk.preferences.keep(input_ms={SimulatedInput.words: 1000 * SIMULATED_DELAY})
+    take, samples = record(singer, 2.5)  # longer than a second past the end of nothing
+    assert take.source_end - take.source_start > 1.8 * RATE
+    assert abs(off_by(singer, take, samples)) <= 1
+
+
+def test_a_take_over_a_session_that_was_left_meanwhile_is_not_put_into_the_next_one(singer):
+    taking, said = singer.desk.taking, []
+    singer.desk.tasks.told.connect(said.append)
+    singer.window.actions_table.run("take")
+    singer.bot.waitUntil(lambda: taking.is_on and taking._player.take_frames > RATE, timeout=15000)
+    singer.desk.store.mark_saved(singer.desk.store.history.session)
+    singer.window.session_files.new()
+    singer.desk.transport.stop()
+    singer.bot.waitUntil(lambda: any("is kept" in words for words in said), timeout=10000)
+    singer.settle()
+    assert singer.session.tracks == ()
+    assert [each.about.track for each in left_behind()] == ["Take 1"]

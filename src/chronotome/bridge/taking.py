@@ -24,7 +24,7 @@ from chronotome.engine.control import Control
 from chronotome.engine.key_player import NOWHERE
 from chronotome.engine.kit_table import Note, NoteKind
 from chronotome.engine.player import Player
-from chronotome.errors import CannotWrite
+from chronotome.errors import Cancelled, CannotWrite
 from chronotome.files.audio_file import FileFacts, facts_of, load_source
 from chronotome.files.names import plain_name
 from chronotome.files.takes import About, LeftBehind, describe, hold, new_take
@@ -57,6 +57,8 @@ class _Running:
     about: About
     places: list[int]
     """At which session frame its first one was heard, by one mark after another."""
+    is_current: Callable[[], bool]
+    """Whether the session is still open over which it was recorded."""
     sounds_from: float = 0.0
     """The moment of the monotonic clock from which on what plays is heard; until then it may be what was."""
 
@@ -128,8 +130,6 @@ class Taking(QObject):
         """By which what the open input hears comes later than the device says."""
         return self.delays_ms.get(self.words, 0.0) / 1000
 
-    # The input
-
     def loopback(self) -> "Loopback":
         """What measures the delay of the input."""
         from chronotome.bridge.loopback import Loopback  # noqa: PLC0415 - takes longer than the window
@@ -181,7 +181,8 @@ class Taking(QObject):
 
     def _failed(self, error: Exception) -> None:
         self._is_busy = self.is_monitoring = False
-        self._tasks.error.emit(str(error))
+        if not isinstance(error, Cancelled):
+            self._tasks.error.emit(str(error))
         self._show()
 
     def _show(self) -> None:
@@ -220,10 +221,12 @@ class Taking(QObject):
         number = 1 + sum(track.name.startswith("Take ") for track in session.tracks)
         here = round(self._transport.position)  # until it is known better
         about = About(f"Take {number}", session.rate, here, session.tempo.beats_per_minute)
-        self._running = _Running(writer, self._player.control, path, about, [])
+        is_current = self._recordings.watch()
+        self._running = _Running(writer, self._player.control, path, about, [], is_current)
         self._is_busy = False
         describe(path, about)
         self._show()
+        self._transport.goes_on = True
         self._transport.play()
         late = self._player.latency + LATER_BLOCKS * self._player.block / session.rate
         self._running.sounds_from = time.monotonic() + late
@@ -242,6 +245,7 @@ class Taking(QObject):
         if running is None:
             return
         running.stop()
+        self._transport.goes_on = False
         lost, about = running.control.take.get(TakeWord.LOST), running.about
         if running.places:
             about = _placed(about, round(float(np.median(running.places))))
@@ -262,7 +266,10 @@ class Taking(QObject):
         def show(_done: None) -> None:
             self._is_busy = False
             self._show()
-            self.bring(LeftBehind(running.path, about))
+            if running.is_current():
+                self.bring(LeftBehind(running.path, about))
+            else:
+                self._tasks.told.emit(f"{about.track} is kept: another session is open. The next start asks")
 
         self._tasks.run(f"Writing {running.path.name}", work, show)
 
@@ -285,7 +292,10 @@ class Taking(QObject):
                 f"Record {about.track}",
             )
             self._recordings.bring(facts.content, path)
-            self.brought.emit(self._store.session.tracks[-1].id)
+            clips = ((track, clip) for track, clip in self._store.session.clips)
+            track = next((track.id for track, clip in clips if clip.recording == facts.content), None)
+            if track is not None:
+                self.brought.emit(track)
             self._kept.add(facts.content, path, held)
             length = f"{about.track}: {facts.frames / facts.rate:.1f} s"
             self._tasks.told.emit(f"{length}, kept on disk until the session is saved")

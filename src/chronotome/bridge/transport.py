@@ -42,7 +42,8 @@ class Transport(QObject):
         """Where it stops by itself."""
         self._last: PlayerState = player.state()
         self.position = 0.0
-        self.is_playing = False
+        self.is_playing = self.goes_on = False
+        """The second: past the end, and where nothing is; while a take is recorded."""
         self.side = Side.EDITED
         store.changed.connect(self._on_session)
         store.watch(
@@ -68,11 +69,11 @@ class Transport(QObject):
     def play(self) -> None:
         """Play from the position; from the start where it is past the end."""
         session = self._store.session
-        if not session.tracks:
+        if not session.tracks and not self.goes_on:
             return
         self._starting.stop()
         self._player.start(session.rate)
-        at = 0.0 if self.position >= extent_of(session) else self.position
+        at = 0.0 if self.position >= extent_of(session) and not self.goes_on else self.position
         self._started_at = at
         self._player.play(max(0, int(at)), self._counted(at))
         self._set_playing(is_playing=True)
@@ -187,5 +188,5 @@ class Transport(QObject):
             self.moved.emit(self.position)
             session = self._store.session
             is_past = state.position > extent_of(session) + session.rate
-            if is_past and not session.is_looping:
+            if is_past and not session.is_looping and not self.goes_on:
                 self.stop()

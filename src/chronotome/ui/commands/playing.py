@@ -185,6 +185,7 @@ class PlayingCommands:
         desk = self._desk
         if desk.taking.is_on:
             desk.transport.stop()
+            desk.taking.end()
             return
         desk.taking.delays_ms = desk.preferences.settings.input_ms
         desk.taking.begin(performance=PERFORMANCE)
