@@ -119,6 +119,19 @@ class Store(QObject):
             self._become(self._history.redone(), None)
             self.kept.emit("redo", self._history)
 
+    def go(self, steps: int) -> None:
+        """So many steps back, or on: shown once, kept step by step."""
+        back = steps < 0
+        room = len(self._history.past) if back else len(self._history.future)
+        passed, history = list[History](), self._history
+        for _ in range(min(abs(steps), room)):
+            history = history.undone() if back else history.redone()
+            passed.append(history)
+        if passed:
+            self._become(history, None)
+            for each in passed:
+                self.kept.emit("undo" if back else "redo", each)
+
     def reset(self, history: History, *, is_saved: bool) -> None:
         """Another document."""
         self._saved = history.session if is_saved else None

@@ -56,6 +56,7 @@ from chronotome.ui.timeline.timeline import Timeline, Welcome
 from chronotome.ui.view_state import Stage
 
 if TYPE_CHECKING:
+    from chronotome.ui.dialogs.history import HistoryDialog
     from chronotome.ui.panels.shelf import ShelfPanel
 
 SMALLEST = (1024, 700)
@@ -325,6 +326,18 @@ class MainWindow(QMainWindow):
         if dialog.exec():
             preferences.keep(shortcuts=dialog.shortcuts())
             self.actions_table.use_shortcuts(preferences.settings.shortcuts)
+
+    @cached_property
+    def history(self) -> "HistoryDialog":
+        """Built when it is asked for."""
+        from chronotome.ui.dialogs.history import HistoryDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        return HistoryDialog(self.desk, self)
+
+    def show_history(self) -> None:
+        self.history.show()
+        self.history.raise_()
 
     def find_anything(self) -> None:
         """Every action, track, section and place to check, by what it is called."""
