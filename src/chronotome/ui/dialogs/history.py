@@ -58,7 +58,8 @@ class HistoryDialog(QDialog):
         self.list.scrollToItem(items[self.here])
         undone = len(history.future)
         more = f", {counted(undone, 'step')} undone" if undone else ""
-        self.told.setText(f"{counted(self.here, 'step')}{more}. A click goes there")
+        steps = f"{counted(self.here, 'step')}{more}. A click goes there"
+        self.told.setText(steps if len(labels) > 1 else "Nothing was done yet")
 
     def _on_click(self, item: QTreeWidgetItem) -> None:
         self.go_to(self.list.indexOfTopLevelItem(item))
