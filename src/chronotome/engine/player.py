@@ -261,12 +261,8 @@ class Player:
 
     @property
     def take_frames(self) -> int:
-        """Frames of the take that came in, and those that were lost."""
+        """Frames of the take that came in."""
         return self.control.take.get(TakeWord.HEAD)
-
-    @property
-    def take_lost(self) -> int:
-        return self.control.take.get(TakeWord.LOST)
 
     def notes_played(self) -> list[Note]:
         """What was played since it was asked last: `frame` is the session frame that was heard then."""

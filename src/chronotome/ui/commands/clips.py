@@ -183,9 +183,6 @@ class ClipCommands:
             "delete", label, lambda session, places: delete(session, places, is_closed=is_closed)
         )
 
-    def delete_and_close(self) -> None:
-        self.delete(is_closed=True)
-
     def keep(self, *, is_cut: bool = False) -> None:
         """Remember the chosen clips for pasting."""
         span = self._desk.view.range

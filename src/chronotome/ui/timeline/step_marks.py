@@ -12,7 +12,7 @@ from chronotome.session.kits import Kit, key_name
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Session
 from chronotome.session.patterned import Patterned
-from chronotome.session.patterns import Pattern, StepId
+from chronotome.session.patterns import Pattern
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.timeline.shown import NOWHERE, Shown
@@ -85,17 +85,6 @@ def _usual_lengths(session: Session, pattern: Pattern, kit: Kit) -> NDArray[np.f
     pieces = {each.id: (each.end - each.start) * session.rate / rates[each.recording] for each in kit.slices}
     wanted = pattern.column("lengths") * 60 / session.tempo.beats_per_minute * session.rate
     return np.where(wanted > 0, wanted, [pieces.get(each, 0.0) for each in pattern.slices])
-
-
-def step_at(session: Session, shown: Shown, frame: float) -> StepId | None:
-    """The step that is heard at a session frame: of several the one that began last."""
-    steps = steps_of(session, shown)
-    if steps is None:
-        return None
-    under = np.flatnonzero(steps.sounds & (steps.starts <= frame) & (steps.ends > frame))
-    if not len(under):
-        return None
-    return steps.pattern.ids[int(steps.step[under[steps.starts[under].argmax()]])]
 
 
 def paint_steps(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
