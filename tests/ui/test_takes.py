@@ -131,10 +131,10 @@ def test_what_was_recorded_before_the_sound_s_process_was_killed_is_a_take(singe
 
 def test_with_a_count_in_what_was_recorded_before_bar_one_is_left_out(singer):
     singer.desk.store.apply(lambda s: set_click(s, replace(s.click, count_in=1)), "Count in")
-    singer.desk.taking.delays_ms = {}
+    singer.desk.store.apply(lambda s: set_tempo(s, 240.0), "Tempo")
     singer.desk.preferences.keep(input_ms={SimulatedInput.words: 1000 * SIMULATED_DELAY})
-    take, samples = record(singer, 4.5)
-    count = 2.0 * RATE  # a bar at 120
+    take, samples = record(singer, 3.2)
+    count = 1.0 * RATE  # a bar at 240
     assert take.start == 0
     assert count < take.source_start < count + 0.8 * RATE
     assert abs(off_by(singer, take, samples)) <= 1
