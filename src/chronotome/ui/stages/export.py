@@ -87,6 +87,7 @@ class ExportTray(Tray):
         self.dither.setChecked(True)
         self.dither.setToolTip("What is less than a step of 16 bits is kept, as noise")
         self.closes = QCheckBox("The loop begins with its own ring")
+        self.closes.toggled.connect(lambda _is_on: self._show())
         self.closes.setToolTip("What rings after the loop’s end is added to its start")
         for box in (self.dither, self.closes):
             self.add(box)
@@ -125,7 +126,10 @@ class ExportTray(Tray):
         self.level.setVisible(AIMS[self.aim.index] is not Aim.NOTHING)
         held = self.finish_wanted.rate_for(self.encoding, session.rate)
         is_other = held != (self.finish_wanted.rate or session.rate)
-        self.about.setText(f"held at {held / 1000:g} kHz" if is_other else "as it is heard")
+        wanted = self.finish_wanted
+        is_plain = wanted.aim is Aim.NOTHING and not (wanted.rate or wanted.closes)
+        usual = "as it is heard" if is_plain else "finished as said here"
+        self.about.setText(f"held at {held / 1000:g} kHz" if is_other else usual)
         self.closes.setVisible(self.span.index == 1 and session.loop is not None)
         self.span.setEnabled(session.loop is not None)
         if session.loop is None:
