@@ -4,6 +4,8 @@ import numpy as np
 import pytest
 from PySide6.QtCore import Qt
 
+from chronotome.bridge import bouncing
+from chronotome.errors import Cancelled, CannotWrite
 from chronotome.files.takes import takes_folder
 from chronotome.session.edits.clips import Range, set_clip
 from chronotome.session.edits.shaping import set_value
@@ -133,6 +135,27 @@ def test_what_was_changed_meanwhile_is_not_put_in_place_and_says_so(loud):
     loud.settle()
     assert loud.session.tracks == changed.tracks
     assert "changed meanwhile" in said[-1]
+
+
+def test_a_bounce_that_is_cancelled_or_cannot_be_written_leaves_nothing(loud, monkeypatch):
+    before, said = loud.session, []
+    loud.desk.tasks.error.connect(said.append)
+
+    def full(*_, **__):
+        raise CannotWrite(takes_folder(), "the disk is full", "Free some space.")
+
+    monkeypatch.setattr(bouncing, "export_mix", full)
+    run(loud, "bounce")
+    assert "the disk is full" in said[-1]
+
+    def stopped(*_, **__):
+        raise Cancelled
+
+    monkeypatch.setattr(bouncing, "export_mix", stopped)
+    run(loud, "bounce-in-place")
+    assert len(said) == 1
+    assert loud.session is before
+    assert list(takes_folder().iterdir()) == []
 
 
 def test_nothing_to_bounce_is_said(person):

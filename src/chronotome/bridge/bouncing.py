@@ -13,7 +13,7 @@ from chronotome.files.audio_file import FileFacts, facts_of
 from chronotome.files.audio_out import ENCODINGS
 from chronotome.files.export import export_mix, without_click
 from chronotome.files.names import plain_name
-from chronotome.files.takes import new_take
+from chronotome.files.takes import discard, new_take
 from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena
 from chronotome.render.plan import plan_for
@@ -52,16 +52,20 @@ class Bouncing(QObject):
                 )
                 path, handle = new_take("bounce")
                 os.close(handle)
-                export_mix(
-                    mix,
-                    path,
-                    rate=session.rate,
-                    encoding=ENCODINGS["wavfloat"],
-                    start=start,
-                    end=end,
-                    progress=part_of(progress, 0.6, 0.9),
-                )
-                return facts_of(path, part_of(progress, 0.9, 1.0))
+                try:
+                    export_mix(
+                        mix,
+                        path,
+                        rate=session.rate,
+                        encoding=ENCODINGS["wavfloat"],
+                        start=start,
+                        end=end,
+                        progress=part_of(progress, 0.6, 0.9),
+                    )
+                    return facts_of(path, part_of(progress, 0.9, 1.0))
+                except BaseException:
+                    discard(path)  # cancelled, or the disk is full: nothing of it stays
+                    raise
             finally:
                 renderer.cache.clear()
 
