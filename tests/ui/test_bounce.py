@@ -10,7 +10,7 @@ from chronotome.files.takes import takes_folder
 from chronotome.session.edits.clips import Range, set_clip
 from chronotome.session.edits.shaping import set_value
 from chronotome.session.edits.timing import set_tempo
-from chronotome.session.edits.tracks import set_level, set_pan
+from chronotome.session.edits.tracks import lock, set_level, set_pan
 from chronotome.session.follow import beats_of
 from chronotome.session.validity import check
 from chronotome.ui.view_state import Stage
@@ -156,6 +156,19 @@ def test_a_bounce_that_is_cancelled_or_cannot_be_written_leaves_nothing(loud, mo
     assert len(said) == 1
     assert loud.session is before
     assert list(takes_folder().iterdir()) == []
+
+
+def test_in_place_of_what_others_are_locked_to_is_refused(loud):
+    said = []
+    loud.desk.tasks.told.connect(said.append)
+    run(loud, "bounce")
+    first, second = loud.session.tracks
+    loud.desk.store.apply(lambda s: lock(s, first.id, [second.id]), "Lock")
+    before = loud.session
+    loud.desk.view.focus(first.id)
+    run(loud, "bounce-in-place")
+    assert loud.session is before
+    assert "locked with others" in said[-1]
 
 
 def test_nothing_to_bounce_is_said(person):

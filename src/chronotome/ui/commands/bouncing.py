@@ -43,6 +43,9 @@ class BounceCommands:
         if len({track for track, _ in places}) > 1:
             self._desk.say("In place, clips of one track are bounced: several become a track of their own")
             return
+        if places and self._desk.session.group_of(places[0][0]) is not None:
+            self._desk.say("It is locked with others, which follow its hits: unlock it, or bounce it beside")
+            return
         if places and self._desk.session.track(places[0][0]).spans:
             self._desk.say("Recipes of bars would tighten it once more: bounce it to a track of its own")
             return
