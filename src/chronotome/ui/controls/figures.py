@@ -37,3 +37,16 @@ def milliseconds(value: float) -> str:
 def sides(value: float) -> str:
     """A place from left (−100) to right."""
     return "middle" if not value else f"{plain(abs(value), 0)} {'left' if value < 0 else 'right'}"
+
+
+def semitones(value: float) -> str:
+    return f"{signed(value, 2)} st"
+
+
+def times(value: float) -> str:
+    return f"×{value:.0f}"
+
+
+def own_or_notes(value: float) -> str:
+    """A length in quarter notes; none is the sound's own."""
+    return "its own" if value <= 0 else f"{plain(value, 3)} ♩"

@@ -12,7 +12,7 @@ from chronotome.session.slices import Lengthen
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import counted, decibels, milliseconds, sides, signed
+from chronotome.ui.controls.figures import counted, decibels, milliseconds, semitones, sides, signed
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
@@ -31,10 +31,6 @@ WAYS = (
 )
 """How a clip is taken apart; None: by the song's bars."""
 LENGTHENED = ("cut", "ring on", "stretch")
-
-
-def _semitones(value: float) -> str:
-    return f"{signed(value, 2)} st"
 
 
 def tilt_words(value: float) -> str:
@@ -105,7 +101,7 @@ class HitRows(Rows):
         words = {"hear-onset": "Hear", "reverse-clip": "Reverse", "duplicate": "Copy"}
         self._of_chosen = self._short_buttons(words)
         loud = self._slider("loudness", "Loudness", -24, 12, decibels, 0.5, 1.0)
-        pitch = self._slider("pitch", "Pitch", -24, 24, _semitones, 1.0, 1.0)
+        pitch = self._slider("pitch", "Pitch", -24, 24, semitones, 1.0, 1.0)
         pan = self._slider("pan", "Pan", -100, 100, sides, 1.0, 0.01)
         tilt = self._slider("tilt", "Dark to bright", -12, 12, tilt_words, 1.0, 1.0)
         self.beside(loud, pan)

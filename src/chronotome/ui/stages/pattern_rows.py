@@ -8,7 +8,17 @@ from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.patterns import LABELS, PatternCommands
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import counted, decibels, plain, sides, signed
+from chronotome.ui.controls.figures import (
+    counted,
+    decibels,
+    milliseconds,
+    own_or_notes,
+    plain,
+    semitones,
+    sides,
+    signed,
+    times,
+)
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
@@ -26,22 +36,6 @@ EVERY_NUMBERS = (1, 2, 3, 4, 8)
 
 def _share(value: float) -> str:
     return f"{value:.0f} %"
-
-
-def _times(value: float) -> str:
-    return f"×{value:.0f}"
-
-
-def _notes(value: float) -> str:
-    return "its own" if value <= 0 else f"{plain(value, 3)} ♩"
-
-
-def _semitones(value: float) -> str:
-    return f"{signed(value, 2)} st"
-
-
-def _milliseconds(value: float) -> str:
-    return f"{value:.0f} ms"
 
 
 def _slope(value: float) -> str:
@@ -91,15 +85,15 @@ class PatternRows(Rows):
         words = {"hear-onset": "Hear", "duplicate": "Copy", "choose-same": "All of it"}
         self._of_chosen = self._short_buttons(words)
         loud = self._slider("loudness", -24, 12, decibels, 0.5)
-        length = self._slider("lengths", 0, 4, _notes, 0.0625)
-        pitch = self._slider("semitones", -24, 24, _semitones, 1.0)
+        length = self._slider("lengths", 0, 4, own_or_notes, 0.0625)
+        pitch = self._slider("semitones", -24, 24, semitones, 1.0)
         pan = self._slider("pans", -100, 100, sides, 1.0, 0.01)
         self.beside(loud, length)
         self.beside(pitch, pan)
 
     def _build_chance(self) -> None:
         chance = self._slider("chances", 0, 100, _share, 5.0, 0.01, 100.0)
-        repeats = self._slider("repeats", 1, 8, _times, 1.0, usual=1.0)
+        repeats = self._slider("repeats", 1, 8, times, 1.0, usual=1.0)
         slope = self._slider("slopes", -24, 24, _slope, 1.0)
         self.every = Combo("In which rounds the steps sound", list(EVERYS))
         self.every.activated.connect(self._choose_every)
@@ -124,7 +118,7 @@ class PatternRows(Rows):
 
     def _build_kit(self) -> None:
         self.pitch = ValueSlider(
-            self.desk.view, "Pitch of the whole kit", -24, 24, _semitones, step=1.0, usual=0.0
+            self.desk.view, "Pitch of the whole kit", -24, 24, semitones, step=1.0, usual=0.0
         )
         self.bind(self.pitch, self._set_kit_pitch, "Pitch of the kit")
         self.add(self.pitch)
@@ -141,11 +135,11 @@ class PatternRows(Rows):
         self.key.activated.connect(self._patterns.put_slice_on)
         self.row("Key").addWidget(self.key, 1)
         loud = self._slice_slider("loudness", "Loudness", -24, 12, decibels, 0.5)
-        pitch = self._slice_slider("semitones", "Pitch", -24, 24, _semitones, 1.0)
+        pitch = self._slice_slider("semitones", "Pitch", -24, 24, semitones, 1.0)
         tilt = self._slice_slider("tilt", "Dark to bright", -12, 12, tilt_words, 1.0)
         pan = self._slice_slider("pan", "Pan", -100, 100, sides, 1.0, 0.01)
-        rise = self._slice_slider("fade_in", "Fade in", 0, 250, _milliseconds, 1.0)
-        fall = self._slice_slider("fade_out", "Fade out", 0, 500, _milliseconds, 1.0)
+        rise = self._slice_slider("fade_in", "Fade in", 0, 250, milliseconds, 1.0)
+        fall = self._slice_slider("fade_out", "Fade out", 0, 500, milliseconds, 1.0)
         for one, other in ((loud, pitch), (tilt, pan), (rise, fall)):
             self.beside(one, other)
         self._short_buttons({"reverse-clip": "Reverse"})

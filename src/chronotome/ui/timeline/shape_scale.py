@@ -6,7 +6,7 @@ from typing import NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.ui.controls.figures import decibels, milliseconds, plain, sides, signed
+from chronotome.ui.controls.figures import decibels, milliseconds, plain, semitones, sides
 
 
 class Scale(NamedTuple):
@@ -29,10 +29,6 @@ class Scale(NamedTuple):
         return value if is_free else round(value / self.snap) * self.snap
 
 
-def _semitones(value: float) -> str:
-    return f"{signed(value, 2)} st"
-
-
 def _pan(value: float) -> str:
     return sides(100 * value)
 
@@ -48,7 +44,7 @@ def _seconds(value: float) -> str:
 SCALES = {
     "loudness": Scale(-24.0, 12.0, 0.0, 0.5, decibels, (-18.0, -12.0, -6.0, 6.0)),
     "pan": Scale(-1.0, 1.0, 0.0, 0.05, _pan, (-0.5, 0.5)),
-    "pitch": Scale(-12.0, 12.0, 0.0, 1.0, _semitones, (-7.0, 7.0)),
+    "pitch": Scale(-12.0, 12.0, 0.0, 1.0, semitones, (-7.0, 7.0)),
     "tilt": Scale(-12.0, 12.0, 0.0, 1.0, _tilt, (-6.0, 6.0)),
     "fade in": Scale(0.0, 200.0, 0.0, 5.0, milliseconds, (50.0, 100.0, 150.0)),
     "fade out": Scale(0.0, 400.0, 0.0, 5.0, milliseconds, (100.0, 200.0, 300.0)),

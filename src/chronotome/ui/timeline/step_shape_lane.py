@@ -10,7 +10,14 @@ from PySide6.QtGui import QMouseEvent, QPainter
 from chronotome.session.edits.patterns import shape_steps
 from chronotome.session.model import Session
 from chronotome.session.patterns import PatternId, StepId
-from chronotome.ui.controls.figures import counted, decibels, plain, sides, signed
+from chronotome.ui.controls.figures import (
+    counted,
+    decibels,
+    own_or_notes,
+    semitones,
+    sides,
+    times,
+)
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.hit_test import nearest_in_reach
@@ -24,18 +31,6 @@ def _share(value: float) -> str:
     return f"{100 * value:.0f} %"
 
 
-def _times(value: float) -> str:
-    return f"×{value:.0f}"
-
-
-def _notes(value: float) -> str:
-    return "its own" if value <= 0 else f"{plain(value, 3)} ♩"
-
-
-def _semitones(value: float) -> str:
-    return f"{signed(value, 2)} st"
-
-
 def _pan(value: float) -> str:
     return sides(100 * value)
 
@@ -43,10 +38,10 @@ def _pan(value: float) -> str:
 SCALES = {
     "loudness": Scale(-24.0, 12.0, 0.0, 0.5, decibels, (-12.0, 6.0)),
     "pans": Scale(-1.0, 1.0, 0.0, 0.05, _pan, (-0.5, 0.5)),
-    "semitones": Scale(-12.0, 12.0, 0.0, 1.0, _semitones, (-7.0, 7.0)),
-    "lengths": Scale(0.0, 2.0, 0.0, 0.0625, _notes, (0.5, 1.0, 1.5)),
+    "semitones": Scale(-12.0, 12.0, 0.0, 1.0, semitones, (-7.0, 7.0)),
+    "lengths": Scale(0.0, 2.0, 0.0, 0.0625, own_or_notes, (0.5, 1.0, 1.5)),
     "chances": Scale(0.0, 1.0, 1.0, 0.05, _share, (0.5,)),
-    "repeats": Scale(1.0, 8.0, 1.0, 1.0, _times, (4.0,)),
+    "repeats": Scale(1.0, 8.0, 1.0, 1.0, times, (4.0,)),
 }
 WORDS = {
     "loudness": "loud",
