@@ -25,6 +25,7 @@ from chronotome.session.edits.tracks import with_track
 from chronotome.session.groove import Groove
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Session, Take, Track, TrackId, replace
+from chronotome.session.patterns import Pattern
 from chronotome.ui.preferences import Preferences
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import Stage, ViewState
@@ -75,6 +76,12 @@ class Desk:
     @property
     def session(self) -> Session:
         return self.store.session
+
+    @property
+    def pattern(self) -> Pattern | None:
+        """The one that the clip plays that is worked on."""
+        clip = self.view.clip
+        return None if clip is None else self.session.pattern_of(clip.take)
 
     @property
     def guiding(self) -> Shown | None:

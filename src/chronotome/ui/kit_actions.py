@@ -7,7 +7,7 @@ from chronotome.ui.commands.patterns import LABELS, STEP_BY
 
 def kit_entries(commands: Commands) -> list[Entry]:
     """In the order of the menu Kit."""
-    patterns, playing = commands.patterns, commands.playing
+    kits, patterns, playing = commands.kits, commands.patterns, commands.playing
     return [
         Entry("play-keys", "Kit", "Letters play the kit", "F8", playing.toggle, lambda: playing.is_on),
         Entry(
@@ -41,11 +41,9 @@ def kit_entries(commands: Commands) -> list[Entry]:
         Entry("midi-inputs", "Kit", "MIDI inputs…", "", playing.ask_midi),
         Entry("pads", "Kit", "Pads for mouse and touch", "Ctrl+I", playing.show_pads),
         Entry("", "Kit"),
-        Entry("put-on-keys", "Kit", "Put the hits on keys", "Ctrl+U", patterns.put_on_keys),
-        Entry("add-to-keys", "Kit", "Add hits to the kit", "", patterns.add_to_keys),
-        Entry(
-            "kit-fits", "Kit", "Slices fit the song’s tempo", "", patterns.toggle_fits, lambda: patterns.fits
-        ),
+        Entry("put-on-keys", "Kit", "Put the hits on keys", "Ctrl+U", kits.put_on_keys),
+        Entry("add-to-keys", "Kit", "Add hits to the kit", "", kits.add_to_keys),
+        Entry("kit-fits", "Kit", "Slices fit the song’s tempo", "", kits.toggle_fits, lambda: kits.fits),
         Entry("", "Kit"),
         Entry("pattern", "Kit", "Write the clip as a pattern", "Ctrl+P", patterns.write_recording),
         Entry("pattern-empty", "Kit", "New empty pattern", "Ctrl+Shift+P", patterns.write_empty),

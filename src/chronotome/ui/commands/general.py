@@ -29,6 +29,7 @@ from chronotome.ui.commands.fit import FitCommands
 from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.commands.handing import HandCommands
 from chronotome.ui.commands.hits import HitCommands
+from chronotome.ui.commands.kits import KitCommands
 from chronotome.ui.commands.loops import LoopCommands
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.moving import MovingCommands
@@ -63,7 +64,8 @@ class Commands:
         self.hits = HitCommands(desk, self.tighten, self.grooves)
         self.noises = NoiseCommands(desk, self.tighten)
         self.slices = SliceCommands(desk)
-        self.patterns = PatternCommands(desk)
+        self.kits = KitCommands(desk)
+        self.patterns = PatternCommands(desk, self.kits)
         self.playing = PlayingCommands(desk, self.patterns)
         self.handing = HandCommands(desk, self.patterns)
         self.rework = ReworkCommands(desk, self.clips, self.slices, self.patterns, self.marks, self.hits)

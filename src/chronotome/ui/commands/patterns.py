@@ -1,4 +1,4 @@
-"""What keys and menus do to kits and patterns."""
+"""What keys and menus do to patterns."""
 
 from collections.abc import Callable
 from itertools import count
@@ -11,10 +11,6 @@ from chronotome.bridge.store import Edit
 from chronotome.files.patterns import Saved, is_pattern, read_pattern, write_pattern
 from chronotome.session.edits.clips import Place
 from chronotome.session.edits.kits import (
-    add_to_kit,
-    make_kit,
-    set_kit,
-    set_slice,
     slices_for_keys,
     sound_of,
 )
@@ -36,12 +32,12 @@ from chronotome.session.edits.patterns import (
     shape_steps,
     vary,
 )
-from chronotome.session.kits import Kit, KitId, key_name
+from chronotome.session.kits import Kit, KitId
 from chronotome.session.model import Clip, Session, replace
 from chronotome.session.patterns import Pattern, StepId
+from chronotome.ui.commands.kits import KitCommands
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
-from chronotome.units import gain_of
 
 STEP_BY = {"loudness": 1.0, "pans": 0.1, "semitones": 1.0, "lengths": 0.125, "chances": 0.1, "repeats": 1}
 LABELS = {
@@ -60,14 +56,12 @@ VARIED = 4
 
 
 class PatternCommands:
-    """One method for each thing that can be done to a kit or a pattern."""
+    """One method for each thing that can be done to a pattern."""
 
-    def __init__(self, desk: Desk) -> None:
-        self._desk = desk
+    def __init__(self, desk: Desk, kits: KitCommands) -> None:
+        self._desk, self.kits = desk, kits
         self._kept: tuple[Pattern, tuple[StepId, ...]] | None = None
         self._seeds = count(1)
-        self._kit: KitId | None = None
-        """The kit that was made or looked at last."""
 
     # What is meant
 
@@ -78,19 +72,11 @@ class PatternCommands:
     @property
     def pattern(self) -> Pattern | None:
         """The one that the clip plays that is worked on."""
-        clip = self.clip
-        return None if clip is None else self._desk.session.pattern_of(clip.take)
+        return self._desk.pattern
 
     @property
     def kit(self) -> Kit | None:
-        """The kit of the clip that is worked on, else the one that was made last, else any."""
-        clip, session = self.clip, self._desk.session
-        if clip is not None and clip.take.playing is not None:
-            return session.kit_of(clip.take)
-        known = {each.id: each for each in session.kits}
-        if self._kit in known:
-            return known[self._kit]
-        return session.kits[-1] if session.kits else None
+        return self.kits.kit
 
     @property
     def is_here(self) -> bool:
@@ -109,103 +95,6 @@ class PatternCommands:
             self._desk.say("Choose steps first: a click in the pattern")
             return
         self._desk.store.apply(do(pattern, steps), label.format(counted(len(steps), "step")))
-
-    # Kits
-
-    def put_on_keys(self) -> None:
-        """The hits of the clip, or the chosen ones, as a kit."""
-        view, place = self._desk.view, self._desk.view.place
-        if place is None or self.is_here:
-            self._desk.say("It is on keys already" if self.is_here else "There is no clip to put on keys")
-            return
-        hits, before = view.hits, len(self._desk.session.kits)
-        words = f"Put {counted(len(hits), 'hit')} on keys" if hits else "Put the hits on keys"
-        self._desk.store.apply(lambda session: make_kit(session, place, hits), words)
-        if len(self._desk.session.kits) > before:
-            kit = self._desk.session.kits[-1]
-            self._kit = kit.id
-            last = key_name(kit.slices[-1].key)
-            self._desk.say(
-                f"{counted(len(kit.slices), 'slice')} on keys, Q to {last}. Ctrl+P writes a pattern with them"
-            )
-
-    def add_to_keys(self) -> None:
-        """The chosen hits of another clip on the keys that are free."""
-        place, kit, hits = self._desk.view.place, self.kit, self._desk.view.hits
-        if place is None or kit is None:
-            self._desk.say("There is no kit yet: Ctrl+U makes one")
-            return
-        number = kit.id
-        self._desk.store.apply(
-            lambda session: add_to_kit(session, number, place, hits), "Add hits to the kit"
-        )
-        now = len(self._desk.session.kit(number).slices)
-        self._desk.say(f"{now - len(kit.slices)} more on keys: {counted(now, 'slice')}")
-
-    def set_kit(self, label: str, **values: object) -> None:
-        kit = self.kit
-        if kit is not None:
-            number = kit.id
-            self._desk.store.apply(lambda session: set_kit(session, number, **values), label)
-
-    def toggle_fits(self) -> None:
-        kit = self.kit
-        if kit is not None:
-            self.set_kit(
-                "Kit fits the song" if not kit.fits_song else "Kit as recorded", fits_song=not kit.fits_song
-            )
-
-    @property
-    def fits(self) -> bool:
-        return self.kit is not None and self.kit.fits_song
-
-    def set_slices(self, label: str, **values: object) -> None:
-        """Of the slices that the chosen steps play."""
-        kit, pieces = self.kit, self.chosen_pieces
-        if kit is None or not pieces:
-            self._desk.say("Choose a step of the slice first")
-            return
-        number = kit.id
-        self._desk.store.apply(lambda session: set_slice(session, number, pieces, **values), label)
-
-    def put_slice_on(self, key: int) -> None:
-        """The slice of the step chosen last, on another key; what is there goes to where it was."""
-        kit, pattern, steps = self.kit, self.pattern, self._desk.view.steps
-        if kit is None or pattern is None or not steps:
-            return
-        piece = pattern.slices[pattern.at(steps[-1:])[0]]
-        label = f"Slice on key {key_name(key)}"
-        self._desk.store.apply(lambda session: set_slice(session, kit.id, {piece}, key=key), label)
-
-    def reverse(self) -> None:
-        """The slices of the chosen steps, from their ends to their starts; again, as they were."""
-        kit, pieces = self.kit, self.chosen_pieces
-        known = [] if kit is None else [each for each in kit.slices if each.id in pieces]
-        is_on = not all(each.is_reversed for each in known)
-        self.set_slices("Reverse slices" if is_on else "Slices forwards", is_reversed=is_on)
-
-    @property
-    def chosen_pieces(self) -> set[int]:
-        """The slices that the chosen steps play."""
-        pattern = self.pattern
-        if pattern is None:
-            return set()
-        return {pattern.slices[at] for at in pattern.at(self._desk.view.steps)}
-
-    def hear_slice(self, kit: Kit, number: int) -> None:
-        """A slice by itself, at once."""
-        piece = kit.slice_of(number)
-        source = None if piece is None else self._desk.recordings.pool.get(piece.recording)
-        if piece is None or source is None:
-            return
-        ratio = self._desk.session.rate / self._desk.session.recording_with(piece.recording).rate
-        start, end = round(piece.start * ratio), round(piece.end * ratio)
-        self._desk.transport.hear(source.region, start, end, gain_of(piece.loudness))
-
-    def hear_chosen(self) -> None:
-        kit, pieces = self.kit, sorted(self.chosen_pieces)
-        if kit is not None and pieces:
-            self.hear_slice(kit, pieces[-1])
 
     # Patterns
 
@@ -402,7 +291,7 @@ class PatternCommands:
 
     def choose_same(self) -> None:
         """All steps of the slices that the chosen ones play."""
-        place, pattern, pieces = self._desk.view.place, self.pattern, self.chosen_pieces
+        place, pattern, pieces = self._desk.view.place, self.pattern, self.kits.chosen_pieces
         if place is not None and pattern is not None:
             pairs = zip(pattern.ids, pattern.slices, strict=True)
             self._desk.view.choose_hits(place, [step for step, piece in pairs if piece in pieces])
@@ -436,7 +325,7 @@ class PatternCommands:
             return lambda session: move_steps(session, pattern.id, steps, 0.0, pieces)
 
         self._with_steps(edit, "Move {}")
-        self.hear_chosen()
+        self.kits.hear_chosen()
 
     def step(self, by: int, *, is_extending: bool = False) -> None:
         """Choose the next or previous step."""
@@ -446,14 +335,14 @@ class PatternCommands:
         at = pattern.ids.index(steps[-1]) + by if steps else (0 if by > 0 else len(pattern) - 1)
         new = pattern.ids[at % len(pattern)]
         self._desk.view.choose_hits(place, (*steps, new) if is_extending else (new,))
-        self.hear_chosen()
+        self.kits.hear_chosen()
 
     def set_here(self) -> None:
         """A step in the cell of the grid that is under the playhead, of the slice chosen last."""
         place, pattern, kit, clip = self._desk.view.place, self.pattern, self.kit, self.clip
         if place is None or pattern is None or kit is None or clip is None:
             return
-        pieces = self.chosen_pieces or {kit.slices[0].id}
+        pieces = self.kits.chosen_pieces or {kit.slices[0].id}
         session, grid = self._desk.session, self._desk.view.grid.step
         beat = session.beat_of(self._desk.transport.position)
         at = float((np.floor(beat / grid + 1e-6) * grid - clip.take.beat) % pattern.beats)

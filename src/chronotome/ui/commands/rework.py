@@ -78,7 +78,7 @@ class ReworkCommands:
 
     def reverse(self) -> None:
         """Steps by their slices, hits by themselves, else clips."""
-        meant = self._patterns if self._on_steps else self._slices if self._on_hits else self._clips
+        meant = self._patterns.kits if self._on_steps else self._slices if self._on_hits else self._clips
         meant.reverse()
 
     def cut(self) -> None:
@@ -108,7 +108,7 @@ class ReworkCommands:
 
     def hear(self) -> None:
         if self._on_steps:
-            self._patterns.hear_chosen()
+            self._patterns.kits.hear_chosen()
         elif self._on_hits:
             self._slices.hear_chosen()
         else:

@@ -124,7 +124,7 @@ class PatternRows(Rows):
         self.add(self.pitch)
         self.by_tape = Segmented(self.desk.view, "What pitch does to length", ["by tape", "length kept"])
         self.by_tape.chosen.connect(
-            lambda index: self._patterns.set_kit("Pitch of the kit otherwise", by_tape=index == 0)
+            lambda index: self._patterns.kits.set_kit("Pitch of the kit otherwise", by_tape=index == 0)
         )
         self.row("Pitch").addWidget(self.by_tape, 1)
         self._short_buttons({"kit-fits": "Fit the song’s tempo", "add-to-keys": "Add hits"})
@@ -132,7 +132,7 @@ class PatternRows(Rows):
     def _build_slice(self) -> None:
         """Of the slices of the chosen steps: whatever plays them is otherwise."""
         self.key = Combo("The key of the slice", [key_name(each) for each in range(KEYS)])
-        self.key.activated.connect(self._patterns.put_slice_on)
+        self.key.activated.connect(self._patterns.kits.put_slice_on)
         self.row("Key").addWidget(self.key, 1)
         loud = self._slice_slider("loudness", "Loudness", -24, 12, decibels, 0.5)
         pitch = self._slice_slider("semitones", "Pitch", -24, 24, semitones, 1.0)
@@ -146,11 +146,11 @@ class PatternRows(Rows):
         self.choke = Combo(
             "Choke group of the slices of chosen steps", ["no group", *(f"group {n}" for n in range(1, 9))]
         )
-        self.choke.activated.connect(lambda index: self._patterns.set_slices("Choke group", choke=index))
+        self.choke.activated.connect(lambda index: self._patterns.kits.set_slices("Choke group", choke=index))
         self.row("Choked by").addWidget(self.choke, 1)
         self.held = Segmented(self.desk.view, "How long slices sound", ["to the end", "while held"])
         self.held.chosen.connect(
-            lambda index: self._patterns.set_slices("How long slices sound", is_held=index == 1)
+            lambda index: self._patterns.kits.set_slices("How long slices sound", is_held=index == 1)
         )
         self.row("Sounds").addWidget(self.held, 1)
 
@@ -168,7 +168,7 @@ class PatternRows(Rows):
         self.slice_sliders[name] = slider, unit
 
         def edit(session: Session, value: float) -> Session:
-            kit, pieces = self._patterns.kit, self._patterns.chosen_pieces
+            kit, pieces = self._patterns.kit, self._patterns.kits.chosen_pieces
             if kit is None:
                 return session
             return set_slice(session, kit.id, pieces, **{name: round(value * unit, 3)})

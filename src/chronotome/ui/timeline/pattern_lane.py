@@ -260,7 +260,7 @@ class PatternLane(TrackLane):
         row = self._row_at(at.y(), len(steps.kit.slices))
         if row is not None and at.x() > HEADER - LABELS - 6:
             piece = steps.kit.slices[int(self.order(steps.kit)[row])]
-            self._commands.hear_slice(steps.kit, piece.id)
+            self._commands.kits.hear_slice(steps.kit, piece.id)
             here = [
                 each
                 for each, of in zip(steps.pattern.ids, steps.pattern.slices, strict=True)
@@ -285,7 +285,7 @@ class PatternLane(TrackLane):
             return
         piece = steps.kit.slices[int(self.order(steps.kit)[row])]
         self.desk.view.choose_hits((shown.track.id, shown.clip.id), ())
-        self._commands.hear_slice(steps.kit, piece.id)
+        self._commands.kits.hear_slice(steps.kit, piece.id)
         drag = DrawDrag(self.desk, steps.pattern.id, piece.id, self.desk.view.grid.step)
         self.drag = drag
         drag.to(place)
@@ -305,7 +305,7 @@ class PatternLane(TrackLane):
         step = steps.pattern.ids[int(steps.step[at])]
         self._choose((shown.track.id, shown.clip.id), step, is_more=keys == Qt.KeyboardModifier.ShiftModifier)
         if int(steps.rows[at]) >= 0 and not is_edge:
-            self._commands.hear_slice(steps.kit, steps.kit.slices[int(steps.rows[at])].id)
+            self._commands.kits.hear_slice(steps.kit, steps.kit.slices[int(steps.rows[at])].id)
         chosen = view.steps
         if step not in chosen:
             return
@@ -332,7 +332,7 @@ class PatternLane(TrackLane):
     def _move_drag(self, steps: Steps, chosen: tuple[StepId, ...]) -> MoveDrag:
         rows = [steps.kit.slices[at].id for at in self.order(steps.kit).tolist()]
         own = {each: steps.pattern.slices[steps.pattern.ids.index(each)] for each in chosen}
-        hear = partial(self._commands.hear_slice, steps.kit)
+        hear = partial(self._commands.kits.hear_slice, steps.kit)
         return MoveDrag(self.desk, steps.pattern.id, chosen, own, rows, hear)
 
     def _value_drag(
