@@ -10,6 +10,7 @@ from typing import TYPE_CHECKING
 
 from chronotome import __version__
 from chronotome.cli.common import between, encoding_of, heard, material_of, put
+from chronotome.cli.desktop import add_desktop_command, desktop
 from chronotome.cli.fit import add_fit_commands, straighten, tempo
 from chronotome.cli.pattern import add_pattern_command, pattern
 from chronotome.cli.split import add_split_command, split
@@ -117,6 +118,8 @@ def parser() -> argparse.ArgumentParser:
     shot.add_argument("--size", type=size_of, default=(1280, 800), metavar="1280x800")
     shot.add_argument("--theme", choices=["day", "night"], default="day")
 
+    add_desktop_command(commands)
+
     demo = commands.add_parser("demo", help="open the window with demo material")
     demo.add_argument("--output", choices=["auto", "simulated"], default="auto")
     return main
@@ -134,6 +137,7 @@ COMMANDS = {
     "render",
     "shot",
     "demo",
+    "desktop",
 }
 
 
@@ -149,6 +153,7 @@ def run(arguments: argparse.Namespace) -> int:
         "split": split,
         "pattern": pattern,
         "render": _render,
+        "desktop": desktop,
     }[arguments.command]
     try:
         work(arguments, _terminal_progress())
@@ -316,9 +321,17 @@ def parsed(words: Sequence[str]) -> argparse.Namespace:
     asked = next((word for word in words if word in {"-h", "--help", "--version"}), None)
     if asked is not None:
         parser().parse_args([asked])
-    window = argparse.ArgumentParser(prog="chronotome", add_help=False)
-    window.add_argument("files", nargs="*", type=Path)
-    window.add_argument("--output", choices=["auto", "simulated"], default="auto")
-    result = window.parse_args(words)
+    result = window_parser().parse_args(words)
     result.command = "open"
     return result
+
+
+def window_parser() -> argparse.ArgumentParser:
+    """What is understood where the window is wanted."""
+    window = argparse.ArgumentParser(prog="chronotome", add_help=False)
+    words = "a session folder, or recordings, which are added to an empty one"
+    window.add_argument("files", nargs="*", type=Path, metavar="FILE", help=words)
+    window.add_argument(
+        "--output", choices=["auto", "simulated"], default="auto", help="simulated: without a sound card"
+    )
+    return window

@@ -1,0 +1,34 @@
+"""The command `desktop`: Chronotome in the menus, or out of them again."""
+
+import argparse
+import sys
+import time
+from pathlib import Path
+from typing import Any
+
+from chronotome.cli.completions import completions
+from chronotome.cli.manual_page import manual_page
+from chronotome.files.desktop import data_home, put_in_menus, take_from_menus
+from chronotome.progress import Progress
+
+
+def add_desktop_command(commands: Any) -> None:
+    desktop = commands.add_parser("desktop", help="put the program into your desktop’s menus, or take it out")
+    desktop.add_argument("action", choices=["install", "uninstall", "manual"])
+    words = "what the menu starts; this program where not given"
+    desktop.add_argument("--program", type=Path, metavar="PATH", help=words)
+
+
+def desktop(arguments: argparse.Namespace, _progress: Progress) -> None:
+    from chronotome.cli import parser, window_parser  # noqa: PLC0415 - it is they who know of this command
+
+    page = manual_page(parser(), window_parser(), time.strftime("%Y-%m-%d"))
+    if arguments.action == "manual":
+        sys.stdout.write(page)
+        return
+    made = {"man/man1/chronotome.1": page, **completions(parser())}
+    if arguments.action == "uninstall":
+        print(f"Removed {len(take_from_menus(made))} files from “{data_home()}”.")
+        return
+    program = arguments.program or Path(sys.argv[0])
+    print(f"Wrote {len(put_in_menus(program.absolute(), made))} files to “{data_home()}”.")
