@@ -22,6 +22,13 @@ REFRESHERS = (
     ("gtk-update-icon-cache", "icons/hicolor"),
 )
 """What tells running desktops of it, and about which folder; where there is none, the next login does."""
+CACHES = {
+    "mime": "XMLnamespaces aliases generic-icons globs globs2 icons magic mime.cache subclasses treemagic"
+    " types version",
+    "applications": "mimeinfo.cache",
+    "icons/hicolor": "icon-theme.cache",
+}
+"""What those make of all that is there: where nothing else is left, it goes too."""
 _ASSETS = resources.files("chronotome.assets") / "desktop"
 
 
@@ -88,8 +95,9 @@ def take_from_menus(made: Mapping[str, str]) -> list[Path]:
     ------
     CannotWrite
     """
-    home, removed = data_home(), []
-    for place in (*(place for place, _ in _drawn(Path("/"))), *made):
+    home, removed = data_home(), list[Path]()
+    files = [*(place for place, _ in _drawn(Path("/"))), *made]
+    for place in files:
         path = home / place
         try:
             path.unlink(missing_ok=True)
@@ -97,12 +105,22 @@ def take_from_menus(made: Mapping[str, str]) -> list[Path]:
             raise cannot_write(path, error) from None
         removed.append(path)
     _refresh()
-    for path in removed:
-        for folder in path.parents:
-            if folder == home or not _is_empty(folder):
-                break
+    for folder, names in CACHES.items():
+        place = home / folder
+        made_there = {place / name for name in names.split()}
+        if place.is_dir() and all(each in made_there or _is_bare(each) for each in place.iterdir()):
+            for each in made_there:
+                each.unlink(missing_ok=True)
+            removed.append(place / "caches")
+    for folder in sorted({each for path in removed for each in path.parents}, reverse=True):
+        if home in folder.parents and _is_empty(folder):
             folder.rmdir()
-    return removed
+    return removed[: len(files)]
+
+
+def _is_bare(path: Path) -> bool:
+    """A folder without a file, however deep."""
+    return path.is_dir() and not any(each.is_file() for each in path.rglob("*"))
 
 
 def _is_empty(folder: Path) -> bool:

@@ -36,13 +36,16 @@ MOST_DOCUMENT = 128 << 20
 Places = Mapping[ContentHash, Path]
 
 
-class Document(Struct, frozen=True):
-    """What stands in session.json. `history` is the file beside it that tells how it came to be."""
+class Document(Struct, frozen=True, kw_only=True):
+    """What stands in session.json. `history` is the file beside it that tells how it came to be.
 
-    session: Session
+    Its format comes first: desktops tell what a file is by how it begins.
+    """
+
     format: str = FORMAT
     version: int = VERSION
     history: FileName | None = None
+    session: Session
 
 
 class _NamesHistory(Struct, frozen=True):
@@ -243,7 +246,7 @@ def _save_document(folder: Path, place: int, history: History) -> None:
     name = f"history-{number}.jsonl"
     with replacing(name, place) as file:
         file.write(b"".join(line + b"\n" for line in LedgerWriter().whole(history)))
-    document = Document(history.session, history=name)
+    document = Document(session=history.session, history=name)
     with replacing(DOCUMENT, place) as file:
         file.write(msgspec.json.format(msgspec.json.encode(document), indent=1))
     if old is not None and old != name:

@@ -9,8 +9,10 @@ import tempfile
 from pathlib import Path
 
 from PySide6.QtCore import QCoreApplication, QEventLoop, Qt, QTimer
+from PySide6.QtGui import QGuiApplication, QIcon
 from PySide6.QtWidgets import QApplication
 
+from chronotome import __version__, assets
 from chronotome.bridge.analyses import Analyses
 from chronotome.bridge.bouncing import Bouncing
 from chronotome.bridge.document import Document
@@ -28,6 +30,7 @@ from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
 from chronotome.engine.player import Player
 from chronotome.errors import UnusableFile
+from chronotome.files.desktop import APP_ID
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings, load_settings
 from chronotome.files.session_file import is_session
@@ -40,6 +43,7 @@ from chronotome.ui.preferences import Preferences
 from chronotome.ui.theme import THEMES, load_fonts, text_font
 from chronotome.ui.view_state import Stage, ViewState
 
+ICON = Path(assets.__file__).parent / "desktop" / f"{APP_ID}.svg"
 READY_MILLISECONDS = 60000
 SETTLE_MILLISECONDS = 150
 DEMO_SECONDS = 6.0
@@ -112,9 +116,12 @@ def application() -> QApplication:
     give_memory_back()
     sys.setswitchinterval(SWITCH_SECONDS)
     QCoreApplication.setApplicationName("chronotome")
+    QCoreApplication.setApplicationVersion(__version__)
+    QGuiApplication.setDesktopFileName(APP_ID)
     QApplication.setHighDpiScaleFactorRoundingPolicy(Qt.HighDpiScaleFactorRoundingPolicy.PassThrough)
     QApplication.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)  # dialogs wear the theme
     qt = QApplication(sys.argv[:1])
+    qt.setWindowIcon(QIcon(str(ICON)))
     qt.setStyle("Fusion")
     load_fonts()
     qt.setFont(text_font(12))
