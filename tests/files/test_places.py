@@ -8,7 +8,7 @@ from chronotome.files.places import (
     load_settings,
     save_settings,
     settings_file,
-    with_recent,
+    with_first,
 )
 from chronotome.session.fit import Measured
 from chronotome.session.onsets import Onsets
@@ -24,13 +24,13 @@ def test_settings_come_back_and_damaged_ones_are_the_usual_ones():
 
 
 def test_recent_sessions_are_newest_first_once_each_and_few():
-    settings = Settings()
+    recent = ()
     for number in range(15):
-        settings = with_recent(settings, Path(f"/s/{number}"))
-    settings = with_recent(settings, Path("/s/9"))
+        recent = with_first(recent, Path(f"/s/{number}"))
+    recent = with_first(recent, Path("/s/9"))
 
-    assert settings.recent[:2] == ("/s/9", "/s/14")
-    assert len(settings.recent) == len(set(settings.recent)) == MOST_RECENT
+    assert recent[:2] == ("/s/9", "/s/14")
+    assert len(recent) == len(set(recent)) == MOST_RECENT
 
 
 def test_an_analysis_is_kept_under_its_content():

@@ -14,17 +14,21 @@ from chronotome.bridge.tasks import Tasks
 from chronotome.errors import Cancelled, CannotWrite, ChronotomeError, readable
 from chronotome.files.door import is_there
 from chronotome.files.journal import Journal, Recovered
+from chronotome.files.pack import pack, unpack
 from chronotome.files.session_file import (
     Opened,
     check_place,
     document_of,
     is_session,
     load_session,
+    recordings_of,
+    remove_recordings,
     save_session,
     sweep_session,
 )
 from chronotome.files.session_lock import Holder, SessionLock, take
 from chronotome.progress import Progress
+from chronotome.session.edits.emptied import heard_contents, without_unheard
 from chronotome.session.history import History
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Session
@@ -50,6 +54,8 @@ class Document(QObject):
         self._recordings, self._fits = recordings, fits
         self.folder: Path | None = None
         self._lock: SessionLock | None = None
+        self._dropped: dict[ContentHash, Path] = {}
+        """What is no longer wanted in the folder, once the session is saved without it."""
         self._disk = threading.Lock()
         """Held by whoever writes a session."""
         self._unsafe = ""
@@ -128,11 +134,15 @@ class Document(QObject):
     def save(self, folder: Path) -> None:
         """Save into a folder, in the background; what is edited meanwhile is for the next time."""
         history, places = self._store.history, dict(self._recordings.places)
-        is_current = self._recordings.watch()
+        is_current, dropped = self._recordings.watch(), dict(self._dropped)
 
         def work(progress: Progress) -> tuple[dict[ContentHash, Path], SessionLock | None]:
             with self._disk:
-                return _saved(folder, history, places, progress, is_known=folder == self.folder)
+                saved = _saved(folder, history, places, progress, is_known=folder == self.folder)
+                remove_recordings(
+                    folder, {each for each in dropped.values() if each not in saved[0].values()}
+                )
+                return saved
 
         def show(saved: tuple[dict[ContentHash, Path], SessionLock | None]) -> None:
             now, lock = saved
@@ -146,6 +156,61 @@ class Document(QObject):
             self.saved.emit()
 
         self._tasks.run(f"Saving {folder.name}", work, show)
+
+    def save_copy(self, folder: Path) -> None:
+        """Save into another folder, and go on in this one."""
+        if folder == self.folder:
+            self.save(folder)
+            return
+        history, places = self._store.history, dict(self._recordings.places)
+
+        def work(progress: Progress) -> None:
+            with self._disk:
+                _, lock = _saved(folder, history, places, progress, is_known=False)
+                _release(lock)
+
+        def show(_done: None) -> None:
+            self._tasks.told.emit(
+                f"A copy is in “{readable(folder)}”; this is still “{readable(self.title)}”"
+            )
+
+        self._tasks.run(f"Saving {folder.name}", work, show)
+
+    def pack(self, path: Path) -> None:
+        """The session and all its recordings as one file."""
+        history, places = self._store.history, dict(self._recordings.places)
+        self._tasks.run(
+            f"Packing {path.name}",
+            lambda progress: pack(path, history, places, progress),
+            lambda written: self._tasks.told.emit(f"Packed as “{readable(written)}”"),
+        )
+
+    def unpack(self, path: Path, folder: Path) -> None:
+        """A packed session into a folder, and open it there."""
+        self._tasks.run(
+            f"Unpacking {path.name}", lambda progress: unpack(path, folder, progress), self.open_session
+        )
+
+    def use_template(self, session: Session) -> None:
+        """A new session that begins as a template says."""
+        self._hold(None)
+        self._show(History(session), {}, None, {}, is_saved=True)
+
+    @property
+    def unheard(self) -> dict[ContentHash, Path]:
+        """Recordings that nothing plays any more, with those that only steps of the history still have."""
+        heard = heard_contents(self._store.session)
+        known = recordings_of(self._store.history)
+        places = self._recordings.places
+        return {content: places[content] for content in known if content not in heard and content in places}
+
+    def drop_unheard(self) -> None:
+        """Forget them, with the history that needs them; the session's own copies go as it is saved."""
+        dropped = self.unheard
+        session = without_unheard(self._store.history.session)
+        self._dropped = {**self._dropped, **dropped}
+        self._store.reset(History(session), is_saved=False)
+        self._recordings.let_go(dropped)
 
     def close(self) -> None:
         """Let others have the session."""
@@ -166,6 +231,7 @@ class Document(QObject):
         is_saved: bool,
     ) -> None:
         self._recordings.replace(places, missing)
+        self._dropped = {}
         self.folder = folder
         self._store.reset(history, is_saved=is_saved)
         self.opened.emit()

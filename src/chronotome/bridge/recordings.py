@@ -1,7 +1,7 @@
 """Recordings of the session: where their files are, their samples, importing and finding them."""
 
 import time
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Collection, Sequence
 from pathlib import Path
 
 import msgspec
@@ -65,6 +65,14 @@ class Recordings(QObject):
         self.pool.sources.clear()
         self.places, self.lost = dict(places), dict(lost)
         self.replaced.emit()
+
+    def let_go(self, contents: Collection[ContentHash]) -> None:
+        """Of samples and places that the session no longer has."""
+        gone = [self.pool.sources.pop(each) for each in contents if each in self.pool.sources]
+        self.retired.emit([source.region for source in gone])
+        for each in contents:
+            self.places.pop(each, None)
+            self.lost.pop(each, None)
 
     def load_all(self) -> None:
         session = self._store.session

@@ -97,8 +97,8 @@ def take_from_menus(made: Mapping[str, str]) -> list[Path]:
     """
     home, removed = data_home(), list[Path]()
     files = [*(place for place, _ in _drawn(Path("/"))), *made]
-    for place in files:
-        path = home / place
+    for name in files:
+        path = home / name
         try:
             path.unlink(missing_ok=True)
         except OSError as error:
@@ -112,9 +112,9 @@ def take_from_menus(made: Mapping[str, str]) -> list[Path]:
             for each in made_there:
                 each.unlink(missing_ok=True)
             removed.append(place / "caches")
-    for folder in sorted({each for path in removed for each in path.parents}, reverse=True):
-        if home in folder.parents and _is_empty(folder):
-            folder.rmdir()
+    for above in sorted({each for path in removed for each in path.parents}, reverse=True):
+        if home in above.parents and _is_empty(above):
+            above.rmdir()
     return removed[: len(files)]
 
 

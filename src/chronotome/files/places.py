@@ -10,6 +10,7 @@ from msgspec import Meta, Struct
 from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.names import path_words
 from chronotome.files.writing import keep
+from chronotome.session.limits import Id
 
 NAME = "chronotome"
 MOST_BYTES = 1 << 20
@@ -21,6 +22,16 @@ Words = Annotated[str, Meta(max_length=20_000)]
 """A path, as `path_words` tells it."""
 
 
+class Sight(Struct, frozen=True):
+    """What of a session was in sight when it was left."""
+
+    stage: Annotated[int, Meta(ge=1, le=5)] = 3
+    start: Annotated[float, Meta(ge=-1e12, le=1e12)] = 0.0
+    frames_per_pixel: Annotated[float, Meta(gt=0.0, le=1e9)] = 1000.0
+    track: Id = 0
+    position: Annotated[float, Meta(ge=0.0, le=1e12)] = 0.0
+
+
 class Settings(Struct, frozen=True):
     """What the person chose for the application, beyond any session."""
 
@@ -28,6 +39,12 @@ class Settings(Struct, frozen=True):
     output: Annotated[str, Meta(max_length=300)] = "auto"
     block: Annotated[int, Meta(ge=16, le=65536)] = 512
     recent: tuple[Words, ...] = ()
+    recent_files: Annotated[tuple[Words, ...], Meta(max_length=MOST_RECENT)] = ()
+    """Recordings that were opened."""
+    window: Annotated[str, Meta(max_length=4_000, pattern=r"\A[0-9a-f]*\Z")] = ""
+    """Size and place of the window, as Qt tells them."""
+    sights: Annotated[dict[Words, Sight], Meta(max_length=MOST_RECENT)] = {}
+    """What was in sight of the sessions that were left last."""
     shortcuts: dict[Word, Word] = {}
     grid_follows_zoom: bool = True
     shelf: tuple[Words, ...] = ()
@@ -68,7 +85,7 @@ def save_settings(settings: Settings) -> None:
     keep(settings_file(), msgspec.json.format(msgspec.json.encode(settings)))
 
 
-def with_recent(settings: Settings, path: Path) -> Settings:
-    words = path_words(path)
-    others = [each for each in settings.recent if each != words]
-    return msgspec.structs.replace(settings, recent=(words, *others)[:MOST_RECENT])
+def with_first(known: tuple[str, ...], *paths: Path) -> tuple[str, ...]:
+    """Paths before those that are known; the oldest of too many are forgotten."""
+    words = tuple(dict.fromkeys([*map(path_words, paths), *known]))
+    return words[:MOST_RECENT]

@@ -231,6 +231,15 @@ def save_session(
     return now
 
 
+def remove_recordings(folder: Path, unwanted: Iterable[Path]) -> None:
+    """Remove files that were asked to go, where they are in the folder of recordings of a session."""
+    with contextlib.suppress(OSError), folder_at(folder) as place, folder_at(Path(AUDIO), place) as audio:
+        for path in unwanted:
+            if path.parent == folder / AUDIO:
+                with contextlib.suppress(FileNotFoundError):
+                    os.unlink(path.name, dir_fd=audio)
+
+
 def sweep_session(folder: Path) -> None:
     """Remove what a save that was killed left behind; the caller holds the session's lock."""
     with contextlib.suppress(OSError), folder_at(folder) as place:
@@ -245,13 +254,23 @@ def _save_document(folder: Path, place: int, history: History) -> None:
     number = 1 + (int(old.removeprefix("history-").removesuffix(".jsonl")) if old else 0)
     name = f"history-{number}.jsonl"
     with replacing(name, place) as file:
-        file.write(b"".join(line + b"\n" for line in LedgerWriter().whole(history)))
-    document = Document(session=history.session, history=name)
+        file.write(history_bytes(history))
     with replacing(DOCUMENT, place) as file:
-        file.write(msgspec.json.format(msgspec.json.encode(document), indent=1))
+        file.write(document_bytes(history.session, name))
     if old is not None and old != name:
         with contextlib.suppress(FileNotFoundError):
             os.unlink(old, dir_fd=place)
+
+
+def history_bytes(history: History) -> bytes:
+    """A history as its file holds it."""
+    return b"".join(line + b"\n" for line in LedgerWriter().whole(history))
+
+
+def document_bytes(session: Session, history: str | None) -> bytes:
+    """A session as its document holds it."""
+    document = Document(session=session, history=history)
+    return msgspec.json.format(msgspec.json.encode(document), indent=1)
 
 
 def _known_history(document: Path) -> str | None:
@@ -262,7 +281,7 @@ def _known_history(document: Path) -> str | None:
         return None
 
 
-def _recordings_of(history: History) -> dict[ContentHash, Recording]:
+def recordings_of(history: History) -> dict[ContentHash, Recording]:
     """Every recording that any step of the history needs."""
     sessions = [step.session for step in (*history.past, *history.future)]
     return {
@@ -277,7 +296,7 @@ def _save_recordings(
 ) -> dict[ContentHash, Path]:
     now: dict[ContentHash, Path] = {}
     missing: dict[str, str] = {}
-    recordings = _recordings_of(history)
+    recordings = recordings_of(history)
     for number, (content, recording) in enumerate(recordings.items()):
         place, wanted = places.get(content), folder / AUDIO / recording.file
         if place is not None and place == wanted:

@@ -79,11 +79,14 @@ class Actions(QObject):
         self.use_shortcuts(shortcuts)
 
     def _runner(self, entry: Entry) -> Callable[[], None]:
+        return self.guarded(entry.do) if entry.do is not None else self.refresh
+
+    def guarded(self, do: Callable[[], object]) -> Callable[[], None]:
+        """What cannot be done is told, not raised."""
+
         def run() -> None:
-            if entry.do is None:
-                return
             try:
-                entry.do()
+                do()
             except ChronotomeError as error:
                 self._tell(str(error))
             self.refresh()

@@ -45,6 +45,7 @@ from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.status_line import StatusLine
 from chronotome.ui.panels.transport_bar import TransportBar
+from chronotome.ui.restoring import Restoring
 from chronotome.ui.stages.export import ExportTray
 from chronotome.ui.stages.fit import FitTray
 from chronotome.ui.stages.mark import MarkTray
@@ -81,6 +82,7 @@ class MainWindow(QMainWindow):
         self._menus = self.actions_table.fill(self.menuBar())
         self._refresh = Soon(self.actions_table.refresh, self)
         self.session_files.add_recent(self._menus["Session"], self.actions_table)
+        self.session_files.keeping.add_templates(self._menus["Session"], self.actions_table)
         QShortcut(QKeySequence("F10"), self, self._open_menus)
         self._build()
         desk.view.snap_follows_zoom = desk.preferences.settings.grid_follows_zoom
@@ -91,6 +93,8 @@ class MainWindow(QMainWindow):
         desk.document.saved.connect(self._show)
         desk.recordings.source_ready.connect(self._on_source)
         desk.tasks.error.connect(self._on_error)
+        self.restoring = Restoring(self, desk)
+        self.restoring.restore_window()
         self._on_theme()
         self._on_stage()
         self._show()
@@ -234,6 +238,7 @@ class MainWindow(QMainWindow):
         self.desk.transport.stop()
         self.desk.transport.go_to(0)
         view.fit()
+        self.restoring.opened()
         self.session_files.remember()
         self._show()
 
@@ -261,7 +266,7 @@ class MainWindow(QMainWindow):
     # Session
 
     def open(self, paths: list[Path]) -> None:
-        self.desk.document.open(self._without_patterns(paths))
+        self.session_files.open_now(self._without_patterns(paths))
 
     def _without_patterns(self, paths: list[Path]) -> list[Path]:
         """What is left once folders of patterns are brought in."""
@@ -419,6 +424,7 @@ class MainWindow(QMainWindow):
         self.close()
 
     def _shut_down(self) -> None:
+        self.restoring.close()
         self.desk.preferences.keep(grid_follows_zoom=self.desk.view.snap_follows_zoom)
         shut_down(self.desk.transport, self.desk, self._journal)
 

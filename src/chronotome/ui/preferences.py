@@ -1,10 +1,11 @@
 """What the person chose for the application, beyond any session: kept as soon as it is another."""
 
+from collections.abc import Sequence
 from pathlib import Path
 
 import msgspec
 
-from chronotome.files.places import Settings, save_settings, with_recent
+from chronotome.files.places import Settings, save_settings, with_first
 
 
 class Preferences:
@@ -28,7 +29,11 @@ class Preferences:
 
     def remember(self, folder: Path) -> None:
         """The folder is the most recent session."""
-        self._use(with_recent(self._settings, folder))
+        self.keep(recent=with_first(self._settings.recent, folder))
+
+    def remember_files(self, paths: Sequence[Path]) -> None:
+        """These recordings were opened last."""
+        self.keep(recent_files=with_first(self._settings.recent_files, *paths))
 
     def _use(self, settings: Settings) -> None:
         self._settings = settings

@@ -10,9 +10,12 @@ from chronotome import demo
 from chronotome.errors import readable
 from chronotome.files.audio_file import SUFFIXES
 from chronotome.files.names import path_from, shown
+from chronotome.files.pack import SUFFIX as PACK
+from chronotome.files.pack import is_pack
 from chronotome.files.session_file import document_of
 from chronotome.files.session_lock import Holder
 from chronotome.ui.actions import Actions
+from chronotome.ui.commands.keeping import Keeping
 from chronotome.ui.controls.plain_text import question
 from chronotome.ui.desk import Desk
 
@@ -26,6 +29,7 @@ class SessionFiles:
         self._window, self._desk, self._tell = window, desk, tell
         self._after_save: Callable[[], None] | None = None
         self._recent: QMenu | None = None
+        self.keeping = Keeping(window, desk, self.when_safe)
         desk.document.saved.connect(self._on_saved)
         desk.recordings.missing.connect(self._on_missing)
         desk.document.held.connect(self._on_held)
@@ -45,7 +49,7 @@ class SessionFiles:
     def ask_and_open(self) -> None:
         endings = " ".join(f"*{suffix}" for suffix in SUFFIXES)
         names, _ = QFileDialog.getOpenFileNames(
-            self._window, "Open", str(Path.home()), f"Sound and sessions ({endings} session.json)"
+            self._window, "Open", str(Path.home()), f"Sound and sessions ({endings} session.json *{PACK})"
         )
         if names:
             self.open_safely([Path(name) for name in names])
@@ -56,14 +60,30 @@ class SessionFiles:
             self.open_safely([Path(name)])
 
     def open_safely(self, paths: list[Path]) -> None:
+        """After asking about edits that are not saved, where a session is among them."""
         if any(path.is_dir() or path.name.endswith(".json") for path in paths):
-            self.when_safe(lambda: self._desk.document.open(paths))
+            self.when_safe(lambda: self.open_now(paths))
         else:
-            self._desk.document.open(paths)
+            self.open_now(paths)
+
+    def open_now(self, paths: list[Path]) -> None:
+        """Sessions, recordings, and what is packed, once it is said where it goes."""
+        for path in filter(is_pack, paths):
+            self.keeping.ask_where(path)
+        others = [path for path in paths if not is_pack(path)]
+        if others:
+            self._desk.document.open(others)
+            self.remember_files(others)
+
+    def remember_files(self, paths: list[Path]) -> None:
+        """Recordings that are there, the newest first."""
+        sounds = [path.absolute() for path in paths if path.suffix.lower() in SUFFIXES and path.is_file()]
+        if sounds:
+            self._desk.preferences.remember_files(sounds)
 
     def add_recent(self, menu: QMenu, actions: Actions) -> None:
-        """Recent sessions, above the way out."""
-        recent, last = QMenu("&Recent sessions", self._window), actions.get("quit")
+        """Recent sessions and recordings, above the way out."""
+        recent, last = QMenu("&Recent", self._window), actions.get("quit")
         menu.insertMenu(last, recent)
         menu.insertSeparator(last)
         menu.aboutToShow.connect(self._fill_recent)
@@ -73,12 +93,15 @@ class SessionFiles:
         if self._recent is None:
             return
         self._recent.clear()
-        names = self._desk.preferences.settings.recent
-        for name in names:
-            path = path_from(name)
-            action = self._recent.addAction(shown(str(path)))
-            action.triggered.connect(lambda _checked=False, path=path: self.open_safely([path]))
-        self._recent.setEnabled(bool(names))
+        settings = self._desk.preferences.settings
+        for title, names in (("Sessions", settings.recent), ("Recordings", settings.recent_files)):
+            if names:
+                self._recent.addSection(title)
+            for name in names:
+                path = path_from(name)
+                action = self._recent.addAction(shown(str(path)).replace("&", "&&"))
+                action.triggered.connect(lambda _checked=False, path=path: self.open_safely([path]))
+        self._recent.setEnabled(bool(settings.recent or settings.recent_files))
 
     def save(self) -> None:
         folder = self._desk.document.folder

@@ -30,6 +30,10 @@ def counted(number: int, one: str, many: str | None = None) -> str:
     return f"{number} {one if number == 1 else many or one + 's'}"
 
 
+def megabytes(count: float) -> str:
+    return f"{plain(count / 1e6)} MB"
+
+
 def milliseconds(value: float) -> str:
     return f"{plain(value, 0)} ms"
 

@@ -1,0 +1,170 @@
+"""A session with all its recordings in one file: an ordinary ZIP archive of its folder."""
+
+import contextlib
+import re
+import shutil
+import zipfile
+from collections.abc import Iterable
+from pathlib import Path
+from typing import Final
+
+from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
+from chronotome.files.audio_file import new_hash
+from chronotome.files.door import is_there
+from chronotome.files.session_file import (
+    AUDIO,
+    COPIED_AT_ONCE,
+    DOCUMENT,
+    MOST_DOCUMENT,
+    Places,
+    document_bytes,
+    history_bytes,
+    load_session,
+    recordings_of,
+)
+from chronotome.files.writing import cannot_write, new_folder, refuse_sources, replacing_at
+from chronotome.progress import Progress, part_of, unheard
+from chronotome.session.history import History
+
+SUFFIX: Final = ".chronotome"
+HISTORY = "history-1.jsonl"
+MOST_ENTRIES = 20_000
+MOST_HISTORY = 256 << 20
+MOST_SOUND = 64 << 30
+"""Bytes of all recordings together."""
+_SOUND = re.compile(AUDIO + r"/(?!\.{1,2}\Z)[^/\\\x00-\x1f]{1,255}")
+_ENCRYPTED = 0x1
+WHENCE = "Ask whoever packed it to pack it again."
+
+
+def is_pack(path: Path) -> bool:
+    return path.suffix.lower() == SUFFIX and is_there(path)
+
+
+def pack(path: Path, history: History, places: Places, progress: Progress = unheard) -> Path:
+    """Write a session, its history and every recording of either into one file.
+
+    Raises
+    ------
+    CannotWrite, UnusableFile, MissingRecordings
+        Whatever was there before stays.
+    """
+    path = path.with_suffix(SUFFIX)
+    refuse_sources(path, places.values())
+    recordings = recordings_of(history)
+    there = {
+        content: each.file
+        for content, each in recordings.items()
+        if content in places and is_there(places[content])
+    }
+    lost = {each.content: each.file for each in history.session.recordings if each.content not in there}
+    if lost:
+        raise MissingRecordings(lost)
+    try:
+        with replacing_at(path) as new:
+            with zipfile.ZipFile(new, "w") as archive:
+                _put(archive, DOCUMENT, document_bytes(history.session, HISTORY))
+                _put(archive, HISTORY, history_bytes(history))
+                for number, (content, name) in enumerate(there.items()):
+                    share = part_of(progress, number / len(there), (number + 1) / len(there))
+                    _put_sound(archive, places[content], name, content, share)
+                    new.check()
+            new.check()
+    except OSError as error:
+        raise cannot_write(path, error) from None
+    return path
+
+
+def _put(archive: zipfile.ZipFile, name: str, data: bytes) -> None:
+    archive.writestr(zipfile.ZipInfo(name), data, zipfile.ZIP_DEFLATED)
+
+
+def _put_sound(archive: zipfile.ZipFile, place: Path, name: str, content: str, progress: Progress) -> None:
+    """As it lies on disk, not packed any tighter; refused where it is another one by now."""
+    digest, total, done = new_hash(), max(1, place.stat().st_size), 0
+    info = zipfile.ZipInfo(f"{AUDIO}/{name}")
+    with place.open("rb") as source, archive.open(info, "w", force_zip64=True) as file:
+        while block := source.read(COPIED_AT_ONCE):
+            file.write(block)
+            digest.update(block)
+            done += len(block)
+            progress(done / total)
+    if digest.hexdigest() != content:
+        words = "Open it anew, or bring the old one back."
+        raise UnusableFile(place, "has changed since it was opened", words)
+
+
+def unpack(path: Path, folder: Path, progress: Progress = unheard) -> Path:
+    """Write what a packed session holds to a new or an empty folder, and see that it can be opened.
+
+    Raises
+    ------
+    UnusableFile
+        If it is damaged, or holds anything that no session has.
+    CannotWrite
+    """
+    try:
+        with zipfile.ZipFile(path) as archive:
+            entries = _entries(path, archive)
+            _refuse_too_large(folder, entries)
+            new_folder(folder)
+            try:
+                for number, entry in enumerate(entries):
+                    _write_out(archive, entry, folder)
+                    progress((number + 1) / len(entries))
+                load_session(folder)
+            except BaseException:
+                _take_back(folder, entries)
+                raise
+    except (zipfile.BadZipFile, EOFError, NotImplementedError, ValueError) as error:
+        raise UnusableFile(path, f"is damaged ({error})", WHENCE) from None
+    except OSError as error:
+        if error.filename == str(path):
+            raise UnusableFile(path, f"cannot be read ({error.strerror})", "Choose another file.") from None
+        raise cannot_write(folder, error) from None
+    return folder
+
+
+def _entries(path: Path, archive: zipfile.ZipFile) -> list[zipfile.ZipInfo]:
+    """What is in it, where all of that is what a session has, and no more of it than a session may be."""
+    found = archive.infolist()
+    most = {DOCUMENT: MOST_DOCUMENT, HISTORY: MOST_HISTORY}
+    for entry in found:
+        is_ours = entry.filename in most or _SOUND.fullmatch(entry.filename) is not None
+        if not is_ours or entry.flag_bits & _ENCRYPTED:
+            raise UnusableFile(path, f"holds “{entry.filename[:80]}”, which no session has", WHENCE)
+        if entry.file_size > most.get(entry.filename, MOST_SOUND):
+            raise UnusableFile(path, f"holds more than a session may be (“{entry.filename[:80]}”)", WHENCE)
+    names = [entry.filename for entry in found]
+    if DOCUMENT not in names or len(set(names)) < len(names) or len(names) > MOST_ENTRIES:
+        raise UnusableFile(path, "is no packed session", "Choose a file that “Pack the session” wrote.")
+    return found
+
+
+def _refuse_too_large(folder: Path, entries: Iterable[zipfile.ZipInfo]) -> None:
+    """Rather than fill a disk and find out then."""
+    needed = sum(entry.file_size for entry in entries)
+    near = next((each for each in (folder, *folder.parents) if each.is_dir()), Path("/"))
+    if needed > min(MOST_SOUND, shutil.disk_usage(near).free):
+        words = f"it holds {needed >> 20} MB, and there is no room for that"
+        raise CannotWrite(folder, words, "Make room, or choose another disk.")
+
+
+def _write_out(archive: zipfile.ZipFile, entry: zipfile.ZipInfo, folder: Path) -> None:
+    place = folder / entry.filename
+    if place.parent != folder:
+        place.parent.mkdir(exist_ok=True)
+    with archive.open(entry) as source, replacing_at(place, is_synced=False) as file:
+        while block := source.read(COPIED_AT_ONCE):
+            file.write(block)
+            file.check()
+
+
+def _take_back(folder: Path, entries: Iterable[zipfile.ZipInfo]) -> None:
+    """What was written before it turned out to be damaged: the folder was empty."""
+    with contextlib.suppress(OSError):
+        for entry in entries:
+            (folder / entry.filename).unlink(missing_ok=True)
+        (folder / AUDIO).rmdir()
+    with contextlib.suppress(OSError):
+        folder.rmdir()

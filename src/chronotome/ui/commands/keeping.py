@@ -1,0 +1,91 @@
+"""What the menu Session does beyond opening and saving: copies, packed files, templates, what is in it."""
+
+from collections.abc import Callable
+from functools import partial
+from pathlib import Path
+
+from PySide6.QtWidgets import QFileDialog, QInputDialog, QMenu, QWidget
+
+from chronotome.files.names import shown
+from chronotome.files.pack import SUFFIX
+from chronotome.files.templates import keep_template, read_template, template_names
+from chronotome.ui.actions import Actions
+from chronotome.ui.desk import Desk
+from chronotome.ui.guarded import guard_overrides
+
+PACKED = f"Packed sessions (*{SUFFIX})"
+
+
+class Keeping:
+    """`when_safe` runs what closes the session, once edits that are not saved were asked about."""
+
+    def __init__(self, window: QWidget, desk: Desk, when_safe: Callable[[Callable[[], None]], None]) -> None:
+        self._window, self._desk, self._when_safe = window, desk, when_safe
+        self._templates: QMenu | None = None
+
+    @property
+    def _usual(self) -> Path:
+        return (self._desk.document.folder or Path.home() / "session").parent
+
+    def save_copy(self) -> None:
+        usual = str(self._usual / f"{self._desk.document.title} copy")
+        name, _ = QFileDialog.getSaveFileName(self._window, "Save a copy as a folder", usual)
+        if name:
+            self._desk.document.save_copy(Path(name))
+
+    def pack(self) -> None:
+        """The session, its history and all recordings as one file."""
+        usual = str(self._usual / f"{self._desk.document.title}{SUFFIX}")
+        name, _ = QFileDialog.getSaveFileName(self._window, "Pack the session", usual, PACKED)
+        if name:
+            self._desk.document.pack(Path(name))
+
+    def unpack(self) -> None:
+        name, _ = QFileDialog.getOpenFileName(self._window, "Unpack a session", str(self._usual), PACKED)
+        if name:
+            self.ask_where(Path(name))
+
+    def ask_where(self, path: Path) -> None:
+        """A packed session goes into a folder of its own before it is opened."""
+        usual = str(path.with_suffix(""))
+        name, _ = QFileDialog.getSaveFileName(self._window, f"A new folder for “{shown(path.name)}”", usual)
+        if name:
+            self._when_safe(lambda: self._desk.document.unpack(path, Path(name)))
+
+    def ask_template(self) -> None:
+        """What the session is without its sound, for new sessions to begin with."""
+        name, is_said = QInputDialog.getText(
+            self._window,
+            "Save as a template",
+            "Tempo, metre, grooves, sections and tracks with\ntheir recipes are kept, no sound. Its name:",
+            text=self._desk.document.title,
+        )
+        if is_said and name.strip():
+            kept = keep_template(name, self._desk.session)
+            self._desk.say(f"“{kept}” is a template: Session ▸ New from a template")
+
+    def use_template(self, name: str) -> None:
+        session = read_template(name)
+        self._when_safe(lambda: self._desk.document.use_template(session))
+
+    def add_templates(self, menu: QMenu, actions: Actions) -> None:
+        """Templates, below a new session."""
+        self._templates = QMenu("New from a &template", self._window)
+        menu.insertMenu(actions.get("open"), self._templates)
+        menu.aboutToShow.connect(lambda: self._fill(actions))
+
+    def _fill(self, actions: Actions) -> None:
+        menu = self._templates
+        if menu is None:
+            return
+        menu.clear()
+        for name in template_names():
+            action = menu.addAction(shown(name).replace("&", "&&"))
+            action.triggered.connect(actions.guarded(partial(self.use_template, name)))
+        menu.setEnabled(not menu.isEmpty())
+
+    def show_information(self) -> None:
+        from chronotome.ui.dialogs.information import InformationDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        InformationDialog(self._desk, self._window).open()

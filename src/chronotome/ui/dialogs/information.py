@@ -1,0 +1,111 @@
+"""What a session is made of: length, tempo, tracks, hits, files and their sizes; and what nothing plays."""
+
+from pathlib import Path
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import (
+    QDialog,
+    QDialogButtonBox,
+    QGridLayout,
+    QLabel,
+    QMessageBox,
+    QVBoxLayout,
+    QWidget,
+)
+
+from chronotome.errors import readable
+from chronotome.session.anchors import extent_of
+from chronotome.session.counting import counted_of
+from chronotome.session.model import Session
+from chronotome.ui.controls.figures import clock, counted, megabytes, plain
+from chronotome.ui.controls.plain_text import question
+from chronotome.ui.desk import Desk
+
+
+def bytes_in(paths: list[Path]) -> int:
+    """Of the files that are there."""
+    return sum(path.stat().st_size for path in paths if path.is_file())
+
+
+def hits_in(session: Session) -> int:
+    """Onsets that count, of every take."""
+    return sum(int(counted_of(session, take).sum()) for track in session.tracks for take in track.takes)
+
+
+class InformationDialog(QDialog):
+    def __init__(self, desk: Desk, parent: QWidget) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("Session information")
+        self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        self._desk = desk
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(24, 20, 24, 16)
+        layout.setSpacing(16)
+        self._grid = QGridLayout()
+        self._grid.setHorizontalSpacing(24)
+        self._grid.setVerticalSpacing(6)
+        layout.addLayout(self._grid)
+        for row, (name, figure) in enumerate(self.rows()):
+            label, value = QLabel(name), QLabel(figure)
+            label.setObjectName("soft")
+            value.setTextFormat(Qt.TextFormat.PlainText)
+            value.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
+            value.setWordWrap(True)
+            value.setAccessibleName(name)
+            self._grid.addWidget(label, row, 0, Qt.AlignmentFlag.AlignTop)
+            self._grid.addWidget(value, row, 1)
+        self._grid.setColumnMinimumWidth(1, 320)
+        buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
+        self.drop = buttons.addButton("Forget what nothing plays…", QDialogButtonBox.ButtonRole.ActionRole)
+        self.drop.setEnabled(bool(desk.document.unheard))
+        self.drop.clicked.connect(self.ask_and_drop)
+        buttons.rejected.connect(self.reject)
+        layout.addWidget(buttons)
+
+    def rows(self) -> list[tuple[str, str]]:
+        desk, session = self._desk, self._desk.session
+        places, history = desk.recordings.places, desk.store.history
+        frames = extent_of(session)
+        bars = session.beat_of(frames) / session.metre.bar if frames else 0.0
+        own = [places[each.content] for each in session.recordings if each.content in places]
+        unheard = list(desk.document.unheard.values())
+        steps = len(history.past) + len(history.future)
+        folder, clips = desk.document.folder, sum(1 for _ in session.clips)
+        idle = f"{counted(len(unheard), 'file')}, {megabytes(bytes_in(unheard))}" if unheard else "none"
+        return [
+            ("Name", desk.document.title),
+            ("Folder", readable(folder) if folder else "not saved yet"),
+            ("Length", f"{clock(frames / session.rate)}, about {plain(max(0.0, bars))} bars"),
+            (
+                "Tempo",
+                f"{plain(session.tempo.beats_per_minute, 2)} bpm, {session.metre.beats}/{session.metre.unit}",
+            ),
+            ("Rate", f"{session.rate / 1000:g} kHz"),
+            ("Tracks", f"{counted(len(session.tracks), 'track')}, {counted(clips, 'clip')}"),
+            ("Hits", f"{hits_in(session):,}".replace(",", " ")),
+            ("Kits", f"{counted(len(session.kits), 'kit')}, {counted(len(session.patterns), 'pattern')}"),
+            ("Recordings", f"{counted(len(session.recordings), 'file')}, {megabytes(bytes_in(own))}"),
+            ("Not played", idle),
+            ("History", counted(steps, "step")),
+        ]
+
+    def ask_and_drop(self) -> None:
+        """What nothing plays, how much that frees, and what it costs: undone once it is said."""
+        files = self._desk.document.unheard
+        names = ", ".join(f"“{readable(path.name)}”" for path in files.values())
+        box = question(
+            self,
+            f"Forget {counted(len(files), 'recording')} that nothing plays? {names}",
+            f"{megabytes(bytes_in(list(files.values())))} become free in the session’s folder as it is saved."
+            " Files outside of it stay. The steps of the history go too: they need what is forgotten.",
+        )
+        forget = box.addButton("Forget", QMessageBox.ButtonRole.DestructiveRole)
+        box.addButton(QMessageBox.StandardButton.Cancel)
+        box.buttonClicked.connect(lambda button: self.forget() if button is forget else None)
+        box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        box.open()
+
+    def forget(self) -> None:
+        self._desk.document.drop_unheard()
+        self._desk.say("Forgotten. Save the session, and their room is free")
+        self.accept()
