@@ -29,7 +29,7 @@ from chronotome.files.session_file import (
 from chronotome.files.session_lock import Holder, SessionLock, take
 from chronotome.progress import Progress
 from chronotome.session.edits.emptied import heard_contents, without_unheard
-from chronotome.session.history import History
+from chronotome.session.history import MOST_STEPS, History
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Session
 
@@ -54,6 +54,12 @@ class Document(QObject):
         self._recordings, self._fits = recordings, fits
         self.folder: Path | None = None
         self._lock: SessionLock | None = None
+        self.first = Session()
+        """What a new session begins as."""
+        self.steps_kept = MOST_STEPS
+        """Of the history, that are saved."""
+        self._saving = QTimer(self)
+        self._saving.timeout.connect(self._save_by_itself)
         self._dropped: dict[ContentHash, Path] = {}
         """What is no longer wanted in the folder, once the session is saved without it."""
         self._disk = threading.Lock()
@@ -129,16 +135,17 @@ class Document(QObject):
 
     def new(self) -> None:
         self._hold(None)
-        self._show(History(Session()), {}, None, {}, is_saved=True)
+        self._show(History(self.first), {}, None, {}, is_saved=True)
 
     def save(self, folder: Path) -> None:
         """Save into a folder, in the background; what is edited meanwhile is for the next time."""
         history, places = self._store.history, dict(self._recordings.places)
+        kept = history.shortened(self.steps_kept)
         is_current, dropped = self._recordings.watch(), dict(self._dropped)
 
         def work(progress: Progress) -> tuple[dict[ContentHash, Path], SessionLock | None]:
             with self._disk:
-                saved = _saved(folder, history, places, progress, is_known=folder == self.folder)
+                saved = _saved(folder, kept, places, progress, is_known=folder == self.folder)
                 remove_recordings(
                     folder, {each for each in dropped.values() if each not in saved[0].values()}
                 )
@@ -156,6 +163,23 @@ class Document(QObject):
             self.saved.emit()
 
         self._tasks.run(f"Saving {folder.name}", work, show)
+
+    def begin_with(self, session: Session) -> None:
+        """What a new session begins as; the one that is open too, where nothing was done in it yet."""
+        is_untouched = self._store.history.session == self.first and not self._store.history.past
+        self.first = session
+        if is_untouched and self.folder is None:
+            self._store.reset(History(session), is_saved=True)
+
+    def save_every(self, minutes: int) -> None:
+        """Save by itself what has a folder and was changed; 0: only when it is said."""
+        self._saving.stop()
+        if minutes:
+            self._saving.start(minutes * 60_000)
+
+    def _save_by_itself(self) -> None:
+        if self.folder is not None and self._store.is_modified and not self._store.is_drafting:
+            self.save(self.folder)
 
     def save_copy(self, folder: Path) -> None:
         """Save into another folder, and go on in this one."""

@@ -57,7 +57,6 @@ class Keys(QObject):
         self._number: KitId | None = None
         self._old: list[list[Region]] = []
         self._sounds: dict[int, SliceSound] = {}
-        self._usual_block = player.block
         self.is_on = self._is_taking = False
         self._timer = QTimer(self)
         self._timer.setInterval(LISTEN_MILLISECONDS)
@@ -96,7 +95,7 @@ class Keys(QObject):
             return
         self.is_on = is_on
         if is_on:
-            self._player.use_block(min(LIVE_BLOCK, self._usual_block))
+            self._player.use(block=min(LIVE_BLOCK, self._player.block))
             self._player.start(self._store.session.rate)
             self._player.notes_played()
         else:

@@ -158,14 +158,16 @@ class Taking(QObject):
             )
             return
 
+        is_simulated = state.is_simulated or player.is_input_simulated
+
         def go_on(source: Source | None) -> None:
             if source is not None and performance is not None:
                 self._performance = performance, source
             region = None if source is None else source.region
-            player.open_input(is_simulated=state.is_simulated, performance=region)
+            player.open_input(is_simulated=is_simulated, performance=region)
             then()
 
-        if not state.is_simulated or performance is None:
+        if not is_simulated or performance is None:
             go_on(None)
         elif self._performance is not None and self._performance[0] == performance:
             go_on(self._performance[1])

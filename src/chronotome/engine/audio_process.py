@@ -39,9 +39,10 @@ def open_output(
     return output
 
 
-def run(descriptors: tuple[int, int], parent: int, wanted: str, rate: int, block: int) -> None:
+def run(descriptors: tuple[int, int], parent: int, devices: tuple[str, str], rate: int, block: int) -> None:
     """Serve until told to quit, or until the parent is gone, be it while this process starts."""
     arena_descriptor, control_descriptor = descriptors
+    wanted, heard = devices
     signal.signal(signal.SIGINT, signal.SIG_IGN)
     ctypes.CDLL(None).prctl(PR_SET_PDEATHSIG, signal.SIGTERM)
     with contextlib.suppress(OSError):  # only where the system allows it
@@ -53,7 +54,8 @@ def run(descriptors: tuple[int, int], parent: int, wanted: str, rate: int, block
     output = open_output(mixer, control, wanted=wanted, rate=rate, block=block)
     midi = MidiInput(control, mixer.notes.append)
     midi.start()
-    taking = Taking(control, floats, mixer.notes, mixer.monitor, block=block)
+    device = None if heard == "auto" else heard
+    taking = Taking(control, floats, mixer.notes, mixer.monitor, block=block, device=device)
     gc.collect()
     gc.freeze()
     gc.disable()
@@ -92,5 +94,11 @@ def _begin(output: Output, control: Control) -> None:
 
 
 if __name__ == "__main__":
-    arena, shared, parent_id, device, frames_per_second, frames_per_block = sys.argv[1:]
-    run((int(arena), int(shared)), int(parent_id), device, int(frames_per_second), int(frames_per_block))
+    arena, shared, parent_id, output_name, input_name, frames_per_second, frames_per_block = sys.argv[1:]
+    run(
+        (int(arena), int(shared)),
+        int(parent_id),
+        (output_name, input_name),
+        int(frames_per_second),
+        int(frames_per_block),
+    )

@@ -23,6 +23,7 @@ from chronotome.render.mix import Mix, Side
 from chronotome.render.take_ring import TakeWord
 
 DEFAULT_BLOCK = 512
+AUTO = "auto"
 CLOSE_SECONDS = 2.0
 
 
@@ -51,6 +52,7 @@ class Player:
     ) -> None:
         self._arena = arena
         self._output, self._block = output, block
+        self._input = AUTO
         self._child: subprocess.Popen[bytes] | None = None
         self.is_in_process = in_process
         self._simulated: SimulatedOutput | None = None
@@ -110,6 +112,7 @@ class Player:
                     *(str(descriptor) for descriptor in descriptors),
                     str(os.getpid()),
                     self._output,
+                    self._input,
                     str(self.rate),
                     str(self._block),
                 ],
@@ -177,11 +180,13 @@ class Player:
     def stop(self) -> None:
         self.control.send(Command.STOP)
 
-    def use_block(self, block: int) -> None:
-        """Frames that the device asks for at once: fewer sound sooner. Another number starts it anew."""
-        if block == self._block:
+    def use(self, *, output: str | None = None, heard: str | None = None, block: int | None = None) -> None:
+        """Another output, input, or frames at once, of which fewer sound sooner: the sound starts anew."""
+        before = self._output, self._input, self._block
+        self._output, self._input = output or self._output, heard or self._input
+        self._block = block or self._block
+        if before == (self._output, self._input, self._block):
             return
-        self._block = block
         if self.is_started and not self.is_in_process:
             with self._lock:
                 self._end()
@@ -213,6 +218,11 @@ class Player:
         self.control.wanted_midi.text = "\n".join(names)
 
     # Takes
+
+    @property
+    def is_input_simulated(self) -> bool:
+        """Whether the stand-in is wanted, whatever the output is."""
+        return self._input == "simulated"
 
     def open_input(self, *, is_simulated: bool, performance: Region | None = None) -> None:
         """Let the input hear; the simulated one plays a performance, or is a cable from the output."""

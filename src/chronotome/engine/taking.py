@@ -21,9 +21,17 @@ class Taking:
     """Looks at what is wanted, from the audio process's main loop; hears in the input's thread."""
 
     def __init__(
-        self, control: Control, floats: Curve, notes: "deque[Note]", monitor: Monitor, *, block: int
+        self,
+        control: Control,
+        floats: Curve,
+        notes: "deque[Note]",
+        monitor: Monitor,
+        *,
+        block: int,
+        device: str | None = None,
     ) -> None:
         self._control, self._floats, self._notes, self._block = control, floats, notes, block
+        self._device = device
         self._monitor = monitor
         self._input: Input | None = None
         self._is_for = NONE
@@ -53,7 +61,7 @@ class Taking:
         rate, why = self._control.get(Word.RATE), ""
         if wanted == REAL:
             try:
-                found = PortAudioInput(self.hear, rate=rate, block=self._block)
+                found = PortAudioInput(self.hear, rate=rate, block=self._block, device=self._device)
             except DeviceUnavailable:
                 why = ": no sound input"
             else:

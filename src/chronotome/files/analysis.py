@@ -5,14 +5,13 @@ from typing import TYPE_CHECKING
 
 import msgspec
 import numpy as np
-import platformdirs
 from msgspec import Struct
 
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import ANALYSIS_VERSION, Material
 from chronotome.dsp.hits import hit_traits
+from chronotome.files.cache import cache_folder
 from chronotome.files.door import Untrusted, bytes_of, trusted
-from chronotome.files.places import NAME
 from chronotome.files.writing import keep
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.fit import Measured, TempoOption
@@ -83,7 +82,7 @@ def measured_of(pulse: "Pulse") -> Measured | None:
 
 def _kept_at(content: ContentHash, material: Material | None) -> Path:
     name = f"{content}-{ANALYSIS_VERSION}-{material or 'heard'}.json"
-    return Path(platformdirs.user_cache_dir(NAME)) / "analysis" / name
+    return cache_folder() / "analysis" / name
 
 
 def kept_analysis(content: ContentHash, material: Material | None = None) -> Analysis | None:

@@ -10,7 +10,9 @@ from msgspec import Meta, Struct
 from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.names import path_words
 from chronotome.files.writing import keep
+from chronotome.session.history import MOST_STEPS
 from chronotome.session.limits import Id
+from chronotome.session.model import ClickSound
 
 NAME = "chronotome"
 MOST_BYTES = 1 << 20
@@ -56,6 +58,15 @@ class Settings(Struct, frozen=True):
     """By which what each input hears comes later than the device says; measured by a loop-back."""
     midi: Annotated[tuple[Words, ...], Meta(max_length=64)] = ()
     """MIDI inputs that play keys; none named: all."""
+    input: Annotated[str, Meta(max_length=300)] = "auto"
+    takes: Words = ""
+    """The folder of takes that no session has yet; none: one of our own."""
+    click: ClickSound = ClickSound.WOOD
+    """Of new sessions."""
+    steps_kept: Annotated[int, Meta(ge=0, le=MOST_STEPS)] = MOST_STEPS
+    """Steps of the history that are saved with a session."""
+    autosave_minutes: Annotated[int, Meta(ge=0, le=1440)] = 0
+    """So often a session that has a folder is saved by itself; 0: only when it is said."""
     reaction_ms: Annotated[float, Meta(ge=-1000.0, le=1000.0)] = 10.0
     """By which a hand is late that beats along; measured by the tap calibration."""
 

@@ -9,16 +9,16 @@ from pathlib import Path
 from typing import Annotated
 
 import msgspec
-import platformdirs
 from msgspec import Meta, Struct
 
 from chronotome.dsp.beats.names import tempo_in_name
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import header_of
+from chronotome.files.cache import cache_folder
 from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.names import path_from, path_words, words_shown
 from chronotome.files.patterns import DOCUMENT, pattern_facts
-from chronotome.files.places import NAME, Words
+from chronotome.files.places import Words
 from chronotome.files.tags import tempo_tag
 from chronotome.files.writing import keep
 from chronotome.progress import Progress, unheard
@@ -85,7 +85,7 @@ class _Index(Struct, frozen=True):
 def index_of(folder: Path) -> Path:
     """Where the index of a folder is kept."""
     name = hashlib.sha256(os.fsencode(folder)).hexdigest()[:32]
-    return Path(platformdirs.user_cache_dir(NAME)) / "shelf" / f"{name}.json"
+    return cache_folder() / "shelf" / f"{name}.json"
 
 
 def kept_entries(folder: Path) -> list[ShelfEntry]:

@@ -13,7 +13,8 @@ import msgspec
 from msgspec import Meta, Struct
 
 from chronotome.files.door import Untrusted, bytes_of, trusted
-from chronotome.files.places import state_folder
+from chronotome.files.names import path_from
+from chronotome.files.places import load_settings, state_folder
 from chronotome.files.writing import cannot_write, private_folder, write_whole
 from chronotome.session.grid import Tempo
 from chronotome.session.limits import MOST_FRAMES, Name, Rate
@@ -41,6 +42,12 @@ class LeftBehind:
 
 
 def takes_folder() -> Path:
+    """Where takes are kept until a session has them: as it was said, else a folder of our own."""
+    said = load_settings().takes
+    return path_from(said) if said else _own_folder()
+
+
+def _own_folder() -> Path:
     return state_folder() / "takes"
 
 
@@ -112,7 +119,9 @@ def left_behind() -> list[LeftBehind]:
     """Takes that nobody writes or has any more and that are in no saved session, the newest first."""
     found = []
     with contextlib.suppress(OSError):
-        for path in sorted(takes_folder().glob(f"*{ABOUT}"), reverse=True):
+        folders = {takes_folder(), _own_folder()}
+        paths = [path for folder in folders for path in folder.glob(f"*{ABOUT}")]
+        for path in sorted(paths, key=lambda path: path.name, reverse=True):
             sound = path.with_name(path.name.removesuffix(ABOUT) + SUFFIX)
             with contextlib.suppress(OSError, Untrusted):
                 about = trusted(bytes_of(path, MOST_BYTES), About)

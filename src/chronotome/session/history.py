@@ -66,6 +66,10 @@ class History:
         step = self.future[-1]
         return History(step.session, (*self.past, Step(self.session, step.label)), self.future[:-1])
 
+    def shortened(self, steps: int) -> "History":
+        """With no more than the latest steps."""
+        return History(self.session, self.past[max(0, len(self.past) - steps) :], self.future)
+
     @property
     def undo_label(self) -> str | None:
         return self.past[-1].label if self.past else None

@@ -6,6 +6,7 @@ import ctypes
 import os
 import sys
 import tempfile
+from functools import partial
 from pathlib import Path
 
 from PySide6.QtCore import QCoreApplication, QEventLoop, Qt, QTimer
@@ -35,6 +36,7 @@ from chronotome.files.journal import Journal
 from chronotome.files.places import Settings, load_settings
 from chronotome.files.session_file import is_session
 from chronotome.render.arena import Arena
+from chronotome.ui.applying import apply_settings, theme_name
 from chronotome.ui.commands.recovery import offer_recovery, offer_takes
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guard_overrides
@@ -60,6 +62,7 @@ def build(
     arena = Arena()
     store = Store()
     player = Player(arena, output=output or settings.output, block=settings.block, in_process=in_process)
+    player.use(heard=settings.input)
     tasks = Tasks(store)
     journal = journal or Journal()
     recordings = Recordings(store, tasks, arena)
@@ -69,10 +72,9 @@ def build(
     rendering = Rendering(store, recordings.pool, player, arena, store)
     recordings.retired.connect(rendering.retire)
     view = ViewState(store)
-    view.theme = THEMES.get(settings.theme, THEMES["day"])
+    view.theme = THEMES[theme_name(settings.theme)]
     shelf = Shelf(store, tasks, transport, arena, store)
     keys = Keys(store, recordings, player, arena, store)
-    keys.listen_to_midi(settings.midi)
     kept = Kept(recordings, document, store)
     desk = Desk(
         store,
@@ -92,9 +94,17 @@ def build(
         Bouncing(store, tasks, recordings, kept, arena),
         Preferences(settings),
     )
+    apply_settings(desk, settings, settings)
+    desk.preferences.heard += [partial(apply_settings, desk), partial(_use_devices, player, output)]
     window = MainWindow(desk, player, journal)
     store.setParent(window)  # and so does all that hangs on it: what they hold is given back with the window
     return window
+
+
+def _use_devices(player: Player, forced: str | None, before: Settings, now: Settings) -> None:
+    """The sound starts anew where another device was chosen; what the command line says comes first."""
+    if (before.output, before.input, before.block) != (now.output, now.input, now.block):
+        player.use(output=forced or now.output, heard=now.input, block=now.block)
 
 
 SWITCH_SECONDS = 0.001

@@ -34,6 +34,7 @@ from chronotome.files.session_file import is_session
 from chronotome.render.proof import Proof
 from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
+from chronotome.ui.applying import theme_name
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.session_files import SessionFiles
@@ -93,6 +94,7 @@ class MainWindow(QMainWindow):
         desk.document.saved.connect(self._show)
         desk.recordings.source_ready.connect(self._on_source)
         desk.tasks.error.connect(self._on_error)
+        QGuiApplication.styleHints().colorSchemeChanged.connect(self._on_desktop_theme)
         self.restoring = Restoring(self, desk)
         self.restoring.restore_window()
         self._on_theme()
@@ -230,6 +232,10 @@ class MainWindow(QMainWindow):
     def _on_theme(self) -> None:
         self.setStyleSheet(style_sheet(self.desk.view.theme))
 
+    def _on_desktop_theme(self) -> None:
+        """The desktop went from light to dark, or back."""
+        self.desk.view.set_theme(THEMES[theme_name(self.desk.preferences.settings.theme)])
+
     def _on_opened(self) -> None:
         view = self.desk.view
         self.desk.shelf.stop()
@@ -319,7 +325,14 @@ class MainWindow(QMainWindow):
     def toggle_theme(self) -> None:
         name = "day" if self.desk.view.theme.name == "night" else "night"
         self.desk.preferences.keep(theme=name)
-        self.desk.view.set_theme(THEMES[name])
+
+    def edit_preferences(self, row: str = "") -> None:
+        from chronotome.ui.dialogs.preferences import PreferencesDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        dialog = PreferencesDialog(self.desk, self.calibrate, self)
+        dialog.show_row(row)
+        dialog.open()
 
     def edit_shortcuts(self) -> None:
         from chronotome.ui.dialogs.keys_and_marks import ShortcutsDialog  # noqa: PLC0415 - seldom wanted
@@ -349,7 +362,9 @@ class MainWindow(QMainWindow):
         from chronotome.ui.dialogs.finding import FindDialog, findable  # noqa: PLC0415 - seldom wanted
 
         guard_overrides()
-        dialog = FindDialog(findable(self.desk, self._commands, self.actions_table), self)
+        dialog = FindDialog(
+            findable(self.desk, self._commands, self.actions_table, self.edit_preferences), self
+        )
         if dialog.exec() and dialog.chosen is not None:
             dialog.chosen.do()
 

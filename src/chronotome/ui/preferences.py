@@ -1,6 +1,6 @@
 """What the person chose for the application, beyond any session: kept as soon as it is another."""
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from pathlib import Path
 
 import msgspec
@@ -13,6 +13,8 @@ class Preferences:
 
     def __init__(self, settings: Settings) -> None:
         self._settings = settings
+        self.heard: list[Callable[[Settings, Settings], None]] = []
+        """Who wants to know at once that something else was chosen: (before, now)."""
 
     @property
     def settings(self) -> Settings:
@@ -36,5 +38,7 @@ class Preferences:
         self.keep(recent_files=with_first(self._settings.recent_files, *paths))
 
     def _use(self, settings: Settings) -> None:
-        self._settings = settings
+        before, self._settings = self._settings, settings
         save_settings(settings)
+        for each in self.heard:
+            each(before, settings)

@@ -455,5 +455,6 @@ class ViewState(QObject):
         return recipes_of(session, guide, take).reach
 
     def set_theme(self, theme: Theme) -> None:
-        self.theme = theme
-        self.theme_changed.emit()
+        if theme is not self.theme:
+            self.theme = theme
+            self.theme_changed.emit()

@@ -111,9 +111,7 @@ class PlayingCommands:
         desk = self._desk
         dialog = MidiDialog(desk.keys, desk.preferences.settings.midi, QApplication.activeWindow())
         if dialog.exec():
-            names = dialog.chosen()
-            desk.preferences.keep(midi=names)
-            desk.keys.listen_to_midi(names)
+            desk.preferences.keep(midi=dialog.chosen())
 
     # Playing in
 
@@ -187,7 +185,6 @@ class PlayingCommands:
             desk.transport.stop()
             desk.taking.end()
             return
-        desk.taking.delays_ms = desk.preferences.settings.input_ms
         desk.taking.begin(performance=PERFORMANCE)
 
     @property

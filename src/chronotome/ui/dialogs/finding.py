@@ -22,6 +22,7 @@ from chronotome.session.grid import position_words
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.desk import Desk
+from chronotome.ui.dialogs.preferences import ROWS
 
 WIDTH, HEIGHT, COLUMNS = 560, 420, (330, 110, 90)
 MOST_SHOWN = 200
@@ -52,14 +53,15 @@ def found(items: Sequence[Item], typed: str) -> list[Item]:
     return [item for _, _, item in sorted(ranked, key=lambda each: each[:2])][:MOST_SHOWN]
 
 
-def findable(desk: Desk, commands: Commands, table: Actions) -> list[Item]:
-    """What there is to find now."""
+def findable(desk: Desk, commands: Commands, table: Actions, set_up: Callable[[str], None]) -> list[Item]:
+    """What there is to find now; `set_up` shows a setting of Preferences."""
     view, session = desk.view, desk.session
     items = [
         Item(entry.words.rstrip("…"), entry.menu, table.keys(entry.name), partial(table.run, entry.name))
         for entry in table.entries
         if entry.name != "find"
     ]
+    items += [Item(name, "setting", "", partial(set_up, name)) for name in ROWS]
     items += [Item(track.name, "track", "", partial(view.focus, track.id)) for track in session.tracks]
     sections = commands.sections
     items += [Item(each.name, "section", "", partial(sections.go_to, each)) for each in session.sections]
