@@ -7,6 +7,7 @@ from chronotome.files.journal import Journal
 from chronotome.files.places import load_settings
 from chronotome.files.session_file import load_session
 from chronotome.files.templates import template_names
+from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.tracks import remove_track, set_level
 from chronotome.ui.application import build
 from chronotome.ui.dialogs.information import InformationDialog
@@ -144,3 +145,34 @@ def test_a_session_is_seen_as_it_was_left(at_work, tmp_path, saving_to, qtbot):
         again.close()
         again.deleteLater()
         qtbot.wait(1)
+
+
+def test_an_exported_file_opened_in_an_empty_session_brings_tempo_bars_and_sections(at_work, tmp_path):
+    at_work.desk.store.apply(lambda s: add_section(s, "verse", 0.0, 4.0), "Section")
+    at_work.desk.store.apply(lambda s: add_section(s, "bridge", 4.0, 6.0), "Section")
+    tray = at_work.window.export_tray
+    tray.export(tmp_path / "mix.wav")
+    at_work.settle()
+    sections = at_work.session.sections
+    at_work.desk.store.mark_saved(at_work.desk.store.history.session)
+    run_new(at_work)
+    at_work.window.open([tmp_path / "mix.wav"])
+    at_work.settle()
+
+    fit = at_work.session.recordings[0].fit
+    assert (fit.tempo, fit.beat_one) == (120.0, round(0.025 * 48000))
+    assert at_work.session.sections == sections
+    at_work.window.open([tmp_path / "mix.wav"])
+    at_work.settle()
+    assert at_work.session.sections == sections
+
+    tray.marked.setChecked(False)
+    tray.export(tmp_path / "plain.wav")
+    at_work.settle()
+    assert b"cue " in (tmp_path / "mix.wav").read_bytes()
+    assert b"cue " not in (tmp_path / "plain.wav").read_bytes()
+
+
+def run_new(person):
+    person.window.actions_table.run("new")
+    person.wait(lambda: not person.session.tracks)

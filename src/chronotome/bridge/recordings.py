@@ -12,12 +12,13 @@ from chronotome.bridge.tasks import Tasks
 from chronotome.errors import Cancelled, ChronotomeError
 from chronotome.files.audio_file import FileFacts, facts_of, load_source, refuse_another
 from chronotome.files.fit_file import kept_fit
+from chronotome.files.markers import Markers, fit_told, metre_told, read_markers, sections_of
 from chronotome.files.names import plain_name, shown
 from chronotome.files.session_file import find_recordings
 from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Pool, Source
-from chronotome.session.edits.recordings import add_recording, without_recording
+from chronotome.session.edits.recordings import add_recording, as_told, without_recording
 from chronotome.session.fit import Fit
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Recording
@@ -91,12 +92,13 @@ class Recordings(QObject):
     def _add_file(self, path: Path, queue: "_InOrder", place: int) -> None:
         is_current = self.watch()
 
-        def work(progress: Progress) -> tuple[FileFacts, Fit]:
-            facts = facts_of(path, progress)
-            return facts, kept_fit(facts.content, path)
+        def work(progress: Progress) -> tuple[FileFacts, Fit, Markers]:
+            facts, markers = facts_of(path, progress), read_markers(path)
+            fit = kept_fit(facts.content, path)
+            return facts, fit_told(markers, facts.rate, facts.frames) if fit == Fit() else fit, markers
 
-        def add(found: tuple[FileFacts, Fit]) -> None:
-            facts, fit = found
+        def add(found: tuple[FileFacts, Fit, Markers]) -> None:
+            facts, fit, markers = found
             if not is_current():
                 return
             self.places.setdefault(facts.content, path.resolve())
@@ -110,7 +112,11 @@ class Recordings(QObject):
                 fit=fit,
             )
             words = f"Open {shown(path.name)}"
-            self._store.apply(lambda session: add_recording(session, recording, shown(path.stem)), words)
+            metre, sections = metre_told(markers), sections_of(markers, facts.frames / facts.rate)
+            self._store.apply(
+                lambda session: as_told(add_recording(session, recording, shown(path.stem)), metre, sections),
+                words,
+            )
             if self.pool.get(facts.content) is None:
                 self._load(facts.content, path, self._store.session.rate, known=facts)
 

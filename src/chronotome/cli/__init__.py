@@ -22,6 +22,7 @@ from chronotome.files.audio_file import facts_of, load_source, refuse_another
 from chronotome.files.audio_out import ENCODINGS
 from chronotome.files.export import export_mix, export_stems
 from chronotome.files.finish import LONGEST_TAIL, RATES, Aim, Finish
+from chronotome.files.markers import markers_of
 from chronotome.files.marks import Mark, csv_text, write_marks
 from chronotome.files.session_file import document_of, load_session
 from chronotome.files.writing import refuse_sources
@@ -253,6 +254,8 @@ def _add_finish(render: argparse.ArgumentParser) -> None:
     level.add_argument("--loudness", type=between(-60, 0), metavar="LUFS", help="by ITU-R BS.1770")
     render.add_argument("--no-dither", action="store_true", help="for 16 bits")
     render.add_argument("--tail", type=between(0, LONGEST_TAIL), default=0.0, metavar="SECONDS")
+    words = "no tempo, bars and sections in the file"
+    render.add_argument("--no-markers", action="store_true", help=words)
     render.add_argument("--closes", action="store_true", help="what rings after the end begins the file")
 
 
@@ -296,7 +299,18 @@ def _render(arguments: argparse.Namespace, progress: Progress) -> None:
     side = Side.AS_PLAYED if arguments.as_played else Side.EDITED
     if arguments.stems:
         share, span = part_of(progress, 0.9, 1.0), (start, end)
-        stems = export_stems(session, pool.ready(), arena, arguments.out, encoding, span, side, finish, share)
+        stems = export_stems(
+            session,
+            pool.ready(),
+            arena,
+            arguments.out,
+            encoding,
+            span,
+            side,
+            finish,
+            share,
+            is_marked=not arguments.no_markers,
+        )
         for each in stems:
             print(each.path)
         return
@@ -309,6 +323,7 @@ def _render(arguments: argparse.Namespace, progress: Progress) -> None:
         end=end,
         side=side,
         finish=finish,
+        markers=None if arguments.no_markers else markers_of(session, start, end, is_loop=arguments.closes),
         sources=sources,
         progress=part_of(progress, 0.9, 1.0),
     )

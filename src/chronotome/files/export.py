@@ -5,6 +5,7 @@ from pathlib import Path
 
 from chronotome.files.audio_out import Encoding, Written, write_blocks
 from chronotome.files.finish import Aim, Cut, Finish, dithered
+from chronotome.files.markers import Markers, markers_of, put_markers
 from chronotome.files.names import plain_name
 from chronotome.files.writing import new_folder, refuse_sources
 from chronotome.progress import Progress, part_of, unheard
@@ -28,13 +29,15 @@ def export_mix(
     side: Side = Side.EDITED,
     finish: Finish = AS_HEARD,
     gain: float | None = None,
+    markers: Markers | None = None,
     sources: Iterable[Path] = (),
     progress: Progress = unheard,
 ) -> Written:
     """Write frames [start, end) of a mix; never onto a source.
 
     With the usual finish they are the very samples that the player plays. `gain` is what brings it to its
-    level where that is known already, as for stems, which keep the mix's.
+    level where that is known already, as for stems, which keep the mix's. `markers` are what the file says
+    of itself.
 
     Raises
     ------
@@ -55,6 +58,9 @@ def export_mix(
         frames=cut.frames,
         encoding=encoding,
         progress=part_of(progress, 0.0 if finish.aim is Aim.NOTHING else 0.4, 1.0),
+        behind=None
+        if markers is None
+        else lambda file: put_markers(file, encoding, markers, cut.rate, cut.frames),
     )
 
 
@@ -68,6 +74,8 @@ def export_stems(  # noqa: PLR0917 - what sounds, where it goes, and what become
     side: Side = Side.EDITED,
     finish: Finish = AS_HEARD,
     progress: Progress = unheard,
+    *,
+    is_marked: bool = True,
 ) -> list[Written]:
     """Each track that sounds as a file of its own in a new or an empty folder; all as long, to the frame.
 
@@ -104,6 +112,7 @@ def export_stems(  # noqa: PLR0917 - what sounds, where it goes, and what become
                 side=side,
                 finish=finish,
                 gain=gain,
+                markers=markers_of(session, start, end, is_loop=finish.closes) if is_marked else None,
                 progress=share,
             )
             made.append(written)

@@ -6,13 +6,14 @@ import struct
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from pathlib import Path
-from typing import TYPE_CHECKING, BinaryIO
+from typing import TYPE_CHECKING
 
 import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.bands import Band
 from chronotome.errors import UnusableFile
+from chronotome.files import riff
 from chronotome.files.audio_file import read_audio
 from chronotome.files.audio_out import encoding_like, write_blocks
 from chronotome.files.door import Untrusted, bytes_of, refuse_other_than_files
@@ -32,7 +33,6 @@ TEMPO = 500_000
 NOTE_OF = {Band.LOW: 36, Band.MID: 38, Band.HIGH: 42}
 BAND_OF = {note: band for band, note in NOTE_OF.items()}
 NOTE_SECONDS = 0.05
-MOST_CHUNK = 1 << 24
 MOST_BYTES = 64 << 20
 FIELDS = ("frame", "seconds", "strength", "band", "locked")
 
@@ -224,70 +224,12 @@ def _write_cues(path: Path, marks: Sequence[Mark], recording: Path, rate: int) -
         channels=audio.channels,
         frames=audio.frames,
         encoding=encoding,
-        behind=lambda file: _append_cues(file, cues),
+        behind=lambda file: riff.append(file, riff.cue_chunks(cues)),
     )
-
-
-def _append_cues(file: BinaryIO, cues: Sequence[tuple[int, str]]) -> None:
-    """Chunks `cue ` and, for names, `LIST` of type `adtl`, after the samples; the sizes are set right."""
-    points = b"".join(
-        struct.pack("<II4sIII", number, frame, b"data", 0, 0, frame)
-        for number, (frame, _) in enumerate(cues, 1)
-    )
-    names = b"".join(
-        _chunk(b"labl", struct.pack("<I", number) + (name or str(number)).encode() + b"\0")
-        for number, (_, name) in enumerate(cues, 1)
-    )
-    end = file.seek(0, io.SEEK_END)
-    file.write(b"\0" * (end % 2))
-    file.write(_chunk(b"cue ", struct.pack("<I", len(cues)) + points) + _chunk(b"LIST", b"adtl" + names))
-    size = file.tell()
-    file.seek(4)
-    file.write(struct.pack("<I", size - 8))
-
-
-def _chunk(kind: bytes, body: bytes) -> bytes:
-    return kind + struct.pack("<I", len(body)) + body + b"\0" * (len(body) % 2)
 
 
 def _from_cues(path: Path) -> Iterator[Mark]:
-    rate = 0
-    cues: dict[int, int] = {}
-    names: dict[int, str] = {}
     refuse_other_than_files(path)
     with path.open("rb") as file:
-        for kind, body in _chunks(file):
-            if kind == b"fmt ":
-                rate = struct.unpack_from("<I", body, 4)[0]
-            elif kind == b"cue ":
-                for number in range(struct.unpack_from("<I", body)[0]):
-                    key, _, _, _, _, frame = struct.unpack_from("<II4sIII", body, 4 + 24 * number)
-                    cues[key] = frame
-            elif body[:4] == b"adtl":
-                names.update(_names(body[4:]))
-    if not rate:
-        raise ValueError("no format")
-    for key, frame in cues.items():
-        yield Mark(frame / rate, name=names.get(key, ""))
-
-
-def _names(body: bytes) -> Iterator[tuple[int, str]]:
-    at = 0
-    while at + 12 <= len(body):
-        kind, size, key = struct.unpack_from("<4sII", body, at)
-        if kind == b"labl":
-            yield key, body[at + 12 : at + 8 + size].split(b"\0")[0].decode("utf-8", "replace")
-        at += 8 + size + size % 2
-
-
-def _chunks(file: BinaryIO) -> Iterator[tuple[bytes, bytes]]:
-    """Kind and body of each chunk but the samples, which are stepped over."""
-    head = file.read(12)
-    if head[:4] != b"RIFF" or head[8:] != b"WAVE":
-        raise ValueError("no WAV file")
-    while len(head := file.read(8)) == 8:
-        kind, size = struct.unpack("<4sI", head)
-        after = file.tell() + size + size % 2
-        if kind != b"data" and size <= MOST_CHUNK:
-            yield kind, file.read(size)
-        file.seek(after)
+        for frame, rate, name in riff.cues(file):
+            yield Mark(frame / rate, name=name)

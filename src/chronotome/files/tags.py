@@ -1,17 +1,29 @@
-"""What a sound file's own tags say of its tempo."""
+"""What a sound file's own tags say."""
 
 from pathlib import Path
 
 from chronotome.session.grid import FASTEST, SLOWEST
 
+MOST_TEXTS, LONGEST = 5_000, 1_000
 
-def tempo_tag(path: Path) -> float | None:
-    """Beats per minute in the tags (ID3, Vorbis comment, RIFF INFO, MP4); None where none can be read."""
-    from tinytag import TinyTag  # noqa: PLC0415 - only when a file is analysed
+
+def texts_of(path: Path) -> dict[str, str]:
+    """Fields beyond the usual ones (ID3, Vorbis comment, RIFF INFO, MP4) by their names in small letters."""
+    from tinytag import TinyTag  # noqa: PLC0415 - only when a file is opened or analysed
 
     try:
-        said = TinyTag.get(path).other.get("bpm") or []
-        tempo = float(said[0].replace(",", ".")) if said else 0.0
+        told = TinyTag.get(path).other
+        return {
+            str(key).lower(): str(said[0])[:LONGEST] for key, said in list(told.items())[:MOST_TEXTS] if said
+        }
     except Exception:  # noqa: BLE001 - tags that break their reader are no reason to refuse the sound
+        return {}
+
+
+def tempo_tag(path: Path) -> float | None:
+    """Beats per minute in the tags; None where none can be read."""
+    try:
+        tempo = float(texts_of(path).get("bpm", "").replace(",", "."))
+    except ValueError:
         return None
     return tempo if SLOWEST <= tempo <= FASTEST else None

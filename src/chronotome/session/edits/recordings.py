@@ -8,8 +8,9 @@ from chronotome.dsp.bands import Material
 from chronotome.dsp.hits import HitTraits
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.fit import Fit, Measured
+from chronotome.session.grid import Metre
 from chronotome.session.limits import ContentHash
-from chronotome.session.model import Clip, Recording, Session, Take, Track, replace
+from chronotome.session.model import Clip, Recording, Section, Session, Take, Track, replace
 from chronotome.session.onsets import Onsets
 
 
@@ -30,6 +31,13 @@ def add_recording(session: Session, recording: Recording, name: str) -> Session:
         tracks=(*session.tracks, track),
         next_id=session.next_id + 2,
     )
+
+
+def as_told(session: Session, metre: Metre | None, sections: tuple[Section, ...]) -> Session:
+    """Metre and sections that the first recording of a session brought with it."""
+    if len(session.tracks) != 1 or session.sections:
+        return session
+    return replace(session, metre=metre or session.metre, sections=sections)
 
 
 def add_take(session: Session, recording: Recording, name: str, place: int, tempo: float) -> Session:

@@ -10,6 +10,7 @@ from chronotome.dsp.loudness import SILENT
 from chronotome.files.audio_out import ENCODINGS, Encoding, Written
 from chronotome.files.export import export_mix, export_stems, without_click
 from chronotome.files.finish import RATES, Aim, Finish
+from chronotome.files.markers import markers_of
 from chronotome.progress import Progress, part_of
 from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
@@ -89,7 +90,10 @@ class ExportTray(Tray):
         self.closes = QCheckBox("The loop begins with its own ring")
         self.closes.toggled.connect(lambda _is_on: self._show())
         self.closes.setToolTip("What rings after the loop’s end is added to its start")
-        for box in (self.dither, self.closes):
+        self.marked = QCheckBox("Tempo, bars and sections in the file")
+        self.marked.setChecked(True)
+        self.marked.setToolTip("So that they come back where it is opened: as cues, chapters and tags")
+        for box in (self.dither, self.closes, self.marked):
             self.add(box)
 
     def _level_words(self, value: float) -> str:
@@ -158,10 +162,12 @@ class ExportTray(Tray):
         """Each track that sounds, all as long; together they are the mix."""
         session, sources = self.desk.session, self.desk.recordings.pool.ready()
         arena, encoding, finish = self.desk.recordings.arena, self.encoding, self.finish_wanted
-        side, span = SIDES[self.side.index], self._frames(session)
+        side, span, is_marked = SIDES[self.side.index], self._frames(session), self.marked.isChecked()
 
         def work(progress: Progress) -> list[Written]:
-            return export_stems(session, sources, arena, folder, encoding, span, side, finish, progress)
+            return export_stems(
+                session, sources, arena, folder, encoding, span, side, finish, progress, is_marked=is_marked
+            )
 
         def show(written: list[Written]) -> None:
             self.desk.say(f"{counted(len(written), 'stem')} written to “{folder}”")
@@ -189,6 +195,7 @@ class ExportTray(Tray):
         self, session: Session, path: Path, encoding: Encoding, side: Side, span: tuple[int, int | None]
     ) -> Callable[[Progress], tuple[Written, Proof]]:
         sources, finish = self.desk.recordings.pool.ready(), self.finish_wanted
+        is_marked = self.marked.isChecked()
         arena, places = self.desk.recordings.arena, list(self.desk.recordings.places.values())
 
         def work(progress: Progress) -> tuple[Written, Proof]:
@@ -196,6 +203,7 @@ class ExportTray(Tray):
             renderer = Renderer(arena)
             try:
                 mix = OfflineMix(render_mix(renderer, plan, sources, part_of(progress, 0, 0.5)), arena)
+                end = mix.frames if span[1] is None else span[1]
                 written = export_mix(
                     mix,
                     path,
@@ -205,6 +213,7 @@ class ExportTray(Tray):
                     end=span[1],
                     side=side,
                     finish=finish,
+                    markers=markers_of(session, span[0], end, is_loop=finish.closes) if is_marked else None,
                     sources=places,
                     progress=part_of(progress, 0.5, 0.8),
                 )
