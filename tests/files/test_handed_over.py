@@ -42,7 +42,7 @@ def kit(tmp_path):
 
 
 def read_sfz(path):
-    """By the published format: headers, opcode=value, `sample` up to the end of its line, <control> paths."""
+    """By the published format: headers, opcode=value, `sample` up to the end of its line."""
     headers, current = [], None
     for line in path.read_text().splitlines():
         line = line.split("//")[0].strip()  # noqa: PLW2901 - a comment ends it
@@ -53,9 +53,8 @@ def read_sfz(path):
             else:
                 name, value = part.split("=", 1)
                 current[name] = value
-    control = next(values for kind, values in headers if kind == "control")
     regions = [values for kind, values in headers if kind == "region"]
-    return [{**each, "sample": path.parent / (control["default_path"] + each["sample"])} for each in regions]
+    return [{**each, "sample": path.parent / each["sample"]} for each in regions]
 
 
 def test_an_sfz_player_finds_every_slice_on_its_key_as_the_key_plays_it(kit, tmp_path):

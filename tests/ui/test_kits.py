@@ -239,3 +239,37 @@ def test_kit_pattern_and_tempo_map_are_handed_over_from_the_menu(keyed, tmp_path
     assert sum(message.type == "note_on" for message in notes) == len(steps)
     assert any(message.type == "set_tempo" for message in mido.MidiFile(tmp_path / names[2]))
     assert [words for words in said if "written" in words or "slice" in words]
+
+
+def test_slices_are_written_as_files_named_as_the_example_says(keyed, tmp_path, monkeypatch):
+    from chronotome.ui.dialogs.slice_files import SliceFilesDialog
+
+    seen = []
+
+    def choose(dialog):
+        assert [words.split(":")[0] for words, _ in dialog._kits] == [
+            "the 17 hits of the clip",
+            "the kit stairwell",
+        ]
+        dialog.names.setText("{nothing}")
+        dialog.names.textEdited.emit("")
+        seen.append((dialog.example.text(), dialog.buttons.buttons()[0].isEnabled()))
+        dialog.names.setText("{name} {key} {band}")
+        dialog.names.textEdited.emit("")
+        dialog.kind.setCurrentIndex(3)
+        dialog.kind.activated.emit(3)
+        seen.append((dialog.example.text(), dialog.buttons.buttons()[0].isEnabled()))
+        return True
+
+    monkeypatch.setattr(SliceFilesDialog, "exec", choose)
+    monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *_: (str(tmp_path / "slices"), ""))
+    keyed.window.actions_table.run("slice-files")
+    keyed.settle()
+
+    assert seen[0][0].startswith("As it stands there is no {nothing}")
+    assert [enabled for _, enabled in seen] == [False, True]
+    shown = seen[1][0].splitlines()
+    written = sorted(each.name for each in (tmp_path / "slices").iterdir())
+    assert set(shown[:3]) <= set(written)
+    assert shown[3] == f"and {len(written) - 3} more"
+    assert all(name.endswith(".flac") for name in written)

@@ -6,6 +6,7 @@ from pathlib import Path
 from typing import Any
 
 from chronotome.cli.common import between, write_json
+from chronotome.files.naming import FIELDS, WrongTemplate, names_by
 from chronotome.files.split import Splitting, split_file
 from chronotome.progress import Progress
 from chronotome.session.edits.apart import At, Cuts
@@ -29,6 +30,14 @@ def cuts_of(text: str) -> Cuts:
     )
 
 
+def template_of(text: str) -> str:
+    try:
+        names_by(text, [], "")
+    except WrongTemplate as error:
+        raise argparse.ArgumentTypeError(f"“{text}” names no files: {error}") from None
+    return text
+
+
 def add_split_command(commands: Any) -> None:
     split = commands.add_parser("split", help="write a recording as slices")
     split.add_argument("audio", type=Path)
@@ -36,12 +45,15 @@ def add_split_command(commands: Any) -> None:
     split.add_argument("--at", type=cuts_of, default=Cuts(), metavar="onsets|1/8|N")
     split.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="of lines; as measured where not given")
     split.add_argument("--beat-one", type=between(-1e6, 1e6), metavar="SECONDS")
+    words = f"of files, with any of {', '.join(f'{{{each}}}' for each in FIELDS)}"
+    split.add_argument("--names", type=template_of, default=Splitting.names, metavar="TEMPLATE", help=words)
     split.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
 
 
 def split(arguments: argparse.Namespace, progress: Progress) -> None:
     """Slices as float WAV, and what they are in `slices.json`."""
     cuts = arguments.at
-    how = Splitting(cuts, cuts.at is At.LINES, arguments.bpm, arguments.beat_one, arguments.threshold)
+    lines, tempo = cuts.at is At.LINES, arguments.bpm
+    how = Splitting(cuts, lines, tempo, arguments.beat_one, arguments.threshold, arguments.names)
     document = split_file(arguments.audio, arguments.out, how, progress)
     write_json(arguments.out / "slices.json", document)

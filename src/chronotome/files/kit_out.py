@@ -2,19 +2,19 @@
 
 from pathlib import Path
 
-import numpy as np
-
-from chronotome.files.audio_out import ENCODINGS, Encoding, write_blocks
+from chronotome.files.audio_out import ENCODINGS, Encoding
 from chronotome.files.names import plain_name
+from chronotome.files.slice_files import slice_names, write_slices
 from chronotome.files.writing import cannot_write, new_folder, write_whole
 from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.kit_sounds import kit_sounds
-from chronotome.render.mix import OUT_CHANNELS
 from chronotome.render.renderer import Sources
-from chronotome.session.kits import FIRST_NOTE, HIGHEST_NOTE, Kit, KitSlice, key_name
-from chronotome.session.model import Session
+from chronotome.session.kits import FIRST_NOTE, HIGHEST_NOTE, Kit, KitSlice
+from chronotome.session.model import Session, replace
 
+SAMPLES = "samples"
+TEMPLATE = "{name} {number} {key}"
 RELEASE_SECONDS, CHOKE_SECONDS = 0.02, 0.006
 
 
@@ -26,6 +26,7 @@ def write_sfz(
     arena: Arena,
     *,
     encoding: Encoding = ENCODINGS["wav24"],
+    template: str = TEMPLATE,
     progress: Progress = unheard,
 ) -> Path:
     """A new or an empty folder with one instrument and its samples; slices beyond the last note are left out.
@@ -46,39 +47,52 @@ def write_sfz(
     stem = Path(plain_name(kit.name)).stem or "kit"
     sounds = kit_sounds(session, kit, sources, arena, lambda: True)
     lines = [
-        "<control>",
-        "default_path=samples/",
-        "<global>",
+        "<group>",
         f"amp_velcurve_1={1 / 127:.4f} amp_velcurve_127=1",  # as loud as it is struck, as here
     ]
     path = folder / f"{stem}.sfz"
     try:
         try:
-            (folder / "samples").mkdir()
+            (folder / SAMPLES).mkdir()
         except OSError as error:
-            raise cannot_write(folder / "samples", error) from None
+            raise cannot_write(folder / SAMPLES, error) from None
         pieces = [each for each in kit.slices if each.key in sounds and each.key + FIRST_NOTE <= HIGHEST_NOTE]
-        digits = max(2, len(str(len(pieces))))
-        for number, piece in enumerate(pieces):
-            sound = sounds[piece.key]
-            floats = arena.floats[sound.offset : sound.offset + sound.frames * OUT_CHANNELS]
-            samples = floats.reshape(-1, OUT_CHANNELS) * np.array([sound.left, sound.right], np.float32)
-            name = plain_name(f"{stem} {number + 1:0{digits}d} {key_name(piece.key)}{encoding.suffix}")
-            write_blocks(
-                folder / "samples" / name,
-                iter([samples]),
-                rate=session.rate,
-                channels=OUT_CHANNELS,
-                frames=len(samples),
-                encoding=encoding,
-            )
+        names = slice_names(session, replace(kit, name=stem, slices=tuple(pieces)), template, encoding.suffix)
+        named = list(zip(pieces, names, strict=True))
+        write_slices(folder / SAMPLES, named, sounds, arena, session.rate, encoding, progress)
+        for piece, name in named:
             lines += _region(piece, name)
-            progress((number + 1) / len(pieces))
         try:
             write_whole(path, ("\n".join(lines) + "\n").encode())
         except OSError as error:
             raise cannot_write(path, error) from None
         return path
+    finally:
+        for sound in sounds.values():
+            arena.free(sound.region)
+
+
+def write_slice_files(  # noqa: PLR0917 - what is written, where, as what, and how it is called
+    folder: Path,
+    session: Session,
+    kit: Kit,
+    sources: Sources,
+    arena: Arena,
+    encoding: Encoding,
+    template: str,
+    progress: Progress = unheard,
+) -> int:
+    """A new or an empty folder with a file for each slice, as its key plays it; how many were written.
+
+    Raises
+    ------
+    CannotWrite, Cancelled, WrongTemplate
+    """
+    named = list(zip(kit.slices, slice_names(session, kit, template, encoding.suffix), strict=True))
+    new_folder(folder)
+    sounds = kit_sounds(session, kit, sources, arena, lambda: True)
+    try:
+        return len(write_slices(folder, named, sounds, arena, session.rate, encoding, progress))
     finally:
         for sound in sounds.values():
             arena.free(sound.region)
@@ -92,5 +106,5 @@ def _region(piece: KitSlice, name: str) -> list[str]:
         lines.append(f"group={piece.choke} off_by={piece.choke} off_mode=normal")
     if piece.is_held or piece.choke:
         lines.append(f"ampeg_release={RELEASE_SECONDS if piece.is_held else CHOKE_SECONDS:g}")
-    lines.append(f"sample={name}")  # last of its line: a name may have spaces
+    lines.append(f"sample={SAMPLES}/{name}")  # last of its line: a name may have spaces
     return lines

@@ -14,6 +14,7 @@ from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import read_audio
 from chronotome.files.audio_out import ENCODINGS, write_blocks
 from chronotome.files.headless import Headless
+from chronotome.files.naming import names_by, numbered
 from chronotome.files.writing import new_folder, refuse_full
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.edits.apart import Cuts, cut_frames
@@ -32,6 +33,7 @@ class Splitting:
     tempo: float | None = None
     beat_one: float | None = None
     threshold: float = USUAL_THRESHOLD
+    names: str = "{name}-{number}"
 
 
 def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = unheard) -> dict[str, Any]:
@@ -56,11 +58,21 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
     edges = [0, *(frame for frame in frames if 0 < frame < recording.frames), recording.frames]
     audio = read_audio(path, part_of(progress, 0.6, 0.8))
     new_folder(folder)
-    digits = max(2, len(str(len(edges) - 1)))
-    slices = []
-    for number, (start, end) in enumerate(pairwise(edges)):
-        name = f"{path.stem}-{number + 1:0{digits}d}.wav"
-        slices.append({"file": name, "start_frame": start, "end_frame": end} | _traits(recording, start, end))
+    spans = list(pairwise(edges))
+    traits = [_traits(recording, start, end) for start, end in spans]
+    rows = [
+        {
+            "name": path.stem,
+            "number": numbered(number, len(spans)),
+            "band": each["band"] or "",
+            "bpm": f"{session.tempo.beats_per_minute:.6g}",
+            "ms": f"{1000 * (end - start) / audio.rate:.0f}",
+        }
+        for number, (each, (start, end)) in enumerate(zip(traits, spans, strict=True), 1)
+    ]
+    names, slices = names_by(how.names, rows, ".wav"), []
+    for number, (name, told, (start, end)) in enumerate(zip(names, traits, spans, strict=True)):
+        slices.append({"file": name, "start_frame": start, "end_frame": end} | told)
         write_blocks(
             folder / name,
             _one(audio.samples[start:end]),
@@ -69,7 +81,7 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
             frames=end - start,
             encoding=ENCODINGS["wavfloat"],
         )
-        progress(0.8 + 0.2 * (number + 1) / (len(edges) - 1))
+        progress(0.8 + 0.2 * (number + 1) / len(spans))
     return {"version": 1, "rate": audio.rate, "slices": slices}
 
 

@@ -1,6 +1,6 @@
 """Kits made of hits, and how their slices are shaped."""
 
-from collections.abc import Collection, Iterable
+from collections.abc import Collection, Iterable, Sequence
 from typing import NamedTuple
 
 import numpy as np
@@ -91,9 +91,13 @@ def make_kit(session: Session, place: Place, chosen: Collection[SliceId] = (), n
     pieces = slices_for_keys(session, place, chosen)
     if not pieces or len(session.kits) >= MOST_KITS:
         return session
-    name = name or session.track(place[0]).name
-    kit = with_slices(Kit(session.next_id, name, (replace(pieces[0], id=1),), next_id=2), pieces[1:])
+    kit = kit_of(name or session.track(place[0]).name, pieces, session.next_id)
     return replace(session, kits=(*session.kits, kit), next_id=session.next_id + 1)
+
+
+def kit_of(name: str, pieces: Sequence[KitSlice], number: KitId = 0) -> Kit:
+    """Slices on the first keys, in their order; at least one."""
+    return with_slices(Kit(number, name, (replace(pieces[0], id=1),), next_id=2), pieces[1:])
 
 
 def add_to_kit(session: Session, kit: KitId, place: Place, chosen: Collection[SliceId] = ()) -> Session:

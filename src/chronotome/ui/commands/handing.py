@@ -5,11 +5,16 @@ from pathlib import Path
 
 from PySide6.QtWidgets import QApplication, QFileDialog
 
-from chronotome.files.kit_out import write_sfz
+from chronotome.files.audio_out import Encoding
+from chronotome.files.kit_out import write_sfz, write_slice_files
 from chronotome.files.midi_out import write_pattern_midi, write_tempo_midi
+from chronotome.files.tempo_out import write_tempo_json
+from chronotome.session.edits.kits import kit_of, slices_for_keys
+from chronotome.session.kits import Kit
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
+from chronotome.ui.guarded import guard_overrides
 
 MIDI = "MIDI (*.mid)"
 
@@ -39,6 +44,53 @@ class HandCommands:
             lambda path: self._desk.say(f"{counted(len(kit.slices), 'slice')} as “{path}”"),
         )
 
+    def _kits(self) -> list[tuple[str, Kit]]:
+        """What slices can be written of: the hits of the clip, or the chosen ones, and the kit at hand."""
+        view, session, found = self._desk.view, self._desk.session, list[tuple[str, Kit]]()
+        place, clip = view.place, view.clip
+        if place is not None and clip is not None and clip.take.playing is None:
+            track = session.track(place[0])
+            chosen = view.hits if clip.take.slices is not None else ()
+            pieces = slices_for_keys(session, place, chosen)
+            if pieces:
+                hits = counted(len(pieces), "hit")
+                words = f"the chosen {hits} of the clip" if chosen else f"the {hits} of the clip"
+                found.append((words, kit_of(clip.name or track.name, pieces)))
+        kit = self._patterns.kit
+        if kit is not None:
+            found.append((f"the kit {kit.name}: {counted(len(kit.slices), 'slice')}", kit))
+        return found
+
+    def ask_slices(self) -> None:
+        """Slices as sound files, named by a template."""
+        from chronotome.ui.dialogs.slice_files import SliceFilesDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        kits = self._kits()
+        if not kits:
+            self._desk.say("There are no hits to write: find them, or put some on keys")
+            return
+        dialog = SliceFilesDialog(self._desk, kits, QApplication.activeWindow())
+        if dialog.exec():
+            kit, encoding, template = dialog.kit, dialog.encoding, dialog.template
+            self._ask(
+                "A new folder for the slices",
+                f"{kit.name} slices",
+                "Folder",
+                lambda folder: self.write_slices(folder, kit, encoding, template),
+            )
+
+    def write_slices(self, folder: Path, kit: Kit, encoding: Encoding, template: str) -> None:
+        session, recordings = self._desk.session, self._desk.recordings
+        sources, arena = recordings.pool.ready(), recordings.arena
+        self._desk.tasks.run(
+            f"Writing {folder.name}",
+            lambda progress: write_slice_files(
+                folder, session, kit, sources, arena, encoding, template, progress
+            ),
+            lambda count: self._desk.say(f"{counted(count, 'slice')} written to “{folder}”"),
+        )
+
     def ask_pattern(self) -> None:
         """What the clip's pattern plays as MIDI."""
         pattern = self._patterns.pattern
@@ -59,14 +111,17 @@ class HandCommands:
         )
 
     def ask_tempo(self) -> None:
-        """The song's tempo, metre and sections as MIDI."""
-        self._ask("The tempo map as MIDI", f"{self._desk.document.title} tempo.mid", MIDI, self.write_tempo)
+        """The song's tempo, metre and sections as MIDI, or as JSON."""
+        usual = f"{self._desk.document.title} tempo.mid"
+        self._ask("The tempo map", usual, f"{MIDI};;JSON (*.json)", self.write_tempo)
 
     def write_tempo(self, path: Path) -> None:
-        path, session = path.with_suffix(".mid"), self._desk.session
+        session, is_json = self._desk.session, path.suffix.lower() == ".json"
+        path = path if is_json else path.with_suffix(".mid")
+        write = write_tempo_json if is_json else write_tempo_midi
         self._desk.tasks.run(
             f"Writing {path.name}",
-            lambda _progress: write_tempo_midi(path, session),
+            lambda _progress: write(path, session),
             lambda _done: self._desk.say(f"The tempo map is written to “{path}”"),
         )
 
