@@ -248,7 +248,7 @@ def test_slices_are_written_as_files_named_as_the_example_says(keyed, tmp_path, 
 
     def choose(dialog):
         assert [words.split(":")[0] for words, _ in dialog._kits] == [
-            "the 17 hits of the clip",
+            "the 35 hits of the clip",
             "the kit stairwell",
         ]
         dialog.names.setText("{nothing}")
