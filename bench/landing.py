@@ -59,7 +59,7 @@ def main() -> None:
                 for played, target in zip(targets.played, targets.target, strict=True)
             ]
             verbatim = f", attacks bit for bit {np.mean(alike):.1%}"
-        clicks = clicks_at(heard, joins_of(plan), samples)
+        clicks = clicks_at(heard, joins_of(plan).frames, samples)
         print(
             f"{way}: lands within {off.max():.3f} ms (bar 0.1); found again within 1 ms "
             f"{np.mean(distance <= 1):.1%}, median {np.median(distance):.2f} ms{verbatim}; "

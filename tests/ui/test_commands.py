@@ -230,7 +230,7 @@ def test_what_is_exported_is_finished_as_the_tray_says(at_work, tmp_path):
     (path,) = (tmp_path / "stems").iterdir()
     stem, _ = soundfile.read(path)
     assert len(stem) == len(samples)
-    assert "1 stem" in tray.proof.text()
+    assert "1 stem" in tray.written.text()
 
 
 def test_an_export_that_cannot_be_written_is_told_and_nothing_is_lost(at_work, tmp_path):

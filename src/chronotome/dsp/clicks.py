@@ -40,3 +40,25 @@ def clicks_at(samples: Samples, joins: Frames, reference: Samples) -> Curve:
     rough = second_difference(samples)
     places = np.clip(joins[:, None] + np.arange(-REACH, REACH + 1)[None], 0, max(0, len(rough) - 1))
     return (20 * np.log10(rough[places].max(axis=1) / limit + 1e-9)).astype(np.float32)
+
+
+def nearest_crossing(samples: Samples, frame: int, reach: int) -> int:
+    """The frame nearest to another, by `reach` at most, at which the sum of the channels goes through 0.
+
+    Parameters
+    ----------
+    samples : float32, shape (frames, channels)
+    frame : int
+    reach : int
+
+    Returns
+    -------
+    int
+        `frame` itself where there is none.
+    """
+    first, last = max(1, frame - reach), min(len(samples), frame + reach + 1)
+    if last <= first:
+        return frame
+    wave = samples[first - 1 : last].sum(axis=1)
+    found = first + np.flatnonzero((wave[:-1] <= 0) != (wave[1:] <= 0))
+    return frame if not len(found) else int(found[np.abs(found - frame).argmin()])

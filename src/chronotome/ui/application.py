@@ -22,6 +22,7 @@ from chronotome.bridge.kept import Kept
 from chronotome.bridge.keys import Keys
 from chronotome.bridge.likenesses import Likenesses
 from chronotome.bridge.playing_in import PlayingIn
+from chronotome.bridge.proving import Proving
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
@@ -92,6 +93,7 @@ def build(
         PlayingIn(store, transport, keys),
         Taking(store, tasks, recordings, kept, transport, keys, player, arena),
         Bouncing(store, tasks, recordings, kept, arena),
+        Proving(store, rendering, arena, store),
         Preferences(settings),
     )
     apply_settings(desk, settings, settings)

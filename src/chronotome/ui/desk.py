@@ -10,6 +10,7 @@ from chronotome.bridge.fits import Fits
 from chronotome.bridge.keys import Keys
 from chronotome.bridge.likenesses import Likenesses
 from chronotome.bridge.playing_in import PlayingIn
+from chronotome.bridge.proving import Proving
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
 from chronotome.bridge.shelf import Shelf
@@ -60,6 +61,7 @@ class Desk:
     playing_in: PlayingIn
     taking: Taking
     bouncing: Bouncing
+    proving: Proving
     preferences: Preferences
 
     def say(self, sentence: str) -> None:

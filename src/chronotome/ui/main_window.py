@@ -31,7 +31,6 @@ from chronotome.files.journal import Journal, Recovered, discard
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
 from chronotome.files.patterns import is_pattern
 from chronotome.files.session_file import is_session
-from chronotome.render.proof import Proof
 from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
 from chronotome.ui.applying import theme_name
@@ -190,6 +189,7 @@ class MainWindow(QMainWindow):
     def _on_stage(self) -> None:
         if self.is_shelf_shown:
             self.shelf.stop()
+        self.desk.proving.want(is_wanted=self.desk.view.stage is Stage.EXPORT)
         self._tray.setCurrentIndex(list(Stage).index(self.desk.view.stage))
         self.actions_table.refresh()
 
@@ -264,8 +264,7 @@ class MainWindow(QMainWindow):
         self.tell(sentence)
         self.messages.add(sentence)
 
-    def _on_exported(self, written: Written, proof: Proof) -> None:
-        self.timeline.proof.show_proof(proof)
+    def _on_exported(self, written: Written) -> None:
         self.rail.show_exported(written.path.name)
         self.tell(f"Wrote “{written.path}”")
 
@@ -449,6 +448,7 @@ def shut_down(transport: Transport, desk: Desk, journal: Journal) -> None:
     desk.taking.close()
     desk.tasks.close()
     transport.close()
+    desk.proving.close()
     desk.rendering.close()
     desk.keys.close()
     desk.document.close()

@@ -36,6 +36,7 @@ from chronotome.ui.commands.moving import MovingCommands
 from chronotome.ui.commands.noises import NoiseCommands
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.playing import PlayingCommands
+from chronotome.ui.commands.proving import ProofCommands
 from chronotome.ui.commands.rework import ReworkCommands
 from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.commands.slices import SliceCommands
@@ -68,6 +69,7 @@ class Commands:
         self.patterns = PatternCommands(desk, self.kits)
         self.playing = PlayingCommands(desk, self.patterns)
         self.handing = HandCommands(desk, self.patterns)
+        self.proof = ProofCommands(desk)
         self.rework = ReworkCommands(desk, self.clips, self.slices, self.patterns, self.marks, self.hits)
 
     # What is meant
@@ -95,12 +97,15 @@ class Commands:
             self._desk.transport.go_to(frame)
 
     def next_check(self) -> None:
-        """Go to the next place to check, round again after the last; in Mark of marks, in Fit of bars."""
+        """Go to the next place to check, round again after the last; of marks, of bars, of joins."""
         if self._desk.view.stage is Stage.MARK:
             self.marks.next_check()
             return
         if self._desk.view.stage is Stage.FIT:
             self.fit.next_check()
+            return
+        if self._desk.view.stage is Stage.EXPORT:
+            self.proof.next_click()
             return
         shown = self._guide()
         takes = () if shown is None else shown.track.takes

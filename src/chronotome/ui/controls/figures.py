@@ -38,6 +38,10 @@ def milliseconds(value: float) -> str:
     return f"{plain(value, 0)} ms"
 
 
+def percent(value: float) -> str:
+    return f"{plain(value, 0)} %"
+
+
 def sides(value: float) -> str:
     """A place from left (−100) to right."""
     return "middle" if not value else f"{plain(abs(value), 0)} {'left' if value < 0 else 'right'}"

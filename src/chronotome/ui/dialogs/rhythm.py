@@ -10,15 +10,12 @@ from chronotome.session.edits.rhythm import rhythm_of, take_rhythm
 from chronotome.session.model import Session
 from chronotome.session.slices import SliceId
 from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.figures import percent
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 
 BY_ORDER, BY_NEAREST = range(2)
-
-
-def _percent(value: float) -> str:
-    return f"{value:.0f} %"
 
 
 class RhythmDialog(QDialog):
@@ -45,7 +42,7 @@ class RhythmDialog(QDialog):
         self.by = Segmented(desk.view, "Which hit goes where", ["by order", "to the nearest"])
         self.by.chosen.connect(lambda _index: self._draft())
         layout.addWidget(self.by)
-        self.strength = ValueSlider(desk.view, "Strength", 0, 100, _percent, step=1, usual=100)
+        self.strength = ValueSlider(desk.view, "Strength", 0, 100, percent, step=1, usual=100)
         self.strength.slid.connect(lambda _value: self._draft())
         self.strength.settled.connect(lambda _value: self._draft())
         layout.addWidget(self.strength)

@@ -14,12 +14,12 @@ from chronotome.files.markers import markers_of
 from chronotome.progress import Progress, part_of
 from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
-from chronotome.render.proof import Proof, proof_of
+from chronotome.render.proof import Proof
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import counted, plain
+from chronotome.ui.controls.figures import counted, percent, plain
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
@@ -41,8 +41,8 @@ SIDES = (Side.EDITED, Side.AS_PLAYED)
 
 
 class ExportTray(Tray):
-    exported = Signal(object, object)
-    """(Written, Proof)"""
+    exported = Signal(object)
+    """What was written."""
 
     def __init__(self, desk: Desk, actions: Actions) -> None:
         super().__init__(desk, actions, Stage.EXPORT, "as it is heard")
@@ -67,9 +67,13 @@ class ExportTray(Tray):
         self.add_label("Mute and solo count. The click is never written.")
         self.add_rule()
         self.add_label("Proof", "heading")
-        self.proof = self.add_label("Nothing was written yet. Export checks joins, peak and loudness.")
+        self.proof = self.add_label("")
+        self.written = self.add_label("Nothing was written yet.")
         self.finish()
         desk.store.changed.connect(self._show)
+        desk.proving.proved.connect(self._show_proof)
+        desk.proving.progressed.connect(self._show_progress)
+        self._show_proof(desk.proving.proof)
         self._show()
 
     def _build_finish(self) -> None:
@@ -172,7 +176,7 @@ class ExportTray(Tray):
         def show(written: list[Written]) -> None:
             self.desk.say(f"{counted(len(written), 'stem')} written to “{folder}”")
             over = sum(each.clipped for each in written)
-            self.proof.setText(_clipped_words(over) or f"“{folder.name}”\n{counted(len(written), 'stem')}")
+            self.written.setText(_clipped_words(over) or f"“{folder.name}”\n{counted(len(written), 'stem')}")
 
         self.desk.tasks.run(f"Writing {folder.name}", work, show)
 
@@ -193,18 +197,18 @@ class ExportTray(Tray):
 
     def _work(
         self, session: Session, path: Path, encoding: Encoding, side: Side, span: tuple[int, int | None]
-    ) -> Callable[[Progress], tuple[Written, Proof]]:
+    ) -> Callable[[Progress], Written]:
         sources, finish = self.desk.recordings.pool.ready(), self.finish_wanted
         is_marked = self.marked.isChecked()
         arena, places = self.desk.recordings.arena, list(self.desk.recordings.places.values())
 
-        def work(progress: Progress) -> tuple[Written, Proof]:
+        def work(progress: Progress) -> Written:
             plan = without_click(plan_for(session))
             renderer = Renderer(arena)
             try:
                 mix = OfflineMix(render_mix(renderer, plan, sources, part_of(progress, 0, 0.5)), arena)
                 end = mix.frames if span[1] is None else span[1]
-                written = export_mix(
+                return export_mix(
                     mix,
                     path,
                     rate=session.rate,
@@ -215,27 +219,35 @@ class ExportTray(Tray):
                     finish=finish,
                     markers=markers_of(session, span[0], end, is_loop=finish.closes) if is_marked else None,
                     sources=places,
-                    progress=part_of(progress, 0.5, 0.8),
+                    progress=part_of(progress, 0.5, 1.0),
                 )
-                return written, proof_of(mix, plan, part_of(progress, 0.8, 1.0))
             finally:
                 renderer.cache.clear()
 
         return work
 
-    def _on_written(self, result: tuple[Written, Proof]) -> None:
-        written, proof = result
-        clicks = counted(proof.clicks, "click") if proof.clicks else "no clicks"
+    def _show_proof(self, proof: Proof | None) -> None:
+        """What is heard now, as it would be written: joins, peak and loudness."""
+        if proof is None:
+            self.proof.setText("Being listened to…" if self.desk.session.tracks else "There is nothing yet.")
+            return
+        clicks = f"{counted(proof.clicks, 'click')}: N goes there" if proof.clicks else "no clicks"
         lines = [
-            f"“{written.path.name}”",
             f"{counted(len(proof.joins), 'join')}, {clicks}",
-            f"peak {plain(decibels_of(written.peak))} dB",
+            f"peak {plain(decibels_of(proof.peak))} dB",
         ]
         if proof.loudness > SILENT:
             lines.append(f"loudness {plain(proof.loudness)} LUFS")
-        lines.append(_clipped_words(written.clipped))
-        self.proof.setText("\n".join(filter(None, lines)))
-        self.exported.emit(written, proof)
+        self.proof.setText("\n".join(lines))
+
+    def _show_progress(self, share: float) -> None:
+        if self.desk.proving.proof is None:
+            self.proof.setText(f"Being listened to: {percent(100 * share)}")
+
+    def _on_written(self, written: Written) -> None:
+        over = _clipped_words(written.clipped)
+        self.written.setText("\n".join(filter(None, [f"“{written.path.name}” is written", over])))
+        self.exported.emit(written)
 
 
 def _clipped_words(over: int) -> str:

@@ -10,10 +10,11 @@ from chronotome.session.model import Session, replace
 from chronotome.session.settings import TightenSettings
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.grooves import GrooveCommands
+from chronotome.ui.controls.figures import percent
 from chronotome.ui.controls.segmented import index_in
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
-from chronotome.ui.stages.recipe_rows import percent, recipe_slider
+from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.rows import Rows
 from chronotome.ui.view_state import Evidence
 

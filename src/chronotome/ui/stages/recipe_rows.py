@@ -35,7 +35,3 @@ def recipe_slider(  # noqa: PLR0917 - what a slider is
 
     rows.bind(slider, edit, label)
     return slider
-
-
-def percent(value: float) -> str:
-    return f"{value:.0f} %"

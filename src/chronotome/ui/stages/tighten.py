@@ -9,7 +9,7 @@ from chronotome.ui.action_table import SHORT
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import signed
+from chronotome.ui.controls.figures import percent, signed
 from chronotome.ui.controls.folded_bar import FoldedBar
 from chronotome.ui.controls.segmented import Segmented, index_in
 from chronotome.ui.desk import Desk
@@ -17,7 +17,7 @@ from chronotome.ui.stages.check_rows import CheckRows
 from chronotome.ui.stages.groove_rows import GrooveRows
 from chronotome.ui.stages.moving_rows import MovingRows
 from chronotome.ui.stages.pair_rows import PairRows
-from chronotome.ui.stages.recipe_rows import percent, recipe_slider
+from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Evidence, For, Stage
 

@@ -1,33 +1,70 @@
-"""Proof: every join of what was exported, by how much it is rougher or smoother than the recording."""
+"""Proof: every join of what is heard now, by how much it is rougher or smoother than the recording."""
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRect, Qt
-from PySide6.QtGui import QPainter, QPen
+from PySide6.QtGui import QMouseEvent, QPainter, QPen
+from PySide6.QtWidgets import QMenu
 
 from chronotome.dsp.clicks import ALLOWED
 from chronotome.render.proof import Proof
+from chronotome.ui.commands.proving import ProofCommands
 from chronotome.ui.controls.figures import signed
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.lane import HEADER, Lane
 
 LOWEST, HIGHEST = -60.0, 12.0
+NEAR = 5
 MARGIN = 16
 
 
 class ProofLane(Lane):
     """Evidence of Export: stems up to each join's level against the recording's roughest place."""
 
-    hint = "Each stem is a join: its roughness against the roughest place of the recording, in dB."
+    hint = (
+        "Each stem is a join: its roughness against the roughest place of the recording, in dB. "
+        "A click goes there, the right button offers what mends it. N: the next one that clicks."
+    )
 
-    def __init__(self, desk: Desk) -> None:
-        super().__init__(desk, "Joins of the exported sound")
+    def __init__(self, desk: Desk, commands: ProofCommands) -> None:
+        super().__init__(desk, "Joins of what is heard")
         self.setMinimumHeight(120)
-        self.proof: Proof | None = None
+        self._commands = commands
+        desk.proving.proved.connect(self.update)
 
-    def show_proof(self, proof: Proof | None) -> None:
-        self.proof = proof
-        self.update()
+    @property
+    def proof(self) -> Proof | None:
+        return self.desk.proving.proof
+
+    def join_at(self, x: float) -> int | None:
+        """The join under the pointer; of several the roughest."""
+        proof = self.proof
+        near = (
+            np.zeros(0, int) if proof is None else np.flatnonzero(np.abs(self.xs_of(proof.joins) - x) <= NEAR)
+        )
+        return None if proof is None or not len(near) else int(near[proof.levels[near].argmax()])
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        number = self.join_at(event.position().x())
+        if event.position().x() < HEADER:
+            return
+        if number is None:
+            if event.button() is Qt.MouseButton.LeftButton:
+                self.desk.transport.go_to(max(0.0, self.frame_of(event.position().x())))
+            return
+        self._commands.go_to(number)
+        if event.button() is Qt.MouseButton.RightButton:
+            self.offer(number).popup(event.globalPosition().toPoint())
+
+    def offer(self, number: int) -> QMenu:
+        """What would mend a join."""
+        menu = QMenu(self)
+        menu.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        for words, do in self._commands.mends(number):
+            menu.addAction(words).triggered.connect(do)
+        if menu.isEmpty():
+            menu.addAction("Nothing to mend here").setEnabled(False)
+        return menu
 
     def _y_of(self, level: float) -> float:
         share = (np.clip(level, LOWEST, HIGHEST) - LOWEST) / (HIGHEST - LOWEST)
@@ -57,7 +94,9 @@ class ProofLane(Lane):
             painter.setFont(text_font(12))
             painter.setPen(colour(theme.soft_ink))
             painter.drawText(
-                content, Qt.AlignmentFlag.AlignCenter, "Export checks every join, and shows it here"
+                content,
+                Qt.AlignmentFlag.AlignCenter,
+                "Being listened to…" if self.desk.session.tracks else "",
             )
             return
         xs = self.xs_of(self.proof.joins)

@@ -47,7 +47,7 @@ class Timeline(QWidget):
         self.shape = ShapeLane(desk)
         self.pattern = PatternLane(desk, commands.patterns)
         self.step_shape = StepShapeLane(desk)
-        self.proof = ProofLane(desk)
+        self.proof = ProofLane(desk, commands.proof)
         self.evidence: dict[Stage, Lane] = {
             Stage.MARK: self.strength,
             Stage.FIT: self.pulse,
