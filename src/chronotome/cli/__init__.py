@@ -9,6 +9,7 @@ from pathlib import Path
 from typing import TYPE_CHECKING
 
 from chronotome import __version__
+from chronotome.cli.batch import add_batch_command, batch
 from chronotome.cli.common import between, encoding_of, heard, material_of, put
 from chronotome.cli.desktop import add_desktop_command, desktop
 from chronotome.cli.fit import add_fit_commands, straighten, tempo
@@ -99,6 +100,8 @@ def parser() -> argparse.ArgumentParser:
     add_split_command(commands)
     writers.append(add_pattern_command(commands))
 
+    add_batch_command(commands)
+
     render = commands.add_parser("render", help="write what a session sounds like")
     render.add_argument("session", type=Path)
     render.add_argument("-o", "--out", type=Path, required=True, metavar="OUT")
@@ -135,6 +138,7 @@ COMMANDS = {
     "match",
     "split",
     "pattern",
+    "batch",
     "render",
     "shot",
     "demo",
@@ -153,6 +157,7 @@ def run(arguments: argparse.Namespace) -> int:
         "match": match,
         "split": split,
         "pattern": pattern,
+        "batch": batch,
         "render": _render,
         "desktop": desktop,
     }[arguments.command]

@@ -103,6 +103,33 @@ class Headless:
         )
 
 
+def timed(
+    session: Session,
+    track: Track,
+    path: Path,
+    *,
+    tempo: float | None = None,
+    beat_one: float | None = None,
+    needs_beats: bool = True,
+) -> Session:
+    """With the tempo that lines are counted by: as said, else as measured, beat by beat where it drifts.
+
+    Raises
+    ------
+    UnusableFile
+        Where beats are needed and none were found.
+    """
+    measured = session.recordings[0].measured
+    if tempo is not None:
+        return set_beat_one(set_tempo(session, tempo), beat_one or 0.0)
+    if not needs_beats:
+        return session
+    if measured is None:
+        raise UnusableFile(path, "has no beats: too few hits", "Say which tempo it has.")
+    session = set_following(session, track.id, Following.SONG if measured.is_constant else Following.GRID)
+    return session if beat_one is None else set_beat_one(session, beat_one)
+
+
 def groove_from(
     path: Path,
     grid: Grid,

@@ -10,17 +10,14 @@ import numpy as np
 
 from chronotome.dsp.audio import Samples
 from chronotome.dsp.bands import Band
-from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import read_audio
 from chronotome.files.audio_out import ENCODINGS, write_blocks
-from chronotome.files.headless import Headless
+from chronotome.files.headless import Headless, timed
 from chronotome.files.naming import names_by, numbered
 from chronotome.files.writing import new_folder, refuse_full
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.edits.apart import Cuts, cut_frames
-from chronotome.session.edits.fitting import Following, set_following
-from chronotome.session.edits.timing import set_beat_one, set_tempo
-from chronotome.session.model import Recording, Session, Track
+from chronotome.session.model import Recording
 from chronotome.session.sift import USUAL_THRESHOLD
 
 
@@ -52,7 +49,10 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
     refuse_full(folder)
     work = Headless()
     track = work.bring(path, part_of(progress, 0.0, 0.6), threshold=how.threshold)
-    session, track = _timed(work.session, track, path, how)
+    session = timed(
+        work.session, track, path, tempo=how.tempo, beat_one=how.beat_one, needs_beats=how.needs_beats
+    )
+    track = session.track(track.id)
     recording = session.recordings[0]
     frames = cut_frames(session, track, next(iter(track.clips)), how.cuts)
     edges = [0, *(frame for frame in frames if 0 < frame < recording.frames), recording.frames]
@@ -83,20 +83,6 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
         )
         progress(0.8 + 0.2 * (number + 1) / len(spans))
     return {"version": 1, "rate": audio.rate, "slices": slices}
-
-
-def _timed(session: Session, track: Track, path: Path, how: Splitting) -> tuple[Session, Track]:
-    """With the tempo that lines are counted by."""
-    measured = session.recordings[0].measured
-    if how.tempo is not None:
-        session = set_beat_one(set_tempo(session, how.tempo), how.beat_one or 0.0)
-    elif how.needs_beats and measured is None:
-        raise UnusableFile(path, "has no beats: too few hits", "Say which tempo it has.")
-    elif how.needs_beats and measured is not None:
-        session = set_following(session, track.id, Following.SONG if measured.is_constant else Following.GRID)
-        if how.beat_one is not None:
-            session = set_beat_one(session, how.beat_one)
-    return session, session.track(track.id)
 
 
 def _one(samples: Samples) -> Iterator[Samples]:

@@ -57,6 +57,7 @@ from chronotome.ui.timeline.timeline import Timeline, Welcome
 from chronotome.ui.view_state import Stage
 
 if TYPE_CHECKING:
+    from chronotome.ui.dialogs.batch import BatchDialog
     from chronotome.ui.dialogs.history import HistoryDialog
     from chronotome.ui.panels.shelf import ShelfPanel
 
@@ -351,6 +352,19 @@ class MainWindow(QMainWindow):
 
         guard_overrides()
         return HistoryDialog(self.desk, self)
+
+    @cached_property
+    def batch(self) -> "BatchDialog":
+        """Built when it is asked for; it goes on while it is closed."""
+        from chronotome.bridge.batching import Batching  # noqa: PLC0415 - seldom wanted
+        from chronotome.ui.dialogs.batch import BatchDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        return BatchDialog(self.desk, Batching(self.desk.tasks, self), self)
+
+    def show_batch(self) -> None:
+        self.batch.show()
+        self.batch.raise_()
 
     def show_history(self) -> None:
         self.history.show()

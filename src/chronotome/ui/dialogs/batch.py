@@ -1,0 +1,318 @@
+"""The same for many files: what is done, with which files, where to, and what became of each."""
+
+from collections.abc import Sequence
+from pathlib import Path
+
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QDragEnterEvent, QDropEvent, QGuiApplication
+from PySide6.QtWidgets import (
+    QDialog,
+    QFileDialog,
+    QFormLayout,
+    QHBoxLayout,
+    QHeaderView,
+    QLabel,
+    QLineEdit,
+    QPushButton,
+    QTreeWidget,
+    QTreeWidgetItem,
+    QVBoxLayout,
+    QWidget,
+)
+
+from chronotome.bridge.batching import Batching
+from chronotome.errors import Cancelled, ChronotomeError
+from chronotome.files.audio_file import SUFFIXES
+from chronotome.files.audio_out import ENCODINGS
+from chronotome.files.batch import (
+    LIKE,
+    SPLIT_NAMES,
+    SUFFIX,
+    Doing,
+    Outcome,
+    Recipe,
+    report,
+    sounds_in,
+    write_recipe,
+)
+from chronotome.files.names import shown
+from chronotome.files.naming import WrongTemplate, names_by
+from chronotome.session.edits.apart import At
+from chronotome.session.settings import Moving
+from chronotome.session.sift import USUAL_THRESHOLD
+from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.figures import counted, percent
+from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.desk import Desk
+
+WIDTH, HEIGHT = 620, 560
+DOINGS = (("Tighten", Doing.TIGHTEN), ("Straighten", Doing.STRAIGHTEN), ("Split", Doing.SPLIT))
+CUTS = (
+    ("at onsets", At.ONSETS, 0.5),
+    ("on lines of 1/4", At.LINES, 1.0),
+    ("on lines of 1/8", At.LINES, 0.5),
+    ("on lines of 1/16", At.LINES, 0.25),
+    ("into 8 equal parts", At.PARTS, 0.5),
+)
+OWN_TEMPO, SONG_TEMPO = range(2)
+
+
+class BatchDialog(QDialog):
+    """Stays open beside the window; closing it while it works asks for nothing and goes on working."""
+
+    def __init__(self, desk: Desk, batching: Batching, parent: QWidget) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("The same for many files")
+        self.setModal(False)
+        self.resize(WIDTH, HEIGHT)
+        self.setAcceptDrops(True)
+        self._desk, self._batching = desk, batching
+        self.paths: list[Path] = []
+        self.outcomes: list[Outcome] = []
+        self.folder: Path | None = None
+        layout = QVBoxLayout(self)
+        layout.setSpacing(10)
+        layout.addLayout(self._build_what())
+        self.list = self._build_list()
+        layout.addWidget(self.list, 1)
+        layout.addLayout(self._build_files())
+        layout.addLayout(self._build_end())
+        batching.progressed.connect(self._on_progress)
+        batching.ended.connect(self._on_ended)
+        batching.finished.connect(self._on_finished)
+        desk.store.kept.connect(self._show)
+        desk.view.focus_changed.connect(self._show)
+        self._show()
+
+    # Building
+
+    def _build_what(self) -> QFormLayout:
+        view, form = self._desk.view, QFormLayout()
+        self.do = Segmented(view, "What is done", [words for words, _ in DOINGS])
+        self.do.chosen.connect(lambda _index: self._show())
+        form.addRow("What", self.do)
+        self.about = QLabel()
+        self.about.setObjectName("soft")
+        self.about.setWordWrap(True)
+        form.addRow("", self.about)
+        self.tempo = Segmented(view, "Tempo", ["each its own", "the song’s"])
+        form.addRow("Tempo", self.tempo)
+        self.cuts = Combo("Where it is cut", [words for words, *_ in CUTS])
+        self.names = QLineEdit(SPLIT_NAMES)
+        self.names.setAccessibleName("Names of the slices")
+        self.names.textEdited.connect(lambda _text: self._show())
+        form.addRow("Cut", self.cuts)
+        form.addRow("Names", self.names)
+        self.kind = Combo("Kind of file", ["as each file is", *(each.words for each in ENCODINGS.values())])
+        form.addRow("Kind of file", self.kind)
+        self._form = form
+        return form
+
+    def _build_list(self) -> QTreeWidget:
+        made = QTreeWidget()
+        made.setColumnCount(2)
+        made.setHeaderHidden(True)
+        made.setRootIsDecorated(False)
+        made.setUniformRowHeights(True)
+        made.setAccessibleName("Files, and what became of each")
+        made.header().setStretchLastSection(True)
+        made.header().setSectionResizeMode(0, QHeaderView.ResizeMode.Interactive)
+        made.header().resizeSection(0, 240)
+        return made
+
+    def _button(self, words: str, do: object, row: QHBoxLayout) -> QPushButton:
+        button = QPushButton(words)
+        button.setAutoDefault(False)
+        button.clicked.connect(do)
+        row.addWidget(button)
+        return button
+
+    def _build_files(self) -> QHBoxLayout:
+        row = QHBoxLayout()
+        self._button("Add files…", self._ask_files, row)
+        self._button("Add a folder…", self._ask_folder, row)
+        self.remove = self._button("Take out", self._take_out, row)
+        row.addStretch(1)
+        self.to = QLabel("into no folder yet")
+        self.to.setObjectName("soft")
+        self.to.setTextFormat(Qt.TextFormat.PlainText)
+        row.addWidget(self.to)
+        self._button("Into…", self._ask_out, row)
+        return row
+
+    def _build_end(self) -> QHBoxLayout:
+        row = QHBoxLayout()
+        self._button("Save as a recipe…", self._ask_recipe, row)
+        self.copy = self._button("Copy the report", self._copy, row)
+        self.told = QLabel()
+        self.told.setObjectName("soft")
+        row.addWidget(self.told, 1)
+        self.go = self._button("Start", self._on_go, row)
+        self.go.setObjectName("main")
+        return row
+
+    # What is meant
+
+    @property
+    def doing(self) -> Doing:
+        return DOINGS[self.do.index][1]
+
+    @property
+    def recipe(self) -> Recipe:
+        """What is chosen here, with the present settings of the track that is worked on."""
+        desk, session = self._desk, self._desk.session
+        track, shown_clip = desk.view.focused, desk.shown
+        settings = desk.view.recipe
+        groove = session.groove(settings.groove)
+        _, cut_at, step = CUTS[max(0, self.cuts.currentIndex())]
+        is_songs = self.tempo.index == SONG_TEMPO
+        return Recipe(
+            do=self.doing,
+            bpm=session.tempo.beats_per_minute if is_songs else None,
+            tighten=settings,
+            groove=groove,
+            moving=Moving() if track is None else track.moving,
+            threshold=USUAL_THRESHOLD if shown_clip is None else shown_clip.recording.threshold,
+            steady=1.0 if track is None else track.steady,
+            cut_at=cut_at,
+            step=step,
+            names=self.names.text(),
+            encoding=[LIKE, *ENCODINGS][max(0, self.kind.currentIndex())],
+        )
+
+    def _words(self) -> str:
+        track, settings = self._desk.view.focused, self._desk.view.recipe
+        if track is None:
+            return "The usual settings: open a recording, and those of its track are taken."
+        if self.doing is Doing.STRAIGHTEN:
+            return f"As {track.name}: {percent(100 * track.steady)} of its own drift is taken out."
+        if self.doing is Doing.SPLIT:
+            return "Each file becomes a folder of slices that are it again, put end to end."
+        groove = self._desk.session.groove(settings.groove)
+        aim = settings.grid.words if groove is None else f"the groove {groove.name}"
+        return f"As {track.name}: {percent(100 * settings.strength)} to {aim}, {track.moving.by}."
+
+    # Doing
+
+    def add(self, paths: Sequence[Path]) -> None:
+        """Files, and the sound files of folders; each once."""
+        if self._batching.is_running:
+            return
+        new = [each for each in sounds_in(paths) if each not in self.paths]
+        self.paths += new
+        for each in new:
+            item = QTreeWidgetItem([shown(each.name), "waiting"])
+            item.setToolTip(0, shown(str(each)))
+            self.list.addTopLevelItem(item)
+        self._show()
+
+    def _ask_files(self) -> None:
+        endings = " ".join(f"*{suffix}" for suffix in SUFFIXES)
+        names, _ = QFileDialog.getOpenFileNames(self, "Add files", str(Path.home()), f"Sound ({endings})")
+        self.add([Path(name) for name in names])
+
+    def _ask_folder(self) -> None:
+        name = QFileDialog.getExistingDirectory(self, "Add a folder of sound files", str(Path.home()))
+        if name:
+            self.add([Path(name)])
+
+    def _take_out(self) -> None:
+        for item in self.list.selectedItems():
+            row = self.list.indexOfTopLevelItem(item)
+            self.list.takeTopLevelItem(row)
+            del self.paths[row]
+        self._show()
+
+    def _ask_out(self) -> None:
+        name = QFileDialog.getExistingDirectory(self, "Write into", str(Path.home()))
+        if name:
+            self.write_into(Path(name))
+
+    def write_into(self, folder: Path) -> None:
+        self.folder = folder
+        self.to.setText(f"into “{shown(folder.name)}”")
+        self._show()
+
+    def _ask_recipe(self) -> None:
+        usual = str(Path.home() / f"{self.doing}{SUFFIX}")
+        name, _ = QFileDialog.getSaveFileName(self, "Save as a recipe", usual, f"Recipes (*{SUFFIX})")
+        if name:
+            path = Path(name if name.endswith(SUFFIX) else f"{name}{SUFFIX}")
+            try:
+                write_recipe(path, self.recipe)
+            except ChronotomeError as error:
+                self._desk.tasks.error.emit(str(error))
+                return
+            self._desk.say(f"Saved: chronotome batch “{shown(path.name)}” FILES does the same")
+
+    def _on_go(self) -> None:
+        if self._batching.is_running:
+            self._batching.cancel()
+            self.go.setEnabled(False)
+        elif self.folder is not None:
+            self.outcomes = []
+            for row in range(len(self.paths)):
+                self._tell(row, "waiting")
+            self._batching.start(self.recipe, list(self.paths), self.folder)
+            self._show()
+
+    def _copy(self) -> None:
+        QGuiApplication.clipboard().setText(report(self.outcomes))
+
+    def _tell(self, row: int, words: str) -> None:
+        item = self.list.topLevelItem(row)
+        if item is not None:
+            item.setText(1, words)
+            item.setToolTip(1, words)
+
+    def _on_progress(self, number: int, share: float) -> None:
+        self._tell(number, percent(100 * share))
+
+    def _on_ended(self, number: int, outcome: Outcome) -> None:
+        self.outcomes.append(outcome)
+        self._tell(number, outcome.words if outcome.is_done else f"failed: {outcome.words}")
+        self._show()
+
+    def _on_finished(self, error: ChronotomeError | None) -> None:
+        for row in range(len(self.outcomes), len(self.paths)):
+            self._tell(row, "not done: cancelled" if isinstance(error, Cancelled) else "not done")
+        self._show()
+        done = sum(each.is_done for each in self.outcomes)
+        self._desk.say(f"{done} of {counted(len(self.paths), 'file')} done")
+
+    def _show(self) -> None:
+        is_running, doing = self._batching.is_running, self.doing
+        for field, is_shown in (
+            (self.tempo, True),
+            (self.cuts, doing is Doing.SPLIT),
+            (self.names, doing is Doing.SPLIT),
+            (self.kind, doing is Doing.TIGHTEN),
+        ):
+            self._form.setRowVisible(field, is_shown)
+        wrong = self._wrong_names() if doing is Doing.SPLIT else ""
+        self.about.setText(wrong or self._words())
+        self.go.setText("Cancel" if is_running else "Start")
+        is_ready = bool(self.paths) and self.folder is not None and not wrong
+        self.go.setEnabled(is_running or is_ready)
+        self.remove.setEnabled(not is_running and bool(self.paths))
+        self.copy.setEnabled(bool(self.outcomes) and not is_running)
+        failed = sum(not each.is_done for each in self.outcomes)
+        words = counted(len(self.paths), "file")
+        if self.outcomes:
+            words = f"{len(self.outcomes) - failed} done, {failed} failed, of {len(self.paths)}"
+        self.told.setText(words)
+
+    def _wrong_names(self) -> str:
+        try:
+            names_by(self.names.text(), [], "")
+        except WrongTemplate as error:
+            return f"The names cannot be made: {error}."
+        return ""
+
+    def dragEnterEvent(self, event: QDragEnterEvent) -> None:
+        if event.mimeData().hasUrls():
+            event.acceptProposedAction()
+
+    def dropEvent(self, event: QDropEvent) -> None:
+        event.acceptProposedAction()
+        self.add([Path(url.toLocalFile()) for url in event.mimeData().urls() if url.isLocalFile()])
