@@ -14,6 +14,7 @@ from chronotome.cli.common import between, encoding_of, heard, material_of, put
 from chronotome.cli.desktop import add_desktop_command, desktop
 from chronotome.cli.fit import add_fit_commands, straighten, tempo
 from chronotome.cli.pattern import add_pattern_command, pattern
+from chronotome.cli.share_place import add_share_place_command, share_place
 from chronotome.cli.split import add_split_command, split
 from chronotome.cli.tighten import add_tighten_commands, groove, match, tighten
 from chronotome.dsp.audio import Audio
@@ -122,6 +123,7 @@ def parser() -> argparse.ArgumentParser:
     shot.add_argument("--size", type=size_of, default=(1280, 800), metavar="1280x800")
     shot.add_argument("--theme", choices=["day", "night"], default="day")
 
+    add_share_place_command(commands)
     add_desktop_command(commands)
 
     demo = commands.add_parser("demo", help="open the window with demo material")
@@ -142,6 +144,7 @@ COMMANDS = {
     "render",
     "shot",
     "demo",
+    "share-place",
     "desktop",
 }
 
@@ -159,6 +162,7 @@ def run(arguments: argparse.Namespace) -> int:
         "pattern": pattern,
         "batch": batch,
         "render": _render,
+        "share-place": share_place,
         "desktop": desktop,
     }[arguments.command]
     try:

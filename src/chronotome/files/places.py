@@ -59,6 +59,8 @@ class Settings(Struct, frozen=True):
     midi: Annotated[tuple[Words, ...], Meta(max_length=64)] = ()
     """MIDI inputs that play keys; none named: all."""
     input: Annotated[str, Meta(max_length=300)] = "auto"
+    share_place: Annotated[str, Meta(max_length=2_000)] = ""
+    """The address of the sharing place that was used last; its key is in the desktop's secret store."""
     takes: Words = ""
     """The folder of takes that no session has yet; none: one of our own."""
     click: ClickSound = ClickSound.WOOD

@@ -59,6 +59,7 @@ from chronotome.ui.view_state import Stage
 if TYPE_CHECKING:
     from chronotome.ui.dialogs.batch import BatchDialog
     from chronotome.ui.dialogs.history import HistoryDialog
+    from chronotome.ui.dialogs.share import ShareDialog
     from chronotome.ui.panels.shelf import ShelfPanel
 
 SMALLEST = (1024, 700)
@@ -354,6 +355,19 @@ class MainWindow(QMainWindow):
         return HistoryDialog(self.desk, self)
 
     @cached_property
+    def sharing(self) -> "ShareDialog":
+        """Built when it is asked for; it goes on while it is closed."""
+        from chronotome.bridge.sharing import Sharing  # noqa: PLC0415 - seldom wanted
+        from chronotome.ui.dialogs.share import ShareDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        return ShareDialog(self.desk, Sharing(self.desk.tasks, self), self.export_tray, self)
+
+    def share(self) -> None:
+        self.sharing.show()
+        self.sharing.raise_()
+
+    @cached_property
     def batch(self) -> "BatchDialog":
         """Built when it is asked for; it goes on while it is closed."""
         from chronotome.bridge.batching import Batching  # noqa: PLC0415 - seldom wanted
@@ -454,6 +468,8 @@ class MainWindow(QMainWindow):
     def _shut_down(self) -> None:
         self.restoring.close()
         self.desk.preferences.keep(grid_follows_zoom=self.desk.view.snap_follows_zoom)
+        if "sharing" in vars(self):
+            self.sharing.close_for_good()
         shut_down(self.desk.transport, self.desk, self._journal)
 
 

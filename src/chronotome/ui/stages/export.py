@@ -182,11 +182,12 @@ class ExportTray(Tray):
 
     def export(self, path: Path) -> None:
         """Write in the background; the proof follows."""
+        self.desk.tasks.run(f"Writing {path.name}", self.writing(path), self._on_written)
+
+    def writing(self, path: Path) -> Callable[[Progress], Written]:
+        """What writes the session as it is now, as is chosen here; for a thread."""
         session = self.desk.session
-        side = SIDES[self.side.index]
-        start, end = self._frames(session)
-        work = self._work(session, path, self.encoding, side, (start, end))
-        self.desk.tasks.run(f"Writing {path.name}", work, self._on_written)
+        return self._work(session, path, self.encoding, SIDES[self.side.index], self._frames(session))
 
     def _frames(self, session: Session) -> tuple[int, int | None]:
         if self.span.index == 0 or session.loop is None:

@@ -1,0 +1,194 @@
+"""Share what is heard: title, description, tags, who may hear it, and where."""
+
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QGuiApplication
+from PySide6.QtWidgets import (
+    QCheckBox,
+    QDialog,
+    QFormLayout,
+    QHBoxLayout,
+    QLabel,
+    QLineEdit,
+    QPlainTextEdit,
+    QProgressBar,
+    QPushButton,
+    QVBoxLayout,
+    QWidget,
+)
+
+from chronotome.bridge.sharing import Sharing
+from chronotome.errors import ChronotomeError
+from chronotome.files.sharing import MOST_DESCRIPTION, MOST_TAGS, MOST_TITLE, About, place_of
+from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.desk import Desk
+from chronotome.ui.stages.export import ExportTray
+
+WIDTH = 520
+LONGEST_TAG = 60
+
+
+class ShareDialog(QDialog):
+    """Stays open beside the window while it is handed over."""
+
+    def __init__(self, desk: Desk, sharing: Sharing, tray: ExportTray, parent: QWidget) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("Share")
+        self.setModal(False)
+        self.setMinimumWidth(WIDTH)
+        self._desk, self._sharing, self._tray = desk, sharing, tray
+        layout = QVBoxLayout(self)
+        layout.setSpacing(10)
+        layout.addLayout(self._build_form())
+        self.bar = QProgressBar()
+        self.bar.setRange(0, 100)
+        self.bar.setTextVisible(False)
+        layout.addWidget(self.bar)
+        self.told = QLabel()
+        self.told.setWordWrap(True)
+        self.told.setTextFormat(Qt.TextFormat.PlainText)
+        self.told.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
+        self.told.setMinimumHeight(36)
+        layout.addWidget(self.told)
+        row = QHBoxLayout()
+        self.again = self._button("Copy the address", self._copy, row)
+        row.addStretch(1)
+        self.go = self._button("Share", self._on_go, row)
+        self.go.setObjectName("main")
+        layout.addLayout(row)
+        self._address = ""
+        sharing.progressed.connect(lambda share: self.bar.setValue(round(100 * share)))
+        sharing.done.connect(self._on_done)
+        sharing.failed.connect(self._on_failed)
+        sharing.key_found.connect(self._on_key)
+        self._show()
+
+    def _build_form(self) -> QFormLayout:
+        form, settings = QFormLayout(), self._desk.preferences.settings
+        self.title = QLineEdit(self._desk.document.title)
+        self.title.setMaxLength(MOST_TITLE)
+        self.description = QPlainTextEdit()
+        self.description.setFixedHeight(72)
+        self.description.setTabChangesFocus(True)
+        self.tags = QLineEdit()
+        self.tags.setPlaceholderText("separated by commas")
+        self.who = Segmented(self._desk.view, "Who may hear it", ["private", "public"])
+        self.what = QLabel()
+        self.what.setObjectName("soft")
+        self.place = QLineEdit(settings.share_place)
+        self.place.setPlaceholderText("https://…")
+        self.place.editingFinished.connect(self._look_for_key)
+        self.key = QLineEdit()
+        self.key.setEchoMode(QLineEdit.EchoMode.Password)
+        self.keeps = QCheckBox("Keep it in the desktop’s secret store")
+        self.keeps.setChecked(True)
+        practice = QPushButton("A place on this machine")
+        practice.setAutoDefault(False)
+        practice.setToolTip("A stand-in, for trying it out: it keeps what it is given in a folder")
+        practice.clicked.connect(self._practise)
+        side = QHBoxLayout()
+        side.addWidget(self.place, 1)
+        side.addWidget(practice)
+        for words, field in (
+            ("Title", self.title),
+            ("Description", self.description),
+            ("Tags", self.tags),
+            ("Who", self.who),
+        ):
+            field.setAccessibleName(words)
+            form.addRow(words, field)
+        form.addRow("What", self.what)
+        self.place.setAccessibleName("Address of the sharing place")
+        form.addRow("Place", side)
+        self.key.setAccessibleName("Key")
+        form.addRow("Key", self.key)
+        form.addRow("", self.keeps)
+        if settings.share_place:
+            self._sharing.ask_key(settings.share_place)
+        return form
+
+    def _button(self, words: str, do: object, row: QHBoxLayout) -> QPushButton:
+        button = QPushButton(words)
+        button.setAutoDefault(False)
+        button.clicked.connect(do)
+        row.addWidget(button)
+        return button
+
+    def close_for_good(self) -> None:
+        """With the window."""
+        self._sharing.close()
+        self.close()
+
+    def showEvent(self, _event: object) -> None:
+        self._show()
+
+    @property
+    def about(self) -> About:
+        tags = [each.strip()[:LONGEST_TAG] for each in self.tags.text().split(",")]
+        return About(
+            self.title.text().strip() or self._desk.document.title,
+            self.description.toPlainText()[:MOST_DESCRIPTION],
+            tuple(dict.fromkeys(filter(None, tags)))[:MOST_TAGS],
+            self.who.index == 1,
+        )
+
+    def _practise(self) -> None:
+        place = self._sharing.practice_place()
+        self.place.setText(place.address)
+        self.key.setText(place.token)
+        self.keeps.setChecked(False)
+
+    def _look_for_key(self) -> None:
+        if self.place.text() and not self.key.text():
+            self._sharing.ask_key(self.place.text().strip())
+
+    def _on_key(self, place: str, key: str) -> None:
+        if place == self.place.text().strip() and not self.key.text():
+            self.key.setText(key)
+
+    def _on_go(self) -> None:
+        sharing = self._sharing
+        if sharing.is_running:
+            sharing.cancel()
+            self.go.setEnabled(False)
+            return
+        place = self.place.text().strip()
+        try:
+            place_of(place)
+        except ChronotomeError as error:
+            self.told.setText(str(error))
+            return
+        self._desk.preferences.keep(share_place=place)
+        self.told.setText("It is written, then handed over…")
+        self._address = ""
+        if sharing.can_go_on:
+            sharing.go_on(self.key.text())
+        else:
+            suffix = self._tray.encoding.suffix
+            sharing.start(
+                self._tray.writing, suffix, self.about, place, self.key.text(), keeps=self.keeps.isChecked()
+            )
+        self._show()
+
+    def _on_done(self, address: str) -> None:
+        self._address = address
+        self.bar.setValue(100)
+        self._copy()
+        self.told.setText(f"It is at {address}\nThe address is copied.")
+        self._desk.say("Shared: the address is copied")
+        self._show()
+
+    def _on_failed(self, words: str) -> None:
+        self.told.setText(words or "Cancelled: what was handed over is taken back.")
+        self.bar.setValue(0)
+        self._show()
+
+    def _copy(self) -> None:
+        QGuiApplication.clipboard().setText(self._address)
+
+    def _show(self) -> None:
+        is_running = self._sharing.is_running
+        self.what.setText(f"{self._tray.encoding.words}, as the tray of Export has it")
+        words = "Cancel" if is_running else "Try again" if self._sharing.can_go_on else "Share"
+        self.go.setText(words)
+        self.go.setEnabled(is_running or bool(self._desk.session.tracks))
+        self.again.setEnabled(bool(self._address))
