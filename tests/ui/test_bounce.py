@@ -4,8 +4,8 @@ import numpy as np
 import pytest
 from PySide6.QtCore import Qt
 
-from chronotome.bridge import bouncing
 from chronotome.errors import Cancelled, CannotWrite
+from chronotome.files import export
 from chronotome.files.takes import takes_folder
 from chronotome.session.edits.clips import Range, set_clip
 from chronotome.session.edits.shaping import set_value
@@ -144,14 +144,14 @@ def test_a_bounce_that_is_cancelled_or_cannot_be_written_leaves_nothing(loud, mo
     def full(*_, **__):
         raise CannotWrite(takes_folder(), "the disk is full", "Free some space.")
 
-    monkeypatch.setattr(bouncing, "export_mix", full)
+    monkeypatch.setattr(export, "export_mix", full)
     run(loud, "bounce")
     assert "the disk is full" in said[-1]
 
     def stopped(*_, **__):
         raise Cancelled
 
-    monkeypatch.setattr(bouncing, "export_mix", stopped)
+    monkeypatch.setattr(export, "export_mix", stopped)
     run(loud, "bounce-in-place")
     assert len(said) == 1
     assert loud.session is before

@@ -11,14 +11,12 @@ from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.files.audio_file import FileFacts, facts_of
 from chronotome.files.audio_out import ENCODINGS
-from chronotome.files.export import export_mix, without_click
+from chronotome.files.export import export_clips
 from chronotome.files.names import plain_name
 from chronotome.files.takes import discard, new_take
 from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena
-from chronotome.render.plan import plan_for
-from chronotome.render.renderer import OfflineMix, Renderer, render_mix
-from chronotome.session.edits.bounce import bounce_beside, bounce_in_place, heard_alone, span_of
+from chronotome.session.edits.bounce import bounce_beside, bounce_in_place, span_of
 from chronotome.session.edits.clips import Place
 from chronotome.session.model import Clip, Recording, Session
 
@@ -39,35 +37,19 @@ class Bouncing(QObject):
     def bounce(self, session: Session, places: Sequence[Place], name: str, *, in_place: bool) -> None:
         """Of a session, what is heard of its clips; in their place, or on a track of its own."""
         sources, arena = self._recordings.pool.ready(), self._arena
-        start, end = span_of(session, places)
-        channels = _channels(session, places)
+        start, _ = span_of(session, places)
         clips = [_clip(session, place) for place in places]
 
         def work(progress: Progress) -> FileFacts:
-            renderer = Renderer(arena)
+            path, handle = new_take("bounce")
+            os.close(handle)
             try:
-                plan = without_click(plan_for(heard_alone(session, places)))
-                mix = OfflineMix(
-                    render_mix(renderer, plan, sources, part_of(progress, 0.0, 0.6)), arena, channels=channels
-                )
-                path, handle = new_take("bounce")
-                os.close(handle)
-                try:
-                    export_mix(
-                        mix,
-                        path,
-                        rate=session.rate,
-                        encoding=ENCODINGS["wavfloat"],
-                        start=start,
-                        end=end,
-                        progress=part_of(progress, 0.6, 0.9),
-                    )
-                    return facts_of(path, part_of(progress, 0.9, 1.0))
-                except BaseException:
-                    discard(path)  # cancelled, or the disk is full: nothing of it stays
-                    raise
-            finally:
-                renderer.cache.clear()
+                share = part_of(progress, 0.0, 0.9)
+                export_clips(session, places, sources, arena, path, ENCODINGS["wavfloat"], share)
+                return facts_of(path, part_of(progress, 0.9, 1.0))
+            except BaseException:
+                discard(path)  # cancelled, or the disk is full: nothing of it stays
+                raise
 
         def show(facts: FileFacts) -> None:
             now = self._store.session
@@ -102,12 +84,3 @@ class Bouncing(QObject):
 
 def _clip(session: Session, place: Place) -> Clip:
     return session.track(place[0]).clip(place[1])
-
-
-def _channels(session: Session, places: Sequence[Place]) -> int:
-    """One where only recordings of one channel are heard, and nothing puts them beside the middle."""
-    clips = [_clip(session, place) for place in places]
-    is_wide = len({track for track, _ in places}) > 1
-    is_wide |= any(clip.take.slices is not None or clip.take.playing is not None for clip in clips)
-    most = max(session.recording_with(clip.recording).channels for clip in clips)
-    return 2 if is_wide or most > 1 else 1

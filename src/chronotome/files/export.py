@@ -1,6 +1,6 @@
 """What is heard, written to a file."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from pathlib import Path
 
 from chronotome.files.audio_out import Encoding, Written, write_blocks
@@ -13,6 +13,8 @@ from chronotome.render.arena import Arena
 from chronotome.render.mix import Side
 from chronotome.render.plan import Plan, plan_for
 from chronotome.render.renderer import OfflineMix, Renderer, Sources, render_mix
+from chronotome.session.edits.bounce import heard_alone, span_of
+from chronotome.session.edits.clips import Place
 from chronotome.session.model import Session, Track, replace
 
 AS_HEARD = Finish()
@@ -119,6 +121,43 @@ def export_stems(  # noqa: PLR0917 - what sounds, where it goes, and what become
         return made
     finally:
         renderer.cache.clear()
+
+
+def export_clips(  # noqa: PLR0917 - what is heard, of what, and where it goes
+    session: Session,
+    places: Sequence[Place],
+    sources: Sources,
+    arena: Arena,
+    path: Path,
+    encoding: Encoding,
+    progress: Progress = unheard,
+) -> Written:
+    """What is heard of some clips where nothing else sounds, from the first frame of them to the last.
+
+    Raises
+    ------
+    CannotWrite, Cancelled
+    """
+    renderer, (start, end) = Renderer(arena), span_of(session, places)
+    try:
+        plan = without_click(plan_for(heard_alone(session, places)))
+        made = render_mix(renderer, plan, sources, part_of(progress, 0.0, 0.6))
+        mix = OfflineMix(made, arena, channels=_channels(session, places))
+        share = part_of(progress, 0.6, 1.0)
+        return export_mix(
+            mix, path, rate=session.rate, encoding=encoding, start=start, end=end, progress=share
+        )
+    finally:
+        renderer.cache.clear()
+
+
+def _channels(session: Session, places: Sequence[Place]) -> int:
+    """One where only recordings of one channel are heard, and nothing puts them beside the middle."""
+    clips = [session.track(place[0]).clip(place[1]) for place in places]
+    is_wide = len({track for track, _ in places}) > 1
+    is_wide |= any(clip.take.slices is not None or clip.take.playing is not None for clip in clips)
+    most = max(session.recording_with(clip.recording).channels for clip in clips)
+    return 2 if is_wide or most > 1 else 1
 
 
 def without_click(plan: Plan) -> Plan:

@@ -41,6 +41,7 @@ from chronotome.ui.commands.tour import Tour
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.messages import Messages
+from chronotome.ui.drag_out import DragOut
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.status_line import StatusLine
@@ -96,6 +97,7 @@ class MainWindow(QMainWindow):
         desk.recordings.source_ready.connect(self._on_source)
         desk.tasks.error.connect(self._on_error)
         QGuiApplication.styleHints().colorSchemeChanged.connect(self._on_desktop_theme)
+        self.drag_out = DragOut(self, desk, lambda: self.export_tray.encoding, self._cancel_drag)
         self.restoring = Restoring(self, desk)
         self.restoring.restore_window()
         self._on_theme()
@@ -375,6 +377,9 @@ class MainWindow(QMainWindow):
 
         guard_overrides()
         return BatchDialog(self.desk, Batching(self.desk.tasks, self), self)
+
+    def copy_as_files(self) -> None:
+        self.drag_out.copy()
 
     def show_batch(self) -> None:
         self.batch.show()

@@ -90,6 +90,8 @@ class ViewState(QObject):
     snap_changed = Signal()
     rested = Signal()
     """Scrolling and zooming have paused."""
+    left_window = Signal(object)
+    """A hand that drags in a lane has left the window with what it drags."""
     hinted = Signal(str)
     """What the pointer can do where it is; empty: nothing."""
     declined_changed = Signal()

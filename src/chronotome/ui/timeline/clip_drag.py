@@ -23,7 +23,7 @@ LABELS = {
     Grip.AGAIN: "Repeat clip",
 }
 HINTS = {
-    Grip.BODY: "Drag to move the clip, Ctrl+drag to copy it; Shift without snap.",
+    Grip.BODY: "Drag to move the clip, Ctrl+drag to copy it; out of the window it is a file. Shift: no snap.",
     Grip.START: "Drag to trim: the sound stays where it is.",
     Grip.END: "Drag to trim: the sound stays where it is.",
     Grip.RISE: "Drag to fade the clip in.",

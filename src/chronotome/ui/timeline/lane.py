@@ -3,7 +3,7 @@
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QFontMetrics, QHelpEvent, QPainter, QPaintEvent, QPen, QWheelEvent
+from PySide6.QtGui import QFontMetrics, QHelpEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
 
 from chronotome.session.lines import Reach, Ruling
@@ -172,13 +172,20 @@ class Lane(QWidget):
         return y + size + 6
 
     def event(self, event: QEvent) -> bool:
-        """A name that is too long for the header is told in full."""
+        """A name that is too long for the header is told in full; what is dragged out is told of."""
         if event.type() is QEvent.Type.ToolTip and isinstance(event, QHelpEvent):
             is_header = event.pos().x() < HEADER and self.header_name
             words = tip(str(self.header_name)) if is_header else self.toolTip()
             QToolTip.showText(event.globalPos(), words, self)
             return True
+        if event.type() is QEvent.Type.MouseMove and isinstance(event, QMouseEvent) and self._leaves(event):
+            self.desk.view.left_window.emit(self)
         return super().event(event)
+
+    def _leaves(self, event: QMouseEvent) -> bool:
+        """Whether something is dragged out of the window."""
+        is_held = bool(event.buttons() & Qt.MouseButton.LeftButton)
+        return is_held and not self.window().frameGeometry().contains(event.globalPosition().toPoint())
 
     def name_header(self, name: str) -> None:
         self.header_name = name

@@ -20,6 +20,13 @@ class RangeDrag:
         self._before = desk.view.range
         self._is_meant = False
 
+    @property
+    def held(self) -> Range | None:
+        """The range that was there, where the hand took hold within it."""
+        span = self._before
+        is_within = span is not None and span.start <= self._start < span.end and self._track in span.tracks
+        return span if is_within else None
+
     def to(self, x: float, frame: float, track: TrackId | None, *, is_free: bool) -> None:
         self._is_meant = self._is_meant or abs(x - self._x) > STILL or track not in {None, self._track}
         if not self._is_meant:
