@@ -5,6 +5,7 @@ from PySide6.QtCore import Qt
 
 from chronotome.files.journal import recover
 from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tracks import set_level
 from chronotome.ui.dialogs.history import OPENED
 
 
@@ -80,3 +81,36 @@ def test_farther_than_there_are_steps_is_to_the_first_or_the_last(stepped):
     stepped.desk.store.go(5)
     stepped.desk.store.go(0)
     assert stepped.session is before
+
+
+def test_two_points_are_heard_against_one_another_and_nothing_is_changed(at_work):
+    store, track = at_work.desk.store, at_work.session.tracks[0].id
+    for level in (-6.0, -12.0):
+        store.apply(lambda s, level=level: set_level(s, track, level), f"Level {level:g}")
+    at_work.window.show_history()
+    dialog, history = at_work.window.history, store.history
+
+    dialog.hear.choose(0)
+    assert dialog.hear.index == 2
+    dialog.list.setCurrentItem(dialog.list.topLevelItem(dialog.here - 1))
+
+    at_work.press_in(dialog.list, Qt.Key.Key_A)
+    dialog.list.setCurrentItem(dialog.list.topLevelItem(dialog.here - 2))
+    dialog.marks[1].click()
+    assert "A: after “Level -6”" in dialog.compared.text()
+    dialog.hear.choose(0)
+    assert at_work.session.tracks[0].level == -6.0
+    heard = at_work.offline(20_000)
+    dialog.hear.choose(1)
+    assert at_work.session.tracks[0].level == 0.0
+    assert abs(heard).max() < abs(at_work.offline(20_000)).max()
+    assert store.history is history
+    dialog.hear.choose(2)
+    assert at_work.session.tracks[0].level == -12.0
+    dialog.hear.choose(1)
+    store.undo()
+    assert (dialog.hear.index, at_work.session.tracks[0].level) == (2, -6.0)
+    dialog.hear.choose(1)
+    dialog.reject()
+    assert at_work.session.tracks[0].level == -6.0
+    assert not store.is_drafting

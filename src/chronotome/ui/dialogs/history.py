@@ -1,14 +1,32 @@
-"""The history as a list: every step by name, the newest below; a click goes to what there was after it."""
+"""The history as a list: every step by name, the newest below; a click goes to what there was after it.
 
-from PySide6.QtCore import Qt
+Two points of it can be compared by ear: A and B sound in turn where the playhead is, and nothing is changed.
+"""
+
+from functools import partial
+
+from PySide6.QtCore import QEvent, QObject, Qt
 from PySide6.QtGui import QKeyEvent
-from PySide6.QtWidgets import QDialog, QLabel, QTreeWidget, QTreeWidgetItem, QVBoxLayout, QWidget
+from PySide6.QtWidgets import (
+    QDialog,
+    QHBoxLayout,
+    QLabel,
+    QPushButton,
+    QTreeWidget,
+    QTreeWidgetItem,
+    QVBoxLayout,
+    QWidget,
+)
 
+from chronotome.session.model import Session
 from chronotome.ui.controls.figures import counted
+from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
 
-WIDTH, HEIGHT = 320, 460
+WIDTH, HEIGHT = 340, 560
 OPENED = "As it was opened"
+NOW = 2
+LETTERS = [Qt.Key.Key_A, Qt.Key.Key_B]
 
 
 class HistoryDialog(QDialog):
@@ -27,12 +45,83 @@ class HistoryDialog(QDialog):
         self.list.setUniformRowHeights(True)
         self.list.setAccessibleName("Steps of the history")
         self.list.itemClicked.connect(self._on_click)
+        self.list.installEventFilter(self)
         layout.addWidget(self.list, 1)
         self.told = QLabel()
         self.told.setObjectName("soft")
         layout.addWidget(self.told)
-        desk.store.kept.connect(self._show)
+        self._points: list[tuple[Session, str] | None] = [None, None]
+        layout.addLayout(self._build_comparing())
+        desk.store.kept.connect(self._on_kept)
         self._show()
+
+    def _build_comparing(self) -> QVBoxLayout:
+        """Which two points, and which of them is heard."""
+        made, row = QVBoxLayout(), QHBoxLayout()
+        self.marks = []
+        for number, letter in enumerate("AB"):
+            button = QPushButton(f"Chosen step is {letter}")
+            button.setAutoDefault(False)
+            button.setToolTip(f"To be heard as {letter} below, without going there ({letter})")
+            button.clicked.connect(partial(self.mark, number))
+            row.addWidget(button)
+            self.marks.append(button)
+        made.addLayout(row)
+        self.hear = Segmented(self._desk.view, "What is heard", ["A", "B", "as it is"])
+        self.hear.set_index(NOW)
+        self.hear.chosen.connect(self._on_hear)
+        made.addWidget(self.hear)
+        self.compared = QLabel()
+        self.compared.setObjectName("soft")
+        self.compared.setTextFormat(Qt.TextFormat.PlainText)
+        self.compared.setWordWrap(True)
+        self.compared.setMinimumHeight(34)
+        made.addWidget(self.compared)
+        return made
+
+    def mark(self, number: int) -> None:
+        """The step that is chosen in the list is A (0) or B (1)."""
+        row = max(0, self.list.currentIndex().row())
+        history = self._desk.store.history
+        sessions = [step.session for step in history.past]
+        sessions += [history.session, *(step.session for step in reversed(history.future))]
+        item = self.list.topLevelItem(row)
+        self._points[number] = sessions[row], "" if item is None else item.text(0)
+        if self.hear.index == number:
+            self._on_hear(number)
+        self._tell_points()
+
+    def _on_hear(self, index: int) -> None:
+        """A point as a draft: seen and heard, and gone again without a trace."""
+        point = self._points[index] if index != NOW else None
+        if point is None:
+            self._desk.store.drop_draft()
+            if index != NOW:
+                self._desk.say(f"Choose a step, and say that it is {'AB'[index]}")
+                self.hear.set_index(NOW)
+            return
+        session = point[0]
+        self._desk.store.draft(lambda _session: session)
+
+    def _on_kept(self) -> None:
+        """Whatever is done is done to what there is, not to what is compared."""
+        self.hear.set_index(NOW)
+        self._show()
+
+    def _tell_points(self) -> None:
+        names = [
+            f"{letter}: after “{point[1]}”" for letter, point in zip("AB", self._points, strict=True) if point
+        ]
+        self.compared.setText(
+            "\n".join(names) or "Two steps can be heard against one another, where the playhead is."
+        )
+
+    def done(self, result: int) -> None:
+        """Closed, what is heard is what there is."""
+        if self.hear.index != NOW:
+            self.hear.set_index(NOW)
+            self._desk.store.drop_draft()
+        super().done(result)
 
     @property
     def here(self) -> int:
@@ -60,9 +149,20 @@ class HistoryDialog(QDialog):
         more = f", {counted(undone, 'step')} undone" if undone else ""
         steps = f"{counted(self.here, 'step')}{more}. A click goes there"
         self.told.setText(steps if len(labels) > 1 else "Nothing was done yet")
+        self._tell_points()
 
     def _on_click(self, item: QTreeWidgetItem) -> None:
         self.go_to(self.list.indexOfTopLevelItem(item))
+
+    def eventFilter(self, _watched: QObject, event: QEvent) -> bool:
+        """A and B mark the chosen step, before the list looks for one that begins with the letter."""
+        kinds = {QEvent.Type.KeyPress, QEvent.Type.ShortcutOverride}
+        if event.type() not in kinds or not isinstance(event, QKeyEvent) or event.key() not in LETTERS:
+            return False
+        if event.type() is QEvent.Type.KeyPress:
+            self.mark(LETTERS.index(Qt.Key(event.key())))
+        event.accept()
+        return True
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
         """Enter goes to the row that the arrows chose."""
