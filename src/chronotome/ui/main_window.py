@@ -17,7 +17,6 @@ from PySide6.QtGui import (
 from PySide6.QtWidgets import (
     QHBoxLayout,
     QMainWindow,
-    QPushButton,
     QScrollArea,
     QStackedWidget,
     QVBoxLayout,
@@ -46,6 +45,7 @@ from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.status_line import StatusLine
 from chronotome.ui.panels.transport_bar import TransportBar
+from chronotome.ui.panels.welcome import Welcome
 from chronotome.ui.restoring import Restoring
 from chronotome.ui.stages.export import ExportTray
 from chronotome.ui.stages.fit import FitTray
@@ -54,8 +54,9 @@ from chronotome.ui.stages.rework import ReworkTray
 from chronotome.ui.stages.tighten import TightenTray
 from chronotome.ui.stages.tray import WIDTH, Tray
 from chronotome.ui.theme import THEMES, style_sheet
-from chronotome.ui.timeline.timeline import Timeline, Welcome
+from chronotome.ui.timeline.timeline import Timeline
 from chronotome.ui.view_state import Stage
+from chronotome.ui.walk import Walk, steps_of
 
 if TYPE_CHECKING:
     from chronotome.ui.dialogs.batch import BatchDialog
@@ -159,23 +160,31 @@ class MainWindow(QMainWindow):
         self.setCentralWidget(body)
 
     def _welcome(self) -> Welcome:
-        welcome = Welcome(self.desk)
-        layout = QVBoxLayout(welcome)
-        layout.addStretch(1)
-        row = QHBoxLayout()
-        row.addStretch(1)
-        for words, do, is_main in (
-            ("Open the demo: Harbour ferry", self.session_files.open_demo, True),
-            ("Open files…", self.session_files.ask_and_open, False),
+        """What stands there before there is a recording."""
+        files = self.session_files
+        welcome = Welcome(self.desk.view)
+        for title, words, do in (
+            ("Open the demo", "Harbour ferry: a street-percussion trio, in a stairwell", files.open_demo),
+            ("Open files", "Recordings of yours, or a session; or drop them here", files.ask_and_open),
+            ("Walk through", "The demo, and what is done with it, in nine steps", self.walk_through),
         ):
-            button = QPushButton(words)
-            button.setObjectName("main" if is_main else "")
-            button.clicked.connect(do)
-            row.addWidget(button)
-        row.addStretch(1)
-        layout.addLayout(row)
-        layout.addStretch(1)
+            welcome.add_card(title, words, do)
         return welcome
+
+    @cached_property
+    def walk(self) -> Walk:
+        """The walk through the window, step by step."""
+        return Walk(self, self.desk.view, steps_of(self))
+
+    def walk_through(self) -> None:
+        """On the demo, which is opened where it is not what is open."""
+        if self.desk.session.tracks:
+            self.walk.start()
+        else:
+            self.session_files.open_demo()
+            self.desk.document.opened.connect(
+                self.walk.start, Qt.ConnectionType(Qt.ConnectionType.SingleShotConnection)
+            )
 
     # Showing
 
@@ -412,7 +421,7 @@ class MainWindow(QMainWindow):
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
         is_escape = event.key() == Qt.Key.Key_Escape
-        if is_escape and self._cancel_drag():
+        if is_escape and (self._cancel_drag() or self._leave_walk()):
             return
         if self.decision.answers(event):
             return
@@ -424,6 +433,12 @@ class MainWindow(QMainWindow):
             self.desk.view.select(None)
         else:
             super().keyPressEvent(event)
+
+    def _leave_walk(self) -> bool:
+        is_on = "walk" in vars(self) and self.walk.is_on
+        if is_on:
+            self.walk.leave()
+        return is_on
 
     def _cancel_drag(self) -> bool:
         """False where nothing is being dragged."""

@@ -176,6 +176,8 @@ def style_sheet(theme: Theme) -> str:
     QPushButton#main {{ background: {t.ink}; color: {t.on_ink}; border-color: {t.ink}; font-weight: 600; }}
     QPushButton#main:disabled {{ background: {t.panel}; color: {t.faint_ink}; border-color: {t.rule}; }}
     QPushButton#tool {{ padding: 0; }}
+    QPlainTextEdit {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px; }}
+    QPlainTextEdit:focus {{ border-color: {t.accent}; }}
     QPushButton#answer {{ background: {t.card}; border-color: {t.strong_rule}; padding: 4px 10px; }}
     QPushButton#band {{ padding: 5px 4px; }}
     QPushButton#step {{ padding: 5px 0; min-width: 26px; }}

@@ -55,6 +55,7 @@ class TransportBar(QWidget):
         layout.setContentsMargins(16, 4, 16, 4)
         layout.setSpacing(8)
         self._buttons = {name: self._button(name) for name in BUTTONS}
+        self.play = self._buttons["play"]
         for button in self._buttons.values():
             layout.addWidget(button)
         layout.addSpacing(12)

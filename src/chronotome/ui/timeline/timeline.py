@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.desk import Desk
 from chronotome.ui.panels.decision import DecisionBar
-from chronotome.ui.theme import colour, text_font
+from chronotome.ui.theme import colour
 from chronotome.ui.timeline.context_lane import ContextLane
 from chronotome.ui.timeline.drift_lane import DriftLane
 from chronotome.ui.timeline.groove_lane import GrooveLane
@@ -156,26 +156,4 @@ class Timeline(QWidget):
     def paintEvent(self, _event: QPaintEvent) -> None:
         painter = QPainter(self)
         painter.fillRect(self.rect(), colour(self._desk.view.theme.paper))
-        painter.end()
-
-
-class Welcome(QWidget):
-    """What stands where the timeline will be, before there is a recording."""
-
-    def __init__(self, desk: Desk) -> None:
-        super().__init__()
-        self._desk = desk
-
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        theme = self._desk.view.theme
-        painter = QPainter(self)
-        painter.fillRect(self.rect(), colour(theme.paper))
-        middle = self.height() // 2 - 120
-        painter.setPen(colour(theme.ink))
-        painter.setFont(text_font(22, 600))
-        painter.drawText(0, middle, self.width(), 32, Qt.AlignmentFlag.AlignHCenter, "Drop a recording here")
-        painter.setPen(colour(theme.soft_ink))
-        painter.setFont(text_font(13))
-        words = "WAV, AIFF, FLAC, OGG, Opus or MP3. It is never altered, and nothing moves by itself."
-        painter.drawText(0, middle + 40, self.width(), 24, Qt.AlignmentFlag.AlignHCenter, words)
         painter.end()

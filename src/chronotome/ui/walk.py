@@ -1,0 +1,226 @@
+"""A walk through the window: nine steps that point at the real controls, and can be left at any time."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Protocol
+
+from PySide6.QtCore import QEvent, QObject, QPoint, QRect, Qt
+from PySide6.QtGui import QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
+
+from chronotome.ui.guarded import guarded
+from chronotome.ui.panels.rail import Rail
+from chronotome.ui.panels.transport_bar import TransportBar
+from chronotome.ui.stages.export import ExportTray
+from chronotome.ui.stages.tray import Tray
+from chronotome.ui.theme import colour
+from chronotome.ui.timeline.timeline import Timeline
+from chronotome.ui.view_state import Stage, ViewState
+
+WIDTH, GAP, ROOM = 300, 14, 6
+
+
+@dataclass(frozen=True)
+class Step:
+    """What is said, of which control, in which stage."""
+
+    title: str
+    words: str
+    of: Callable[[], QWidget]
+    stage: Stage | None = None
+
+
+class Parts(Protocol):
+    """What of the window is pointed at."""
+
+    @property
+    def transport(self) -> TransportBar: ...
+    @property
+    def timeline(self) -> Timeline: ...
+    @property
+    def rail(self) -> Rail: ...
+    @property
+    def trays(self) -> dict[Stage, Tray]: ...
+    @property
+    def export_tray(self) -> ExportTray: ...
+
+
+def steps_of(parts: Parts) -> list[Step]:
+    """In the order of the work."""
+    timeline, rail = parts.timeline, parts.rail
+    return [
+        Step(
+            "Hear it",
+            "Space plays, and stops. It is a bucket kit, as it was played.",
+            lambda: parts.transport.play,
+        ),
+        Step("Five stages", "From left to right becomes from top to bottom: 1 to 5 go there.", lambda: rail),
+        Step(
+            "1 Mark",
+            "Every notch is a hit that was found. Drag the threshold: faint ones turn hollow and silent.",
+            lambda: timeline.strength,
+            Stage.MARK,
+        ),
+        Step(
+            "2 Fit",
+            "The tempo, beat by beat. Drag a beat to where it is, or tap with T while it plays.",
+            lambda: timeline.pulse,
+            Stage.FIT,
+        ),
+        Step(
+            "3 Tighten",
+            "Slide Strength to 100 %: each hit goes to its line, and you hear it while it plays.",
+            lambda: parts.trays[Stage.TIGHTEN],
+            Stage.TIGHTEN,
+        ),
+        Step(
+            "What moved",
+            "A triangle is a hit as it was played, the ring is where it lands. Drag one up or down.",
+            lambda: timeline.drift,
+            Stage.TIGHTEN,
+        ),
+        Step(
+            "As played, edited",
+            "A switches between both, at one level and without a gap: nothing is ever lost.",
+            lambda: parts.transport.listen,
+            Stage.TIGHTEN,
+        ),
+        Step(
+            "4 Rework",
+            "Ctrl+H takes the clip apart into hits: drag them, roll them, put them on keys with Ctrl+U.",
+            lambda: timeline.wave,
+            Stage.REWORK,
+        ),
+        Step(
+            "5 Export",
+            "The proof listens to every join as you work. F3 finds anything else, F1 opens the manual.",
+            lambda: parts.export_tray,
+            Stage.EXPORT,
+        ),
+    ]
+
+
+class Walk(QObject):
+    """One step at a time: an outline about the control, and a card beside it. The window works as ever."""
+
+    def __init__(self, window: QWidget, view: ViewState, steps: list[Step]) -> None:
+        super().__init__(window)
+        self._window, self._view, self.steps = window, view, steps
+        self.number = 0
+        self.is_on = False
+        self._outline = _Outline(window, view)
+        self.card = _Card(window, view)
+        self.card.back.clicked.connect(lambda: self._go(-1))
+        self.card.next.clicked.connect(lambda: self._go(1))
+        self.card.leave.clicked.connect(self.leave)
+        window.installEventFilter(self)
+
+    def start(self) -> None:
+        self.is_on, self.number = True, 0
+        self._show()
+
+    def leave(self) -> None:
+        self.is_on = False
+        self._outline.hide()
+        self.card.hide()
+        self._window.setFocus()
+
+    def _go(self, by: int) -> None:
+        self.number += by
+        if self.number >= len(self.steps):
+            self.leave()
+        else:
+            self.number = max(0, self.number)
+            self._show()
+
+    def _show(self) -> None:
+        step = self.steps[self.number]
+        if step.stage is not None:
+            self._view.show_stage(step.stage)
+        self.card.say(step, self.number, len(self.steps))
+        self._place()
+        self._outline.show()
+        self.card.show()
+        for widget in (self._outline, self.card):
+            widget.raise_()
+        self.card.next.setFocus()
+
+    def _place(self) -> None:
+        """The outline about the control; the card where there is most room beside it."""
+        target = self.steps[self.number].of()
+        box = QRect(target.mapTo(self._window, QPoint(0, 0)), target.size())
+        whole = self._window.rect()
+        self._outline.setGeometry(box.adjusted(-ROOM, -ROOM, ROOM, ROOM).intersected(whole))
+        self.card.adjustSize()
+        size = self.card.size()
+        if box.height() > whole.height() // 2:  # tall: beside it
+            is_left = box.center().x() < whole.center().x()
+            x = box.right() + GAP if is_left else box.left() - size.width() - GAP
+            y = box.top() + GAP
+        else:
+            is_above = box.center().y() > whole.center().y()
+            y = box.top() - size.height() - GAP if is_above else box.bottom() + GAP
+            x = box.center().x() - size.width() // 2
+        x = min(max(GAP, x), whole.width() - size.width() - GAP)
+        y = min(max(GAP, y), whole.height() - size.height() - GAP)
+        self.card.move(x, y)
+
+    def eventFilter(self, _watched: QObject, event: QEvent) -> bool:
+        if self.is_on and event.type() is QEvent.Type.Resize:
+            self._place()
+        return False
+
+
+class _Outline(QWidget):
+    """Seen, and not in the way of the mouse."""
+
+    def __init__(self, window: QWidget, view: ViewState) -> None:
+        super().__init__(window)
+        self._view = view
+        self.setAttribute(Qt.WidgetAttribute.WA_TransparentForMouseEvents)
+        self.hide()
+
+    @guarded
+    def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.setPen(QPen(colour(self._view.theme.accent), 2.5))
+        painter.drawRoundedRect(self.rect().adjusted(2, 2, -2, -2), 8, 8)
+
+
+class _Card(QWidget):
+    def __init__(self, window: QWidget, view: ViewState) -> None:
+        super().__init__(window)
+        self._view = view
+        self.setFixedWidth(WIDTH)
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(16, 12, 16, 12)
+        self.title, self.words = QLabel(), QLabel()
+        self.title.setObjectName("heading")
+        self.words.setWordWrap(True)
+        layout.addWidget(self.title)
+        layout.addWidget(self.words)
+        row = QHBoxLayout()
+        self.leave = QPushButton("Leave")
+        self.back, self.next = QPushButton("Back"), QPushButton("Next")
+        self.next.setObjectName("main")
+        row.addWidget(self.leave)
+        row.addStretch(1)
+        row.addWidget(self.back)
+        row.addWidget(self.next)
+        layout.addLayout(row)
+        self.hide()
+
+    def say(self, step: Step, number: int, count: int) -> None:
+        self.title.setText(f"{step.title}   {number + 1} of {count}")
+        self.words.setText(step.words)
+        self.back.setEnabled(number > 0)
+        self.next.setText("Done" if number == count - 1 else "Next")
+        self.setAccessibleName(f"{step.title}: {step.words}")
+
+    @guarded
+    def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:
+        theme = self._view.theme
+        painter.setRenderHint(QPainter.RenderHint.Antialiasing)
+        painter.setPen(QPen(colour(theme.accent), 1.5))
+        painter.setBrush(colour(theme.card))
+        painter.drawRoundedRect(self.rect().adjusted(1, 1, -2, -2), 6, 6)

@@ -1,0 +1,62 @@
+"""The first start: three cards, and a walk that points at the real controls and can be left at any time."""
+
+from PySide6.QtCore import QPoint, Qt
+from PySide6.QtWidgets import QFileDialog
+
+from chronotome.ui.view_state import Stage
+
+
+def welcome(person):
+    return person.window._work.widget(0)
+
+
+def middle(widget, window):
+    return widget.mapTo(window, QPoint(0, 0)) + widget.rect().center()
+
+
+def test_three_cards_open_the_demo_files_or_the_walk(person, monkeypatch, hits_file):
+    cards = welcome(person).cards
+    assert [card.accessibleName() for card in cards] == ["Open the demo", "Open files", "Walk through"]
+    assert all(card.isVisible() for card in cards)
+    monkeypatch.setattr(QFileDialog, "getOpenFileNames", lambda *_: ([str(hits_file)], ""))
+    person.click(cards[1])
+    person.wait(lambda: bool(person.session.tracks))
+    assert not welcome(person).isVisible()
+
+
+def test_the_walk_points_at_each_control_and_is_left_at_its_end(person):
+    person.click(welcome(person).cards[2])
+    person.wait(lambda: "walk" in vars(person.window) and person.window.walk.is_on)
+    person.settle()
+    walk, stages = person.window.walk, []
+    for number, step in enumerate(walk.steps):
+        assert walk.number == number
+        target = step.of()
+        assert target.isVisible()
+        assert walk._outline.geometry().contains(middle(target, person.window))
+        assert not walk.card.geometry().intersects(target.geometry()) or target.height() > 100
+        assert person.window.rect().contains(walk.card.geometry())
+        assert step.words in walk.card.accessibleName()
+        stages.append(person.desk.view.stage)
+        person.click(walk.card.next)
+    assert stages[2:] == [Stage.MARK, Stage.FIT, *[Stage.TIGHTEN] * 3, Stage.REWORK, Stage.EXPORT]
+    assert not walk.is_on
+    assert not walk.card.isVisible()
+
+
+def test_the_window_works_meanwhile_and_escape_leaves_the_walk(at_work):
+    at_work.window.actions_table.run("walk")
+    walk = at_work.window.walk
+    assert walk.is_on
+    at_work.press(Qt.Key.Key_M)
+    assert at_work.session.tracks[0].is_muted
+    at_work.click(walk.card.next)
+    at_work.click(walk.card.back)
+    assert walk.number == 0
+    at_work.window.resize(1100, 720)
+    assert at_work.window.rect().contains(walk.card.geometry())
+    at_work.press(Qt.Key.Key_Escape)
+    assert not walk.is_on
+    at_work.window.actions_table.run("walk")
+    at_work.click(walk.card.leave)
+    assert not walk._outline.isVisible()
