@@ -135,6 +135,7 @@ class MainWindow(QMainWindow):
         for tray in self.trays.values():
             area = QScrollArea()
             area.setWidgetResizable(True)
+            area.setFocusPolicy(Qt.FocusPolicy.NoFocus)  # what is in it takes the keys, and scrolls it
             area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
             area.setWidget(tray)
             self._tray.addWidget(area)

@@ -44,10 +44,10 @@ DAY = Theme(
     rule="#D3CAB9",
     strong_rule="#B9AE9A",
     ink="#1E2E3A",
-    soft_ink="#566470",
+    soft_ink="#515F6B",
     faint_ink="#8C9499",
     early="#2C5AA8",
-    late="#B63F2E",
+    late="#A63424",
     accent="#7A3E73",
     wash="#E8D8A8",
     wave="#4A5862",
@@ -66,7 +66,7 @@ NIGHT = Theme(
     early="#8FB4F0",
     late="#F0907F",
     accent="#D39BCB",
-    wash="#4B4429",
+    wash="#433C24",
     wave="#A4AEB3",
     on_ink="#161B1F",
 )
@@ -182,6 +182,7 @@ def style_sheet(theme: Theme) -> str:
     QPushButton#band {{ padding: 5px 4px; }}
     QPushButton#step {{ padding: 5px 0; min-width: 26px; }}
     QPushButton#play {{ background: {t.ink}; border-radius: 16px; padding: 0; border: none; }}
+    QPushButton#play:focus {{ border: 3px solid {t.accent}; }}
     QPushButton#play[recording="true"] {{ background: {t.late}; }}
     QLineEdit {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px; padding: 3px 6px;
         selection-background-color: {t.wash}; selection-color: {t.ink}; }}

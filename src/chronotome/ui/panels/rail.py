@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt
-from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent
+from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QWidget
 
 from chronotome.session.anchors import heard_beats_of
@@ -79,6 +79,10 @@ class StageCard(QWidget):
         if is_current:
             painter.setBrush(colour(theme.accent))
             painter.drawRoundedRect(QRectF(8, 10, 3, CARD - 22), 1.5, 1.5)
+        if self.hasFocus():
+            painter.setPen(QPen(colour(theme.accent), 1.5))
+            painter.setBrush(Qt.BrushStyle.NoBrush)
+            painter.drawRoundedRect(QRectF(9, 1, WIDTH - 11, CARD - 4), 6, 6)
         painter.setFont(figure_font(10))
         painter.setPen(colour(theme.accent if is_current else theme.soft_ink))
         painter.drawText(QPointF(20, 24), str(int(self.stage)))

@@ -21,8 +21,10 @@ from chronotome.ui.timeline.recipe_lane import RecipeLane
 from chronotome.ui.timeline.ruler import Ruler
 from chronotome.ui.timeline.section_lane import SectionLane
 from chronotome.ui.timeline.shape_lane import ShapeLane
+from chronotome.ui.timeline.spoken import Spoken
 from chronotome.ui.timeline.step_shape_lane import StepShapeLane
 from chronotome.ui.timeline.strength_lane import StrengthLane
+from chronotome.ui.timeline.told import Candidates, Clips, Hits, JoinList, Steps
 from chronotome.ui.timeline.wave_lane import WaveLane
 from chronotome.ui.view_state import Evidence, Stage
 
@@ -77,6 +79,7 @@ class Timeline(QWidget):
         self._context_layout.addStretch(1)
         self._scroll = QScrollArea()
         self._scroll.setWidgetResizable(True)
+        self._scroll.setFocusPolicy(Qt.FocusPolicy.NoFocus)
         self._scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self._scroll.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self._scroll.setWidget(self._context)
@@ -90,6 +93,7 @@ class Timeline(QWidget):
             policy = tall.sizePolicy()
             policy.setVerticalPolicy(policy.Policy.Expanding)
             tall.setSizePolicy(policy)
+        self._speak(commands)
         self._listen()
 
     def _listen(self) -> None:
@@ -101,6 +105,26 @@ class Timeline(QWidget):
         self._on_stage()
         view.focus_changed.connect(self._on_tracks)
         desk.store.watch(self, self._on_tracks, lambda s: s.tracks)
+
+    def _speak(self, commands: Commands) -> None:
+        """A list behind each lane, for screen readers."""
+        desk, view = self._desk, self._desk.view
+        hits = Hits(desk)
+        self.spoken = [
+            Spoken(self.wave, "Clips of the track", Clips(desk)),
+            Spoken(self.drift, "Hits, and how far off they are", hits),
+            Spoken(self.strength, "Onsets, and how strong they are", Candidates(desk)),
+            Spoken(self.pattern, "Steps of the pattern", Steps(desk, commands.patterns)),
+            Spoken(self.proof, "Joins, and how rough they are", JoinList(desk, commands.proof)),
+        ]
+        for each in self.spoken:
+            each.follow(
+                view.selection_changed,
+                view.focus_changed,
+                desk.store.kept,
+                desk.store.changed,
+                desk.proving.proved,
+            )
 
     @property
     def context_lanes(self) -> list[ContextLane]:
