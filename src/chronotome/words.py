@@ -1,0 +1,31 @@
+"""Words for people, in their language: whatever is shown goes through `tr`.
+
+The text in the code is English and the key of its translation. `tr` knows no Qt: the window tells it, before any other
+part of it is imported, which translator speaks (`ui/language.py`); without one it is English.
+"""
+
+from collections.abc import Callable
+
+
+def _english(text: str) -> str:
+    return text
+
+
+_speak: Callable[[str], str] = _english
+
+
+def speak_by(translate: Callable[[str], str]) -> None:
+    """From now on texts are what this makes of them."""
+    global _speak  # noqa: PLW0603 - one language a process
+    _speak = translate
+
+
+def tr(text: str, *values: object) -> str:
+    """A text in the language that is spoken; {0}, {1:.2f} … are where values stand in it."""
+    spoken = _speak(text)
+    return spoken.format(*values) if values else spoken
+
+
+def trn(number: int, one: str, many: str) -> str:
+    """So many of a thing: the words for one of them, or for several."""
+    return tr("{0} {1}", number, tr(one if number == 1 else many))
