@@ -1,6 +1,7 @@
 """Every text that is shown, for translators: docs/translations/chronotome.ts, read from the code itself.
 
-./run exec python tools/make_words.py; a translation of it is made into assets/words/chronotome_XX.qm by `pyside6-lrelease`.
+./run exec python tools/make_words.py; what is translated of it, `pyside6-lrelease` makes into
+assets/words/chronotome_XX.qm.
 """
 
 import ast
@@ -8,7 +9,14 @@ from collections.abc import Iterator
 from pathlib import Path
 from xml.sax.saxutils import escape
 
+from chronotome.dsp.stretch.engines import MoveBy
+from chronotome.files.finish import Aim
+from chronotome.session.check import Choice, Kind
+from chronotome.session.grid import Feel
+from chronotome.session.targets import REASON_WORDS
+from chronotome.ui.actions import MENUS
 from chronotome.ui.language import CONTEXT
+from chronotome.ui.view_state import Evidence, RowsBy, Stage
 
 SOURCE = Path(__file__).parents[1] / "src" / "chronotome"
 OUT = Path(__file__).parents[1] / "docs" / "translations" / "chronotome.ts"
@@ -20,7 +28,9 @@ def texts_in(tree: ast.AST) -> Iterator[str]:
         if not isinstance(node, ast.Call):
             continue
         name = getattr(node.func, "id", getattr(node.func, "attr", ""))
-        said = [each.value for each in node.args if isinstance(each, ast.Constant) and isinstance(each.value, str)]
+        said = [
+            each.value for each in node.args if isinstance(each, ast.Constant) and isinstance(each.value, str)
+        ]
         if name == "tr" and said and isinstance(node.args[0], ast.Constant):
             yield str(node.args[0].value)
         elif name in {"counted", "trn"}:
@@ -29,9 +39,24 @@ def texts_in(tree: ast.AST) -> Iterator[str]:
                 yield f"{said[0]}s"
 
 
+def named() -> dict[str, str]:
+    """Values of enumerations and tables that are shown as words."""
+    found = {str(each): "session/check.py" for each in (*Kind, *Choice)}
+    found |= {str(each): "session/grid.py" for each in Feel}
+    found |= {each.value: "files/finish.py" for each in Aim}
+    found |= {str(each).capitalize(): "dsp/stretch/engines.py" for each in MoveBy}
+    found |= {each.name.capitalize(): "ui/view_state.py" for each in (*Stage, *Evidence)}
+    found |= {each.name.lower(): "ui/view_state.py" for each in RowsBy}
+    return (
+        found
+        | dict.fromkeys(REASON_WORDS.values(), "session/targets.py")
+        | dict.fromkeys(MENUS, "ui/actions.py")
+    )
+
+
 def texts() -> dict[str, str]:
     """Each text, and the first file that says it."""
-    found: dict[str, str] = {}
+    found = named()
     for path in sorted(SOURCE.rglob("*.py")):
         for text in texts_in(ast.parse(path.read_text("utf-8"))):
             found.setdefault(text, str(path.relative_to(SOURCE)))

@@ -14,7 +14,10 @@ def main(words: Sequence[str] | None = None) -> int:
         return 2
     if arguments.command not in {"open", "demo", "shot"}:
         return cli.run(arguments)
-    from chronotome.ui.application import run  # noqa: PLC0415 - no Qt unless a window or a picture is wanted
+    from chronotome.ui.language import speak  # noqa: PLC0415 - no Qt unless a window or a picture is wanted
+
+    speak()
+    from chronotome.ui.application import run  # noqa: PLC0415 - texts are looked up as it is imported
 
     return run(arguments)
 

@@ -3,6 +3,8 @@
 import re
 from pathlib import Path
 
+from chronotome.words import tr
+
 
 def readable(text: object) -> str:
     """Text of one line: bytes of a file name that are no text, and signs that nobody sees, are replaced."""
@@ -26,7 +28,7 @@ class CannotWrite(ChronotomeError):  # noqa: N818 - reads as what happened
     """A file or folder that could not be written."""
 
     def __init__(self, path: Path | str, reason: str, way_out: str) -> None:
-        super().__init__(f"“{readable(path)}” could not be written: {reason}. {way_out}")
+        super().__init__(tr("“{0}” could not be written: {1}. {2}", readable(path), reason, way_out))
         self.path = Path(path)
 
 
@@ -35,7 +37,7 @@ class MissingRecordings(ChronotomeError):  # noqa: N818 - reads as what happened
 
     def __init__(self, names: dict[str, str]) -> None:
         listed = ", ".join(f"“{name}”" for name in names.values())
-        super().__init__(f"{listed}: not found. Point to the file, or to a folder that holds it.")
+        super().__init__(tr("{0}: not found. Point to the file, or to a folder that holds it.", listed))
         self.names = names
 
 
@@ -43,7 +45,7 @@ class Cancelled(ChronotomeError):  # noqa: N818 - reads as what happened
     """The person asked for it to stop."""
 
     def __init__(self) -> None:
-        super().__init__("Cancelled. Nothing was changed.")
+        super().__init__(tr("Cancelled. Nothing was changed."))
 
 
 class DeviceUnavailable(ChronotomeError):  # noqa: N818 - reads as what happened

@@ -1,7 +1,7 @@
 """Words for people, in their language: whatever is shown goes through `tr`.
 
-The text in the code is English and the key of its translation. `tr` knows no Qt: the window tells it, before any other
-part of it is imported, which translator speaks (`ui/language.py`); without one it is English.
+The text in the code is English and the key of its translation. `tr` knows no Qt: the window tells it, before
+any other part of it is imported, which translator speaks (`ui/language.py`); without one it is English.
 """
 
 from collections.abc import Callable

@@ -22,6 +22,7 @@ from chronotome.session.limits import ContentHash
 from chronotome.session.model import Recording, Session
 from chronotome.session.onsets import Onsets
 from chronotome.units import at_other_rate
+from chronotome.words import tr
 
 Asked = tuple[ContentHash, Material | None]
 """A recording, and the material a person said it is of; None where that is to be heard."""
@@ -92,7 +93,9 @@ class Analyses(QObject):
                 self._found[asked] = found
                 self._amend(found)
                 if not len(found.analysis.onsets):
-                    self._tasks.told.emit(f"No hits found in {recording.file}: it is silent, or very even.")
+                    self._tasks.told.emit(
+                        tr("No hits found in {0}: it is silent, or very even.", recording.file)
+                    )
 
         def fail(error: ChronotomeError) -> None:
             running.discard(asked)
@@ -101,7 +104,7 @@ class Analyses(QObject):
                 self._say_why_not(recording, error)
 
         place = self._recordings.places.get(recording.content)
-        words = f"Finding hits in {recording.file}" + (f" as {asked[1]}" if asked[1] else "")
+        words = tr("Finding hits in {0}", recording.file) + (tr(" as {0}", asked[1]) if asked[1] else "")
         self._tasks.run(words, lambda progress: _find(recording, source, place, progress), show, fail)
 
     def _measure(self, recording: Recording, source: Source) -> None:
@@ -123,7 +126,7 @@ class Analyses(QObject):
         frames = at_other_rate(onsets.frame_array, recording.rate, source.rate)
         samples = source.region.samples
         self._tasks.run(
-            f"Measuring hits of {recording.file}",
+            tr("Measuring hits of {0}", recording.file),
             lambda _progress: hit_traits(samples, source.rate, frames),
             show,
             fail,
@@ -132,7 +135,7 @@ class Analyses(QObject):
     def _say_why_not(self, recording: Recording, error: ChronotomeError) -> None:
         name = recording.file
         if isinstance(error, Cancelled):
-            self._tasks.told.emit(f"No hits were looked for in {name}. Find hits, in Mark, does it.")
+            self._tasks.told.emit(tr("No hits were looked for in {0}. Find hits, in Mark, does it.", name))
         else:
             self._tasks.error.emit(str(error))
 

@@ -9,6 +9,7 @@ from chronotome.bridge.tasks import Task, Tasks
 from chronotome.errors import Cancelled, ChronotomeError
 from chronotome.files.batch import Outcome, Recipe, run_batch
 from chronotome.progress import Progress
+from chronotome.words import tr
 
 LEAST_STEP = 0.02
 
@@ -48,7 +49,7 @@ class Batching(QObject):
             return outcomes
 
         self._task = self._tasks.run(
-            f"The same for {len(paths)} files", work, lambda _outcomes: self._end(None), self._end
+            tr("The same for {0} files", len(paths)), work, lambda _outcomes: self._end(None), self._end
         )
 
     def cancel(self) -> None:

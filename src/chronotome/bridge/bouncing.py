@@ -19,8 +19,9 @@ from chronotome.render.arena import Arena
 from chronotome.session.edits.bounce import bounce_beside, bounce_in_place, span_of
 from chronotome.session.edits.clips import Place
 from chronotome.session.model import Clip, Recording, Session
+from chronotome.words import tr
 
-MEANWHILE = "Something of it was changed meanwhile: bounce it again"
+MEANWHILE = tr("Something of it was changed meanwhile: bounce it again")
 
 
 class Bouncing(QObject):
@@ -69,7 +70,7 @@ class Bouncing(QObject):
                 beside = [place for place in places if place[0] in there]
                 return bounce_beside(session, beside, recording, name, start) if beside else session
 
-            self._store.apply(edit, f"Bounce {name}")
+            self._store.apply(edit, tr("Bounce {0}", name))
             self._recordings.bring(facts.content, facts.path)
             self._kept.add(facts.content, facts.path)
             where = next(
@@ -79,7 +80,7 @@ class Bouncing(QObject):
             if where is not None:
                 self.brought.emit(where)
 
-        self._tasks.run(f"Bouncing {name}", work, show)
+        self._tasks.run(tr("Bouncing {0}", name), work, show)
 
 
 def _clip(session: Session, place: Place) -> Clip:

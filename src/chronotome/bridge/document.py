@@ -32,6 +32,7 @@ from chronotome.session.edits.emptied import heard_contents, without_unheard
 from chronotome.session.history import MOST_STEPS, History
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Session
+from chronotome.words import tr
 
 JOURNAL_WATCHED_MS = 500
 
@@ -113,7 +114,7 @@ class Document(QObject):
                 sweep_session(folder)
             return opened
 
-        self._tasks.run(f"Opening {path.name}", work, show, fail)
+        self._tasks.run(tr("Opening {0}", path.name), work, show, fail)
 
     def restore(self, recovered: Recovered) -> None:
         """Bring back what a journal kept."""
@@ -127,7 +128,11 @@ class Document(QObject):
         lock = take(folder) if folder is not None else None
         if isinstance(lock, Holder):
             self._tasks.told.emit(
-                f"“{readable(folder or '')}” is open {lock.words}: this is a copy, to be saved elsewhere."
+                tr(
+                    "“{0}” is open {1}: this is a copy, to be saved elsewhere.",
+                    readable(folder or ""),
+                    lock.words,
+                )
             )
             folder = lock = None
         self._hold(lock)
@@ -162,7 +167,7 @@ class Document(QObject):
             self._store.mark_saved(history.session)
             self.saved.emit()
 
-        self._tasks.run(f"Saving {folder.name}", work, show)
+        self._tasks.run(tr("Saving {0}", folder.name), work, show)
 
     def begin_with(self, session: Session) -> None:
         """What a new session begins as; the one that is open too, where nothing was done in it yet."""
@@ -195,24 +200,24 @@ class Document(QObject):
 
         def show(_done: None) -> None:
             self._tasks.told.emit(
-                f"A copy is in “{readable(folder)}”; this is still “{readable(self.title)}”"
+                tr("A copy is in “{0}”; this is still “{1}”", readable(folder), readable(self.title))
             )
 
-        self._tasks.run(f"Saving {folder.name}", work, show)
+        self._tasks.run(tr("Saving {0}", folder.name), work, show)
 
     def pack(self, path: Path) -> None:
         """The session and all its recordings as one file."""
         history, places = self._store.history, dict(self._recordings.places)
         self._tasks.run(
-            f"Packing {path.name}",
+            tr("Packing {0}", path.name),
             lambda progress: pack(path, history, places, progress),
-            lambda written: self._tasks.told.emit(f"Packed as “{readable(written)}”"),
+            lambda written: self._tasks.told.emit(tr("Packed as “{0}”", readable(written))),
         )
 
     def unpack(self, path: Path, folder: Path) -> None:
         """A packed session into a folder, and open it there."""
         self._tasks.run(
-            f"Unpacking {path.name}", lambda progress: unpack(path, folder, progress), self.open_session
+            tr("Unpacking {0}", path.name), lambda progress: unpack(path, folder, progress), self.open_session
         )
 
     def use_template(self, session: Session) -> None:
@@ -285,7 +290,7 @@ def _saved(
         folder.mkdir(parents=True, exist_ok=True)
     lock = take(folder)
     if isinstance(lock, Holder):
-        raise CannotWrite(folder, f"it is open {lock.words}", "Close it there, or save elsewhere.")
+        raise CannotWrite(folder, tr("it is open {0}", lock.words), tr("Close it there, or save elsewhere."))
     try:
         return save_session(folder, history, places, progress), lock
     except BaseException:

@@ -13,6 +13,7 @@ from chronotome.files.fit_file import keep_fit, write_sidecar
 from chronotome.session.fit import Fit
 from chronotome.session.history import History
 from chronotome.session.limits import ContentHash
+from chronotome.words import tr
 
 OURS = Path(chronotome.__file__).parent
 """The program's own folder, where the demo lies: nothing is written there."""
@@ -33,15 +34,15 @@ class Fits(QObject):
         """Write the fit beside the recording's file."""
         recording, place = self._store.session.recording_with(content), self._recordings.places.get(content)
         if place is None:
-            self._tasks.told.emit(f"{recording.file} was not found: Session, Find missing recordings")
+            self._tasks.told.emit(tr("{0} was not found: Session, Find missing recordings", recording.file))
             return
         if any(place.is_relative_to(folder) for folder in (OURS, self.left_alone) if folder is not None):
             self._tasks.told.emit(
-                f"{recording.file} lies in a session of which this is a copy: save it first."
+                tr("{0} lies in a session of which this is a copy: save it first.", recording.file)
             )
             return
         try:
-            self._tasks.told.emit(f"Wrote {write_sidecar(recording, place)}")
+            self._tasks.told.emit(tr("Wrote {0}", write_sidecar(recording, place)))
         except ChronotomeError as error:
             self._tasks.error.emit(str(error))
 

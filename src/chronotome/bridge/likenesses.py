@@ -16,6 +16,7 @@ from chronotome.progress import Progress
 from chronotome.render.pool import Source
 from chronotome.session.limits import ContentHash
 from chronotome.session.slices import Slices
+from chronotome.words import tr
 
 MOST_KEPT = 8
 Key = tuple[ContentHash, tuple[int, ...], tuple[int, ...]]
@@ -52,7 +53,7 @@ class Likenesses(QObject):
             then(known)
             return
         if source is None or not source.is_whole:
-            self._tasks.told.emit("The recording is being read: ask again in a moment")
+            self._tasks.told.emit(tr("The recording is being read: ask again in a moment"))
             return
         self._asked.setdefault(key, []).append(then)
         if len(self._asked[key]) == 1:
@@ -78,4 +79,4 @@ class Likenesses(QObject):
         def work(_progress: Progress) -> Likeness:
             return likeness_of(samples, rate, starts, ends)
 
-        self._tasks.run("Listening to hits", work, told, failed)
+        self._tasks.run(tr("Listening to hits"), work, told, failed)

@@ -15,6 +15,7 @@ from chronotome.session.edits.clips import Place
 from chronotome.session.edits.patterns import change_pattern
 from chronotome.session.model import Session, Take
 from chronotome.session.patterns import Pattern, PatternId
+from chronotome.words import tr
 
 SOFTEST = -40.0
 EARLY = 0.25
@@ -83,7 +84,7 @@ class PlayingIn(QObject):
     def _new_round(self) -> None:
         self._number += 1
         self._round, self._is_begun = [], False
-        self._label = f"Play in, round {self._number}"
+        self._label = tr("Play in, round {0}", self._number)
 
     def _on_moved(self, frame: float) -> None:
         """Back at the loop's start: another round."""

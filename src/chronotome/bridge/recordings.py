@@ -22,6 +22,7 @@ from chronotome.session.edits.recordings import add_recording, as_told, without_
 from chronotome.session.fit import Fit
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Recording
+from chronotome.words import tr
 
 GROWING_SECONDS = 0.15
 """Between two drawings of a wave that is being read."""
@@ -111,7 +112,7 @@ class Recordings(QObject):
                 facts.channels,
                 fit=fit,
             )
-            words = f"Open {shown(path.name)}"
+            words = tr("Open {0}", shown(path.name))
             metre, sections = metre_told(markers), sections_of(markers, facts.frames / facts.rate)
             self._store.apply(
                 lambda session: as_told(add_recording(session, recording, shown(path.stem)), metre, sections),
@@ -126,7 +127,7 @@ class Recordings(QObject):
                 self._tasks.error.emit(str(error))
 
         self._tasks.run(
-            f"Opening {path.name}", work, lambda found: queue.put(place, lambda: add(found)), fail
+            tr("Opening {0}", path.name), work, lambda found: queue.put(place, lambda: add(found)), fail
         )
 
     def bring(self, content: ContentHash, path: Path) -> None:
@@ -170,13 +171,15 @@ class Recordings(QObject):
             if is_current():
                 self._not_read(content, path, error, is_new=known is not None)
 
-        self._tasks.run(f"Reading {path.name}", work, keep, fail)
+        self._tasks.run(tr("Reading {0}", path.name), work, keep, fail)
 
     def _not_read(self, content: ContentHash, path: Path, error: ChronotomeError, *, is_new: bool) -> None:
         self.pool.sources.pop(content, None)
         name = path.name
         if isinstance(error, Cancelled):
-            self._tasks.told.emit(f"{name} was not read to its end: it is silent until it is opened anew.")
+            self._tasks.told.emit(
+                tr("{0} was not read to its end: it is silent until it is opened anew.", name)
+            )
         else:
             self._tasks.error.emit(str(error))
         if is_new and not isinstance(error, Cancelled):
@@ -220,7 +223,7 @@ class Recordings(QObject):
                 self.missing.emit(dict(self.lost))
 
         self._tasks.run(
-            "Looking for recordings", lambda progress: find_recordings(lost, places, progress), show
+            tr("Looking for recordings"), lambda progress: find_recordings(lost, places, progress), show
         )
 
 

@@ -14,6 +14,7 @@ from chronotome.files.secrets import keep_key, kept_key
 from chronotome.files.share_place import SharePlace
 from chronotome.files.sharing import About, Upload, share
 from chronotome.progress import Progress, part_of
+from chronotome.words import tr
 
 WRITTEN = 0.4
 Writing = Callable[[Path], Callable[[Progress], object]]
@@ -50,7 +51,7 @@ class Sharing(QObject):
     def practice_place(self) -> SharePlace:
         """The stand-in, which runs as long as the window."""
         if self._place is None:
-            self._place = SharePlace(state_folder() / "share place").start()
+            self._place = SharePlace(state_folder() / tr("share place")).start()
         return self._place
 
     def close(self) -> None:
@@ -63,7 +64,7 @@ class Sharing(QObject):
     def ask_key(self, place: str) -> None:
         """Look for the key of a place; a store may take its time."""
         self._tasks.run(
-            "Asking the secret store",
+            tr("Asking the secret store"),
             lambda _progress: kept_key(place),
             lambda key: self.key_found.emit(place, key or ""),
         )

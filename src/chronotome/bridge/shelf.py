@@ -30,6 +30,7 @@ from chronotome.session.edits.timing import set_tempo
 from chronotome.session.fit import Measured
 from chronotome.session.model import Recording, Session
 from chronotome.session.settled import settled
+from chronotome.words import tr
 
 ROUNDS = 3
 """Of a pattern that are made to hear the second one: what rings over from the first is in it."""
@@ -103,7 +104,7 @@ class Shelf(QObject):
                 self._scan = None
                 self._set(entries)
 
-        self._scan = self._tasks.run(f"Looking through {folder.name}", work, show)
+        self._scan = self._tasks.run(tr("Looking through {0}", folder.name), work, show)
 
     def _set(self, entries: list[ShelfEntry]) -> None:
         self.entries = entries
@@ -147,7 +148,7 @@ class Shelf(QObject):
                 self.stop()
 
         self._tasks.run(
-            f"Fetching {shown(entry.path.name)}",
+            tr("Fetching {0}", shown(entry.path.name)),
             lambda progress: _prepared(path, entry, session, self._arena, progress, in_tempo=asks_tempo),
             show,
             fail,

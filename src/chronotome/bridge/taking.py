@@ -34,6 +34,7 @@ from chronotome.render.pool import Source
 from chronotome.render.take_ring import TakeWord
 from chronotome.session.edits.recordings import add_take
 from chronotome.session.model import Recording
+from chronotome.words import tr
 
 if TYPE_CHECKING:
     from chronotome.bridge.loopback import Loopback
@@ -173,7 +174,7 @@ class Taking(QObject):
             go_on(self._performance[1])
         else:
             self._tasks.run(
-                "Opening the input",
+                tr("Opening the input"),
                 lambda progress: load_source(
                     facts_of(performance, progress), self._arena, rate, progress=progress
                 ),
@@ -255,7 +256,11 @@ class Taking(QObject):
         self._running, self._is_busy = None, True
         if lost:
             self._tasks.error.emit(
-                f"“{running.path.name}” lacks {lost / about.rate:.1f} s: the disk was too slow for that long."
+                tr(
+                    "“{0}” lacks {1:.1f} s: the disk was too slow for that long.",
+                    running.path.name,
+                    lost / about.rate,
+                )
             )
         self._show()
 
@@ -271,9 +276,11 @@ class Taking(QObject):
             if running.is_current():
                 self.bring(LeftBehind(running.path, about))
             else:
-                self._tasks.told.emit(f"{about.track} is kept: another session is open. The next start asks")
+                self._tasks.told.emit(
+                    tr("{0} is kept: another session is open. The next start asks", about.track)
+                )
 
-        self._tasks.run(f"Writing {running.path.name}", work, show)
+        self._tasks.run(tr("Writing {0}", running.path.name), work, show)
 
     def bring(self, take: LeftBehind) -> None:
         """A take as a recording on a track of its own, where it was heard."""
@@ -291,7 +298,7 @@ class Taking(QObject):
             place = round(about.place / about.rate * rate)
             self._store.apply(
                 lambda session: add_take(session, recording, about.track, place, about.tempo),
-                f"Record {about.track}",
+                tr("Record {0}", about.track),
             )
             self._recordings.bring(facts.content, path)
             clips = ((track, clip) for track, clip in self._store.session.clips)
@@ -300,14 +307,14 @@ class Taking(QObject):
                 self.brought.emit(track)
             self._kept.add(facts.content, path, held)
             length = f"{about.track}: {facts.frames / facts.rate:.1f} s"
-            self._tasks.told.emit(f"{length}, kept on disk until the session is saved")
+            self._tasks.told.emit(tr("{0}, kept on disk until the session is saved", length))
 
-        self._tasks.run(f"Opening {path.name}", work, show)
+        self._tasks.run(tr("Opening {0}", path.name), work, show)
 
     def _look(self) -> None:
         running = self._running
         if running is not None and running.control is not self._player.control:
-            self._tasks.error.emit(f"The sound was started anew: {running.about.track} ends here.")
+            self._tasks.error.emit(tr("The sound was started anew: {0} ends here.", running.about.track))
             self.end()
             return
         self.heard.emit(self._player.input_peak(), 0 if running is None else self._player.take_frames)

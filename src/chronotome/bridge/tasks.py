@@ -10,6 +10,7 @@ from PySide6.QtCore import QObject, Signal
 
 from chronotome.errors import Cancelled, ChronotomeError
 from chronotome.progress import Progress
+from chronotome.words import tr
 
 T = TypeVar("T")
 THREADS = 2
@@ -91,10 +92,10 @@ class Tasks(QObject):
         except ChronotomeError as error:
             failure = error
         except MemoryError:
-            failure = ChronotomeError(f"{task.words}: not enough memory. Close other programs first.")
+            failure = ChronotomeError(tr("{0}: not enough memory. Close other programs first.", task.words))
         except Exception as error:  # noqa: BLE001 - a defect of ours must still end as a sentence
             traceback.print_exc()
-            failure = ChronotomeError(f"{task.words} failed ({error}). Nothing was changed.")
+            failure = ChronotomeError(tr("{0} failed ({1}). Nothing was changed.", task.words, error))
         self._ended.emit(task, result, failure)
 
     def _on_ended(self, task: Task, result: Any, failure: ChronotomeError | None) -> None:

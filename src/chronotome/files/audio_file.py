@@ -22,6 +22,7 @@ from chronotome.render.arena import Arena
 from chronotome.render.pool import Source
 from chronotome.session.limits import HIGHEST_RATE, LOWEST_RATE, MOST_FRAMES
 from chronotome.session.model import Recording
+from chronotome.words import tr
 
 FRAMES_AT_ONCE = BUCKET * 512
 MOST_CHANNELS = 8
@@ -74,18 +75,20 @@ def facts_of(path: Path, progress: Progress = unheard) -> FileFacts:
     rate, frames, channels = facts
     if channels > MOST_CHANNELS:
         raise UnusableFile(
-            path, f"has {channels} channels", f"Export it with {MOST_CHANNELS} channels or fewer."
+            path, tr("has {0} channels", channels), tr("Export it with {0} channels or fewer.", MOST_CHANNELS)
         )
     if frames <= 0:
-        raise UnusableFile(path, "holds no sound", "Choose a file that has some.")
+        raise UnusableFile(path, tr("holds no sound"), tr("Choose a file that has some."))
     if not LOWEST_RATE <= rate <= HIGHEST_RATE:
         raise UnusableFile(
             path,
-            f"has {rate} frames a second",
-            f"{LOWEST_RATE} to {HIGHEST_RATE} can be opened: export it with another rate.",
+            tr("has {0} frames a second", rate),
+            tr("{0} to {1} can be opened: export it with another rate.", LOWEST_RATE, HIGHEST_RATE),
         )
     if frames > MOST_FRAMES:
-        raise UnusableFile(path, f"says it holds {frames} frames", f"{MOST_FRAMES} can be opened: cut it.")
+        raise UnusableFile(
+            path, tr("says it holds {0} frames", frames), tr("{0} can be opened: cut it.", MOST_FRAMES)
+        )
     _refuse_cut_off(path)
     return FileFacts(path, content_hash(path, progress), rate, frames, channels)
 
@@ -99,12 +102,16 @@ def refuse_another(facts: FileFacts, recording: Recording) -> None:
     """
     if facts.content != recording.content:
         raise UnusableFile(
-            facts.path, "has changed since it was first opened", "Bring the old file back, or open it anew."
+            facts.path,
+            tr("has changed since it was first opened"),
+            tr("Bring the old file back, or open it anew."),
         )
     told = (recording.rate, recording.frames, recording.channels)
     if told != (facts.rate, facts.frames, facts.channels):
         raise UnusableFile(
-            facts.path, "is not as long, or not of the kind, that the session says", "Open the file anew."
+            facts.path,
+            tr("is not as long, or not of the kind, that the session says"),
+            tr("Open the file anew."),
         )
 
 
@@ -124,25 +131,29 @@ def header_of(path: Path) -> tuple[int, int, int]:
 def _opened(path: Path) -> Iterator[soundfile.SoundFile]:
     try:
         if path.is_dir():
-            raise UnusableFile(path, "is a folder, not a sound file", "Choose a file inside it.")
+            raise UnusableFile(path, tr("is a folder, not a sound file"), tr("Choose a file inside it."))
         refuse_other_than_files(path)
         if path.stat().st_size == 0:
-            raise UnusableFile(path, "is empty", EXPORT_AGAIN)
+            raise UnusableFile(path, tr("is empty"), EXPORT_AGAIN)
         with soundfile.SoundFile(os.fsencode(path)) as file:  # as text, some names cannot be opened
             yield file
     except Untrusted as error:
-        raise UnusableFile(path, str(error), "Choose a sound file.") from None
+        raise UnusableFile(path, str(error), tr("Choose a sound file.")) from None
     except FileNotFoundError:
-        raise UnusableFile(path, "is not there", "Check the name, or where it was moved to.") from None
+        raise UnusableFile(
+            path, tr("is not there"), tr("Check the name, or where it was moved to.")
+        ) from None
     except PermissionError:
-        raise UnusableFile(path, "may not be read", "Change its permissions, or copy it.") from None
+        raise UnusableFile(path, tr("may not be read"), tr("Change its permissions, or copy it.")) from None
     except OSError as error:
-        raise UnusableFile(path, f"cannot be read ({error.strerror})", "Copy it to another disk.") from None
+        raise UnusableFile(
+            path, tr("cannot be read ({0})", error.strerror), tr("Copy it to another disk.")
+        ) from None
     except (soundfile.LibsndfileError, ValueError, RuntimeError):
         raise UnusableFile(
             path,
-            "is not a sound file that can be read",
-            "WAV, AIFF, FLAC, OGG Vorbis, Opus and MP3 can be opened.",
+            tr("is not a sound file that can be read"),
+            tr("WAV, AIFF, FLAC, OGG Vorbis, Opus and MP3 can be opened."),
         ) from None
 
 
@@ -157,7 +168,7 @@ def _refuse_cut_off(path: Path) -> None:
     if there < length:
         raise UnusableFile(
             path,
-            f"is cut off: {length - max(0, there)} of the {length} bytes of sound are missing",
+            tr("is cut off: {0} of the {1} bytes of sound are missing", length - max(0, there), length),
             EXPORT_AGAIN,
         )
 
@@ -196,14 +207,14 @@ def read_blocks(path: Path, frames: int, out: Callable[[int], Samples]) -> Itera
             if len(read) < wanted:
                 raise UnusableFile(
                     path,
-                    f"is cut off: {done + len(read)} of {frames} frames are there",
+                    tr("is cut off: {0} of {1} frames are there", done + len(read), frames),
                     EXPORT_AGAIN,
                 )
             if not np.isfinite(read).all():
                 bad = done + int(np.flatnonzero(~np.isfinite(read).all(axis=1))[0])
                 raise UnusableFile(
                     path,
-                    f"holds values that are no numbers (the first at {bad / file.samplerate:.3f} s)",
+                    tr("holds values that are no numbers (the first at {0:.3f} s)", bad / file.samplerate),
                     EXPORT_AGAIN,
                 )
             loudest = float(np.abs(read).max())
@@ -258,7 +269,7 @@ def read_span(path: Path, start: int, end: int) -> Audio:
         file.seek(start)
         samples = file.read(max(0, end - start), dtype="float32", always_2d=True)
     if not np.isfinite(samples).all():
-        raise UnusableFile(path, "holds values that are no numbers", EXPORT_AGAIN)
+        raise UnusableFile(path, tr("holds values that are no numbers"), EXPORT_AGAIN)
     return Audio(samples, rate)
 
 
@@ -327,8 +338,12 @@ def _refuse_too_large(path: Path, frames: int, channels: int) -> None:
     if needed > available:
         raise UnusableFile(
             path,
-            f"needs {needed / 1e9:.1f} GB of memory, {available / 1e9:.1f} GB are free",
-            "Close other programs, or cut the file into parts.",
+            tr(
+                "needs {0:.1f} GB of memory, {1:.1f} GB are free",
+                needed / 1000000000.0,
+                available / 1000000000.0,
+            ),
+            tr("Close other programs, or cut the file into parts."),
         )
 
 

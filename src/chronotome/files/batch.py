@@ -35,6 +35,7 @@ from chronotome.session.model import replace
 from chronotome.session.settings import Moving, TightenSettings
 from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.session.tighten import targets_of
+from chronotome.words import tr
 
 SUFFIX = ".recipe.json"
 MOST_BYTES = 4 << 20
@@ -105,13 +106,15 @@ def read_recipe(path: Path) -> Recipe:
         recipe = trusted(bytes_of(path, MOST_BYTES), Recipe)
         names_by(recipe.names, [], "")
     except OSError as error:
-        raise UnusableFile(path, f"cannot be read ({error.strerror})", "Choose another recipe.") from None
+        raise UnusableFile(
+            path, tr("cannot be read ({0})", error.strerror), tr("Choose another recipe.")
+        ) from None
     except (Untrusted, WrongTemplate) as error:
         words = "Choose a recipe that was saved from the window."
         raise UnusableFile(path, str(error), words) from None
     if recipe.encoding != LIKE and recipe.encoding not in ENCODINGS:
         words = f"Say {LIKE}, {', '.join(ENCODINGS)}."
-        raise UnusableFile(path, f"names a kind of file that there is not (“{recipe.encoding}”)", words)
+        raise UnusableFile(path, tr("names a kind of file that there is not (“{0}”)", recipe.encoding), words)
     return recipe
 
 
@@ -176,7 +179,7 @@ def _free(folder: Path, path: Path, suffix: str) -> Path:
     """Where it is written to: nothing that is there is written over."""
     out = folder / f"{path.stem}{suffix}"
     if out.exists():
-        raise CannotWrite(out, "it is there already", "Choose another folder, or move it away.")
+        raise CannotWrite(out, tr("it is there already"), tr("Choose another folder, or move it away."))
     return out
 
 

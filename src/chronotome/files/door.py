@@ -8,6 +8,8 @@ from typing import Any, TypeVar
 
 import msgspec
 
+from chronotome.words import tr
+
 MOST_BYTES = 256 << 20
 T = TypeVar("T")
 _ONE, _known = threading.Lock(), set[Any]()
@@ -33,9 +35,9 @@ def bytes_of(path: Path, most: int = MOST_BYTES) -> bytes:
     with os.fdopen(handle, "rb") as file:
         facts = os.fstat(handle)
         if not stat.S_ISREG(facts.st_mode):
-            raise Untrusted("is not a file")
+            raise Untrusted(tr("is not a file"))
         if facts.st_size > most:
-            raise Untrusted(f"is larger than {most >> 20} MB")
+            raise Untrusted(tr("is larger than {0} MB", most >> 20))
         return file.read(most + 1)[:most]
 
 
@@ -50,7 +52,7 @@ def is_there(path: Path) -> bool:
 def refuse_other_than_files(path: Path) -> None:
     """Raise Untrusted for pipes, devices and sockets, which might never answer."""
     if not stat.S_ISREG(path.stat().st_mode):
-        raise Untrusted("is not a file")
+        raise Untrusted(tr("is not a file"))
 
 
 def trusted(data: bytes, kind: type[T]) -> T:
@@ -64,7 +66,7 @@ def trusted(data: bytes, kind: type[T]) -> T:
     try:
         return msgspec.json.decode(data, type=kind)
     except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
-        raise Untrusted(f"is damaged ({_first_line(error)})") from None
+        raise Untrusted(tr("is damaged ({0})", _first_line(error))) from None
 
 
 def converted(value: object, kind: type[T]) -> T:
@@ -78,7 +80,7 @@ def converted(value: object, kind: type[T]) -> T:
     try:
         return msgspec.convert(value, kind)
     except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
-        raise Untrusted(f"is damaged ({_first_line(error)})") from None
+        raise Untrusted(tr("is damaged ({0})", _first_line(error))) from None
 
 
 def _get_to_know(kind: Any) -> None:

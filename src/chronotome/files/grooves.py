@@ -21,6 +21,7 @@ from chronotome.files.writing import cannot_write, private_folder, replacing_at,
 from chronotome.session.grid import FASTEST, SLOWEST, Grid, Metre
 from chronotome.session.groove import MOST_BARS, MOST_OFFSET, MOST_STEPS, SOFTEST, Groove, GrooveStep
 from chronotome.session.limits import Name
+from chronotome.words import tr
 
 MOST_BYTES = 4 << 20
 TICKS = 9600
@@ -73,10 +74,10 @@ def read_groove(path: Path) -> Groove:
             return _from_midi(data, path.stem)
         return _groove_of(trusted(data, GrooveDocument))
     except OSError as error:
-        raise UnusableFile(path, f"cannot be read ({error.strerror})", "Check the file.") from None
+        raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Check the file.")) from None
     except (Untrusted, ValueError, EOFError, KeyError, IndexError, TypeError) as error:
         words = str(error) if isinstance(error, Untrusted) else "holds no groove"
-        raise UnusableFile(path, words, "Check that it is the right file.") from None
+        raise UnusableFile(path, words, tr("Check that it is the right file.")) from None
 
 
 def write_groove(path: Path, groove: Groove) -> None:
@@ -112,7 +113,7 @@ def groove_text(groove: Groove) -> bytes:
 def _groove_of(document: GrooveDocument) -> Groove:
     found = re.fullmatch(r"1/(\d{1,2})(?: (\w+))?", document.grid)
     if found is None:
-        raise Untrusted(f"has a grid that is none (“{shown(document.grid)}”)")
+        raise Untrusted(tr("has a grid that is none (“{0}”)", shown(document.grid)))
     beats, unit = (int(each) for each in document.metre.split("/"))
     metre = converted({"beats": beats, "unit": unit}, Metre)
     grid = converted({"division": int(found[1]), "feel": found[2] or "straight"}, Grid)
@@ -166,7 +167,7 @@ def _from_midi(data: bytes, name: str) -> Groove:
         elif message.type == "note_on" and message.velocity:
             notes.append((now / file.ticks_per_beat, message.velocity))
     if not notes or len(notes) > MOST_STEPS:
-        raise Untrusted("holds no notes" if not notes else "holds too many notes")
+        raise Untrusted(tr("holds no notes") if not notes else tr("holds too many notes"))
     bpm = min(FASTEST, max(SLOWEST, 60e6 / tempo))
     grid = Grid(16)
     bars = min(MOST_BARS, max(1, round(now / file.ticks_per_beat / metre.bar)))
@@ -214,7 +215,7 @@ def forget_groove(path: Path) -> Path:
     CannotWrite
     """
     if path.parent != library_folder() or not path.name.endswith(SUFFIX):
-        raise CannotWrite(path, "is no groove of the library", "Nothing was taken away.")
+        raise CannotWrite(path, tr("is no groove of the library"), tr("Nothing was taken away."))
     folder = path.parent / REMOVED
     try:
         private_folder(folder)

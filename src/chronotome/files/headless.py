@@ -26,6 +26,7 @@ from chronotome.session.grid import Grid
 from chronotome.session.groove import Groove
 from chronotome.session.model import Recording, Session, Track, replace
 from chronotome.session.sift import USUAL_THRESHOLD
+from chronotome.words import tr
 
 SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
 
@@ -125,7 +126,7 @@ def timed(
     if not needs_beats:
         return session
     if measured is None:
-        raise UnusableFile(path, "has no beats: too few hits", "Say which tempo it has.")
+        raise UnusableFile(path, tr("has no beats: too few hits"), tr("Say which tempo it has."))
     session = set_following(session, track.id, Following.SONG if measured.is_constant else Following.GRID)
     return session if beat_one is None else set_beat_one(session, beat_one)
 
@@ -153,7 +154,7 @@ def groove_from(
     if tempo is not None:
         session = set_beat_one(set_tempo(session, tempo), beat_one or 0.0)
     elif measured is None:
-        raise UnusableFile(path, "has no beats: too few hits", "Say which tempo it has.")
+        raise UnusableFile(path, tr("has no beats: too few hits"), tr("Say which tempo it has."))
     else:
         session = set_following(session, track.id, Following.SONG)
         if not measured.is_constant:
@@ -163,5 +164,5 @@ def groove_from(
     (take,) = session.track(track.id).takes
     found = groove_of(session, session.track(track.id), take, grid, bars)
     if not found.steps:
-        raise UnusableFile(path, "has no hits to take a groove from", "Lower the threshold.")
+        raise UnusableFile(path, tr("has no hits to take a groove from"), tr("Lower the threshold."))
     return replace(found, name=path.stem)

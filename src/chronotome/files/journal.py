@@ -23,6 +23,7 @@ from chronotome.files.places import journal_folder
 from chronotome.files.writing import private_folder, write_all
 from chronotome.session.history import History
 from chronotome.session.limits import ContentHash
+from chronotome.words import tr
 
 SYNC_SECONDS = 1.0
 
@@ -244,9 +245,11 @@ def recover(path: Path) -> Recovered | None:
     try:
         lines = list(whole_lines(bytes_of(path)))
     except OSError as error:
-        raise ChronotomeError(f"The kept edits in “{path}” cannot be read ({error.strerror}).") from None
+        raise ChronotomeError(
+            tr("The kept edits in “{0}” cannot be read ({1}).", path, error.strerror)
+        ) from None
     except Untrusted as error:
-        raise ChronotomeError(f"The journal “{path}” {error}.") from None
+        raise ChronotomeError(tr("The journal “{0}” {1}.", path, error)) from None
     is_whole = True
     try:
         reader.read(lines)
@@ -254,7 +257,7 @@ def recover(path: Path) -> Recovered | None:
         is_whole = False
     if reader.history is None or reader.events == 0:
         if not is_whole:
-            raise ChronotomeError(f"The journal “{path}” is damaged.")
+            raise ChronotomeError(tr("The journal “{0}” is damaged.", path))
         return None
     return Recovered(path, reader.history, _places_in(reader), _folder_in(reader), reader.events)
 

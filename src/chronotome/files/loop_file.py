@@ -9,6 +9,7 @@ from chronotome.files.audio_file import read_span
 from chronotome.files.audio_out import encoding_like, write_blocks
 from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress, unheard
+from chronotome.words import tr
 
 AT_ONCE = 1 << 16
 
@@ -30,7 +31,7 @@ def write_span(
     start, end = span
     refuse_sources(out, [source])
     if end - start < 2:
-        raise UnusableFile(source, "has nothing in this span", "Choose a longer one.")
+        raise UnusableFile(source, tr("has nothing in this span"), tr("Choose a longer one."))
     audio = read_span(source, start, end)
     samples = audio.samples.copy()
     fade = min(fade, len(samples) // 2)

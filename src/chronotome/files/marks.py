@@ -21,6 +21,7 @@ from chronotome.files.names import shown
 from chronotome.files.writing import cannot_write, refuse_sources, replacing_at, write_whole
 from chronotome.session.limits import MOST_ONSETS, MOST_SECONDS
 from chronotome.session.model import Recording
+from chronotome.words import tr
 
 if TYPE_CHECKING:
     from mido import MidiFile
@@ -77,7 +78,9 @@ def write_marks(
     suffix = suffix or path.suffix.lower()
     refuse_sources(path, [recording])
     if suffix not in SUFFIXES:
-        raise UnusableFile(path, "has an ending that marks are not written to", f"Say {', '.join(SUFFIXES)}.")
+        raise UnusableFile(
+            path, tr("has an ending that marks are not written to"), tr("Say {0}.", ", ".join(SUFFIXES))
+        )
     if suffix == ".wav":
         _write_cues(path, marks, recording, rate)
         return
@@ -102,20 +105,22 @@ def read_marks(path: Path, rate: int) -> list[Mark]:
         If it is damaged or holds no marks.
     """
     if path.suffix.lower() not in SUFFIXES:
-        raise UnusableFile(path, "has an ending that marks are not read from", f"Say {', '.join(SUFFIXES)}.")
+        raise UnusableFile(
+            path, tr("has an ending that marks are not read from"), tr("Say {0}.", ", ".join(SUFFIXES))
+        )
     try:
         marks = list(_bounded(_read(path, rate)))
     except OSError as error:
-        raise UnusableFile(path, f"cannot be read ({error.strerror})", "Check the file.") from None
+        raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Check the file.")) from None
     except Untrusted as error:
-        raise UnusableFile(path, str(error), "Check that it is the right file.") from None
+        raise UnusableFile(path, str(error), tr("Check that it is the right file.")) from None
     except (ValueError, KeyError, EOFError, TypeError, struct.error, csv.Error, IndexError):
         raise UnusableFile(
-            path, "is damaged, or holds no marks", "Check that it is the right file."
+            path, tr("is damaged, or holds no marks"), tr("Check that it is the right file.")
         ) from None
     marks = [mark for mark in marks if mark.seconds >= 0]
     if not marks:
-        raise UnusableFile(path, "holds no marks", "Check that it is the right file.")
+        raise UnusableFile(path, tr("holds no marks"), tr("Check that it is the right file."))
     return sorted(marks, key=lambda mark: mark.seconds)
 
 

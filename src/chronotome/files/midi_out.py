@@ -9,6 +9,7 @@ from chronotome.files.writing import cannot_write, replacing_at
 from chronotome.session.kits import FIRST_NOTE, HIGHEST_NOTE, Kit
 from chronotome.session.model import Session, Take
 from chronotome.session.rounds import laid_of
+from chronotome.words import tr
 
 TICKS = 960
 SHORTEST = 1 / 32
@@ -32,7 +33,9 @@ def write_pattern_midi(path: Path, session: Session, take: Take) -> int:
     import mido  # noqa: PLC0415 - the window opens without it
 
     if take.playing is None:
-        raise UnusableFile(path, "is to be written of a clip that plays no pattern", "Choose one that does.")
+        raise UnusableFile(
+            path, tr("is to be written of a clip that plays no pattern"), tr("Choose one that does.")
+        )
     _, pattern, kit = session.played_by(take, take.playing)
     laid = laid_of(pattern, take.beat, take.playing.beats, session.tempo, session.rate)
     events = list[Event]()
@@ -53,7 +56,7 @@ def write_pattern_midi(path: Path, session: Session, take: Take) -> int:
             events.append((round(start * TICKS), 1, mido.Message("note_on", note=note, velocity=velocity)))
             events.append((round(end * TICKS), 0, mido.Message("note_off", note=note)))
     if not events:
-        raise UnusableFile(path, "would hold no note", "Set steps first.")
+        raise UnusableFile(path, tr("would hold no note"), tr("Set steps first."))
     name = _text(pattern.name)
     whole = round(take.playing.beats * TICKS)
     _save(path, [_tempo_track(session, take.beat), (name, events, whole)])

@@ -4,6 +4,7 @@ import re
 from collections.abc import Mapping, Sequence
 
 from chronotome.files.names import plain_name
+from chronotome.words import tr
 
 FIELDS = ("name", "number", "band", "key", "note", "bpm", "ms")
 USUAL = "{name} {number}"
@@ -26,12 +27,12 @@ def names_by(template: str, rows: Sequence[Mapping[str, str]], suffix: str) -> l
     unknown = [each for each in _FIELD.findall(template) if each not in FIELDS]
     if unknown:
         raise WrongTemplate(
-            f"there is no {{{unknown[0]}}}: say {', '.join(f'{{{each}}}' for each in FIELDS)}"
+            tr("there is no {{{0}}}: say {1}", unknown[0], ", ".join(f"{{{each}}}" for each in FIELDS))
         )
     if not _FIELD.sub("", template).strip() and not _FIELD.findall(template):
-        raise WrongTemplate("it is empty")
+        raise WrongTemplate(tr("it is empty"))
     if len(template) > LONGEST:
-        raise WrongTemplate(f"it is longer than {LONGEST} letters")
+        raise WrongTemplate(tr("it is longer than {0} letters", LONGEST))
     taken, made = set[str](), []
     for row in rows:
         stem = plain_name(_FIELD.sub(lambda found: row.get(found[1], ""), template).strip(" .") or "slice")  # noqa: B023 - at once

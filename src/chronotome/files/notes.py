@@ -7,6 +7,7 @@ from typing import NamedTuple
 from chronotome.errors import UnusableFile
 from chronotome.files.door import Untrusted, bytes_of
 from chronotome.session.kits import FIRST_NOTE
+from chronotome.words import tr
 
 MOST_BYTES = 4 << 20
 MOST_BEATS = 4096.0
@@ -33,15 +34,15 @@ def read_notes(path: Path) -> list[KeyNote]:
     try:
         notes = _notes(bytes_of(path, MOST_BYTES))
     except OSError as error:
-        raise UnusableFile(path, f"cannot be read ({error.strerror})", "Check the file.") from None
+        raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Check the file.")) from None
     except (Untrusted, ValueError, EOFError, KeyError, IndexError, TypeError) as error:
         words = str(error) if isinstance(error, Untrusted) else "holds no notes that can be read"
-        raise UnusableFile(path, words, "Check that it is a MIDI file.") from None
+        raise UnusableFile(path, words, tr("Check that it is a MIDI file.")) from None
     if not notes:
-        raise UnusableFile(path, "holds no notes", f"Notes from {FIRST_NOTE} on play the keys.")
+        raise UnusableFile(path, tr("holds no notes"), tr("Notes from {0} on play the keys.", FIRST_NOTE))
     if len(notes) > MOST_NOTES:
         words = f"holds {len(notes) // 2} notes"
-        raise UnusableFile(path, words, f"{MOST_NOTES // 2} can be played at once: cut it.")
+        raise UnusableFile(path, words, tr("{0} can be played at once: cut it.", MOST_NOTES // 2))
     return notes
 
 

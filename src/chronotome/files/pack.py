@@ -25,6 +25,7 @@ from chronotome.files.session_file import (
 from chronotome.files.writing import cannot_write, new_folder, refuse_sources, replacing_at
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.history import History
+from chronotome.words import tr
 
 SUFFIX: Final = ".chronotome"
 HISTORY = "history-1.jsonl"
@@ -91,7 +92,7 @@ def _put_sound(archive: zipfile.ZipFile, place: Path, name: str, content: str, p
             progress(done / total)
     if digest.hexdigest() != content:
         words = "Open it anew, or bring the old one back."
-        raise UnusableFile(place, "has changed since it was opened", words)
+        raise UnusableFile(place, tr("has changed since it was opened"), words)
 
 
 def unpack(path: Path, folder: Path, progress: Progress = unheard) -> Path:
@@ -117,10 +118,12 @@ def unpack(path: Path, folder: Path, progress: Progress = unheard) -> Path:
                 _take_back(folder, entries)
                 raise
     except (zipfile.BadZipFile, EOFError, NotImplementedError, ValueError) as error:
-        raise UnusableFile(path, f"is damaged ({error})", WHENCE) from None
+        raise UnusableFile(path, tr("is damaged ({0})", error), WHENCE) from None
     except OSError as error:
         if error.filename == str(path):
-            raise UnusableFile(path, f"cannot be read ({error.strerror})", "Choose another file.") from None
+            raise UnusableFile(
+                path, tr("cannot be read ({0})", error.strerror), tr("Choose another file.")
+            ) from None
         raise cannot_write(folder, error) from None
     return folder
 
@@ -132,12 +135,16 @@ def _entries(path: Path, archive: zipfile.ZipFile) -> list[zipfile.ZipInfo]:
     for entry in found:
         is_ours = entry.filename in most or _SOUND.fullmatch(entry.filename) is not None
         if not is_ours or entry.flag_bits & _ENCRYPTED:
-            raise UnusableFile(path, f"holds “{entry.filename[:80]}”, which no session has", WHENCE)
+            raise UnusableFile(path, tr("holds “{0}”, which no session has", entry.filename[:80]), WHENCE)
         if entry.file_size > most.get(entry.filename, MOST_SOUND):
-            raise UnusableFile(path, f"holds more than a session may be (“{entry.filename[:80]}”)", WHENCE)
+            raise UnusableFile(
+                path, tr("holds more than a session may be (“{0}”)", entry.filename[:80]), WHENCE
+            )
     names = [entry.filename for entry in found]
     if DOCUMENT not in names or len(set(names)) < len(names) or len(names) > MOST_ENTRIES:
-        raise UnusableFile(path, "is no packed session", "Choose a file that “Pack the session” wrote.")
+        raise UnusableFile(
+            path, tr("is no packed session"), tr("Choose a file that “Pack the session” wrote.")
+        )
     return found
 
 
@@ -147,7 +154,7 @@ def _refuse_too_large(folder: Path, entries: Iterable[zipfile.ZipInfo]) -> None:
     near = next((each for each in (folder, *folder.parents) if each.is_dir()), Path("/"))
     if needed > min(MOST_SOUND, shutil.disk_usage(near).free):
         words = f"it holds {needed >> 20} MB, and there is no room for that"
-        raise CannotWrite(folder, words, "Make room, or choose another disk.")
+        raise CannotWrite(folder, words, tr("Make room, or choose another disk."))
 
 
 def _write_out(archive: zipfile.ZipFile, entry: zipfile.ZipInfo, folder: Path) -> None:

@@ -26,6 +26,7 @@ from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import Onsets, Standing
 from chronotome.session.patterns import Pattern, PatternId
 from chronotome.session.slices import Semitones
+from chronotome.words import tr
 
 DOCUMENT, SPLIT = "pattern.json", "slices.json"
 MOST_BYTES = 16 << 20
@@ -130,7 +131,9 @@ def pattern_facts(folder: Path) -> PatternFacts:
     try:
         document = trusted(bytes_of(folder / DOCUMENT, MOST_BYTES), PatternDocument)
     except (OSError, Untrusted, ValueError) as error:
-        raise UnusableFile(folder / DOCUMENT, f"cannot be read ({error})", "Save it again.") from None
+        raise UnusableFile(
+            folder / DOCUMENT, tr("cannot be read ({0})", error), tr("Save it again.")
+        ) from None
     made = document.pattern
     return PatternFacts(document.bpm, made.beats, len(made), len(document.slices))
 
@@ -160,7 +163,9 @@ def write_pattern(
     for at, each in enumerate(kit.slices):
         recording, path = session.recording_with(each.recording), places.get(each.recording)
         if path is None:
-            raise UnusableFile(folder / DOCUMENT, f"needs {recording.file}", "Find the recording first.")
+            raise UnusableFile(
+                folder / DOCUMENT, tr("needs {0}", recording.file), tr("Find the recording first.")
+            )
         lead = min(each.start, round(LEAD_SECONDS * recording.rate))
         tail = min(recording.frames - each.end, max(reaches[at], round(TAIL_SECONDS * recording.rate)))
         audio = read_span(path, each.start - lead, each.end + tail)
@@ -243,10 +248,12 @@ def read_pattern(folder: Path, tempo: float, progress: Progress = unheard) -> Sa
             return _from_split(folder, trusted(data, _SplitDocument), tempo, progress)
         return _from_document(folder, trusted(data, PatternDocument), progress)
     except OSError as error:
-        raise UnusableFile(folder, f"holds no pattern ({error.strerror})", "Choose its folder.") from None
+        raise UnusableFile(
+            folder, tr("holds no pattern ({0})", error.strerror), tr("Choose its folder.")
+        ) from None
     except (Untrusted, ValueError) as error:
         words = str(error) if isinstance(error, Untrusted) else f"is damaged ({error})"
-        raise UnusableFile(folder / name, words, "Check that it is the right folder.") from None
+        raise UnusableFile(folder / name, words, tr("Check that it is the right folder.")) from None
 
 
 def _from_document(folder: Path, document: PatternDocument, progress: Progress) -> Saved:
@@ -254,7 +261,7 @@ def _from_document(folder: Path, document: PatternDocument, progress: Progress) 
     for at, each in enumerate(document.slices):
         recording = _recording(folder / each.file, each.start_frame, each.material)
         if not each.start_frame < each.end_frame <= recording.frames:
-            raise Untrusted(f"names frames that {each.file} does not have")
+            raise Untrusted(tr("names frames that {0} does not have", each.file))
         own = {"id": each.number, "recording": recording.content}
         span = {"start": each.start_frame, "end": each.end_frame}
         made.append(converted({**each.slice, **own, **span}, KitSlice))

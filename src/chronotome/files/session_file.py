@@ -24,6 +24,7 @@ from chronotome.session.history import History
 from chronotome.session.limits import ContentHash, FileName
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.validity import check
+from chronotome.words import tr
 
 FORMAT = "chronotome-session"
 VERSION = 4
@@ -117,22 +118,26 @@ def _read_document(path: Path) -> Document:
     try:
         data = bytes_of(path, MOST_DOCUMENT)
     except OSError as error:
-        raise UnusableFile(path, f"cannot be read ({error.strerror})", "Choose a session folder.") from None
+        raise UnusableFile(
+            path, tr("cannot be read ({0})", error.strerror), tr("Choose a session folder.")
+        ) from None
     except Untrusted as error:
-        raise UnusableFile(path, str(error), "Choose a session folder.") from None
+        raise UnusableFile(path, str(error), tr("Choose a session folder.")) from None
     try:
         head = trusted(data, Head)
     except Untrusted:
         raise UnusableFile(
-            path, "is not a Chronotome session, or is damaged", "Open a copy of it from a backup."
+            path, tr("is not a Chronotome session, or is damaged"), tr("Open a copy of it from a backup.")
         ) from None
     if head.format != FORMAT:
-        raise UnusableFile(path, "is not a Chronotome session", "Choose a folder with a session.json.")
+        raise UnusableFile(
+            path, tr("is not a Chronotome session"), tr("Choose a folder with a session.json.")
+        )
     if head.version > VERSION:
         raise UnusableFile(
             path,
-            f"was written by a newer Chronotome (format {head.version}, this one knows {VERSION})",
-            "Update Chronotome; the session was left untouched.",
+            tr("was written by a newer Chronotome (format {0}, this one knows {1})", head.version, VERSION),
+            tr("Update Chronotome; the session was left untouched."),
         )
     try:
         document = _decoded(data, head.version)
@@ -140,10 +145,12 @@ def _read_document(path: Path) -> Document:
     except ValueError as error:
         if ".file`" in str(error) or ".history`" in str(error):
             raise UnusableFile(
-                path, "names a file outside its folder", "It was not made by Chronotome; do not open it."
+                path,
+                tr("names a file outside its folder"),
+                tr("It was not made by Chronotome; do not open it."),
             ) from None
         words = str(error) if isinstance(error, Untrusted) else f"is damaged ({error})"
-        raise UnusableFile(path, words, "Open a copy of it from a backup.") from None
+        raise UnusableFile(path, words, tr("Open a copy of it from a backup.")) from None
     return document
 
 
@@ -224,7 +231,7 @@ def save_session(
     except OSError as error:
         if error.errno in {errno.ELOOP, errno.ENOTDIR} and folder.is_dir():
             raise CannotWrite(
-                folder / AUDIO, "it is a link, or no folder", "Move it away, or save elsewhere."
+                folder / AUDIO, tr("it is a link, or no folder"), tr("Move it away, or save elsewhere.")
             ) from None
         raise cannot_write(folder / DOCUMENT, error) from None
     progress(1.0)
@@ -331,7 +338,7 @@ def _copy(place: Path, name: str, audio: int, content: ContentHash, progress: Pr
                 progress(done / total)
         if digest.hexdigest() != content:
             raise UnusableFile(
-                place, "has changed since it was opened", "Open it anew, or bring the old one back."
+                place, tr("has changed since it was opened"), tr("Open it anew, or bring the old one back.")
             )
 
 
@@ -343,10 +350,10 @@ def check_place(folder: Path) -> None:
     CannotWrite
     """
     if folder.is_file():
-        raise CannotWrite(folder, "a file of this name is there", "Choose another name.")
+        raise CannotWrite(folder, tr("a file of this name is there"), tr("Choose another name."))
     if (
         folder.is_dir()
         and any(each.name != LOCK for each in folder.iterdir())
         and not (folder / DOCUMENT).is_file()
     ):
-        raise CannotWrite(folder, "the folder holds other things", "Choose a new or an empty folder.")
+        raise CannotWrite(folder, tr("the folder holds other things"), tr("Choose a new or an empty folder."))

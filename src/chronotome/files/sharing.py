@@ -21,6 +21,7 @@ from msgspec import Meta, Struct
 from chronotome.errors import Cancelled, ChronotomeError, UnusableFile, readable
 from chronotome.files.door import Untrusted, trusted
 from chronotome.progress import Progress, unheard
+from chronotome.words import tr
 
 AT_ONCE = 1 << 18
 MOST_ANSWER = 1 << 20
@@ -85,9 +86,9 @@ def place_of(text: str) -> SplitResult:
     except ValueError:
         is_known = False
     if not is_known or place.username or place.query or place.fragment:
-        raise CannotShare(f"“{readable(text)}” is no address of a sharing place. Say https://….")
+        raise CannotShare(tr("“{0}” is no address of a sharing place. Say https://….", readable(text)))
     if place.scheme == "http" and not _is_here(place.hostname or ""):
-        raise CannotShare(f"“{readable(text)}” would be reached without encryption. Say https://….")
+        raise CannotShare(tr("“{0}” would be reached without encryption. Say https://….", readable(text)))
     return place
 
 
@@ -133,7 +134,7 @@ def share(upload: Upload, progress: Progress = unheard, *, pause: float = FIRST_
             failures += 1
             if failures >= TRIES:
                 words = f"“{place.netloc}” could not be reached ({_words(error)})."
-                raise CannotShare(f"{words} Try again: it goes on where it was.") from None
+                raise CannotShare(tr("{0} Try again: it goes on where it was.", words)) from None
             _wait(min(LONGEST_PAUSE, pause * 2**failures), progress, received / max(1, size))
 
 
@@ -157,9 +158,9 @@ def _facts(path: Path) -> tuple[int, str]:
                 digest.update(block)
                 size += len(block)
     except OSError as error:
-        raise UnusableFile(path, f"cannot be read ({error.strerror})", "Export it again.") from None
+        raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Export it again.")) from None
     if not 0 < size <= MOST_FILE:
-        raise UnusableFile(path, "is empty, or larger than 4 GB", "Choose a smaller kind of file.")
+        raise UnusableFile(path, tr("is empty, or larger than 4 GB"), tr("Choose a smaller kind of file."))
     return size, digest.hexdigest()
 
 
@@ -185,7 +186,7 @@ class _Client:
                 head = {"Content-Range": f"bytes {at}-{at + len(block) - 1}/{size}"}
                 told = self._asked("PATCH", f"/v1/uploads/{begun.upload}", Begun, block, head)
                 if told.received <= at:
-                    raise CannotShare(f"“{self._place.netloc}” takes nothing more. Try again later.")
+                    raise CannotShare(tr("“{0}” takes nothing more. Try again later.", self._place.netloc))
                 at = told.received
                 file.seek(at)
                 progress(at / size)
@@ -203,16 +204,16 @@ class _Client:
     def _asked(self, method: str, path: str, kind: Any, body: bytes, head: dict[str, str]) -> Any:
         status, data = self._answer(method, path, body, head)
         if status in {401, 403}:
-            raise CannotShare(f"“{self._place.netloc}” does not know this key. Check it in the dialog.")
+            raise CannotShare(tr("“{0}” does not know this key. Check it in the dialog.", self._place.netloc))
         if status >= http.HTTPStatus.INTERNAL_SERVER_ERROR and status != http.HTTPStatus.INSUFFICIENT_STORAGE:
             raise http.client.HTTPException(f"it answered {status}")
         if status >= 300:
-            raise CannotShare(f"“{self._place.netloc}” refused it ({status}): {_told(data)}")
+            raise CannotShare(tr("“{0}” refused it ({1}): {2}", self._place.netloc, status, _told(data)))
         try:
             return trusted(data, kind)
         except Untrusted:
             raise CannotShare(
-                f"“{self._place.netloc}” answered what is no answer. Check the address."
+                tr("“{0}” answered what is no answer. Check the address.", self._place.netloc)
             ) from None
 
     def _answer(self, method: str, path: str, body: bytes, head: dict[str, str]) -> tuple[int, bytes]:

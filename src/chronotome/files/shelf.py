@@ -22,6 +22,7 @@ from chronotome.files.places import Words
 from chronotome.files.tags import tempo_tag
 from chronotome.files.writing import keep
 from chronotome.progress import Progress, unheard
+from chronotome.words import tr
 
 SUFFIXES = frozenset({".wav", ".aif", ".aiff", ".flac", ".ogg", ".opus", ".mp3"})
 MOST_FILES = 200_000
@@ -173,7 +174,7 @@ def scan(
         Where `progress` raises it.
     """
     if not folder.is_dir() or not os.access(folder, os.R_OK | os.X_OK):
-        raise UnusableFile(folder, "is no folder that can be read", "Choose another one.")
+        raise UnusableFile(folder, tr("is no folder that can be read"), tr("Choose another one."))
     entries: dict[str, ShelfEntry] = {}
     batch: list[ShelfEntry] = []
     for entry in _files_in(folder):

@@ -26,6 +26,7 @@ from chronotome.session.edits.tracks import lock, set_moving, set_solo
 from chronotome.session.fit import Reads
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Recording, Session
+from chronotome.words import tr
 
 
 @dataclass(frozen=True)
@@ -64,7 +65,7 @@ def straighten_files(
     every = [guide, *others]
     outs = [folder / path.with_suffix(".wav").name for path in every]
     if len(set(outs)) < len(outs):
-        raise UnusableFile(folder, "would get two files of the same name", "Rename one of them.")
+        raise UnusableFile(folder, tr("would get two files of the same name"), tr("Rename one of them."))
     for out in outs:
         refuse_sources(out, every)
     try:
@@ -106,13 +107,13 @@ def _fitted(session: Session, source: Source, path: Path, how: Straightening, pr
     """The guide's beats found, and the guide made to follow a steady tempo."""
     recording, track = session.recordings[0], session.tracks[0]
     if source.energy == 0:
-        raise UnusableFile(path, "is silent: there is nothing to find", "Choose another guide.")
+        raise UnusableFile(path, tr("is silent: there is nothing to find"), tr("Choose another guide."))
     audio = Audio(source.region.samples, source.rate)
     heard = analyse(audio, path.stem, progress, tag=tempo_tag(path))
     session = set_analysis(session, recording.content, heard.onsets, heard.measured, heard.material)
     session = set_reads(session, track.id, how.reads)
     if all(beats_of(session, take) is None for take in track.takes):
-        raise UnusableFile(path, "has no beats: too few hits", "Choose another guide.")
+        raise UnusableFile(path, tr("has no beats: too few hits"), tr("Choose another guide."))
     session = set_moving(session, track.id, by=how.move_by)
     if how.beat_one is not None:
         session = set_beat_one(session, how.beat_one)

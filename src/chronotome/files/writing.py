@@ -16,6 +16,7 @@ from pathlib import Path
 from typing import TYPE_CHECKING
 
 from chronotome.errors import CannotWrite, UnusableFile
+from chronotome.words import tr
 
 if TYPE_CHECKING:
     from _typeshed import ReadableBuffer
@@ -201,7 +202,7 @@ def refuse_full(folder: Path) -> None:
     except OSError as error:
         raise cannot_write(folder, error) from None
     if is_full:
-        raise CannotWrite(folder, "the folder holds other things", "Choose a new or an empty folder.")
+        raise CannotWrite(folder, tr("the folder holds other things"), tr("Choose a new or an empty folder."))
 
 
 def new_folder(folder: Path) -> None:
@@ -226,7 +227,9 @@ def refuse_sources(out: Path, sources: Iterable[Path]) -> None:
     UnusableFile
     """
     if any(_is_same_file(out, source) for source in sources):
-        raise UnusableFile(out, "is a recording itself, and these are never altered", "Choose another name.")
+        raise UnusableFile(
+            out, tr("is a recording itself, and these are never altered"), tr("Choose another name.")
+        )
 
 
 def _is_same_file(path: Path, other: Path) -> bool:
@@ -242,14 +245,16 @@ def cannot_write(path: Path, error: Exception) -> CannotWrite:
     if number is None and _free_bytes(path.parent) < 1 << 20:
         number = errno.ENOSPC
     if number == errno.ENOSPC:
-        return CannotWrite(path, "the disk is full", "Make room, or choose another disk; nothing is lost.")
+        return CannotWrite(
+            path, tr("the disk is full"), tr("Make room, or choose another disk; nothing is lost.")
+        )
     if number in {errno.EACCES, errno.EPERM, errno.EROFS}:
-        return CannotWrite(path, "the folder may not be written to", "Choose another folder.")
+        return CannotWrite(path, tr("the folder may not be written to"), tr("Choose another folder."))
     if number == errno.ENOENT or not path.parent.is_dir():
-        return CannotWrite(path, "the folder is not there", "Choose another folder.")
+        return CannotWrite(path, tr("the folder is not there"), tr("Choose another folder."))
     if not os.access(path.parent, os.W_OK):
-        return CannotWrite(path, "the folder may not be written to", "Choose another folder.")
-    return CannotWrite(path, getattr(error, "strerror", None) or str(error), "Choose another folder.")
+        return CannotWrite(path, tr("the folder may not be written to"), tr("Choose another folder."))
+    return CannotWrite(path, getattr(error, "strerror", None) or str(error), tr("Choose another folder."))
 
 
 def _free_bytes(folder: Path) -> int:

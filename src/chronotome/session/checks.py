@@ -18,6 +18,7 @@ from chronotome.session.rough import Rough, RoughJoins
 from chronotome.session.rows import score_of
 from chronotome.session.targets import FAR_MS, Reason, Targets
 from chronotome.session.tighten import targets_of
+from chronotome.words import tr
 
 USUAL_MOVES, TWICE, LEAST_MOVE_MS, FEW_MOVES = 75, 2.0, 1.0, 8
 DOUBTFUL_SHARE = 0.36
@@ -109,14 +110,14 @@ class _Between(_Places):
         here, there = (
             position_words(float(steps[at]), metre) for steps in (targets.steps, targets.other_steps)
         )
-        sentence = f"{_side(off)} {here}\nor {_side(rest)} {there}"
-        title = "between two lines" if targets.reasons[at] == Reason.GRID else "another hit is nearer"
-        figure = f"{abs(off):.0f} ms"
+        sentence = tr("{0} {1}\nor {2} {3}", _side(off), here, _side(rest), there)
+        title = tr("between two lines") if targets.reasons[at] == Reason.GRID else tr("another hit is nearer")
+        figure = tr("{0:.0f} ms", abs(off))
         return _check(targets, at, title, figure, sentence, (min(line, other), max(line, other)))
 
 
 def _side(drift: float) -> str:
-    return f"{abs(drift):.0f} ms {'late' if drift > 0 else 'early'} of"
+    return tr("{0:.0f} ms {1} of", abs(drift), "late" if drift > 0 else "early")
 
 
 class _Stretched(_Places):
@@ -148,8 +149,8 @@ class _Stretched(_Places):
         at = int(self.places[number])
         ratio = float(self._ratios_of(np.array([at]))[0])
         limit = self._bears if ratio > 1 else 1 / self._bears
-        sentence = f"the sound up to the next hit is made ×{ratio:.2f} as long"
-        title = f"stretched past {limit:.3g}"
+        sentence = tr("the sound up to the next hit is made ×{0:.2f} as long", ratio)
+        title = tr("stretched past {0:.3g}", limit)
         return replace(
             _check(self.targets, at, title, f"×{ratio:.2f}", sentence),
             kind=self.kind,
@@ -173,9 +174,9 @@ class _Far(_Places):
     def check(self, number: int) -> Check:
         at = int(self.places[number])
         move = float(self.targets.target[at] - self.targets.fitted[at]) * 1000 / self.targets.rate
-        sentence = f"moved by {abs(move):.0f} ms,\nnearly all others by less than {self._usual:.0f}"
+        sentence = tr("moved by {0:.0f} ms,\nnearly all others by less than {1:.0f}", abs(move), self._usual)
         return replace(
-            _check(self.targets, at, "moved far", f"{abs(move):.0f} ms", sentence),
+            _check(self.targets, at, tr("moved far"), tr("{0:.0f} ms", abs(move)), sentence),
             kind=self.kind,
             mends=(as_played(self.targets, at),),
         )
@@ -183,7 +184,7 @@ class _Far(_Places):
 
 def as_played(targets: Targets, at: int) -> Mend:
     """Leave a hit where it was played."""
-    return Mend("As played", Do.MOVE, int(targets.onsets[at]), float(targets.fitted_beats[at]))
+    return Mend(tr("As played"), Do.MOVE, int(targets.onsets[at]), float(targets.fitted_beats[at]))
 
 
 def _check(  # noqa: PLR0917 - the words of a check, in their order

@@ -10,6 +10,7 @@ from chronotome.session.follow import beats_of
 from chronotome.session.grid import Metre
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Session, Track
+from chronotome.words import tr
 
 DOUBTFUL_JUMP = 0.06
 NEIGHBOURS = 4
@@ -64,9 +65,9 @@ def _found(beats: BeatMap, metre: Metre) -> tuple[FitCheck, ...]:
             FitCheck(
                 float(starts[bar]),
                 float(moments[bar]),
-                f"bar {number} jumps",
+                tr("bar {0} jumps", number),
                 f"{100 * (tempo / usual - 1):+.0f} %".replace("-", "−"),
-                f"{tempo:.2f} bpm between bars of {usual:.2f}",
+                tr("{0:.2f} bpm between bars of {1:.2f}", tempo, usual),
             )
         )
     return tuple(found)

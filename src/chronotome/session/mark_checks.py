@@ -12,6 +12,7 @@ from chronotome.session.grid import Metre, TempoMap
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Recording, Session, Take, Track
 from chronotome.session.onsets import Standing
+from chronotome.words import tr
 
 DOUBTFUL_MS = 4.0
 CLOSE_SECONDS = 0.040
@@ -49,9 +50,9 @@ def _found(  # noqa: PLR0917 - found again by the identity of each
     unsure = counts & untouched & ~onsets.lock_array & (onsets.doubt_array > DOUBTFUL_MS)
     places = {
         int(place): (
-            "attack not sure",
-            f"± {onsets.doubts[place]:.0f} ms",
-            "a slow start: listen, and move the mark",
+            tr("attack not sure"),
+            tr("± {0:.0f} ms", onsets.doubts[place]),
+            tr("a slow start: listen, and move the mark"),
         )
         for place in np.flatnonzero(unsure)[:MOST]
     }
@@ -60,12 +61,12 @@ def _found(  # noqa: PLR0917 - found again by the identity of each
     for at in np.flatnonzero(gaps < CLOSE_SECONDS)[:MOST].tolist():
         if counts[strong[at]] and counts[strong[at + 1]]:
             continue  # Tighten moves them as one stroke
-        words = "one counts: less spacing makes them two"
+        words = tr("one counts: less spacing makes them two")
         places.setdefault(int(strong[at]), ("two close together", f"{gaps[at] * 1000:.0f} ms", words))
     first = int(counts.argmax()) if counts.any() else -1
     if first >= 0 and onsets.frames[first] - source_start > LATE_SECONDS * recording.rate:
         late = (onsets.frames[first] - source_start) / recording.rate
-        places[first] = ("late first hit", f"{late:.1f} s", "is there nothing before it?")
+        places[first] = (tr("late first hit"), f"{late:.1f} s", tr("is there nothing before it?"))
     if not places:
         return ()
     beats = clock.beats_of(onsets)

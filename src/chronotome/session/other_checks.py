@@ -15,6 +15,7 @@ from chronotome.session.model import LockGroup, Recording, Session, Take, Track,
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
 from chronotome.units import Frames, at_other_rate
+from chronotome.words import tr
 
 LEAST_FLAM, MOST_FLAM = 12.0, 40.0
 """Milliseconds between two hits that are heard as one that is not together."""
@@ -123,9 +124,14 @@ def _flams(  # noqa: PLR0917 - found again by the identity of each
         side = "later" if apart[at] > 0 else "earlier"
         words = hit_words(float(mine.steps[place]), metre)
         mends = (
-            Mend(f"To {name}", Do.MOVE, int(mine.onsets[place]), _beat(mine, place, int(there[nearest[at]]))),
             Mend(
-                f"{name} here",
+                tr("To {0}", name),
+                Do.MOVE,
+                int(mine.onsets[place]),
+                _beat(mine, place, int(there[nearest[at]])),
+            ),
+            Mend(
+                tr("{0} here", name),
                 Do.MOVE_OTHER,
                 int(theirs.onsets[to]),
                 _beat(mine, place, int(places[at])),
@@ -137,11 +143,16 @@ def _flams(  # noqa: PLR0917 - found again by the identity of each
                 int(mine.onsets[place]),
                 float(mine.steps[place]),
                 int(mine.played[place]),
-                f"flam with {name}",
-                f"{away[at]:.0f} ms",
-                f"{away[at]:.0f} ms {side} than {name} at {words},\nusually {usual[at]:+.0f} ms".replace(
-                    "-", "−"
-                ),
+                tr("flam with {0}", name),
+                tr("{0:.0f} ms", away[at]),
+                tr(
+                    "{0:.0f} ms {1} than {2} at {3},\nusually {4:+.0f} ms",
+                    away[at],
+                    side,
+                    name,
+                    words,
+                    usual[at],
+                ).replace("-", "−"),
                 kind=Kind.FLAM,
                 mends=mends,
             )
@@ -250,11 +261,17 @@ def _wrong_line(targets: Targets, place: int, line: float, metre: Metre) -> Chec
         int(targets.onsets[place]),
         float(targets.steps[place]),
         int(targets.played[place]),
-        "not the usual line",
-        f"{abs(milliseconds):.0f} ms",
-        f"at {here}; nearly every bar has it at {there},\n{abs(milliseconds):.0f} ms {side} of that",
+        tr("not the usual line"),
+        tr("{0:.0f} ms", abs(milliseconds)),
+        tr(
+            "at {0}; nearly every bar has it at {1},\n{2:.0f} ms {3} of that",
+            here,
+            there,
+            abs(milliseconds),
+            side,
+        ),
         kind=Kind.WRONG_LINE,
-        mends=(Mend(f"To {there}", Do.MOVE, int(targets.onsets[place]), line),),
+        mends=(Mend(tr("To {0}", there), Do.MOVE, int(targets.onsets[place]), line),),
     )
 
 
@@ -264,11 +281,14 @@ def _doubled(targets: Targets, place: int, metre: Metre) -> Check:
         int(targets.onsets[place]),
         float(targets.steps[place]),
         int(targets.played[place]),
-        "two on one line",
-        f"{abs(off):.0f} ms",
-        f"a second hit at {hit_words(float(targets.steps[place]), metre)},\nwhere the other bars have one",
+        tr("two on one line"),
+        tr("{0:.0f} ms", abs(off)),
+        tr(
+            "a second hit at {0},\nwhere the other bars have one",
+            hit_words(float(targets.steps[place]), metre),
+        ),
         kind=Kind.DOUBLED,
-        mends=(Mend("Drop the mark", Do.DROP, int(targets.onsets[place])),),
+        mends=(Mend(tr("Drop the mark"), Do.DROP, int(targets.onsets[place])),),
     )
 
 
@@ -310,12 +330,15 @@ def _missing(  # noqa: PLR0917 - all that says so
                 onset,
                 beat,
                 int(played[best]),
-                "a hit is missing",
+                tr("a hit is missing"),
                 f"{strength:.0f}",
-                f"nearly every bar has a hit at {hit_words(beat, metre)};\n"
-                f"here is a faint one, strength {strength:.0f}",
+                tr(
+                    "nearly every bar has a hit at {0};\nhere is a faint one, strength {1:.0f}",
+                    hit_words(beat, metre),
+                    strength,
+                ),
                 kind=Kind.MISSING,
-                mends=(Mend("Keep the mark", Do.KEEP, onset),),
+                mends=(Mend(tr("Keep the mark"), Do.KEEP, onset),),
             )
         )
     return found
@@ -346,13 +369,18 @@ def _noises(
                 int(targets.onsets[at]),
                 float(targets.steps[at]),
                 int(targets.played[at]),
-                "noise before a hit",
-                f"{before:.0f} ms",
-                f"something faint {before:.0f} ms before {hit_words(float(targets.steps[at]), metre)},\n"
-                "other hits have nothing there",
+                tr("noise before a hit"),
+                tr("{0:.0f} ms", before),
+                tr(
+                    "something faint {0:.0f} ms before {1},\nother hits have nothing there",
+                    before,
+                    hit_words(float(targets.steps[at]), metre),
+                ),
                 kind=Kind.NOISE,
                 mends=(
-                    Mend("Silence it", Do.SILENCE, int(targets.onsets[at]), frames=(frame, int(starts[at]))),
+                    Mend(
+                        tr("Silence it"), Do.SILENCE, int(targets.onsets[at]), frames=(frame, int(starts[at]))
+                    ),
                 ),
             )
         )
@@ -393,9 +421,13 @@ def _lacks(  # noqa: PLR0917 - found again by the identity of each
             int(targets.onsets[at]),
             float(targets.steps[at]),
             int(targets.played[at]),
-            f"{name} lacks it",
+            tr("{0} lacks it", name),
             f"{targets.strengths[at]:.0f}",
-            f"a strong hit at {hit_words(float(targets.steps[at]), metre)}\nthat {name} does not have",
+            tr(
+                "a strong hit at {0}\nthat {1} does not have",
+                hit_words(float(targets.steps[at]), metre),
+                name,
+            ),
             kind=Kind.LACKS,
         )
         for at in strong[lacks].tolist()

@@ -11,6 +11,7 @@ from chronotome.session.grid import Metre, hit_words
 from chronotome.session.score import Score
 from chronotome.session.targets import Targets
 from chronotome.units import Frames
+from chronotome.words import tr
 
 
 @dataclass(frozen=True, eq=False)
@@ -44,15 +45,19 @@ class Rough:
         at, level = int(self._at[number]), float(self._levels[number])
         targets = self._targets
         onset, beat = int(targets.onsets[at]), float(targets.steps[at])
-        mends = [Mend("Cross longer", Do.CROSS, onset)] if self._is_cut else []
-        mends.append(Mend("As played", Do.MOVE, onset, float(targets.fitted_beats[at])))
+        mends = [Mend(tr("Cross longer"), Do.CROSS, onset)] if self._is_cut else []
+        mends.append(Mend(tr("As played"), Do.MOVE, onset, float(targets.fitted_beats[at])))
         return Check(
             onset,
             beat,
             int(targets.played[at]),
-            "join above the proof",
-            f"+{level:.0f} dB",
-            f"a join after {hit_words(beat, self._metre)} clicks:\n{level:.0f} dB above the roughest place",
+            tr("join above the proof"),
+            tr("+{0:.0f} dB", level),
+            tr(
+                "a join after {0} clicks:\n{1:.0f} dB above the roughest place",
+                hit_words(beat, self._metre),
+                level,
+            ),
             kind=Kind.JOIN,
             mends=tuple(mends),
         )

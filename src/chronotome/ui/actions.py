@@ -8,6 +8,7 @@ from PySide6.QtGui import QAction, QKeySequence
 from PySide6.QtWidgets import QMenu, QMenuBar, QPushButton, QWidget
 
 from chronotome.errors import ChronotomeError
+from chronotome.words import tr
 
 MENUS = (
     "Session",
@@ -127,11 +128,11 @@ class Actions(QObject):
         self._buttons.append((button, name))
 
     def fill(self, bar: QMenuBar) -> dict[str, QMenu]:
-        menus = {name: bar.addMenu(f"&{name}") for name in MENUS}
+        menus = {name: bar.addMenu(f"&{tr(name)}") for name in MENUS}
         for entry in self._table:
             if entry.menu not in menus:
                 around = WITHIN[entry.menu]
-                menus[entry.menu] = menus[around].addMenu(with_letter(entry.menu, self._letters[around]))
+                menus[entry.menu] = menus[around].addMenu(with_letter(tr(entry.menu), self._letters[around]))
             if entry.words:
                 menus[entry.menu].addAction(self._actions[entry.name])
             else:

@@ -41,6 +41,7 @@ from chronotome.ui.applying import apply_settings, theme_name
 from chronotome.ui.commands.recovery import offer_recovery, offer_takes
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guard_overrides
+from chronotome.ui.language import spoken
 from chronotome.ui.main_window import MainWindow
 from chronotome.ui.preferences import Preferences
 from chronotome.ui.theme import THEMES, load_fonts, text_font
@@ -133,6 +134,8 @@ def application() -> QApplication:
     QApplication.setHighDpiScaleFactorRoundingPolicy(Qt.HighDpiScaleFactorRoundingPolicy.PassThrough)
     QApplication.setAttribute(Qt.ApplicationAttribute.AA_DontUseNativeDialogs)  # dialogs wear the theme
     qt = QApplication(sys.argv[:1])
+    for translator in spoken():
+        qt.installTranslator(translator)  # what Qt itself says
     qt.setWindowIcon(QIcon(str(ICON)))
     qt.setStyle("Fusion")
     load_fonts()

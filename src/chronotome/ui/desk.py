@@ -30,6 +30,7 @@ from chronotome.session.patterns import Pattern
 from chronotome.ui.preferences import Preferences
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import Stage, ViewState
+from chronotome.words import tr
 
 
 @by_identity(4)
@@ -72,7 +73,7 @@ class Desk:
         """Say so where a clip plays a pattern, for what can be done to recordings only."""
         plays = any(each is not None and each.take.playing is not None for each in clips)
         if plays:
-            self.say("It plays a pattern: shape its steps, or the slices of its kit, instead")
+            self.say(tr("It plays a pattern: shape its steps, or the slices of its kit, instead"))
         return plays
 
     @property

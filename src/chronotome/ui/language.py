@@ -1,7 +1,7 @@
 """Which language the window speaks: Qt's translations, chosen before anything of the window is imported.
 
-English is in the code. `CHRONOTOME_LANGUAGE=pseudo` makes every text longer and accented, to see what does not fit and
-what was never asked for; another name is a file `chronotome_NAME.qm` in `assets/words`.
+English is in the code. `CHRONOTOME_LANGUAGE=pseudo` makes every text longer and accented, to see what does
+not fit and what was never asked for; another name is a file `chronotome_NAME.qm` in `assets/words`.
 """
 
 import os
@@ -39,13 +39,18 @@ def pseudo(text: str) -> str:
 class Pseudo(QTranslator):
     """As if somebody had translated everything."""
 
-    def translate(  # type: ignore[override]  # Qt gives and takes None
+    def translate(
         self, _context: str, text: str, _disambiguation: str | None = None, _number: int = -1
     ) -> str:
         return pseudo(text)
 
     def isEmpty(self) -> bool:
         return False
+
+
+def spoken() -> list[QTranslator]:
+    """The one that speaks, for Qt's own texts; none for English."""
+    return _spoken
 
 
 def language() -> str:

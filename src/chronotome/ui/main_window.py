@@ -57,6 +57,7 @@ from chronotome.ui.theme import THEMES, style_sheet
 from chronotome.ui.timeline.timeline import Timeline
 from chronotome.ui.view_state import Stage
 from chronotome.ui.walk import Walk, steps_of
+from chronotome.words import tr
 
 if TYPE_CHECKING:
     from chronotome.ui.dialogs.batch import BatchDialog
@@ -165,9 +166,17 @@ class MainWindow(QMainWindow):
         files = self.session_files
         welcome = Welcome(self.desk.view)
         for title, words, do in (
-            ("Open the demo", "Harbour ferry: a street-percussion trio, in a stairwell", files.open_demo),
-            ("Open files", "Recordings of yours, or a session; or drop them here", files.ask_and_open),
-            ("Walk through", "The demo, and what is done with it, in nine steps", self.walk_through),
+            (
+                tr("Open the demo"),
+                tr("Harbour ferry: a street-percussion trio, in a stairwell"),
+                files.open_demo,
+            ),
+            (
+                tr("Open files"),
+                tr("Recordings of yours, or a session; or drop them here"),
+                files.ask_and_open,
+            ),
+            (tr("Walk through"), tr("The demo, and what is done with it, in nine steps"), self.walk_through),
         ):
             welcome.add_card(title, words, do)
         return welcome
@@ -193,10 +202,10 @@ class MainWindow(QMainWindow):
         history = self.desk.store.history
         table = self.actions_table
         undo, redo = history.undo_label, history.redo_label
-        table.name("undo", f"Undo {undo}" if undo else "Undo", is_enabled=undo is not None)
-        table.name("redo", f"Redo {redo}" if redo else "Redo", is_enabled=redo is not None)
+        table.name("undo", tr("Undo {0}", undo) if undo else tr("Undo"), is_enabled=undo is not None)
+        table.name("redo", tr("Redo {0}", redo) if redo else tr("Redo"), is_enabled=redo is not None)
         star = "*" if self.desk.store.is_modified else ""
-        self.setWindowTitle(f"{star}{self.desk.document.title} – Chronotome")
+        self.setWindowTitle(tr("{0}{1} – Chronotome", star, self.desk.document.title))
         self._work.setCurrentIndex(1 if self.desk.session.tracks else 0)
         self._refresh.ask()
 
@@ -280,7 +289,7 @@ class MainWindow(QMainWindow):
 
     def _on_exported(self, written: Written) -> None:
         self.rail.show_exported(written.path.name)
-        self.tell(f"Wrote “{written.path}”")
+        self.tell(tr("Wrote “{0}”", written.path))
 
     # Session
 
@@ -298,7 +307,9 @@ class MainWindow(QMainWindow):
         """Bring back kept edits; their old journal is no longer needed."""
         self.desk.document.restore(recovered)
         discard(recovered.journal)
-        self.tell(f"Brought back {recovered.edits} edits of “{recovered.history.session.name}”. Save them.")
+        self.tell(
+            tr("Brought back {0} edits of “{1}”. Save them.", recovered.edits, recovered.history.session.name)
+        )
 
     def _open_menus(self) -> None:
         """The menus by key, where the desktop leaves F10 to the program."""
@@ -327,7 +338,7 @@ class MainWindow(QMainWindow):
         dialog = CalibrationDialog(self.desk, self)
         if dialog.exec() and dialog.measured is not None:
             self.desk.preferences.keep(reaction_ms=dialog.measured)
-            self.tell(f"Marks by ear are set {dialog.measured:.0f} ms before the key")
+            self.tell(tr("Marks by ear are set {0:.0f} ms before the key", dialog.measured))
 
     def rename_track(self) -> None:
         """The name of the focused track, typed where it stands."""

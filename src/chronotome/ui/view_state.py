@@ -21,6 +21,7 @@ from chronotome.session.settings import TightenSettings
 from chronotome.session.slices import Lengthen, SliceId
 from chronotome.ui.theme import DAY, Theme
 from chronotome.ui.timeline.viewport import Viewport
+from chronotome.words import tr
 
 RESTING_MILLISECONDS = 60
 FINEST_PIXELS = 14
@@ -36,7 +37,7 @@ class Stage(IntEnum):
 
     @property
     def words(self) -> str:
-        return self.name.capitalize()
+        return tr(self.name.capitalize())
 
 
 class MarkSnap(IntEnum):
@@ -56,7 +57,7 @@ class Evidence(IntEnum):
 
     @property
     def words(self) -> str:
-        return self.name.capitalize()
+        return tr(self.name.capitalize())
 
 
 class RowsBy(IntEnum):
@@ -68,7 +69,7 @@ class RowsBy(IntEnum):
 
     @property
     def words(self) -> str:
-        return self.name.lower()
+        return tr(self.name.lower())
 
 
 class For(IntEnum):

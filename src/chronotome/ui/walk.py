@@ -16,6 +16,7 @@ from chronotome.ui.stages.tray import Tray
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.timeline import Timeline
 from chronotome.ui.view_state import Stage, ViewState
+from chronotome.words import tr
 
 WIDTH, GAP, ROOM = 300, 14, 6
 
@@ -50,38 +51,42 @@ def steps_of(parts: Parts) -> list[Step]:
     timeline, rail = parts.timeline, parts.rail
     return [
         Step(
-            "Hear it",
-            "Space plays, and stops. It is a bucket kit, as it was played.",
+            tr("Hear it"),
+            tr("Space plays, and stops. It is a bucket kit, as it was played."),
             lambda: parts.transport.play,
         ),
-        Step("Five stages", "From left to right becomes from top to bottom: 1 to 5 go there.", lambda: rail),
+        Step(
+            tr("Five stages"),
+            tr("From left to right becomes from top to bottom: 1 to 5 go there."),
+            lambda: rail,
+        ),
         Step(
             "1 Mark",
-            "Every notch is a hit that was found. Drag the threshold: faint ones turn hollow and silent.",
+            tr("Every notch is a hit that was found. Drag the threshold: faint ones turn hollow and silent."),
             lambda: timeline.strength,
             Stage.MARK,
         ),
         Step(
             "2 Fit",
-            "The tempo, beat by beat. Drag a beat to where it is, or tap with T while it plays.",
+            tr("The tempo, beat by beat. Drag a beat to where it is, or tap with T while it plays."),
             lambda: timeline.pulse,
             Stage.FIT,
         ),
         Step(
             "3 Tighten",
-            "Slide Strength to 100 %: each hit goes to its line, and you hear it while it plays.",
+            tr("Slide Strength to 100 %: each hit goes to its line, and you hear it while it plays."),
             lambda: parts.trays[Stage.TIGHTEN],
             Stage.TIGHTEN,
         ),
         Step(
-            "What moved",
-            "A triangle is a hit as it was played, the ring is where it lands. Drag one up or down.",
+            tr("What moved"),
+            tr("A triangle is a hit as it was played, the ring is where it lands. Drag one up or down."),
             lambda: timeline.drift,
             Stage.TIGHTEN,
         ),
         Step(
-            "As played, edited",
-            "A switches between both, at one level and without a gap: nothing is ever lost.",
+            tr("As played, edited"),
+            tr("A switches between both, at one level and without a gap: nothing is ever lost."),
             lambda: parts.transport.listen,
             Stage.TIGHTEN,
         ),
@@ -93,7 +98,7 @@ def steps_of(parts: Parts) -> list[Step]:
         ),
         Step(
             "5 Export",
-            "The proof listens to every join as you work. F3 finds anything else, F1 opens the manual.",
+            tr("The proof listens to every join as you work. F3 finds anything else, F1 opens the manual."),
             lambda: parts.export_tray,
             Stage.EXPORT,
         ),
@@ -200,8 +205,8 @@ class _Card(QWidget):
         layout.addWidget(self.title)
         layout.addWidget(self.words)
         row = QHBoxLayout()
-        self.leave = QPushButton("Leave")
-        self.back, self.next = QPushButton("Back"), QPushButton("Next")
+        self.leave = QPushButton(tr("Leave"))
+        self.back, self.next = QPushButton(tr("Back")), QPushButton(tr("Next"))
         self.next.setObjectName("main")
         row.addWidget(self.leave)
         row.addStretch(1)
@@ -211,10 +216,10 @@ class _Card(QWidget):
         self.hide()
 
     def say(self, step: Step, number: int, count: int) -> None:
-        self.title.setText(f"{step.title}   {number + 1} of {count}")
+        self.title.setText(tr("{0}   {1} of {2}", step.title, number + 1, count))
         self.words.setText(step.words)
         self.back.setEnabled(number > 0)
-        self.next.setText("Done" if number == count - 1 else "Next")
+        self.next.setText(tr("Done") if number == count - 1 else tr("Next"))
         self.setAccessibleName(f"{step.title}: {step.words}")
 
     @guarded

@@ -6,6 +6,7 @@ from chronotome.session.model import Session
 from chronotome.ui.commands.clips import ClipCommands
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 
 class BounceCommands:
@@ -37,17 +38,21 @@ class BounceCommands:
         span = self._desk.view.range
         if span is not None:
             places = cut_out(self._desk.session, span)[1]
-            self._desk.store.apply(lambda session: cut_out(session, span)[0], "Cut at the range’s ends")
+            self._desk.store.apply(lambda session: cut_out(session, span)[0], tr("Cut at the range’s ends"))
         else:
             places = self._chosen
         if len({track for track, _ in places}) > 1:
-            self._desk.say("In place, clips of one track are bounced: several become a track of their own")
+            self._desk.say(
+                tr("In place, clips of one track are bounced: several become a track of their own")
+            )
             return
         if places and self._desk.session.group_of(places[0][0]) is not None:
-            self._desk.say("It is locked with others, which follow its hits: unlock it, or bounce it beside")
+            self._desk.say(
+                tr("It is locked with others, which follow its hits: unlock it, or bounce it beside")
+            )
             return
         if places and self._desk.session.track(places[0][0]).spans:
-            self._desk.say("Recipes of bars would tighten it once more: bounce it to a track of its own")
+            self._desk.say(tr("Recipes of bars would tighten it once more: bounce it to a track of its own"))
             return
         self._bounce(self._desk.session, places, in_place=True)
 
@@ -59,21 +64,25 @@ class BounceCommands:
 
     def _bounce(self, session: Session, places: tuple[Place, ...], *, in_place: bool) -> None:
         if not places:
-            self._desk.say("There is nothing to bounce: choose clips, or sweep over the waves in Rework")
+            self._desk.say(tr("There is nothing to bounce: choose clips, or sweep over the waves in Rework"))
             return
         lost = {session.track(track).clip(clip).recording for track, clip in places} & set(
             self._desk.recordings.lost
         )
         if lost:
-            self._desk.say(f"{counted(len(lost), 'recording')} of it are not found: nothing could be heard")
+            self._desk.say(
+                tr("{0} of it are not found: nothing could be heard", counted(len(lost), "recording"))
+            )
             return
         name = session.track(places[0][0]).name
-        self._desk.bouncing.bounce(session, places, f"{name} bounced", in_place=in_place)
+        self._desk.bouncing.bounce(session, places, tr("{0} bounced", name), in_place=in_place)
 
     def bring_back(self) -> None:
         """What the clip was bounced of, in its place again."""
         place = self._desk.view.place
         if place is None or kept_of(self._desk.session, place) is None:
-            self._desk.say("Nothing is kept of this clip: it was not bounced in place, or its track is gone")
+            self._desk.say(
+                tr("Nothing is kept of this clip: it was not bounced in place, or its track is gone")
+            )
             return
-        self._desk.store.apply(lambda session: bring_back(session, place), "Bring back what was bounced")
+        self._desk.store.apply(lambda session: bring_back(session, place), tr("Bring back what was bounced"))

@@ -11,6 +11,7 @@ from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.slice_marks import spans_of
 from chronotome.units import gain_of
+from chronotome.words import tr
 
 LONGEST_HEARD = 4.0
 BANDS = ("low", "mid", "high")
@@ -41,11 +42,11 @@ class ChosenHits:
         view = self._desk.view
         place, hits = view.place, view.hits
         if place is None or self.slices is None:
-            self._desk.say(f"Take the clip apart first to {do} its hits")
+            self._desk.say(tr("Take the clip apart first to {0} its hits", do))
             return None
         if not hits:
             self._desk.say(
-                f"Choose hits to {do} them: click one in the wave, drag along its foot for several"
+                tr("Choose hits to {0} them: click one in the wave, drag along its foot for several", do)
             )
             return None
         return place, hits
@@ -56,13 +57,13 @@ class ChosenHits:
         if place is not None and slices is not None and spans is not None:
             found = slices.id_array[which & spans.heard].tolist()
             self._desk.view.choose_hits(place, found)
-            self._desk.say(f"{counted(len(found), 'hit')} chosen: {words}")
+            self._desk.say(tr("{0} chosen: {1}", counted(len(found), "hit"), words))
 
     def _traits(self) -> tuple[NDArray[np.int64], NDArray[np.float64]] | None:
         """Band and level of each hit by its first onset; -1 and NaN where it has none."""
         session, clip, slices = self._desk.session, self._clip, self.slices
         if clip is None or slices is None:
-            self._desk.say("Take the clip apart first to choose its hits")
+            self._desk.say(tr("Take the clip apart first to choose its hits"))
             return None
         laid = rearranged(session.recording_with(clip.recording), slices)
         bands, levels = np.full(len(slices), -1), np.full(len(slices), np.nan)
@@ -81,18 +82,18 @@ class ChosenHits:
 
     def choose_all(self) -> None:
         if self.slices is not None:
-            self._choose(self._has_hit, "all of them")
+            self._choose(self._has_hit, tr("all of them"))
 
     def choose_others(self) -> None:
         slices = self.slices
         if slices is not None:
             is_other = ~np.isin(slices.id_array, self._desk.view.hits)
-            self._choose(is_other & self._has_hit, "those that were not")
+            self._choose(is_other & self._has_hit, tr("those that were not"))
 
     def choose_band(self, band: int) -> None:
         traits = self._traits()
         if traits is not None:
-            self._choose(traits[0] == band, f"the {BANDS[band]} ones")
+            self._choose(traits[0] == band, tr("the {0} ones", BANDS[band]))
 
     def ask_louder(self) -> None:
         """All hits that are as loud as is said, in dB below the loudest, or louder."""
@@ -101,8 +102,8 @@ class ChosenHits:
             return
         below, is_said = QInputDialog.getDouble(
             QApplication.activeWindow(),
-            "Choose hits",
-            "All that are less softer than the loudest than (dB):",
+            tr("Choose hits"),
+            tr("All that are less softer than the loudest than (dB):"),
             12.0,
             0.0,
             90.0,
@@ -111,7 +112,9 @@ class ChosenHits:
         if is_said:
             loudest = float(np.nanmax(traits[1]))
             with np.errstate(invalid="ignore"):
-                self._choose(traits[1] >= loudest - below, f"at most {below:g} dB softer than the loudest")
+                self._choose(
+                    traits[1] >= loudest - below, tr("at most {0:g} dB softer than the loudest", below)
+                )
 
     def ask_every(self) -> None:
         slices = self.slices
@@ -119,8 +122,8 @@ class ChosenHits:
             return
         every, is_said = QInputDialog.getInt(
             QApplication.activeWindow(),
-            "Choose hits",
-            "Every how many hits one, from the chosen one on?",
+            tr("Choose hits"),
+            tr("Every how many hits one, from the chosen one on?"),
             2,
             2,
             64,
@@ -128,11 +131,11 @@ class ChosenHits:
         if is_said:
             at = slices.at(self._desk.view.hits)
             first = at[0] % every if at else 0
-            self._choose(np.arange(len(slices)) % every == first, f"every {every} hits one")
+            self._choose(np.arange(len(slices)) % every == first, tr("every {0} hits one", every))
 
     def choose_alike(self) -> None:
         """All that are the same sound as a chosen one, by their spectra."""
-        meant = self._meant("find others like")
+        meant = self._meant(tr("find others like"))
         clip, slices = self._clip, self.slices
         if meant is None or clip is None or slices is None:
             return
@@ -140,7 +143,7 @@ class ChosenHits:
 
         def then(alike: NDArray[np.bool_]) -> None:
             if self.slices is slices:
-                self._choose(alike, "the same sound")
+                self._choose(alike, tr("the same sound"))
 
         self._desk.likenesses.alike(clip.recording, slices, at, then)
 
@@ -177,6 +180,6 @@ class ChosenHits:
         self._desk.transport.hear(source.region, start, end, gain_of(shown.track.level))
 
     def hear_chosen(self) -> None:
-        meant = self._meant("hear")
+        meant = self._meant(tr("hear"))
         if meant is not None:
             self.hear(meant[1][-1])

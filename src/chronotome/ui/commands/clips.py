@@ -36,6 +36,7 @@ from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.clip_drag import MOST_REPEATS, period_of
 from chronotome.ui.timeline.shown import shown_of
+from chronotome.words import tr
 
 
 @dataclass(frozen=True, eq=False)
@@ -96,24 +97,24 @@ class ClipCommands:
     def _with_chosen(self, do: str) -> tuple[Place, ...]:
         places = self.chosen
         if not places:
-            self._desk.say(f"Choose a clip to {do} it: click its name in Rework")
+            self._desk.say(tr("Choose a clip to {0} it: click its name in Rework", do))
         return places
 
     def split_here(self) -> None:
         """Cut at the playhead, or at both ends of the range that was swept."""
         span = self._desk.view.range
         if span is not None:
-            self._desk.store.apply(lambda session: cut_out(session, span)[0], "Cut at the range’s ends")
+            self._desk.store.apply(lambda session: cut_out(session, span)[0], tr("Cut at the range’s ends"))
             return
         track, position = self._desk.view.focused, round(self._desk.transport.position)
         if track is not None:
-            self._split(track, [position], "Cut at the playhead")
+            self._split(track, [position], tr("Cut at the playhead"))
 
     def split_at_hits(self) -> None:
         shown = self._desk.shown
         if shown is not None:
             frames = shown.heard_of_played(shown.targets.played).round().astype(int).tolist()
-            self._split(shown.track, frames, "Cut at every hit")
+            self._split(shown.track, frames, tr("Cut at every hit"))
 
     def split_at_bars(self) -> None:
         track, session = self._desk.view.focused, self._desk.session
@@ -122,13 +123,15 @@ class ClipCommands:
         last = session.beat_of(self._desk.view.extent)
         bars = range(int(last / session.metre.bar) + 1)
         frames = [round(session.frame_of(bar * session.metre.bar)) for bar in bars]
-        self._split(track, frames, "Cut at every bar")
+        self._split(track, frames, tr("Cut at every bar"))
 
     def _split(self, track: Track, frames: Sequence[int], label: str) -> None:
         before = len(track.clips)
         self._desk.store.apply(lambda session: split(session, track.id, frames), label)
         now = len(self._desk.session.track(track.id).clips)
-        self._desk.say(f"{track.name} has {counted(now, 'clip')}" if now > before else "Nothing to cut here")
+        self._desk.say(
+            tr("{0} has {1}", track.name, counted(now, "clip")) if now > before else tr("Nothing to cut here")
+        )
 
     def join(self) -> None:
         """Make one of the chosen neighbours, or of all parts of the focused track."""
@@ -138,22 +141,22 @@ class ClipCommands:
         chosen = [clip for each, clip in self._desk.view.clips if each == track.id]
         clips = chosen if len(chosen) > 1 else [clip.id for clip in track.clips]
         if not any(meets(*pair) for pair in zip(track.clips, track.clips[1:], strict=False)):
-            self._desk.say("Only parts of one take that still meet can be joined")
+            self._desk.say(tr("Only parts of one take that still meet can be joined"))
             return
-        self._desk.store.apply(lambda session: join(session, track.id, clips), "Join clips")
+        self._desk.store.apply(lambda session: join(session, track.id, clips), tr("Join clips"))
 
     def duplicate(self) -> None:
         """Lay the chosen clips once more, right after themselves; a range in the place of what is there."""
         span = self._desk.view.range
         if span is not None:
             length = span.end - span.start
-            self._desk.store.apply(lambda session: repeat_range(session, span), "Duplicate range")
+            self._desk.store.apply(lambda session: repeat_range(session, span), tr("Duplicate range"))
             self._desk.view.choose_range(span._replace(start=span.end, end=span.end + length))
             return
         places = self._with_chosen("duplicate")
         if places:
             by = self._length(places)
-            self._do(lambda session: copy(session, places, by), "Duplicate clip")
+            self._do(lambda session: copy(session, places, by), tr("Duplicate clip"))
 
     def _length(self, places: Sequence[Place]) -> int:
         """Frames after which the chosen clips come again."""
@@ -171,14 +174,14 @@ class ClipCommands:
         if len(places) != 1:
             return
         times, is_said = QInputDialog.getInt(
-            QApplication.activeWindow(), "Repeat clip", "How many more times?", 3, 1, MOST_REPEATS
+            QApplication.activeWindow(), tr("Repeat clip"), tr("How many more times?"), 3, 1, MOST_REPEATS
         )
         if is_said:
             every = self._length(places)
-            self._do(lambda session: repeat(session, *places[0], times, every), "Repeat clip")
+            self._do(lambda session: repeat(session, *places[0], times, every), tr("Repeat clip"))
 
     def delete(self, *, is_closed: bool = False) -> None:
-        label = "Delete clip and close the gap" if is_closed else "Delete clip"
+        label = tr("Delete clip and close the gap") if is_closed else tr("Delete clip")
         self._edit_chosen(
             "delete", label, lambda session, places: delete(session, places, is_closed=is_closed)
         )
@@ -206,8 +209,8 @@ class ClipCommands:
             for (track, clip), start in zip(clips, starts, strict=True)
         )
         if is_cut:
-            self._edit_chosen("cut", "Cut out clip", delete)
-        self._desk.say(f"{counted(len(places), 'clip')} kept: Ctrl+V lays it at the playhead")
+            self._edit_chosen("cut", tr("Cut out clip"), delete)
+        self._desk.say(tr("{0} kept: Ctrl+V lays it at the playhead", counted(len(places), "clip")))
 
     def paste(self) -> None:
         """Lay what was cut or copied at the playhead: one clip on the focused track, several on their own.
@@ -220,8 +223,10 @@ class ClipCommands:
         known = {recording.content for recording in desk.session.recordings}
         kept = tuple(each for each in self._kept if each.clip.recording in known or each.file is not None)
         if not kept or track is None:
-            words = "a track to lay it on" if kept else "Nothing to paste: Ctrl+C keeps the chosen clips"
-            desk.say(f"There must be {words}: Ctrl+Shift+N adds one" if kept else words)
+            words = (
+                tr("a track to lay it on") if kept else tr("Nothing to paste: Ctrl+C keeps the chosen clips")
+            )
+            desk.say(tr("There must be {0}: Ctrl+Shift+N adds one", words) if kept else words)
             return
         tracks, own = {each.id for each in desk.session.tracks}, track.id
         kept = tuple(replace(each, recording=desk.recordings.renamed(each.recording)) for each in kept)
@@ -235,7 +240,7 @@ class ClipCommands:
                 session = paste(session, to, clip, here + round(each.seconds * session.rate))
             return session
 
-        self._do(edit, "Paste clip")
+        self._do(edit, tr("Paste clip"))
         for each in kept:
             if each.clip.recording not in known and each.file is not None:
                 desk.recordings.bring(each.clip.recording, each.file)
@@ -246,27 +251,27 @@ class ClipCommands:
         places = self._desk.view.clips
         chosen = [clip_at(session, each) for each in places] if places else [self._desk.view.clip]
         if self._desk.view.range is not None or not self._desk.refuses_pattern(*chosen):
-            self._edit_chosen("reverse", "Reverse clip", reverse)
+            self._edit_chosen("reverse", tr("Reverse clip"), reverse)
 
     def group(self) -> None:
         places = self._desk.view.clips
         if len(places) < 2:
-            self._desk.say("Choose two clips or more to group them: Shift+click adds one")
+            self._desk.say(tr("Choose two clips or more to group them: Shift+click adds one"))
             return
-        self._desk.store.apply(lambda session: group(session, places), "Group clips")
-        self._desk.say(f"{counted(len(places), 'clip')} are chosen and moved together now")
+        self._desk.store.apply(lambda session: group(session, places), tr("Group clips"))
+        self._desk.say(tr("{0} are chosen and moved together now", counted(len(places), "clip")))
 
     def ungroup(self) -> None:
         places = self._with_chosen("ungroup")
         if places:
-            self._desk.store.apply(lambda session: ungroup(session, places), "Ungroup clips")
+            self._desk.store.apply(lambda session: ungroup(session, places), tr("Ungroup clips"))
 
     def mute(self) -> None:
         def edit(session: Session, places: Sequence[Place]) -> Session:
             is_muted = not all(session.track(track).clip(clip).is_muted for track, clip in places)
             return set_clip(session, places, is_muted=is_muted)
 
-        self._edit_chosen("mute", "Mute clip", edit)
+        self._edit_chosen("mute", tr("Mute clip"), edit)
 
     def ask_name(self) -> None:
         places, session = self._with_chosen("rename"), self._desk.session
@@ -275,11 +280,14 @@ class ClipCommands:
         track = session.track(places[-1][0])
         old = track.clip(places[-1][1]).name or track.name
         said, is_sure = QInputDialog.getText(
-            QApplication.activeWindow(), "Rename clip", "Name of the clip; empty: its track’s", text=old
+            QApplication.activeWindow(),
+            tr("Rename clip"),
+            tr("Name of the clip; empty: its track’s"),
+            text=old,
         )
         if is_sure:
             name = said.strip()[:LONGEST_NAME]
-            self._desk.store.apply(lambda session: set_clip(session, places, name=name), "Rename clip")
+            self._desk.store.apply(lambda session: set_clip(session, places, name=name), tr("Rename clip"))
 
     def by_line(self, step: int) -> None:
         """Move the chosen clips to the next or previous line of the grid that is shown."""
@@ -292,7 +300,7 @@ class ClipCommands:
         beat = session.beat_of(start) + step * desk.view.grid.step
         line = float(nearest_lines(np.array([beat]), desk.view.grid, session.metre)[0])
         by = round(session.frame_of(line)) - start
-        desk.store.apply(lambda session: move(session, places, by), "Move clip")
+        desk.store.apply(lambda session: move(session, places, by), tr("Move clip"))
 
     def choose_all(self) -> None:
         """All clips of the focused track."""

@@ -20,6 +20,7 @@ from chronotome.session.model import Recording, Session, Take, Track, replace
 from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown
+from chronotome.words import tr
 
 LONGEST_TAP_GAP = 2.0
 TAPS = 16
@@ -115,7 +116,7 @@ class FitCommands:
     def _with_guide(self, do: Callable[[Guide], None]) -> None:
         guide = self.guide
         if guide is None:
-            self._say("There is no recording yet: drop one into the window")
+            self._say(tr("There is no recording yet: drop one into the window"))
         else:
             do(guide)
 
@@ -137,15 +138,15 @@ class FitCommands:
             self._tapped_frames.clear()
         found = tempo_of_taps(self._taps)
         if found is None:
-            self._say(f"Tap {FEWEST_TAPS - len(self._taps)} more for a tempo")
+            self._say(tr("Tap {0} more for a tempo", FEWEST_TAPS - len(self._taps)))
             return
-        words = f"{plain(found.tempo, 2)} bpm ± {plain(found.unsure, 2)} from {found.taps} taps"
+        words = tr("{0} bpm ± {1} from {2} taps", plain(found.tempo, 2), plain(found.unsure, 2), found.taps)
         if len(self._tapped_frames) == len(self._taps) and self.guide is not None:
             self._set_tapped(words)
             return
         tempo = round(found.tempo, 2)
-        self._apply_run(lambda session: set_tempo(session, tempo), "Tap tempo")
-        self._say(f"{words}: the song's tempo. Tap while it plays to set the recording's beats too")
+        self._apply_run(lambda session: set_tempo(session, tempo), tr("Tap tempo"))
+        self._say(tr("{0}: the song's tempo. Tap while it plays to set the recording's beats too", words))
 
     def _set_tapped(self, words: str) -> None:
         guide = self.guide
@@ -160,8 +161,8 @@ class FitCommands:
                 return after
             return fitting.set_following(after, track, Following.SONG)
 
-        self._apply_run(edit, "Tap the beats")
-        self._say(f"{words}: the recording's beats, beat one at the first tap")
+        self._apply_run(edit, tr("Tap the beats"))
+        self._say(tr("{0}: the recording's beats, beat one at the first tap", words))
 
     def _apply_run(self, edit: Callable[[Session], Session], label: str) -> None:
         """One run of taps is one step of undo, however often it was tapped."""
@@ -181,7 +182,7 @@ class FitCommands:
                 return
             quarters = option.beats_per_minute * measured.quarters
             ratio = quarters / measured.tempo
-            words = f"Tempo {plain(option.beats_per_minute, 2)}"
+            words = tr("Tempo {0}", plain(option.beats_per_minute, 2))
             if option.sources == ("measured",) or abs(ratio - 1) < 0.01:
                 scale = 1.0 if abs(ratio - 1) < 0.01 else ratio
                 self._apply(
@@ -200,7 +201,7 @@ class FitCommands:
         self._with_guide(
             lambda guide: self._apply(
                 lambda session: fitting.set_recording_tempo(session, guide.track.id, tempo),
-                "Set recording's tempo",
+                tr("Set recording's tempo"),
             )
         )
 
@@ -210,7 +211,7 @@ class FitCommands:
 
     def scale(self, factor: float) -> None:
         """Half or double time of the recording."""
-        words = "Double time" if factor > 1 else "Half time"
+        words = tr("Double time") if factor > 1 else tr("Half time")
         self._with_guide(
             lambda guide: self._apply(
                 lambda session: fitting.scale_beats(session, guide.track.id, factor), words
@@ -219,7 +220,7 @@ class FitCommands:
 
     def scale_song(self, factor: float) -> None:
         tempo = self._desk.session.tempo.beats_per_minute * factor
-        words = "Double tempo" if factor > 1 else "Halve tempo"
+        words = tr("Double tempo") if factor > 1 else tr("Halve tempo")
         self._apply(lambda session: set_tempo(session, tempo), words)
 
     def set_bars(self, bars: float) -> None:
@@ -228,10 +229,10 @@ class FitCommands:
 
         def do(guide: Guide) -> None:
             before = self._desk.session
-            words = f"This is {bars:g} {'bar' if bars == 1 else 'bars'}"
+            words = tr("This is {0:g} {1}", bars, "bar" if bars == 1 else "bars")
             self._apply(lambda session: fitting.set_bars(session, guide.track.id, bars), words)
             if self._desk.session is before:
-                self._say(f"{bars:g} bars would be no tempo between 20 and 400 bpm, or are set already")
+                self._say(tr("{0:g} bars would be no tempo between 20 and 400 bpm, or are set already", bars))
 
         self._with_guide(do)
 
@@ -242,7 +243,7 @@ class FitCommands:
             now = fitting.bars_in(self._desk.session, guide.take)
             wanted = np.floor(now + NEARLY_WHOLE) + 1 if step > 0 else np.ceil(now - NEARLY_WHOLE) - 1
             if wanted < 1:
-                self._say("Less than one bar: halve it")
+                self._say(tr("Less than one bar: halve it"))
                 return
             self.set_bars(float(wanted))
 
@@ -284,7 +285,7 @@ class FitCommands:
                     return session
                 return set_beat_one(session, fitting.played_seconds(session, take, frame / rate))
 
-            self._apply(edit, "Set beat one")
+            self._apply(edit, tr("Set beat one"))
 
         self._with_guide(do)
 
@@ -301,8 +302,8 @@ class FitCommands:
                 )
             number, is_sure = QInputDialog.getInt(
                 QApplication.activeWindow(),
-                "Bar number",
-                "Which bar starts at this hit? Later bars count on from it.",
+                tr("Bar number"),
+                tr("Which bar starts at this hit? Later bars count on from it."),
                 now,
                 -999,
                 99999,
@@ -316,7 +317,7 @@ class FitCommands:
         self._with_guide(
             lambda guide: self._apply(
                 lambda session: fitting.bar_is_here(session, guide.track.id, number, frame),
-                f"Bar {number} here",
+                tr("Bar {0} here", number),
             )
         )
 
@@ -328,17 +329,19 @@ class FitCommands:
             if beat is None:
                 checks = fit_checks_of(self._desk.session, guide.track)
                 if not checks:
-                    self._say("Choose a bar in the Pulse lane first")
+                    self._say(tr("Choose a bar in the Pulse lane first"))
                     return
                 beat = checks[0].beat
-            self._apply(lambda session: fitting.mend(session, guide.track.id, beat, how), f"From here {how}")
+            self._apply(
+                lambda session: fitting.mend(session, guide.track.id, beat, how), tr("From here {0}", how)
+            )
 
         self._with_guide(do)
 
     def forget(self) -> None:
         self._with_guide(
             lambda guide: self._apply(
-                lambda session: fitting.forget_fit(session, guide.track.id), "Fit as measured"
+                lambda session: fitting.forget_fit(session, guide.track.id), tr("Fit as measured")
             )
         )
 
@@ -352,7 +355,10 @@ class FitCommands:
         def do(guide: Guide) -> None:
             if guide.beats is None and who is not Following.NOBODY:
                 self._say(
-                    "Nothing is known of its beats yet: say how many bars it is, tap it, or type its tempo"
+                    tr(
+                        "Nothing is known of its beats yet: say how many bars it is, tap it, "
+                        "or type its tempo"
+                    )
                 )
             self._apply(
                 lambda session: fitting.set_following(session, guide.track.id, who), FOLLOWING_WORDS[who]
@@ -363,11 +369,15 @@ class FitCommands:
     def straighten(self) -> None:
         def do(guide: Guide) -> None:
             if guide.beats is None:
-                self._say("Nothing is known of its beats yet: tap them while it plays")
+                self._say(tr("Nothing is known of its beats yet: tap them while it plays"))
                 return
-            self._apply(lambda session: fitting.straighten(session, guide.track.id), "Straighten the take")
+            self._apply(
+                lambda session: fitting.straighten(session, guide.track.id), tr("Straighten the take")
+            )
             beats, off = counted(len(guide.beats), "beat"), plain(guide.beats.residual)
-            self._say(f"Straightened {beats}: it was {off} ms off a steady tempo. The tray sets how much")
+            self._say(
+                tr("Straightened {0}: it was {1} ms off a steady tempo. The tray sets how much", beats, off)
+            )
 
         self._with_guide(do)
 
@@ -375,7 +385,7 @@ class FitCommands:
         """The song takes tempo, metre and beat one from what was measured."""
         self._with_guide(
             lambda guide: self._apply(
-                lambda session: fitting.use_measured(session, guide.track.id), "Use measured tempo"
+                lambda session: fitting.use_measured(session, guide.track.id), tr("Use measured tempo")
             )
         )
 
@@ -387,7 +397,7 @@ class FitCommands:
         def do(guide: Guide) -> None:
             checks = fit_checks_of(self._desk.session, guide.track)
             if not checks:
-                self._say("Nothing to check here")
+                self._say(tr("Nothing to check here"))
                 return
             beat = self._desk.view.beat
             later = [check for check in checks if beat is None or check.beat > beat + 1e-6]
@@ -410,8 +420,8 @@ class FitCommands:
 
 
 FOLLOWING_WORDS = {
-    Following.NOBODY: "Nobody follows",
-    Following.RECORDING: "Recording follows the song",
-    Following.SONG: "Song takes the recording's tempo",
-    Following.GRID: "Grid bends to the performance",
+    Following.NOBODY: tr("Nobody follows"),
+    Following.RECORDING: tr("Recording follows the song"),
+    Following.SONG: tr("Song takes the recording's tempo"),
+    Following.GRID: tr("Grid bends to the performance"),
 }

@@ -44,6 +44,7 @@ from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import Stage
+from chronotome.words import tr
 
 LEVEL_STEP = 1.0
 
@@ -111,7 +112,7 @@ class Commands:
         takes = () if shown is None else shown.track.takes
         doubtful = [take for take in takes if len(self._checks(shown.track, take))] if shown else []
         if shown is None or not doubtful:
-            self._desk.say("Nothing to check here")
+            self._desk.say(tr("Nothing to check here"))
             return
         checks = self._checks(shown.track, shown.take)
         selected = np.flatnonzero(checks.onsets == self._desk.view.selected)
@@ -153,7 +154,7 @@ class Commands:
         beat = {Choice.EARLIER: check.earlier, Choice.LATER: check.later, Choice.LEAVE: as_played}[choice]
         self._desk.store.apply(
             lambda session: move_hit(session, shown.track.id, shown.clip.id, check.onset, beat),
-            f"Hit {choice}",
+            tr("Hit {0}", tr(choice)),
         )
         self._next_after(check.played)
 
@@ -182,10 +183,10 @@ class Commands:
         if shown is None:
             return
         is_own, track, take = shown.take.tighten is None, shown.track, shown.take
-        label = "Recipe of its own" if is_own else "Recipe of its track"
+        label = tr("Recipe of its own") if is_own else tr("Recipe of its track")
         self._desk.store.apply(lambda session: set_own_recipe(session, track.id, take, is_own=is_own), label)
-        whose = "a recipe of its own" if is_own else "its track’s recipe"
-        self._desk.say(f"{shown.clip.name or track.name} has {whose} now")
+        whose = tr("a recipe of its own") if is_own else tr("its track’s recipe")
+        self._desk.say(tr("{0} has {1} now", shown.clip.name or track.name, whose))
 
     @property
     def has_own_recipe(self) -> bool:
@@ -198,10 +199,10 @@ class Commands:
         if shown is None:
             return
         is_own, track, take = shown.take.moving is None, shown.track, shown.take
-        label = "Moved its own way" if is_own else "Moved as its track"
+        label = tr("Moved its own way") if is_own else tr("Moved as its track")
         self._desk.store.apply(lambda session: set_own_moving(session, track.id, take, is_own=is_own), label)
-        whose = "in a way of its own" if is_own else "as its track is"
-        self._desk.say(f"{shown.clip.name or track.name} is moved {whose} now")
+        whose = tr("in a way of its own") if is_own else tr("as its track is")
+        self._desk.say(tr("{0} is moved {1} now", shown.clip.name or track.name, whose))
 
     @property
     def has_own_moving(self) -> bool:
@@ -211,7 +212,7 @@ class Commands:
     def reset_hits(self) -> None:
         shown = self._guide()
         if shown is not None:
-            self._desk.store.apply(lambda session: reset_hits(session, shown.track.id), "Reset all hits")
+            self._desk.store.apply(lambda session: reset_hits(session, shown.track.id), tr("Reset all hits"))
 
     def find_hits(self) -> None:
         shown = self._shown
@@ -223,14 +224,14 @@ class Commands:
     def mute(self) -> None:
         self._with_track(
             lambda track: self._desk.store.apply(
-                lambda session: set_muted(session, track.id, not track.is_muted), "Mute track"
+                lambda session: set_muted(session, track.id, not track.is_muted), tr("Mute track")
             )
         )
 
     def solo(self) -> None:
         self._with_track(
             lambda track: self._desk.store.apply(
-                lambda session: set_solo(session, track.id, not track.is_solo), "Solo track"
+                lambda session: set_solo(session, track.id, not track.is_solo), tr("Solo track")
             )
         )
 
@@ -238,7 +239,7 @@ class Commands:
         self._with_track(
             lambda track: self._desk.store.apply(
                 lambda session: set_level(session, track.id, track.level + direction * LEVEL_STEP),
-                "Set level",
+                tr("Set level"),
             )
         )
 
@@ -246,7 +247,7 @@ class Commands:
         """The other way up, or as it was recorded."""
         self._with_track(
             lambda track: self._desk.store.apply(
-                lambda session: set_flipped(session, track.id, not track.is_flipped), "Flip phase"
+                lambda session: set_flipped(session, track.id, not track.is_flipped), tr("Flip phase")
             )
         )
 
@@ -256,14 +257,14 @@ class Commands:
 
     def add_track(self) -> None:
         self._desk.store.apply(
-            lambda session: add_track(session, f"Track {len(session.tracks) + 1}"), "Add track"
+            lambda session: add_track(session, tr("Track {0}", len(session.tracks) + 1)), tr("Add track")
         )
         self._desk.view.focus(self._desk.session.tracks[-1].id)
 
     def move_track(self, step: int) -> None:
         self._with_track(
             lambda track: self._desk.store.apply(
-                lambda session: move_track(session, track.id, step), "Move track"
+                lambda session: move_track(session, track.id, step), tr("Move track")
             )
         )
 
@@ -273,8 +274,8 @@ class Commands:
         if track is not None:
             place = min(max(0, sizes.index(track.size) + step), len(sizes) - 1)
             size, own = sizes[place], track.id
-            self._desk.store.apply(lambda session: set_size(session, own, size), "Track height")
-            self._desk.say(f"Among the others {track.name} is {size} now")
+            self._desk.store.apply(lambda session: set_size(session, own, size), tr("Track height"))
+            self._desk.say(tr("Among the others {0} is {1} now", track.name, size))
 
     def fold_others(self) -> None:
         """All tracks but the focused one; unfolded where all of them are folded."""
@@ -288,12 +289,12 @@ class Commands:
                 session = set_size(session, each.id, size)
             return session
 
-        self._desk.store.apply(edit, "Unfold tracks" if is_folded else "Fold tracks")
+        self._desk.store.apply(edit, tr("Unfold tracks") if is_folded else tr("Fold tracks"))
 
     def remove_track(self) -> None:
         self._with_track(
             lambda track: self._desk.store.apply(
-                lambda session: remove_track(session, track.id), f"Remove {track.name}"
+                lambda session: remove_track(session, track.id), tr("Remove {0}", track.name)
             )
         )
 
@@ -308,45 +309,45 @@ class Commands:
         after = ids[ids.index(track.id) + 1 :] + ids
         below = next((each for each in after if each not in inside), None)
         if below is None:
-            self._desk.say("There is no other track to lock with")
+            self._desk.say(tr("There is no other track to lock with"))
             return
         guide = group.guide if group is not None else track.id
-        self._desk.store.apply(lambda each: lock(each, guide, [*inside, below]), "Lock tracks")
+        self._desk.store.apply(lambda each: lock(each, guide, [*inside, below]), tr("Lock tracks"))
 
     def lock_all(self) -> None:
         """Lock every track to the focused one, as their guide."""
         track, session = self._desk.view.focused, self._desk.session
         if track is not None and len(session.tracks) > 1:
             others = [each.id for each in session.tracks if each.id != track.id]
-            self._desk.store.apply(lambda each: lock(each, track.id, others), "Lock all tracks")
+            self._desk.store.apply(lambda each: lock(each, track.id, others), tr("Lock all tracks"))
 
     def make_guide(self) -> None:
         """The focused track becomes the guide of its lock group."""
         track, session = self._desk.view.focused, self._desk.session
         group = None if track is None else session.group_of(track.id)
         if track is None or group is None:
-            self._desk.say("Lock this track with others first")
+            self._desk.say(tr("Lock this track with others first"))
             return
-        self._desk.store.apply(lambda each: lock(each, track.id, group.tracks), "Make guide")
+        self._desk.store.apply(lambda each: lock(each, track.id, group.tracks), tr("Make guide"))
 
     def unlock(self) -> None:
         track = self._desk.view.focused
         if track is not None:
-            self._desk.store.apply(lambda each: unlock(each, track.id), "Unlock track")
+            self._desk.store.apply(lambda each: unlock(each, track.id), tr("Unlock track"))
 
     # Playback
 
     def loop(self) -> None:
         session = self._desk.session
         if session.loop is None:
-            self._desk.say("Drag over the ruler to say what is looped")
+            self._desk.say(tr("Drag over the ruler to say what is looped"))
             return
-        words = "End loop" if session.is_looping else "Loop"
+        words = tr("End loop") if session.is_looping else tr("Loop")
         self._desk.store.apply(lambda each: set_looping(each, not session.is_looping), words)
 
     def click(self) -> None:
         click = self._desk.session.click
-        words = "Click off" if click.is_on else "Click on"
+        words = tr("Click off") if click.is_on else tr("Click on")
         self._desk.store.apply(
             lambda session: set_click(session, replace(click, is_on=not click.is_on)), words
         )

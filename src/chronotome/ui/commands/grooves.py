@@ -22,6 +22,7 @@ from chronotome.session.model import Session, replace
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.view_state import Evidence
+from chronotome.words import tr
 
 
 class GrooveCommands:
@@ -39,7 +40,7 @@ class GrooveCommands:
     def play(self, groove: Groove | None) -> None:
         """Tighten to a groove, or to the straight grid."""
         scope = self._desk.view.scope
-        words = "Straight grid" if groove is None else f"Groove {groove.name}"
+        words = tr("Straight grid") if groove is None else tr("Groove {0}", groove.name)
         self._tighten.edit(
             lambda session, track, take: play_groove(session, track, take, groove, scope), words
         )
@@ -62,22 +63,24 @@ class GrooveCommands:
         at = next((number for number, each in enumerate(every) if each is self.groove), 0)
         chosen = every[(at + 1) % len(every)]
         self.play(chosen)
-        self._desk.say("The straight grid" if chosen is None else f"Groove “{chosen.name}”")
+        self._desk.say(tr("The straight grid") if chosen is None else tr("Groove “{0}”", chosen.name))
 
     def take(self, bars: int = 1) -> None:
         """Take a groove from the focused track: from its chosen hits or its span where there are such."""
         track, clip, view = self._desk.view.focused, self._desk.view.clip, self._desk.view
         if track is None or clip is None:
-            self._desk.say("There is no recording here to take a groove from")
+            self._desk.say(tr("There is no recording here to take a groove from"))
             return
         scope, session = view.scope, self._desk.session
         found = groove_of(session, track, clip.take, view.recipe.grid, bars, scope.hits, scope.span)
         if not found.steps:
-            self._desk.say("There are no hits to take a groove from")
+            self._desk.say(tr("There are no hits to take a groove from"))
             return
-        self._bring(found, f"Take groove from {track.name}")
-        sure = f", sure to ±{found.sure_to:.1f} ms" if found.sure_to else ""
-        self._desk.say(f"“{found.name}”: {len(found.steps)} steps{sure}. Choose a track to play it")
+        self._bring(found, tr("Take groove from {0}", track.name))
+        sure = tr(", sure to ±{0:.1f} ms", found.sure_to) if found.sure_to else ""
+        self._desk.say(
+            tr("“{0}”: {1} steps{2}. Choose a track to play it", found.name, len(found.steps), sure)
+        )
 
     def _bring(self, groove: Groove, label: str) -> None:
         """A groove for the session, without a recipe that plays it yet."""
@@ -94,22 +97,22 @@ class GrooveCommands:
         """Change the groove in the lane."""
         groove = self._desk.groove
         if groove is None:
-            self._desk.say("There is no groove yet: take one from a track, or choose one in the tray")
+            self._desk.say(tr("There is no groove yet: take one from a track, or choose one in the tray"))
             return
         number = groove.id
         self._desk.store.apply(lambda session: change_groove(session, number, change), label)
 
     def smooth(self) -> None:
-        self.change(smoothed, "Smooth groove")
+        self.change(smoothed, tr("Smooth groove"))
 
     def mirror(self) -> None:
-        self.change(mirrored, "Mirror groove")
+        self.change(mirrored, tr("Mirror groove"))
 
     def rotate(self, by: int) -> None:
-        self.change(lambda groove: rotated(groove, by), "Rotate groove")
+        self.change(lambda groove: rotated(groove, by), tr("Rotate groove"))
 
     def repeat(self, bars: int) -> None:
-        self.change(lambda groove: repeated(groove, bars), "Groove over more bars")
+        self.change(lambda groove: repeated(groove, bars), tr("Groove over more bars"))
 
     def nudge_step(self, step: int, milliseconds: float) -> None:
         def later(groove: Groove) -> Groove:
@@ -117,31 +120,31 @@ class GrooveCommands:
                 return groove
             return with_step(groove, step, offset_ms=groove.steps[step].offset_ms + milliseconds)
 
-        self.change(later, "Move step of groove")
+        self.change(later, tr("Move step of groove"))
 
     def remove(self) -> None:
         groove = self._desk.groove
         if groove is not None:
             number = groove.id
-            self._desk.store.apply(lambda session: remove_groove(session, number), "Remove groove")
+            self._desk.store.apply(lambda session: remove_groove(session, number), tr("Remove groove"))
 
     def keep(self) -> None:
         """In the person's library, for every session."""
         groove = self._desk.groove
         if groove is None:
-            self._desk.say("There is no groove to keep yet")
+            self._desk.say(tr("There is no groove to keep yet"))
             return
         path = keep_groove(groove)
         self._desk.view.library_changed.emit()
-        self._desk.say(f"“{groove.name}” is kept in the library, as {path.name}")
+        self._desk.say(tr("“{0}” is kept in the library, as {1}", groove.name, path.name))
 
     def ask_and_read(self) -> None:
         sounds = " ".join(f"*{each}" for each in SUFFIXES)
         said, _ = QFileDialog.getOpenFileName(
             QApplication.activeWindow(),
-            "Groove",
+            tr("Groove"),
             "",
-            f"Grooves and recordings (*{SUFFIX} *.json *.mid *.midi {sounds})",
+            tr("Grooves and recordings (*{0} *.json *.mid *.midi {1})", SUFFIX, sounds),
         )
         if said:
             self.read(Path(said))
@@ -151,9 +154,9 @@ class GrooveCommands:
         if path.suffix.lower() in SUFFIXES:
             grid = self._desk.view.recipe.grid
             self._desk.tasks.run(
-                f"Taking the groove of {path.name}",
+                tr("Taking the groove of {0}", path.name),
                 lambda progress: groove_from(path, grid, 1, progress),
-                lambda groove: self._bring(groove, f"Take groove of {path.name}"),
+                lambda groove: self._bring(groove, tr("Take groove of {0}", path.name)),
             )
             return
         try:
@@ -161,22 +164,22 @@ class GrooveCommands:
         except ChronotomeError as error:
             self._desk.tasks.error.emit(str(error))
             return
-        self._bring(groove, f"Bring groove {groove.name}")
+        self._bring(groove, tr("Bring groove {0}", groove.name))
 
     def ask_and_write(self) -> None:
         groove = self._desk.groove
         if groove is None:
-            self._desk.say("There is no groove to write yet")
+            self._desk.say(tr("There is no groove to write yet"))
             return
         said, _ = QFileDialog.getSaveFileName(
             QApplication.activeWindow(),
-            "Write the groove",
+            tr("Write the groove"),
             f"{groove.name}{SUFFIX}",
-            f"Groove (*{SUFFIX});;MIDI (*.mid)",
+            tr("Groove (*{0});;MIDI (*.mid)", SUFFIX),
         )
         if said:
             write_groove(Path(said), groove)
-            self._desk.say(f"“{groove.name}” is written to {Path(said).name}")
+            self._desk.say(tr("“{0}” is written to {1}", groove.name, Path(said).name))
 
 
 def _free_name(session: Session, name: str) -> str:

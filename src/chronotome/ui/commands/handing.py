@@ -15,8 +15,9 @@ from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guard_overrides
+from chronotome.words import tr
 
-MIDI = "MIDI (*.mid)"
+MIDI = tr("MIDI (*.mid)")
 
 
 class HandCommands:
@@ -29,9 +30,9 @@ class HandCommands:
         """The kit at hand as SFZ, in a folder of its own."""
         kit = self._patterns.kit
         if kit is None:
-            self._desk.say("There is no kit: Ctrl+U puts the hits of a clip on keys")
+            self._desk.say(tr("There is no kit: Ctrl+U puts the hits of a clip on keys"))
             return
-        self._ask("A new folder for the kit", f"{kit.name} kit", "Folder", self.write_kit)
+        self._ask(tr("A new folder for the kit"), tr("{0} kit", kit.name), tr("Folder"), self.write_kit)
 
     def write_kit(self, folder: Path) -> None:
         kit, session, recordings = self._patterns.kit, self._desk.session, self._desk.recordings
@@ -39,9 +40,9 @@ class HandCommands:
             return
         sources, arena = recordings.pool.ready(), recordings.arena
         self._desk.tasks.run(
-            f"Writing {folder.name}",
+            tr("Writing {0}", folder.name),
             lambda progress: write_sfz(folder, session, kit, sources, arena, progress=progress),
-            lambda path: self._desk.say(f"{counted(len(kit.slices), 'slice')} as “{path}”"),
+            lambda path: self._desk.say(tr("{0} as “{1}”", counted(len(kit.slices), "slice"), path)),
         )
 
     def _kits(self) -> list[tuple[str, Kit]]:
@@ -54,11 +55,11 @@ class HandCommands:
             pieces = slices_for_keys(session, place, chosen)
             if pieces:
                 hits = counted(len(pieces), "hit")
-                words = f"the chosen {hits} of the clip" if chosen else f"the {hits} of the clip"
+                words = tr("the chosen {0} of the clip", hits) if chosen else tr("the {0} of the clip", hits)
                 found.append((words, kit_of(clip.name or track.name, pieces)))
         kit = self._patterns.kit
         if kit is not None:
-            found.append((f"the kit {kit.name}: {counted(len(kit.slices), 'slice')}", kit))
+            found.append((tr("the kit {0}: {1}", kit.name, counted(len(kit.slices), "slice")), kit))
         return found
 
     def ask_slices(self) -> None:
@@ -68,15 +69,15 @@ class HandCommands:
         guard_overrides()
         kits = self._kits()
         if not kits:
-            self._desk.say("There are no hits to write: find them, or put some on keys")
+            self._desk.say(tr("There are no hits to write: find them, or put some on keys"))
             return
         dialog = SliceFilesDialog(self._desk, kits, QApplication.activeWindow())
         if dialog.exec():
             kit, encoding, template = dialog.kit, dialog.encoding, dialog.template
             self._ask(
-                "A new folder for the slices",
-                f"{kit.name} slices",
-                "Folder",
+                tr("A new folder for the slices"),
+                tr("{0} slices", kit.name),
+                tr("Folder"),
                 lambda folder: self.write_slices(folder, kit, encoding, template),
             )
 
@@ -84,20 +85,20 @@ class HandCommands:
         session, recordings = self._desk.session, self._desk.recordings
         sources, arena = recordings.pool.ready(), recordings.arena
         self._desk.tasks.run(
-            f"Writing {folder.name}",
+            tr("Writing {0}", folder.name),
             lambda progress: write_slice_files(
                 folder, session, kit, sources, arena, encoding, template, progress
             ),
-            lambda count: self._desk.say(f"{counted(count, 'slice')} written to “{folder}”"),
+            lambda count: self._desk.say(tr("{0} written to “{1}”", counted(count, "slice"), folder)),
         )
 
     def ask_pattern(self) -> None:
         """What the clip's pattern plays as MIDI."""
         pattern = self._patterns.pattern
         if pattern is None:
-            self._desk.say("The clip plays no pattern: Ctrl+P makes one of it")
+            self._desk.say(tr("The clip plays no pattern: Ctrl+P makes one of it"))
             return
-        self._ask("The pattern as MIDI", f"{pattern.name}.mid", MIDI, self.write_pattern)
+        self._ask(tr("The pattern as MIDI"), f"{pattern.name}.mid", MIDI, self.write_pattern)
 
     def write_pattern(self, path: Path) -> None:
         clip, session = self._desk.view.clip, self._desk.session
@@ -105,24 +106,24 @@ class HandCommands:
             return
         path, take = path.with_suffix(".mid"), clip.take
         self._desk.tasks.run(
-            f"Writing {path.name}",
+            tr("Writing {0}", path.name),
             lambda _progress: write_pattern_midi(path, session, take),
-            lambda count: self._desk.say(f"{counted(count, 'note')} written to “{path}”"),
+            lambda count: self._desk.say(tr("{0} written to “{1}”", counted(count, "note"), path)),
         )
 
     def ask_tempo(self) -> None:
         """The song's tempo, metre and sections as MIDI, or as JSON."""
-        usual = f"{self._desk.document.title} tempo.mid"
-        self._ask("The tempo map", usual, f"{MIDI};;JSON (*.json)", self.write_tempo)
+        usual = tr("{0} tempo.mid", self._desk.document.title)
+        self._ask(tr("The tempo map"), usual, tr("{0};;JSON (*.json)", MIDI), self.write_tempo)
 
     def write_tempo(self, path: Path) -> None:
         session, is_json = self._desk.session, path.suffix.lower() == ".json"
         path = path if is_json else path.with_suffix(".mid")
         write = write_tempo_json if is_json else write_tempo_midi
         self._desk.tasks.run(
-            f"Writing {path.name}",
+            tr("Writing {0}", path.name),
             lambda _progress: write(path, session),
-            lambda _done: self._desk.say(f"The tempo map is written to “{path}”"),
+            lambda _done: self._desk.say(tr("The tempo map is written to “{0}”", path)),
         )
 
     def _ask(self, title: str, usual: str, kinds: str, write: Callable[[Path], None]) -> None:

@@ -21,6 +21,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.gestures import shared_room
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.view_state import Evidence
+from chronotome.words import tr
 
 LATE_MILLISECONDS = 20.0
 
@@ -43,13 +44,13 @@ class HitCommands:
             return
         found = tuple(shown.targets.onsets[which(shown)].tolist())
         self._desk.view.pick(found, found[0] if found else None)
-        self._desk.say(f"{len(found)} hits chosen: {words}")
+        self._desk.say(tr("{0} hits chosen: {1}", len(found), words))
 
     def choose_all(self) -> None:
-        self.choose_hits(lambda shown: np.ones(len(shown.targets), bool), "all of them")
+        self.choose_hits(lambda shown: np.ones(len(shown.targets), bool), tr("all of them"))
 
     def choose_late(self, sign: int) -> None:
-        words = f"{'later' if sign > 0 else 'earlier'} than {LATE_MILLISECONDS:.0f} ms"
+        words = tr("{0} than {1:.0f} ms", "later" if sign > 0 else "earlier", LATE_MILLISECONDS)
         self.choose_hits(lambda shown: sign * shown.targets.drift > LATE_MILLISECONDS, words)
 
     def choose_band(self) -> None:
@@ -57,12 +58,14 @@ class HitCommands:
         shown, selected = self._guiding, self._desk.view.selected
         place = None if shown is None or selected is None else shown.recording.onsets.place_of(selected)
         if shown is None or place is None:
-            self._desk.say("Choose a hit first: those of its band are chosen with it")
+            self._desk.say(tr("Choose a hit first: those of its band are chosen with it"))
             return
         onsets = shown.recording.onsets
         band = onsets.bands[place]
         same = onsets.id_array[onsets.band_array == band]
-        self.choose_hits(lambda each: np.isin(each.targets.onsets, same), ("low", "mid", "high")[band])
+        self.choose_hits(
+            lambda each: np.isin(each.targets.onsets, same), (tr("low"), tr("mid"), tr("high"))[band]
+        )
 
     def choose_step(self, step: float) -> None:
         """All hits at a place of the bar."""
@@ -72,7 +75,7 @@ class HitCommands:
             away = np.mod(shown.targets.steps - step + bar / 2, bar) - bar / 2
             return np.asarray(np.abs(away) < 1e-6)
 
-        self.choose_hits(at_step, "at this place of every bar")
+        self.choose_hits(at_step, tr("at this place of every bar"))
 
     def add_or_drop(self, onset: int) -> None:
         """Shift+click: chosen with the others, or no longer."""
@@ -83,7 +86,7 @@ class HitCommands:
     def sweep(self, start: float, end: float) -> None:
         """Choose the hits that are heard between two session frames."""
         low, high = sorted((start, end))
-        self.choose_hits(lambda shown: (shown.hits >= low) & (shown.hits < high), "swept over")
+        self.choose_hits(lambda shown: (shown.hits >= low) & (shown.hits < high), tr("swept over"))
 
     def _chosen(self, shown: Shown) -> NDArray[np.int64]:
         """Places of the chosen hits among the targets."""
@@ -98,7 +101,7 @@ class HitCommands:
         if shown is not None:
             turned = 1 if shown.map.axis is None else -1
             frames = turned * milliseconds / 1000 * shown.rate
-            self._move_by(shown, self._chosen(shown), frames, "Nudge hit")
+            self._move_by(shown, self._chosen(shown), frames, tr("Nudge hit"))
 
     def _move_by(self, shown: Shown, at: NDArray[np.int64], frames: float, label: str) -> None:
         """All by the same, no farther than those beside them let them."""
@@ -121,7 +124,7 @@ class HitCommands:
         shown = self._guiding
         at = np.zeros(0, int) if shown is None else self._chosen(shown)
         if shown is None or not len(at):
-            self._desk.say("Choose a hit: Q takes it to the earlier line, E to the later")
+            self._desk.say(tr("Choose a hit: Q takes it to the earlier line, E to the later"))
             return
         targets, session = shown.targets, self._desk.session
         rest = self._after(targets, at) if ripples else at[:0]
@@ -138,8 +141,8 @@ class HitCommands:
         wanted[len(at) :] = beats[len(at) :] + lines[there] - lines[nearest]
         moved = dict(zip(targets.onsets[every].tolist(), wanted.tolist(), strict=True))
         track, clip = shown.track.id, shown.clip.id
-        words = f"{'later' if step > 0 else 'earlier'} line{', and all after it' if ripples else ''}"
-        self._desk.store.apply(lambda each: move_hits(each, track, clip, moved), f"Hit to the {words}")
+        words = tr("{0} line{1}", "later" if step > 0 else "earlier", ", and all after it" if ripples else "")
+        self._desk.store.apply(lambda each: move_hits(each, track, clip, moved), tr("Hit to the {0}", words))
 
     @staticmethod
     def _after(targets: Targets, at: NDArray[np.int64]) -> NDArray[np.int64]:
@@ -152,8 +155,8 @@ class HitCommands:
         """Whether a hit that is moved leaves those beside it where they are."""
         view = self._desk.view
         view.holds_neighbours = not view.holds_neighbours
-        words = "stay where they are" if view.holds_neighbours else "are worked out anew"
-        self._desk.say(f"The hits beside one that is moved {words}")
+        words = tr("stay where they are") if view.holds_neighbours else tr("are worked out anew")
+        self._desk.say(tr("The hits beside one that is moved {0}", words))
 
     def hold(self) -> None:
         """Hold the hits beside the selected one."""
@@ -161,7 +164,7 @@ class HitCommands:
         if shown is not None and selected is not None:
             track, clip = shown.track.id, shown.clip.id
             self._desk.store.apply(
-                lambda session: hold_neighbours(session, track, clip, selected), "Hold neighbours"
+                lambda session: hold_neighbours(session, track, clip, selected), tr("Hold neighbours")
             )
 
     def free(self) -> None:
@@ -172,7 +175,7 @@ class HitCommands:
             track, clip = shown.track.id, shown.clip.id
             beside = shown.targets.onsets[shown.targets.beside(int(at[0]))].tolist()
             self._desk.store.apply(
-                lambda session: reset_some(session, track, clip, beside), "Free neighbours"
+                lambda session: reset_some(session, track, clip, beside), tr("Free neighbours")
             )
 
     def tie_here(self) -> None:
@@ -184,7 +187,9 @@ class HitCommands:
         if shown is None:
             return
         place, track, clip = shown.recording_frame(frame), shown.track.id, shown.clip.id
-        self._desk.store.apply(lambda session: tie_here(session, track, clip, place)[0], "Set warp marker")
+        self._desk.store.apply(
+            lambda session: tie_here(session, track, clip, place)[0], tr("Set warp marker")
+        )
         onsets = self._desk.session.recording_of(self._desk.session.track(track).clip(clip)).onsets
         if place in onsets.frames:
             self._desk.view.select(onsets.ids[onsets.frames.index(place)])
@@ -194,7 +199,7 @@ class HitCommands:
         shown, picked = self._guiding, self._desk.view.picked
         if shown is not None and picked:
             track, clip = shown.track.id, shown.clip.id
-            self._desk.store.apply(lambda session: reset_some(session, track, clip, picked), "Reset hit")
+            self._desk.store.apply(lambda session: reset_some(session, track, clip, picked), tr("Reset hit"))
 
     @property
     def check(self) -> Check | None:
@@ -208,22 +213,22 @@ class HitCommands:
         """Put the selected place right in one of the ways that are offered."""
         shown, check = self._guiding, self.check
         if shown is None or check is None or number >= len(check.mends):
-            self._desk.say("Nothing to mend here: N goes to the next place to check")
+            self._desk.say(tr("Nothing to mend here: N goes to the next place to check"))
             return
         track, clip, words = shown.track.id, shown.clip.id, check.mends[number].words
         self._desk.store.apply(
-            lambda session: mended(session, track, clip, check, number), f"Mend: {words.lower()}"
+            lambda session: mended(session, track, clip, check, number), tr("Mend: {0}", words.lower())
         )
 
     def accept(self) -> None:
         """The selected place is as it should be."""
         shown, check = self._guiding, self.check
         if shown is None or check is None:
-            self._desk.say("Nothing to accept here: N goes to the next place to check")
+            self._desk.say(tr("Nothing to accept here: N goes to the next place to check"))
             return
         self._tighten.edit(
             lambda session, track, take: session if take is None else accept(session, track, take, check),
-            "Accept as it is",
+            tr("Accept as it is"),
         )
 
     def hear_place(self) -> None:
@@ -231,7 +236,7 @@ class HitCommands:
         shown, selected = self._guiding, self._desk.view.selected
         at = np.zeros(0, int) if shown is None else np.flatnonzero(shown.targets.onsets == selected)
         if shown is None or not len(at):
-            self._desk.say("Choose a hit first: two beats around it are played")
+            self._desk.say(tr("Choose a hit first: two beats around it are played"))
             return
         session, transport = self._desk.session, self._desk.transport
         beat = session.beat_of(float(shown.landings[at[0]]))

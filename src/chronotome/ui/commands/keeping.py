@@ -12,8 +12,9 @@ from chronotome.files.templates import keep_template, read_template, template_na
 from chronotome.ui.actions import Actions
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guard_overrides
+from chronotome.words import tr
 
-PACKED = f"Packed sessions (*{SUFFIX})"
+PACKED = tr("Packed sessions (*{0})", SUFFIX)
 
 
 class Keeping:
@@ -28,27 +29,29 @@ class Keeping:
         return (self._desk.document.folder or Path.home() / "session").parent
 
     def save_copy(self) -> None:
-        usual = str(self._usual / f"{self._desk.document.title} copy")
-        name, _ = QFileDialog.getSaveFileName(self._window, "Save a copy as a folder", usual)
+        usual = str(self._usual / tr("{0} copy", self._desk.document.title))
+        name, _ = QFileDialog.getSaveFileName(self._window, tr("Save a copy as a folder"), usual)
         if name:
             self._desk.document.save_copy(Path(name))
 
     def pack(self) -> None:
         """The session, its history and all recordings as one file."""
         usual = str(self._usual / f"{self._desk.document.title}{SUFFIX}")
-        name, _ = QFileDialog.getSaveFileName(self._window, "Pack the session", usual, PACKED)
+        name, _ = QFileDialog.getSaveFileName(self._window, tr("Pack the session"), usual, PACKED)
         if name:
             self._desk.document.pack(Path(name))
 
     def unpack(self) -> None:
-        name, _ = QFileDialog.getOpenFileName(self._window, "Unpack a session", str(self._usual), PACKED)
+        name, _ = QFileDialog.getOpenFileName(self._window, tr("Unpack a session"), str(self._usual), PACKED)
         if name:
             self.ask_where(Path(name))
 
     def ask_where(self, path: Path) -> None:
         """A packed session goes into a folder of its own before it is opened."""
         usual = str(path.with_suffix(""))
-        name, _ = QFileDialog.getSaveFileName(self._window, f"A new folder for “{shown(path.name)}”", usual)
+        name, _ = QFileDialog.getSaveFileName(
+            self._window, tr("A new folder for “{0}”", shown(path.name)), usual
+        )
         if name:
             self._when_safe(lambda: self._desk.document.unpack(path, Path(name)))
 
@@ -56,13 +59,15 @@ class Keeping:
         """What the session is without its sound, for new sessions to begin with."""
         name, is_said = QInputDialog.getText(
             self._window,
-            "Save as a template",
-            "Tempo, metre, grooves, sections and tracks with\ntheir recipes are kept, no sound. Its name:",
+            tr("Save as a template"),
+            tr(
+                "Tempo, metre, grooves, sections and tracks with\ntheir recipes are kept, no sound. Its name:"
+            ),
             text=self._desk.document.title,
         )
         if is_said and name.strip():
             kept = keep_template(name, self._desk.session)
-            self._desk.say(f"“{kept}” is a template: Session ▸ New from a template")
+            self._desk.say(tr("“{0}” is a template: Session ▸ New from a template", kept))
 
     def use_template(self, name: str) -> None:
         session = read_template(name)
@@ -70,7 +75,7 @@ class Keeping:
 
     def add_templates(self, menu: QMenu, actions: Actions) -> None:
         """Templates, below a new session."""
-        self._templates = QMenu("New from a &template", self._window)
+        self._templates = QMenu(tr("New from a &template"), self._window)
         menu.insertMenu(actions.get("open"), self._templates)
         menu.aboutToShow.connect(lambda: self._fill(actions))
 

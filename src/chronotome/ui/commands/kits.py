@@ -5,6 +5,7 @@ from chronotome.session.kits import Kit, KitId, key_name
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
 from chronotome.units import gain_of
+from chronotome.words import tr
 
 
 class KitCommands:
@@ -31,31 +32,37 @@ class KitCommands:
         view, place = self._desk.view, self._desk.view.place
         is_played = self._desk.pattern is not None
         if place is None or is_played:
-            self._desk.say("It is on keys already" if is_played else "There is no clip to put on keys")
+            self._desk.say(
+                tr("It is on keys already") if is_played else tr("There is no clip to put on keys")
+            )
             return
         hits, before = view.hits, len(self._desk.session.kits)
-        words = f"Put {counted(len(hits), 'hit')} on keys" if hits else "Put the hits on keys"
+        words = tr("Put {0} on keys", counted(len(hits), "hit")) if hits else tr("Put the hits on keys")
         self._desk.store.apply(lambda session: make_kit(session, place, hits), words)
         if len(self._desk.session.kits) > before:
             kit = self._desk.session.kits[-1]
             self._kit = kit.id
             last = key_name(kit.slices[-1].key)
             self._desk.say(
-                f"{counted(len(kit.slices), 'slice')} on keys, Q to {last}. Ctrl+P writes a pattern with them"
+                tr(
+                    "{0} on keys, Q to {1}. Ctrl+P writes a pattern with them",
+                    counted(len(kit.slices), "slice"),
+                    last,
+                )
             )
 
     def add_to_keys(self) -> None:
         """The chosen hits of another clip on the keys that are free."""
         place, kit, hits = self._desk.view.place, self.kit, self._desk.view.hits
         if place is None or kit is None:
-            self._desk.say("There is no kit yet: Ctrl+U makes one")
+            self._desk.say(tr("There is no kit yet: Ctrl+U makes one"))
             return
         number = kit.id
         self._desk.store.apply(
-            lambda session: add_to_kit(session, number, place, hits), "Add hits to the kit"
+            lambda session: add_to_kit(session, number, place, hits), tr("Add hits to the kit")
         )
         now = len(self._desk.session.kit(number).slices)
-        self._desk.say(f"{now - len(kit.slices)} more on keys: {counted(now, 'slice')}")
+        self._desk.say(tr("{0} more on keys: {1}", now - len(kit.slices), counted(now, "slice")))
 
     def set_kit(self, label: str, **values: object) -> None:
         kit = self.kit
@@ -67,7 +74,8 @@ class KitCommands:
         kit = self.kit
         if kit is not None:
             self.set_kit(
-                "Kit fits the song" if not kit.fits_song else "Kit as recorded", fits_song=not kit.fits_song
+                tr("Kit fits the song") if not kit.fits_song else tr("Kit as recorded"),
+                fits_song=not kit.fits_song,
             )
 
     @property
@@ -78,7 +86,7 @@ class KitCommands:
         """Of the slices that the chosen steps play."""
         kit, pieces = self.kit, self.chosen_pieces
         if kit is None or not pieces:
-            self._desk.say("Choose a step of the slice first")
+            self._desk.say(tr("Choose a step of the slice first"))
             return
         number = kit.id
         self._desk.store.apply(lambda session: set_slice(session, number, pieces, **values), label)
@@ -89,7 +97,7 @@ class KitCommands:
         if kit is None or pattern is None or not steps:
             return
         piece = pattern.slices[pattern.at(steps[-1:])[0]]
-        label = f"Slice on key {key_name(key)}"
+        label = tr("Slice on key {0}", key_name(key))
         self._desk.store.apply(lambda session: set_slice(session, kit.id, {piece}, key=key), label)
 
     def reverse(self) -> None:
@@ -97,7 +105,7 @@ class KitCommands:
         kit, pieces = self.kit, self.chosen_pieces
         known = [] if kit is None else [each for each in kit.slices if each.id in pieces]
         is_on = not all(each.is_reversed for each in known)
-        self.set_slices("Reverse slices" if is_on else "Slices forwards", is_reversed=is_on)
+        self.set_slices(tr("Reverse slices") if is_on else tr("Slices forwards"), is_reversed=is_on)
 
     @property
     def chosen_pieces(self) -> set[int]:

@@ -12,9 +12,10 @@ from chronotome.progress import Progress
 from chronotome.session.edits.timing import set_loop
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.model import TrackId
-from chronotome.ui.controls.figures import plain
+from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.words import tr
 
 PULL_SECONDS = 0.150
 LIKELY = (70.0, 180.0)
@@ -32,8 +33,8 @@ class Implied:
 
     @property
     def words(self) -> str:
-        bars = "1 bar" if self.bars == 1 else f"{self.bars} bars"
-        return f"{plain(self.seconds, 3)} s · {bars} at {plain(self.beats_per_minute, 2)} bpm"
+        bars = counted(self.bars, "bar")
+        return tr("{0} s · {1} at {2} bpm", plain(self.seconds, 3), bars, plain(self.beats_per_minute, 2))
 
 
 def implied_by(seconds: float, bar: float, near: float | None) -> Implied | None:
@@ -81,7 +82,7 @@ class LoopCommands:
         """Pull both ends of the loop to the attacks of the nearest hits."""
         session, shown = self._desk.session, self._shown()
         if shown is None or session.loop is None:
-            self._desk.say("Drag over the ruler to mark a rough span first")
+            self._desk.say(tr("Drag over the ruler to mark a rough span first"))
             return
         hits, beats = shown.hits, []
         for beat in (session.loop.start, session.loop.end):
@@ -89,16 +90,16 @@ class LoopCommands:
             at = int(np.abs(hits - frame).argmin()) if len(hits) else -1
             is_near = at >= 0 and abs(float(hits[at]) - frame) <= PULL_SECONDS * session.rate
             beats.append(session.beat_of(float(hits[at])) if is_near else beat)
-        self._desk.store.apply(lambda each: set_loop(each, beats[0], beats[1]), "Pull loop to attacks")
+        self._desk.store.apply(lambda each: set_loop(each, beats[0], beats[1]), tr("Pull loop to attacks"))
         implied = self.implied()
         if implied is not None:
-            self._desk.say(f"The loop is {implied.words}")
+            self._desk.say(tr("The loop is {0}", implied.words))
 
     def ask_and_write(self) -> None:
         """Ask where to, and write the looped span as a recording of its own."""
         found, implied = self.span(), self.implied()
         if found is None or implied is None:
-            self._desk.say("Drag over the ruler to mark a rough span first")
+            self._desk.say(tr("Drag over the ruler to mark a rough span first"))
             return
         source = self._desk.recordings.places.get(found[0].recording.content)
         if source is None:
@@ -106,9 +107,9 @@ class LoopCommands:
         name = f"{source.stem} loop {implied.beats_per_minute:.2f}bpm.wav"
         said, _ = QFileDialog.getSaveFileName(
             QApplication.activeWindow(),
-            "The loop as its own recording",
+            tr("The loop as its own recording"),
             str(source.with_name(name)),
-            "WAV (*.wav)",
+            tr("WAV (*.wav)"),
         )
         if said:
             self.write(Path(said).with_suffix(".wav"))
@@ -133,7 +134,7 @@ class LoopCommands:
             if then is not None:
                 then()
 
-        self._desk.tasks.run(f"Writing {out.name}", work, show)
+        self._desk.tasks.run(tr("Writing {0}", out.name), work, show)
 
     def _drop(self, track: TrackId) -> None:
-        self._desk.store.apply(lambda session: remove_track(session, track), "Drop the rest")
+        self._desk.store.apply(lambda session: remove_track(session, track), tr("Drop the rest"))

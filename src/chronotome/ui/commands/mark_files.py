@@ -12,6 +12,7 @@ from chronotome.session.edits.marks import add_onsets
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 
 class MarkFiles:
@@ -26,7 +27,7 @@ class MarkFiles:
             return
         endings = " ".join(f"*{suffix}" for suffix in MARK_SUFFIXES)
         name, _ = QFileDialog.getOpenFileName(
-            self._window, "Import marks", str(Path.home()), f"Marks ({endings})"
+            self._window, tr("Import marks"), str(Path.home()), tr("Marks ({0})", endings)
         )
         if name:
             self.bring(Path(name))
@@ -41,19 +42,21 @@ class MarkFiles:
         def show(marks: list[Mark]) -> None:
             frames = [round(mark.seconds * recording.rate) for mark in marks]
             self._desk.store.apply(
-                lambda session: add_onsets(session, recording.content, frames), "Import marks"
+                lambda session: add_onsets(session, recording.content, frames), tr("Import marks")
             )
-            self._tell(f"{counted(len(frames), 'mark')} from “{path.name}”")
+            self._tell(tr("{0} from “{1}”", counted(len(frames), "mark"), path.name))
 
-        self._desk.tasks.run(f"Reading {path.name}", lambda _progress: read_marks(path, recording.rate), show)
+        self._desk.tasks.run(
+            tr("Reading {0}", path.name), lambda _progress: read_marks(path, recording.rate), show
+        )
 
     def ask_and_write(self) -> None:
         shown = self._marks.shown
         if shown is None:
             return
-        usual = Path.home() / f"{Path(shown.recording.file).stem} marks.txt"
-        kinds = "Labels (*.txt);;Table (*.csv);;WAV with cue markers (*.wav);;MIDI notes (*.mid)"
-        name, kind = QFileDialog.getSaveFileName(self._window, "Export marks", str(usual), kinds)
+        usual = Path.home() / tr("{0} marks.txt", Path(shown.recording.file).stem)
+        kinds = tr("Labels (*.txt);;Table (*.csv);;WAV with cue markers (*.wav);;MIDI notes (*.mid)")
+        name, kind = QFileDialog.getSaveFileName(self._window, tr("Export marks"), str(usual), kinds)
         if name:
             path = Path(name)
             self.write(path if path.suffix else path.with_suffix(kind[-5:-1]))
@@ -70,6 +73,6 @@ class MarkFiles:
             write_marks(path, marks, place, rate)
 
         def show(_done: None) -> None:
-            self._tell(f"Wrote {counted(len(marks), 'mark')} to “{path}”")
+            self._tell(tr("Wrote {0} to “{1}”", counted(len(marks), "mark"), path))
 
-        self._desk.tasks.run(f"Writing {path.name}", work, show)
+        self._desk.tasks.run(tr("Writing {0}", path.name), work, show)

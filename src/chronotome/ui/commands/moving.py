@@ -8,6 +8,7 @@ from chronotome.session.model import Session
 from chronotome.session.settings import LEAST_CROSSFADE, MOST_CROSSFADE, MOST_SEMITONES, Moving
 from chronotome.ui.controls.figures import plain
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 BOUNDS = {
     "semitones": (-MOST_SEMITONES, MOST_SEMITONES, "Pitch", "st"),
@@ -42,7 +43,7 @@ class MovingCommands:
     def step(self, name: str, by: float) -> None:
         low, high, words, unit = BOUNDS[name]
         value = round(min(high, max(low, getattr(self.current, name) + by)), 3)
-        self.set(f"Set {words.lower()}", **{name: value})
+        self.set(tr("Set {0}", words.lower()), **{name: value})
         self._desk.say(f"{words} {plain(value, 2)} {unit}")
 
     def next(self, name: str) -> None:
@@ -50,8 +51,8 @@ class MovingCommands:
         now = cast("StrEnum", getattr(self.current, name))
         every = list(type(now))
         new = every[(every.index(now) + 1) % len(every)]
-        self.set("Move otherwise", **{name: new})
+        self.set(tr("Move otherwise"), **{name: new})
         self._desk.say(str(new).capitalize())
 
     def toggle_formants(self) -> None:
-        self.set("Keep formants", keeps_formants=not self.current.keeps_formants)
+        self.set(tr("Keep formants"), keeps_formants=not self.current.keeps_formants)

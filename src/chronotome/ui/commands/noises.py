@@ -9,6 +9,7 @@ from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown
 from chronotome.units import at_other_rate
+from chronotome.words import tr
 
 
 class NoiseCommands:
@@ -32,7 +33,7 @@ class NoiseCommands:
             return
         spans = self._spans_meant(shown)
         if not spans:
-            self._desk.say("Choose hits, or drag over the ruler, to say what is not to be heard")
+            self._desk.say(tr("Choose hits, or drag over the ruler, to say what is not to be heard"))
             return
         room = (0, 0)
         if by is HushBy.ROOM:
@@ -41,7 +42,7 @@ class NoiseCommands:
         new = [hush_of(start, end, by, room=(room[0], room[1])) for start, end in spans]
         self._tighten.edit(
             lambda session, track, take: session if take is None else hush(session, track, take, new),
-            f"Noise: {by}",
+            tr("Noise: {0}", by),
         )
 
     def _spans_meant(self, shown: Shown) -> list[tuple[int, int]]:
@@ -77,4 +78,4 @@ class NoiseCommands:
                 session = unhush(session, track, take, start, end)
             return session
 
-        self._tighten.edit(edit, "Noise back")
+        self._tighten.edit(edit, tr("Noise back"))

@@ -38,18 +38,19 @@ from chronotome.session.patterns import Pattern, StepId
 from chronotome.ui.commands.kits import KitCommands
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 STEP_BY = {"loudness": 1.0, "pans": 0.1, "semitones": 1.0, "lengths": 0.125, "chances": 0.1, "repeats": 1}
 LABELS = {
-    "loudness": "Loudness",
-    "pans": "Pan",
-    "semitones": "Pitch",
-    "lengths": "Length",
-    "chances": "Chance",
-    "repeats": "Repeats",
-    "slopes": "Slope",
-    "everys": "Rounds",
-    "turns": "Turn",
+    "loudness": tr("Loudness"),
+    "pans": tr("Pan"),
+    "semitones": tr("Pitch"),
+    "lengths": tr("Length"),
+    "chances": tr("Chance"),
+    "repeats": tr("Repeats"),
+    "slopes": tr("Slope"),
+    "everys": tr("Rounds"),
+    "turns": tr("Turn"),
 }
 VARIED = 4
 """Steps that a variation changes."""
@@ -85,14 +86,14 @@ class PatternCommands:
     def _with_pattern(self, do: Callable[[Place, Pattern], Edit], label: str) -> None:
         place, pattern = self._desk.view.place, self.pattern
         if place is None or pattern is None:
-            self._desk.say("The clip plays no pattern: Ctrl+P makes one of it")
+            self._desk.say(tr("The clip plays no pattern: Ctrl+P makes one of it"))
             return
         self._desk.store.apply(do(place, pattern), label)
 
     def _with_steps(self, do: Callable[[Pattern, tuple[StepId, ...]], Edit], label: str) -> None:
         pattern, steps = self.pattern, self._desk.view.steps
         if pattern is None or not steps:
-            self._desk.say("Choose steps first: a click in the pattern")
+            self._desk.say(tr("Choose steps first: a click in the pattern"))
             return
         self._desk.store.apply(do(pattern, steps), label.format(counted(len(steps), "step")))
 
@@ -102,18 +103,26 @@ class PatternCommands:
         """A pattern that is the clip, on a track of its own below it."""
         place, before = self._desk.view.place, len(self._desk.session.patterns)
         if place is None or self.is_here:
-            self._desk.say("It is a pattern already" if self.is_here else "There is no clip to make one of")
+            self._desk.say(
+                tr("It is a pattern already") if self.is_here else tr("There is no clip to make one of")
+            )
             return
         hits, kit = self._desk.view.hits, self._kit_for(place)
-        words = f"Write {counted(len(hits), 'hit')} as a pattern" if hits else "Write the clip as a pattern"
+        words = (
+            tr("Write {0} as a pattern", counted(len(hits), "hit"))
+            if hits
+            else tr("Write the clip as a pattern")
+        )
         self._desk.store.apply(lambda session: pattern_of_clip(session, place, kit, hits), words)
         session = self._desk.session
         if len(session.patterns) == before:
-            self._desk.say("There are no hits to write a pattern with")
+            self._desk.say(tr("There are no hits to write a pattern with"))
             return
         pattern = session.patterns[-1]
         self.show(pattern)
-        self._desk.say(f"{counted(len(pattern), 'step')}, which sound as the clip did; its track is muted")
+        self._desk.say(
+            tr("{0}, which sound as the clip did; its track is muted", counted(len(pattern), "step"))
+        )
 
     def _kit_for(self, place: Place) -> KitId | None:
         """The kit at hand, where all that is meant is on its keys already."""
@@ -135,7 +144,7 @@ class PatternCommands:
         """A bar without a step, of the kit, on a new track; on the track itself where it plays patterns."""
         kit, session = self.kit, self._desk.session
         if kit is None:
-            self._desk.say("There is no kit yet: Ctrl+U puts the hits of a clip on keys")
+            self._desk.say(tr("There is no kit yet: Ctrl+U puts the hits of a clip on keys"))
             return
         track = self._desk.view.focused if self.is_here else None
         bar, number, here = session.metre.bar, kit.id, self.bar_here()
@@ -147,7 +156,7 @@ class PatternCommands:
             session = new_pattern(session, number, bar)
             return play_pattern(session, where, session.patterns[-1].id, here, bar)
 
-        self._desk.store.apply(edit, "New pattern")
+        self._desk.store.apply(edit, tr("New pattern"))
         self.show(self._desk.session.patterns[-1])
 
     def _end_of(self, clip: Clip) -> float:
@@ -169,7 +178,7 @@ class PatternCommands:
             end = max(self._end_of(clip) for clip in track.clips) if track is not None else 0.0
             return lambda session: play_pattern(session, place[0], pattern.id, end)
 
-        self._with_pattern(edit, "Play the pattern once more")
+        self._with_pattern(edit, tr("Play the pattern once more"))
 
     def longer(self, times: float) -> None:
         """The length of one round."""
@@ -177,19 +186,19 @@ class PatternCommands:
         def edit(_place: Place, pattern: Pattern) -> Edit:
             return lambda session: set_beats(session, pattern.id, pattern.beats * times)
 
-        self._with_pattern(edit, "Pattern twice as long" if times > 1 else "Pattern half as long")
+        self._with_pattern(edit, tr("Pattern twice as long") if times > 1 else tr("Pattern half as long"))
 
     def set_beats(self, beats: float) -> None:
         self._with_pattern(
             lambda _place, pattern: lambda session: set_beats(session, pattern.id, beats),
-            "Length of the pattern",
+            tr("Length of the pattern"),
         )
 
     def set_rounds(self, rounds: float) -> None:
         """How many times the clip plays it."""
         self._with_pattern(
             lambda place, pattern: lambda session: set_played(session, place, rounds * pattern.beats),
-            "Rounds of the pattern",
+            tr("Rounds of the pattern"),
         )
 
     def more_rounds(self, by: int) -> None:
@@ -200,7 +209,7 @@ class PatternCommands:
 
     def draw_again(self) -> None:
         self._with_pattern(
-            lambda _place, pattern: lambda session: draw_again(session, pattern.id), "Chance: draw again"
+            lambda _place, pattern: lambda session: draw_again(session, pattern.id), tr("Chance: draw again")
         )
 
     def keep_round(self) -> None:
@@ -215,15 +224,15 @@ class PatternCommands:
             number = min(last, max(0, int(along // pattern.beats)))
             return lambda session: keep_round(session, place, number)
 
-        self._with_pattern(edit, "Chance: keep this round")
+        self._with_pattern(edit, tr("Chance: keep this round"))
 
     def vary(self) -> None:
         seed = next(self._seeds)
         self._with_pattern(
-            lambda place, _pattern: lambda session: vary(session, place, VARIED, seed), "Vary the pattern"
+            lambda place, _pattern: lambda session: vary(session, place, VARIED, seed), tr("Vary the pattern")
         )
         if self.pattern is not None:
-            self._desk.say(f"“{self.pattern.name}” is a new pattern: the old one is kept in the list")
+            self._desk.say(tr("“{0}” is a new pattern: the old one is kept in the list", self.pattern.name))
 
     def play_other(self, number: int) -> None:
         """Another pattern in the clip."""
@@ -244,7 +253,7 @@ class PatternCommands:
 
             return change
 
-        self._with_pattern(edit, "Play another pattern")
+        self._with_pattern(edit, tr("Play another pattern"))
 
     def rename(self, name: str) -> None:
         if name.strip():
@@ -254,34 +263,36 @@ class PatternCommands:
                         session, pattern.id, lambda old: replace(old, name=name.strip()[:200])
                     )
                 ),
-                "Rename the pattern",
+                tr("Rename the pattern"),
             )
 
     def layer(self, semitones: float) -> None:
         """The track once more, higher or lower, as long as it is not set free."""
         track = self._desk.view.focused
         if track is None or not self.is_here:
-            self._desk.say("The track plays no pattern: Ctrl+P makes one of a clip")
+            self._desk.say(tr("The track plays no pattern: Ctrl+P makes one of a clip"))
             return
         if track.layer is not None:
-            self._desk.say("It is a layer itself: set it free first")
+            self._desk.say(tr("It is a layer itself: set it free first"))
             return
         number = track.id
-        self._desk.store.apply(lambda session: add_layer(session, number, semitones), "Layer of the pattern")
+        self._desk.store.apply(
+            lambda session: add_layer(session, number, semitones), tr("Layer of the pattern")
+        )
 
     def free(self) -> None:
         track = self._desk.view.focused
         if track is None or track.layer is None:
-            self._desk.say("It is no layer")
+            self._desk.say(tr("It is no layer"))
             return
         number = track.id
-        self._desk.store.apply(lambda session: free_layer(session, number), "Set the layer free")
+        self._desk.store.apply(lambda session: free_layer(session, number), tr("Set the layer free"))
 
     # Steps
 
     def delete(self) -> None:
         self._with_steps(
-            lambda pattern, steps: lambda session: remove_steps(session, pattern.id, steps), "Erase {}"
+            lambda pattern, steps: lambda session: remove_steps(session, pattern.id, steps), tr("Erase {}")
         )
 
     def choose_all(self) -> None:
@@ -299,13 +310,15 @@ class PatternCommands:
     def by_line(self, step: int) -> None:
         by = step * self._desk.view.grid.step
         self._with_steps(
-            lambda pattern, steps: lambda session: move_steps(session, pattern.id, steps, by, {}), "Move {}"
+            lambda pattern, steps: lambda session: move_steps(session, pattern.id, steps, by, {}),
+            tr("Move {}"),
         )
 
     def nudge(self, milliseconds: float) -> None:
         by = milliseconds / 1000 * self._desk.session.tempo.beats_per_minute / 60
         self._with_steps(
-            lambda pattern, steps: lambda session: move_steps(session, pattern.id, steps, by, {}), "Move {}"
+            lambda pattern, steps: lambda session: move_steps(session, pattern.id, steps, by, {}),
+            tr("Move {}"),
         )
 
     def by_row(self, rows: int) -> None:
@@ -324,7 +337,7 @@ class PatternCommands:
             }
             return lambda session: move_steps(session, pattern.id, steps, 0.0, pieces)
 
-        self._with_steps(edit, "Move {}")
+        self._with_steps(edit, tr("Move {}"))
         self.kits.hear_chosen()
 
     def step(self, by: int, *, is_extending: bool = False) -> None:
@@ -349,7 +362,7 @@ class PatternCommands:
         piece = max(pieces)
         before = pattern.ids
         self._desk.store.apply(
-            lambda session: set_step(session, pattern.id, piece, round(at, 9)), "Set a step"
+            lambda session: set_step(session, pattern.id, piece, round(at, 9)), tr("Set a step")
         )
         now = self.pattern
         if now is not None:
@@ -369,7 +382,7 @@ class PatternCommands:
 
             return change
 
-        self._with_steps(edit, f"{LABELS[name]} of {{}}")
+        self._with_steps(edit, tr("{0} of {{}}", LABELS[name]))
 
     def shape_by(self, steps: int) -> None:
         name = self._desk.view.step_shape
@@ -395,7 +408,7 @@ class PatternCommands:
         self._kept = pattern, steps
         if is_cut:
             self.delete()
-        self._desk.say(f"{counted(len(steps), 'step')} kept: Ctrl+V sets them at the playhead")
+        self._desk.say(tr("{0} kept: Ctrl+V sets them at the playhead", counted(len(steps), "step")))
 
     def paste(self) -> None:
         """What was kept, from the cell under the playhead on."""
@@ -405,7 +418,7 @@ class PatternCommands:
         if clip is None:
             return
         beat = session.beat_of(self._desk.transport.position)
-        self._lay(self._kept, float(np.floor(beat / grid + 1e-6) * grid - clip.take.beat), "Paste {}")
+        self._lay(self._kept, float(np.floor(beat / grid + 1e-6) * grid - clip.take.beat), tr("Paste {}"))
 
     def duplicate(self) -> None:
         """The chosen steps once more, right after themselves."""
@@ -415,7 +428,7 @@ class PatternCommands:
         places = [pattern.places[at] for at in pattern.at(steps)]
         grid = self._desk.view.grid.step
         span = max(grid, float(np.floor((places[-1] - places[0]) / grid + 1 + 1e-6)) * grid)
-        self._lay((pattern, steps), places[0] + span, "Duplicate {}")
+        self._lay((pattern, steps), places[0] + span, tr("Duplicate {}"))
 
     def _lay(self, kept: tuple[Pattern, tuple[StepId, ...]], at: float, label: str) -> None:
         of, steps = kept
@@ -443,11 +456,11 @@ class PatternCommands:
     def ask_and_write(self) -> None:
         pattern = self.pattern
         if pattern is None:
-            self._desk.say("The clip plays no pattern")
+            self._desk.say(tr("The clip plays no pattern"))
             return
         usual = str(Path.home() / pattern.name)
         said, _ = QFileDialog.getSaveFileName(
-            QApplication.activeWindow(), "A new folder for the pattern", usual, "Folder"
+            QApplication.activeWindow(), tr("A new folder for the pattern"), usual, tr("Folder")
         )
         if said:
             self.write(Path(said))
@@ -459,24 +472,24 @@ class PatternCommands:
             return
         places, number = dict(self._desk.recordings.places), pattern.id
         self._desk.tasks.run(
-            f"Writing {folder.name}",
+            tr("Writing {0}", folder.name),
             lambda progress: write_pattern(folder, session, number, places, progress),
-            lambda _done: self._desk.say(f"“{pattern.name}” and its kit are written to “{folder}”"),
+            lambda _done: self._desk.say(tr("“{0}” and its kit are written to “{1}”", pattern.name, folder)),
         )
 
     def ask_and_read(self) -> None:
-        said = QFileDialog.getExistingDirectory(QApplication.activeWindow(), "The folder of a pattern")
+        said = QFileDialog.getExistingDirectory(QApplication.activeWindow(), tr("The folder of a pattern"))
         if said:
             self.read(Path(said))
 
     def read(self, folder: Path) -> None:
         """A pattern with its kit, in the song's tempo, from the bar under the playhead on."""
         if not is_pattern(folder):
-            self._desk.tasks.error.emit(f"“{folder.name}” holds no pattern. Choose the folder of one.")
+            self._desk.tasks.error.emit(tr("“{0}” holds no pattern. Choose the folder of one.", folder.name))
             return
         tempo = self._desk.session.tempo.beats_per_minute
         self._desk.tasks.run(
-            f"Opening {folder.name}",
+            tr("Opening {0}", folder.name),
             lambda progress: read_pattern(folder, tempo, progress),
             self._bring,
         )
@@ -495,9 +508,9 @@ class PatternCommands:
                 beat += session.metre.bar
             return play_pattern(session, None, made.id, beat)
 
-        desk.store.apply(edit, f"Open pattern {saved.pattern.name}")
+        desk.store.apply(edit, tr("Open pattern {0}", saved.pattern.name))
         for each in recordings:
             if each.content not in known:
                 desk.recordings.bring(each.content, saved.places[each.content])
         self.show(desk.session.patterns[-1])
-        desk.say(f"“{saved.pattern.name}”: {counted(len(saved.kit.slices), 'slice')} on keys")
+        desk.say(tr("“{0}”: {1} on keys", saved.pattern.name, counted(len(saved.kit.slices), "slice")))

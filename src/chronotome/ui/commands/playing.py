@@ -22,6 +22,7 @@ from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.key_play import KeyPlay
+from chronotome.words import tr
 
 if TYPE_CHECKING:
     from chronotome.ui.dialogs.pads import PadsWindow
@@ -72,14 +73,14 @@ class PlayingCommands:
         self.play.switch(is_on=True)
         self._follow()
         kit = self._patterns.kit
-        words = "No kit yet: Escape, then Ctrl+U puts hits on keys; or cut them by ear"
+        words = tr("No kit yet: Escape, then Ctrl+U puts hits on keys; or cut them by ear")
         if kit is not None:
             slices = counted(len(kit.slices), "slice")
-            words = f"Letters play {slices} of “{kit.name}”. , and . reach more; Escape leaves"
+            words = tr("Letters play {0} of “{1}”. , and . reach more; Escape leaves", slices, kit.name)
         missing = self._desk.keys.midi_missing
         if missing and not self._is_missing_told:
             self._is_missing_told = True
-            words += f". There is {missing}"
+            words += tr(". There is {0}", missing)
         self._desk.say(words)
 
     def leave(self) -> bool:
@@ -89,7 +90,7 @@ class PlayingCommands:
         self.is_by_ear = False
         self._desk.playing_in.end()
         self.play.switch(is_on=False)
-        self._desk.say("Letters are shortcuts again")
+        self._desk.say(tr("Letters are shortcuts again"))
         return True
 
     def show_pads(self) -> None:
@@ -124,11 +125,11 @@ class PlayingCommands:
         desk = self._desk
         if self.is_recording:
             desk.playing_in.end()
-            desk.say("What is played is no longer written down")
+            desk.say(tr("What is played is no longer written down"))
             return
         kit = self._patterns.kit
         if kit is None:
-            desk.say("There is no kit to play: Ctrl+U puts the hits of a clip on keys")
+            desk.say(tr("There is no kit to play: Ctrl+U puts the hits of a clip on keys"))
             return
         self.enter()
         if not self._patterns.is_here:
@@ -139,7 +140,7 @@ class PlayingCommands:
         session, take = desk.session, clip.take
         end = take.beat + clip.take.playing.beats
         if not session.is_looping or session.loop is None:
-            desk.store.apply(lambda session: set_loop(session, take.beat, end), "Loop the pattern")
+            desk.store.apply(lambda session: set_loop(session, take.beat, end), tr("Loop the pattern"))
         desk.playing_in.begin(place, pattern.id)
         start = session.frame_of(take.beat)
         is_inside = start <= desk.transport.position < session.frame_of(end)
@@ -147,7 +148,7 @@ class PlayingCommands:
             desk.transport.go_to(max(0.0, start))
         if not desk.transport.is_playing:
             desk.transport.play()
-        desk.say("What is played is written down, round after round. Backspace takes the last round back")
+        desk.say(tr("What is played is written down, round after round. Backspace takes the last round back"))
 
     def _make_room(self) -> None:
         """An empty pattern as long as the loop, or some bars, for what is played in."""
@@ -163,14 +164,14 @@ class PlayingCommands:
             session = new_pattern(session, number, beats)
             return play_pattern(session, None, session.patterns[-1].id, start, beats)
 
-        self._desk.store.apply(edit, "New pattern to play in")
+        self._desk.store.apply(edit, tr("New pattern to play in"))
         self._patterns.show(self._desk.session.patterns[-1])
 
     def take_back(self) -> None:
         if not self._desk.playing_in.take_back():
-            self._desk.say("No round was played in yet")
+            self._desk.say(tr("No round was played in yet"))
             return
-        self._desk.say("The last round is taken back")
+        self._desk.say(tr("The last round is taken back"))
 
     # Takes
 
@@ -196,9 +197,11 @@ class PlayingCommands:
         taking = self._desk.taking
         taking.monitor(is_on=not taking.is_monitoring, performance=PERFORMANCE)
         if taking.is_monitoring:
-            self._desk.say("The input is heard. With a microphone, use headphones: loudspeakers would howl")
+            self._desk.say(
+                tr("The input is heard. With a microphone, use headphones: loudspeakers would howl")
+            )
         else:
-            self._desk.say("The input is heard no more")
+            self._desk.say(tr("The input is heard no more"))
 
     def ask_delay(self) -> None:
         """Measure by how much the input is late."""
@@ -207,14 +210,20 @@ class PlayingCommands:
         guard_overrides()
         desk = self._desk
         if desk.taking.is_open:
-            desk.say("End the take, and stop hearing the input: then its delay can be measured")
+            desk.say(tr("End the take, and stop hearing the input: then its delay can be measured"))
             return
         loopback = desk.taking.loopback()
         dialog = LoopbackDialog(loopback, QApplication.activeWindow())
         if dialog.exec() and dialog.measured is not None:
             known = {**desk.preferences.settings.input_ms, loopback.device: dialog.measured}
             desk.preferences.keep(input_ms=known)
-            desk.say(f"Takes from “{loopback.device}” are put {dialog.measured:.1f} ms earlier from now on")
+            desk.say(
+                tr(
+                    "Takes from “{0}” are put {1:.1f} ms earlier from now on",
+                    loopback.device,
+                    dialog.measured,
+                )
+            )
 
     # By ear
 
@@ -223,9 +232,9 @@ class PlayingCommands:
         self.is_by_ear = not self.is_by_ear
         if self.is_by_ear:
             self.enter()
-            self._desk.say("By ear: a free key cuts a slice where it plays; one that is taken goes there")
+            self._desk.say(tr("By ear: a free key cuts a slice where it plays; one that is taken goes there"))
         else:
-            self._desk.say("Keys no longer cut")
+            self._desk.say(tr("Keys no longer cut"))
 
     def _on_played(self, notes: list[Note]) -> None:
         if not self.is_by_ear:
@@ -245,7 +254,7 @@ class PlayingCommands:
                 desk.transport.go_to(max(0.0, shown.frame_shown(piece.start)))
             return
         if note.frame == NOWHERE or shown is None:
-            desk.say("By ear cuts while it plays: Space starts it")
+            desk.say(tr("By ear cuts while it plays: Space starts it"))
             return
         early = desk.preferences.reaction_seconds * desk.session.rate
         frame = shown.recording_frame(max(0.0, note.frame - early))
@@ -261,15 +270,15 @@ class PlayingCommands:
             near = int(frames[int(np.abs(frames - frame).argmin())])
             frame = near if abs(near - frame) <= PULL_SECONDS * recording.rate else frame
         edit: Edit = lambda session: slice_from(session, number, (track, clip.id), frame, key)  # noqa: E731 - typed
-        desk.store.apply(edit, f"Cut by ear onto {key_name(key)}")
+        desk.store.apply(edit, tr("Cut by ear onto {0}", key_name(key)))
         self._follow()
-        desk.say(f"{key_name(key)} plays from here on; it ends where the next cut is")
+        desk.say(tr("{0} plays from here on; it ends where the next cut is", key_name(key)))
 
     # Scripts
 
     def ask_and_play_notes(self) -> None:
         said, _ = QFileDialog.getOpenFileName(
-            QApplication.activeWindow(), "Play notes of a file", "", "MIDI notes (*.mid *.midi)"
+            QApplication.activeWindow(), tr("Play notes of a file"), "", tr("MIDI notes (*.mid *.midi)")
         )
         if said:
             self.play_notes(Path(said))
@@ -295,4 +304,4 @@ class PlayingCommands:
             for note in notes
         ]
         taken = desk.keys.play_script(placed)
-        desk.say(f"{counted(taken, 'note')} of “{path.name}” from here on")
+        desk.say(tr("{0} of “{1}” from here on", counted(taken, "note"), path.name))

@@ -15,6 +15,7 @@ from chronotome.files.takes import left_behind as left_behind_takes
 from chronotome.ui.controls.figures import clock, counted
 from chronotome.ui.controls.plain_text import question
 from chronotome.ui.main_window import MainWindow
+from chronotome.words import tr
 
 
 def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:
@@ -26,15 +27,15 @@ def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:
     if found is None:
         return False
     name = found.history.session.name
-    named = f" You are opening {counted(len(files), 'file')}." if files else ""
+    named = tr(" You are opening {0}.", counted(len(files), "file")) if files else ""
     kept = counted(found.edits, "edit")
-    more = f"{kept} since it was last saved were kept.{named} Bring them back?"
-    box = question(window, f"“{name}” was not closed properly.", more)
+    more = tr("{0} since it was last saved were kept.{1} Bring them back?", kept, named)
+    box = question(window, tr("“{0}” was not closed properly.", name), more)
     roles = QMessageBox.ButtonRole
-    both = box.addButton("Bring back, and add the files", roles.AcceptRole) if files else None
-    only = box.addButton("Bring back only" if files else "Bring back", roles.AcceptRole)
-    later = box.addButton("Leave for later", roles.RejectRole)
-    discarded = box.addButton("Discard", roles.DestructiveRole)
+    both = box.addButton(tr("Bring back, and add the files"), roles.AcceptRole) if files else None
+    only = box.addButton(tr("Bring back only") if files else tr("Bring back"), roles.AcceptRole)
+    later = box.addButton(tr("Leave for later"), roles.RejectRole)
+    discarded = box.addButton(tr("Discard"), roles.DestructiveRole)
     box.setEscapeButton(later)
     box.setDefaultButton(both or only)
     box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
@@ -67,12 +68,12 @@ def offer_takes(window: MainWindow) -> bool:
     if not frames:  # it was ended before anything came
         discard_take(found.path)
         return offer_takes(window)
-    more = f"{clock(frames / rate)} of it are on disk. Bring it in, where it was played?"
-    box = question(window, f"“{found.about.track}” was recorded and is in no saved session.", more)
+    more = tr("{0} of it are on disk. Bring it in, where it was played?", clock(frames / rate))
+    box = question(window, tr("“{0}” was recorded and is in no saved session.", found.about.track), more)
     roles = QMessageBox.ButtonRole
-    brought = box.addButton("Bring it in", roles.AcceptRole)
-    later = box.addButton("Leave for later", roles.RejectRole)
-    discarded = box.addButton("Discard", roles.DestructiveRole)
+    brought = box.addButton(tr("Bring it in"), roles.AcceptRole)
+    later = box.addButton(tr("Leave for later"), roles.RejectRole)
+    discarded = box.addButton(tr("Discard"), roles.DestructiveRole)
     box.setEscapeButton(later)
     box.setDefaultButton(brought)
     box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
@@ -98,7 +99,7 @@ def _newest_kept(window: MainWindow) -> Recovered | None:
         except ChronotomeError as error:
             aside = set_aside(path)
             if aside is not None:
-                window.tell(f"{error} It was set aside as “{aside.name}” in “{aside.parent}”.")
+                window.tell(tr("{0} It was set aside as “{1}” in “{2}”.", error, aside.name, aside.parent))
             continue
         if found is not None:
             return found

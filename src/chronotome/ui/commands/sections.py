@@ -12,6 +12,7 @@ from chronotome.session.edits.sections import (
 )
 from chronotome.session.model import Section, Session
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 BARS = 4
 
@@ -33,7 +34,7 @@ class SectionCommands:
 
     def _ask_name(self, name: str) -> str | None:
         said, is_sure = QInputDialog.getText(
-            QApplication.activeWindow(), "Section", "Name of the section", text=name
+            QApplication.activeWindow(), tr("Section"), tr("Name of the section"), text=name
         )
         return said if is_sure and said.strip() else None
 
@@ -48,34 +49,34 @@ class SectionCommands:
             end = start + BARS * bar
         name = self._ask_name(next_name(session))
         if name is not None:
-            self._desk.store.apply(lambda each: add_section(each, name, start, end), f"Add {name}")
+            self._desk.store.apply(lambda each: add_section(each, name, start, end), tr("Add {0}", name))
 
     def rename(self, section: Section | None = None) -> None:
         section = section or self.here
         if section is None:
-            self._desk.say("There is no section at the playhead")
+            self._desk.say(tr("There is no section at the playhead"))
             return
         name = self._ask_name(section.name)
         if name is not None:
             self.change(section, name=name)
 
     def change(self, section: Section, **values: object) -> None:
-        self._desk.store.apply(lambda each: change_section(each, section, **values), "Change section")
+        self._desk.store.apply(lambda each: change_section(each, section, **values), tr("Change section"))
 
     def remove(self, section: Section | None = None) -> None:
         section = section or self.here
         if section is not None:
             chosen = section
-            self._desk.store.apply(lambda each: remove_section(each, chosen), f"Remove {chosen.name}")
+            self._desk.store.apply(lambda each: remove_section(each, chosen), tr("Remove {0}", chosen.name))
 
     def loop(self, section: Section | None = None) -> None:
         """Loop a section, the one at the playhead where none is said."""
         section = section or self.here
         if section is None:
-            self._desk.say("There is no section at the playhead")
+            self._desk.say(tr("There is no section at the playhead"))
             return
         chosen = section
-        self._desk.store.apply(lambda each: loop_section(each, chosen), f"Loop {chosen.name}")
+        self._desk.store.apply(lambda each: loop_section(each, chosen), tr("Loop {0}", chosen.name))
 
     def go_to(self, section: Section) -> None:
         session: Session = self._desk.session
@@ -93,4 +94,4 @@ class SectionCommands:
         if later:
             self.go_to(later[0])
         else:
-            self._desk.say("There is no section there")
+            self._desk.say(tr("There is no section there"))

@@ -18,6 +18,7 @@ from chronotome.ui.actions import Actions
 from chronotome.ui.commands.keeping import Keeping
 from chronotome.ui.controls.plain_text import question
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 DEMO_SESSION = Path(demo.__file__).parent / "harbour-ferry"
 
@@ -49,13 +50,16 @@ class SessionFiles:
     def ask_and_open(self) -> None:
         endings = " ".join(f"*{suffix}" for suffix in SUFFIXES)
         names, _ = QFileDialog.getOpenFileNames(
-            self._window, "Open", str(Path.home()), f"Sound and sessions ({endings} session.json *{PACK})"
+            self._window,
+            tr("Open"),
+            str(Path.home()),
+            tr("Sound and sessions ({0} session.json *{1})", endings, PACK),
         )
         if names:
             self.open_safely([Path(name) for name in names])
 
     def open_folder(self) -> None:
-        name = QFileDialog.getExistingDirectory(self._window, "Open session folder", str(Path.home()))
+        name = QFileDialog.getExistingDirectory(self._window, tr("Open session folder"), str(Path.home()))
         if name:
             self.open_safely([Path(name)])
 
@@ -83,7 +87,7 @@ class SessionFiles:
 
     def add_recent(self, menu: QMenu, actions: Actions) -> None:
         """Recent sessions and recordings, above the way out."""
-        recent, last = QMenu("&Recent", self._window), actions.get("quit")
+        recent, last = QMenu(tr("&Recent"), self._window), actions.get("quit")
         menu.insertMenu(last, recent)
         menu.insertSeparator(last)
         menu.aboutToShow.connect(self._fill_recent)
@@ -94,7 +98,7 @@ class SessionFiles:
             return
         self._recent.clear()
         settings = self._desk.preferences.settings
-        for title, names in (("Sessions", settings.recent), ("Recordings", settings.recent_files)):
+        for title, names in ((tr("Sessions"), settings.recent), (tr("Recordings"), settings.recent_files)):
             if names:
                 self._recent.addSection(title)
             for name in names:
@@ -112,7 +116,7 @@ class SessionFiles:
 
     def save_as(self) -> None:
         usual = str(Path.home() / self._desk.document.title)
-        name, _ = QFileDialog.getSaveFileName(self._window, "Save session as a folder", usual)
+        name, _ = QFileDialog.getSaveFileName(self._window, tr("Save session as a folder"), usual)
         if name:
             self._desk.document.save(Path(name))
         else:
@@ -121,7 +125,7 @@ class SessionFiles:
     def _on_saved(self) -> None:
         self.remember()
         if self._desk.document.folder is not None:
-            self._tell(f"Saved in “{self._desk.document.folder}”")
+            self._tell(tr("Saved in “{0}”", self._desk.document.folder))
         then, self._after_save = self._after_save, None
         if then is not None:
             then()
@@ -131,7 +135,7 @@ class SessionFiles:
         if not self._desk.store.is_modified:
             then()
             return
-        box = question(self._window, "There are edits that are not saved.", "Save them first?")
+        box = question(self._window, tr("There are edits that are not saved."), tr("Save them first?"))
         buttons = QMessageBox.StandardButton
         box.setStandardButtons(buttons.Save | buttons.Discard | buttons.Cancel)
         chosen = box.exec()
@@ -143,9 +147,9 @@ class SessionFiles:
 
     def _on_held(self, path: Path, holder: Holder) -> None:
         name = readable(document_of(path).parent.name)
-        more = "It is changed there only. A copy of it can be opened here, and saved elsewhere."
-        box = question(self._window, f"“{name}” is open {holder.words}.", more)
-        copy = box.addButton("Open a copy", QMessageBox.ButtonRole.AcceptRole)
+        more = tr("It is changed there only. A copy of it can be opened here, and saved elsewhere.")
+        box = question(self._window, tr("“{0}” is open {1}.", name, holder.words), more)
+        copy = box.addButton(tr("Open a copy"), QMessageBox.ButtonRole.AcceptRole)
         box.addButton(QMessageBox.StandardButton.Cancel)
         box.setDefaultButton(copy)
         box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
@@ -154,8 +158,8 @@ class SessionFiles:
 
     def _on_missing(self, missing: dict[str, str]) -> None:
         names = ", ".join(f"“{name}”" for name in missing.values())
-        more = "They stay silent until they are found. Point to the folder that holds them?"
-        box = question(self._window, f"Not found: {names}.", more)
+        more = tr("They stay silent until they are found. Point to the folder that holds them?")
+        box = question(self._window, tr("Not found: {0}.", names), more)
         box.setStandardButtons(QMessageBox.StandardButton.Open | QMessageBox.StandardButton.Cancel)
         box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         box.accepted.connect(self.find_missing)
@@ -163,10 +167,10 @@ class SessionFiles:
 
     def find_missing(self) -> None:
         if not self._desk.recordings.lost:
-            self._tell("Every recording is there")
+            self._tell(tr("Every recording is there"))
             return
         name = QFileDialog.getExistingDirectory(
-            self._window, "Folder that holds the recordings", str(Path.home())
+            self._window, tr("Folder that holds the recordings"), str(Path.home())
         )
         if name:
             self._desk.recordings.find_missing([Path(name)])

@@ -24,11 +24,12 @@ from chronotome.session.model import Session, replace
 from chronotome.session.slices import Lengthen, Roll, Scatter, SliceId
 from chronotome.ui.commands.choosing import ChosenHits
 from chronotome.ui.controls.figures import counted
+from chronotome.words import tr
 
 STEPS = {"loudness": 1.0, "pan": 0.1, "pitch": 1.0, "tilt": 1.0, "fade in": 5.0, "fade out": 5.0}
 STEPS |= {"start": 0.005, "length": 0.01}
 """By how much a key changes each value."""
-WORDS = {"fade in": "Fade in", "fade out": "Fade out"}
+WORDS = {"fade in": tr("Fade in"), "fade out": tr("Fade out")}
 
 
 class ShapedHits(ChosenHits):
@@ -50,7 +51,7 @@ class ShapedHits(ChosenHits):
             is_on = not all(column[at] for at in slices.at(hits))
             self._edit(
                 "reverse",
-                "Reverse {}",
+                tr("Reverse {}"),
                 lambda session, place, hits: set_flag(session, place, hits, "reversed", value=is_on),
             )
 
@@ -58,7 +59,7 @@ class ShapedHits(ChosenHits):
         is_on = not self.is_tape
         self._edit(
             "pitch",
-            "Pitch changes the length of {}" if is_on else "Pitch keeps the length of {}",
+            tr("Pitch changes the length of {}") if is_on else tr("Pitch keeps the length of {}"),
             lambda session, place, hits: set_flag(session, place, hits, "by_tape", value=is_on),
         )
 
@@ -74,18 +75,18 @@ class ShapedHits(ChosenHits):
         if self.has_chosen:
             self._edit(
                 "lengthen",
-                "Length of {} otherwise",
+                tr("Length of {} otherwise"),
                 lambda session, place, hits: set_lengthened(session, place, hits, how),
             )
 
     def as_recorded(self) -> None:
-        self._edit("forget the shape of", "Shape of {} as recorded", as_recorded)
+        self._edit(tr("forget the shape of"), tr("Shape of {} as recorded"), as_recorded)
 
     def change(self, name: str, by: float) -> None:
         """One of the values of the chosen hits, each by as much."""
         clip, slices = self._clip, self.slices
         if clip is None or slices is None:
-            self._meant("shape")
+            self._meant(tr("shape"))
             return
 
         def edit(session: Session, place: Place, hits: tuple[SliceId, ...]) -> Session:
@@ -93,7 +94,7 @@ class ShapedHits(ChosenHits):
             at = slices.at(hits)
             return set_value(session, place, name, {slices.ids[each]: float(now[each]) + by for each in at})
 
-        self._edit("shape", f"{WORDS.get(name, name.capitalize())} of {{}}", edit)
+        self._edit("shape", tr("{0} of {{}}", WORDS.get(name, name.capitalize())), edit)
 
     def step_value(self, name: str, direction: int) -> None:
         self.change(name, direction * STEPS[name])
@@ -115,18 +116,18 @@ class ShapedHits(ChosenHits):
                 {take.slices.ids[each]: value for each, value in zip(at, new, strict=True)},
             )
 
-        self._edit("shape", f"{label}: {name} of {{}}", edit)
+        self._edit("shape", tr("{0}: {1} of {{}}", label, name), edit)
 
     def ramp(self) -> None:
         """In a line from the value of the first chosen hit to that of the last."""
-        self._shape("Ramp", lambda values: np.linspace(values[0], values[-1], len(values)))
+        self._shape(tr("Ramp"), lambda values: np.linspace(values[0], values[-1], len(values)))
 
     def scale_values(self, factor: float) -> None:
         """All values of the chosen hits so many times as far from what is usual."""
-        self._shape("More" if factor > 1 else "Less", lambda values: values * factor)
+        self._shape(tr("More") if factor > 1 else tr("Less"), lambda values: values * factor)
 
     def usual(self) -> None:
-        self._shape("As recorded", np.zeros_like)
+        self._shape(tr("As recorded"), np.zeros_like)
 
     # Rolls and scatters
 
@@ -137,7 +138,7 @@ class ShapedHits(ChosenHits):
         return None if slices is None else roll_of(slices, self._desk.view.hits)
 
     def set_roll(self, roll: Roll | None) -> None:
-        label = "Roll {}" if roll is not None else "Single {}"
+        label = tr("Roll {}") if roll is not None else tr("Single {}")
         self._edit("roll", label, lambda session, place, hits: set_roll(session, place, hits, roll))
 
     def toggle_roll(self) -> None:
@@ -145,29 +146,29 @@ class ShapedHits(ChosenHits):
 
     def single_hits(self) -> None:
         """What rolls sound like, as hits that can be changed one by one."""
-        if self._meant("unroll") is not None and self.roll is None:
-            self._desk.say("None of the chosen hits is a roll")
+        if self._meant(tr("unroll")) is not None and self.roll is None:
+            self._desk.say(tr("None of the chosen hits is a roll"))
             return
-        self._edit("unroll", "Make single hits of {}", roll_to_hits)
+        self._edit("unroll", tr("Make single hits of {}"), roll_to_hits)
 
     @property
     def scatter(self) -> Scatter | None:
         slices = self.slices
         return None if slices is None else scatter_of(slices, self._desk.view.hits)
 
-    def set_scatter(self, scatter: Scatter | None, label: str = "Scatter {}") -> None:
+    def set_scatter(self, scatter: Scatter | None, label: str = tr("Scatter {}")) -> None:
         self._edit("scatter", label, lambda session, place, hits: set_scatter(session, place, hits, scatter))
 
     def draw_again(self) -> None:
         scatter = self.scatter
         if scatter is None:
-            if self._meant("scatter") is not None:
-                self._desk.say("Say how much is scattered first: Scatter in the tray")
+            if self._meant(tr("scatter")) is not None:
+                self._desk.say(tr("Say how much is scattered first: Scatter in the tray"))
             return
-        self.set_scatter(replace(scatter, seed=scatter.seed + 1), "Draw the scatter of {} again")
+        self.set_scatter(replace(scatter, seed=scatter.seed + 1), tr("Draw the scatter of {} again"))
 
     def keep_scatter(self) -> None:
-        if self._meant("keep the scatter of") is not None and self.scatter is None:
-            self._desk.say("None of the chosen hits is scattered")
+        if self._meant(tr("keep the scatter of")) is not None and self.scatter is None:
+            self._desk.say(tr("None of the chosen hits is scattered"))
             return
-        self._edit("scatter", "Keep the scatter of {}", keep_scatter)
+        self._edit("scatter", tr("Keep the scatter of {}"), keep_scatter)

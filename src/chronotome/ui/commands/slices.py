@@ -36,6 +36,7 @@ from chronotome.ui.commands.shaping import ShapedHits
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.rhythm import RhythmDialog
+from chronotome.words import tr
 
 USUAL_CROSSOVER = 250.0
 TIMES = 64
@@ -71,54 +72,58 @@ class SliceCommands(ShapedHits):
         """Of the range that was swept, where there is one."""
         view, place = self._desk.view, self._desk.view.place
         if place is None:
-            self._desk.say("There is no clip to take apart")
+            self._desk.say(tr("There is no clip to take apart"))
             return
         if self._desk.refuses_pattern(view.clip):
             return
         if self.slices is not None:
             self._desk.say(
-                "It is taken apart already: X cuts a hit in two, Ctrl+Shift+H brings it back whole"
+                tr("It is taken apart already: X cuts a hit in two, Ctrl+Shift+H brings it back whole")
             )
             return
         span = view.range
         if span is not None and place[0] in span.tracks:
             cuts = Cuts(cuts.at, cuts.step, cuts.parts, (span.start, span.end))
-        self._desk.store.apply(lambda session: take_apart(session, place, cuts), f"Take apart {words}")
+        self._desk.store.apply(lambda session: take_apart(session, place, cuts), tr("Take apart {0}", words))
         slices = self.slices
         if slices is None:
-            self._desk.say("Nothing to cut there: it would be one hit")
+            self._desk.say(tr("Nothing to cut there: it would be one hit"))
             return
         view.choose_hits(place, ())
         self._desk.likenesses.listen(self._desk.session.track(place[0]).clip(place[1]).recording, slices)
-        self._desk.say(f"{counted(len(slices), 'hit')}, which sound as before. A plays it as it was played")
+        self._desk.say(
+            tr("{0}, which sound as before. A plays it as it was played", counted(len(slices), "hit"))
+        )
 
     def at_onsets(self) -> None:
-        self.take_apart(Cuts(), "at onsets")
+        self.take_apart(Cuts(), tr("at onsets"))
 
     def at_marks(self) -> None:
-        self.take_apart(Cuts(At.MARKS), "at marks set by hand")
+        self.take_apart(Cuts(At.MARKS), tr("at marks set by hand"))
 
     def at_lines(self, step: float | None = None) -> None:
         """Lines so many quarter notes apart; of the grid that is shown, where none is said."""
-        self.take_apart(Cuts(At.LINES, step=step or self._desk.view.grid.step), "on lines")
+        self.take_apart(Cuts(At.LINES, step=step or self._desk.view.grid.step), tr("on lines"))
 
     def at_bars(self) -> None:
-        self.take_apart(Cuts(At.LINES, step=self._desk.session.metre.bar), "at every bar")
+        self.take_apart(Cuts(At.LINES, step=self._desk.session.metre.bar), tr("at every bar"))
 
     def ask_parts(self) -> None:
         parts, is_said = QInputDialog.getInt(
-            QApplication.activeWindow(), "Take apart", "Into how many equal parts?", 8, 2, 1024
+            QApplication.activeWindow(), tr("Take apart"), tr("Into how many equal parts?"), 8, 2, 1024
         )
         if is_said:
-            self.take_apart(Cuts(At.PARTS, parts=parts), f"into {parts} parts")
+            self.take_apart(Cuts(At.PARTS, parts=parts), tr("into {0} parts", parts))
 
     def make_whole(self) -> None:
         """The recording as it was before it was taken apart."""
         place = self._desk.view.place
         if place is None or self.slices is None:
-            self._desk.say("The clip is whole")
+            self._desk.say(tr("The clip is whole"))
             return
-        self._desk.store.apply(lambda session: make_whole(session, place), "Bring the recording back whole")
+        self._desk.store.apply(
+            lambda session: make_whole(session, place), tr("Bring the recording back whole")
+        )
 
     def keep_copy(self) -> None:
         place = self._desk.view.place
@@ -129,16 +134,16 @@ class SliceCommands(ShapedHits):
                     if self.slices is not None
                     else keep_whole_copy(session, place)
                 ),
-                "Keep it as it was on a muted track",
+                tr("Keep it as it was on a muted track"),
             )
 
     def toggle_fills(self) -> None:
         place, slices = self._desk.view.place, self.slices
         if place is None or slices is None:
-            self._desk.say("Take the clip apart first")
+            self._desk.say(tr("Take the clip apart first"))
             return
         fills = not slices.fills
-        label = "Fill emptied places" if fills else "Leave emptied places silent"
+        label = tr("Fill emptied places") if fills else tr("Leave emptied places silent")
         self._desk.store.apply(lambda session: set_fills(session, place, fills=fills), label)
 
     @property
@@ -149,7 +154,7 @@ class SliceCommands(ShapedHits):
     # Places
 
     def delete(self, *, is_closed: bool = False) -> None:
-        label = "Delete {} and close the gap" if is_closed else "Delete {}"
+        label = tr("Delete {} and close the gap") if is_closed else tr("Delete {}")
         self._edit(
             "delete", label, lambda session, place, hits: delete(session, place, hits, is_closed=is_closed)
         )
@@ -160,25 +165,25 @@ class SliceCommands(ShapedHits):
 
     def ask_repeats(self) -> None:
         """Over so many bars on."""
-        if self._meant("repeat") is None:
+        if self._meant(tr("repeat")) is None:
             return
         bars, is_said = QInputDialog.getInt(
-            QApplication.activeWindow(), "Repeat hits", "Over how many more bars?", 1, 1, TIMES
+            QApplication.activeWindow(), tr("Repeat hits"), tr("Over how many more bars?"), 1, 1, TIMES
         )
         if is_said:
             beats = self._length()
             self._repeat(max(1, int(bars * self._desk.session.metre.bar / beats + 1e-6)))
 
     def _repeat(self, times: int) -> None:
-        meant, slices = self._meant("duplicate"), self.slices
+        meant, slices = self._meant(tr("duplicate")), self.slices
         if meant is None or slices is None:
             return
         (place, hits), beats = meant, self._length()
-        label = f"Duplicate {counted(len(hits), 'hit')}"
+        label = tr("Duplicate {0}", counted(len(hits), "hit"))
         self._desk.store.apply(lambda session: copy(session, place, hits, beats, min(times, TIMES)), label)
         made = 0 if self.slices is None else len(self.slices) - len(slices)
         if made < len(hits) * min(times, TIMES):
-            self._desk.say(f"A clip holds {MOST_SLICES:,} hits at most: {made:,} were added")
+            self._desk.say(tr("A clip holds {0:,} hits at most: {1:,} were added", MOST_SLICES, made))
         self._choose_new(place, slices.ids)
 
     def _length(self) -> float:
@@ -199,20 +204,20 @@ class SliceCommands(ShapedHits):
 
     def keep(self, *, is_cut: bool = False) -> None:
         """Remember the chosen hits for pasting."""
-        meant, clip, slices = self._meant("cut out" if is_cut else "copy"), self._clip, self.slices
+        meant, clip, slices = self._meant(tr("cut out") if is_cut else tr("copy")), self._clip, self.slices
         if meant is None or clip is None or slices is None:
             return
         recording = self._desk.session.recording_with(clip.recording)
         self.kept = KeptHits(recording, slices.only(slices.at(meant[1])))
         if is_cut:
-            self._edit("cut out", "Cut out {}", delete)
-        self._desk.say(f"{counted(len(meant[1]), 'hit')} kept: Ctrl+V lays them at the playhead")
+            self._edit(tr("cut out"), tr("Cut out {}"), delete)
+        self._desk.say(tr("{0} kept: Ctrl+V lays them at the playhead", counted(len(meant[1]), "hit")))
 
     def paste(self) -> None:
         """Lay what was cut or copied at the playhead: in the clip of its recording, else on the track."""
         desk, kept, track = self._desk, self.kept, self._desk.view.focused
         if kept is None or track is None:
-            desk.say("Nothing to paste: Ctrl+C keeps the chosen hits")
+            desk.say(tr("Nothing to paste: Ctrl+C keeps the chosen hits"))
             return
         here, place = round(desk.transport.position), desk.view.place
         before = () if self.slices is None else self.slices.ids
@@ -220,7 +225,7 @@ class SliceCommands(ShapedHits):
         is_known = any(each.content == recording.content for each in desk.session.recordings)
         file = desk.recordings.places.get(recording.content)
         if not is_known and file is None:
-            desk.say(f"{recording.file} is not in this session, and was not found")
+            desk.say(tr("{0} is not in this session, and was not found", recording.file))
             return
         found: list[Place] = []
 
@@ -230,7 +235,7 @@ class SliceCommands(ShapedHits):
             found[:] = [where]
             return session
 
-        desk.store.apply(edit, f"Paste {counted(len(kept.slices), 'hit')}")
+        desk.store.apply(edit, tr("Paste {0}", counted(len(kept.slices), "hit")))
         if not is_known and file is not None:
             desk.recordings.bring(recording.content, file)
         where = found[0]
@@ -241,36 +246,38 @@ class SliceCommands(ShapedHits):
 
     def by_line(self, step: int) -> None:
         """Move the chosen hits to the next or previous line of the grid that is shown."""
-        meant, clip, slices, view = self._meant("move"), self._clip, self.slices, self._desk.view
+        meant, clip, slices, view = self._meant(tr("move")), self._clip, self.slices, self._desk.view
         if meant is None or clip is None or slices is None:
             return
         now = float(beats_of(self._desk.session, clip.take)[slices.at(meant[1])[0]])
         wanted = np.array([now + step * view.grid.step])
         line = float(nearest_lines(wanted, view.grid, self._desk.session.metre)[0])
-        self._edit("move", "Move {}", lambda session, place, hits: move(session, place, hits, line - now))
+        self._edit("move", tr("Move {}"), lambda session, place, hits: move(session, place, hits, line - now))
 
     def nudge(self, milliseconds: float) -> None:
         beats = milliseconds / 1000 * self._desk.session.tempo.beats_per_minute / 60
-        self._edit("move", "Move {}", lambda session, place, hits: move(session, place, hits, beats))
+        self._edit("move", tr("Move {}"), lambda session, place, hits: move(session, place, hits, beats))
 
     def swap(self) -> None:
-        meant = self._meant("swap")
+        meant = self._meant(tr("swap"))
         if meant is None:
             return
         if len(meant[1]) != 2:
-            self._desk.say("Choose two hits to swap them: Shift+click adds one")
+            self._desk.say(tr("Choose two hits to swap them: Shift+click adds one"))
             return
-        self._edit("swap", "Swap two hits", lambda session, place, hits: swap(session, place, *hits))
+        self._edit("swap", tr("Swap two hits"), lambda session, place, hits: swap(session, place, *hits))
 
     def shuffle(self) -> None:
         seed = next(self._seeds)
-        self._edit("shuffle", "Shuffle {}", lambda session, place, hits: shuffle(session, place, hits, seed))
+        self._edit(
+            "shuffle", tr("Shuffle {}"), lambda session, place, hits: shuffle(session, place, hits, seed)
+        )
 
     def turn_order(self) -> None:
-        self._edit("turn round", "Reverse the order of {}", turn_order)
+        self._edit(tr("turn round"), tr("Reverse the order of {}"), turn_order)
 
     def scale_time(self, factor: float, *, stretches: bool = False) -> None:
-        label = "Double time of {}" if factor < 1 else "Half time of {}"
+        label = tr("Double time of {}") if factor < 1 else tr("Half time of {}")
         self._edit(
             "move",
             label,
@@ -279,15 +286,17 @@ class SliceCommands(ShapedHits):
 
     def glue(self) -> None:
         before = 0 if self.slices is None else len(self.slices)
-        self._edit("glue", "Glue {} together", glue)
+        self._edit("glue", tr("Glue {} together"), glue)
         if self.slices is not None and self._desk.view.hits and len(self.slices) == before:
-            self._desk.say("Only neighbours that go on in one another as they were recorded can be glued")
+            self._desk.say(tr("Only neighbours that go on in one another as they were recorded can be glued"))
 
     def cut_here(self) -> None:
         """Cut the hit under the playhead in two."""
         place, position = self._desk.view.place, self._desk.transport.position
         if place is not None:
-            self._desk.store.apply(lambda session: cut_slice(session, place, position), "Cut a hit in two")
+            self._desk.store.apply(
+                lambda session: cut_slice(session, place, position), tr("Cut a hit in two")
+            )
 
     # Another rhythm
 
@@ -303,11 +312,11 @@ class SliceCommands(ShapedHits):
         """Put the chosen hits, or all, on the hits of another clip."""
         place, slices = self._desk.view.place, self.slices
         if place is None or slices is None:
-            self._desk.say("Take the clip apart first: its hits are put on the rhythm of another")
+            self._desk.say(tr("Take the clip apart first: its hits are put on the rhythm of another"))
             return
         others = [(each, self.name_of(each)) for each in self.others]
         if not others:
-            self._desk.say("There is no other clip to take a rhythm of")
+            self._desk.say(tr("There is no other clip to take a rhythm of"))
             return
         hits = self._desk.view.hits or slices.ids
         RhythmDialog(self._desk, place, hits, others, QApplication.activeWindow()).exec()
@@ -316,22 +325,28 @@ class SliceCommands(ShapedHits):
         track = self._desk.session.track(place[0])
         number = [each.id for each in track.clips].index(place[1]) + 1
         name = track.clip(place[1]).name or track.name
-        return f"{name} · clip {number}" if len(track.clips) > 1 else name
+        return tr("{0} · clip {1}", name, number) if len(track.clips) > 1 else name
 
     def ask_bands(self) -> None:
         """The lows of this clip with the highs of another one."""
         place, others = self._desk.view.place, self.others
         if place is None or not others:
-            self._desk.say("There is no other clip to take the highs of")
+            self._desk.say(tr("There is no other clip to take the highs of"))
             return
         names, parent = [self.name_of(each) for each in others], QApplication.activeWindow()
         name, is_said = QInputDialog.getItem(
-            parent, "Lows of it, highs of another", "Highs of which clip?", names, 0, editable=False
+            parent, tr("Lows of it, highs of another"), tr("Highs of which clip?"), names, 0, editable=False
         )
         if not is_said:
             return
         hertz, is_said = QInputDialog.getDouble(
-            parent, "Lows of it, highs of another", "They meet at (Hz):", USUAL_CROSSOVER, 20.0, 20_000.0, 0
+            parent,
+            tr("Lows of it, highs of another"),
+            tr("They meet at (Hz):"),
+            USUAL_CROSSOVER,
+            20.0,
+            20_000.0,
+            0,
         )
         if is_said:
             self.share_bands(others[names.index(name)], hertz)
@@ -342,11 +357,11 @@ class SliceCommands(ShapedHits):
         if place is not None and not self._desk.refuses_pattern(clip, clip_at(self._desk.session, other)):
             self._desk.store.apply(
                 lambda session: share_bands(session, place, other, hertz),
-                f"Lows here, highs of {self.name_of(other)}",
+                tr("Lows here, highs of {0}", self.name_of(other)),
             )
 
     def all_bands(self) -> None:
         place = self._desk.view.place
         if place is not None:
             edit: Edit = lambda session: set_crossover(session, place, None)  # noqa: E731 - typed
-            self._desk.store.apply(edit, "Hear all bands of the clip")
+            self._desk.store.apply(edit, tr("Hear all bands of the clip"))

@@ -21,16 +21,17 @@ from chronotome.session.model import Session, Take, Track, TrackId, replace
 from chronotome.session.settings import MOST_SHIFT
 from chronotome.ui.desk import Desk
 from chronotome.ui.view_state import Evidence, For, Stage
+from chronotome.words import tr
 
 STEPPED = {
     "strength": (0.0, 1.0, "strength"),
     "swing": (50.0, 75.0, "swing"),
-    "leave_alone": (0.0, 100.0, "leave-alone window"),
-    "timing": (0.0, 1.5, "groove timing"),
+    "leave_alone": (0.0, 100.0, tr("leave-alone window")),
+    "timing": (0.0, 1.5, tr("groove timing")),
     "loudness": (0.0, 1.0, "loudness"),
     "stroke": (0.0, 100.0, "stroke"),
-    "catch": (0.05, 1.0, "catch range"),
-    "shift": (-MOST_SHIFT, MOST_SHIFT, "shift of the lines"),
+    "catch": (0.05, 1.0, tr("catch range")),
+    "shift": (-MOST_SHIFT, MOST_SHIFT, tr("shift of the lines")),
 }
 """Settings that keys move: between what, and what they are called."""
 
@@ -62,9 +63,9 @@ class TightenCommands:
     def show_for(self, what: For) -> None:
         view = self._desk.view
         if what is For.SPAN and view.span is None:
-            self._desk.say("Drag over the ruler first: that span gets a recipe of its own")
+            self._desk.say(tr("Drag over the ruler first: that span gets a recipe of its own"))
         elif what is For.CHOSEN and not view.picked:
-            self._desk.say("Choose hits first: click them, Shift+click for more, or sweep over them")
+            self._desk.say(tr("Choose hits first: click them, Shift+click for more, or sweep over them"))
         else:
             view.set_recipe_for(what)
 
@@ -92,14 +93,16 @@ class TightenCommands:
             hits = scope.hits
             self.edit(
                 lambda session, each, its: session if its is None else clear_hits(session, each, its, hits),
-                "Usual recipe",
+                tr("Usual recipe"),
             )
             return
         span = scope.span or self._span_here(track)
         if span is None:
-            self._desk.say("Nothing here has a recipe of its own")
+            self._desk.say(tr("Nothing here has a recipe of its own"))
             return
-        self._desk.store.apply(lambda session: clear_span(session, track.id, *span), "Remove span’s recipe")
+        self._desk.store.apply(
+            lambda session: clear_span(session, track.id, *span), tr("Remove span’s recipe")
+        )
         view.set_recipe_for(For.TRACK)
 
     def _span_here(self, track: Track) -> tuple[float, float] | None:
@@ -110,7 +113,7 @@ class TightenCommands:
         """One setting of the recipe a step up or down, by key."""
         low, high, words = STEPPED[name]
         value = min(high, max(low, round(getattr(self._desk.view.recipe, name) + by, 4)))
-        self.set(f"Set {words}", **{name: value})
+        self.set(tr("Set {0}", words), **{name: value})
         shown = f"{value * 100:.0f} %" if high <= 1.5 else f"{value:.0f}"
         self._desk.say(f"{words.capitalize()} {shown}")
 
@@ -120,8 +123,8 @@ class TightenCommands:
         known = [each for each in DIVISIONS if (each > grid.division if by > 0 else each < grid.division)]
         if known:
             new = replace(grid, division=known[0] if by > 0 else known[-1])
-            self.set("Set grid", grid=new, follows_ruler=False)
-            self._desk.say(f"Grid {new.words}")
+            self.set(tr("Set grid"), grid=new, follows_ruler=False)
+            self._desk.say(tr("Grid {0}", new.words))
 
     def set(self, label: str, **values: object) -> None:
         scope = self._desk.view.scope
@@ -130,34 +133,36 @@ class TightenCommands:
     def as_ruler(self) -> None:
         """The grid is what the ruler shows, and follows the zoom."""
         grid = replace(self._desk.view.recipe.grid, division=self._desk.view.grid.division)
-        self.set("Set grid", grid=grid, follows_ruler=True)
-        self._desk.say(f"Grid as the ruler: {grid.words}")
+        self.set(tr("Set grid"), grid=grid, follows_ruler=True)
+        self._desk.say(tr("Grid as the ruler: {0}", grid.words))
 
     def next_feel(self) -> None:
         grid, feels = self._desk.view.recipe.grid, list(Feel)
         new = replace(grid, feel=feels[(feels.index(grid.feel) + 1) % len(feels)])
-        self.set("Set grid", grid=new)
-        self._desk.say(f"Grid {new.words}")
+        self.set(tr("Set grid"), grid=new)
+        self._desk.say(tr("Grid {0}", new.words))
 
     def next_swing_of(self) -> None:
         kinds = list(SwingOf)
         new = kinds[(kinds.index(self._desk.view.recipe.swing_of) + 1) % len(kinds)]
-        self.set("Set swing", swing_of=new)
-        self._desk.say(f"Swing of {'the grid’s pairs' if new is SwingOf.GRID else new}")
+        self.set(tr("Set swing"), swing_of=new)
+        self._desk.say(tr("Swing of {0}", "the grid’s pairs" if new is SwingOf.GRID else new))
 
     def toggle_scales(self) -> None:
         """The groove in ms, or as a share of a step."""
         scales = not self._desk.view.recipe.scales
-        self.set("Set groove", scales=scales)
-        self._desk.say("Groove: the same share of a step" if scales else "Groove: the same ms at any tempo")
+        self.set(tr("Set groove"), scales=scales)
+        self._desk.say(
+            tr("Groove: the same share of a step") if scales else tr("Groove: the same ms at any tempo")
+        )
 
     def more(self, by: int) -> None:
         scope = self._desk.view.scope
-        words = "Once more" if by > 0 else "Once less"
+        words = tr("Once more") if by > 0 else tr("Once less")
         self.edit(lambda session, track, take: once_more(session, track, take, scope, by), words)
         rounds = self._desk.view.recipe.rounds
         pull = self._desk.view.recipe.pull
-        self._desk.say(f"{pull:.0%} of the way, drawn in {rounds + 1} times".replace("%", " %"))
+        self._desk.say(tr("{0:.0%} of the way, drawn in {1} times", pull, rounds + 1).replace("%", " %"))
 
     def ask_variant(self) -> None:
         """Keep the recipe under a name."""
@@ -167,20 +172,23 @@ class TightenCommands:
         track = leading[0]
         number = len(track.variants) + 1
         said, is_sure = QInputDialog.getText(
-            QApplication.activeWindow(), "Variant", "Name of the variant", text=f"Variant {number}"
+            QApplication.activeWindow(),
+            tr("Variant"),
+            tr("Name of the variant"),
+            text=tr("Variant {0}", number),
         )
         if is_sure and said.strip():
             self.keep_variant(said.strip())
 
     def keep_variant(self, name: str) -> None:
-        self.edit(lambda session, track, _take: keep_variant(session, track, name), "Keep variant")
-        self._desk.say(f"“{name}” is kept: Shift+V goes from variant to variant")
+        self.edit(lambda session, track, _take: keep_variant(session, track, name), tr("Keep variant"))
+        self._desk.say(tr("“{0}” is kept: Shift+V goes from variant to variant", name))
 
     def use_variant(self, name: str) -> None:
-        self.edit(lambda session, track, _take: use_variant(session, track, name), f"Variant {name}")
+        self.edit(lambda session, track, _take: use_variant(session, track, name), tr("Variant {0}", name))
 
     def remove_variant(self, name: str) -> None:
-        self.edit(lambda session, track, _take: remove_variant(session, track, name), "Remove variant")
+        self.edit(lambda session, track, _take: remove_variant(session, track, name), tr("Remove variant"))
 
     @property
     def variant(self) -> str | None:
@@ -197,32 +205,35 @@ class TightenCommands:
         leading = self.leading
         names = [each.name for each in leading[0].variants] if leading is not None else []
         if not names:
-            self._desk.say("No variant is kept yet: V keeps this recipe under a name")
+            self._desk.say(tr("No variant is kept yet: V keeps this recipe under a name"))
             return
         current = self.variant
         at = (names.index(current) + 1) % len(names) if current in names else 0
         self.use_variant(names[at])
-        self._desk.say(f"Variant “{names[at]}”")
+        self._desk.say(tr("Variant “{0}”", names[at]))
 
     def match(self, other: TrackId | None) -> None:
         scope = self._desk.view.scope
-        self.edit(lambda session, track, take: match_to(session, track, take, other, scope), "Match a take")
+        self.edit(
+            lambda session, track, take: match_to(session, track, take, other, scope), tr("Match a take")
+        )
 
     def break_pair(self) -> None:
         """The selected hit has no partner."""
         selected = self._desk.view.selected
         if selected is None or self._desk.view.recipe.match is None:
-            self._desk.say("Choose a hit that is paired first")
+            self._desk.say(tr("Choose a hit that is paired first"))
             return
         self.pair(selected, None)
 
     def pair(self, onset: int, other: int | None) -> None:
         scope = self._desk.view.scope
-        words = "Break pair" if other is None else "Pair hits"
+        words = tr("Break pair") if other is None else tr("Pair hits")
         self.edit(lambda session, track, take: set_pair(session, track, take, onset, other, scope), words)
 
     def forget_pairs(self) -> None:
         scope, picked = self._desk.view.scope, self._desk.view.picked
         self.edit(
-            lambda session, track, take: forget_pairs(session, track, take, picked, scope), "Pair as found"
+            lambda session, track, take: forget_pairs(session, track, take, picked, scope),
+            tr("Pair as found"),
         )

@@ -8,6 +8,7 @@ from chronotome.session.edits.timing import set_click
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.model import Session, replace
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 BARS = 2
 WHOLE_SECONDS = 30.0
@@ -91,7 +92,7 @@ class Tour(QObject):
         self._desk.view.center_on(self._spots[self._at][0])
         self._desk.transport.go_to(self._spots[self._at][0])
         self._leads = False
-        self._desk.say(f"Tour: spot {self._at + 1} of {len(self._spots)}. Space ends it")
+        self._desk.say(tr("Tour: spot {0} of {1}. Space ends it", self._at + 1, len(self._spots)))
 
     def _on_moved(self, frame: float) -> None:
         if not self.is_running or self._leads:
@@ -100,7 +101,7 @@ class Tour(QObject):
         if start - self._desk.session.rate < frame < end:
             return
         if frame > end + self._desk.session.rate or frame < start:
-            self._end("Tour ended")
+            self._end(tr("Tour ended"))
             return
         self._at += 1
         if self._at < len(self._spots):
@@ -110,7 +111,7 @@ class Tour(QObject):
 
     def _on_playing(self, is_playing: bool) -> None:  # noqa: FBT001 - a signal's value
         if not is_playing and self.is_running:
-            self._end("Tour ended")
+            self._end(tr("Tour ended"))
 
     def _end(self, words: str) -> None:
         self._spots = []

@@ -1,5 +1,7 @@
 """How numbers are written: units, decimals, and a real minus sign."""
 
+from chronotome.words import tr, trn
+
 
 def signed(value: float, decimals: int = 1) -> str:
     text = f"{value:+.{decimals}f}".replace("-", "−")
@@ -11,7 +13,7 @@ def plain(value: float, decimals: int = 1) -> str:
 
 
 def decibels(value: float) -> str:
-    return "−∞ dB" if value <= -90 else f"{plain(value)} dB"
+    return "−∞ dB" if value <= -90 else tr("{0} dB", plain(value))
 
 
 def clock(seconds: float) -> str:
@@ -23,19 +25,19 @@ def clock(seconds: float) -> str:
 
 def share(value: float) -> str:
     """A confidence: 97 %, or under 1 %."""
-    return "under 1 %" if value < 0.01 else f"{value:.0%}".replace("%", " %")
+    return tr("under 1 %") if value < 0.01 else f"{value:.0%}".replace("%", " %")
 
 
 def counted(number: int, one: str, many: str | None = None) -> str:
-    return f"{number} {one if number == 1 else many or one + 's'}"
+    return trn(number, one, many or f"{one}s")
 
 
 def megabytes(count: float) -> str:
-    return f"{plain(count / 1e6)} MB"
+    return tr("{0} MB", plain(count / 1000000.0))
 
 
 def milliseconds(value: float) -> str:
-    return f"{plain(value, 0)} ms"
+    return tr("{0} ms", plain(value, 0))
 
 
 def percent(value: float) -> str:
@@ -48,7 +50,7 @@ def sides(value: float) -> str:
 
 
 def semitones(value: float) -> str:
-    return f"{signed(value, 2)} st"
+    return tr("{0} st", signed(value, 2))
 
 
 def times(value: float) -> str:
@@ -57,4 +59,4 @@ def times(value: float) -> str:
 
 def own_or_notes(value: float) -> str:
     """A length in quarter notes; none is the sound's own."""
-    return "its own" if value <= 0 else f"{plain(value, 3)} ♩"
+    return tr("its own") if value <= 0 else f"{plain(value, 3)} ♩"

@@ -6,6 +6,7 @@ from PySide6.QtWidgets import QAbstractButton, QSizePolicy, QVBoxLayout, QWidget
 
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.view_state import ViewState
+from chronotome.words import tr
 
 HEIGHT = 24
 ARROW = 3.5
@@ -25,7 +26,7 @@ class Fold(QAbstractButton):
         self.setText(words)
         self.setCheckable(True)
         self.setAccessibleName(words)
-        self.setToolTip(f"Show or hide: {words}")
+        self.setToolTip(tr("Show or hide: {0}", words))
         self.setFixedHeight(HEIGHT)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
         self.setFocusPolicy(Qt.FocusPolicy.TabFocus)

@@ -18,6 +18,7 @@ from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import Theme, colour
 from chronotome.ui.timeline.marks import down, paint_each, ring, up
 from chronotome.ui.timeline.shown import Shown
+from chronotome.words import tr
 
 HEIGHT = 62
 SIDE = 12
@@ -51,7 +52,7 @@ class FoldedBar(QWidget):
         self.setFixedHeight(HEIGHT)
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setAccessibleName("All hits folded into one bar")
+        self.setAccessibleName(tr("All hits folded into one bar"))
         view = desk.view
         for signal in (view.theme_changed, view.focus_changed, view.evidence_changed, view.selection_changed):
             signal.connect(self.update)
@@ -134,13 +135,17 @@ class FoldedBar(QWidget):
         name = position_words(beat, self._desk.session.metre).partition(".")[2]
         here = np.zeros(0, bool) if folded is None else np.abs(folded.steps - beat) < 1e-6
         if folded is None or not here.any():
-            return f"{name}: no hits"
+            return tr("{0}: no hits", name)
         drift = folded.drift[here]
         middle = float(np.median(drift))
         side = "late" if middle > 0 else "early"
-        return (
-            f"{name}: {counted(int(here.sum()), 'hit')}, {signed(middle)} ms {side}, "
-            f"half of them within ±{float(np.median(np.abs(drift - middle))):.1f} ms. Click chooses them"
+        return tr(
+            "{0}: {1}, {2} ms {3}, half of them within ±{4:.1f} ms. Click chooses them",
+            name,
+            counted(int(here.sum()), "hit"),
+            signed(middle),
+            side,
+            float(np.median(np.abs(drift - middle))),
         )
 
     def mousePressEvent(self, event: QMouseEvent) -> None:

@@ -8,6 +8,7 @@ from PySide6.QtWidgets import QSizePolicy, QWidget
 
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.view_state import ViewState
+from chronotome.words import tr
 
 HEIGHT, BARS = 64, 25
 FOOT = 14
@@ -35,7 +36,7 @@ class Histogram(QWidget):
         counts, _ = np.histogram(values, BARS, (-most or -1.0, most or 1.0))
         if (counts != self._counts).any() or ends != self._ends:
             self._counts, self._ends = counts, ends
-            self.setAccessibleDescription(f"{counts.sum()} values from {ends[0]} to {ends[1]}")
+            self.setAccessibleDescription(tr("{0} values from {1} to {2}", counts.sum(), ends[0], ends[1]))
             self.update()
 
     def sizeHint(self) -> QSize:

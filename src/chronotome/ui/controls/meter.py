@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QWidget
 
 from chronotome.ui.theme import colour
 from chronotome.ui.view_state import ViewState
+from chronotome.words import tr
 
 LOWEST = -54.0
 FALL_PER_SECOND = 30.0
@@ -25,7 +26,7 @@ class Meter(QWidget):
         self._input: float | None = None
         self._input_at = 0.0
         self.setFixedSize(106, HEIGHT)
-        self.setAccessibleName("Output level")
+        self.setAccessibleName(tr("Output level"))
         view.theme_changed.connect(self.update)
 
     def sizeHint(self) -> QSize:
@@ -53,8 +54,8 @@ class Meter(QWidget):
             peak, self._peak_at = max(new), now
         if levels != self._levels or peak != self._peak:
             self._levels, self._peak = levels, peak
-            self.setAccessibleDescription(f"{max(levels):.0f} dB")
-            self.setToolTip(f"Loudest {peak:.1f} dB".replace("-", "−"))
+            self.setAccessibleDescription(tr("{0:.0f} dB", max(levels)))
+            self.setToolTip(tr("Loudest {0:.1f} dB", peak).replace("-", "−"))
             self.update()
 
     def paintEvent(self, _event: QPaintEvent) -> None:

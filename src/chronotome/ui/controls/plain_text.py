@@ -5,6 +5,8 @@ import html
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QMessageBox, QWidget
 
+from chronotome.words import tr
+
 
 def tip(text: str) -> str:
     """A tooltip that shows just this."""
@@ -13,7 +15,7 @@ def tip(text: str) -> str:
 
 def question(parent: QWidget, text: str, more: str) -> QMessageBox:
     """A box that asks, about things that people named."""
-    box = QMessageBox(QMessageBox.Icon.NoIcon, "Chronotome", text, parent=parent)
+    box = QMessageBox(QMessageBox.Icon.NoIcon, tr("Chronotome"), text, parent=parent)
     box.setTextFormat(Qt.TextFormat.PlainText)
     box.setInformativeText(more)
     return box

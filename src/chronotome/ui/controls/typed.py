@@ -8,6 +8,7 @@ from PySide6.QtGui import QFocusEvent, QKeyEvent, QMouseEvent
 from PySide6.QtWidgets import QLabel, QLineEdit, QWidget
 
 from chronotome.session.limits import LONGEST_NAME
+from chronotome.words import tr
 
 
 def number_in(text: str) -> float | None:
@@ -31,7 +32,7 @@ def numbers_only(keep: Callable[[float], None]) -> Callable[[str], None]:
 class TypedFigure(QLineEdit):
     """Over the figure while it is typed. Enter and leaving it keep what was typed, Escape does not."""
 
-    asks_for = "type a number"
+    asks_for = tr("type a number")
 
     def __init__(
         self, parent: QWidget, box: QRect, shown: str, keep: Callable[[str], None], name: str
@@ -82,7 +83,7 @@ class TypedFigure(QLineEdit):
 class TypedName(TypedFigure):
     """A name that is typed where it stands."""
 
-    asks_for = "type it"
+    asks_for = tr("type it")
 
     def __init__(
         self, parent: QWidget, box: QRect, shown: str, keep: Callable[[str], None], name: str

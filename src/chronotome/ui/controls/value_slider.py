@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QSizePolicy, QWidget
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.view_state import ViewState
+from chronotome.words import tr
 
 HEIGHT = 42
 KNOB = 7
@@ -56,8 +57,12 @@ class ValueSlider(QWidget):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         usual_words = words(self._usual)
         self.setToolTip(
-            f"{name}. Drag, or arrow keys. Double-click the figure, or Enter: type it. "
-            f"Double-click the track: {usual_words}."
+            tr(
+                "{0}. Drag, or arrow keys. Double-click the figure, or Enter: type it. "
+                "Double-click the track: {1}.",
+                name,
+                usual_words,
+            )
         )
         view.theme_changed.connect(self.update)
 

@@ -44,15 +44,16 @@ from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import counted, percent
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 WIDTH, HEIGHT = 620, 560
-DOINGS = (("Tighten", Doing.TIGHTEN), ("Straighten", Doing.STRAIGHTEN), ("Split", Doing.SPLIT))
+DOINGS = ((tr("Tighten"), Doing.TIGHTEN), (tr("Straighten"), Doing.STRAIGHTEN), (tr("Split"), Doing.SPLIT))
 CUTS = (
-    ("at onsets", At.ONSETS, 0.5),
-    ("on lines of 1/4", At.LINES, 1.0),
-    ("on lines of 1/8", At.LINES, 0.5),
-    ("on lines of 1/16", At.LINES, 0.25),
-    ("into 8 equal parts", At.PARTS, 0.5),
+    (tr("at onsets"), At.ONSETS, 0.5),
+    (tr("on lines of 1/4"), At.LINES, 1.0),
+    (tr("on lines of 1/8"), At.LINES, 0.5),
+    (tr("on lines of 1/16"), At.LINES, 0.25),
+    (tr("into 8 equal parts"), At.PARTS, 0.5),
 )
 OWN_TEMPO, SONG_TEMPO = range(2)
 
@@ -62,7 +63,7 @@ class BatchDialog(QDialog):
 
     def __init__(self, desk: Desk, batching: Batching, parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("The same for many files")
+        self.setWindowTitle(tr("The same for many files"))
         self.setModal(False)
         self.resize(WIDTH, HEIGHT)
         self.setAcceptDrops(True)
@@ -88,23 +89,25 @@ class BatchDialog(QDialog):
 
     def _build_what(self) -> QFormLayout:
         view, form = self._desk.view, QFormLayout()
-        self.do = Segmented(view, "What is done", [words for words, _ in DOINGS])
+        self.do = Segmented(view, tr("What is done"), [words for words, _ in DOINGS])
         self.do.chosen.connect(lambda _index: self._show())
-        form.addRow("What", self.do)
+        form.addRow(tr("What"), self.do)
         self.about = QLabel()
         self.about.setObjectName("soft")
         self.about.setWordWrap(True)
         form.addRow("", self.about)
-        self.tempo = Segmented(view, "Tempo", ["each its own", "the song’s"])
-        form.addRow("Tempo", self.tempo)
-        self.cuts = Combo("Where it is cut", [words for words, *_ in CUTS])
+        self.tempo = Segmented(view, tr("Tempo"), [tr("each its own"), tr("the song’s")])
+        form.addRow(tr("Tempo"), self.tempo)
+        self.cuts = Combo(tr("Where it is cut"), [words for words, *_ in CUTS])
         self.names = QLineEdit(SPLIT_NAMES)
-        self.names.setAccessibleName("Names of the slices")
+        self.names.setAccessibleName(tr("Names of the slices"))
         self.names.textEdited.connect(lambda _text: self._show())
-        form.addRow("Cut", self.cuts)
-        form.addRow("Names", self.names)
-        self.kind = Combo("Kind of file", ["as each file is", *(each.words for each in ENCODINGS.values())])
-        form.addRow("Kind of file", self.kind)
+        form.addRow(tr("Cut"), self.cuts)
+        form.addRow(tr("Names"), self.names)
+        self.kind = Combo(
+            tr("Kind of file"), [tr("as each file is"), *(each.words for each in ENCODINGS.values())]
+        )
+        form.addRow(tr("Kind of file"), self.kind)
         self._form = form
         return form
 
@@ -114,7 +117,7 @@ class BatchDialog(QDialog):
         made.setHeaderHidden(True)
         made.setRootIsDecorated(False)
         made.setUniformRowHeights(True)
-        made.setAccessibleName("Files, and what became of each")
+        made.setAccessibleName(tr("Files, and what became of each"))
         made.header().setStretchLastSection(True)
         made.header().setSectionResizeMode(0, QHeaderView.ResizeMode.Interactive)
         made.header().resizeSection(0, 240)
@@ -129,25 +132,25 @@ class BatchDialog(QDialog):
 
     def _build_files(self) -> QHBoxLayout:
         row = QHBoxLayout()
-        self._button("Add files…", self._ask_files, row)
-        self._button("Add a folder…", self._ask_folder, row)
-        self.remove = self._button("Take out", self._take_out, row)
+        self._button(tr("Add files…"), self._ask_files, row)
+        self._button(tr("Add a folder…"), self._ask_folder, row)
+        self.remove = self._button(tr("Take out"), self._take_out, row)
         row.addStretch(1)
-        self.to = QLabel("into no folder yet")
+        self.to = QLabel(tr("into no folder yet"))
         self.to.setObjectName("soft")
         self.to.setTextFormat(Qt.TextFormat.PlainText)
         row.addWidget(self.to)
-        self._button("Into…", self._ask_out, row)
+        self._button(tr("Into…"), self._ask_out, row)
         return row
 
     def _build_end(self) -> QHBoxLayout:
         row = QHBoxLayout()
-        self._button("Save as a recipe…", self._ask_recipe, row)
-        self.copy = self._button("Copy the report", self._copy, row)
+        self._button(tr("Save as a recipe…"), self._ask_recipe, row)
+        self.copy = self._button(tr("Copy the report"), self._copy, row)
         self.told = QLabel()
         self.told.setObjectName("soft")
         row.addWidget(self.told, 1)
-        self.go = self._button("Start", self._on_go, row)
+        self.go = self._button(tr("Start"), self._on_go, row)
         self.go.setObjectName("main")
         return row
 
@@ -183,14 +186,16 @@ class BatchDialog(QDialog):
     def _words(self) -> str:
         track, settings = self._desk.view.focused, self._desk.view.recipe
         if track is None:
-            return "The usual settings: open a recording, and those of its track are taken."
+            return tr("The usual settings: open a recording, and those of its track are taken.")
         if self.doing is Doing.STRAIGHTEN:
-            return f"As {track.name}: {percent(100 * track.steady)} of its own drift is taken out."
+            return tr("As {0}: {1} of its own drift is taken out.", track.name, percent(100 * track.steady))
         if self.doing is Doing.SPLIT:
-            return "Each file becomes a folder of slices that are it again, put end to end."
+            return tr("Each file becomes a folder of slices that are it again, put end to end.")
         groove = self._desk.session.groove(settings.groove)
-        aim = settings.grid.words if groove is None else f"the groove {groove.name}"
-        return f"As {track.name}: {percent(100 * settings.strength)} to {aim}, {track.moving.by}."
+        aim = settings.grid.words if groove is None else tr("the groove {0}", groove.name)
+        return tr(
+            "As {0}: {1} to {2}, {3}.", track.name, percent(100 * settings.strength), aim, track.moving.by
+        )
 
     # Doing
 
@@ -208,11 +213,13 @@ class BatchDialog(QDialog):
 
     def _ask_files(self) -> None:
         endings = " ".join(f"*{suffix}" for suffix in SUFFIXES)
-        names, _ = QFileDialog.getOpenFileNames(self, "Add files", str(Path.home()), f"Sound ({endings})")
+        names, _ = QFileDialog.getOpenFileNames(
+            self, tr("Add files"), str(Path.home()), tr("Sound ({0})", endings)
+        )
         self.add([Path(name) for name in names])
 
     def _ask_folder(self) -> None:
-        name = QFileDialog.getExistingDirectory(self, "Add a folder of sound files", str(Path.home()))
+        name = QFileDialog.getExistingDirectory(self, tr("Add a folder of sound files"), str(Path.home()))
         if name:
             self.add([Path(name)])
 
@@ -224,18 +231,20 @@ class BatchDialog(QDialog):
         self._show()
 
     def _ask_out(self) -> None:
-        name = QFileDialog.getExistingDirectory(self, "Write into", str(Path.home()))
+        name = QFileDialog.getExistingDirectory(self, tr("Write into"), str(Path.home()))
         if name:
             self.write_into(Path(name))
 
     def write_into(self, folder: Path) -> None:
         self.folder = folder
-        self.to.setText(f"into “{shown(folder.name)}”")
+        self.to.setText(tr("into “{0}”", shown(folder.name)))
         self._show()
 
     def _ask_recipe(self) -> None:
         usual = str(Path.home() / f"{self.doing}{SUFFIX}")
-        name, _ = QFileDialog.getSaveFileName(self, "Save as a recipe", usual, f"Recipes (*{SUFFIX})")
+        name, _ = QFileDialog.getSaveFileName(
+            self, tr("Save as a recipe"), usual, tr("Recipes (*{0})", SUFFIX)
+        )
         if name:
             path = Path(name if name.endswith(SUFFIX) else f"{name}{SUFFIX}")
             try:
@@ -243,7 +252,7 @@ class BatchDialog(QDialog):
             except ChronotomeError as error:
                 self._desk.tasks.error.emit(str(error))
                 return
-            self._desk.say(f"Saved: chronotome batch “{shown(path.name)}” FILES does the same")
+            self._desk.say(tr("Saved: chronotome batch “{0}” FILES does the same", shown(path.name)))
 
     def _on_go(self) -> None:
         if self._batching.is_running:
@@ -270,15 +279,15 @@ class BatchDialog(QDialog):
 
     def _on_ended(self, number: int, outcome: Outcome) -> None:
         self.outcomes.append(outcome)
-        self._tell(number, outcome.words if outcome.is_done else f"failed: {outcome.words}")
+        self._tell(number, outcome.words if outcome.is_done else tr("failed: {0}", outcome.words))
         self._show()
 
     def _on_finished(self, error: ChronotomeError | None) -> None:
         for row in range(len(self.outcomes), len(self.paths)):
-            self._tell(row, "not done: cancelled" if isinstance(error, Cancelled) else "not done")
+            self._tell(row, tr("not done: cancelled") if isinstance(error, Cancelled) else tr("not done"))
         self._show()
         done = sum(each.is_done for each in self.outcomes)
-        self._desk.say(f"{done} of {counted(len(self.paths), 'file')} done")
+        self._desk.say(tr("{0} of {1} done", done, counted(len(self.paths), "file")))
 
     def _show(self) -> None:
         is_running, doing = self._batching.is_running, self.doing
@@ -291,7 +300,7 @@ class BatchDialog(QDialog):
             self._form.setRowVisible(field, is_shown)
         wrong = self._wrong_names() if doing is Doing.SPLIT else ""
         self.about.setText(wrong or self._words())
-        self.go.setText("Cancel" if is_running else "Start")
+        self.go.setText(tr("Cancel") if is_running else tr("Start"))
         is_ready = bool(self.paths) and self.folder is not None and not wrong
         self.go.setEnabled(is_running or is_ready)
         self.remove.setEnabled(not is_running and bool(self.paths))
@@ -299,14 +308,14 @@ class BatchDialog(QDialog):
         failed = sum(not each.is_done for each in self.outcomes)
         words = counted(len(self.paths), "file")
         if self.outcomes:
-            words = f"{len(self.outcomes) - failed} done, {failed} failed, of {len(self.paths)}"
+            words = tr("{0} done, {1} failed, of {2}", len(self.outcomes) - failed, failed, len(self.paths))
         self.told.setText(words)
 
     def _wrong_names(self) -> str:
         try:
             names_by(self.names.text(), [], "")
         except WrongTemplate as error:
-            return f"The names cannot be made: {error}."
+            return tr("The names cannot be made: {0}.", error)
         return ""
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:

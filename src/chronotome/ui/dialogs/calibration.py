@@ -9,6 +9,7 @@ from PySide6.QtGui import QCloseEvent, QKeyEvent, QMouseEvent
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLabel, QProgressBar, QVBoxLayout, QWidget
 
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 CLICKS, LEAD_IN = 16, 4
 GAP_MILLISECONDS = 600
@@ -37,11 +38,13 @@ class CalibrationDialog(QDialog):
         self.measured: float | None = None
         self.clicks: list[float] = []
         self.taps: list[float] = []
-        self.setWindowTitle("Tap calibration")
+        self.setWindowTitle(tr("Tap calibration"))
         layout = QVBoxLayout(self)
         self.words = QLabel(
-            "Sixteen clicks come, one every 0.6 seconds.\n"
-            "Press any key, or click here, together with each of them."
+            tr(
+                "Sixteen clicks come, one every 0.6 seconds.\n"
+                "Press any key, or click here, together with each of them."
+            )
         )
         self.words.setMinimumWidth(360)
         layout.addWidget(self.words)
@@ -79,10 +82,10 @@ class CalibrationDialog(QDialog):
     def _finish(self) -> None:
         self.measured = lateness_ms(self.taps, self.clicks[LEAD_IN:])
         if self.measured is None:
-            self.words.setText("Too few keys came close to a click. Close this, and try again.")
+            self.words.setText(tr("Too few keys came close to a click. Close this, and try again."))
             return
         side = "after" if self.measured >= 0 else "before"
-        self.words.setText(f"Your hand comes {abs(self.measured):.0f} ms {side} the click.")
+        self.words.setText(tr("Your hand comes {0:.0f} ms {1} the click.", abs(self.measured), side))
         self.buttons.button(QDialogButtonBox.StandardButton.Ok).setEnabled(True)
 
     def event(self, event: QEvent) -> bool:

@@ -23,6 +23,7 @@ from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.preferences import ROWS
+from chronotome.words import tr
 
 WIDTH, HEIGHT, COLUMNS = 560, 420, (330, 110, 90)
 MOST_SHOWN = 200
@@ -61,16 +62,16 @@ def findable(desk: Desk, commands: Commands, table: Actions, set_up: Callable[[s
         for entry in table.entries
         if entry.name != "find"
     ]
-    items += [Item(name, "setting", "", partial(set_up, name)) for name in ROWS]
-    items += [Item(track.name, "track", "", partial(view.focus, track.id)) for track in session.tracks]
+    items += [Item(name, tr("setting"), "", partial(set_up, name)) for name in ROWS]
+    items += [Item(track.name, tr("track"), "", partial(view.focus, track.id)) for track in session.tracks]
     sections = commands.sections
-    items += [Item(each.name, "section", "", partial(sections.go_to, each)) for each in session.sections]
+    items += [Item(each.name, tr("section"), "", partial(sections.go_to, each)) for each in session.sections]
     guiding = desk.guiding
     checks = desk.checks(guiding.track, guiding.take) if guiding is not None else NOTHING
     for number in range(min(len(checks), MOST_SHOWN)):
         check = checks[number]
-        words = f"{check.title} at {position_words(check.beat, session.metre)}"
-        items.append(Item(words, "to check", "", partial(commands.go_to_check, check)))
+        words = tr("{0} at {1}", check.title, position_words(check.beat, session.metre))
+        items.append(Item(words, tr("to check"), "", partial(commands.go_to_check, check)))
     return items
 
 
@@ -79,14 +80,14 @@ class FindDialog(QDialog):
 
     def __init__(self, items: Sequence[Item], parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Find anything")
+        self.setWindowTitle(tr("Find anything"))
         self.resize(WIDTH, HEIGHT)
         self._items = items
         self.chosen: Item | None = None
         layout = QVBoxLayout(self)
         self.typed = QLineEdit()
-        self.typed.setPlaceholderText("An action, a track, a section, a place to check, or keys")
-        self.typed.setAccessibleName("What is looked for")
+        self.typed.setPlaceholderText(tr("An action, a track, a section, a place to check, or keys"))
+        self.typed.setAccessibleName(tr("What is looked for"))
         self.typed.setClearButtonEnabled(True)
         self.typed.textChanged.connect(self._sift)
         self.typed.installEventFilter(self)
@@ -96,7 +97,7 @@ class FindDialog(QDialog):
         self.list.setHeaderHidden(True)
         self.list.setRootIsDecorated(False)
         self.list.setUniformRowHeights(True)
-        self.list.setAccessibleName("What was found")
+        self.list.setAccessibleName(tr("What was found"))
         self.list.setFocusPolicy(Qt.FocusPolicy.NoFocus)
         columns = self.list.header()
         columns.setStretchLastSection(False)
@@ -117,7 +118,11 @@ class FindDialog(QDialog):
             [QTreeWidgetItem([item.words, item.about, item.keys]) for item in self._shown]
         )
         self._choose(0)
-        words = "Enter does it, Escape leaves" if self._shown else "Nothing is called so: try another word"
+        words = (
+            tr("Enter does it, Escape leaves")
+            if self._shown
+            else tr("Nothing is called so: try another word")
+        )
         self.told.setText(words)
 
     def eventFilter(self, _watched: QObject, event: QEvent) -> bool:

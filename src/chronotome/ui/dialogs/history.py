@@ -22,9 +22,10 @@ from chronotome.session.model import Session
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 WIDTH, HEIGHT = 340, 560
-OPENED = "As it was opened"
+OPENED = tr("As it was opened")
 NOW = 2
 LETTERS = [Qt.Key.Key_A, Qt.Key.Key_B]
 
@@ -34,7 +35,7 @@ class HistoryDialog(QDialog):
 
     def __init__(self, desk: Desk, parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("History")
+        self.setWindowTitle(tr("History"))
         self.setModal(False)
         self.resize(WIDTH, HEIGHT)
         self._desk = desk
@@ -43,7 +44,7 @@ class HistoryDialog(QDialog):
         self.list.setHeaderHidden(True)
         self.list.setRootIsDecorated(False)
         self.list.setUniformRowHeights(True)
-        self.list.setAccessibleName("Steps of the history")
+        self.list.setAccessibleName(tr("Steps of the history"))
         self.list.itemClicked.connect(self._on_click)
         self.list.installEventFilter(self)
         layout.addWidget(self.list, 1)
@@ -60,14 +61,14 @@ class HistoryDialog(QDialog):
         made, row = QVBoxLayout(), QHBoxLayout()
         self.marks = []
         for number, letter in enumerate("AB"):
-            button = QPushButton(f"Chosen step is {letter}")
+            button = QPushButton(tr("Chosen step is {0}", letter))
             button.setAutoDefault(False)
-            button.setToolTip(f"To be heard as {letter} below, without going there ({letter})")
+            button.setToolTip(tr("To be heard as {0} below, without going there ({1})", letter, letter))
             button.clicked.connect(partial(self.mark, number))
             row.addWidget(button)
             self.marks.append(button)
         made.addLayout(row)
-        self.hear = Segmented(self._desk.view, "What is heard", ["A", "B", "as it is"])
+        self.hear = Segmented(self._desk.view, tr("What is heard"), ["A", "B", tr("as it is")])
         self.hear.set_index(NOW)
         self.hear.chosen.connect(self._on_hear)
         made.addWidget(self.hear)
@@ -97,7 +98,7 @@ class HistoryDialog(QDialog):
         if point is None:
             self._desk.store.drop_draft()
             if index != NOW:
-                self._desk.say(f"Choose a step, and say that it is {'AB'[index]}")
+                self._desk.say(tr("Choose a step, and say that it is {0}", "AB"[index]))
                 self.hear.set_index(NOW)
             return
         session = point[0]
@@ -110,10 +111,12 @@ class HistoryDialog(QDialog):
 
     def _tell_points(self) -> None:
         names = [
-            f"{letter}: after “{point[1]}”" for letter, point in zip("AB", self._points, strict=True) if point
+            tr("{0}: after “{1}”", letter, point[1])
+            for letter, point in zip("AB", self._points, strict=True)
+            if point
         ]
         self.compared.setText(
-            "\n".join(names) or "Two steps can be heard against one another, where the playhead is."
+            "\n".join(names) or tr("Two steps can be heard against one another, where the playhead is.")
         )
 
     def done(self, result: int) -> None:
@@ -146,9 +149,9 @@ class HistoryDialog(QDialog):
         self.list.setCurrentItem(items[self.here])
         self.list.scrollToItem(items[self.here])
         undone = len(history.future)
-        more = f", {counted(undone, 'step')} undone" if undone else ""
-        steps = f"{counted(self.here, 'step')}{more}. A click goes there"
-        self.told.setText(steps if len(labels) > 1 else "Nothing was done yet")
+        more = tr(", {0} undone", counted(undone, "step")) if undone else ""
+        steps = tr("{0}{1}. A click goes there", counted(self.here, "step"), more)
+        self.told.setText(steps if len(labels) > 1 else tr("Nothing was done yet"))
         self._tell_points()
 
     def _on_click(self, item: QTreeWidgetItem) -> None:

@@ -20,6 +20,7 @@ from chronotome.session.model import Session
 from chronotome.ui.controls.figures import clock, counted, megabytes, plain
 from chronotome.ui.controls.plain_text import question
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 
 def bytes_in(paths: list[Path]) -> int:
@@ -35,7 +36,7 @@ def hits_in(session: Session) -> int:
 class InformationDialog(QDialog):
     def __init__(self, desk: Desk, parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Session information")
+        self.setWindowTitle(tr("Session information"))
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         self._desk = desk
         layout = QVBoxLayout(self)
@@ -56,7 +57,9 @@ class InformationDialog(QDialog):
             self._grid.addWidget(value, row, 1)
         self._grid.setColumnMinimumWidth(1, 320)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
-        self.drop = buttons.addButton("Forget what nothing plays…", QDialogButtonBox.ButtonRole.ActionRole)
+        self.drop = buttons.addButton(
+            tr("Forget what nothing plays…"), QDialogButtonBox.ButtonRole.ActionRole
+        )
         self.drop.setEnabled(bool(desk.document.unheard))
         self.drop.clicked.connect(self.ask_and_drop)
         buttons.rejected.connect(self.reject)
@@ -73,20 +76,25 @@ class InformationDialog(QDialog):
         folder, clips = desk.document.folder, sum(1 for _ in session.clips)
         idle = f"{counted(len(unheard), 'file')}, {megabytes(bytes_in(unheard))}" if unheard else "none"
         return [
-            ("Name", desk.document.title),
-            ("Folder", readable(folder) if folder else "not saved yet"),
-            ("Length", f"{clock(frames / session.rate)}, about {plain(max(0.0, bars))} bars"),
+            (tr("Name"), desk.document.title),
+            (tr("Folder"), readable(folder) if folder else tr("not saved yet")),
+            (tr("Length"), tr("{0}, about {1} bars", clock(frames / session.rate), plain(max(0.0, bars)))),
             (
-                "Tempo",
-                f"{plain(session.tempo.beats_per_minute, 2)} bpm, {session.metre.beats}/{session.metre.unit}",
+                tr("Tempo"),
+                tr(
+                    "{0} bpm, {1}/{2}",
+                    plain(session.tempo.beats_per_minute, 2),
+                    session.metre.beats,
+                    session.metre.unit,
+                ),
             ),
-            ("Rate", f"{session.rate / 1000:g} kHz"),
-            ("Tracks", f"{counted(len(session.tracks), 'track')}, {counted(clips, 'clip')}"),
-            ("Hits", f"{hits_in(session):,}".replace(",", " ")),
-            ("Kits", f"{counted(len(session.kits), 'kit')}, {counted(len(session.patterns), 'pattern')}"),
-            ("Recordings", f"{counted(len(session.recordings), 'file')}, {megabytes(bytes_in(own))}"),
-            ("Not played", idle),
-            ("History", counted(steps, "step")),
+            (tr("Rate"), tr("{0:g} kHz", session.rate / 1000)),
+            (tr("Tracks"), f"{counted(len(session.tracks), 'track')}, {counted(clips, 'clip')}"),
+            (tr("Hits"), f"{hits_in(session):,}".replace(",", " ")),
+            (tr("Kits"), f"{counted(len(session.kits), 'kit')}, {counted(len(session.patterns), 'pattern')}"),
+            (tr("Recordings"), f"{counted(len(session.recordings), 'file')}, {megabytes(bytes_in(own))}"),
+            (tr("Not played"), idle),
+            (tr("History"), counted(steps, "step")),
         ]
 
     def ask_and_drop(self) -> None:
@@ -95,11 +103,14 @@ class InformationDialog(QDialog):
         names = ", ".join(f"“{readable(path.name)}”" for path in files.values())
         box = question(
             self,
-            f"Forget {counted(len(files), 'recording')} that nothing plays? {names}",
-            f"{megabytes(bytes_in(list(files.values())))} become free in the session’s folder as it is saved."
-            " Files outside of it stay. The steps of the history go too: they need what is forgotten.",
+            tr("Forget {0} that nothing plays? {1}", counted(len(files), "recording"), names),
+            tr(
+                "{0} become free in the session’s folder as it is saved."
+                " Files outside of it stay. The steps of the history go too: they need what is forgotten.",
+                megabytes(bytes_in(list(files.values()))),
+            ),
         )
-        forget = box.addButton("Forget", QMessageBox.ButtonRole.DestructiveRole)
+        forget = box.addButton(tr("Forget"), QMessageBox.ButtonRole.DestructiveRole)
         box.addButton(QMessageBox.StandardButton.Cancel)
         box.buttonClicked.connect(lambda button: self.forget() if button is forget else None)
         box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
@@ -107,5 +118,5 @@ class InformationDialog(QDialog):
 
     def forget(self) -> None:
         self._desk.document.drop_unheard()
-        self._desk.say("Forgotten. Save the session, and their room is free")
+        self._desk.say(tr("Forgotten. Save the session, and their room is free"))
         self.accept()

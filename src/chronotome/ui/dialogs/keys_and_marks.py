@@ -16,8 +16,9 @@ from PySide6.QtWidgets import (
 )
 
 from chronotome.ui.actions import Actions
+from chronotome.words import tr
 
-HELP = """
+HELP = tr("""
 <p><b>Shape first, colour second</b></p>
 <p>▼ notch on the wave: an onset. Hollow: below the threshold.<br>
 ◆ on the ruler: a hit that was set by hand. ◇: placed by Tighten.<br>
@@ -70,7 +71,7 @@ While letters play (F8): , and . reach more slices, Backspace takes the last rou
 Drag a drift mark, a notch or a diamond to move that hit; Alt: without snap; Escape: leave it.<br>
 Double-click a mark takes back what was set by hand.<br>
 Drag over the ruler loops that span.</p>
-"""
+""")
 
 
 def first_of(keys: str) -> QKeySequence:
@@ -83,7 +84,7 @@ class ShortcutsDialog(QDialog):
 
     def __init__(self, actions: Actions, own: Mapping[str, str], parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Shortcuts")
+        self.setWindowTitle(tr("Shortcuts"))
         self.resize(460, 560)
         layout = QVBoxLayout(self)
         body = QWidget()
@@ -134,7 +135,7 @@ class ShortcutsDialog(QDialog):
         for name, (edit, _) in self._edits.items():
             keys = edit.keySequence().toString()
             if keys and keys in taken:
-                self.problem.setText(f"{keys} stands for two actions: change one of them.")
+                self.problem.setText(tr("{0} stands for two actions: change one of them.", keys))
                 edit.setFocus(Qt.FocusReason.OtherFocusReason)
                 return
             taken[keys] = name
@@ -144,7 +145,7 @@ class ShortcutsDialog(QDialog):
 class HelpDialog(QDialog):
     def __init__(self, parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Marks and mouse")
+        self.setWindowTitle(tr("Marks and mouse"))
         layout = QVBoxLayout(self)
         text = QLabel(HELP)
         text.setTextFormat(Qt.TextFormat.RichText)

@@ -3,8 +3,9 @@
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLabel, QProgressBar, QVBoxLayout, QWidget
 
 from chronotome.bridge.loopback import Loopback
+from chronotome.words import tr
 
-HOW = (
+HOW = tr(
     "Connect an output of the sound card to its input with a cable, or hold the microphone to the "
     "loudspeaker. Six short sounds are played, and looked for in what comes back."
 )
@@ -16,7 +17,7 @@ class LoopbackDialog(QDialog):
 
     def __init__(self, loopback: Loopback, parent: QWidget | None) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Delay of the input")
+        self.setWindowTitle(tr("Delay of the input"))
         self._loopback = loopback
         self.measured: float | None = None
         """Milliseconds; None where nothing was found."""
@@ -33,7 +34,7 @@ class LoopbackDialog(QDialog):
         kinds = QDialogButtonBox.StandardButton
         self.buttons = QDialogButtonBox(kinds.Ok | kinds.Cancel)
         self.keep = self.buttons.button(kinds.Ok)
-        self.keep.setText("Measure")
+        self.keep.setText(tr("Measure"))
         self.buttons.accepted.connect(self._on_ok)
         self.buttons.rejected.connect(self.reject)
         layout.addWidget(self.buttons)
@@ -45,21 +46,27 @@ class LoopbackDialog(QDialog):
             self.accept()
             return
         self.keep.setEnabled(False)
-        self.words.setText("Measuring…")
+        self.words.setText(tr("Measuring…"))
         self._loopback.start()
 
     def _on_measured(self, seconds: float | None, loudest: float) -> None:
         self.keep.setEnabled(True)
         if seconds is None:
-            what = "Nothing came back" if loudest < QUIET else "The sounds could not be told from the rest"
+            what = (
+                tr("Nothing came back")
+                if loudest < QUIET
+                else tr("The sounds could not be told from the rest")
+            )
             self.words.setText(f"{what}. {HOW}")
-            self.keep.setText("Measure again")
+            self.keep.setText(tr("Measure again"))
             return
         self.measured = round(1000 * seconds, 2)
         side = "later" if self.measured >= 0 else "earlier"
-        late = f"{abs(self.measured):.2f} ms {side} than the device says"
-        self.words.setText(f"What “{self._loopback.device}” hears comes {late}. Takes are put right by that.")
-        self.keep.setText("Keep it")
+        late = tr("{0:.2f} ms {1} than the device says", abs(self.measured), side)
+        self.words.setText(
+            tr("What “{0}” hears comes {1}. Takes are put right by that.", self._loopback.device, late)
+        )
+        self.keep.setText(tr("Keep it"))
 
     def done(self, result: int) -> None:
         """However it ends, the sounds end."""

@@ -5,6 +5,8 @@ import time
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLabel, QScrollArea, QVBoxLayout, QWidget
 
+from chronotome.words import tr
+
 MOST = 200
 WIDTH, HEIGHT = 520, 260
 
@@ -14,7 +16,7 @@ class Messages(QDialog):
 
     def __init__(self, parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Messages")
+        self.setWindowTitle(tr("Messages"))
         self.setModal(False)
         self.resize(WIDTH, HEIGHT)
         self.told: list[str] = []
@@ -27,7 +29,7 @@ class Messages(QDialog):
         area.setWidget(body)
         layout.addWidget(area)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
-        forget = buttons.addButton("Forget them", QDialogButtonBox.ButtonRole.ResetRole)
+        forget = buttons.addButton(tr("Forget them"), QDialogButtonBox.ButtonRole.ResetRole)
         forget.clicked.connect(self.forget)
         buttons.rejected.connect(self.reject)
         layout.addWidget(buttons)

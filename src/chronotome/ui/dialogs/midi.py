@@ -4,6 +4,7 @@ from PySide6.QtCore import QTimer
 from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QLabel, QVBoxLayout, QWidget
 
 from chronotome.bridge.keys import Keys
+from chronotome.words import tr
 
 LOOK_MILLISECONDS = 500
 
@@ -13,7 +14,7 @@ class MidiDialog(QDialog):
 
     def __init__(self, keys: Keys, chosen: tuple[str, ...], parent: QWidget | None) -> None:
         super().__init__(parent)
-        self.setWindowTitle("MIDI inputs")
+        self.setWindowTitle(tr("MIDI inputs"))
         self._keys, self._chosen = keys, set(chosen)
         self.boxes: list[QCheckBox] = []
         self._shown: str | None = None
@@ -23,7 +24,7 @@ class MidiDialog(QDialog):
         layout.addWidget(self.words)
         self._rows = QVBoxLayout()
         layout.addLayout(self._rows)
-        note = QLabel("Notes from C2 (36) on play the keys from Q on. With none ticked, all inputs play.")
+        note = QLabel(tr("Notes from C2 (36) on play the keys from Q on. With none ticked, all inputs play."))
         note.setObjectName("soft")
         note.setWordWrap(True)
         layout.addWidget(note)
@@ -58,6 +59,6 @@ class MidiDialog(QDialog):
             box.setChecked(box.text() in ticked)
             self._rows.addWidget(box)
         if missing:
-            self.words.setText(f"There is {missing}. Keys, pads and files of notes play all the same.")
+            self.words.setText(tr("There is {0}. Keys, pads and files of notes play all the same.", missing))
         else:
-            self.words.setText("These inputs are there:" if names else "No input is plugged in.")
+            self.words.setText(tr("These inputs are there:") if names else tr("No input is plugged in."))

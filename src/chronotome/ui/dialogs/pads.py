@@ -11,6 +11,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
 from chronotome.ui.key_play import BANK, ROWS, KeyPlay
 from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.words import tr
 
 PAD, GAP, TOP = 52, 6, 30
 LIT_MILLISECONDS = 140
@@ -25,8 +26,8 @@ class PadsWindow(QWidget):
 
     def __init__(self, desk: Desk, play: KeyPlay, parent: QWidget | None) -> None:
         super().__init__(parent, Qt.WindowType.Tool)
-        self.setWindowTitle("Pads – Chronotome")
-        self.setAccessibleName("Pads: the keys of the kit")
+        self.setWindowTitle(tr("Pads – Chronotome"))
+        self.setAccessibleName(tr("Pads: the keys of the kit"))
         self.setAttribute(Qt.WidgetAttribute.WA_AcceptTouchEvents)
         self._desk, self._play = desk, play
         self._pressed: dict[int, int] = {}
@@ -64,11 +65,11 @@ class PadsWindow(QWidget):
         painter.fillRect(self.rect(), colour(theme.panel))
         painter.setFont(text_font(12, 600))
         painter.setPen(colour(theme.ink))
-        name = "No kit is on the keys" if kit is None else kit.name
+        name = tr("No kit is on the keys") if kit is None else kit.name
         painter.drawText(QRectF(GAP + 4, 0, self.width(), TOP), Qt.AlignmentFlag.AlignVCenter, name)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        words = "lower is louder    , and . reach more keys"
+        words = tr("lower is louder    , and . reach more keys")
         box = QRectF(0, 0, self.width() - GAP - 4, TOP)
         painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, words)
         for at in range(BANK):

@@ -33,27 +33,28 @@ from chronotome.ui.controls.figures import megabytes, milliseconds
 from chronotome.ui.controls.segmented import Segmented, index_in
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.midi import MidiDialog
+from chronotome.words import tr
 
 WIDTH, HEIGHT = 560, 660
 BLOCKS = (64, 128, 256, 512, 1024, 2048)
-THEMES = (("Day", "day"), ("Night", "night"), ("As the desktop", DESKTOP))
+THEMES = ((tr("Day"), "day"), (tr("Night"), "night"), (tr("As the desktop"), DESKTOP))
 STEPS = (0, 50, 200, MOST_STEPS)
 MINUTES = (0, 1, 5, 15)
-STAND_INS = (("Automatic", "auto"), ("Simulated", "simulated"))
+STAND_INS = ((tr("Automatic"), "auto"), (tr("Simulated"), "simulated"))
 ROWS = (
-    "Sound output",
-    "Sound input",
-    "Frames at once",
-    "Delay of the hand",
-    "MIDI inputs",
-    "Click of new sessions",
-    "Takes are kept in",
-    "Theme",
-    "Grid follows the zoom",
-    "Numbers",
-    "Steps saved with a session",
-    "Save by itself",
-    "Kept to be there sooner",
+    tr("Sound output"),
+    tr("Sound input"),
+    tr("Frames at once"),
+    tr("Delay of the hand"),
+    tr("MIDI inputs"),
+    tr("Click of new sessions"),
+    tr("Takes are kept in"),
+    tr("Theme"),
+    tr("Grid follows the zoom"),
+    tr("Numbers"),
+    tr("Steps saved with a session"),
+    tr("Save by itself"),
+    tr("Kept to be there sooner"),
 )
 """Also what is found by name."""
 
@@ -61,13 +62,13 @@ ROWS = (
 class PreferencesDialog(QDialog):
     def __init__(self, desk: Desk, calibrate: Callable[[], None], parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Preferences")
+        self.setWindowTitle(tr("Preferences"))
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         self.resize(WIDTH, HEIGHT)
         self._desk, self._calibrate = desk, calibrate
         self.fields: dict[str, QWidget] = {}
-        self._outputs = self._names("Sound output", "output")
-        self._inputs = self._names("Sound input", "input")
+        self._outputs = self._names(tr("Sound output"), "output")
+        self._inputs = self._names(tr("Sound input"), "input")
         body = QWidget()
         body.setObjectName("trayBody")
         self._grid = QGridLayout(body)
@@ -93,7 +94,7 @@ class PreferencesDialog(QDialog):
         buttons.setContentsMargins(0, 0, 24, 0)
         buttons.rejected.connect(self.reject)
         layout.addWidget(buttons)
-        desk.tasks.run("Looking for sound devices", lambda _progress: devices(), self._on_devices)
+        desk.tasks.run(tr("Looking for sound devices"), lambda _progress: devices(), self._on_devices)
 
     def show_row(self, name: str) -> None:
         """Scroll to a setting, and put the keys there."""
@@ -164,66 +165,70 @@ class PreferencesDialog(QDialog):
         return button
 
     def _build_sound(self) -> None:
-        self._heading("Sound")
-        self._row("Sound output", self._outputs)
-        note = (
+        self._heading(tr("Sound"))
+        self._row(tr("Sound output"), self._outputs)
+        note = tr(
             "Simulated ones are stand-ins: an output that keeps what it played, an input that plays a shaker."
         )
-        self._row("Sound input", self._inputs, note=note)
-        blocks = self._one_of("Frames at once", [str(each) for each in BLOCKS], BLOCKS, "block")
-        self._row("Frames at once", blocks, note="Fewer are heard sooner, more are safer on a busy machine.")
+        self._row(tr("Sound input"), self._inputs, note=note)
+        blocks = self._one_of(tr("Frames at once"), [str(each) for each in BLOCKS], BLOCKS, "block")
+        self._row(
+            tr("Frames at once"), blocks, note=tr("Fewer are heard sooner, more are safer on a busy machine.")
+        )
 
     def _build_hand(self) -> None:
         settings = self._desk.preferences.settings
-        self._heading("Hand and ear")
+        self._heading(tr("Hand and ear"))
         self._delay = QLabel(milliseconds(settings.reaction_ms))
         self._delay.setObjectName("figure")
-        measure = self._button("Measure…", self._on_calibrate)
-        self._row("Delay of the hand", self._delay, measure)
+        measure = self._button(tr("Measure…"), self._on_calibrate)
+        self._row(tr("Delay of the hand"), self._delay, measure)
         self._midi = QLabel()
         self._midi.setTextFormat(Qt.TextFormat.PlainText)
         self._show_midi()
-        self._row("MIDI inputs", self._midi, self._button("Choose…", self._on_midi))
+        self._row(tr("MIDI inputs"), self._midi, self._button(tr("Choose…"), self._on_midi))
         sounds = tuple(ClickSound)
-        click = self._one_of("Click of new sessions", [str(each) for each in sounds], sounds, "click")
+        click = self._one_of(tr("Click of new sessions"), [str(each) for each in sounds], sounds, "click")
         click.chosen.connect(self._on_click)
-        self._row("Click of new sessions", click, note="The session that is open takes it too.")
+        self._row(tr("Click of new sessions"), click, note=tr("The session that is open takes it too."))
         self._folder = QLabel()
         self._folder.setTextFormat(Qt.TextFormat.PlainText)
         self._folder.setWordWrap(True)
         self._show_folder()
         self._row(
-            "Takes are kept in",
+            tr("Takes are kept in"),
             self._folder,
-            self._button("Choose…", self._on_folder),
-            note="Until a session that is saved has them.",
+            self._button(tr("Choose…"), self._on_folder),
+            note=tr("Until a session that is saved has them."),
         )
 
     def _build_look(self) -> None:
-        self._heading("Look")
+        self._heading(tr("Look"))
         words, values = [each for each, _ in THEMES], [value for _, value in THEMES]
-        self._row("Theme", self._one_of("Theme", words, values, "theme"))
-        follows = QCheckBox("while the grid is left to it")
-        follows.setAccessibleName("Grid follows the zoom")
+        self._row(tr("Theme"), self._one_of(tr("Theme"), words, values, "theme"))
+        follows = QCheckBox(tr("while the grid is left to it"))
+        follows.setAccessibleName(tr("Grid follows the zoom"))
         follows.setChecked(self._desk.view.snap_follows_zoom)
         follows.toggled.connect(self._on_follows)
-        self._row("Grid follows the zoom", follows)
-        numbers = QLabel("−1234.5 in every language. What is typed may have a comma.")
+        self._row(tr("Grid follows the zoom"), follows)
+        numbers = QLabel(tr("−1234.5 in every language. What is typed may have a comma."))
         numbers.setWordWrap(True)
-        self._row("Numbers", numbers)
+        self._row(tr("Numbers"), numbers)
 
     def _build_session(self) -> None:
-        self._heading("Sessions")
-        steps = ["none", *map(str, STEPS[1:-1]), "all of them"]
-        self._row("Steps saved with a session", self._one_of("Steps saved", steps, STEPS, "steps_kept"))
-        minutes = ["no", *(f"{each} min" for each in MINUTES[1:])]
-        saves = self._one_of("Save by itself", minutes, MINUTES, "autosave_minutes")
-        note = "Every edit is kept aside at once in any case, and offered again after a crash."
-        self._row("Save by itself", saves, note=note)
+        self._heading(tr("Sessions"))
+        steps = ["none", *map(str, STEPS[1:-1]), tr("all of them")]
+        self._row(
+            tr("Steps saved with a session"), self._one_of(tr("Steps saved"), steps, STEPS, "steps_kept")
+        )
+        minutes = ["no", *(tr("{0} min", each) for each in MINUTES[1:])]
+        saves = self._one_of(tr("Save by itself"), minutes, MINUTES, "autosave_minutes")
+        note = tr("Every edit is kept aside at once in any case, and offered again after a crash.")
+        self._row(tr("Save by itself"), saves, note=note)
         self._room = QLabel()
         self._room.setObjectName("figure")
         self._show_room()
-        self._row("Kept to be there sooner", self._room, self._button("Empty it", self._on_empty))
+        self._row(tr("Kept to be there sooner"), self._room, self._button(tr("Empty it"), self._on_empty))
 
     # Doing
 
@@ -239,16 +244,16 @@ class PreferencesDialog(QDialog):
 
     def _show_midi(self) -> None:
         names = self._desk.preferences.settings.midi
-        self._midi.setText(", ".join(map(shown, names)) if names else "all that are plugged in")
+        self._midi.setText(", ".join(map(shown, names)) if names else tr("all that are plugged in"))
 
     def _on_click(self, index: int) -> None:
         sound = tuple(ClickSound)[index]
         self._desk.store.apply(
-            lambda session: set_click(session, replace(session.click, sound=sound)), "Sound of the click"
+            lambda session: set_click(session, replace(session.click, sound=sound)), tr("Sound of the click")
         )
 
     def _on_folder(self) -> None:
-        said = QFileDialog.getExistingDirectory(self, "Keep takes in", str(takes_folder()))
+        said = QFileDialog.getExistingDirectory(self, tr("Keep takes in"), str(takes_folder()))
         if said:
             self._keep(takes=path_words(Path(said)))
             self._show_folder()
@@ -264,7 +269,7 @@ class PreferencesDialog(QDialog):
     def _on_empty(self) -> None:
         empty_cache()
         self._show_room()
-        self._desk.say("What was found in recordings is found anew when they are opened again")
+        self._desk.say(tr("What was found in recordings is found anew when they are opened again"))
 
     def _show_room(self) -> None:
         self._room.setText(megabytes(cache_bytes()))

@@ -14,6 +14,7 @@ from chronotome.ui.controls.figures import percent
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 BY_ORDER, BY_NEAREST = range(2)
 
@@ -31,18 +32,18 @@ class RhythmDialog(QDialog):
     ) -> None:
         super().__init__(parent)
         self._desk, self._place, self._hits, self._others = desk, place, hits, others
-        self.setWindowTitle("Take the rhythm of")
+        self.setWindowTitle(tr("Take the rhythm of"))
         self.setMinimumWidth(320)
         layout = QVBoxLayout(self)
         layout.setSpacing(10)
-        layout.addWidget(QLabel("These hits sound where the hits of another clip do:"))
-        self.of = Combo("Whose rhythm it is", [name for _, name in others])
+        layout.addWidget(QLabel(tr("These hits sound where the hits of another clip do:")))
+        self.of = Combo(tr("Whose rhythm it is"), [name for _, name in others])
         self.of.activated.connect(lambda _index: self._draft())
         layout.addWidget(self.of)
-        self.by = Segmented(desk.view, "Which hit goes where", ["by order", "to the nearest"])
+        self.by = Segmented(desk.view, tr("Which hit goes where"), [tr("by order"), tr("to the nearest")])
         self.by.chosen.connect(lambda _index: self._draft())
         layout.addWidget(self.by)
-        self.strength = ValueSlider(desk.view, "Strength", 0, 100, percent, step=1, usual=100)
+        self.strength = ValueSlider(desk.view, tr("Strength"), 0, 100, percent, step=1, usual=100)
         self.strength.slid.connect(lambda _value: self._draft())
         self.strength.settled.connect(lambda _value: self._draft())
         layout.addWidget(self.strength)
@@ -70,7 +71,7 @@ class RhythmDialog(QDialog):
         self._desk.store.draft(self.edit)
 
     def accept(self) -> None:
-        self._desk.store.apply(self.edit, f"Take the rhythm of {self.of.currentText()}")
+        self._desk.store.apply(self.edit, tr("Take the rhythm of {0}", self.of.currentText()))
         super().accept()
 
     def reject(self) -> None:

@@ -22,6 +22,7 @@ from chronotome.files.sharing import MOST_DESCRIPTION, MOST_TAGS, MOST_TITLE, Ab
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.export import ExportTray
+from chronotome.words import tr
 
 WIDTH = 520
 LONGEST_TAG = 60
@@ -32,7 +33,7 @@ class ShareDialog(QDialog):
 
     def __init__(self, desk: Desk, sharing: Sharing, tray: ExportTray, parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Share")
+        self.setWindowTitle(tr("Share"))
         self.setModal(False)
         self.setMinimumWidth(WIDTH)
         self._desk, self._sharing, self._tray = desk, sharing, tray
@@ -50,9 +51,9 @@ class ShareDialog(QDialog):
         self.told.setMinimumHeight(36)
         layout.addWidget(self.told)
         row = QHBoxLayout()
-        self.again = self._button("Copy the address", self._copy, row)
+        self.again = self._button(tr("Copy the address"), self._copy, row)
         row.addStretch(1)
-        self.go = self._button("Share", self._on_go, row)
+        self.go = self._button(tr("Share"), self._on_go, row)
         self.go.setObjectName("main")
         layout.addLayout(row)
         self._address = ""
@@ -70,8 +71,8 @@ class ShareDialog(QDialog):
         self.description.setFixedHeight(72)
         self.description.setTabChangesFocus(True)
         self.tags = QLineEdit()
-        self.tags.setPlaceholderText("separated by commas")
-        self.who = Segmented(self._desk.view, "Who may hear it", ["private", "public"])
+        self.tags.setPlaceholderText(tr("separated by commas"))
+        self.who = Segmented(self._desk.view, tr("Who may hear it"), [tr("private"), tr("public")])
         self.what = QLabel()
         self.what.setObjectName("soft")
         self.place = QLineEdit(settings.share_place)
@@ -79,28 +80,28 @@ class ShareDialog(QDialog):
         self.place.editingFinished.connect(self._look_for_key)
         self.key = QLineEdit()
         self.key.setEchoMode(QLineEdit.EchoMode.Password)
-        self.keeps = QCheckBox("Keep it in the desktop’s secret store")
+        self.keeps = QCheckBox(tr("Keep it in the desktop’s secret store"))
         self.keeps.setChecked(True)
-        practice = QPushButton("A place on this machine")
+        practice = QPushButton(tr("A place on this machine"))
         practice.setAutoDefault(False)
-        practice.setToolTip("A stand-in, for trying it out: it keeps what it is given in a folder")
+        practice.setToolTip(tr("A stand-in, for trying it out: it keeps what it is given in a folder"))
         practice.clicked.connect(self._practise)
         side = QHBoxLayout()
         side.addWidget(self.place, 1)
         side.addWidget(practice)
         for words, field in (
-            ("Title", self.title),
-            ("Description", self.description),
-            ("Tags", self.tags),
-            ("Who", self.who),
+            (tr("Title"), self.title),
+            (tr("Description"), self.description),
+            (tr("Tags"), self.tags),
+            (tr("Who"), self.who),
         ):
             field.setAccessibleName(words)
             form.addRow(words, field)
-        form.addRow("What", self.what)
-        self.place.setAccessibleName("Address of the sharing place")
-        form.addRow("Place", side)
-        self.key.setAccessibleName("Key")
-        form.addRow("Key", self.key)
+        form.addRow(tr("What"), self.what)
+        self.place.setAccessibleName(tr("Address of the sharing place"))
+        form.addRow(tr("Place"), side)
+        self.key.setAccessibleName(tr("Key"))
+        form.addRow(tr("Key"), self.key)
         form.addRow("", self.keeps)
         if settings.share_place:
             self._sharing.ask_key(settings.share_place)
@@ -158,7 +159,7 @@ class ShareDialog(QDialog):
             self.told.setText(str(error))
             return
         self._desk.preferences.keep(share_place=place)
-        self.told.setText("It is written, then handed over…")
+        self.told.setText(tr("It is written, then handed over…"))
         self._address = ""
         if sharing.can_go_on:
             sharing.go_on(self.key.text())
@@ -173,12 +174,12 @@ class ShareDialog(QDialog):
         self._address = address
         self.bar.setValue(100)
         self._copy()
-        self.told.setText(f"It is at {address}\nThe address is copied.")
-        self._desk.say("Shared: the address is copied")
+        self.told.setText(tr("It is at {0}\nThe address is copied.", address))
+        self._desk.say(tr("Shared: the address is copied"))
         self._show()
 
     def _on_failed(self, words: str) -> None:
-        self.told.setText(words or "Cancelled: what was handed over is taken back.")
+        self.told.setText(words or tr("Cancelled: what was handed over is taken back."))
         self.bar.setValue(0)
         self._show()
 
@@ -187,8 +188,8 @@ class ShareDialog(QDialog):
 
     def _show(self) -> None:
         is_running = self._sharing.is_running
-        self.what.setText(f"{self._tray.encoding.words}, as the tray of Export has it")
-        words = "Cancel" if is_running else "Try again" if self._sharing.can_go_on else "Share"
+        self.what.setText(tr("{0}, as the tray of Export has it", self._tray.encoding.words))
+        words = tr("Cancel") if is_running else tr("Try again") if self._sharing.can_go_on else tr("Share")
         self.go.setText(words)
         self.go.setEnabled(is_running or bool(self._desk.session.tracks))
         self.again.setEnabled(bool(self._address))

@@ -9,6 +9,7 @@ from chronotome.session.kits import Kit
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 SHOWN = 3
 
@@ -18,34 +19,34 @@ class SliceFilesDialog(QDialog):
 
     def __init__(self, desk: Desk, kits: list[tuple[str, Kit]], parent: QWidget | None) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Slices as files")
+        self.setWindowTitle(tr("Slices as files"))
         self.setMinimumWidth(460)
         self._desk, self._kits = desk, kits
         form = QFormLayout()
-        self.of = Combo("Slices of", [words for words, _ in kits])
+        self.of = Combo(tr("Slices of"), [words for words, _ in kits])
         self.of.activated.connect(lambda _index: self._show())
-        form.addRow("Slices of", self.of)
-        self.kind = Combo("Kind of file", [each.words for each in ENCODINGS.values()])
+        form.addRow(tr("Slices of"), self.of)
+        self.kind = Combo(tr("Kind of file"), [each.words for each in ENCODINGS.values()])
         self.kind.setCurrentIndex(list(ENCODINGS).index("wav24"))
         self.kind.activated.connect(lambda _index: self._show())
-        form.addRow("Kind of file", self.kind)
+        form.addRow(tr("Kind of file"), self.kind)
         self.names = QLineEdit(USUAL)
-        self.names.setAccessibleName("Names of the files")
+        self.names.setAccessibleName(tr("Names of the files"))
         self.names.textEdited.connect(lambda _text: self._show())
-        form.addRow("Names", self.names)
+        form.addRow(tr("Names"), self.names)
         fields = QLabel("  ".join(f"{{{each}}}" for each in FIELDS))
         fields.setObjectName("soft")
         form.addRow("", fields)
         self.example = QLabel()
         self.example.setWordWrap(True)
         self.example.setMinimumHeight(64)
-        self.example.setAccessibleName("Example")
-        form.addRow("Example", self.example)
+        self.example.setAccessibleName(tr("Example"))
+        form.addRow(tr("Example"), self.example)
         layout = QVBoxLayout(self)
         layout.addLayout(form)
         kinds = QDialogButtonBox.StandardButton
         self.buttons = QDialogButtonBox(kinds.Ok | kinds.Cancel)
-        self.buttons.button(kinds.Ok).setText("Choose a folder…")
+        self.buttons.button(kinds.Ok).setText(tr("Choose a folder…"))
         self.buttons.accepted.connect(self.accept)
         self.buttons.rejected.connect(self.reject)
         layout.addWidget(self.buttons)
@@ -68,10 +69,10 @@ class SliceFilesDialog(QDialog):
         try:
             names = slice_names(self._desk.session, self.kit, self.template, self.encoding.suffix)
         except WrongTemplate as error:
-            self.example.setText(f"As it stands {error}.")
+            self.example.setText(tr("As it stands {0}.", error))
             names = []
         else:
             more = len(names) - SHOWN
-            rest = [f"and {counted(more, 'more', 'more')}"] if more > 0 else []
+            rest = [tr("and {0}", counted(more, "more", "more"))] if more > 0 else []
             self.example.setText("\n".join([*names[:SHOWN], *rest]))
         self.buttons.button(QDialogButtonBox.StandardButton.Ok).setEnabled(bool(names))

@@ -27,6 +27,7 @@ from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.view_state import Stage
+from chronotome.words import tr
 
 HEIGHT = 44
 WHOLE_BAR = 0.02
@@ -73,8 +74,8 @@ class _Subject:
         near = round(bars)
         length = f", {counted(near, 'bar')}" if near and abs(bars - near) < WHOLE_BAR else ""
         is_sure = self.measured.confidence >= SURE
-        unsure = "" if is_sure else f", {100 * self.measured.confidence:.0f} % sure"
-        return f"{self.track.name}: {plain(self.tempo, 2)} bpm{length}{unsure}"
+        unsure = "" if is_sure else tr(", {0:.0f} % sure", 100 * self.measured.confidence)
+        return tr("{0}: {1} bpm{2}{3}", self.track.name, plain(self.tempo, 2), length, unsure)
 
     @property
     def is_drifting(self) -> bool:
@@ -119,16 +120,18 @@ def _first_tempo(take: _Subject) -> Decision:
     desk, track = take.desk, take.track.id
 
     def accept() -> None:
-        desk.store.apply(lambda each: use_measured(each, track), "Song takes the recording's tempo")
+        desk.store.apply(lambda each: use_measured(each, track), tr("Song takes the recording's tempo"))
         if desk.view.stage is Stage.MARK:
             desk.view.show_stage(Stage.FIT)
 
     def decline() -> None:
-        desk.store.apply(lambda each: set_tempo(each, each.tempo.beats_per_minute), "Leave the song's tempo")
+        desk.store.apply(
+            lambda each: set_tempo(each, each.tempo.beats_per_minute), tr("Leave the song's tempo")
+        )
 
     song = plain(take.session.tempo.beats_per_minute, 2)
-    yes, no = "Song takes it", f"Leave the song at {song}"
-    return Decision(f"first {track}", f"{take.words}.", yes, no, accept, decline)
+    yes, no = tr("Song takes it"), tr("Leave the song at {0}", song)
+    return Decision(tr("first {0}", track), f"{take.words}.", yes, no, accept, decline)
 
 
 def _declining(take: _Subject, about: str) -> Callable[[], None]:
@@ -142,27 +145,32 @@ def _straighten(take: _Subject) -> Callable[[], None]:
     desk, track = take.desk, take.track.id
 
     def accept() -> None:
-        desk.store.apply(lambda each: straighten(each, track), "Straighten the take")
+        desk.store.apply(lambda each: straighten(each, track), tr("Straighten the take"))
 
     return accept
 
 
 def _straightening(take: _Subject) -> Decision:
-    about = f"straighten {take.track.id}"
-    kind = ", drifting" if take.is_drifting else ""
-    sentence = f"{take.words}{kind}. Song: {plain(take.session.tempo.beats_per_minute, 2)}."
-    yes = "Straighten it to the song" if take.is_drifting else "It follows the song"
-    return Decision(about, sentence, yes, "Leave as played", _straighten(take), _declining(take, about))
+    about = tr("straighten {0}", take.track.id)
+    kind = tr(", drifting") if take.is_drifting else ""
+    sentence = tr("{0}{1}. Song: {2}.", take.words, kind, plain(take.session.tempo.beats_per_minute, 2))
+    yes = tr("Straighten it to the song") if take.is_drifting else tr("It follows the song")
+    return Decision(about, sentence, yes, tr("Leave as played"), _straighten(take), _declining(take, about))
 
 
 def _disagreement(take: _Subject) -> Decision:
     """Hits are pulled to lines that are not theirs: said before anybody wonders."""
-    about = f"tighten {take.track.id}"
+    about = tr("tighten {0}", take.track.id)
     song = plain(take.session.tempo.beats_per_minute, 2)
-    kind = "drifts" if take.is_drifting else f"is at {plain(take.tempo, 2)}"
-    sentence = f"{take.track.name} {kind}, the song at {song}: its hits are not on these lines."
+    kind = "drifts" if take.is_drifting else tr("is at {0}", plain(take.tempo, 2))
+    sentence = tr("{0} {1}, the song at {2}: its hits are not on these lines.", take.track.name, kind, song)
     return Decision(
-        about, sentence, "It follows the song", "Leave as played", _straighten(take), _declining(take, about)
+        about,
+        sentence,
+        tr("It follows the song"),
+        tr("Leave as played"),
+        _straighten(take),
+        _declining(take, about),
     )
 
 
@@ -200,8 +208,8 @@ class DecisionBar(QWidget):
         self.setVisible(self.decision is not None)
         if self.decision is not None:
             self.words.setText(self.decision.sentence)
-            self.yes.setText(f"{self.decision.yes}   Enter")
-            self.no.setText(f"{self.decision.no}   Esc")
+            self.yes.setText(tr("{0}   Enter", self.decision.yes))
+            self.no.setText(tr("{0}   Esc", self.decision.no))
             self.setAccessibleName(self.decision.sentence)
             self.setToolTip(self.decision.sentence)
 

@@ -26,6 +26,7 @@ from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.plain_text import tip
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
+from chronotome.words import tr
 
 ROW, PICTURE = 62, 30
 SOFT_DB, LEAST_REACH = 24.0, 12.0
@@ -57,7 +58,7 @@ class GrooveDelegate(QStyledItemDelegate):
         painter.drawText(words, Qt.AlignmentFlag.AlignLeft, groove.name)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        whose = "your own" if index.data(PLACE) else "shipped"
+        whose = tr("your own") if index.data(PLACE) else "shipped"
         about = f"{groove.grid.words} · {counted(groove.bars, 'bar')} · {whose}"
         painter.drawText(words, Qt.AlignmentFlag.AlignRight, about)
         picture = QRectF(box.left() + 6, box.bottom() - PICTURE - 4, box.width() - 12, PICTURE)
@@ -126,7 +127,7 @@ class GrooveShelf(QWidget):
         layout.setSpacing(8)
         self.list = GrooveList(self)
         self.list.setObjectName("grooves")
-        self.list.setAccessibleName("Grooves of the shelf")
+        self.list.setAccessibleName(tr("Grooves of the shelf"))
         self.list.setItemDelegate(GrooveDelegate(desk, self.list))
         self.list.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.list.currentItemChanged.connect(lambda *_: self._hear())
@@ -138,9 +139,9 @@ class GrooveShelf(QWidget):
         self.told.setFixedHeight(34)
         layout.addWidget(self.told)
         row = QHBoxLayout()
-        self.as_it_was = QPushButton("As it was")
+        self.as_it_was = QPushButton(tr("As it was"))
         self.as_it_was.clicked.connect(self.drop)
-        self.play = QPushButton("Play it")
+        self.play = QPushButton(tr("Play it"))
         self.play.clicked.connect(self.take)
         for button in (self.as_it_was, self.play):
             row.addWidget(button)
@@ -167,7 +168,7 @@ class GrooveShelf(QWidget):
             item.setData(PLACE, place)
             item.setData(Qt.ItemDataRole.AccessibleTextRole, groove.name)
             item.setToolTip(
-                tip(f"{groove.name}: {counted(len(groove.steps), 'step')} of {groove.grid.words}")
+                tip(tr("{0}: {1} of {2}", groove.name, counted(len(groove.steps), "step"), groove.grid.words))
             )
         self.list.setCurrentRow(-1)
         self.list.blockSignals(False)
@@ -204,14 +205,14 @@ class GrooveShelf(QWidget):
         if groove is not None:
             self.list.setCurrentRow(-1)
             self._commands.play(groove)
-            self._desk.say(f"“{groove.name}” is played now")
+            self._desk.say(tr("“{0}” is played now", groove.name))
 
     def forget(self) -> None:
         """Take the chosen one out of the person's library; sessions that play it have their own."""
         item = self.list.currentItem()
         place = None if item is None else item.data(PLACE)
         if place is None:
-            self._desk.say("Only grooves of your own can be taken out of the library")
+            self._desk.say(tr("Only grooves of your own can be taken out of the library"))
             return
         name = item.data(GROOVE).name
         self.drop()
@@ -221,7 +222,9 @@ class GrooveShelf(QWidget):
             self._desk.tasks.error.emit(str(error))
             return
         self._desk.view.library_changed.emit()
-        self._desk.say(f"“{name}” is no longer in the library; its file lies in {shown(str(lies.parent))}")
+        self._desk.say(
+            tr("“{0}” is no longer in the library; its file lies in {1}", name, shown(str(lies.parent)))
+        )
 
     def _tell(self) -> None:
         track, recipe, groove = self._desk.view.focused, self._desk.view.recipe, self.groove
@@ -229,10 +232,10 @@ class GrooveShelf(QWidget):
         self.as_it_was.setEnabled(heard)
         self.play.setEnabled(groove is not None and track is not None)
         if track is None:
-            self.told.setText("Open a recording: a groove is heard on what plays")
+            self.told.setText(tr("Open a recording: a groove is heard on what plays"))
         elif not heard:
-            self.told.setText(f"Click a groove to hear it on {track.name}")
+            self.told.setText(tr("Click a groove to hear it on {0}", track.name))
         elif not recipe.strength:
-            self.told.setText(f"{track.name} has strength 0 %: nothing moves yet. Raise it in Tighten")
+            self.told.setText(tr("{0} has strength 0 %: nothing moves yet. Raise it in Tighten", track.name))
         else:
-            self.told.setText(f"On {track.name}, strength {recipe.strength:.0%}".replace("%", " %"))
+            self.told.setText(tr("On {0}, strength {1:.0%}", track.name, recipe.strength).replace("%", " %"))

@@ -22,12 +22,13 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.view_state import Stage
+from chronotome.words import tr
 
 WIDTH = 112
 CARD = 84
 BADGE = 20
 TOP = 8
-NOTHING_YET = "nothing yet"
+NOTHING_YET = tr("nothing yet")
 WHOLE_BAR = 0.02
 
 
@@ -53,7 +54,7 @@ class StageCard(QWidget):
     def show_figures(self, figures: Figures) -> None:
         if figures != self.figures:
             self.figures = figures
-            checks = f", {figures.to_check} to check" if figures.to_check else ""
+            checks = tr(", {0} to check", figures.to_check) if figures.to_check else ""
             about = figures.about.replace("\n", ", ")
             self.setAccessibleName(f"{self.stage.words}: {figures.key}, {about}{checks}")
             self.update()
@@ -119,10 +120,12 @@ class StageCard(QWidget):
 def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
     """The recording's bpm and bars, whether beat one is set, and how far it is from a steady tempo."""
     if take.playing is not None:
-        return Figures(f"{plain(session.tempo.beats_per_minute, 2)} bpm", "a pattern keeps\nthe song’s time")
+        return Figures(
+            tr("{0} bpm", plain(session.tempo.beats_per_minute, 2)), tr("a pattern keeps\nthe song’s time")
+        )
     beats = beats_of(session, take)
     if beats is None:
-        return Figures("no beats yet", "tap or say bars")
+        return Figures(tr("no beats yet"), tr("tap or say bars"))
     bars = bars_in(session, take)
     fit = session.recording_of(take).fit
     is_set = (
@@ -131,11 +134,11 @@ def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
         or following_of(session, guide.id) is not Following.NOBODY
     )
     near = round(bars)
-    words = counted(near, "bar") if abs(bars - near) < WHOLE_BAR else f"{plain(bars, 1)} bars"
+    words = counted(near, "bar") if abs(bars - near) < WHOLE_BAR else tr("{0} bars", plain(bars, 1))
     heard = heard_beats_of(session, guide, take) or beats
     return Figures(
-        f"{plain(beats.tempo, 2)} bpm",
-        f"drift ±{plain(heard.residual)} ms\n{words if is_set else 'beat one not set'}",
+        tr("{0} bpm", plain(beats.tempo, 2)),
+        tr("drift ±{0} ms\n{1}", plain(heard.residual), words if is_set else "beat one not set"),
         len(fit_checks_of(session, guide)),
     )
 
@@ -143,11 +146,11 @@ def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
 def _tighten_figures(desk: Desk, guide: Track, take: Take) -> Figures:
     """How far every hit is from its line; nothing against a tempo that nobody chose."""
     if not desk.session.is_tempo_set:
-        return Figures("no tempo yet", "the song has none")
+        return Figures(tr("no tempo yet"), tr("the song has none"))
     targets = targets_of(desk.session, guide, take)
     return Figures(
-        f"±{plain(targets.spread_now)} ms",
-        f"was ±{plain(targets.spread_before)}\n{targets.far_now} over {FAR_MS:.0f} ms",
+        tr("±{0} ms", plain(targets.spread_now)),
+        tr("was ±{0}\n{1} over {2:.0f} ms", plain(targets.spread_before), targets.far_now, FAR_MS),
         len(desk.checks(guide, take)),
     )
 
@@ -157,8 +160,8 @@ def _rework_figures(session: Session, take: Take) -> Figures:
     tracks, clips = counted(len(session.tracks), "track"), counted(sum(1 for _ in session.clips), "clip")
     pattern = session.pattern_of(take)
     if pattern is not None:
-        bars = f"{plain(pattern.beats / session.metre.bar, 2).rstrip('0').rstrip('.')} bars"
-        return Figures(counted(len(pattern), "step"), f"pattern of {bars}\n{clips} · {tracks}")
+        bars = tr("{0} bars", plain(pattern.beats / session.metre.bar, 2).rstrip("0").rstrip("."))
+        return Figures(counted(len(pattern), "step"), tr("pattern of {0}\n{1} · {2}", bars, clips, tracks))
     if take.slices is None:
         return Figures(clips, tracks)
     return Figures(counted(len(take.slices), "hit"), f"{clips} · {tracks}")
@@ -210,14 +213,18 @@ class Rail(QWidget):
         recording = session.recording_of(take)
         if not recording.is_analysed:
             is_looking = self._desk.analyses.is_looking(recording)
-            looking = Figures("looking…") if is_looking else Figures("not looked for", "Find hits, in Mark")
+            looking = (
+                Figures(tr("looking…"))
+                if is_looking
+                else Figures(tr("not looked for"), tr("Find hits, in Mark"))
+            )
             return dict.fromkeys(Stage, looking) | {Stage.EXPORT: Figures(self.exported)}
         counted_onsets = int(np.count_nonzero(counted_of(session, take)))
         faint = int(np.count_nonzero(inside_of(session, take))) - counted_onsets
         return {
             Stage.MARK: Figures(
                 counted(counted_onsets, "onset"),
-                f"{faint} faint hidden",
+                tr("{0} faint hidden", faint),
                 len(mark_checks_of(session, track, take)),
             ),
             Stage.FIT: _fit_figures(session, *session.leading(track, take)),
@@ -234,5 +241,5 @@ class Rail(QWidget):
         painter.drawLine(WIDTH - 1, 0, WIDTH - 1, self.height())
         painter.setPen(colour(theme.soft_ink))
         painter.setFont(text_font(10))
-        painter.drawText(QPointF(16, self.height() - 30), "Stages  1 – 5")
-        painter.drawText(QPointF(16, self.height() - 14), "Next to check  N")
+        painter.drawText(QPointF(16, self.height() - 30), tr("Stages  1 – 5"))
+        painter.drawText(QPointF(16, self.height() - 14), tr("Next to check  N"))

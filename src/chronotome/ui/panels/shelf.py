@@ -44,6 +44,7 @@ from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
 from chronotome.ui.panels.groove_shelf import GrooveShelf
 from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.words import tr
 
 HEADERS = ("file", "bpm", "length", "kHz")
 WIDTHS = (122, 54, 48, 38)
@@ -58,11 +59,21 @@ def length_words(seconds: float) -> str:
 
 
 def _tip(entry: ShelfEntry) -> str:
-    sources = {"name": "by its name", "tag": "by its tags", "measured": "as heard", "saved": "as saved"}
+    sources = {
+        "name": tr("by its name"),
+        "tag": tr("by its tags"),
+        "measured": tr("as heard"),
+        "saved": tr("as saved"),
+    }
     said = sources.get(entry.source, "")
     if entry.is_pattern:
-        return f"{entry.words}\nA pattern of {counted(entry.steps, 'step')}, {plain(entry.tempo or 0, 2)} bpm"
-    tempo = f"\n{plain(entry.tempo, 2)} bpm, {said}" if entry.tempo else ""
+        return tr(
+            "{0}\nA pattern of {1}, {2} bpm",
+            entry.words,
+            counted(entry.steps, "step"),
+            plain(entry.tempo or 0, 2),
+        )
+    tempo = tr("\n{0} bpm, {1}", plain(entry.tempo, 2), said) if entry.tempo else ""
     return f"{entry.words}{tempo}"
 
 
@@ -212,7 +223,7 @@ class ShelfPanel(QWidget):
         layout.setContentsMargins(16, 12, 16, 12)
         layout.setSpacing(8)
         layout.addLayout(self._head())
-        self.what = Segmented(desk.view, "What the shelf shows", ["files", "grooves"])
+        self.what = Segmented(desk.view, tr("What the shelf shows"), [tr("files"), tr("grooves")])
         self.what.chosen.connect(self._show_page)
         layout.addWidget(self.what)
         self.grooves = GrooveShelf(desk, grooves)
@@ -235,11 +246,11 @@ class ShelfPanel(QWidget):
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(8)
         self.folder = QComboBox()
-        self.folder.setAccessibleName("Folder of the shelf")
+        self.folder.setAccessibleName(tr("Folder of the shelf"))
         self.folder.activated.connect(self._on_folder)
         layout.addWidget(self.folder)
         self.wanted = QLineEdit()
-        self.wanted.setPlaceholderText("Find by name")
+        self.wanted.setPlaceholderText(tr("Find by name"))
         self.wanted.setClearButtonEnabled(True)
         self.wanted.textChanged.connect(self._on_wanted)
         layout.addWidget(self.wanted)
@@ -249,14 +260,14 @@ class ShelfPanel(QWidget):
         self.told.setWordWrap(True)
         self.told.setFixedHeight(34)  # other words must not lay the panel out anew
         layout.addWidget(self.told)
-        self.in_tempo = QCheckBox("Hear in the song’s tempo, in time")
+        self.in_tempo = QCheckBox(tr("Hear in the song’s tempo, in time"))
         self.in_tempo.setChecked(self._shelf.in_song_tempo)
         self.in_tempo.toggled.connect(self._on_in_tempo)
         layout.addWidget(self.in_tempo)
         row = QHBoxLayout()
-        self.silence = QPushButton("Silence")
+        self.silence = QPushButton(tr("Silence"))
         self.silence.clicked.connect(self._shelf.stop)
-        self.take = QPushButton("Take in")
+        self.take = QPushButton(tr("Take in"))
         self.take.clicked.connect(lambda: self._take(self.table.currentIndex()))
         row.addWidget(self.silence)
         row.addWidget(self.take)
@@ -264,13 +275,13 @@ class ShelfPanel(QWidget):
 
     def _head(self) -> QHBoxLayout:
         head = QHBoxLayout()
-        title = QLabel("Shelf")
+        title = QLabel(tr("Shelf"))
         title.setObjectName("title")
         head.addWidget(title)
         head.addStretch(1)
-        add = QPushButton("Add folder…")
+        add = QPushButton(tr("Add folder…"))
         add.clicked.connect(self.ask_folder)
-        close = QPushButton("Close")
+        close = QPushButton(tr("Close"))
         close.clicked.connect(self.closed)
         head.addWidget(add)
         head.addWidget(close)
@@ -281,7 +292,7 @@ class ShelfPanel(QWidget):
         table.setModel(self.rows)
         table.setObjectName("onsets")
         table.setItemDelegate(ShelfDelegate(self._desk, self.rows, table))
-        table.setAccessibleName("Files of the shelf")
+        table.setAccessibleName(tr("Files of the shelf"))
         table.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
         table.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
         table.setShowGrid(False)
@@ -310,7 +321,7 @@ class ShelfPanel(QWidget):
     # Folders
 
     def ask_folder(self) -> None:
-        folder = QFileDialog.getExistingDirectory(self, "A folder for the shelf")
+        folder = QFileDialog.getExistingDirectory(self, tr("A folder for the shelf"))
         if folder:
             self.open(Path(folder))
 
@@ -342,7 +353,7 @@ class ShelfPanel(QWidget):
     def _fill_folders(self) -> None:
         self.folder.clear()
         names = [readable(path_from(each).name) or each for each in self._folders]
-        self.folder.addItems(names or ["no folder yet"])
+        self.folder.addItems(names or [tr("no folder yet")])
         for row, each in enumerate(self._folders):
             self.folder.setItemData(row, tip(words_shown(each)), Qt.ItemDataRole.ToolTipRole)
 
@@ -398,12 +409,12 @@ class ShelfPanel(QWidget):
         self.silence.setEnabled(heard is not None)
         self.take.setEnabled(bool(self.rows.entries))
         if heard is not None:
-            self.told.setText(f"Hearing {readable(heard.path.name)}")
+            self.told.setText(tr("Hearing {0}", readable(heard.path.name)))
         elif self._shelf.folder is None:
-            self.told.setText("Add a folder with sound files or patterns. Nothing in it is altered.")
+            self.told.setText(tr("Add a folder with sound files or patterns. Nothing in it is altered."))
         else:
             shown, all_of_them = len(self.rows.entries), len(self._shelf.entries)
-            of = "" if shown == all_of_them else f" of {all_of_them}"
+            of = "" if shown == all_of_them else tr(" of {0}", all_of_them)
             patterns = sum(entry.is_pattern for entry in self.rows.entries)
             some = [(shown - patterns, "file"), (patterns, "pattern")]
             words = " and ".join(counted(number, name) for number, name in some if number)

@@ -3,14 +3,14 @@
 import math
 
 from PySide6.QtCore import Qt, QTimer
-from PySide6.QtGui import QResizeEvent
-from PySide6.QtWidgets import QHBoxLayout, QLabel, QProgressBar, QPushButton, QSizePolicy, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QLabel, QProgressBar, QPushButton, QWidget
 
 from chronotome.bridge.tasks import Task
 from chronotome.session.history import History
 from chronotome.ui.controls.figures import clock, counted, decibels
-from chronotome.ui.controls.plain_text import tip
+from chronotome.ui.controls.sentence import Sentence
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 HEIGHT = 26
 TOLD_MILLISECONDS = 8000
@@ -30,28 +30,6 @@ def bars_of_room(history: History) -> int:
     if not moved or min(moved) <= 0 or min(moved) != max(moved):
         return 0
     return round(moved[0] / after.rate / (after.metre.bar * 60 / after.tempo.beats_per_minute))
-
-
-class Sentence(QLabel):
-    """As much of a sentence as there is room for; all of it as a tooltip."""
-
-    def __init__(self) -> None:
-        super().__init__()
-        self.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
-        self.setTextFormat(Qt.TextFormat.PlainText)
-        self.said = ""
-
-    def say(self, sentence: str) -> None:
-        self.said = sentence
-        self.setToolTip(tip(sentence))
-        self._fit()
-
-    def resizeEvent(self, event: QResizeEvent) -> None:
-        super().resizeEvent(event)
-        self._fit()
-
-    def _fit(self) -> None:
-        self.setText(self.fontMetrics().elidedText(self.said, Qt.TextElideMode.ElideRight, self.width()))
 
 
 class StatusLine(QWidget):
@@ -82,10 +60,10 @@ class StatusLine(QWidget):
         self.bar.setTextVisible(False)
         self.bar.setRange(0, 100)
         layout.addWidget(self.bar)
-        self.cancel = QPushButton("Cancel")
+        self.cancel = QPushButton(tr("Cancel"))
         self.cancel.setFixedHeight(20)
         self.cancel.setStyleSheet("padding: 0 8px;")
-        self.cancel.setAccessibleName("Cancel the running work")
+        self.cancel.setAccessibleName(tr("Cancel the running work"))
         self.cancel.clicked.connect(self._on_cancel)
         layout.addWidget(self.cancel)
         self.state = QLabel()
@@ -148,7 +126,7 @@ class StatusLine(QWidget):
             self.tell(f"{'Undone' if kind == 'undo' else 'Done again'}: {label}")
         elif kind == "then" and (bars := bars_of_room(history)):
             self.tell(
-                f"Bar 1 moved right by {counted(bars, 'bar')}, and all with it: a pickup lies before it"
+                tr("Bar 1 moved right by {0}, and all with it: a pickup lies before it", counted(bars, "bar"))
             )
         elif kind == "then" and self._told.isActive() and not self._is_important:
             self._told.stop()
@@ -165,7 +143,7 @@ class StatusLine(QWidget):
         for widget in (self.work, self.bar, self.cancel):
             widget.setVisible(task is not None)
         if task is not None:
-            more = f" and {len(running) - 1} more" if len(running) > 1 else ""
+            more = tr(" and {0} more", len(running) - 1) if len(running) > 1 else ""
             self.work.setText(f"{task.words}{more}")
 
     def _on_progress(self, _fraction: float) -> None:
@@ -185,8 +163,8 @@ class StatusLine(QWidget):
         parts = ["rendered" if self._desk.rendering.is_current else "rendering"]
         if not session.tracks:
             parts = []
-        parts.append(f"{session.rate / 1000:g} kHz")
-        parts.append(device.device if device.is_ready else "sound is starting")
+        parts.append(tr("{0:g} kHz", session.rate / 1000))
+        parts.append(device.device if device.is_ready else tr("sound is starting"))
         if device.dropouts:
             parts.append(counted(device.dropouts, "dropout"))
         if self._desk.taking.is_open:
@@ -197,5 +175,5 @@ class StatusLine(QWidget):
         """While the input is open: how long the take is, and how loud what comes."""
         taking, level = self._desk.taking, decibels(20 * math.log10(max(peak, 1e-6)))
         length = clock(frames / self._desk.session.rate)[:-2]
-        self._heard = f"● {taking.name} · {length} · {level}" if taking.is_on else f"input · {level}"
+        self._heard = f"● {taking.name} · {length} · {level}" if taking.is_on else tr("input · {0}", level)
         self._show_state()

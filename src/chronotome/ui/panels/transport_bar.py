@@ -24,6 +24,7 @@ from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.typed import FigureLabel, number_in
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import icon
+from chronotome.words import tr
 
 HEIGHT = 52
 NARROW = 1180
@@ -76,43 +77,45 @@ class TransportBar(QWidget):
 
     def _add_fields(self, layout: QHBoxLayout) -> None:
         """Where it is, and the song's tempo, metre and snap."""
-        self.bar, self.clock = self._figure(84, "Bar"), self._figure(92, "Time")
+        self.bar, self.clock = self._figure(84, tr("Bar")), self._figure(92, tr("Time"))
         self.bar.typed.connect(self._on_bar)
         self.clock.typed.connect(self._on_clock)
-        layout.addLayout(self._captioned("BAR", self.bar))
-        layout.addLayout(self._captioned("TIME", self.clock))
+        layout.addLayout(self._captioned(tr("BAR"), self.bar))
+        layout.addLayout(self._captioned(tr("TIME"), self.clock))
         layout.addWidget(self._rule())
         self.tempo = QLineEdit()
         self.tempo.setObjectName("figure")
         self.tempo.setFixedWidth(76)
-        self.tempo.setAccessibleName("Tempo in beats per minute")
-        self.tempo.setToolTip("Tempo of the song: type it, or tap it")
+        self.tempo.setAccessibleName(tr("Tempo in beats per minute"))
+        self.tempo.setToolTip(tr("Tempo of the song: type it, or tap it"))
         self.tempo.editingFinished.connect(self._on_tempo)
-        layout.addLayout(self._captioned("TEMPO", self.tempo))
-        self._tap = QPushButton("Tap")
+        layout.addLayout(self._captioned(tr("TEMPO"), self.tempo))
+        self._tap = QPushButton(tr("Tap"))
         self._actions.attach(self._tap, "tap")
         layout.addWidget(self._tap)
         self.metre = QComboBox()
-        self.metre.setAccessibleName("Metre")
+        self.metre.setAccessibleName(tr("Metre"))
         self.metre.addItems([f"{beats}/{unit}" for beats, unit in METRES])
         self.metre.activated.connect(self._on_metre)
-        layout.addLayout(self._captioned("METRE", self.metre))
+        layout.addLayout(self._captioned(tr("METRE"), self.metre))
         self.snap = QComboBox()
-        self.snap.setAccessibleName("Snap")
-        self.snap.setToolTip("What is drawn and snapped to: follows the zoom, or fixed")
+        self.snap.setAccessibleName(tr("Snap"))
+        self.snap.setToolTip(tr("What is drawn and snapped to: follows the zoom, or fixed"))
         self._grids = [Grid(division, feel) for feel, divisions in SNAPS.items() for division in divisions]
-        self.snap.addItems(["follows zoom", *(grid.words for grid in self._grids), "off"])
+        self.snap.addItems([tr("follows zoom"), *(grid.words for grid in self._grids), tr("off")])
         self.snap.activated.connect(self._on_snap)
-        layout.addLayout(self._captioned("SNAP", self.snap))
+        layout.addLayout(self._captioned(tr("SNAP"), self.snap))
 
     def _add_listening(self, layout: QHBoxLayout) -> None:
         desk = self._desk
-        self._label = QLabel("Listen to")
+        self._label = QLabel(tr("Listen to"))
         self._label.setObjectName("soft")
         layout.addWidget(self._label)
-        self.listen = Segmented(desk.view, "Listen to", ["As played", "Edited"], is_round=True)
+        self.listen = Segmented(desk.view, tr("Listen to"), [tr("As played"), tr("Edited")], is_round=True)
         self.listen.setFixedWidth(184)
-        self.listen.setToolTip(f"Both at one level, switched where it plays ({self._actions.keys('listen')})")
+        self.listen.setToolTip(
+            tr("Both at one level, switched where it plays ({0})", self._actions.keys("listen"))
+        )
         self.listen.chosen.connect(lambda index: desk.transport.listen(SIDES[index]))
         layout.addWidget(self.listen)
         self.meter = Meter(desk.view)
@@ -160,7 +163,7 @@ class TransportBar(QWidget):
         label = FigureLabel()
         label.setObjectName("bigfigure")
         label.setAccessibleName(name)
-        label.setToolTip(f"{name} of the playhead: double-click to type where it goes")
+        label.setToolTip(tr("{0} of the playhead: double-click to type where it goes", name))
         label.setMinimumWidth(width)
         return label
 
@@ -231,7 +234,7 @@ class TransportBar(QWidget):
     def _show_snap(self) -> None:
         """Called at every move of the viewport: touches the box only where its words change."""
         view = self._desk.view
-        words = f"{view.grid.words} · zoom" if view.snap_follows_zoom else "follows zoom"
+        words = tr("{0} · zoom", view.grid.words) if view.snap_follows_zoom else tr("follows zoom")
         if words != self.snap.itemText(0):
             self.snap.setItemText(0, words)
         index = 0 if view.snap_follows_zoom else 1 + self._grids.index(view.snap_grid)
@@ -244,17 +247,19 @@ class TransportBar(QWidget):
         except ValueError:
             tempo = 0.0
         if not SLOWEST <= tempo <= FASTEST:
-            self._desk.say(f"“{self.tempo.text()}” is no tempo: {SLOWEST:.0f} to {FASTEST:.0f} bpm.")
+            self._desk.say(
+                tr("“{0}” is no tempo: {1:.0f} to {2:.0f} bpm.", self.tempo.text(), SLOWEST, FASTEST)
+            )
             self.tempo.setText(plain(self._desk.session.tempo.beats_per_minute, 2))
         elif (
             text != plain(self._desk.session.tempo.beats_per_minute, 2) or not self._desk.session.is_tempo_set
         ):
-            self._desk.store.apply(lambda session: set_tempo(session, tempo), "Set tempo")
+            self._desk.store.apply(lambda session: set_tempo(session, tempo), tr("Set tempo"))
         self.tempo.clearFocus()
 
     def _on_metre(self, index: int) -> None:
         beats, unit = METRES[index]
-        self._desk.store.apply(lambda session: led(set_metre(session, Metre(beats, unit))), "Set metre")
+        self._desk.store.apply(lambda session: led(set_metre(session, Metre(beats, unit))), tr("Set metre"))
 
     def _on_snap(self, index: int) -> None:
         view = self._desk.view

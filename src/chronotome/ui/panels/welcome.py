@@ -9,10 +9,11 @@ from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.view_state import ViewState
+from chronotome.words import tr
 
 CARD = QSize(210, 118)
-TITLE = "Drop a recording here"
-WORDS = "WAV, AIFF, FLAC, OGG, Opus or MP3. It is never altered, and nothing moves by itself."
+TITLE = tr("Drop a recording here")
+WORDS = tr("WAV, AIFF, FLAC, OGG, Opus or MP3. It is never altered, and nothing moves by itself.")
 
 
 class Card(QPushButton):

@@ -15,6 +15,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
 from chronotome.ui.stages.rows import Rows
 from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.words import tr
 
 MOST_CHECKS = 3
 LINE_PLACES = ((0, 0, 1), (0, 1, 1), (0, 2, 1))
@@ -65,9 +66,9 @@ class CheckRows(Rows):
         self._commands = commands
         row = QHBoxLayout()
         self.rows.addLayout(row)
-        self.to_check = QLabel("To check")
+        self.to_check = QLabel(tr("To check"))
         self.to_check.setObjectName("heading")
-        self.kind = Combo("Kind of places to check", ["all kinds", *Kind])
+        self.kind = Combo(tr("Kind of places to check"), [tr("all kinds"), *map(tr, Kind)])
         self.kind.activated.connect(
             lambda index: desk.view.show_kind(list(Kind)[index - 1] if index else None)
         )
@@ -107,8 +108,8 @@ class CheckRows(Rows):
         checks = checks.of_kind(self.desk.view.check_kind)
         kind = self.desk.view.check_kind
         self.kind.setCurrentIndex(0 if kind is None else 1 + list(Kind).index(kind))
-        more = f", {len(checks) - MOST_CHECKS} more: N" if len(checks) > MOST_CHECKS else ""
-        self.to_check.setText(f"To check: {len(checks)}{more}" if checks else "Nothing to check")
+        more = tr(", {0} more: N", len(checks) - MOST_CHECKS) if len(checks) > MOST_CHECKS else ""
+        self.to_check.setText(tr("To check: {0}{1}", len(checks), more) if checks else tr("Nothing to check"))
         if [row.check for row in self.shown] == list(checks[:MOST_CHECKS]):
             self._show_selection()
             return
@@ -127,12 +128,12 @@ class CheckRows(Rows):
         check = (
             None if self._leading is None else self.desk.checks(*self._leading).of(self.desk.view.selected)
         )
-        words = ("Earlier line", "Leave", "Later line")
+        words = (tr("Earlier"), tr("Leave"), tr("Later"))
         is_line = check is None or check.earlier is not None
         places = LINE_PLACES if is_line else MEND_PLACES
         if check is not None and not is_line:
             ways = [mend.words for mend in check.mends]
-            words = (ways[0] if ways else "", "Accept", ways[-1] if len(ways) > 1 else "")
+            words = (ways[0] if ways else "", tr("Accept"), ways[-1] if len(ways) > 1 else "")
         for button, each, place in zip(self.decisions, words, places, strict=True):
             self._grid.addWidget(button, place[0], place[1], 1, place[2])
             button.setText(each)

@@ -26,12 +26,13 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 from chronotome.units import decibels_of
+from chronotome.words import tr
 
 CHOICES = (
     ("WAV", ("wav16", "wav24", "wavfloat")),
     ("FLAC", ("flac16", "flac24")),
     ("OGG", ("ogg",)),
-    ("Opus", ("opus",)),
+    (tr("Opus"), ("opus",)),
     ("MP3", ("mp3",)),
 )
 AIMS = (Aim.NOTHING, Aim.PEAK, Aim.LOUDNESS)
@@ -45,30 +46,30 @@ class ExportTray(Tray):
     """What was written."""
 
     def __init__(self, desk: Desk, actions: Actions) -> None:
-        super().__init__(desk, actions, Stage.EXPORT, "as it is heard")
+        super().__init__(desk, actions, Stage.EXPORT, tr("as it is heard"))
         view = desk.view
-        self.add_label("Kind of file")
-        self.kind = Segmented(view, "Kind of file", [words for words, _ in CHOICES])
-        self.precision = Segmented(view, "Depth", DEPTHS)
+        self.add_label(tr("Kind of file"))
+        self.kind = Segmented(view, tr("Kind of file"), [words for words, _ in CHOICES])
+        self.precision = Segmented(view, tr("Depth"), DEPTHS)
         self.precision.set_index(1)
         self.kind.chosen.connect(self._on_kind)
         self.precision.chosen.connect(self._on_kind)
         self.add(self.kind)
         self.add(self.precision)
-        self.add_label("What")
-        self.side = Segmented(view, "What", ["Edited", "As played"])
-        self.span = Segmented(view, "Span", ["All of it", "The loop"])
+        self.add_label(tr("What"))
+        self.side = Segmented(view, tr("What"), [tr("Edited"), tr("As played")])
+        self.span = Segmented(view, tr("Span"), [tr("All of it"), tr("The loop")])
         self.span.chosen.connect(lambda _index: self._show())
         self.add(self.side)
         self.add(self.span)
         self._build_finish()
         self.write, self.stems = self.add_buttons("export", "export-stems")
         self.write.setObjectName("main")
-        self.add_label("Mute and solo count. The click is never written.")
+        self.add_label(tr("Mute and solo count. The click is never written."))
         self.add_rule()
-        self.add_label("Proof", "heading")
+        self.add_label(tr("Proof"), "heading")
         self.proof = self.add_label("")
-        self.written = self.add_label("Nothing was written yet.")
+        self.written = self.add_label(tr("Nothing was written yet."))
         self.finish()
         desk.store.changed.connect(self._show)
         desk.proving.proved.connect(self._show_proof)
@@ -79,24 +80,24 @@ class ExportTray(Tray):
     def _build_finish(self) -> None:
         """What becomes of it on its way into the file; nothing, where nothing is asked for."""
         view = self.desk.view
-        rates = ["as the session", *(f"{each / 1000:g} kHz" for each in RATES)]
-        self.rate = Combo("Frames a second of the file", rates)
+        rates = [tr("as the session"), *(tr("{0:g} kHz", each / 1000) for each in RATES)]
+        self.rate = Combo(tr("Frames a second of the file"), rates)
         self.rate.activated.connect(lambda _index: self._show())
-        self.row("Rate").addWidget(self.rate, 1)
-        self.aim = Segmented(view, "Level of the file", [aim.value for aim in AIMS])
+        self.row(tr("Rate")).addWidget(self.rate, 1)
+        self.aim = Segmented(view, tr("Level of the file"), [tr(aim.value) for aim in AIMS])
         self.aim.chosen.connect(self._on_aim)
-        self.row("Level").addWidget(self.aim, 1)
-        self.level = ValueSlider(view, "Level to reach", -36, 0, self._level_words, step=0.5, usual=-1.0)
+        self.row(tr("Level")).addWidget(self.aim, 1)
+        self.level = ValueSlider(view, tr("Level to reach"), -36, 0, self._level_words, step=0.5, usual=-1.0)
         self.add(self.level)
-        self.dither = QCheckBox("Dither")
+        self.dither = QCheckBox(tr("Dither"))
         self.dither.setChecked(True)
-        self.dither.setToolTip("What is less than a step of 16 bits is kept, as noise")
-        self.closes = QCheckBox("The loop begins with its own ring")
+        self.dither.setToolTip(tr("What is less than a step of 16 bits is kept, as noise"))
+        self.closes = QCheckBox(tr("The loop begins with its own ring"))
         self.closes.toggled.connect(lambda _is_on: self._show())
-        self.closes.setToolTip("What rings after the loop’s end is added to its start")
-        self.marked = QCheckBox("Tempo, bars and sections in the file")
+        self.closes.setToolTip(tr("What rings after the loop’s end is added to its start"))
+        self.marked = QCheckBox(tr("Tempo and sections in the file"))
         self.marked.setChecked(True)
-        self.marked.setToolTip("So that they come back where it is opened: as cues, chapters and tags")
+        self.marked.setToolTip(tr("So that they come back where it is opened: as cues, chapters and tags"))
         for box in (self.dither, self.closes, self.marked):
             self.add(box)
 
@@ -136,8 +137,8 @@ class ExportTray(Tray):
         is_other = held != (self.finish_wanted.rate or session.rate)
         wanted = self.finish_wanted
         is_plain = wanted.aim is Aim.NOTHING and not (wanted.rate or wanted.closes)
-        usual = "as it is heard" if is_plain else "finished as said here"
-        self.about.setText(f"held at {held / 1000:g} kHz" if is_other else usual)
+        usual = tr("as it is heard") if is_plain else tr("finished as said here")
+        self.about.say(tr("held at {0:g} kHz", held / 1000) if is_other else usual)
         self.closes.setVisible(self.span.index == 1 and session.loop is not None)
         self.span.setEnabled(session.loop is not None)
         if session.loop is None:
@@ -147,18 +148,20 @@ class ExportTray(Tray):
         """Ask where, then write."""
         encoding = self.encoding
         if encoding.suffix == ".flac" and self.precision.index == 2:
-            self.desk.say("FLAC holds whole numbers: 24 bit is written.")
+            self.desk.say(tr("FLAC holds whole numbers: 24 bit is written."))
         folder = self.desk.document.folder or Path.home()
         usual = str(folder / f"{self.desk.document.title}{encoding.suffix}")
-        name, _ = QFileDialog.getSaveFileName(self, "Export", usual, f"{encoding.words} (*{encoding.suffix})")
+        name, _ = QFileDialog.getSaveFileName(
+            self, tr("Export"), usual, f"{encoding.words} (*{encoding.suffix})"
+        )
         if name:
             self.export(Path(name).with_suffix(encoding.suffix))
 
     def ask_and_export_stems(self) -> None:
         """Each track as a file, in a new folder."""
         folder = self.desk.document.folder or Path.home()
-        usual = str(folder / f"{self.desk.document.title} stems")
-        name, _ = QFileDialog.getSaveFileName(self, "A new folder for the stems", usual, "Folder")
+        usual = str(folder / tr("{0} stems", self.desk.document.title))
+        name, _ = QFileDialog.getSaveFileName(self, tr("A new folder for the stems"), usual, tr("Folder"))
         if name:
             self.export_stems(Path(name))
 
@@ -174,15 +177,15 @@ class ExportTray(Tray):
             )
 
         def show(written: list[Written]) -> None:
-            self.desk.say(f"{counted(len(written), 'stem')} written to “{folder}”")
+            self.desk.say(tr("{0} written to “{1}”", counted(len(written), "stem"), folder))
             over = sum(each.clipped for each in written)
             self.written.setText(_clipped_words(over) or f"“{folder.name}”\n{counted(len(written), 'stem')}")
 
-        self.desk.tasks.run(f"Writing {folder.name}", work, show)
+        self.desk.tasks.run(tr("Writing {0}", folder.name), work, show)
 
     def export(self, path: Path) -> None:
         """Write in the background; the proof follows."""
-        self.desk.tasks.run(f"Writing {path.name}", self.writing(path), self._on_written)
+        self.desk.tasks.run(tr("Writing {0}", path.name), self.writing(path), self._on_written)
 
     def writing(self, path: Path) -> Callable[[Progress], Written]:
         """What writes the session as it is now, as is chosen here; for a thread."""
@@ -230,26 +233,30 @@ class ExportTray(Tray):
     def _show_proof(self, proof: Proof | None) -> None:
         """What is heard now, as it would be written: joins, peak and loudness."""
         if proof is None:
-            self.proof.setText("Being listened to…" if self.desk.session.tracks else "There is nothing yet.")
+            self.proof.setText(
+                tr("Being listened to…") if self.desk.session.tracks else tr("There is nothing yet.")
+            )
             return
-        clicks = f"{counted(proof.clicks, 'click')}: N goes there" if proof.clicks else "no clicks"
+        clicks = tr("{0}: N goes there", counted(proof.clicks, "click")) if proof.clicks else tr("no clicks")
         lines = [
             f"{counted(len(proof.joins), 'join')}, {clicks}",
-            f"peak {plain(decibels_of(proof.peak))} dB",
+            tr("peak {0} dB", plain(decibels_of(proof.peak))),
         ]
         if proof.loudness > SILENT:
-            lines.append(f"loudness {plain(proof.loudness)} LUFS")
+            lines.append(tr("loudness {0} LUFS", plain(proof.loudness)))
         self.proof.setText("\n".join(lines))
 
     def _show_progress(self, share: float) -> None:
         if self.desk.proving.proof is None:
-            self.proof.setText(f"Being listened to: {percent(100 * share)}")
+            self.proof.setText(tr("Being listened to: {0}", percent(100 * share)))
 
     def _on_written(self, written: Written) -> None:
         over = _clipped_words(written.clipped)
-        self.written.setText("\n".join(filter(None, [f"“{written.path.name}” is written", over])))
+        self.written.setText("\n".join(filter(None, [tr("“{0}” is written", written.path.name), over])))
         self.exported.emit(written)
 
 
 def _clipped_words(over: int) -> str:
-    return "" if not over else f"{counted(over, 'sample')} over full scale: lower a level, or write float"
+    return (
+        "" if not over else tr("{0} over full scale: lower a level, or write float", counted(over, "sample"))
+    )

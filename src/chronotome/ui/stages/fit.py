@@ -31,17 +31,18 @@ from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
+from chronotome.words import tr
 
 MOST_OPTIONS = 5
 WHOLE = 0.02
 SAME_TEMPO = 0.01
 LEAST_SWING = 52.5
 SOURCES = {
-    "measured": "heard",
-    "name": "file name",
-    "tag": "file’s tags",
-    "length": "file’s length",
-    "rounds": "what repeats in it",
+    "measured": tr("heard"),
+    "name": tr("file name"),
+    "tag": tr("file’s tags"),
+    "length": tr("file’s length"),
+    "rounds": tr("what repeats in it"),
 }
 READS = list(Reads)
 WHO = list(Following)
@@ -54,7 +55,7 @@ class FitTray(Tray):
     """The decisions that everybody makes: tempo, bars, beat one, who follows whom. The rest folds."""
 
     def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
-        super().__init__(desk, actions, Stage.FIT, "bars and beats")
+        super().__init__(desk, actions, Stage.FIT, tr("bars and beats"))
         self._fit, self._loops = commands.fit, commands.loops
         self._options: list[TempoOption] = []
         self._add_recording()
@@ -62,16 +63,16 @@ class FitTray(Tray):
         self.add_rule()
         self._add_following()
         self.add_rule()
-        with self.folded("Correct the tempo: half, double, as measured"):
+        with self.folded(tr("Correct the tempo: half, double, as measured")):
             self.add_buttons("half-time", "double-time")
             self.add_buttons("song-tempo", "as-measured")
-        with self.folded("Bars by hand: a bar is here, every hit"):
+        with self.folded(tr("Bars by hand: a bar is here, every hit")):
             self._add_by_hand()
-        with self.folded("Loop from this recording") as self.loop_fold:
+        with self.folded(tr("Loop from this recording")) as self.loop_fold:
             self._add_loop()
-        with self.folded("Song") as self.song:
+        with self.folded(tr("Song")) as self.song:
             self.add_buttons("halve", "double", "use-measured")
-        with self.folded("Click: sound, count-in, level"):
+        with self.folded(tr("Click: sound, count-in, level")):
             self._add_click()
         self.finish()
         self._soon = Soon(self._show, self)
@@ -101,7 +102,7 @@ class FitTray(Tray):
         edit.setObjectName("figure")
         edit.setFixedWidth(width)
         edit.setAccessibleName(name)
-        edit.setToolTip(f"{name}: type it if you know it")
+        edit.setToolTip(tr("{0}: type it if you know it", name))
         edit.editingFinished.connect(keep)
         return edit
 
@@ -112,13 +113,13 @@ class FitTray(Tray):
         return label
 
     def _add_recording(self) -> None:
-        self.heading = self.add_label("Tempo of this recording", "heading")
-        self.tempo = self._typed("Tempo of the recording in beats per minute", 84, self._on_tempo)
+        self.heading = self.add_label(tr("Tempo of this recording"), "heading")
+        self.tempo = self._typed(tr("Tempo of the recording in beats per minute"), 84, self._on_tempo)
         self.kind, self.sure = self._soft(), self._soft()
         self._row(self.tempo, self.kind, self.sure, stretched=1)
         self.options = QComboBox()
-        self.options.setAccessibleName("Tempi it may have")
-        self.options.setToolTip("Every tempo it may have, and what speaks for it")
+        self.options.setAccessibleName(tr("Tempi it may have"))
+        self.options.setToolTip(tr("Every tempo it may have, and what speaks for it"))
         self.options.activated.connect(lambda index: self._fit.choose(self._options[index]))
         shrink = QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon
         self.options.setSizeAdjustPolicy(shrink)
@@ -129,59 +130,61 @@ class FitTray(Tray):
         halved, doubled = self._button("half-bars", "÷ 2"), self._button("double-bars", "× 2")
         for button in (fewer, more, halved, doubled):
             button.setObjectName("step")
-        self.bars = self._typed("How many bars the recording is", 52, self._on_bars)
+        self.bars = self._typed(tr("How many bars the recording is"), 52, self._on_bars)
         self.bars.setAlignment(Qt.AlignmentFlag.AlignHCenter)
         self.of = self._soft("bars")
         row = self._row(fewer, self.bars, more, self.of, halved, doubled, stretched=3)
         row.setSpacing(4)
         self.one = self._soft()
-        self._row(self.one, self._button("beat-one", "Here"), stretched=0)
+        self._row(self.one, self._button("beat-one", tr("Here")), stretched=0)
         self.check = self.add_label("", "soft")
         self.mends = self.add_buttons("mend-half", "mend-double", "mend-earlier", "mend-later")
 
     def _add_by_hand(self) -> None:
         self.add_buttons("bar-here", "tap")
-        self.add_label("Beats come from")
+        self.add_label(tr("Beats come from"))
         self.reads = self.choice(
-            "Beats come from",
-            ["Measured", "Each hit", "Bars"],
+            tr("Beats come from"),
+            [tr("Measured"), tr("Each hit"), tr("Bars")],
             lambda session, index: self._edit_reads(session, READS[index]),
-            "Beats of the recording",
+            tr("Beats of the recording"),
         )
 
     def _add_following(self) -> None:
-        self.add_label("Who follows whom", "heading")
+        self.add_label(tr("Who follows whom"), "heading")
         rows = [(FOLLOWING_WORDS[who], "") for who in WHO]
-        self.who = Choices(self.desk.view, "Who follows whom", rows)
+        self.who = Choices(self.desk.view, tr("Who follows whom"), rows)
         self.who.chosen.connect(lambda index: self._fit.set_following(WHO[index]))
         self.add(self.who)
         (self.straighten,) = self.add_buttons("straighten")
         self.smooth = self.choice(
-            "The grid bends",
-            ["Beat by beat", "Smoothed"],
+            tr("The grid bends"),
+            [tr("Beat by beat"), tr("Smoothed")],
             lambda session, index: set_smooth(session, index == 1),
-            "Bend the grid",
+            tr("Bend the grid"),
         )
-        self.steady = ValueSlider(self.desk.view, "Steady", 0, 100, lambda value: f"{value:.0f} %", usual=100)
+        self.steady = ValueSlider(
+            self.desk.view, tr("Steady"), 0, 100, lambda value: f"{value:.0f} %", usual=100
+        )
         self.add(self.steady)
-        self.bind(self.steady, self._set_steady, "Set steadiness")
+        self.bind(self.steady, self._set_steady, tr("Set steadiness"))
         self.move_by = self.choice(
-            "Move by",
-            ["Cutting", "Stretching", "Tape"],
+            tr("Move by"),
+            [tr("Cutting"), tr("Stretching"), tr("Tape")],
             lambda session, index: self._edit_move_by(session, MOVES[index]),
-            "Move by",
+            tr("Move by"),
         )
 
     def _add_loop(self) -> None:
         self.loop = self.add_label("", "soft")
         self.add_buttons("loop", "pull-loop")
         self.fade = ValueSlider(
-            self.desk.view, "Fade its ends", 0, 50, lambda value: f"{value:.0f} ms", usual=3
+            self.desk.view, tr("Fade its ends"), 0, 50, lambda value: tr("{0:.0f} ms", value), usual=3
         )
         self.fade.slid.connect(self._set_fade)
         self.fade.settled.connect(self._set_fade)
         self.add(self.fade)
-        self.drops = QCheckBox("Drop the rest of the recording")
+        self.drops = QCheckBox(tr("Drop the rest of the recording"))
         self.drops.toggled.connect(self._set_drops)
         self.add(self.drops)
         self.add_buttons("own-recording")
@@ -195,23 +198,25 @@ class FitTray(Tray):
     def _add_click(self) -> None:
         self.add_buttons("click", "tour")
         self.sound = self.choice(
-            "Sound of the click",
-            ["Wood", "Tick", "Bell"],
+            tr("Sound of the click"),
+            [tr("Wood"), tr("Tick"), tr("Bell")],
             lambda session, index: set_click(session, replace(session.click, sound=SOUNDS[index])),
-            "Sound of the click",
+            tr("Sound of the click"),
         )
         self.count_in = self.choice(
-            "Count-in",
-            ["No count-in", "1 bar", "2 bars"],
+            tr("Count-in"),
+            [tr("No count-in"), tr("1 bar"), tr("2 bars")],
             lambda session, index: set_click(session, replace(session.click, count_in=COUNT_INS[index])),
-            "Count-in",
+            tr("Count-in"),
         )
-        self.accents = QCheckBox("Accent on one")
+        self.accents = QCheckBox(tr("Accent on one"))
         self.accents.toggled.connect(self._set_accents)
         self.add(self.accents)
-        self.level = ValueSlider(self.desk.view, "Level of the click", -36, 6, decibels, step=1, usual=-12)
+        self.level = ValueSlider(
+            self.desk.view, tr("Level of the click"), -36, 6, decibels, step=1, usual=-12
+        )
         self.add(self.level)
-        self.bind(self.level, self._set_level, "Set click level")
+        self.bind(self.level, self._set_level, tr("Set click level"))
 
     # Edits
 
@@ -220,7 +225,7 @@ class FitTray(Tray):
         return set_click(session, replace(session.click, level=level))
 
     def _set_accents(self, is_on: bool) -> None:  # noqa: FBT001 - a signal's value
-        words = "Accent on one" if is_on else "No accent on one"
+        words = tr("Accent on one") if is_on else tr("No accent on one")
         self.desk.store.apply(
             lambda session: set_click(session, replace(session.click, accents=is_on)), words
         )
@@ -249,7 +254,9 @@ class FitTray(Tray):
         if SLOWEST <= tempo <= FASTEST:
             self._fit.set_tempo(tempo)
         else:
-            self.desk.say(f"“{self.tempo.text()}” is no tempo: {SLOWEST:.0f} to {FASTEST:.0f} bpm.")
+            self.desk.say(
+                tr("“{0}” is no tempo: {1:.0f} to {2:.0f} bpm.", self.tempo.text(), SLOWEST, FASTEST)
+            )
             self.tempo.setText(shown)
         self.tempo.clearFocus()
 
@@ -270,7 +277,7 @@ class FitTray(Tray):
 
     def _show(self) -> None:
         session, guide = self.desk.session, guide_of(self.desk)
-        self.song.say(f"Song {plain(session.tempo.beats_per_minute, 2)} bpm: halve, double, take")
+        self.song.say(tr("Song {0} bpm: halve, double, take", plain(session.tempo.beats_per_minute, 2)))
         self.level.set_value(session.click.level)
         self.accents.setChecked(session.click.accents)
         self.sound.set_index(SOUNDS.index(session.click.sound))
@@ -281,7 +288,9 @@ class FitTray(Tray):
             widget.setEnabled(guide is not None)
         self._show_options(guide)
         implied = self._loops.implied()
-        self.loop.setText("Drag over the ruler to mark a rough span" if implied is None else implied.words)
+        self.loop.setText(
+            tr("Drag over the ruler to mark a rough span") if implied is None else implied.words
+        )
         if guide is None:
             for label in (self.kind, self.sure, self.one, self.check):
                 label.setText("")
@@ -289,7 +298,9 @@ class FitTray(Tray):
             return
         focused = self.desk.view.focused
         is_own = focused is not None and focused.id == guide.track.id
-        self.heading.setText("Tempo of this recording" if is_own else f"Tempo of {guide.track.name}")
+        self.heading.setText(
+            tr("Tempo of this recording") if is_own else tr("Tempo of {0}", guide.track.name)
+        )
         self._show_beats(guide)
         who = following_of(session, guide.track.id)
         self.who.set_index(WHO.index(who))
@@ -321,7 +332,7 @@ class FitTray(Tray):
             chosen = near.index(True) if True in near else -1
         self.options.setCurrentIndex(chosen)
         is_known = 0 <= chosen < len(self._options)
-        self.sure.setText(f"{share(self._options[chosen].confidence)} sure" if is_known else "")
+        self.sure.setText(tr("{0} sure", share(self._options[chosen].confidence)) if is_known else "")
 
     def _show_bars(self, words: str) -> None:
         self._bars_shown = words
@@ -331,28 +342,28 @@ class FitTray(Tray):
     def _show_beats(self, guide: Guide) -> None:
         fit, measured, beats = guide.recording.fit, guide.recording.measured, guide.beats
         metre = self.desk.session.metre
-        self.of.setText(f"bars of {metre.beats}/{metre.unit}")
+        self.of.setText(tr("bars of {0}/{1}", metre.beats, metre.unit))
         if beats is None:
-            self.kind.setText("nothing known yet")
+            self.kind.setText(tr("nothing known yet"))
             self._show_bars("")
-            self.one.setText("Beat one not set")
+            self.one.setText(tr("Beat one not set"))
             return
         if fit.tempo is not None:
-            kind = "bpm, as you said"
+            kind = tr("bpm, as you said")
         elif fit.reads is not Reads.MEASURED:
-            kind = "bpm, from its hits"
+            kind = tr("bpm, from its hits")
         else:
-            kind = "bpm, " + ("steady" if measured is not None and measured.is_constant else "drifting")
+            kind = tr("bpm, steady") if measured is not None and measured.is_constant else tr("bpm, drifting")
             if measured is not None and measured.swing is not None and measured.swing > LEAST_SWING:
-                kind += f" · swing {measured.swing:.0f} %"
+                kind += tr(" · swing {0:.0f} %", measured.swing)
         self.kind.setText(kind)
         bars = bars_in(self.desk.session, guide.take)
         near = round(bars)
         self._show_bars(str(near) if abs(bars - near) < WHOLE else plain(bars, 2))
         if measured is not None and measured.metre != metre and measured.bar_confidence > 0.5:
-            self.of.setText(f"bars, heard as {measured.metre.beats}/{measured.metre.unit}")
+            self.of.setText(tr("bars, heard as {0}/{1}", measured.metre.beats, measured.metre.unit))
         said = "set" if fit.beat_one is not None or any(pin.beat == 0 for pin in fit.pins) else "proposed"
-        self.one.setText(f"Beat one  {clock(beats.beat_one)}  {said}")
+        self.one.setText(tr("Beat one  {0}  {1}", clock(beats.beat_one), said))
 
     def _show_checks(self, guide: Guide) -> None:
         checks = fit_checks_of(self.desk.session, guide.track)
@@ -361,9 +372,9 @@ class FitTray(Tray):
         if here is not None:
             self.check.setText(f"{here.title.capitalize()}: {here.sentence}")
         elif checks:
-            self.check.setText(f"{counted(len(checks), 'bar')} to check: N goes there")
+            self.check.setText(tr("{0} to check: N goes there", counted(len(checks), "bar")))
         else:
-            self.check.setText("From a chosen bar on, the beats are:" if beat is not None else "")
+            self.check.setText(tr("From a chosen bar on, the beats are:") if beat is not None else "")
         is_mendable = bool(checks) or beat is not None
         self.check.setVisible(is_mendable)
         for button in self.mends:

@@ -17,6 +17,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.rows import Rows
 from chronotome.ui.view_state import Evidence
+from chronotome.words import tr
 
 
 class GrooveRows(Rows):
@@ -25,21 +26,21 @@ class GrooveRows(Rows):
         self._commands = commands
         self._blend: tuple[Groove, Groove] | None = None
         """The groove as it was, and the one that it is blended with."""
-        self.groove = self.combo("Groove", [], self._choose_groove)
+        self.groove = self.combo(tr("Groove"), [], self._choose_groove)
         self.timing = recipe_slider(
-            self, "timing", "Timing", 0, 150, percent, "Set groove timing", unit=100, usual=100
+            self, "timing", tr("Timing"), 0, 150, percent, tr("Set groove timing"), unit=100, usual=100
         )
         self.loudness = recipe_slider(
-            self, "loudness", "Loudness", 0, 100, percent, "Set groove loudness", unit=100
+            self, "loudness", tr("Loudness"), 0, 100, percent, tr("Set groove loudness"), unit=100
         )
         self.beside(self.timing, self.loudness)
-        self.blending = QPushButton("Blend…")
-        self.blending.setToolTip("Blend the groove with another one")
+        self.blending = QPushButton(tr("Blend…"))
+        self.blending.setToolTip(tr("Blend the groove with another one"))
         self.blending.clicked.connect(self._ask_blend)
         self.add_buttons("take-groove", "keep-groove", more=(self.blending,))
-        self.blend = ValueSlider(desk.view, "Blend", 0, 100, percent)
+        self.blend = ValueSlider(desk.view, tr("Blend"), 0, 100, percent)
         self.add(self.blend)
-        self.bind(self.blend, self._set_blend, "Blend grooves")
+        self.bind(self.blend, self._set_blend, tr("Blend grooves"))
         self.blend.hide()
         desk.view.library_changed.connect(self._fill)
         desk.store.watch(self, self._fill, lambda session: session.grooves)
@@ -60,7 +61,7 @@ class GrooveRows(Rows):
         """With which other groove."""
         groove = self.desk.groove
         if groove is None:
-            self.desk.say("There is no groove to blend yet")
+            self.desk.say(tr("There is no groove to blend yet"))
             return
         menu = QMenu(self)
         for other in (*self.desk.session.grooves, *self.offered):
@@ -73,7 +74,7 @@ class GrooveRows(Rows):
         groove = self.desk.groove
         if groove is not None:
             self._blend = (groove, other)
-            self.blend.set_value(0, f"to {other.name}")
+            self.blend.set_value(0, tr("to {0}", other.name))
             self.blend.show()
 
     def _set_blend(self, session: Session, value: float) -> Session:

@@ -17,24 +17,25 @@ from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.rows import Rows
+from chronotome.words import tr
 
 WAYS = (
-    ("at onsets", Cuts()),
-    ("at marks set by hand", Cuts(At.MARKS)),
-    ("at every bar", None),
-    ("on lines of 1/2", Cuts(At.LINES, step=2.0)),
-    ("on lines of 1/4", Cuts(At.LINES, step=1.0)),
-    ("on lines of 1/8", Cuts(At.LINES, step=0.5)),
-    ("on lines of 1/16", Cuts(At.LINES, step=0.25)),
-    ("on lines of 1/32", Cuts(At.LINES, step=0.125)),
-    *((f"into {parts} parts", Cuts(At.PARTS, parts=parts)) for parts in (2, 4, 8, 16, 32)),
+    (tr("at onsets"), Cuts()),
+    (tr("at marks set by hand"), Cuts(At.MARKS)),
+    (tr("at every bar"), None),
+    (tr("on lines of 1/2"), Cuts(At.LINES, step=2.0)),
+    (tr("on lines of 1/4"), Cuts(At.LINES, step=1.0)),
+    (tr("on lines of 1/8"), Cuts(At.LINES, step=0.5)),
+    (tr("on lines of 1/16"), Cuts(At.LINES, step=0.25)),
+    (tr("on lines of 1/32"), Cuts(At.LINES, step=0.125)),
+    *((tr("into {0} parts", parts), Cuts(At.PARTS, parts=parts)) for parts in (2, 4, 8, 16, 32)),
 )
 """How a clip is taken apart; None: by the song's bars."""
-LENGTHENED = ("cut", "ring on", "stretch")
+LENGTHENED = ("cut", tr("ring on"), "stretch")
 
 
 def tilt_words(value: float) -> str:
-    return f"{signed(value, 0)} dB"
+    return tr("{0} dB", signed(value, 0))
 
 
 class HitRows(Rows):
@@ -46,10 +47,10 @@ class HitRows(Rows):
         self.sliders: dict[str, tuple[ValueSlider, float]] = {}
         self.head = self.add_label("", "heading")
         with self.section() as self.whole:
-            self.way = Combo("Where the clip is cut into hits", [words for words, _ in WAYS])
-            self.row("Into hits").addWidget(self.way, 1)
-            self.take_apart = QPushButton("Take the clip apart")
-            self.take_apart.setToolTip("Take the clip apart as chosen, or what was swept over of it")
+            self.way = Combo(tr("Where the clip is cut into hits"), [words for words, _ in WAYS])
+            self.row(tr("Into hits")).addWidget(self.way, 1)
+            self.take_apart = QPushButton(tr("Take the clip apart"))
+            self.take_apart.setToolTip(tr("Take the clip apart as chosen, or what was swept over of it"))
             self.take_apart.clicked.connect(self._take_apart)
             self.add(self.take_apart)
         with self.section() as self.apart:
@@ -78,7 +79,7 @@ class HitRows(Rows):
         def edit(session: Session, value: float) -> Session:
             return self._moved(session, name, value * unit)
 
-        self.bind(slider, edit, f"{words} of hits")
+        self.bind(slider, edit, tr("{0} of hits", words))
         return slider
 
     def _moved(self, session: Session, name: str, value: float) -> Session:
@@ -98,49 +99,51 @@ class HitRows(Rows):
         return set_value(session, place, name, {take.slices.ids[each]: float(now[each]) + by for each in at})
 
     def _build_shape(self) -> None:
-        words = {"hear-onset": "Hear", "reverse-clip": "Reverse", "duplicate": "Copy"}
+        words = {"hear-onset": tr("Hear"), "reverse-clip": tr("Reverse"), "duplicate": tr("Copy")}
         self._of_chosen = self._short_buttons(words)
-        loud = self._slider("loudness", "Loudness", -24, 12, decibels, 0.5, 1.0)
-        pitch = self._slider("pitch", "Pitch", -24, 24, semitones, 1.0, 1.0)
-        pan = self._slider("pan", "Pan", -100, 100, sides, 1.0, 0.01)
-        tilt = self._slider("tilt", "Dark to bright", -12, 12, tilt_words, 1.0, 1.0)
+        loud = self._slider("loudness", tr("Loudness"), -24, 12, decibels, 0.5, 1.0)
+        pitch = self._slider("pitch", tr("Pitch"), -24, 24, semitones, 1.0, 1.0)
+        pan = self._slider("pan", tr("Pan"), -100, 100, sides, 1.0, 0.01)
+        tilt = self._slider("tilt", tr("Dark to bright"), -12, 12, tilt_words, 1.0, 1.0)
         self.beside(loud, pan)
         self.beside(pitch, tilt)
-        with self.folded("Fades, start, length") as self.fold:
-            rise = self._slider("fade in", "Fade in", 0, 500, milliseconds, 1.0, 1.0)
-            fall = self._slider("fade out", "Fade out", 0, 1000, milliseconds, 1.0, 1.0)
-            start = self._slider("start", "Starts later", 0, 300, milliseconds, 1.0, 0.001)
-            length = self._slider("length", "Length", 0, 2000, milliseconds, 5.0, 0.001)
+        with self.folded(tr("Fades, start, length")) as self.fold:
+            rise = self._slider(tr("fade in"), tr("Fade in"), 0, 500, milliseconds, 1.0, 1.0)
+            fall = self._slider(tr("fade out"), tr("Fade out"), 0, 1000, milliseconds, 1.0, 1.0)
+            start = self._slider("start", tr("Starts later"), 0, 300, milliseconds, 1.0, 0.001)
+            length = self._slider("length", tr("Length"), 0, 2000, milliseconds, 5.0, 0.001)
             self.beside(rise, fall)
             self.beside(start, length)
             self.longer = Segmented(
-                self.desk.view, "What becomes of a hit that is made longer", list(LENGTHENED)
+                self.desk.view, tr("What becomes of a hit that is made longer"), list(LENGTHENED)
             )
             self.longer.chosen.connect(self._choose_lengthened)
-            self.row("Longer").addWidget(self.longer, 1)
-            self._short_buttons({"by-tape": "Pitch with length", "as-recorded": "As recorded"})
-            self._short_buttons({"shape-ramp": "Ramp", "shape-more": "+ 10 %", "shape-less": "− 10 %"})
+            self.row(tr("Longer")).addWidget(self.longer, 1)
+            self._short_buttons({"by-tape": tr("Pitch with length"), "as-recorded": tr("As recorded")})
+            self._short_buttons({"shape-ramp": tr("Ramp"), "shape-more": "+ 10 %", "shape-less": "− 10 %"})
 
     def _choose_lengthened(self, index: int) -> None:
         self.desk.view.lengthens = Lengthen(index)
         self._slices.lengthen_by(Lengthen(index))
 
     def _build_places(self) -> None:
-        with self.folded("Places, order, rhythm") as self.places:
-            self._short_buttons({"swap": "Swap", "shuffle": "Shuffle", "turn-order": "Turn round"})
-            self._short_buttons({"hits-double": "Double time", "hits-half": "Half time"})
-            self._short_buttons({"join": "Glue", "cut": "Cut here", "fills": "Fill gaps"})
-            self._short_buttons({"take-rhythm": "Rhythm of…", "share-bands": "Lows, highs…"})
-            self.pull = Combo("What dragged hits are pulled to", ["the grid"])
+        with self.folded(tr("Places, order, rhythm")) as self.places:
+            self._short_buttons(
+                {"swap": tr("Swap"), "shuffle": tr("Shuffle"), "turn-order": tr("Turn round")}
+            )
+            self._short_buttons({"hits-double": tr("Double time"), "hits-half": tr("Half time")})
+            self._short_buttons({"join": tr("Glue"), "cut": tr("Cut here"), "fills": tr("Fill gaps")})
+            self._short_buttons({"take-rhythm": tr("Rhythm of…"), "share-bands": tr("Lows, highs…")})
+            self.pull = Combo(tr("What dragged hits are pulled to"), [tr("the grid")])
             self.pull.activated.connect(self._choose_pull)
-            self.row("Pull to").addWidget(self.pull, 1)
-            self._short_buttons({"whole": "Whole again", "keep-whole": "Copy of it"})
+            self.row(tr("Pull to")).addWidget(self.pull, 1)
+            self._short_buttons({"whole": tr("Whole again"), "keep-whole": tr("Copy of it")})
 
     def _build_choosing(self) -> None:
-        with self.folded("Choose hits") as self.choosing:
-            self._short_buttons({"choose-alike": "Alike", "choose-others": "The others"})
-            self._short_buttons({"choose-low": "Low", "choose-mid": "Mid", "choose-high": "High"})
-            self._short_buttons({"choose-louder": "Louder…", "choose-every": "Every…"})
+        with self.folded(tr("Choose hits")) as self.choosing:
+            self._short_buttons({"choose-alike": tr("Alike"), "choose-others": tr("The others")})
+            self._short_buttons({"choose-low": tr("Low"), "choose-mid": tr("Mid"), "choose-high": tr("High")})
+            self._short_buttons({"choose-louder": tr("Louder…"), "choose-every": tr("Every…")})
 
     def _choose_pull(self, index: int) -> None:
         view = self.desk.view
@@ -152,12 +155,12 @@ class HitRows(Rows):
         self.whole.setVisible(slices is None)
         self.apart.setVisible(slices is not None)
         if slices is None:
-            self.head.setText("The clip is whole" if view.clip is not None else "No clip")
+            self.head.setText(tr("The clip is whole") if view.clip is not None else tr("No clip"))
             return
         self.head.setText(
-            f"{counted(len(hits), 'hit')} of {len(slices)} chosen"
+            tr("{0} of {1} chosen", counted(len(hits), "hit"), len(slices))
             if hits
-            else f"{counted(len(slices), 'hit')}, none chosen"
+            else tr("{0}, none chosen", counted(len(slices), "hit"))
         )
         clip, at = view.clip, slices.at(hits[-1:])
         for button in self._of_chosen:
@@ -167,7 +170,10 @@ class HitRows(Rows):
             if at and clip is not None:
                 slider.set_value(float(values_of(self.desk.session, clip.take, name)[at[0]]) / unit)
         self.longer.set_index(int(slices.column("lengthened")[at[0]]) if at else int(view.lengthens))
-        names = ["the grid", *(f"hits of {self._slices.name_of(each)}" for each in self._slices.others)]
+        names = [
+            tr("the grid"),
+            *(tr("hits of {0}", self._slices.name_of(each)) for each in self._slices.others),
+        ]
         if names != [self.pull.itemText(each) for each in range(self.pull.count())]:
             self.pull.clear()
             self.pull.addItems(names)

@@ -23,12 +23,13 @@ from chronotome.ui.stages.onset_table import OnsetTable
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.timeline.lens import Lens
 from chronotome.ui.view_state import MarkSnap, Stage
+from chronotome.words import tr
 
 MATERIAL_WORDS = {
-    None: "as heard",
+    None: tr("as heard"),
     Material.DRUMS: "drums",
-    Material.STRUCK: "plucked, struck",
-    Material.SUSTAINED: "bowed or sung",
+    Material.STRUCK: tr("plucked, struck"),
+    Material.SUSTAINED: tr("bowed or sung"),
     Material.MIXED: "mixed",
 }
 PER_WORDS = {
@@ -54,46 +55,56 @@ GRID_WORDS = {
     "1/16 beat": 0.0625,
     "1/32 beat": 0.03125,
 }
-PARTS_WORDS = "equal parts"
+PARTS_WORDS = tr("equal parts")
 
 
 class MarkTray(Tray):
     def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
-        super().__init__(desk, actions, Stage.MARK, "finds, and moves nothing")
+        super().__init__(desk, actions, Stage.MARK, tr("finds, and moves nothing"))
         self._commands = commands
-        self.material = self.combo("Material", list(MATERIAL_WORDS.values()), self._choose_material)
+        self.material = self.combo(tr("Material"), list(MATERIAL_WORDS.values()), self._choose_material)
         self.threshold = ValueSlider(
-            desk.view, "Threshold", 0, 100, lambda value: f"{value:.0f}", step=1, usual=USUAL_THRESHOLD
+            desk.view, tr("Threshold"), 0, 100, lambda value: f"{value:.0f}", step=1, usual=USUAL_THRESHOLD
         )
         self.spacing = ValueSlider(
-            desk.view, "Least spacing", 0, 120, lambda value: f"{value:.0f} ms", step=1, usual=USUAL_SPACING
+            desk.view,
+            tr("Least spacing"),
+            0,
+            120,
+            lambda value: tr("{0:.0f} ms", value),
+            step=1,
+            usual=USUAL_SPACING,
         )
         both = QHBoxLayout()
         both.setSpacing(14)
         for slider, edit, label in (
-            (self.threshold, self._set_threshold, "Set threshold"),
-            (self.spacing, self._set_spacing, "Set least spacing"),
+            (self.threshold, self._set_threshold, tr("Set threshold")),
+            (self.spacing, self._set_spacing, tr("Set least spacing")),
         ):
             both.addWidget(slider)
             self.bind(slider, edit, label, is_sifting=True)
         self.rows.addLayout(both)
-        with self.folded("Sift more: bands, strongest, near lines") as self.sift_fold:
+        with self.folded(tr("Sift more: bands, strongest, near lines")) as self.sift_fold:
             self.bands = self._band_row()
-            self.per = self.combo("Of them", list(PER_WORDS), self._set_per)
-            self.near = self.combo("Where", list(NEAR_WORDS), self._set_near)
+            self.per = self.combo(tr("Of them"), list(PER_WORDS), self._set_per)
+            self.near = self.combo(tr("Where"), list(NEAR_WORDS), self._set_near)
         self.counts = self.add_label("", "figure")
         self.lens = Lens(desk)
         self.add(self.lens)
-        self.snap = Segmented(desk.view, "A mark is pulled to", ["attack", "crossing", "nothing"])
+        self.snap = Segmented(
+            desk.view, tr("A mark is pulled to"), [tr("attack"), tr("crossing"), tr("nothing")]
+        )
         self.snap.chosen.connect(lambda index: desk.view.set_mark_snap(MarkSnap(index)))
-        self.row("Pulled to").addWidget(self.snap, 1)
-        self._short_buttons({"add-onset": "Mark here", "hear-onset": "Hear", "lock-onset": "Lock"})
-        self._short_buttons({"keep-onset": "Keep", "drop-onset": "Drop", "pull-onset": "Pull"})
+        self.row(tr("Pulled to")).addWidget(self.snap, 1)
+        self._short_buttons(
+            {"add-onset": tr("Mark here"), "hear-onset": tr("Hear"), "lock-onset": tr("Lock")}
+        )
+        self._short_buttons({"keep-onset": tr("Keep"), "drop-onset": tr("Drop"), "pull-onset": tr("Pull")})
         self.onset_table = OnsetTable(desk)
         self.rows.addWidget(self.onset_table, 1)
-        with self.folded("Instead of attacks: lines, equal parts"):
+        with self.folded(tr("Instead of attacks: lines, equal parts")):
             self._grid_row()
-            self._short_buttons({"find-hits": "Find hits", "as-found": "As found"})
+            self._short_buttons({"find-hits": tr("Find hits"), "as-found": tr("As found")})
         for signal in (desk.view.focus_changed, desk.view.selection_changed, desk.view.snap_changed):
             signal.connect(self._show)
         self._soon = Soon(self._show, self)
@@ -103,30 +114,32 @@ class MarkTray(Tray):
     # Building
 
     def _band_row(self) -> list[QPushButton]:
-        row, buttons = self.row("Bands"), []
+        row, buttons = self.row(tr("Bands")), []
         for band, sign in zip(Band, "■●▲", strict=True):
             button = QPushButton(f"{sign} {band.name.lower()}")
             button.setObjectName("band")
             button.setCheckable(True)
-            button.setAccessibleName(f"Onsets of the {band.name.lower()} band")
+            button.setAccessibleName(tr("Onsets of the {0} band", band.name.lower()))
             button.clicked.connect(self._set_bands)
             row.addWidget(button, 1)
             buttons.append(button)
         return buttons
 
     def _grid_row(self) -> None:
-        row = self.row("Instead")
+        row = self.row(tr("Instead"))
         self.grid = QComboBox()
         self.grid.addItems([*GRID_WORDS, PARTS_WORDS])
-        self.grid.setAccessibleName("Marks at lines instead of at attacks")
+        self.grid.setAccessibleName(tr("Marks at lines instead of at attacks"))
         self.parts = QSpinBox()
         self.parts.setRange(2, 999)
         self.parts.setValue(16)
-        self.parts.setAccessibleName("Number of equal parts")
+        self.parts.setAccessibleName(tr("Number of equal parts"))
         self.parts.hide()
         self.grid.currentTextChanged.connect(lambda words: self.parts.setVisible(words == PARTS_WORDS))
-        button = QPushButton("Mark")
-        button.setToolTip("Marks at these places instead of at attacks; undo, or As found, takes them back")
+        button = QPushButton(tr("Mark"))
+        button.setToolTip(
+            tr("Marks at these places instead of at attacks; undo, or As found, takes them back")
+        )
         button.clicked.connect(self._mark_grid)
         self.mark_grid = button
         row.addWidget(self.grid, 1)
@@ -157,26 +170,26 @@ class MarkTray(Tray):
 
     def _set_bands(self) -> None:
         chosen = tuple(band for band, button in zip(Band, self.bands, strict=True) if button.isChecked())
-        self._change_sift(lambda sift: replace(sift, bands=chosen), "Choose bands")
+        self._change_sift(lambda sift: replace(sift, bands=chosen), tr("Choose bands"))
 
     def _set_per(self, index: int) -> None:
         wanted = list(PER_WORDS.values())[index]
         self._change_sift(
             lambda sift: replace(sift, strongest_per=wanted.strongest_per, seconds=wanted.seconds),
-            "Thin onsets",
+            tr("Thin onsets"),
         )
 
     def _set_near(self, index: int) -> None:
         grid = self.desk.view.recipe.grid
         near = list(NEAR_WORDS.values())[index]
-        self._change_sift(lambda sift: replace(sift, near=near, grid=grid), "Choose onsets by the grid")
+        self._change_sift(lambda sift: replace(sift, near=near, grid=grid), tr("Choose onsets by the grid"))
 
     def _choose_material(self, index: int) -> None:
         recording = self._recording
         if recording is not None:
             material = list(MATERIAL_WORDS)[index]
             self.desk.store.apply(
-                lambda session: choose_material(session, recording.content, material), "Choose material"
+                lambda session: choose_material(session, recording.content, material), tr("Choose material")
             )
 
     def _mark_grid(self) -> None:
@@ -192,7 +205,7 @@ class MarkTray(Tray):
         shown = self.desk.shown
         self.snap.set_index(int(self.desk.view.mark_snap))
         if shown is None:
-            self.counts.setText("no recording")
+            self.counts.setText(tr("no recording"))
             return
         recording = shown.recording
         self._show_material(recording)
@@ -202,8 +215,8 @@ class MarkTray(Tray):
         candidates = int(np.count_nonzero(inside_of(self.desk.session, shown.take)))
         by_hand = int(np.count_nonzero(recording.onsets.standing_array != Standing.BY_STRENGTH))
         checks = len(mark_checks_of(self.desk.session, shown.track, shown.take))
-        more = f"{checks} to check" if checks else f"{by_hand} by hand"
-        self.counts.setText(f"{counted(hits, 'onset')} · {candidates - hits} left out · {more}")
+        more = tr("{0} to check", checks) if checks else tr("{0} by hand", by_hand)
+        self.counts.setText(tr("{0} · {1} left out · {2}", counted(hits, "onset"), candidates - hits, more))
 
     def _show_sift(self, sift: Sift) -> None:
         self.spacing.set_value(sift.least_spacing)
@@ -219,6 +232,8 @@ class MarkTray(Tray):
         heard = MATERIAL_WORDS[recording.material]
         if not recording.is_analysed:
             heard = "…"
-        self.material.setItemText(0, "as heard" if recording.is_material_chosen else f"as heard: {heard}")
+        self.material.setItemText(
+            0, tr("as heard") if recording.is_material_chosen else tr("as heard: {0}", heard)
+        )
         chosen = recording.material if recording.is_material_chosen else None
         self.material.setCurrentIndex(list(MATERIAL_WORDS).index(chosen))

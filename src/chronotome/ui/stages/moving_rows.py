@@ -13,13 +13,14 @@ from chronotome.ui.controls.figures import signed
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.rows import Rows
+from chronotome.words import tr
 
 WAYS = tuple(MoveBy)
 KEEPS_WORDS = {
-    Keeps.HEARD: "as heard",
-    Keeps.DRUMS: "drums: noise and tails",
-    Keeps.ONE_NOTE: "one note at a time",
-    Keeps.CHORDS: "chords and mixes",
+    Keeps.HEARD: tr("as heard"),
+    Keeps.DRUMS: tr("drums: noise and tails"),
+    Keeps.ONE_NOTE: tr("one note at a time"),
+    Keeps.CHORDS: tr("chords and mixes"),
 }
 
 
@@ -30,31 +31,35 @@ class MovingRows(Rows):
         super().__init__(desk, actions)
         self._commands = commands
         self.way = self.choice(
-            "Move the audio by",
-            [str(way).capitalize() for way in WAYS],
+            tr("Move the audio by"),
+            [tr(str(way).capitalize()) for way in WAYS],
             lambda session, index: self._commands.edited(session, by=WAYS[index]),
-            "Move the audio another way",
+            tr("Move the audio another way"),
         )
         with self.section() as self._keeping:
-            self.keeps = self.combo("Keeps", list(KEEPS_WORDS.values()), self._choose_keeps)
+            self.keeps = self.combo(tr("Keeps"), list(KEEPS_WORDS.values()), self._choose_keeps)
         with self.section() as self._filling:
-            row = self.row("Gaps")
-            self.fill = Combo("Gaps", [str(fill) for fill in Fill])
-            self.crossing = Combo("Curve of the crossfade", [str(each) for each in Crossing])
+            row = self.row(tr("Gaps"))
+            self.fill = Combo(tr("Gaps"), [str(fill) for fill in Fill])
+            self.crossing = Combo(tr("Curve of the crossfade"), [str(each) for each in Crossing])
             self.fill.activated.connect(self._choose_fill)
             self.crossing.activated.connect(self._choose_crossing)
             row.addWidget(self.fill, 3)
             row.addWidget(self.crossing, 2)
             self.crossfade = self._slider(
-                "Crossfade", "crossfade", LEAST_CROSSFADE, MOST_CROSSFADE, "ms", step=0.5, usual=5
+                tr("Crossfade"), "crossfade", LEAST_CROSSFADE, MOST_CROSSFADE, "ms", step=0.5, usual=5
             )
             self.add(self.crossfade)
-        self.pitch = ValueSlider(desk.view, "Pitch", -MOST_SEMITONES, MOST_SEMITONES, _pitch_words, usual=0)
-        self.bears = self._slider("Bears up to", "bears", 1.05, 3.0, "×", step=0.05, usual=USUAL_BEARS)
-        self.bind(
-            self.pitch, lambda session, value: self._commands.edited(session, semitones=value), "Set pitch"
+        self.pitch = ValueSlider(
+            desk.view, tr("Pitch"), -MOST_SEMITONES, MOST_SEMITONES, _pitch_words, usual=0
         )
-        self.formants = QCheckBox("A voice keeps its colour at that pitch")
+        self.bears = self._slider(tr("Bears up to"), "bears", 1.05, 3.0, "×", step=0.05, usual=USUAL_BEARS)
+        self.bind(
+            self.pitch,
+            lambda session, value: self._commands.edited(session, semitones=value),
+            tr("Set pitch"),
+        )
+        self.formants = QCheckBox(tr("A voice keeps its colour at that pitch"))
         self.formants.clicked.connect(commands.toggle_formants)
 
     def _slider(
@@ -67,18 +72,18 @@ class MovingRows(Rows):
         self.bind(
             slider,
             lambda session, value: self._commands.edited(session, **{name: value}),
-            f"Set {words.lower()}",
+            tr("Set {0}", words.lower()),
         )
         return slider
 
     def _choose_keeps(self, index: int) -> None:
-        self._commands.set("Choose material", keeps=list(KEEPS_WORDS)[index])
+        self._commands.set(tr("Choose material"), keeps=list(KEEPS_WORDS)[index])
 
     def _choose_fill(self, index: int) -> None:
-        self._commands.set("Fill gaps otherwise", fill=list(Fill)[index])
+        self._commands.set(tr("Fill gaps otherwise"), fill=list(Fill)[index])
 
     def _choose_crossing(self, index: int) -> None:
-        self._commands.set("Cross otherwise", crossing=list(Crossing)[index])
+        self._commands.set(tr("Cross otherwise"), crossing=list(Crossing)[index])
 
     def show_of(self, track: Track, take: Take | None) -> None:
         """As a track that leads is moved, or one of its takes."""
@@ -87,7 +92,9 @@ class MovingRows(Rows):
         material = Material.MIXED if recording is None else recording.material
         self.way.set_index(WAYS.index(moving.by))
         heard = engine_of(MoveBy.STRETCHING, Keeps.HEARD, material)
-        self.keeps.setItemText(0, f"as heard: {'drums' if heard is EngineName.DRUMS else 'chords and mixes'}")
+        self.keeps.setItemText(
+            0, tr("as heard: {0}", "drums" if heard is EngineName.DRUMS else "chords and mixes")
+        )
         self.keeps.setCurrentIndex(list(KEEPS_WORDS).index(moving.keeps))
         self._keeping.setVisible(moving.by is MoveBy.STRETCHING)
         self._filling.setVisible(moving.by is MoveBy.CUTTING)
@@ -101,4 +108,4 @@ class MovingRows(Rows):
 
 
 def _pitch_words(value: float) -> str:
-    return f"{signed(value, 0 if value == round(value) else 2)} st"
+    return tr("{0} st", signed(value, 0 if value == round(value) else 2))

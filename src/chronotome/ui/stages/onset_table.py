@@ -20,6 +20,7 @@ from chronotome.ui.controls.figures import clock
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown
+from chronotome.words import tr
 
 HEADERS = ("time", "bar", "strong", "band", "lock")
 ROW = 20
@@ -87,7 +88,7 @@ class OnsetTable(QTableView):
         self._is_following = False
         self.onsets = OnsetModel()
         self.setModel(self.onsets)
-        self.setAccessibleName("Onsets")
+        self.setAccessibleName(tr("Onsets"))
         self.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
         self.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
         self.setObjectName("onsets")

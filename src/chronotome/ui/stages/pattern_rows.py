@@ -24,13 +24,14 @@ from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.hit_rows import tilt_words
 from chronotome.ui.stages.rows import Rows
+from chronotome.words import tr
 
 BEATS = (1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0, 12.0, 16.0, 32.0)
 """Quarter notes that a pattern can be set to by the list."""
 ROUNDS = (1, 2, 3, 4, 6, 8, 12, 16)
 KEYS = 3 * len(KEY_NAMES)
 """That a slice can be put on by the list."""
-EVERYS = ("every round", "1 of 2", "1 of 3", "1 of 4", "1 of 8")
+EVERYS = (tr("every round"), tr("1 of 2"), tr("1 of 3"), tr("1 of 4"), tr("1 of 8"))
 EVERY_NUMBERS = (1, 2, 3, 4, 8)
 
 
@@ -39,7 +40,7 @@ def _share(value: float) -> str:
 
 
 def _slope(value: float) -> str:
-    return f"{signed(value)} dB"
+    return tr("{0} dB", signed(value))
 
 
 class PatternRows(Rows):
@@ -52,13 +53,13 @@ class PatternRows(Rows):
         self.slice_sliders: dict[str, tuple[ValueSlider, float]] = {}
         self.head = self.add_label("", "heading")
         self._build_steps()
-        with self.folded("Chance and repeats") as self.chance:
+        with self.folded(tr("Chance and repeats")) as self.chance:
             self._build_chance()
-        with self.folded("Pattern") as self.about:
+        with self.folded(tr("Pattern")) as self.about:
             self._build_pattern()
-        with self.folded("Slice") as self.slice_fold:
+        with self.folded(tr("Slice")) as self.slice_fold:
             self._build_slice()
-        with self.folded("Kit") as self.kit_fold:
+        with self.folded(tr("Kit")) as self.kit_fold:
             self._build_kit()
         self.show_pattern()
 
@@ -77,12 +78,12 @@ class PatternRows(Rows):
         self.bind(
             slider,
             lambda session, value: self._patterns.set_shape(session, name, value * unit),
-            f"{LABELS[name]} of steps",
+            tr("{0} of steps", LABELS[name]),
         )
         return slider
 
     def _build_steps(self) -> None:
-        words = {"hear-onset": "Hear", "duplicate": "Copy", "choose-same": "All of it"}
+        words = {"hear-onset": tr("Hear"), "duplicate": tr("Copy"), "choose-same": tr("All of it")}
         self._of_chosen = self._short_buttons(words)
         loud = self._slider("loudness", -24, 12, decibels, 0.5)
         length = self._slider("lengths", 0, 4, own_or_notes, 0.0625)
@@ -95,64 +96,75 @@ class PatternRows(Rows):
         chance = self._slider("chances", 0, 100, _share, 5.0, 0.01, 100.0)
         repeats = self._slider("repeats", 1, 8, times, 1.0, usual=1.0)
         slope = self._slider("slopes", -24, 24, _slope, 1.0)
-        self.every = Combo("In which rounds the steps sound", list(EVERYS))
+        self.every = Combo(tr("In which rounds the steps sound"), list(EVERYS))
         self.every.activated.connect(self._choose_every)
         self.beside(chance, repeats)
         self.add(slope)
-        self.row("Sounds in").addWidget(self.every, 1)
-        self._short_buttons({"chance-again": "Draw again", "chance-keep": "Keep this round"})
+        self.row(tr("Sounds in")).addWidget(self.every, 1)
+        self._short_buttons({"chance-again": tr("Draw again"), "chance-keep": tr("Keep this round")})
 
     def _build_pattern(self) -> None:
-        self.which = Combo("The pattern that the clip plays", [])
+        self.which = Combo(tr("The pattern that the clip plays"), [])
         self.which.activated.connect(self._choose_pattern)
-        self.row("Plays").addWidget(self.which, 1)
-        self.beats = Combo("Length of one round", [])
+        self.row(tr("Plays")).addWidget(self.which, 1)
+        self.beats = Combo(tr("Length of one round"), [])
         self.beats.activated.connect(self._choose_beats)
-        self.row("Length").addWidget(self.beats, 1)
-        self.rounds = Combo("How many times the clip plays it", [])
+        self.row(tr("Length")).addWidget(self.beats, 1)
+        self.rounds = Combo(tr("How many times the clip plays it"), [])
         self.rounds.activated.connect(self._choose_rounds)
-        self.row("Rounds").addWidget(self.rounds, 1)
-        self._short_buttons({"pattern-empty": "New", "pattern-vary": "Vary", "pattern-again": "Again"})
-        self._short_buttons({"layer-up": "Octave up", "layer-down": "Octave down", "layer-free": "Free"})
-        self._short_buttons({"pattern-open": "Open…", "pattern-save": "Save…"})
+        self.row(tr("Rounds")).addWidget(self.rounds, 1)
+        self._short_buttons(
+            {"pattern-empty": tr("New"), "pattern-vary": tr("Vary"), "pattern-again": tr("Again")}
+        )
+        self._short_buttons(
+            {"layer-up": tr("Octave up"), "layer-down": tr("Octave down"), "layer-free": tr("Free")}
+        )
+        self._short_buttons({"pattern-open": tr("Open…"), "pattern-save": tr("Save…")})
 
     def _build_kit(self) -> None:
         self.pitch = ValueSlider(
-            self.desk.view, "Pitch of the whole kit", -24, 24, semitones, step=1.0, usual=0.0
+            self.desk.view, tr("Pitch of the whole kit"), -24, 24, semitones, step=1.0, usual=0.0
         )
-        self.bind(self.pitch, self._set_kit_pitch, "Pitch of the kit")
+        self.bind(self.pitch, self._set_kit_pitch, tr("Pitch of the kit"))
         self.add(self.pitch)
-        self.by_tape = Segmented(self.desk.view, "What pitch does to length", ["by tape", "length kept"])
-        self.by_tape.chosen.connect(
-            lambda index: self._patterns.kits.set_kit("Pitch of the kit otherwise", by_tape=index == 0)
+        self.by_tape = Segmented(
+            self.desk.view, tr("What pitch does to length"), [tr("by tape"), tr("length kept")]
         )
-        self.row("Pitch").addWidget(self.by_tape, 1)
-        self._short_buttons({"kit-fits": "Fit the song’s tempo", "add-to-keys": "Add hits"})
+        self.by_tape.chosen.connect(
+            lambda index: self._patterns.kits.set_kit(tr("Pitch of the kit otherwise"), by_tape=index == 0)
+        )
+        self.row(tr("Pitch")).addWidget(self.by_tape, 1)
+        self._short_buttons({"kit-fits": tr("Fit the song’s tempo"), "add-to-keys": tr("Add hits")})
 
     def _build_slice(self) -> None:
         """Of the slices of the chosen steps: whatever plays them is otherwise."""
-        self.key = Combo("The key of the slice", [key_name(each) for each in range(KEYS)])
+        self.key = Combo(tr("The key of the slice"), [key_name(each) for each in range(KEYS)])
         self.key.activated.connect(self._patterns.kits.put_slice_on)
-        self.row("Key").addWidget(self.key, 1)
-        loud = self._slice_slider("loudness", "Loudness", -24, 12, decibels, 0.5)
-        pitch = self._slice_slider("semitones", "Pitch", -24, 24, semitones, 1.0)
-        tilt = self._slice_slider("tilt", "Dark to bright", -12, 12, tilt_words, 1.0)
-        pan = self._slice_slider("pan", "Pan", -100, 100, sides, 1.0, 0.01)
-        rise = self._slice_slider("fade_in", "Fade in", 0, 250, milliseconds, 1.0)
-        fall = self._slice_slider("fade_out", "Fade out", 0, 500, milliseconds, 1.0)
+        self.row(tr("Key")).addWidget(self.key, 1)
+        loud = self._slice_slider("loudness", tr("Loudness"), -24, 12, decibels, 0.5)
+        pitch = self._slice_slider("semitones", tr("Pitch"), -24, 24, semitones, 1.0)
+        tilt = self._slice_slider("tilt", tr("Dark to bright"), -12, 12, tilt_words, 1.0)
+        pan = self._slice_slider("pan", tr("Pan"), -100, 100, sides, 1.0, 0.01)
+        rise = self._slice_slider("fade_in", tr("Fade in"), 0, 250, milliseconds, 1.0)
+        fall = self._slice_slider("fade_out", tr("Fade out"), 0, 500, milliseconds, 1.0)
         for one, other in ((loud, pitch), (tilt, pan), (rise, fall)):
             self.beside(one, other)
-        self._short_buttons({"reverse-clip": "Reverse"})
+        self._short_buttons({"reverse-clip": tr("Reverse")})
         self.choke = Combo(
-            "Choke group of the slices of chosen steps", ["no group", *(f"group {n}" for n in range(1, 9))]
+            tr("Choke group of the slices of chosen steps"),
+            [tr("no group"), *(tr("group {0}", n) for n in range(1, 9))],
         )
-        self.choke.activated.connect(lambda index: self._patterns.kits.set_slices("Choke group", choke=index))
-        self.row("Choked by").addWidget(self.choke, 1)
-        self.held = Segmented(self.desk.view, "How long slices sound", ["to the end", "while held"])
+        self.choke.activated.connect(
+            lambda index: self._patterns.kits.set_slices(tr("Choke group"), choke=index)
+        )
+        self.row(tr("Choked by")).addWidget(self.choke, 1)
+        self.held = Segmented(
+            self.desk.view, tr("How long slices sound"), [tr("to the end"), tr("while held")]
+        )
         self.held.chosen.connect(
-            lambda index: self._patterns.kits.set_slices("How long slices sound", is_held=index == 1)
+            lambda index: self._patterns.kits.set_slices(tr("How long slices sound"), is_held=index == 1)
         )
-        self.row("Sounds").addWidget(self.held, 1)
+        self.row(tr("Sounds")).addWidget(self.held, 1)
 
     def _slice_slider(  # noqa: PLR0917 - what a slider is
         self,
@@ -164,7 +176,9 @@ class PatternRows(Rows):
         step: float,
         unit: float = 1.0,
     ) -> ValueSlider:
-        slider = ValueSlider(self.desk.view, f"{words} of the slice", low, high, write, step=step, usual=0.0)
+        slider = ValueSlider(
+            self.desk.view, tr("{0} of the slice", words), low, high, write, step=step, usual=0.0
+        )
         self.slice_sliders[name] = slider, unit
 
         def edit(session: Session, value: float) -> Session:
@@ -173,7 +187,7 @@ class PatternRows(Rows):
                 return session
             return set_slice(session, kit.id, pieces, **{name: round(value * unit, 3)})
 
-        self.bind(slider, edit, f"{words} of the slice")
+        self.bind(slider, edit, tr("{0} of the slice", words))
         return slider
 
     def _set_kit_pitch(self, session: Session, value: float) -> Session:
@@ -183,7 +197,9 @@ class PatternRows(Rows):
     def _choose_every(self, index: int) -> None:
         store = self.desk.store
         number = EVERY_NUMBERS[index]
-        store.apply(lambda session: self._patterns.set_shape(session, "everys", number), "Rounds of steps")
+        store.apply(
+            lambda session: self._patterns.set_shape(session, "everys", number), tr("Rounds of steps")
+        )
 
     def _choose_pattern(self, index: int) -> None:
         patterns = self.desk.session.patterns
@@ -212,9 +228,9 @@ class PatternRows(Rows):
         if pattern is None or kit is None:
             return
         self.head.setText(
-            f"{counted(len(steps), 'step')} of {len(pattern)} chosen"
+            tr("{0} of {1} chosen", counted(len(steps), "step"), len(pattern))
             if steps
-            else f"{counted(len(pattern), 'step')}, none chosen"
+            else tr("{0}, none chosen", counted(len(pattern), "step"))
         )
         at = pattern.at(steps[-1:])
         for button in self._of_chosen:
@@ -237,13 +253,13 @@ class PatternRows(Rows):
         self.by_tape.set_index(0 if kit.by_tape else 1)
         piece = None if not at else kit.slice_of(pattern.slices[at[0]])
         self._show_slice(piece)
-        self.about.say(f"Pattern · {pattern.name}")
-        self.kit_fold.say(f"Kit · {counted(len(kit.slices), 'slice')}")
+        self.about.say(tr("Pattern · {0}", pattern.name))
+        self.kit_fold.say(tr("Kit · {0}", counted(len(kit.slices), "slice")))
 
     def _show_slice(self, piece: KitSlice | None) -> None:
         for widget in (self.key, self.choke, self.held, *(each for each, _ in self.slice_sliders.values())):
             widget.setEnabled(piece is not None)
-        self.slice_fold.say("Slice" if piece is None else f"Slice · {key_name(piece.key)}")
+        self.slice_fold.say(tr("Slice") if piece is None else tr("Slice · {0}", key_name(piece.key)))
         if piece is None:
             return
         self.key.setCurrentIndex(piece.key if piece.key < KEYS else -1)
@@ -272,4 +288,4 @@ def _length_words(beats: float, bar: float) -> str:
     bars = beats / bar
     if abs(bars - round(bars)) < 1e-6:
         return counted(round(bars), "bar")
-    return f"{plain(beats, 2).rstrip('0').rstrip('.')} beats"
+    return tr("{0} beats", plain(beats, 2).rstrip("0").rstrip("."))

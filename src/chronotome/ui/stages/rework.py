@@ -17,6 +17,7 @@ from chronotome.ui.stages.pattern_rows import PatternRows
 from chronotome.ui.stages.roll_rows import RollRows, ScatterRows
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
+from chronotome.words import tr
 
 LONGEST_FADE = 2000
 """Milliseconds that the sliders reach; by hand in the wave a fade may be longer."""
@@ -24,7 +25,7 @@ LONGEST_FADE = 2000
 
 class ReworkTray(Tray):
     def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
-        super().__init__(desk, actions, Stage.REWORK, "hits, clips, tracks")
+        super().__init__(desk, actions, Stage.REWORK, tr("hits, clips, tracks"))
         self.hits = HitRows(desk, actions, commands.slices)
         self.roll = RollRows(desk, actions, commands.slices)
         self.scatter = ScatterRows(desk, actions, commands.slices)
@@ -32,15 +33,15 @@ class ReworkTray(Tray):
         for rows in (self.hits, self.roll, self.scatter, self.pattern):
             self.add(rows)
         self.add_rule()
-        with self.folded("Clip") as self.clip:
+        with self.folded(tr("Clip")) as self.clip:
             self._build_clip()
-        with self.folded("Track") as self.track:
+        with self.folded(tr("Track")) as self.track:
             self._build_track()
-        with self.folded("Locked tracks") as self.locking:
+        with self.folded(tr("Locked tracks")) as self.locking:
             self.locked = self.add_label("")
             self.add_buttons("lock")
             self.unlock, self.guide = self.add_buttons("unlock", "make-guide")
-            self.add_label("Tracks that are locked move by the amounts of their guide.")
+            self.add_label(tr("Tracks that are locked move by the amounts of their guide."))
         self.add_buttons("add-track", "remove-track")
         self.finish()
         self._is_whole = False
@@ -51,13 +52,15 @@ class ReworkTray(Tray):
 
     def _build_clip(self) -> None:
         desk = self.desk
-        self.clip_level = ValueSlider(desk.view, "Loudness of the clip", -60, 12, decibels, step=0.5, usual=0)
-        self.fade_in = ValueSlider(desk.view, "Fade in", 0, LONGEST_FADE, milliseconds, step=5, usual=0)
-        self.fade_out = ValueSlider(desk.view, "Fade out", 0, LONGEST_FADE, milliseconds, step=5, usual=0)
+        self.clip_level = ValueSlider(
+            desk.view, tr("Loudness of the clip"), -60, 12, decibels, step=0.5, usual=0
+        )
+        self.fade_in = ValueSlider(desk.view, tr("Fade in"), 0, LONGEST_FADE, milliseconds, step=5, usual=0)
+        self.fade_out = ValueSlider(desk.view, tr("Fade out"), 0, LONGEST_FADE, milliseconds, step=5, usual=0)
         for slider, name, label, unit in (
-            (self.clip_level, "level", "Set clip loudness", 1.0),
-            (self.fade_in, "fade_in", "Fade the clip in", 1000.0),
-            (self.fade_out, "fade_out", "Fade the clip out", 1000.0),
+            (self.clip_level, "level", tr("Set clip loudness"), 1.0),
+            (self.fade_in, "fade_in", tr("Fade the clip in"), 1000.0),
+            (self.fade_out, "fade_out", tr("Fade the clip out"), 1000.0),
         ):
             self.bind(slider, partial(self._set_clips, name=name, unit=unit), label)
         self.add(self.clip_level)
@@ -68,13 +71,13 @@ class ReworkTray(Tray):
 
     def _build_track(self) -> None:
         self.name = QLineEdit()
-        self.name.setAccessibleName("Name of the track")
+        self.name.setAccessibleName(tr("Name of the track"))
         self.name.editingFinished.connect(self._on_name)
         self.add(self.name)
-        self.level = ValueSlider(self.desk.view, "Loudness", -60, 12, decibels, step=0.5, usual=0)
-        self.bind(self.level, self._set_level, "Set level")
-        self.pan = ValueSlider(self.desk.view, "Pan", -100, 100, sides, step=1, usual=0)
-        self.bind(self.pan, self._set_pan, "Pan track")
+        self.level = ValueSlider(self.desk.view, tr("Loudness"), -60, 12, decibels, step=0.5, usual=0)
+        self.bind(self.level, self._set_level, tr("Set level"))
+        self.pan = ValueSlider(self.desk.view, tr("Pan"), -100, 100, sides, step=1, usual=0)
+        self.bind(self.pan, self._set_pan, tr("Pan track"))
         self.beside(self.level, self.pan)
         self.add_buttons("mute", "solo", "flip")
 
@@ -96,12 +99,14 @@ class ReworkTray(Tray):
         for slider in (self.clip_level, self.fade_in, self.fade_out):
             slider.setEnabled(clip is not None)
         if clip is None:
-            self.clip.say("No clip")
+            self.clip.say(tr("No clip"))
             return
         track = view.focused
         number = 0 if track is None else [each.id for each in track.clips].index(clip.id) + 1
         of = 0 if track is None else len(track.clips)
-        self.clip.say(counted(chosen, "clip") + " chosen" if chosen > 1 else f"Clip {number} of {of}")
+        self.clip.say(
+            counted(chosen, "clip") + tr(" chosen") if chosen > 1 else tr("Clip {0} of {1}", number, of)
+        )
         self.clip_level.set_value(clip.level)
         self.fade_in.set_value(1000 * clip.fade_in)
         self.fade_out.set_value(1000 * clip.fade_out)
@@ -130,7 +135,7 @@ class ReworkTray(Tray):
     def _on_name(self) -> None:
         track, name = self.desk.view.focused, self.name.text()
         if track is not None and name != track.name:
-            self.desk.store.apply(lambda session: rename(session, track.id, name), "Rename track")
+            self.desk.store.apply(lambda session: rename(session, track.id, name), tr("Rename track"))
         self.name.clearFocus()
 
     def _show(self) -> None:
@@ -140,7 +145,7 @@ class ReworkTray(Tray):
             return
         self._show_clip()
         self._show_hits()
-        self.track.say(f"Track · {track.name}")
+        self.track.say(tr("Track · {0}", track.name))
         if not self.name.hasFocus():
             self.name.setText(track.name)
         self.level.set_value(track.level)
@@ -149,7 +154,7 @@ class ReworkTray(Tray):
         for button in (self.unlock, self.guide):
             button.setVisible(group is not None)
         if group is None:
-            self.locked.setText(f"{track.name} moves by itself")
+            self.locked.setText(tr("{0} moves by itself", track.name))
         else:
             names = [session.track(each).name for each in group.tracks]
-            self.locked.setText(f"{', '.join(names)} · led by {session.track(group.guide).name}")
+            self.locked.setText(tr("{0} · led by {1}", ", ".join(names), session.track(group.guide).name))

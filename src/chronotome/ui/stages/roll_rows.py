@@ -18,6 +18,7 @@ from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.rows import Rows
+from chronotome.words import tr
 
 COUNTS = (2, 3, 4, 5, 6, 7, 8, 12, 16, 24, 32)
 STEPS = {
@@ -37,11 +38,11 @@ KIND_WORDS = ("loud", "pan", "pitch", "start", "time")
 
 
 def _decibels(value: float) -> str:
-    return f"{signed(value)} dB"
+    return tr("{0} dB", signed(value))
 
 
 def _semitones(value: float) -> str:
-    return f"{signed(value, 0 if value == round(value) else 2)} st"
+    return tr("{0} st", signed(value, 0 if value == round(value) else 2))
 
 
 def _pan(value: float) -> str:
@@ -58,27 +59,29 @@ class RollRows(Rows):
     def __init__(self, desk: Desk, actions: Actions, slices: SliceCommands) -> None:
         super().__init__(desk, actions)
         self._slices = slices
-        with self.folded("Roll") as self.fold:
-            row = self.row("Repeats")
-            self.count = Combo("Repeats of the roll", ["single hit", *(str(each) for each in COUNTS)])
-            self.step = Combo("How far apart repeats are", list(STEPS))
+        with self.folded(tr("Roll")) as self.fold:
+            row = self.row(tr("Repeats"))
+            self.count = Combo(tr("Repeats of the roll"), [tr("single hit"), *(str(each) for each in COUNTS)])
+            self.step = Combo(tr("How far apart repeats are"), list(STEPS))
             for combo, do in ((self.count, self._choose_count), (self.step, self._choose_step)):
                 combo.activated.connect(do)
                 row.addWidget(combo, 1)
             self.sliders = {
-                "first": self._slider("First", -24, 12, _decibels, 0.5, self._loudness(0)),
-                "last": self._slider("Last", -24, 12, _decibels, 0.5, self._loudness(1)),
-                "pitch": self._slider("Pitch up to", -24, 24, _semitones, 1.0, self._pitch),
-                "pan": self._slider("Pan to", -100, 100, _pan, 5.0, self._pan),
-                "hurry": self._slider("Faster and faster", -3, 3, _hurry, 0.1, self._hurry),
+                "first": self._slider(tr("First"), -24, 12, _decibels, 0.5, self._loudness(0)),
+                "last": self._slider(tr("Last"), -24, 12, _decibels, 0.5, self._loudness(1)),
+                "pitch": self._slider(tr("Pitch up to"), -24, 24, _semitones, 1.0, self._pitch),
+                "pan": self._slider(tr("Pan to"), -100, 100, _pan, 5.0, self._pan),
+                "hurry": self._slider(tr("Faster and faster"), -3, 3, _hurry, 0.1, self._hurry),
             }
             self.beside(self.sliders["first"], self.sliders["last"])
             self.beside(self.sliders["pitch"], self.sliders["pan"])
-            self.back = Segmented(desk.view, "Pitch and pan of the roll", ["one way", "there and back"])
-            self.back.chosen.connect(lambda index: self._set("Ramps of the roll", returns=bool(index)))
+            self.back = Segmented(
+                desk.view, tr("Pitch and pan of the roll"), [tr("one way"), tr("there and back")]
+            )
+            self.back.chosen.connect(lambda index: self._set(tr("Ramps of the roll"), returns=bool(index)))
             self.add(self.sliders["hurry"])
             self.add(self.back)
-            self.add_buttons("roll-hits")[0].setText("Make single hits")
+            self.add_buttons("roll-hits")[0].setText(tr("Make single hits"))
 
     def _slider(  # noqa: PLR0917 - what a slider is
         self,
@@ -99,7 +102,7 @@ class RollRows(Rows):
             roll = None if slices is None else roll_of(slices, view.hits)
             return set_roll(session, view.place, view.hits, change(roll or Roll(), value))
 
-        self.bind(slider, edit, f"Roll: {words.lower()}")
+        self.bind(slider, edit, tr("Roll: {0}", words.lower()))
         return slider
 
     @staticmethod
@@ -130,10 +133,10 @@ class RollRows(Rows):
         if index == 0:
             self._slices.set_roll(None)
         else:
-            self._set("Repeats", count=COUNTS[index - 1], step=0.0)
+            self._set(tr("Repeats"), count=COUNTS[index - 1], step=0.0)
 
     def _choose_step(self, index: int) -> None:
-        self._set("Repeats", step=list(STEPS.values())[index])
+        self._set(tr("Repeats"), step=list(STEPS.values())[index])
 
     def show_roll(self, slices: Slices) -> None:
         view = self.desk.view
@@ -141,7 +144,7 @@ class RollRows(Rows):
         is_some = bool(view.hits)
         for widget in (self.count, self.step, self.back, *self.sliders.values()):
             widget.setEnabled(is_some)
-        self.fold.say("Roll" if roll is None else f"Roll · {self._words(roll)}")
+        self.fold.say(tr("Roll") if roll is None else tr("Roll · {0}", self._words(roll)))
         shown = roll or Roll()
         is_known = roll is not None and roll.count in COUNTS
         self.count.setCurrentIndex(COUNTS.index(shown.count) + 1 if is_known else 0)
@@ -157,7 +160,7 @@ class RollRows(Rows):
     @staticmethod
     def _words(roll: Roll) -> str:
         names = {value: name for name, value in STEPS.items()}
-        return f"every {names.get(roll.step, 'step')}" if roll.step else f"{roll.count} repeats"
+        return tr("every {0}", names.get(roll.step, "step")) if roll.step else tr("{0} repeats", roll.count)
 
 
 def _octaves(hurry: float) -> float:
@@ -170,19 +173,19 @@ class ScatterRows(Rows):
     def __init__(self, desk: Desk, actions: Actions, slices: SliceCommands) -> None:
         super().__init__(desk, actions)
         self._slices = slices
-        with self.folded("Scatter") as self.fold:
-            self.kind = Segmented(desk.view, "What is scattered", list(KIND_WORDS))
+        with self.folded(tr("Scatter")) as self.fold:
+            self.kind = Segmented(desk.view, tr("What is scattered"), list(KIND_WORDS))
             self.kind.setMinimumWidth(0)
             self.kind.chosen.connect(lambda _index: self.show_scatter())
             self.add(self.kind)
-            self.histogram = Histogram(desk.view, "What the scatter does")
+            self.histogram = Histogram(desk.view, tr("What the scatter does"))
             self.add(self.histogram)
-            self.amount = ValueSlider(desk.view, "Amount", 0, 100, self._amount_words, step=1, usual=0.0)
-            self.bind(self.amount, self._with_amount, "Scatter hits")
-            self.lean = ValueSlider(desk.view, "Lean", -100, 100, _lean, step=5, usual=0.0)
-            self.bind(self.lean, self._with_lean, "Lean of the scatter")
+            self.amount = ValueSlider(desk.view, tr("Amount"), 0, 100, self._amount_words, step=1, usual=0.0)
+            self.bind(self.amount, self._with_amount, tr("Scatter hits"))
+            self.lean = ValueSlider(desk.view, tr("Lean"), -100, 100, _lean, step=5, usual=0.0)
+            self.bind(self.lean, self._with_lean, tr("Lean of the scatter"))
             self.beside(self.amount, self.lean)
-            self._short_buttons({"scatter": "Draw again", "keep-scatter": "Keep"})
+            self._short_buttons({"scatter": tr("Draw again"), "keep-scatter": tr("Keep")})
 
     @property
     def _name(self) -> str:
@@ -193,10 +196,10 @@ class ScatterRows(Rows):
 
     def _words(self, value: float) -> str:
         if self._name == "loudness":
-            return f"{plain(value)} dB"
+            return tr("{0} dB", plain(value))
         if self._name == "pan":
             return f"{plain(100 * value, 0)}"
-        return f"{plain(value)} st" if self._name == "semitones" else milliseconds(value)
+        return tr("{0} st", plain(value)) if self._name == "semitones" else milliseconds(value)
 
     def _edited(self, session: Session, change: Callable[[Scatter], Scatter]) -> Session:
         view = self.desk.view
@@ -228,7 +231,7 @@ class ScatterRows(Rows):
         values = drawn(shown, name, slices.id_array[at])
         words = self._words(most)
         self.histogram.show_values(values, most, (f"−{words}", f"+{words}"))
-        self.fold.say("Scatter" if scatter is None else f"Scatter · {counted(len(at), 'hit')}")
+        self.fold.say(tr("Scatter") if scatter is None else tr("Scatter · {0}", counted(len(at), "hit")))
 
 
 def _lean(value: float) -> str:

@@ -53,6 +53,7 @@ class Rows(QWidget):
         buttons = []
         for name in names:
             button = QPushButton(SHORT.get(name, self.table.words(name).rstrip("…")))
+            button.setObjectName("band")
             self.table.attach(button, name)
             row.addWidget(button)
             buttons.append(button)
@@ -76,7 +77,7 @@ class Rows(QWidget):
         row.setSpacing(8)
         label = QLabel(words)
         label.setObjectName("soft")
-        label.setFixedWidth(LABEL)
+        label.setMinimumWidth(LABEL)
         row.addWidget(label)
         self.rows.addLayout(row)
         return row

@@ -20,11 +20,16 @@ from chronotome.ui.stages.pair_rows import PairRows
 from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Evidence, For, Stage
+from chronotome.words import tr
 
 FEELS, SWINGS = tuple(Feel), tuple(SwingOf)
 GRID, GROOVE, TAKE = range(3)
-AS_RULER = "as the ruler"
-SWING_WORDS = {SwingOf.GRID: "the grid’s pairs", SwingOf.EIGHTHS: "eighths", SwingOf.SIXTEENTHS: "sixteenths"}
+AS_RULER = tr("as the ruler")
+SWING_WORDS = {
+    SwingOf.GRID: tr("the grid’s pairs"),
+    SwingOf.EIGHTHS: "eighths",
+    SwingOf.SIXTEENTHS: "sixteenths",
+}
 
 
 def _catch_words(percent: float) -> str:
@@ -32,27 +37,31 @@ def _catch_words(percent: float) -> str:
 
 
 def _shift_words(value: float) -> str:
-    return f"{signed(value, 0)} ms"
+    return tr("{0} ms", signed(value, 0))
 
 
 class TightenTray(Tray):
     def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
-        super().__init__(desk, actions, Stage.TIGHTEN, "live · nothing is committed")
+        super().__init__(desk, actions, Stage.TIGHTEN, tr("live · nothing is committed"))
         self._commands, self._tighten = commands, commands.tighten
-        self.whom = Segmented(desk.view, "What the recipe is for", ["track", "span", "chosen"])
+        self.whom = Segmented(
+            desk.view, tr("What the recipe is for"), [tr("track"), tr("span"), tr("chosen")]
+        )
         self.whom.chosen.connect(self._choose_for)
-        self.row("For").addWidget(self.whom, 1)
-        self.to = Segmented(desk.view, "What hits are drawn to", ["grid", "groove", "take"])
+        self.row(tr("For")).addWidget(self.whom, 1)
+        self.to = Segmented(desk.view, tr("What hits are drawn to"), [tr("grid"), tr("groove"), tr("take")])
         self.to.chosen.connect(self._choose_to)
-        self.row("To").addWidget(self.to, 1)
+        self.row(tr("To")).addWidget(self.to, 1)
         self._build_grid()
         self.folded_bar = FoldedBar(desk)
         self.folded_bar.chosen.connect(commands.hits.choose_step)
         self.add(self.folded_bar)
-        self.strength = recipe_slider(self, "strength", "Strength", 0, 100, percent, "Set strength", unit=100)
-        alone_words = "Set leave-alone window"
+        self.strength = recipe_slider(
+            self, "strength", tr("Strength"), 0, 100, percent, tr("Set strength"), unit=100
+        )
+        alone_words = tr("Set leave-alone window")
         self.alone = recipe_slider(
-            self, "leave_alone", "Leave alone", 0, 30, lambda value: f"±{value:.0f} ms", alone_words
+            self, "leave_alone", tr("Leave alone"), 0, 30, lambda value: tr("±{0:.0f} ms", value), alone_words
         )
         self.beside(self.strength, self.alone)
         self._build_straight()
@@ -77,46 +86,53 @@ class TightenTray(Tray):
     # Building
 
     def _build_grid(self) -> None:
-        row = self.row("Grid")
-        self.division = Combo("Grid", [*(f"1/{division}" for division in DIVISIONS), AS_RULER])
-        self.feel = Combo("Feel of the grid", [str(feel) for feel in FEELS])
+        row = self.row(tr("Grid"))
+        self.division = Combo(tr("Grid"), [*(f"1/{division}" for division in DIVISIONS), AS_RULER])
+        self.feel = Combo(tr("Feel of the grid"), [tr(feel) for feel in FEELS])
         for combo, do in ((self.division, self._choose_division), (self.feel, self._choose_feel)):
             combo.activated.connect(do)
             row.addWidget(combo, 1)
 
     def _build_straight(self) -> None:
         with self.section() as self._straight:
-            self.swing = recipe_slider(self, "swing", "Swing", 50, 75, percent, "Set swing", usual=50)
+            self.swing = recipe_slider(self, "swing", tr("Swing"), 50, 75, percent, tr("Set swing"), usual=50)
             self.add(self.swing)
 
     def _build_rare(self) -> None:
-        with self.folded("More: rounds, variants, strokes, swing") as self.fold:
+        with self.folded(tr("More: rounds, variants, strokes, swing")) as self.fold:
             self.add_buttons("once-less", "once-more")
             self.shift = recipe_slider(
-                self, "shift", "All of it", -MOST_SHIFT, MOST_SHIFT, _shift_words, "Shift the lines", usual=0
+                self,
+                "shift",
+                tr("All of it"),
+                -MOST_SHIFT,
+                MOST_SHIFT,
+                _shift_words,
+                tr("Shift the lines"),
+                usual=0,
             )
             self.even = recipe_slider(
-                self, "loudness", "Even loudness", 0, 100, percent, "Even loudness", unit=100
+                self, "loudness", tr("Even loudness"), 0, 100, percent, tr("Even loudness"), unit=100
             )
             self.beside(self.shift, self.even)
             self.stroke = recipe_slider(
                 self,
                 "stroke",
-                "One stroke",
+                tr("One stroke"),
                 0,
                 100,
-                lambda value: f"{value:.0f} ms",
-                "Set stroke",
+                lambda value: tr("{0:.0f} ms", value),
+                tr("Set stroke"),
                 usual=USUAL_STROKE,
             )
             self.catch = recipe_slider(
                 self,
                 "catch",
-                "Catch range",
+                tr("Catch range"),
                 5,
                 100,
                 _catch_words,
-                "Set catch range",
+                tr("Set catch range"),
                 unit=100,
                 step=5,
                 usual=100,
@@ -124,16 +140,18 @@ class TightenTray(Tray):
             self.beside(self.stroke, self.catch)
             self.beside(self.moving.pitch, self.moving.bears)
             self.add(self.moving.formants)
-            self.swing_of = self.combo("Swing of", list(SWING_WORDS.values()), self._choose_swing_of)
+            self.swing_of = self.combo(tr("Swing of"), list(SWING_WORDS.values()), self._choose_swing_of)
             self.scales = self.combo(
-                "Groove is", ["the same ms at any tempo", "the same share of a step"], self._choose_scales
+                tr("Groove is"),
+                [tr("the same ms at any tempo"), tr("the same share of a step")],
+                self._choose_scales,
             )
-            self.variant = self.combo("Variant", [], self._choose_variant)
+            self.variant = self.combo(tr("Variant"), [], self._choose_variant)
             self.add_buttons("keep-variant", "clear-own")
             self.own, self.own_moving = self.add_buttons("own-recipe", "own-moving")
             self.add_buttons("reset-hit", "reset-hits")
             self.add_buttons("silence", "room-noise", "noise-back")
-            self.noises = self.combo("Noises", [], self._go_to_noise)
+            self.noises = self.combo(tr("Noises"), [], self._go_to_noise)
 
     # What is meant
 
@@ -158,7 +176,7 @@ class TightenTray(Tray):
         if index == TAKE:
             others = self.pairs.others
             if not others:
-                self.desk.say("There is no other track to follow")
+                self.desk.say(tr("There is no other track to follow"))
                 self._show()
                 return
             self._tighten.match(recipe.match.track if recipe.match is not None else others[0].id)
@@ -168,7 +186,7 @@ class TightenTray(Tray):
         if index == GROOVE and groove is None:
             groove = self.desk.groove or next(iter(self.desk.session.grooves), None)
             groove = groove or next(iter(self.grooves.offered), None)
-        self._tighten.set("Tighten to the grid", match=None)
+        self._tighten.set(tr("Tighten to the grid"), match=None)
         self._commands.grooves.play(groove)
         view.show_evidence(Evidence.GROOVE if index == GROOVE else Evidence.DRIFT)
         if groove is not None:
@@ -179,17 +197,17 @@ class TightenTray(Tray):
         follows = index >= len(DIVISIONS)
         division = self.desk.view.grid.division if follows else DIVISIONS[index]
         new = replace(grid, division=division)
-        self._tighten.set("Set grid", grid=new, follows_ruler=follows)
+        self._tighten.set(tr("Set grid"), grid=new, follows_ruler=follows)
         self._show()
 
     def _choose_feel(self, index: int) -> None:
-        self._tighten.set("Set grid", grid=replace(self.desk.view.recipe.grid, feel=FEELS[index]))
+        self._tighten.set(tr("Set grid"), grid=replace(self.desk.view.recipe.grid, feel=FEELS[index]))
 
     def _choose_swing_of(self, index: int) -> None:
-        self._tighten.set("Set swing", swing_of=SWINGS[index])
+        self._tighten.set(tr("Set swing"), swing_of=SWINGS[index])
 
     def _choose_scales(self, index: int) -> None:
-        self._tighten.set("Set groove", scales=bool(index))
+        self._tighten.set(tr("Set groove"), scales=bool(index))
 
     def _choose_variant(self, index: int) -> None:
         name = self.variant.itemData(index)
@@ -250,25 +268,25 @@ class TightenTray(Tray):
         """Whose recipe it is."""
         view, take, track = self.desk.view, self._take, self.desk.view.focused
         is_own = take is not None and take.tighten is not None
-        self.own.setText("The track’s recipe" if is_own else SHORT["own-recipe"])
+        self.own.setText(tr("The track’s recipe") if is_own else SHORT["own-recipe"])
         is_moved = take is not None and take.moving is not None
-        self.own_moving.setText("Moved as the track" if is_moved else SHORT["own-moving"])
-        words = "of this clip" if is_own else "live · nothing is committed"
+        self.own_moving.setText(tr("Moved as the track") if is_moved else SHORT["own-moving"])
+        words = tr("of this clip") if is_own else tr("live · nothing is committed")
         if view.recipe_for is For.SPAN and view.span is not None:
             names = (position_words(beat, self.desk.session.metre) for beat in view.span)
-            words = "for {} to {}".format(*(name.removesuffix(".1").removesuffix(".1") for name in names))
+            words = tr("for {} to {}").format(*(name.removesuffix(".1").removesuffix(".1") for name in names))
         elif view.recipe_for is For.CHOSEN:
-            words = f"for {len(view.picked)} hits"
+            words = tr("for {0} hits", len(view.picked))
         elif track is not None and track.id != guide.id:
-            words = f"led by {guide.name}"
-        self.about.setText(words)
+            words = tr("led by {0}", guide.name)
+        self.about.say(words)
 
     def _show_variants(self, guide: Track) -> None:
         names = [each.name for each in guide.variants]
         shown = [self.variant.itemData(at) for at in range(1, self.variant.count())]
         if shown != names or not self.variant.count():
             self.variant.clear()
-            self.variant.addItem("none kept" if not names else "none of them", "")
+            self.variant.addItem(tr("none kept") if not names else tr("none of them"), "")
             for name in names:
                 self.variant.addItem(name, name)
         current = self._tighten.variant
@@ -284,7 +302,7 @@ class TightenTray(Tray):
         ] == middles and self.noises.count():
             return
         self.noises.clear()
-        self.noises.addItem(f"{len(hushes)} not heard" if hushes else "none taken away", None)
+        self.noises.addItem(tr("{0} not heard", len(hushes)) if hushes else tr("none taken away"), None)
         for each, middle in zip(hushes, middles, strict=True):
             beat = 0.0 if shown is None else session.beat_of(shown.frame_shown(middle))
             self.noises.addItem(f"{position_words(beat, session.metre)}  {each.by}", middle)
@@ -299,4 +317,4 @@ class TightenTray(Tray):
         if not milliseconds or grid.feel is not Feel.STRAIGHT:
             return ""
         decimals = 0 if milliseconds >= 10 else 1
-        return f"{signed(milliseconds, decimals)} ms on off-{grid.division}ths"
+        return tr("{0} ms on off-{1}ths", signed(milliseconds, decimals), grid.division)

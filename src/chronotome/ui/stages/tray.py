@@ -7,6 +7,7 @@ from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QHBoxLayout, QLabel
 
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.sentence import Sentence
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.rows import Rows
@@ -26,11 +27,12 @@ class Tray(Rows):
         head = QHBoxLayout()
         title = QLabel(stage.words)
         title.setObjectName("title")
-        self.about = QLabel(about)
+        self.about = Sentence()
         self.about.setObjectName("soft")
+        self.about.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
+        self.about.say(about)
         head.addWidget(title)
-        head.addStretch(1)
-        head.addWidget(self.about)
+        head.addWidget(self.about, 1)
         self.rows.addLayout(head)
 
     def sizeHint(self) -> QSize:

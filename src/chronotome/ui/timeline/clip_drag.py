@@ -9,26 +9,29 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.clip_frames import Frame, Grip
 from chronotome.ui.timeline.gestures import on_a_line
 from chronotome.ui.timeline.shown import Shown
+from chronotome.words import tr
 
 WHOLE_BEATS = 0.1
 """A clip this near to whole beats is repeated every so many."""
 MOST_REPEATS = 99
 
 LABELS = {
-    Grip.BODY: "Move clip",
-    Grip.START: "Trim the clip's start",
-    Grip.END: "Trim the clip's end",
-    Grip.RISE: "Fade the clip in",
-    Grip.FALL: "Fade the clip out",
-    Grip.AGAIN: "Repeat clip",
+    Grip.BODY: tr("Move clip"),
+    Grip.START: tr("Trim the clip's start"),
+    Grip.END: tr("Trim the clip's end"),
+    Grip.RISE: tr("Fade the clip in"),
+    Grip.FALL: tr("Fade the clip out"),
+    Grip.AGAIN: tr("Repeat clip"),
 }
 HINTS = {
-    Grip.BODY: "Drag to move the clip, Ctrl+drag to copy it; out of the window it is a file. Shift: no snap.",
-    Grip.START: "Drag to trim: the sound stays where it is.",
-    Grip.END: "Drag to trim: the sound stays where it is.",
-    Grip.RISE: "Drag to fade the clip in.",
-    Grip.FALL: "Drag to fade the clip out.",
-    Grip.AGAIN: "Drag to the right to repeat the clip.",
+    Grip.BODY: tr(
+        "Drag to move the clip, Ctrl+drag to copy it; out of the window it is a file. Shift: no snap."
+    ),
+    Grip.START: tr("Drag to trim: the sound stays where it is."),
+    Grip.END: tr("Drag to trim: the sound stays where it is."),
+    Grip.RISE: tr("Drag to fade the clip in."),
+    Grip.FALL: tr("Drag to fade the clip out."),
+    Grip.AGAIN: tr("Drag to the right to repeat the clip."),
 }
 
 
@@ -114,7 +117,7 @@ class ClipDrag:
         is_out = self.grip is Grip.FALL
         seconds = (float(window[-1]) - frame if is_out else frame - float(window[0])) / rate
         seconds = round(min(max(0.0, seconds), length), 4)
-        self.words = f"{1000 * seconds:.0f} ms"
+        self.words = tr("{0:.0f} ms", 1000 * seconds)
         values = {"fade_out" if is_out else "fade_in": seconds}
         place = self.frame.place
         return lambda session: set_clip(session, [place], **values)
@@ -133,7 +136,7 @@ class ClipDrag:
         if self.edit is None:
             self.desk.store.drop_draft()
             return
-        label = "Copy clip" if self.copies and self.grip is Grip.BODY else LABELS[self.grip]
+        label = tr("Copy clip") if self.copies and self.grip is Grip.BODY else LABELS[self.grip]
         before = {clip.id for _, clip in self.desk.store.history.session.clips}
         self.desk.store.apply(self.edit, label)
         known = {clip.id: track.id for track, clip in self.desk.session.clips}

@@ -13,6 +13,7 @@ from chronotome.session.edits.clips import Place
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.timeline.shown import Shown
+from chronotome.words import tr
 
 STRIP = 17
 """Pixels of the strip with the name, by which a clip is taken."""
@@ -135,7 +136,7 @@ def _words(frame: Frame) -> str:
     name = clip.name or frame.shown.track.name
     parts = [f"← {name}" if clip.take.mirror is not None else name]
     if clip.level:
-        parts.append(f"{clip.level:+.1f} dB".replace("-", "−"))
+        parts.append(tr("{0:+.1f} dB", clip.level).replace("-", "−"))
     if clip.is_muted:
         parts.append("muted")
     return " · ".join(parts)

@@ -18,6 +18,7 @@ from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.shown import Shown, all_shown
 from chronotome.ui.timeline.track_lane import TrackLane
+from chronotome.words import tr
 
 CURSORS = {
     Grip.BODY: Qt.CursorShape.OpenHandCursor,
@@ -32,7 +33,7 @@ CURSORS = {
 class ClipLane(TrackLane):
     """Click a strip: choose the clip, with Shift or Ctrl more of them. Drag: move, trim, fade, repeat."""
 
-    clip_hint = (
+    clip_hint = tr(
         "A strip: click chooses, drag moves, Ctrl+drag copies. Edges trim, corners fade. "
         "Drag over waves: a range."
     )

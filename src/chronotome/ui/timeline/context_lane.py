@@ -18,6 +18,7 @@ from chronotome.ui.timeline.track_header import FOOT, HEIGHTS, OrderDrag, SizeDr
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.timeline.waveform import wave_image
 from chronotome.ui.view_state import Stage
+from chronotome.words import tr
 
 STRETCHED, TURN, LANES_IN_TURN = 2.0, 0.11, 5
 """How far the last image is stretched while the view moves; lanes are drawn anew one after the other."""
@@ -28,13 +29,13 @@ BESIDE = 0.5
 class ContextLane(ClipLane):
     """Click: bring this track into the tall lane. Its header, dragged: another place, or another height."""
 
-    hint = "Click to bring this track into the tall lane, and the playhead here."
-    header_hint = "Drag to another place among the tracks. The lower edge: taller, lower, folded."
+    hint = tr("Click to bring this track into the tall lane, and the playhead here.")
+    header_hint = tr("Drag to another place among the tracks. The lower edge: taller, lower, folded.")
 
     def __init__(self, desk: Desk, track: TrackId) -> None:
         self.track_id = track
         self._drawn: tuple[object, ...] = (None,)
-        super().__init__(desk, "Track", lambda: self._track)
+        super().__init__(desk, tr("Track"), lambda: self._track)
         self.gap: bool | None = None
         """Where a dragged track would go in: before this one where True, after it where False."""
         self._image: QImage | None = None
@@ -87,7 +88,7 @@ class ContextLane(ClipLane):
         track, theme = self._track, self.desk.view.theme
         if track is None:
             return
-        self.setAccessibleName(f"Track {track.name}")
+        self.setAccessibleName(tr("Track {0}", track.name))
         self.name_header(track.name)
         is_folded = track.size is TrackSize.FOLDED
         y = self.paint_words(painter, 1 if is_folded else 4, track.name, size=11, weight=600, value=theme.ink)
@@ -96,7 +97,7 @@ class ContextLane(ClipLane):
             return
         guide = self.desk.session.guide_of(track.id)
         if guide != track.id:
-            words = f"locked to {self.desk.session.track(guide).name}"
+            words = tr("locked to {0}", self.desk.session.track(guide).name)
             self.paint_words(painter, y - 3, words, size=9, weight=400, value=theme.soft_ink)
 
     def _paint_gap(self, painter: QPainter) -> None:

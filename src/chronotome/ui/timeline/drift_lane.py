@@ -21,6 +21,7 @@ from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import down, paint_dots, paint_each, ring, up
 from chronotome.ui.timeline.shown import Shown
 from chronotome.units import Frames
+from chronotome.words import tr
 
 SCALES = (15.0, 30.0, 60.0, 120.0, 240.0)
 REACH = 10
@@ -36,10 +37,12 @@ Screen = NDArray[np.float64]
 class DriftLane(EvidenceLane):
     """Drag a mark up or down: that hit lands there, by hand."""
 
-    hint = "Drag a drift mark up or down to move that hit; Alt: no snap. Shift+click or sweep: choose more."
+    hint = tr(
+        "Drag a drift mark up or down to move that hit; Alt: no snap. Shift+click or sweep: choose more."
+    )
 
     def __init__(self, desk: Desk, commands: HitCommands) -> None:
-        super().__init__(desk, "Drift of each hit in milliseconds")
+        super().__init__(desk, tr("Drift of each hit in milliseconds"))
         self._commands = commands
         self.setMinimumHeight(140)
         self._pressed_y = 0.0
@@ -59,7 +62,7 @@ class DriftLane(EvidenceLane):
 
     def paint_header(self, painter: QPainter) -> None:
         theme, shown = self.desk.view.theme, self.shown
-        self.paint_words(painter, 8, "Drift", size=13, weight=600, value=theme.ink)
+        self.paint_words(painter, 8, tr("Drift"), size=13, weight=600, value=theme.ink)
         self.paint_switch(painter)
         if shown is None or not len(shown.targets):
             return
@@ -68,7 +71,7 @@ class DriftLane(EvidenceLane):
         rows = (
             ("before", f"±{plain(targets.spread_before)}", theme.soft_ink),
             ("now", f"±{plain(targets.spread_now)}", theme.ink),
-            (f"over {FAR_MS:.0f}", f"{targets.far_before}→{targets.far_now}", theme.ink),
+            (tr("over {0:.0f}", FAR_MS), f"{targets.far_before}→{targets.far_now}", theme.ink),
             ("leans", signed(lean), theme.late if lean > 0 else theme.early),
         )
         for words, figure, value in rows:

@@ -18,6 +18,7 @@ from chronotome.session.onsets import OnsetId
 from chronotome.session.targets import LEAST_APART_SECONDS, Targets
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown
+from chronotome.words import tr
 
 NEAR_LINE_MILLISECONDS = 3.0
 ON_LINE_PIXELS = 8
@@ -116,7 +117,9 @@ class HitDrag:
 
     def finish(self) -> None:
         if self.has_moved:
-            words = f"Move {len(self.others) + 1} hits by hand" if self.others else "Move hit by hand"
+            words = (
+                tr("Move {0} hits by hand", len(self.others) + 1) if self.others else tr("Move hit by hand")
+            )
             self.desk.store.apply(self.edit, words)
 
     def cancel(self) -> None:

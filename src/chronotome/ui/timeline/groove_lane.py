@@ -15,6 +15,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.evidence_lane import EvidenceLane
 from chronotome.ui.timeline.lane import HEADER
+from chronotome.words import tr
 
 SCALES = (15.0, 30.0, 60.0, 120.0, 240.0)
 WIDEST, NARROWEST = 13.0, 3.0
@@ -23,7 +24,7 @@ SOFT_DB = 24.0
 REACH = 9
 CALLOUT_WIDTH = 132.0
 DECIBELS_PER_PIXEL = 0.2
-FOLLOWING = "width: loudness · whisker: how sure · drag a step, every bar follows"
+FOLLOWING = tr("width: loudness · whisker: how sure · drag a step, every bar follows")
 
 
 @dataclass
@@ -51,7 +52,7 @@ class StepDrag:
 
     def finish(self) -> None:
         if self.after is not None:
-            words = "Loudness of a step" if self.is_loudness else "Move step of groove"
+            words = tr("Loudness of a step") if self.is_loudness else tr("Move step of groove")
             self.desk.store.apply(self._edit, words)
 
     def cancel(self) -> None:
@@ -70,12 +71,12 @@ class _Bars:
 class GrooveLane(EvidenceLane):
     """Drag a step up or down: the groove changes in every bar."""
 
-    hint = (
+    hint = tr(
         "Drag a step up or down: the groove changes in every bar. Shift draws over many, Ctrl its loudness."
     )
 
     def __init__(self, desk: Desk) -> None:
-        super().__init__(desk, "Groove: ms of each step from its line")
+        super().__init__(desk, tr("Groove: ms of each step from its line"))
         self.setMinimumHeight(140)
         self._pointed: int | None = None
         self._bar = 0
@@ -103,16 +104,16 @@ class GrooveLane(EvidenceLane):
 
     def paint_header(self, painter: QPainter) -> None:
         theme, groove = self.desk.view.theme, self.desk.groove
-        y = self.paint_words(painter, 8, "Groove", size=13, weight=600, value=theme.ink)
+        y = self.paint_words(painter, 8, tr("Groove"), size=13, weight=600, value=theme.ink)
         if groove is not None:
             y = self.paint_words(painter, y, groove.name, size=10, weight=400, value=theme.soft_ink)
-            words = f"{counted(groove.bars, 'bar')} of {groove.grid.words}"
+            words = tr("{0} of {1}", counted(groove.bars, "bar"), groove.grid.words)
             y = self.paint_words(painter, y, words, size=10, weight=400, value=theme.soft_ink)
             if groove.sure_to and y + 34 < self.switch_top:
-                y = self.paint_words(painter, y + 4, "sure to", size=10, weight=400, value=theme.soft_ink)
+                y = self.paint_words(painter, y + 4, tr("sure to"), size=10, weight=400, value=theme.soft_ink)
                 painter.setFont(figure_font(12))
                 painter.setPen(colour(theme.ink))
-                painter.drawText(QPointF(12, y + 12), f"±{plain(groove.sure_to)} ms")
+                painter.drawText(QPointF(12, y + 12), tr("±{0} ms", plain(groove.sure_to)))
         self.paint_switch(painter)
 
     def paint_content(self, painter: QPainter, content: QRect) -> None:
@@ -122,7 +123,7 @@ class GrooveLane(EvidenceLane):
         if groove is None or not groove.steps:
             painter.setFont(text_font(13))
             painter.setPen(colour(theme.soft_ink))
-            words = "No groove yet: take one from a track (Shift+G), or choose one in the tray"
+            words = tr("No groove yet: take one from a track (Shift+G), or choose one in the tray")
             painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
             return
         scale = self._scale(groove)
@@ -189,7 +190,11 @@ class GrooveLane(EvidenceLane):
         painter.drawText(box.adjusted(10, 5, -4, 0), Qt.AlignmentFlag.AlignLeft, title)
         painter.setPen(colour(theme.soft_ink))
         painter.setFont(text_font(11))
-        words = f"{counted(each.hits, 'hit')}, ±{plain(each.spread_ms)} ms" if each.hits else "set by hand"
+        words = (
+            tr("{0}, ±{1} ms", counted(each.hits, "hit"), plain(each.spread_ms))
+            if each.hits
+            else tr("set by hand")
+        )
         painter.drawText(box.adjusted(10, 20, -4, 0), Qt.AlignmentFlag.AlignLeft, words)
 
     # Mouse
@@ -267,7 +272,7 @@ class GrooveLane(EvidenceLane):
                 lambda session: change_groove(
                     session, number, lambda each: with_step(each, step, offset_ms=0.0)
                 ),
-                "Step on its line",
+                tr("Step on its line"),
             )
 
     def _on_moved(self, frame: float) -> None:
@@ -285,4 +290,4 @@ def step_words(groove: Groove, step: int) -> str:
     """Step 12: +20 ms, −9 dB."""
     each = groove.steps[step]
     number = round(each.beat / groove.grid.step) + 1
-    return f"step {number}: {signed(each.offset_ms, 0)} ms, {signed(each.level_db, 0)} dB"
+    return tr("step {0}: {1} ms, {2} dB", number, signed(each.offset_ms, 0), signed(each.level_db, 0))

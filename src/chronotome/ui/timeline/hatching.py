@@ -10,6 +10,7 @@ from chronotome.dsp.stretch.engines import EngineName
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.timeline.shown import Shown
+from chronotome.words import tr
 
 NARROWEST_LABEL = 36
 NARROWEST_HATCHING = 12
@@ -33,7 +34,7 @@ def paint_hatching(painter: QPainter, lane: Lane, shown: Shown, span: tuple[int,
         gaps = spans > 1
         milliseconds = (np.diff(heard)[chosen] - played)[gaps] * 1000 / shown.rate
         lefts, chosen = lane.xs_of(heard[chosen] + played)[gaps], chosen[gaps]
-        words, spans = [f"gap {each:.0f} ms" for each in milliseconds.tolist()], np.ones(len(chosen))
+        words, spans = [tr("gap {0:.0f} ms", each) for each in milliseconds.tolist()], np.ones(len(chosen))
     else:
         words = [f"×{ratio:.2f}" for ratio in spans.tolist()]
     boxes = [

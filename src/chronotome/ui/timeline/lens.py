@@ -16,6 +16,7 @@ from chronotome.ui.timeline.gestures import ValueDrag
 from chronotome.ui.timeline.marks import notch, paint_each
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.waveform import columns
+from chronotome.words import tr
 
 WIDTH, HEIGHT = 268, 96
 WIDE, NEAR = 178, 86
@@ -35,8 +36,8 @@ class Lens(QWidget):
         self._held: OnsetId | None = None
         self._pressed = 0.0
         self.setFixedSize(WIDTH, HEIGHT)
-        self.setAccessibleName("Lens: 30 ms to either side of a mark")
-        self.setToolTip("Drag: one pixel is one frame. , and . move by a frame, Alt+← and Alt+→ by 1 ms.")
+        self.setAccessibleName(tr("Lens: 30 ms to either side of a mark"))
+        self.setToolTip(tr("Drag: one pixel is one frame. , and . move by a frame, Alt+← and Alt+→ by 1 ms."))
         view = desk.view
         for signal in (view.selection_changed, view.pointed_changed, view.focus_changed, view.theme_changed):
             signal.connect(self.update)
@@ -68,7 +69,7 @@ class Lens(QWidget):
             painter.setFont(text_font(11))
             painter.setPen(colour(theme.soft_ink))
             painter.drawText(
-                self.rect(), Qt.AlignmentFlag.AlignCenter, "A mark under the pointer is seen here"
+                self.rect(), Qt.AlignmentFlag.AlignCenter, tr("A mark under the pointer is seen here")
             )
             return
         shown, source, place = found
@@ -78,15 +79,15 @@ class Lens(QWidget):
         self._paint_near(painter, source, frame * ratio)
         painter.setFont(figure_font(10))
         painter.setPen(colour(theme.ink))
-        words = f"frame {frame}"
+        words = tr("frame {0}", frame)
         if shown.recording.onsets.lock_array[place]:
             words += " · locked"
         painter.drawText(QRectF(10, 3, 200, 15), Qt.AlignmentFlag.AlignVCenter, words)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        painter.drawText(QRectF(WIDE - 60, 3, 60, 15), Qt.AlignmentFlag.AlignRight, "±30 ms")
+        painter.drawText(QRectF(WIDE - 60, 3, 60, 15), Qt.AlignmentFlag.AlignRight, tr("±30 ms"))
         painter.drawText(
-            QRectF(WIDE + 8, 3, NEAR - 4, 15), Qt.AlignmentFlag.AlignRight, f"±{NEAR_FRAMES} frames"
+            QRectF(WIDE + 8, 3, NEAR - 4, 15), Qt.AlignmentFlag.AlignRight, tr("±{0} frames", NEAR_FRAMES)
         )
 
     def _paint_wide(self, painter: QPainter, source: Source, frame: float, shown: Shown) -> None:
@@ -164,7 +165,7 @@ class Lens(QWidget):
         def edit(session: Session, by: float) -> Session:
             return correct_onsets(session, track, clip, [onset], round(by))
 
-        self.drag = ValueDrag(self._desk, edit, "Move onset")
+        self.drag = ValueDrag(self._desk, edit, tr("Move onset"))
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         if self.drag is not None:

@@ -12,6 +12,7 @@ from chronotome.ui.controls.figures import signed
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.gestures import ValueDrag
 from chronotome.ui.timeline.shown import Shown
+from chronotome.words import tr
 
 
 class MarkDrag(ValueDrag):
@@ -22,15 +23,15 @@ class MarkDrag(ValueDrag):
         track, clip, frame = shown.track.id, shown.clip.id, shown.recording.onsets.frame_of(onset)
         is_pinned = shown.take.touch_of(onset) is not None
         is_still = shown.side is Side.AS_PLAYED or shown.recipe.strength == 0 or is_pinned
-        rest = "sound stays" if is_still else "its target follows"
+        rest = tr("sound stays") if is_still else tr("its target follows")
 
         def correct(session: Session, to: float) -> Session:
             return correct_onsets(session, track, clip, [onset], round(to) - frame)
 
         def words(to: float) -> str:
-            return f"mark {signed((to - frame) / shown.recording.rate * 1000)} ms · {rest}"
+            return tr("mark {0} ms · {1}", signed((to - frame) / shown.recording.rate * 1000), rest)
 
-        super().__init__(desk, correct, "Move onset", words=words)
+        super().__init__(desk, correct, tr("Move onset"), words=words)
 
 
 class SlipDrag(ValueDrag):
@@ -45,9 +46,9 @@ class SlipDrag(ValueDrag):
             return slip_onset(session, track, clip, onset, round(to))
 
         def words(to: float) -> str:
-            return f"sound {signed((frame - to) / shown.recording.rate * 1000)} ms · mark stays"
+            return tr("sound {0} ms · mark stays", signed((frame - to) / shown.recording.rate * 1000))
 
-        super().__init__(desk, slip, "Slip the sound", words=words)
+        super().__init__(desk, slip, tr("Slip the sound"), words=words)
 
     def to_frame(self, frame: float) -> None:
         """The hand is at a session frame on screen."""
@@ -64,10 +65,10 @@ class EndDrag(ValueDrag):
         def to_bars(session: Session, bars: float) -> Session:
             return set_following(set_bars(session, track, bars), track, Following.RECORDING)
 
-        super().__init__(desk, to_bars, "Drag the end to a bar")
+        super().__init__(desk, to_bars, tr("Drag the end to a bar"))
 
     def to_beat(self, beat: float) -> None:
         bars = max(1.0, round((beat - self._start) / self._bar))
         if bars != self.value:
             self.to(bars)
-            self.desk.say(f"This is {bars:.0f} {'bar' if bars == 1 else 'bars'}")
+            self.desk.say(tr("This is {0:.0f} {1}", bars, "bar" if bars == 1 else "bars"))

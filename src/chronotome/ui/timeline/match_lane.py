@@ -20,6 +20,7 @@ from chronotome.ui.timeline.marks import down, paint_each, up
 from chronotome.ui.timeline.shown import Shown, all_shown
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.timeline.waveform import wave_image
+from chronotome.words import tr
 
 REACH = 9
 FOOT = 0.42
@@ -63,12 +64,12 @@ class PairDrag:
 class MatchLane(EvidenceLane):
     """Drag an end of a line to another hit to pair it; click a line and break the pair by key."""
 
-    hint = (
+    hint = tr(
         "Drag the end of a line, or a lone hit, to another hit to pair them. Ctrl+B breaks the chosen pair."
     )
 
     def __init__(self, desk: Desk, commands: TightenCommands) -> None:
-        super().__init__(desk, "Match: pairs of two takes")
+        super().__init__(desk, tr("Match: pairs of two takes"))
         self._commands = commands
         self.setMinimumHeight(140)
 
@@ -95,16 +96,16 @@ class MatchLane(EvidenceLane):
 
     def paint_header(self, painter: QPainter) -> None:
         theme, view = self.desk.view.theme, self._view()
-        y = self.paint_words(painter, 8, "Match", size=13, weight=600, value=theme.ink)
+        y = self.paint_words(painter, 8, tr("Match"), size=13, weight=600, value=theme.ink)
         if view is not None:
             pairs = view.pairs
             paired, soft = int(pairs.is_paired.sum()), {"size": 10, "weight": 400}
-            words = f"with {view.other.name}"
+            words = tr("with {0}", view.other.name)
             y = self.paint_words(painter, y, words, value=theme.soft_ink, **soft)
             y = self.paint_words(painter, y, counted(paired, "pair"), value=theme.soft_ink, **soft)
             alone = int((~pairs.is_paired).sum())
             unsure = int((~pairs.is_sure).sum())
-            words = f"{alone} alone · {unsure} unsure"
+            words = tr("{0} alone · {1} unsure", alone, unsure)
             y = self.paint_words(painter, y, words, value=theme.soft_ink, **soft)
             apart = pairs.apart(self.desk.session.rate)
             if paired and y + 16 < self.switch_top:
@@ -125,7 +126,7 @@ class MatchLane(EvidenceLane):
         if view is None:
             painter.setFont(text_font(13))
             painter.setPen(colour(theme.soft_ink))
-            words = "This track follows no other take: choose one in the tray"
+            words = tr("This track follows no other take: choose one in the tray")
             painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
             return
         self._paint_wave(painter, content, view.other)
@@ -150,7 +151,7 @@ class MatchLane(EvidenceLane):
         painter.drawLine(content.left(), top, content.right(), top)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        painter.drawText(QPointF(content.left() + 6, self.height() - 5), f"{other.name} leads")
+        painter.drawText(QPointF(content.left() + 6, self.height() - 5), tr("{0} leads", other.name))
 
     def _paint_pairs(self, painter: QPainter, view: _View) -> None:
         theme, pairs, foot = self.desk.view.theme, view.pairs, float(self._wave_top)

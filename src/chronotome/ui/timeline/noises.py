@@ -13,6 +13,7 @@ from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.gestures import ValueDrag
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.timeline.shown import Shown
+from chronotome.words import tr
 
 REACH = 4
 LEAST = 2.0
@@ -58,4 +59,4 @@ def drag_edge(lane: Lane, shown: Shown, number: int, *, is_end: bool) -> ValueDr
         take = session.track(track).clip(clip).take
         return move_hush(session, track, take, number, round(frame), is_end=is_end)
 
-    return ValueDrag(lane.desk, edit, "Move edge of noise")
+    return ValueDrag(lane.desk, edit, tr("Move edge of noise"))

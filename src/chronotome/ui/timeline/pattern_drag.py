@@ -14,15 +14,21 @@ from chronotome.session.model import Session
 from chronotome.session.patterns import PatternId, StepId
 from chronotome.ui.controls.figures import counted, decibels, signed
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 PER_PIXEL = {"loudness": 0.15, "chances": 0.01, "repeats": 0.08}
-LABELS = {"loudness": "Loudness", "chances": "Chance", "repeats": "Repeats", "lengths": "Length"}
+LABELS = {
+    "loudness": tr("Loudness"),
+    "chances": tr("Chance"),
+    "repeats": tr("Repeats"),
+    "lengths": tr("Length"),
+}
 
 
 def value_words(name: str, value: float) -> str:
     """A value of a step as it is written."""
     if name == "lengths":
-        return f"{value:.3g} ♩" if value else "its own"
+        return f"{value:.3g} ♩" if value else tr("its own")
     kinds = {"chances": f"{100 * value:.0f} %", "repeats": f"×{value:.0f}"}
     return kinds.get(name, decibels(value))
 
@@ -49,7 +55,7 @@ class DrawDrag:
         return session
 
     def finish(self) -> None:
-        self.desk.store.apply(self._edit, f"Set {counted(len(self.places), 'step')}")
+        self.desk.store.apply(self._edit, tr("Set {0}", counted(len(self.places), "step")))
 
     def cancel(self) -> None:
         self.desk.store.drop_draft()
@@ -74,7 +80,7 @@ class EraseDrag:
 
     def finish(self) -> None:
         if self.gone:
-            self.desk.store.apply(self._edit, f"Erase {counted(len(self.gone), 'step')}")
+            self.desk.store.apply(self._edit, tr("Erase {0}", counted(len(self.gone), "step")))
 
     def cancel(self) -> None:
         self.desk.store.drop_draft()
@@ -101,7 +107,7 @@ class MoveDrag:
             return
         is_other = rows != self.rows
         self.by, self.rows = by, rows
-        self.words = f"{signed(by, 3)} quarter notes" if by else ""
+        self.words = tr("{0} quarter notes", signed(by, 3)) if by else ""
         if is_other:
             self.hear(self._below(self.own[self.steps[-1]]))
         self.desk.store.draft(self._edit)
@@ -117,7 +123,7 @@ class MoveDrag:
 
     def finish(self) -> None:
         if self.by or self.rows:
-            self.desk.store.apply(self._edit, f"Move {counted(len(self.steps), 'step')}")
+            self.desk.store.apply(self._edit, tr("Move {0}", counted(len(self.steps), "step")))
 
     def cancel(self) -> None:
         self.desk.store.drop_draft()
@@ -156,7 +162,7 @@ class ValueDrag:
 
     def finish(self) -> None:
         if self.value is not None:
-            words = f"{LABELS[self.name]} of {counted(len(self.steps), 'step')}"
+            words = tr("{0} of {1}", LABELS[self.name], counted(len(self.steps), "step"))
             self.desk.store.apply(self._edit, words)
 
     def cancel(self) -> None:

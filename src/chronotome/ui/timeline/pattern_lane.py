@@ -27,6 +27,7 @@ from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.step_marks import Steps, steps_of
 from chronotome.ui.timeline.track_lane import STILL, TrackLane
 from chronotome.ui.view_state import RowsBy
+from chronotome.words import tr
 
 TOP, FOOT = 4, 18
 LOWEST_ROW, TALLEST_ROW = 9.5, 22.0
@@ -34,19 +35,19 @@ LABELS = 22
 """Pixels at the header's right in which rows are named."""
 EDGE = 5
 BUTTON, BUTTONS_AT = 17, 46
-LEGEND = "solid: always    broken: by chance, filled to its odds    combed: repeats"
+LEGEND = tr("solid: always    broken: by chance, filled to its odds    combed: repeats")
 
 
 class PatternLane(TrackLane):
     """Click: set a step, or choose it. Drag: draw, move, lengthen. Right button: erase."""
 
-    hint = (
+    hint = tr(
         "Click or draw: steps. A step: drag moves, its end lengthens, Ctrl up and down: loudness, "
         "Ctrl+Shift: chance, Ctrl+Alt: repeats. Right button erases."
     )
 
     def __init__(self, desk: Desk, commands: PatternCommands) -> None:
-        super().__init__(desk, "Pattern: steps of each slice")
+        super().__init__(desk, tr("Pattern: steps of each slice"))
         self.setMinimumHeight(120)
         self._commands = commands
         self._scroll = 0.0
@@ -106,7 +107,7 @@ class PatternLane(TrackLane):
 
     def paint_header(self, painter: QPainter) -> None:
         theme, view, steps = self.desk.view.theme, self.desk.view, self.steps
-        self.paint_words(painter, 6, "Pattern", size=13, weight=600, value=theme.ink)
+        self.paint_words(painter, 6, tr("Pattern"), size=13, weight=600, value=theme.ink)
         if steps is None:
             return
         self.name_header(steps.pattern.name)

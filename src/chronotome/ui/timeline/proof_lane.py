@@ -12,6 +12,7 @@ from chronotome.ui.controls.figures import signed
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.words import tr
 
 LOWEST, HIGHEST = -60.0, 12.0
 NEAR = 5
@@ -21,13 +22,13 @@ MARGIN = 16
 class ProofLane(Lane):
     """Evidence of Export: stems up to each join's level against the recording's roughest place."""
 
-    hint = (
+    hint = tr(
         "Each stem is a join: its roughness against the roughest place of the recording, in dB. "
         "A click goes there, the right button offers what mends it. N: the next one that clicks."
     )
 
     def __init__(self, desk: Desk, commands: ProofCommands) -> None:
-        super().__init__(desk, "Joins of what is heard")
+        super().__init__(desk, tr("Joins of what is heard"))
         self.setMinimumHeight(120)
         self._commands = commands
         desk.proving.proved.connect(self.update)
@@ -63,7 +64,7 @@ class ProofLane(Lane):
         for words, do in self._commands.mends(number):
             menu.addAction(words).triggered.connect(do)
         if menu.isEmpty():
-            menu.addAction("Nothing to mend here").setEnabled(False)
+            menu.addAction(tr("Nothing to mend here")).setEnabled(False)
         return menu
 
     def _y_of(self, level: float) -> float:
@@ -72,12 +73,12 @@ class ProofLane(Lane):
 
     def paint_header(self, painter: QPainter) -> None:
         theme = self.desk.view.theme
-        y = self.paint_words(painter, 8, "Proof", size=13, weight=600, value=theme.ink)
-        y = self.paint_words(painter, y, "joins, dB", size=10, weight=400, value=theme.soft_ink)
+        y = self.paint_words(painter, 8, tr("Proof"), size=13, weight=600, value=theme.ink)
+        y = self.paint_words(painter, y, tr("joins, dB"), size=10, weight=400, value=theme.soft_ink)
         if self.proof is not None:
-            words = f"{len(self.proof.joins)} joins"
+            words = tr("{0} joins", len(self.proof.joins))
             y = self.paint_words(painter, y + 4, words, size=11, weight=500, value=theme.ink)
-            words = f"{self.proof.clicks} clicks" if self.proof.clicks else "no clicks"
+            words = tr("{0} clicks", self.proof.clicks) if self.proof.clicks else tr("no clicks")
             value = theme.late if self.proof.clicks else theme.ink
             self.paint_words(painter, y, words, size=11, weight=500, value=value)
 
@@ -96,7 +97,7 @@ class ProofLane(Lane):
             painter.drawText(
                 content,
                 Qt.AlignmentFlag.AlignCenter,
-                "Being listened to…" if self.desk.session.tracks else "",
+                tr("Being listened to…") if self.desk.session.tracks else "",
             )
             return
         xs = self.xs_of(self.proof.joins)

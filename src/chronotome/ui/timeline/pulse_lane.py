@@ -21,6 +21,7 @@ from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import diamond, paint_each, ring
 from chronotome.ui.timeline.track_lane import TrackLane
+from chronotome.words import tr
 
 TICKS = 30
 """Height of the strip of beats at the top."""
@@ -43,13 +44,13 @@ Screen = NDArray[np.float64]
 class PulseLane(TrackLane):
     """Evidence of Fit. Drag a beat or a bar to correct it; click a candidate to choose it."""
 
-    hint = (
+    hint = tr(
         "Drag a beat to where it is; far from where it was, later beats count on from it. Shift: no snap. "
         "Double-click a diamond takes it back."
     )
 
     def __init__(self, desk: Desk, fit: FitCommands) -> None:
-        super().__init__(desk, "Tempo beat by beat")
+        super().__init__(desk, tr("Tempo beat by beat"))
         self._fit = fit
         self._options: list[tuple[QRectF, TempoOption]] = []
         self._taken: Guide | None = None
@@ -63,13 +64,13 @@ class PulseLane(TrackLane):
 
     def paint_header(self, painter: QPainter) -> None:
         theme, guide = self.desk.view.theme, self.guide
-        y = self.paint_words(painter, 8, "Pulse", size=13, weight=600, value=theme.ink)
+        y = self.paint_words(painter, 8, tr("Pulse"), size=13, weight=600, value=theme.ink)
         if guide is None or guide.beats is None:
-            self.paint_words(painter, y, "no beats yet", size=10, weight=400, value=theme.soft_ink)
+            self.paint_words(painter, y, tr("no beats yet"), size=10, weight=400, value=theme.soft_ink)
             return
         track = self.desk.view.focused
         if track is not None and guide.track.id != track.id:
-            words = f"of {guide.track.name}"
+            words = tr("of {0}", guide.track.name)
             y = self.paint_words(painter, y, words, size=10, weight=400, value=theme.soft_ink)
         beats = guide.beats
         painter.setFont(figure_font(14, 500))
@@ -82,7 +83,7 @@ class PulseLane(TrackLane):
         is_even = high - low < EVEN
         words = "steady" if is_even else f"{plain(low)} – {plain(high)}"
         painter.drawText(QPointF(12, y + 36), words)
-        painter.drawText(QPointF(12, y + 51), "" if is_even else f"drift ±{plain(heard.residual)} ms")
+        painter.drawText(QPointF(12, y + 51), "" if is_even else tr("drift ±{0} ms", plain(heard.residual)))
 
     def paint_content(self, painter: QPainter, content: QRect) -> None:
         theme, guide = self.desk.view.theme, self.guide
@@ -118,11 +119,11 @@ class PulseLane(TrackLane):
         self._paint_beats(painter, guide, guide.beats)
 
     def _paint_way_out(self, painter: QPainter, content: QRect, guide: Guide | None) -> None:
-        words = "Nothing is known of its beats: tap them while it plays (T), or say how many bars it is"
+        words = tr("Nothing is known of its beats: tap them while it plays (T), or say how many bars it is")
         if guide is not None and guide.take.playing is not None:
-            words = "A pattern keeps the song’s time"
+            words = tr("A pattern keeps the song’s time")
         elif guide is not None and not guide.recording.is_analysed:
-            words = "Looking for beats…"
+            words = tr("Looking for beats…")
         painter.setFont(text_font(12))
         painter.setPen(colour(self.desk.view.theme.soft_ink))
         painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
@@ -282,7 +283,7 @@ class PulseLane(TrackLane):
         moved = float((guide.beats.seconds_at(at) - before.beats.seconds_at(at))[0]) * 1000
         x = float(self.xs_of(guide.frame_at(at))[0])
         painter.setFont(figure_font(11))
-        words = f"{signed(moved)} ms"
+        words = tr("{0} ms", signed(moved))
         width = painter.fontMetrics().horizontalAdvance(words) + 12
         left = x + 8 if x + 8 + width < self.width() else x - 8 - width
         box = QRectF(left, TICKS + 4, width, 18)
@@ -323,7 +324,7 @@ class PulseLane(TrackLane):
             self._taken = self.guide
             self.desk.view.choose_beat(beat)
             edit = partial(_pinned, track=self._taken.track.id, beat=beat)
-            words = "Move bar" if beat % self.desk.session.metre.bar == 0 else "Move beat"
+            words = tr("Move bar") if beat % self.desk.session.metre.bar == 0 else tr("Move beat")
             self.drag = ValueDrag(self.desk, edit, words)
             self._pressed_at = x
         else:
@@ -363,7 +364,7 @@ class PulseLane(TrackLane):
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         beat, guide = self._beat_at(event.position().x(), event.position().y()), self.guide
         if beat is not None and guide is not None:
-            self.desk.store.apply(lambda session: unpin_beat(session, guide.track.id, beat), "Free beat")
+            self.desk.store.apply(lambda session: unpin_beat(session, guide.track.id, beat), tr("Free beat"))
 
 
 def _pinned(session: Session, frame: float, *, track: int, beat: float) -> Session:

@@ -12,17 +12,20 @@ from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.span_strip import SpanStrip, Strip
 from chronotome.ui.view_state import For, Stage
+from chronotome.words import tr
 
 
 class RecipeLane(SpanStrip):
     """Click: its recipe is in the tray. Double-click: loop it. Drag an end: another span."""
 
-    hint = "Click a span for its recipe, double-click to loop it, drag its ends; Shift+Backspace removes it."
-    title, label = "Recipes", "Change span of a recipe"
+    hint = tr(
+        "Click a span for its recipe, double-click to loop it, drag its ends; Shift+Backspace removes it."
+    )
+    title, label = tr("Recipes"), tr("Change span of a recipe")
     height_of = 20
 
     def __init__(self, desk: Desk, commands: TightenCommands) -> None:
-        super().__init__(desk, "Spans with a recipe of their own")
+        super().__init__(desk, tr("Spans with a recipe of their own"))
         self._commands = commands
         view = desk.view
         for signal in (view.stage_changed, view.focus_changed, desk.store.changed, view.evidence_changed):
@@ -52,7 +55,7 @@ class RecipeLane(SpanStrip):
         groove = session.groove(recipe.groove)
         if recipe.match is not None:
             names = {track.id: track.name for track in session.tracks}
-            aim = f"as {names.get(recipe.match.track, 'nobody')}"
+            aim = tr("as {0}", names.get(recipe.match.track, "nobody"))
         else:
             aim = recipe.grid.words if groove is None else groove.name
         rounds = f" ×{recipe.rounds + 1}" if recipe.rounds else ""
@@ -64,7 +67,7 @@ class RecipeLane(SpanStrip):
 
     def open(self, number: int) -> None:
         span = self._spans[number]
-        self.desk.store.apply(lambda session: set_loop(session, span.start, span.end), "Loop a span")
+        self.desk.store.apply(lambda session: set_loop(session, span.start, span.end), tr("Loop a span"))
 
     def moved(self, number: int, end: str, beat: float) -> Edit:
         leading = self.desk.view.leading
@@ -76,9 +79,9 @@ class RecipeLane(SpanStrip):
 
     def choices(self, number: int) -> Sequence[tuple[str, Callable[[], None]]]:
         return [
-            ("Show its recipe", partial(self.go_to, number)),
-            ("Loop", partial(self.open, number)),
-            ("Remove: the track’s recipe holds here", partial(self._remove, number)),
+            (tr("Show its recipe"), partial(self.go_to, number)),
+            (tr("Loop"), partial(self.open, number)),
+            (tr("Remove: the track’s recipe holds here"), partial(self._remove, number)),
         ]
 
     def _remove(self, number: int) -> None:
@@ -86,6 +89,6 @@ class RecipeLane(SpanStrip):
         if leading is not None:
             track = leading[0].id
             self.desk.store.apply(
-                lambda session: clear_span(session, track, span.start, span.end), "Remove span’s recipe"
+                lambda session: clear_span(session, track, span.start, span.end), tr("Remove span’s recipe")
             )
             self.desk.view.set_recipe_for(For.TRACK)

@@ -16,6 +16,7 @@ from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import diamond, paint_each
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_lane import TrackLane
+from chronotome.words import tr
 
 HEIGHT = 34
 REACH = 6
@@ -28,16 +29,18 @@ CLOSEST_MARKERS = 9
 class Ruler(TrackLane):
     """Drag: loop a span. Drag a diamond: move that hit. Double-click one: take back what was set by hand."""
 
-    hint = "Drag to loop a span. Drag a diamond to move that hit; double-click takes it back. Shift: no snap."
+    hint = tr(
+        "Drag to loop a span. Drag a diamond to move that hit; double-click takes it back. Shift: no snap."
+    )
 
     def __init__(self, desk: Desk) -> None:
-        super().__init__(desk, "Ruler: bars and beats")
+        super().__init__(desk, tr("Ruler: bars and beats"))
         self.setFixedHeight(HEIGHT)
         self._pressed_at = 0.0
 
     def paint_header(self, painter: QPainter) -> None:
         theme = self.desk.view.theme
-        self.paint_words(painter, 9, "Bars", size=11, weight=400, value=theme.ink)
+        self.paint_words(painter, 9, tr("Bars"), size=11, weight=400, value=theme.ink)
 
     def paint_content(self, painter: QPainter, content: QRect) -> None:
         theme = self.desk.view.theme
@@ -130,7 +133,7 @@ class Ruler(TrackLane):
         def loop_to(session: Session, end: float) -> Session:
             return set_loop(session, start, end)
 
-        self.drag = ValueDrag(self.desk, loop_to, "Loop a span")
+        self.drag = ValueDrag(self.desk, loop_to, tr("Loop a span"))
 
     def _snapped(self, x: float) -> float:
         beat = self.beat_of_x(x)

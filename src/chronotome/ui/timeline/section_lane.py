@@ -9,16 +9,17 @@ from chronotome.session.model import Section, Session
 from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.span_strip import SpanStrip, Strip
+from chronotome.words import tr
 
 
 class SectionLane(SpanStrip):
     """Click: jump there. Double-click: loop it. Drag an end: another span. It is there where sections are."""
 
-    hint = "Click a section to jump there, double-click to loop it, drag its ends. Right-click for more."
-    title, label = "Sections", "Change section"
+    hint = tr("Click a section to jump there, double-click to loop it, drag its ends. Right-click for more.")
+    title, label = tr("Sections"), tr("Change section")
 
     def __init__(self, desk: Desk, commands: SectionCommands) -> None:
-        super().__init__(desk, "Sections")
+        super().__init__(desk, tr("Sections"))
         self._commands = commands
         desk.store.watch(self, self._on_sections, lambda session: session.sections)
 
@@ -54,8 +55,8 @@ class SectionLane(SpanStrip):
     def choices(self, number: int) -> Sequence[tuple[str, Callable[[], None]]]:
         section, commands = self._section(number), self._commands
         return [
-            ("Jump there", partial(commands.go_to, section)),
-            ("Loop", partial(commands.loop, section)),
-            ("Rename…", partial(commands.rename, section)),
-            ("Remove", partial(commands.remove, section)),
+            (tr("Jump there"), partial(commands.go_to, section)),
+            (tr("Loop"), partial(commands.loop, section)),
+            (tr("Rename…"), partial(commands.rename, section)),
+            (tr("Remove"), partial(commands.remove, section)),
         ]

@@ -12,6 +12,7 @@ from chronotome.session.slices import SliceId
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
 from chronotome.units import Frames
+from chronotome.words import tr
 
 
 @dataclass
@@ -74,7 +75,7 @@ class ShapeDrag:
     def finish(self) -> None:
         if self.values:
             self.desk.store.apply(
-                self._edit, f"{self.name.capitalize()} of {counted(len(self.values), 'hit')}"
+                self._edit, tr("{0} of {1}", self.name.capitalize(), counted(len(self.values), "hit"))
             )
 
     def cancel(self) -> None:

@@ -20,6 +20,7 @@ from chronotome.ui.timeline.shape_scale import SCALES
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.slice_marks import Spans, spans_of
 from chronotome.ui.timeline.value_lane import REACH, ValueLane
+from chronotome.words import tr
 
 SCATTERED = {"loudness": "loudness", "pan": "pans", "pitch": "semitones"}
 SHORT = {"loudness": "loud", "fade in": "in", "fade out": "out"}
@@ -28,7 +29,7 @@ SHORT = {"loudness": "loud", "fade in": "in", "fade out": "out"}
 class ShapeLane(ValueLane):
     """Press and draw: every hit that the pointer passes takes the value it is at."""
 
-    hint = (
+    hint = tr(
         "Draw over hits: free, Shift a line, Ctrl a curve up and back, Alt without steps. "
         "Double-click types. Chosen hits move together."
     )
@@ -37,7 +38,7 @@ class ShapeLane(ValueLane):
 
     def __init__(self, desk: Desk) -> None:
         view = desk.view
-        super().__init__(desk, "Shape of each hit", 128, SCALES, lambda: view.shape, view.show_shape)
+        super().__init__(desk, tr("Shape of each hit"), 128, SCALES, lambda: view.shape, view.show_shape)
 
     def _points(self, shown: Shown, spans: Spans) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
         values = values_of(self.desk.session, shown.take, self.value)
@@ -64,9 +65,9 @@ class ShapeLane(ValueLane):
         self.paint_figure(painter, lambda pointer: self._words_at(shown, spans, pointer))
 
     def _paint_offer(self, painter: QPainter, content: QRect, *, is_apart: bool) -> None:
-        words = "Take the clip apart to shape its hits: Ctrl+H"
+        words = tr("Take the clip apart to shape its hits: Ctrl+H")
         if is_apart:
-            words = "As played, nothing is shaped: A listens to it as edited"
+            words = tr("As played, nothing is shaped: A listens to it as edited")
         painter.setFont(text_font(12))
         painter.setPen(colour(self.desk.view.theme.soft_ink))
         painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
@@ -160,7 +161,7 @@ class ShapeLane(ValueLane):
         def keep(number: float) -> None:
             self.desk.store.apply(
                 lambda session: set_value(session, place, name, dict.fromkeys(hits, number * unit)),
-                f"{name.capitalize()} of {counted(len(hits), 'hit')}",
+                tr("{0} of {1}", name.capitalize(), counted(len(hits), "hit")),
             )
 
-        self.type_at(at, own, keep, f"{name.capitalize()} of the hit")
+        self.type_at(at, own, keep, tr("{0} of the hit", name.capitalize()))

@@ -7,6 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.ui.controls.figures import decibels, milliseconds, plain, semitones, sides
+from chronotome.words import tr
 
 
 class Scale(NamedTuple):
@@ -34,7 +35,11 @@ def _pan(value: float) -> str:
 
 
 def _tilt(value: float) -> str:
-    return "as recorded" if not value else f"{plain(abs(value))} dB {'bright' if value > 0 else 'dark'}"
+    return (
+        tr("as recorded")
+        if not value
+        else tr("{0} dB {1}", plain(abs(value)), "bright" if value > 0 else "dark")
+    )
 
 
 def _seconds(value: float) -> str:

@@ -17,6 +17,7 @@ from chronotome.ui.timeline.gestures import on_a_line
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.slice_marks import spans_of
 from chronotome.units import BeatArray
+from chronotome.words import tr
 
 STILL = 4
 """Pixels that a hand moves without meaning it."""
@@ -67,7 +68,7 @@ class SliceDrag:
         elif not is_free and self.desk.view.is_snapping:
             beats = session.beat_of(on_a_line(self.desk, wanted)) - self.laid
         place, hits, change = self.place, self.hits, copy if self.copies else move
-        self.words = f"{signed(beats, 2)} beats"
+        self.words = tr("{0} beats", signed(beats, 2))
         self.edit = where_apart(place, lambda session: change(session, place, hits, beats))
         self.desk.store.draft(self.edit)
 
@@ -130,7 +131,7 @@ class LengthDrag:
 
     def finish(self) -> None:
         if self.edit is not None:
-            self.desk.store.apply(self.edit, "Length of hit")
+            self.desk.store.apply(self.edit, tr("Length of hit"))
 
     def cancel(self) -> None:
         self.desk.store.drop_draft()

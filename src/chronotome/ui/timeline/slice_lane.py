@@ -17,12 +17,13 @@ from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.slice_drag import LengthDrag, SliceDrag, take_edge, take_slice
 from chronotome.ui.timeline.slice_marks import FOOT, between, slice_at, slice_edge_at, spans_of
+from chronotome.words import tr
 
 
 class SliceLane(ClipLane):
     """Click a hit: choose and hear it, with Shift more. Drag: move, with Ctrl copy; its end: longer."""
 
-    slice_hint = (
+    slice_hint = tr(
         "A hit: click chooses and hears it, drag moves, Ctrl+drag copies, its end makes it longer. "
         "Drag along the foot: several."
     )

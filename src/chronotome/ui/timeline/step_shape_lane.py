@@ -25,6 +25,7 @@ from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.shape_scale import Scale
 from chronotome.ui.timeline.step_marks import Steps, steps_of
 from chronotome.ui.timeline.value_lane import REACH, ValueLane
+from chronotome.words import tr
 
 
 def _share(value: float) -> str:
@@ -100,7 +101,7 @@ class StepDrag:
 
     def finish(self) -> None:
         if self.values:
-            words = f"{WORDS[self.name].capitalize()} of {counted(len(self.values), 'step')}"
+            words = tr("{0} of {1}", WORDS[self.name].capitalize(), counted(len(self.values), "step"))
             self.desk.store.apply(self._edit, words)
 
     def cancel(self) -> None:
@@ -110,7 +111,7 @@ class StepDrag:
 class StepShapeLane(ValueLane):
     """Press and draw: every step that the pointer passes takes the value it is at."""
 
-    hint = "Draw over steps: free, Shift a line, Ctrl up and back, Alt without steps. Double-click types."
+    hint = tr("Draw over steps: free, Shift a line, Ctrl up and back, Alt without steps. Double-click types.")
     edge, button, top, title, thick = 10, 16, 24, 12, 2.4
     names = WORDS
     drawing = StepDrag
@@ -118,7 +119,7 @@ class StepShapeLane(ValueLane):
     def __init__(self, desk: Desk) -> None:
         view = desk.view
         super().__init__(
-            desk, "Shape of each step", 92, SCALES, lambda: view.step_shape, view.show_step_shape
+            desk, tr("Shape of each step"), 92, SCALES, lambda: view.step_shape, view.show_step_shape
         )
 
     @property
@@ -193,8 +194,8 @@ class StepShapeLane(ValueLane):
         def keep(number: float) -> None:
             self.desk.store.apply(
                 lambda session: shape_steps(session, pattern.id, chosen, name, number * unit),
-                f"{WORDS[name].capitalize()} of {counted(len(chosen), 'step')}",
+                tr("{0} of {1}", WORDS[name].capitalize(), counted(len(chosen), "step")),
             )
 
         own = float(pattern.column(name)[int(steps.step[near])])
-        self.type_at(QPointF(float(xs[near]), float(ys[near])), own, keep, "Value of the step")
+        self.type_at(QPointF(float(xs[near]), float(ys[near])), own, keep, tr("Value of the step"))

@@ -21,6 +21,7 @@ from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.ui.timeline.wave_lane import toggle_onset
 from chronotome.units import Frames
+from chronotome.words import tr
 
 Screen = NDArray[np.float64]
 """Pixels."""
@@ -40,7 +41,7 @@ def _histogram(onsets: Onsets) -> tuple[Frames, Screen]:
 class StrengthLane(TrackLane):
     """Drag the line: weak onsets turn hollow and silent at once. Double-click one: keep or drop it."""
 
-    hint = (
+    hint = tr(
         "Drag the threshold line. Double-click keeps a hollow onset, drops a solid one. "
         "Drag over several: Delete drops them."
     )
@@ -48,7 +49,7 @@ class StrengthLane(TrackLane):
     shows_counts = True
 
     def __init__(self, desk: Desk, marks: MarkCommands) -> None:
-        super().__init__(desk, "Strength of each onset")
+        super().__init__(desk, tr("Strength of each onset"))
         self._marks = marks
         self.setMinimumHeight(140)
 
@@ -60,7 +61,7 @@ class StrengthLane(TrackLane):
 
     def paint_header(self, painter: QPainter) -> None:
         theme, shown = self.desk.view.theme, self.shown
-        y = self.paint_words(painter, 8, "Strength", size=13, weight=600, value=theme.ink) + 8
+        y = self.paint_words(painter, 8, tr("Strength"), size=13, weight=600, value=theme.ink) + 8
         if shown is None:
             return
         self._paint_histogram(painter, shown)
@@ -175,7 +176,7 @@ class StrengthLane(TrackLane):
             def edit(session: Session, threshold: float) -> Session:
                 return set_threshold(session, content, threshold)
 
-            self.drag = ValueDrag(self.desk, edit, "Set threshold", is_sifting=True)
+            self.drag = ValueDrag(self.desk, edit, tr("Set threshold"), is_sifting=True)
         else:
             self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
 

@@ -27,6 +27,7 @@ from chronotome.ui.timeline.strength_lane import StrengthLane
 from chronotome.ui.timeline.told import Candidates, Clips, Hits, JoinList, Steps
 from chronotome.ui.timeline.wave_lane import WaveLane
 from chronotome.ui.view_state import Evidence, Stage
+from chronotome.words import tr
 
 
 class Timeline(QWidget):
@@ -111,11 +112,11 @@ class Timeline(QWidget):
         desk, view = self._desk, self._desk.view
         hits = Hits(desk)
         self.spoken = [
-            Spoken(self.wave, "Clips of the track", Clips(desk)),
-            Spoken(self.drift, "Hits, and how far off they are", hits),
-            Spoken(self.strength, "Onsets, and how strong they are", Candidates(desk)),
-            Spoken(self.pattern, "Steps of the pattern", Steps(desk, commands.patterns)),
-            Spoken(self.proof, "Joins, and how rough they are", JoinList(desk, commands.proof)),
+            Spoken(self.wave, tr("Clips of the track"), Clips(desk)),
+            Spoken(self.drift, tr("Hits, and how far off they are"), hits),
+            Spoken(self.strength, tr("Onsets, and how strong they are"), Candidates(desk)),
+            Spoken(self.pattern, tr("Steps of the pattern"), Steps(desk, commands.patterns)),
+            Spoken(self.proof, tr("Joins, and how rough they are"), JoinList(desk, commands.proof)),
         ]
         for each in self.spoken:
             each.follow(

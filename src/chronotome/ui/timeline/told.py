@@ -11,13 +11,14 @@ from chronotome.ui.commands.proving import ProofCommands
 from chronotome.ui.controls.figures import clock, decibels, plain, signed
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown
+from chronotome.words import tr
 
 
 def drift_words(milliseconds: float) -> str:
     """Early or late, and by how much."""
     if abs(milliseconds) < 0.05:
-        return "on its line"
-    return f"{plain(abs(milliseconds))} ms {'late' if milliseconds > 0 else 'early'}"
+        return tr("on its line")
+    return tr("{0} ms {1}", plain(abs(milliseconds)), "late" if milliseconds > 0 else "early")
 
 
 class Hits:
@@ -40,11 +41,15 @@ class Hits:
             return ""
         targets = shown.targets
         where = hit_words(float(targets.steps[row]), session.metre)
-        parts = [where, f"strength {targets.strengths[row]:.0f}", drift_words(float(targets.drift[row]))]
+        parts = [
+            where,
+            tr("strength {0:.0f}", targets.strengths[row]),
+            drift_words(float(targets.drift[row])),
+        ]
         moved = (targets.target[row] - targets.fitted[row]) / targets.rate * 1000
         if abs(moved) >= 0.05:
-            reason = REASON_WORDS[Reason(int(targets.reasons[row]))]
-            parts.append(f"lands {drift_words(float(targets.landing[row]))}, {reason}")
+            reason = tr(REASON_WORDS[Reason(int(targets.reasons[row]))])
+            parts.append(tr("lands {0}, {1}", drift_words(float(targets.landing[row])), reason))
         return ", ".join(parts)
 
     def current(self) -> int:
@@ -77,9 +82,9 @@ class Candidates:
             return ""
         onsets = shown.recording.onsets
         when = clock(onsets.frames[row] / shown.recording.rate)
-        state = "counts" if shown.counts[row] else "left out"
-        lock = ", locked" if onsets.lock_array[row] else ""
-        return f"{when}, strength {onsets.strengths[row]:.0f}, {state}{lock}"
+        state = "counts" if shown.counts[row] else tr("left out")
+        lock = tr(", locked") if onsets.lock_array[row] else ""
+        return tr("{0}, strength {1:.0f}, {2}{3}", when, onsets.strengths[row], state, lock)
 
     def current(self) -> int:
         shown, selected = self._desk.shown, self._desk.view.selected
@@ -145,11 +150,11 @@ class Steps:
         if pattern is None or kit is None:
             return ""
         piece = kit.slice_of(pattern.slices[row])
-        key = "" if piece is None else f"key {key_name(piece.key)}, "
+        key = "" if piece is None else tr("key {0}, ", key_name(piece.key))
         where = position_words(pattern.places[row], self._desk.session.metre)
         loud, chance = float(pattern.column("loudness")[row]), float(pattern.column("chances")[row])
         more = f", {decibels(loud)}" if loud else ""
-        more += f", {plain(100 * chance, 0)} % of the time" if chance < 1 else ""
+        more += tr(", {0} % of the time", plain(100 * chance, 0)) if chance < 1 else ""
         return f"{key}{where}{more}"
 
     def current(self) -> int:
@@ -179,7 +184,7 @@ class JoinList:
             return ""
         where = hit_words(session.beat_of(float(proof.joins[row])), session.metre)
         level = float(proof.levels[row])
-        return f"{where}, {signed(level)} dB{', clicks' if level > ALLOWED else ''}"
+        return tr("{0}, {1} dB{2}", where, signed(level), ", clicks" if level > ALLOWED else "")
 
     def current(self) -> int:
         proof = self._commands.proof

@@ -5,6 +5,7 @@ from PySide6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 from chronotome.session.edits.tracks import set_muted, set_solo
 from chronotome.session.model import TrackId
 from chronotome.ui.desk import Desk
+from chronotome.words import tr
 
 
 class TrackButtons(QWidget):
@@ -17,8 +18,8 @@ class TrackButtons(QWidget):
         layout = QHBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(4)
-        self._mute = self._button("M", "Mute", size)
-        self._solo = self._button("S", "Solo: hear only this", size)
+        self._mute = self._button("M", tr("Mute"), size)
+        self._solo = self._button("S", tr("Solo: hear only this"), size)
         self._mute.clicked.connect(self._on_mute)
         self._solo.clicked.connect(self._on_solo)
         layout.addWidget(self._mute)
@@ -49,11 +50,11 @@ class TrackButtons(QWidget):
     def _on_mute(self, is_on: bool) -> None:  # noqa: FBT001 - Qt's signal
         track = self._track
         if track is not None:
-            words = "Mute track" if is_on else "Unmute track"
+            words = tr("Mute track") if is_on else tr("Unmute track")
             self._desk.store.apply(lambda session: set_muted(session, track, is_on), words)
 
     def _on_solo(self, is_on: bool) -> None:  # noqa: FBT001 - Qt's signal
         track = self._track
         if track is not None:
-            words = "Solo track" if is_on else "End solo"
+            words = tr("Solo track") if is_on else tr("End solo")
             self._desk.store.apply(lambda session: set_solo(session, track, is_on), words)

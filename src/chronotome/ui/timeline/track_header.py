@@ -12,6 +12,7 @@ from chronotome.session.model import TrackId, TrackSize
 from chronotome.ui.controls.typed import TypedName
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.lane import HEADER
+from chronotome.words import tr
 
 HEIGHTS = {TrackSize.FOLDED: 20, TrackSize.LOW: 38, TrackSize.USUAL: 56, TrackSize.TALL: 104}
 FOOT = 5
@@ -66,7 +67,7 @@ class OrderDrag:
         track, own = self._lane.track_id, order.index(self._lane.track_id)
         others = [each for each in order if each != track]
         place = others.index(self._after) + (0 if self._is_before else 1)
-        self._desk.store.apply(lambda session: move_track(session, track, place - own), "Move track")
+        self._desk.store.apply(lambda session: move_track(session, track, place - own), tr("Move track"))
 
     def cancel(self) -> None:
         for lane in self._lane.beside():
@@ -94,7 +95,7 @@ class SizeDrag:
         if size is None:
             self._desk.store.drop_draft()
         else:
-            self._desk.store.apply(lambda session: set_size(session, track, size), "Track height")
+            self._desk.store.apply(lambda session: set_size(session, track, size), tr("Track height"))
 
     def cancel(self) -> None:
         self._desk.store.drop_draft()
@@ -104,6 +105,8 @@ def type_name(desk: Desk, lane: QWidget, track: TrackId) -> None:
     """The name of a track, typed where it stands."""
 
     def keep(name: str) -> None:
-        desk.store.apply(lambda session: rename(session, track, name), "Rename track")
+        desk.store.apply(lambda session: rename(session, track, name), tr("Rename track"))
 
-    TypedName(lane, QRect(4, 2, HEADER - 10, 20), desk.session.track(track).name, keep, "Name of the track")
+    TypedName(
+        lane, QRect(4, 2, HEADER - 10, 20), desk.session.track(track).name, keep, tr("Name of the track")
+    )

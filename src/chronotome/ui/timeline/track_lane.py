@@ -11,6 +11,7 @@ from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.gestures import Drag, SweepDrag
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.shown import Shown
+from chronotome.words import tr
 
 STILL = 3
 """Pixels that a hand moves without meaning it."""
@@ -34,7 +35,7 @@ class TrackLane(Lane):
         """Take back what was set by hand for hit number `at` of the targets."""
         onset = int(shown.targets.onsets[at])
         self.desk.store.apply(
-            lambda session: reset_hit(session, shown.track.id, shown.clip.id, onset), "Reset hit"
+            lambda session: reset_hit(session, shown.track.id, shown.clip.id, onset), tr("Reset hit")
         )
 
     def begin_sweep(self, x: float, click: Callable[[], None], sweep: Callable[[float, float], None]) -> None:

@@ -15,6 +15,7 @@ from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_dots, paint_each, ring
 from chronotome.ui.timeline.shape_scale import Scale
 from chronotome.ui.timeline.track_lane import TrackLane
+from chronotome.words import tr
 
 GAP = 3
 REACH = 9
@@ -85,7 +86,7 @@ class ValueLane(TrackLane):
     def paint_header(self, painter: QPainter) -> None:
         theme = self.desk.view.theme
         high = 6 if self.title > 12 else 4
-        self.paint_words(painter, high, "Shape", size=self.title, weight=600, value=theme.ink)
+        self.paint_words(painter, high, tr("Shape"), size=self.title, weight=600, value=theme.ink)
         painter.setFont(text_font(10))
         for number, (name, words) in enumerate(self.names.items()):
             box, is_on = self._box(number), self.value == name

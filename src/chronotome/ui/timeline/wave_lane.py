@@ -45,6 +45,7 @@ from chronotome.ui.timeline.track_header import type_name
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.timeline.waveform import wave_image
 from chronotome.ui.view_state import Stage
+from chronotome.words import tr
 
 NOTCH = 9
 LEVEL_ROW, NAME_ROW = 26, 24
@@ -60,28 +61,28 @@ MOST_STEMS = 80
 UNSEEN = 0.25
 """Of a pixel: a wave that moves by less is as it was drawn."""
 """More onsets than this in sight have no line through the wave."""
-WAY_WORDS = {MoveBy.CUTTING: "Cutting", MoveBy.STRETCHING: "Stretch", MoveBy.TAPE: "Tape"}
+WAY_WORDS = {MoveBy.CUTTING: tr("Cutting"), MoveBy.STRETCHING: tr("Stretch"), MoveBy.TAPE: tr("Tape")}
 
 
 class WaveLane(SliceLane):
     """The tall lane. Click: playhead. Drag a notch: move the hit, or in Mark the onset itself."""
 
-    hint = "Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms."
-    tighten_hint = (
+    hint = tr("Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms.")
+    tighten_hint = tr(
         "Drag a notch to move that hit by hand; Shift+click chooses more, drag over the wave several. "
         "Click to put the playhead."
     )
     shows_counts = True
-    fit_hint = (
+    fit_hint = tr(
         "Click to put the playhead. Ctrl+drag the end of the sound to a bar line: it is that many bars."
     )
-    mark_hint = (
+    mark_hint = tr(
         "A notch: click hears it, drag corrects the mark, Ctrl+drag slips the sound. "
         "Double-click adds or drops. Drag over the wave selects."
     )
 
     def __init__(self, desk: Desk, marks: MarkCommands, hits: HitCommands, slices: SliceCommands) -> None:
-        super().__init__(desk, "Wave of the focused track", lambda: desk.view.focused, slices)
+        super().__init__(desk, tr("Wave of the focused track"), lambda: desk.view.focused, slices)
         self._marks, self._hits = marks, hits
         self.setMinimumHeight(150)
         self._image: QImage | None = None
@@ -119,9 +120,9 @@ class WaveLane(SliceLane):
             box = QRect(8, self.height() - LEVEL_ROW, HEADER - 16, LEVEL_ROW - 4)
 
             def keep(level: float) -> None:
-                self.desk.store.apply(lambda session: set_level(session, track.id, level), "Set level")
+                self.desk.store.apply(lambda session: set_level(session, track.id, level), tr("Set level"))
 
-            TypedFigure(self, box, decibels(track.level), numbers_only(keep), "Level of the track")
+            TypedFigure(self, box, decibels(track.level), numbers_only(keep), tr("Level of the track"))
 
     def _on_grew(self, _content: str) -> None:
         self._image_key = ()
@@ -170,9 +171,9 @@ class WaveLane(SliceLane):
         self._paint_drag_words(painter, shown)
 
     def _paint_absent(self, painter: QPainter, content: QRect, shown: Shown) -> None:
-        words = f"{shown.recording.file} is being read"
+        words = tr("{0} is being read", shown.recording.file)
         if shown.recording.content in self.desk.recordings.lost:
-            words = f"{shown.recording.file} was not found: Session, Find missing recordings"
+            words = tr("{0} was not found: Session, Find missing recordings", shown.recording.file)
         painter.setFont(text_font(13))
         painter.setPen(colour(self.desk.view.theme.soft_ink))
         painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
@@ -305,7 +306,7 @@ class WaveLane(SliceLane):
         group = session.group_of(track.id)
         if group is not None:
             others = [session.track(each).name for each in group.tracks if each != track.id]
-            y = self.paint_words(painter, y, "locked with", size=10, weight=400, value=theme.soft_ink)
+            y = self.paint_words(painter, y, tr("locked with"), size=10, weight=400, value=theme.soft_ink)
             self.paint_words(painter, y - 2, ", ".join(others), size=11, weight=400, value=theme.soft_ink)
         painter.setFont(figure_font(11))
         painter.setPen(colour(theme.soft_ink))
@@ -491,7 +492,7 @@ class WaveLane(SliceLane):
         place = self._notch_at(shown, x, event.position().y())
         if place is None:
             frame = self._mark_frame(shown, x, is_free=is_free(event))
-            self.desk.store.apply(lambda session: add_onset(session, content, frame), "Add onset")
+            self.desk.store.apply(lambda session: add_onset(session, content, frame), tr("Add onset"))
             return
         toggle_onset(self.desk, shown, place)
 
@@ -514,6 +515,6 @@ def toggle_onset(desk: Desk, shown: Shown, place: int) -> None:
     onsets, content = shown.recording.onsets, shown.recording.content
     onset = onsets.ids[place]
     if shown.counts[place]:
-        desk.store.apply(lambda session: drop_onset(session, content, onset), "Drop onset")
+        desk.store.apply(lambda session: drop_onset(session, content, onset), tr("Drop onset"))
     else:
-        desk.store.apply(lambda session: keep_onset(session, content, onset), "Keep onset")
+        desk.store.apply(lambda session: keep_onset(session, content, onset), tr("Keep onset"))
