@@ -1,4 +1,4 @@
-"""All pictures of docs/screenshots, made from the demo.
+"""All pictures of docs/screenshots and of the manual, made from the demo.
 
 ./run exec python tools/make_pictures.py [NAME ...]
 """
@@ -13,16 +13,18 @@ from pathlib import Path
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 
 from PySide6.QtCore import QPoint, Qt
+from PySide6.QtGui import QImage
 from PySide6.QtTest import QTest
 
+from chronotome import assets
 from chronotome.demo import __file__ as demo_file
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
 from chronotome.session.edits.apart import Place
 from chronotome.session.edits.patterns import shape_steps
-from chronotome.session.edits.shaping import set_roll, set_scatter, set_value
+from chronotome.session.edits.shaping import set_roll, set_value
 from chronotome.session.model import Track
-from chronotome.session.slices import Roll, Scatter, SliceId
+from chronotome.session.slices import Roll, SliceId
 from chronotome.ui.application import (
     application,
     build,
@@ -31,9 +33,10 @@ from chronotome.ui.application import (
     take_picture,
     wait_until_ready,
 )
+from chronotome.ui.dialogs.batch import BatchDialog
 from chronotome.ui.dialogs.pads import PadsWindow
+from chronotome.ui.dialogs.preferences import PreferencesDialog
 from chronotome.ui.main_window import MainWindow
-from chronotome.ui.stages.rework import ReworkTray
 from chronotome.ui.stages.tighten import TightenTray
 from chronotome.ui.view_state import Evidence, For, RowsBy, Stage
 
@@ -141,17 +144,6 @@ def hits(window: MainWindow) -> None:
     view.choose_hits(place, ids[16:17])
 
 
-def hits_night(window: MainWindow) -> None:
-    """Scattered hits, and what the scatter does."""
-    (place, ids), view, store = apart(window), window.desk.view, window.desk.store
-    view.choose_hits(place, ids[1:])
-    scatter = Scatter(4, loudness=9.0, pan=0.6, timing=6.0)
-    store.apply(lambda s: set_scatter(s, place, ids[1:], scatter), "Scatter")
-    tray = window.trays[Stage.REWORK]
-    if isinstance(tray, ReworkTray):
-        tray.scatter.fold.setChecked(True)
-
-
 def pattern(window: MainWindow) -> None:
     """Two bars of the bucket kit on keys and as a pattern: steps by chance, repeats, one made louder."""
     (place, ids), view, store = apart(window), window.desk.view, window.desk.store
@@ -179,6 +171,26 @@ def take(window: MainWindow) -> None:
         pause(50)
 
 
+def walk(window: MainWindow) -> None:
+    """The walk, at its sixth step."""
+    run(window, "walk")
+    for _ in range(5):
+        window.walk.card.next.click()
+
+
+def preferences(window: MainWindow) -> None:
+    """What is chosen for the program."""
+    run(window, "preferences")
+
+
+def batch(window: MainWindow) -> None:
+    """The demo's recordings, tightened by the bucket kit's settings."""
+    run(window, "batch")
+    window.batch.add([AUDIO])
+    window.batch.write_into(Path(tempfile.mkdtemp(prefix="chronotome-pictures-")) / "tight")
+    window.batch.go.click()
+
+
 def pads(window: MainWindow) -> None:
     """The bucket kit's first hits on pads, one of them held."""
     (place, ids), view = apart(window), window.desk.view
@@ -198,13 +210,26 @@ EXTRA: dict[str, Callable[[MainWindow], None]] = {
     "by-hand": by_hand,
     "rework-hits": hits,
     "rework-pattern": pattern,
-    "rework-night": hits_night,
     "pattern-night": pattern,
     "take": take,
     "pads": pads,
+    "walk": walk,
+    "preferences": preferences,
+    "batch": batch,
 }
+OWN_WINDOWS = (PadsWindow, PreferencesDialog, BatchDialog)
+MANUAL = {
+    "mark": "mark",
+    "fit": "fit",
+    "tighten": "tighten",
+    "rework": "rework",
+    "rework-pattern": "pattern",
+    "export": "export",
+}
+"""Pictures that the manual shows too, smaller."""
+MANUAL_FOLDER, MANUAL_WIDTH = Path(assets.__file__).parent / "manual", 780
 STAGES = {stage.name.lower(): stage for stage in Stage}
-NIGHTS = ("tighten-night", "rework-night", "pattern-night")
+NIGHTS = ("tighten-night", "pattern-night")
 
 
 def make(name: str, journal: Path) -> list[str]:
@@ -222,12 +247,17 @@ def make(name: str, journal: Path) -> list[str]:
         EXTRA[name](window)
         wait_until_ready(window)
         pause(400)
-        shown = next((each for each in window.findChildren(PadsWindow) if each.isVisible()), window)
+        others = [each for kind in OWN_WINDOWS for each in window.findChildren(kind) if each.isVisible()]
+        shown = next(iter(others), window)
         shown.grab().save(str(FOLDER / f"{name}.png"))
     else:
         take_picture(window, STAGES.get(name, Stage.TIGHTEN), FOLDER / f"{name}.png", errors)
     window.desk.store.mark_saved(window.desk.store.history.session)
     window.close()
+    if name in MANUAL:
+        whole = QImage(str(FOLDER / f"{name}.png"))
+        smaller = whole.scaledToWidth(MANUAL_WIDTH, Qt.TransformationMode.SmoothTransformation)
+        smaller.save(str(MANUAL_FOLDER / f"{MANUAL[name]}.png"))
     return errors
 
 

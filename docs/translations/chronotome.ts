@@ -528,7 +528,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/dialogs/manual.py"/>
         <source>Back</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1275,6 +1275,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="ui/dialogs/loopback.py"/>
         <source>Connect an output of the sound card to its input with a cable, or hold the microphone to the loudspeaker. Six short sounds are played, and looked for in what comes back.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/manual.py"/>
+        <source>Contents</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3261,6 +3266,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/action_table.py"/>
         <source>Make the track the guide</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Manual</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

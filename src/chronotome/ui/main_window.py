@@ -62,6 +62,7 @@ from chronotome.words import tr
 if TYPE_CHECKING:
     from chronotome.ui.dialogs.batch import BatchDialog
     from chronotome.ui.dialogs.history import HistoryDialog
+    from chronotome.ui.dialogs.manual import ManualDialog
     from chronotome.ui.dialogs.share import ShareDialog
     from chronotome.ui.panels.shelf import ShelfPanel
 
@@ -105,6 +106,8 @@ class MainWindow(QMainWindow):
         self._on_theme()
         self._on_stage()
         self._show()
+        self.setFocusPolicy(Qt.FocusPolicy.ClickFocus)
+        self.setFocus()  # keys are the window's until somebody goes to a control
 
     # Building
 
@@ -420,6 +423,20 @@ class MainWindow(QMainWindow):
         )
         if dialog.exec() and dialog.chosen is not None:
             dialog.chosen.do()
+
+    @cached_property
+    def manual(self) -> "ManualDialog":
+        """Built when it is asked for."""
+        from chronotome.ui.dialogs.manual import ManualDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        return ManualDialog(self.desk.view, self)
+
+    def show_manual(self) -> None:
+        """At the page of the stage that is shown; the contents where there is no recording yet."""
+        self.manual.show_page(self.desk.view.stage if self.desk.session.tracks else None)
+        self.manual.show()
+        self.manual.raise_()
 
     def show_help(self) -> None:
         from chronotome.ui.dialogs.keys_and_marks import HelpDialog  # noqa: PLC0415 - seldom wanted

@@ -176,6 +176,7 @@ def style_sheet(theme: Theme) -> str:
     QPushButton#main {{ background: {t.ink}; color: {t.on_ink}; border-color: {t.ink}; font-weight: 600; }}
     QPushButton#main:disabled {{ background: {t.panel}; color: {t.faint_ink}; border-color: {t.rule}; }}
     QPushButton#tool {{ padding: 0; }}
+    QTextBrowser {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px; font-size: 13px; }}
     QPlainTextEdit {{ background: {t.card}; border: 1px solid {t.rule}; border-radius: 6px; }}
     QPlainTextEdit:focus {{ border-color: {t.accent}; }}
     QPushButton#answer {{ background: {t.card}; border-color: {t.strong_rule}; padding: 4px 10px; }}

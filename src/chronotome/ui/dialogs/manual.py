@@ -1,0 +1,91 @@
+"""The manual inside the program: a page a stage, opened where one is."""
+
+from pathlib import Path
+
+from PySide6.QtCore import QUrl
+from PySide6.QtGui import QTextBlockFormat, QTextCursor, QTextDocument
+from PySide6.QtWidgets import QDialog, QHBoxLayout, QPushButton, QTextBrowser, QVBoxLayout, QWidget
+
+from chronotome import assets
+from chronotome.ui.view_state import Stage, ViewState
+from chronotome.words import tr
+
+FOLDER = Path(assets.__file__).parent / "manual"
+FIRST = "index"
+SIZE = (900, 700)
+HEADING, PARAGRAPH, LINE = 16, 7, 120
+
+
+def page_of(stage: Stage | None) -> Path:
+    return FOLDER / f"{FIRST if stage is None else stage.name.lower()}.md"
+
+
+class _Pages(QTextBrowser):
+    """Shows pages of the manual, and nothing else that a link may name."""
+
+    def doSetSource(
+        self, name: QUrl | str, kind: QTextDocument.ResourceType = QTextDocument.ResourceType.UnknownResource
+    ) -> None:
+        url = QUrl(name)
+        if Path(url.toLocalFile()).parent == FOLDER:
+            super().doSetSource(url, kind)
+            self._space()
+
+    def _space(self) -> None:
+        """Markdown knows no room between paragraphs."""
+        block = self.document().begin()
+        while block.isValid():
+            made, is_heading = QTextBlockFormat(block.blockFormat()), block.blockFormat().headingLevel() > 0
+            made.setTopMargin(HEADING if is_heading else 0)
+            made.setBottomMargin(PARAGRAPH)
+            made.setLineHeight(LINE, QTextBlockFormat.LineHeightTypes.ProportionalHeight.value)
+            QTextCursor(block).setBlockFormat(made)
+            block = block.next()
+        self.moveCursor(QTextCursor.MoveOperation.Start)
+
+
+class ManualDialog(QDialog):
+    """Stays open beside the window; links lead from page to page, and to nothing outside of it."""
+
+    def __init__(self, view: ViewState, parent: QWidget) -> None:
+        super().__init__(parent)
+        self.setWindowTitle(tr("Manual"))
+        self.setModal(False)
+        self.resize(*SIZE)
+        self._view = view
+        layout = QVBoxLayout(self)
+        layout.setContentsMargins(16, 12, 16, 16)
+        row = QHBoxLayout()
+        self.back = self._button(tr("Back"), row)
+        self.first = self._button(tr("Contents"), row)
+        row.addStretch(1)
+        for stage in Stage:
+            self._button(stage.words, row).clicked.connect(
+                lambda _checked=False, stage=stage: self.show_page(stage)
+            )
+        layout.addLayout(row)
+        self.text = _Pages()
+        self.text.setAccessibleName(tr("Manual"))
+        self.text.setOpenLinks(True)
+        self.text.setSearchPaths([str(FOLDER)])
+        self.text.document().setDocumentMargin(20)
+        self.text.backwardAvailable.connect(self.back.setEnabled)
+        layout.addWidget(self.text, 1)
+        self.back.clicked.connect(self.text.backward)
+        self.first.clicked.connect(lambda: self.show_page(None))
+        self.back.setEnabled(False)
+        view.theme_changed.connect(self._on_theme)
+
+    def _button(self, words: str, row: QHBoxLayout) -> QPushButton:
+        button = QPushButton(words)
+        button.setAutoDefault(False)
+        row.addWidget(button)
+        return button
+
+    def show_page(self, stage: Stage | None) -> None:
+        """A stage's page, or the contents."""
+        self.text.setSource(QUrl.fromLocalFile(str(page_of(stage))))
+
+    def _on_theme(self) -> None:
+        """Its links in the colours of the theme."""
+        self.text.reload()
