@@ -15,10 +15,12 @@ from chronotome.files.audio_file import facts_of, load_source, read_audio
 from chronotome.files.audio_out import ENCODINGS
 from chronotome.files.export import export_mix, export_stems, without_click
 from chronotome.files.finish import Aim, Finish
+from chronotome.files.markers import markers_of
 from chronotome.files.session_file import load_session
 from chronotome.render.arena import Arena
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
+from chronotome.render.proof import proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.clips import copy
 from chronotome.session.edits.tracks import set_muted
@@ -58,7 +60,8 @@ def main() -> None:
         renderer = Renderer(arena)
         mix = OfflineMix(render_mix(renderer, without_click(plan_for(session)), pool.ready()), arena)
         path = home / f"{number}{ENCODINGS[name].suffix}"
-        export_mix(mix, path, rate=session.rate, encoding=ENCODINGS[name], finish=finish)
+        markers = markers_of(session, 0, mix.frames)
+        export_mix(mix, path, rate=session.rate, encoding=ENCODINGS[name], finish=finish, markers=markers)
         took = time.perf_counter() - began
         seconds = mix.frames / session.rate
         renderer.cache.clear()
@@ -67,6 +70,10 @@ def main() -> None:
             f"{finish.aim}, {finish.rate or session.rate} Hz: {seconds / took:.0f} times real time (bar 60)"
         )
     mix = OfflineMix(render_mix(Renderer(arena), without_click(plan_for(session)), pool.ready()), arena)
+    began = time.perf_counter()
+    proof = proof_of(mix, without_click(plan_for(session)))
+    seconds = time.perf_counter() - began
+    print(f"the proof of all of it, {len(proof.joins)} joins: {seconds:.1f} s, {proof.clicks} clicks")
     heard = mix.read(0, mix.frames)
     for name, step in (("wavfloat", 0.0), ("flac24", 0.5 / 2**23)):
         path = home / f"again{ENCODINGS[name].suffix}"
