@@ -4864,6 +4864,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Ring after the end</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/roll_rows.py"/>
         <source>Roll</source>
         <translation type="unfinished"></translation>
@@ -5492,6 +5497,11 @@ Press any key, or click here, together with each of them.</source>
     <message>
         <location filename="ui/panels/transport_bar.py"/>
         <source>Snap</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>So long what rings after the loop is written too</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9211,6 +9221,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/stages/roll_rows.py"/>
         <source>{0} repeats</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>{0} s</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

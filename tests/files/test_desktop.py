@@ -112,7 +112,7 @@ def test_taken_out_nothing_is_left_but_what_was_there(installed, capsys):
     assert main(["desktop", "install", "--program", PROGRAM]) == 0
     theirs.parent.mkdir(parents=True, exist_ok=True)
     assert main(["desktop", "uninstall"]) == 0
-    assert not [each for each in installed.rglob("*") if each.is_file()]
+    assert not list(installed.rglob("*"))
 
 
 def test_a_folder_that_may_not_be_written_is_told(own_home):

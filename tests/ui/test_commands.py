@@ -219,6 +219,14 @@ def test_what_is_exported_is_finished_as_the_tray_says(at_work, tmp_path):
     assert (rate, len(samples)) == (44100, 2 * 44100)
     assert 20 * np.log10(np.abs(samples).max()) == pytest.approx(-1.0, abs=0.01)
 
+    assert not tray.tail.isVisible()
+    tray.closes.click()
+    tray.tail.set_value(0.5)
+    assert tray.tail.isVisible()
+    tray.export(tmp_path / "rings.wav")
+    at_work.settle()
+    assert len(soundfile.read(tmp_path / "rings.wav")[0]) == 2.5 * 44100
+
     tray.kind.choose(3)
     at_work.settle()
     assert not tray.precision.isVisible()
@@ -229,7 +237,7 @@ def test_what_is_exported_is_finished_as_the_tray_says(at_work, tmp_path):
     at_work.settle()
     (path,) = (tmp_path / "stems").iterdir()
     stem, _ = soundfile.read(path)
-    assert len(stem) == len(samples)
+    assert len(stem) == 2.5 * 44100
     assert "1 stem" in tray.written.text()
 
 

@@ -111,6 +111,8 @@ def take_from_menus(made: Mapping[str, str]) -> list[Path]:
         if place.is_dir() and all(each in made_there or _is_bare(each) for each in place.iterdir()):
             for each in made_there:
                 each.unlink(missing_ok=True)
+            for each in sorted(place.rglob("*"), reverse=True):
+                each.rmdir()  # what the tools left of folders
             removed.append(place / "caches")
     for above in sorted({each for path in removed for each in path.parents}, reverse=True):
         if home in above.parents and _is_empty(above):

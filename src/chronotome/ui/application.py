@@ -48,6 +48,14 @@ from chronotome.ui.theme import THEMES, load_fonts, text_font
 from chronotome.ui.view_state import Stage, ViewState
 
 ICON = Path(assets.__file__).parent / "desktop" / f"{APP_ID}.svg"
+EFFECTS = (
+    Qt.UIEffect.UI_AnimateMenu,
+    Qt.UIEffect.UI_FadeMenu,
+    Qt.UIEffect.UI_AnimateCombo,
+    Qt.UIEffect.UI_AnimateTooltip,
+    Qt.UIEffect.UI_FadeTooltip,
+    Qt.UIEffect.UI_AnimateToolBox,
+)
 READY_MILLISECONDS = 60000
 SETTLE_MILLISECONDS = 150
 DEMO_SECONDS = 6.0
@@ -138,6 +146,8 @@ def application() -> QApplication:
         qt.installTranslator(translator)  # what Qt itself says
     qt.setWindowIcon(QIcon(str(ICON)))
     qt.setStyle("Fusion")
+    for effect in EFFECTS:  # nothing moves by itself but the playhead, and the page that it turns
+        qt.setEffectEnabled(effect, False)
     load_fonts()
     qt.setFont(text_font(12))
     return qt

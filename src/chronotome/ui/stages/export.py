@@ -37,6 +37,7 @@ CHOICES = (
 )
 AIMS = (Aim.NOTHING, Aim.PEAK, Aim.LOUDNESS)
 LEVELS = {Aim.NOTHING: 0.0, Aim.PEAK: -1.0, Aim.LOUDNESS: -14.0}
+MOST_TAIL = 20.0
 DEPTHS = ("16 bit", "24 bit", "float")
 SIDES = (Side.EDITED, Side.AS_PLAYED)
 
@@ -89,6 +90,9 @@ class ExportTray(Tray):
         self.row(tr("Level")).addWidget(self.aim, 1)
         self.level = ValueSlider(view, tr("Level to reach"), -36, 0, self._level_words, step=0.5, usual=-1.0)
         self.add(self.level)
+        self.tail = ValueSlider(view, tr("Ring after the end"), 0, MOST_TAIL, _seconds, step=0.1, usual=0)
+        self.tail.setToolTip(tr("So long what rings after the loop is written too"))
+        self.add(self.tail)
         self.dither = QCheckBox(tr("Dither"))
         self.dither.setChecked(True)
         self.dither.setToolTip(tr("What is less than a step of 16 bits is kept, as noise"))
@@ -114,7 +118,8 @@ class ExportTray(Tray):
         rate = 0 if self.rate.currentIndex() <= 0 else RATES[self.rate.currentIndex() - 1]
         closes = self.closes.isChecked() and self.span.index == 1
         aim = AIMS[self.aim.index]
-        return Finish(rate, aim, self.level.value, self.dither.isChecked(), closes)
+        tail = 0.0 if closes or self.span.index == 0 else self.tail.value
+        return Finish(rate, aim, self.level.value, self.dither.isChecked(), closes, tail)
 
     def _on_kind(self, _index: int) -> None:
         if self.kind.index == 1 and self.precision.index == 2:
@@ -136,9 +141,10 @@ class ExportTray(Tray):
         held = self.finish_wanted.rate_for(self.encoding, session.rate)
         is_other = held != (self.finish_wanted.rate or session.rate)
         wanted = self.finish_wanted
-        is_plain = wanted.aim is Aim.NOTHING and not (wanted.rate or wanted.closes)
+        is_plain = wanted.aim is Aim.NOTHING and not (wanted.rate or wanted.closes or wanted.tail)
         usual = tr("as it is heard") if is_plain else tr("finished as said here")
         self.about.say(tr("held at {0:g} kHz", held / 1000) if is_other else usual)
+        self.tail.setVisible(self.span.index == 1 and not self.closes.isChecked())
         self.closes.setVisible(self.span.index == 1 and session.loop is not None)
         self.span.setEnabled(session.loop is not None)
         if session.loop is None:
@@ -254,6 +260,10 @@ class ExportTray(Tray):
         over = _clipped_words(written.clipped)
         self.written.setText("\n".join(filter(None, [tr("“{0}” is written", written.path.name), over])))
         self.exported.emit(written)
+
+
+def _seconds(value: float) -> str:
+    return tr("{0} s", plain(value))
 
 
 def _clipped_words(over: int) -> str:
