@@ -7,6 +7,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from chronotome.session.edits.apart import At, Cuts, make_whole, take_apart
+from chronotome.session.edits.clips import trim
 from chronotome.session.edits.hits import (
     beats_of,
     copy,
@@ -386,3 +387,16 @@ def test_columns_that_do_not_hold_together_are_refused(broken):
 
     with pytest.raises(ValueError, match=r"slice|copy|apart"):
         msgspec.structs.replace(slices, **broken)
+
+
+def test_a_clip_may_be_drawn_out_over_the_room_of_a_hit_that_was_shortened(apart):
+    session, place = apart, place_in(apart)
+    last = session.track(place[0]).clip(place[1]).take.slices.ids[-1]
+    session = move(session, place, [last], 2.0)
+    session = lengthen(session, place, [last], 0.01, Lengthen.CUT)
+    clip = session.track(place[0]).clip(place[1])
+    laid = session.recording_of(clip).frames
+    assert laid > session.recording_with(clip.recording).frames
+    session = trim(session, *place, start=None, end=laid)
+    assert session.track(place[0]).clip(place[1]).take.source_end == laid
+    check(session)

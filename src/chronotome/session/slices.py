@@ -208,6 +208,12 @@ class Slices(Struct, frozen=True, dict=True):
         lengths = self.column("lengths")
         return np.where(lengths > 0, lengths, own)
 
+    @property
+    def reach(self) -> int:
+        """Frames up to which they lay out the recording: a shortened one has its room still (`rearranged`)."""
+        own = self.end_array - self.start_array
+        return int((self.place_array + np.maximum(own, self.column("lengths"))).max(initial=0))
+
     def at(self, ids: Iterable[SliceId]) -> list[int]:
         """Where slices stand in the columns, in their order; those that are not there are left out."""
         known = _places(self.ids)

@@ -82,8 +82,7 @@ def _check_extent(clip: Clip, frames: int) -> None:
     if slices is not None:
         if slices.original[1] > frames or max(slices.ends, default=0) > frames:
             raise ValueError(f"a slice of clip {clip.id} does not lie within its recording")
-        reach = (slices.place_array + slices.spans).max(initial=0)
-        frames = max(frames, int(reach))
+        frames = max(frames, slices.reach)
     if not 0 <= take.source_start < take.source_end <= frames:
         raise ValueError(f"clip {clip.id} does not lie within its recording")
 
