@@ -7,6 +7,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from chronotome.session.edits.apart import At, Cuts, make_whole, take_apart
+from chronotome.session.edits.clips import copy as copy_clip
 from chronotome.session.edits.clips import trim
 from chronotome.session.edits.hits import (
     beats_of,
@@ -400,3 +401,12 @@ def test_a_clip_may_be_drawn_out_over_the_room_of_a_hit_that_was_shortened(apart
     session = trim(session, *place, start=None, end=laid)
     assert session.track(place[0]).clip(place[1]).take.source_end == laid
     check(session)
+
+
+def test_a_copy_that_is_dragged_before_the_session_begins_with_it():
+    session = simple_session(FRAMES, TOTAL)
+    place = place_in(session)
+    copied = copy_clip(session, [place], -3 * TOTAL)
+    check(copied)
+    assert [clip.take.start for clip in copied.tracks[0].clips] == [0, 0]
+    assert copied.tracks[0].clips[1].take.source_end == TOTAL

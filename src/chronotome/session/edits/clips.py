@@ -275,10 +275,15 @@ def _later(take: Take, beats: float) -> tuple[Touch, ...]:
 
 
 def copy(session: Session, clips: Sequence[Place], by: int, to: TrackId | None = None) -> Session:
-    """Lay the same clips once more, `by` frames later, with their counterparts on locked tracks."""
+    """Lay the same clips once more, `by` frames later, with their counterparts on locked tracks.
+
+    As when they are moved, none begins before the session.
+    """
     made: dict[int, Take] = {}
     groups: dict[Id, Id] = {0: 0}
-    for track, clip in _with_counterparts(session, clips) if to is None else clips:
+    chosen = _with_counterparts(session, clips) if to is None else clips
+    by = max(by, -min((_start(session, track, clip) for track, clip in chosen), default=0))
+    for track, clip in chosen:
         old = session.track(track).clip(clip)
         take = made.setdefault(id(old.take), made.get(id(old.take)) or _moved(session, old.take, by))
         if old.group not in groups:
