@@ -28,7 +28,7 @@ def test_names_are_made_by_the_template_each_once_and_lead_nowhere_else():
     assert names_by("{band}", ROWS, ".wav") == ["low.wav", "low 2.wav"]
     assert names_by("../{name}/{number}", ROWS, ".wav")[0] == "_Bucket_01.wav"
     assert names_by("{key}", [{}], ".wav") == ["slice.wav"]
-    assert names_by("{name}", [{"name": "LOW"}, {"name": "low"}], "") == ["LOW", "low 2"]
+    assert names_by("{name}", [{"name": "low"}, {"name": "LOW"}], "") == ["low", "LOW 2"]
     assert [numbered(number, 100) for number in (1, 100)] == ["001", "100"]
 
 

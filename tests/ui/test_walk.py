@@ -53,8 +53,12 @@ def test_the_window_works_meanwhile_and_escape_leaves_the_walk(at_work):
     at_work.click(walk.card.next)
     at_work.click(walk.card.back)
     assert walk.number == 0
+    for _ in range(4):
+        at_work.click(walk.card.next)
     at_work.window.resize(1100, 720)
     assert at_work.window.rect().contains(walk.card.geometry())
+    target = walk.steps[walk.number].of()
+    assert walk._outline.geometry().contains(middle(target, at_work.window))
     at_work.press(Qt.Key.Key_Escape)
     assert not walk.is_on
     at_work.window.actions_table.run("walk")
