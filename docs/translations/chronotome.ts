@@ -2674,6 +2674,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="bridge/store.py"/>
+        <source>It would lie more than a day away: it stays as it was</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/action_table.py"/>
         <source>Join</source>
         <translation type="unfinished"></translation>
@@ -8896,6 +8901,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/commands/clips.py"/>
         <source>{0} are chosen and moved together now</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="render/mix.py"/>
+        <source>{0} are more than can sound: take the last step back.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

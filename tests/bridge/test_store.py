@@ -8,7 +8,8 @@ from PySide6.QtCore import QObject
 from chronotome.bridge.store import Store
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.history import MOST_STEPS, History
-from chronotome.session.model import Session
+from chronotome.session.limits import MOST_FRAMES
+from chronotome.session.model import Session, replace
 from strategies import edits, simple_session
 
 START = simple_session([0, 6000, 12000], 20000)
@@ -173,3 +174,17 @@ def test_who_is_gone_is_not_called_any_more(qapp):
     store.apply(lambda session: set_tempo(session, 99.0), "Tempo")
 
     assert heard == [1]
+
+
+def test_an_edit_that_leads_beyond_what_a_document_holds_is_not_made():
+    store, said = Store(), []
+    store.refused.connect(said.append)
+    store.reset(History(simple_session([0, 6000], 20000)), is_saved=True)
+    before, track = store.session, store.session.tracks[0]
+    far = replace(track.clips[0], take=replace(track.clips[0].take, start=MOST_FRAMES + 1))
+    edit = lambda session: replace(session, tracks=(replace(track, clips=(far,)),))
+    store.apply(edit, "Far away")
+    store.draft(edit)
+    assert store.session is before
+    assert not store.history.past
+    assert len(said) == 2

@@ -8,6 +8,7 @@ from PySide6.QtCore import QObject, QTimer, Signal
 from chronotome.bridge.store import Store
 from chronotome.engine.latest import Latest
 from chronotome.engine.player import Player
+from chronotome.errors import ChronotomeError
 from chronotome.render.arena import Arena, Region
 from chronotome.render.mix import Mix
 from chronotome.render.plan import plan_for
@@ -41,6 +42,8 @@ class Rendering(QObject):
     started = Signal()
     checked = Signal()
     """It is known which joins of it are above the proof, and they are others than before."""
+    refused = Signal(str)
+    """What there is cannot be heard, and why."""
     _done = Signal(object, object)
     _checked = Signal(object, object)
     _failed = Signal(object)
@@ -120,8 +123,11 @@ class Rendering(QObject):
             self._checked.emit(request, self._renderer.rough(plan, is_wanted))
 
     def _on_failed(self, error: Exception) -> None:
-        """A fault of ours, raised where all others are: it is reported, and the next edit is heard again."""
-        raise error
+        """What is too much is told; a fault of ours is raised where all others are. The next edit is heard."""
+        if isinstance(error, ChronotomeError):
+            self.refused.emit(str(error))
+        else:
+            raise error
 
     def _moved(self, session: Session) -> Callable[[int], int] | None:
         """What keeps the playhead at its bar when the song's tempo changes and something follows the song."""

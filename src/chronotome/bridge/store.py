@@ -9,6 +9,8 @@ from PySide6.QtCore import QObject, Signal
 from chronotome.session.history import History
 from chronotome.session.model import Session
 from chronotome.session.settled import settled
+from chronotome.session.validity import is_within_reach
+from chronotome.words import tr
 
 Edit = Callable[[Session], Session]
 Part = Callable[[Session], Any]
@@ -22,6 +24,8 @@ class Store(QObject):
 
     changed = Signal(object, object)
     """(before, after): the session that is shown and heard is another one."""
+    refused = Signal(str)
+    """An edit was not made, and why."""
     kept = Signal(str, object)
     """(kind, history): `then`, `amend`, `undo`, `redo` or `reset` led to this history."""
 
@@ -62,17 +66,26 @@ class Store(QObject):
         """
         return self._history.session if self.is_sifting else self.session
 
+    def _edited(self, edit: Edit) -> Session:
+        """What an edit makes of the last kept session: nothing, where no document could hold it."""
+        before = self._history.session
+        after = settled(edit(before))
+        if is_within_reach(before, after):
+            return after
+        self.refused.emit(tr("It would lie more than a day away: it stays as it was"))
+        return before
+
     def draft(self, edit: Edit, *, is_sifting: bool = False) -> None:
         """Show and hear an edit of the last kept session, without keeping it."""
         self._is_sifting = is_sifting
-        self._become(self._history, settled(edit(self._history.session)))
+        self._become(self._history, self._edited(edit))
 
     def drop_draft(self) -> None:
         self._become(self._history, None)
 
     def apply(self, edit: Edit, label: str) -> None:
         """Keep an edit as one step of undo."""
-        history = self._history.then(settled(edit(self._history.session)), label)
+        history = self._history.then(self._edited(edit), label)
         is_new = history is not self._history
         self._become(history, None)
         if is_new:

@@ -105,6 +105,15 @@ def take_from_menus(made: Mapping[str, str]) -> list[Path]:
             raise cannot_write(path, error) from None
         removed.append(path)
     _refresh()
+    removed += [folder / "caches" for folder in _without_caches(home)]
+    for above in sorted({each for path in removed for each in path.parents}, reverse=True):
+        if home in above.parents and _is_empty(above):
+            above.rmdir()
+    return removed[: len(files)]
+
+
+def _without_caches(home: Path) -> Iterator[Path]:
+    """Folders in which nothing was left but what the tools made of what is gone."""
     for folder, names in CACHES.items():
         place = home / folder
         made_there = {place / name for name in names.split()}
@@ -113,11 +122,7 @@ def take_from_menus(made: Mapping[str, str]) -> list[Path]:
                 each.unlink(missing_ok=True)
             for each in sorted(place.rglob("*"), reverse=True):
                 each.rmdir()  # what the tools left of folders
-            removed.append(place / "caches")
-    for above in sorted({each for path in removed for each in path.parents}, reverse=True):
-        if home in above.parents and _is_empty(above):
-            above.rmdir()
-    return removed[: len(files)]
+            yield place
 
 
 def _is_bare(path: Path) -> bool:

@@ -9,7 +9,9 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Curve, Samples
+from chronotome.errors import ChronotomeError
 from chronotome.units import Frames
+from chronotome.words import tr
 
 MOST_LANES = 512
 MOST_PLACEMENTS = 1 << 18
@@ -123,7 +125,7 @@ class MixTable:
         total = sum(len(lane.starts) for lane in mix.lanes)
         if total > MOST_PLACEMENTS or len(mix.lanes) > MOST_LANES or len(mix.parts) > MOST_PARTS:
             counts = f"{total} placements of {len(mix.parts)} parts in {len(mix.lanes)} lanes"
-            raise ValueError(f"{counts} are more than a mix holds")
+            raise ChronotomeError(tr("{0} are more than can sound: take the last step back.", counts))
         at = 0
         for index, lane in enumerate(mix.lanes):
             end = at + len(lane.starts)

@@ -210,7 +210,7 @@ class Slices(Struct, frozen=True, dict=True):
 
     @property
     def reach(self) -> int:
-        """Frames up to which they lay out the recording: a shortened one has its room still (`rearranged`)."""
+        """Frames up to which they lay out the recording: a shortened one has its room (`rearranged`)."""
         own = self.end_array - self.start_array
         return int((self.place_array + np.maximum(own, self.column("lengths"))).max(initial=0))
 

@@ -2,6 +2,7 @@
 
 from itertools import pairwise
 
+from chronotome.session.limits import MOST_FRAMES
 from chronotome.session.model import Clip, Session
 
 
@@ -29,6 +30,13 @@ def check(session: Session) -> None:
         raise ValueError("a span must end after it starts")
     if any(after.start < span.end for track in session.tracks for span, after in pairwise(track.spans)):
         raise ValueError("spans with a recipe of their own overlap")
+
+
+def is_within_reach(before: Session, after: Session) -> bool:
+    """Whether the clips of tracks that an edit changed begin where a document can say they do."""
+    known = set(map(id, before.tracks))
+    changed = (track for track in after.tracks if id(track) not in known)
+    return all(clip.take.start <= MOST_FRAMES for track in changed for clip in track.clips)
 
 
 def _check_clips(session: Session) -> None:

@@ -99,6 +99,8 @@ class MainWindow(QMainWindow):
         desk.document.saved.connect(self._show)
         desk.recordings.source_ready.connect(self._on_source)
         desk.tasks.error.connect(self._on_error)
+        desk.rendering.refused.connect(self._on_error)
+        desk.store.refused.connect(self.tell)
         QGuiApplication.styleHints().colorSchemeChanged.connect(self._on_desktop_theme)
         self.drag_out = DragOut(self, desk, lambda: self.export_tray.encoding, self._cancel_drag)
         self.restoring = Restoring(self, desk)
