@@ -123,7 +123,7 @@ class Rendering(QObject):
             self._checked.emit(request, self._renderer.rough(plan, is_wanted))
 
     def _on_failed(self, error: Exception) -> None:
-        """What is too much is told; a fault of ours is raised where all others are. The next edit is heard."""
+        """What is too much is told; a fault of ours is raised where others are. The next edit is heard."""
         if isinstance(error, ChronotomeError):
             self.refused.emit(str(error))
         else:
