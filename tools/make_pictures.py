@@ -175,7 +175,7 @@ def walk(window: MainWindow) -> None:
     """The walk, at its sixth step."""
     run(window, "walk")
     for _ in range(5):
-        window.walk.card.next.click()
+        window.beside.walk.card.next.click()
 
 
 def preferences(window: MainWindow) -> None:
@@ -186,9 +186,9 @@ def preferences(window: MainWindow) -> None:
 def batch(window: MainWindow) -> None:
     """The demo's recordings, tightened by the bucket kit's settings."""
     run(window, "batch")
-    window.batch.add([AUDIO])
-    window.batch.write_into(Path(tempfile.mkdtemp(prefix="chronotome-pictures-")) / "tight")
-    window.batch.go.click()
+    window.beside.batch.add([AUDIO])
+    window.beside.batch.write_into(Path(tempfile.mkdtemp(prefix="chronotome-pictures-")) / "tight")
+    window.beside.batch.go.click()
 
 
 def pads(window: MainWindow) -> None:

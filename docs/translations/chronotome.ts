@@ -3334,7 +3334,7 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/beside.py"/>
         <source>Marks by ear are set {0:.0f} ms before the key</source>
         <translation type="unfinished"></translation>
     </message>

@@ -17,7 +17,7 @@ def batch(at_work, tmp_path):
         write(folder / f"take {number}.wav", steady_hits(120.0, 12, spread=0.01, seed=number).audio.samples)
     at_work.window.actions_table.run("batch")
     at_work.folder = folder
-    at_work.dialog = at_work.window.batch
+    at_work.dialog = at_work.window.beside.batch
     return at_work
 
 

@@ -12,7 +12,7 @@ def finding(at_work):
     """The dialog over a window with two sections, and what was done."""
     at_work.desk.store.apply(lambda s: add_section(s, "verse", 0.0, 4.0), "Section")
     at_work.desk.store.apply(lambda s: add_section(s, "bridge", 4.0, 6.0), "Section")
-    items = findable(at_work.desk, at_work.window._commands, at_work.window.actions_table, print)
+    items = findable(at_work.desk, at_work.window.commands, at_work.window.actions_table, print)
     at_work.dialog = FindDialog(items, at_work.window)
     at_work.dialog.open()
     yield at_work

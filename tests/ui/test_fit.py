@@ -307,7 +307,7 @@ def test_an_early_tempo_is_kept_when_beats_are_known_later(person, tmp_path):
     path = write(tmp_path / "late.wav", noise_hits(frames, 13 * RATE, rate=RATE), rate=RATE)
     person.window.open([path])
     person.wait(lambda: bool(person.session.tracks))
-    person.window._commands.fit.set_tempo(120.0)
+    person.window.commands.fit.set_tempo(120.0)
     person.settle()
 
     assert person.session.recordings[0].fit.tempo == 120.0
@@ -384,7 +384,7 @@ def test_a_loop_is_pulled_to_attacks_and_becomes_its_own_recording(drifting, tmp
     tempo = drifting.session.tempo
     ends = [tempo.beat_of(DRIFT[4] + 0.05), tempo.beat_of(DRIFT[12] - 0.06)]
     drifting.desk.store.apply(lambda s: set_loop(s, *ends), "Loop")
-    loops = drifting.window._commands.loops
+    loops = drifting.window.commands.loops
 
     run(drifting, "pull-loop")
     implied = loops.implied()

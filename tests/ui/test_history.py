@@ -15,7 +15,7 @@ def stepped(at_work):
     for tempo in (100.0, 101.0, 102.0, 103.0):
         at_work.desk.store.apply(lambda s, tempo=tempo: set_tempo(s, tempo), f"Tempo {tempo:.0f}")
     at_work.press(Qt.Key.Key_F4)
-    at_work.list = at_work.window.history.list
+    at_work.list = at_work.window.beside.history.list
     return at_work
 
 
@@ -43,7 +43,7 @@ def test_every_step_is_listed_by_name_and_a_click_goes_there_and_back(stepped):
     click(stepped, "Tempo 101")
     assert (tempo(stepped), heard) == (101.0, [101.0])
     assert rows(stepped) == shown
-    assert stepped.window.history.told.text().endswith("2 steps undone. A click goes there")
+    assert stepped.window.beside.history.told.text().endswith("2 steps undone. A click goes there")
     click(stepped, "Tempo 103")
     assert tempo(stepped) == 103.0
     click(stepped, OPENED)
@@ -59,7 +59,7 @@ def test_it_follows_what_is_done_in_the_window_and_forgets_what_is_done_anew(ste
     stepped.window.undo()
     assert stepped.list.currentItem().text(0) == "Tempo 100"
     stepped.list.setCurrentItem(stepped.list.topLevelItem(len(rows(stepped)) - 1))
-    stepped.press_in(stepped.window.history, Qt.Key.Key_Return)
+    stepped.press_in(stepped.window.beside.history, Qt.Key.Key_Return)
     assert tempo(stepped) == 77.0
 
 
@@ -87,8 +87,8 @@ def test_two_points_are_heard_against_one_another_and_nothing_is_changed(at_work
     store, track = at_work.desk.store, at_work.session.tracks[0].id
     for level in (-6.0, -12.0):
         store.apply(lambda s, level=level: set_level(s, track, level), f"Level {level:g}")
-    at_work.window.show_history()
-    dialog, history = at_work.window.history, store.history
+    at_work.window.beside.show_history()
+    dialog, history = at_work.window.beside.history, store.history
 
     dialog.hear.choose(0)
     assert dialog.hear.index == 2

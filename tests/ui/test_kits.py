@@ -87,7 +87,7 @@ def test_notes_of_a_midi_file_are_played_from_the_playhead_on_in_the_song_s_time
 def test_a_file_of_notes_that_cannot_be_played_is_told_and_changes_nothing(keyed, tmp_path, make, words):
     path, said = tmp_path / "script.mid", told(keyed)
     make(path)
-    keyed.window._commands.playing.play_notes(path)
+    keyed.window.commands.playing.play_notes(path)
     assert words in said[-1]
     assert "script.mid" in said[-1]
     assert not keyed.desk.keys.is_on
@@ -183,7 +183,7 @@ def test_a_pattern_of_the_shelf_is_taken_in_by_a_click_and_one_that_is_dropped_t
     run = keyed.window.actions_table.run
     run("pattern")
     keyed.settle()
-    keyed.window._commands.patterns.write(tmp_path / "shelf" / "evening")
+    keyed.window.commands.patterns.write(tmp_path / "shelf" / "evening")
     keyed.settle()
     keyed.window.toggle_shelf()
     panel, shelf = keyed.window.shelf, keyed.desk.shelf
@@ -204,7 +204,7 @@ def test_a_pattern_of_the_shelf_is_taken_in_by_a_click_and_one_that_is_dropped_t
     assert keyed.desk.view.focused is keyed.session.tracks[-1]
     said = told(keyed)
     (tmp_path / "nothing").mkdir()
-    keyed.window._commands.patterns.read(tmp_path / "nothing")
+    keyed.window.commands.patterns.read(tmp_path / "nothing")
     assert "holds no pattern" in said[-1]
 
 

@@ -46,7 +46,7 @@ def test_the_keys_in_it_are_keys_of_the_program(person):
 def test_f1_opens_the_page_of_the_stage_and_nothing_outside_is_shown(at_work):
     at_work.desk.view.show_stage(Stage.REWORK)
     at_work.press(Qt.Key.Key_F1)
-    manual = at_work.window.manual
+    manual = at_work.window.beside.manual
     assert manual.isVisible()
     assert manual.text.source() == QUrl.fromLocalFile(str(page_of(Stage.REWORK)))
     assert "takes the clip apart" in manual.text.toPlainText()
@@ -61,4 +61,4 @@ def test_f1_opens_the_page_of_the_stage_and_nothing_outside_is_shown(at_work):
 
 def test_without_a_recording_it_opens_at_its_contents(person):
     person.press(Qt.Key.Key_F1)
-    assert person.window.manual.text.source().fileName() == "index.md"
+    assert person.window.beside.manual.text.source().fileName() == "index.md"

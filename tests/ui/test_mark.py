@@ -401,7 +401,7 @@ def test_marks_snap_to_what_was_chosen(marking):
     shown = marking.desk.shown
     place = int(np.flatnonzero(shown.counts)[4])
     attack = onsets(marking).frames[place]
-    marks = marking.window._commands.marks
+    marks = marking.window.commands.marks
     marking.desk.view.set_mark_snap(MarkSnap.NOTHING)
     free = marks.pulled(shown, attack + 150, reach=0.03)
     marking.desk.view.set_mark_snap(MarkSnap.CROSSING)

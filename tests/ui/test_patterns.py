@@ -268,7 +268,7 @@ def test_variations_and_layers_are_of_their_own(drawn):
 
 
 def test_a_pattern_is_written_and_opened_from_its_folder(drawn, tmp_path):
-    commands = drawn.window._commands.patterns
+    commands = drawn.window.commands.patterns
     drawn.click(lane(drawn), cell(drawn, 0, 1))
     commands.write(tmp_path / "mine")
     drawn.settle()

@@ -33,7 +33,7 @@ def choose(dialog, name, index):
 
 def test_every_setting_has_its_row_and_is_found_by_name(person, dialog):
     assert tuple(dialog.fields) == ROWS
-    person.window.edit_preferences("Save by itself")
+    person.window.beside.edit_preferences("Save by itself")
     shown = person.window.findChildren(PreferencesDialog)[-1]
     assert shown.fields["Save by itself"].hasFocus() or shown.isVisible()
     shown.close()
@@ -113,7 +113,7 @@ def test_a_session_with_a_folder_is_saved_by_itself_once_it_was_changed(at_work,
     assert at_work.desk.tasks.is_idle
     document.save(tmp_path / "ferry")
     at_work.wait(lambda: document.folder is not None)
-    at_work.window._commands.mute()
+    at_work.window.commands.mute()
     document._saving.timeout.emit()
     at_work.wait(lambda: not at_work.desk.store.is_modified)
     assert load_session(tmp_path / "ferry").history.session.tracks[0].is_muted

@@ -123,7 +123,7 @@ def test_a_cut_edge_is_faded_longer_or_put_where_the_wave_crosses(proved):
     ends = np.flatnonzero(proof.found.edges == Edge.END)
     assert len(starts) == 1
     assert len(ends) == 1
-    mends = dict(proved.window._commands.proof.mends(int(starts[0])))
+    mends = dict(proved.window.commands.proof.mends(int(starts[0])))
     assert list(mends) == ["Fade longer", "To the nearest crossing"]
     mends["Fade longer"]()
     assert proved.session.tracks[0].clip(second.id).fade_in == 0.01
@@ -133,7 +133,7 @@ def test_a_cut_edge_is_faded_longer_or_put_where_the_wave_crosses(proved):
     assert 0 < abs(frame - 31_003) < 1000
     assert samples[frame - 1] * samples[frame] <= 0
     again(proved)
-    dict(proved.window._commands.proof.mends(int(ends[0])))["Fade longer"]()
+    dict(proved.window.commands.proof.mends(int(ends[0])))["Fade longer"]()
     assert proved.session.tracks[0].clips[0].fade_out == 0.01
 
 

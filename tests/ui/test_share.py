@@ -13,7 +13,7 @@ from chronotome.files.sharing import TRIES
 def sharing(at_work, monkeypatch):
     monkeypatch.setattr("chronotome.bridge.sharing.kept_key", lambda _place: None)
     at_work.window.actions_table.run("share")
-    at_work.dialog = at_work.window.sharing
+    at_work.dialog = at_work.window.beside.sharing
     at_work.dialog._practise()
     return at_work
 

@@ -39,7 +39,7 @@ def two(person, tmp_path):
     person.desk.view.show_stage(Stage.TIGHTEN)
     person.desk.view.fit()
     person.settle()
-    person.commands = person.window._commands
+    person.commands = person.window.commands
     person.tray = person.window.trays[Stage.TIGHTEN]
     return person
 

@@ -26,9 +26,9 @@ def test_three_cards_open_the_demo_files_or_the_walk(person, monkeypatch, hits_f
 
 def test_the_walk_points_at_each_control_and_is_left_at_its_end(person):
     person.click(welcome(person).cards[2])
-    person.wait(lambda: "walk" in vars(person.window) and person.window.walk.is_on)
+    person.wait(lambda: "walk" in vars(person.window.beside) and person.window.beside.walk.is_on)
     person.settle()
-    walk, stages = person.window.walk, []
+    walk, stages = person.window.beside.walk, []
     for number, step in enumerate(walk.steps):
         assert walk.number == number
         target = step.of()
@@ -46,7 +46,7 @@ def test_the_walk_points_at_each_control_and_is_left_at_its_end(person):
 
 def test_the_window_works_meanwhile_and_escape_leaves_the_walk(at_work):
     at_work.window.actions_table.run("walk")
-    walk = at_work.window.walk
+    walk = at_work.window.beside.walk
     assert walk.is_on
     at_work.press(Qt.Key.Key_M)
     assert at_work.session.tracks[0].is_muted

@@ -4,6 +4,7 @@ from typing import Protocol
 
 from chronotome.session.edits.fitting import Following, Mend
 from chronotome.ui.actions import Entry
+from chronotome.ui.beside import Beside
 from chronotome.ui.commands.fit import FOLLOWING_WORDS
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
@@ -97,26 +98,18 @@ class Front(Protocol):
     @property
     def tour(self) -> Tour: ...
     @property
+    def beside(self) -> Beside: ...
+    @property
     def is_shelf_shown(self) -> bool: ...
     def export(self) -> None: ...
     def export_stems(self) -> None: ...
-    def find_anything(self) -> None: ...
-    def show_history(self) -> None: ...
     def copy_as_files(self) -> None: ...
-    def show_batch(self) -> None: ...
-    def share(self) -> None: ...
     def quit(self) -> None: ...
     def undo(self) -> None: ...
     def redo(self) -> None: ...
-    def edit_preferences(self) -> None: ...
-    def edit_shortcuts(self) -> None: ...
-    def calibrate(self) -> None: ...
     def rename_track(self) -> None: ...
     def toggle_shelf(self) -> None: ...
     def toggle_theme(self) -> None: ...
-    def show_help(self) -> None: ...
-    def show_manual(self) -> None: ...
-    def walk_through(self) -> None: ...
     def playhead_x(self) -> float | None: ...
 
 
@@ -177,8 +170,8 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("export-stems", "Session", tr("Export each track as a stem…"), "", window.export_stems),
         Entry("slice-files", "Session", tr("Write slices as files…"), "", commands.handing.ask_slices),
         Entry("tempo-midi", "Session", tr("Write the tempo map…"), "", commands.handing.ask_tempo),
-        Entry("share", "Session", tr("Share the sound…"), "", window.share),
-        Entry("batch", "Session", tr("The same for many files…"), "", window.show_batch),
+        Entry("share", "Session", tr("Share the sound…"), "", window.beside.share),
+        Entry("batch", "Session", tr("The same for many files…"), "", window.beside.show_batch),
         Entry("", "Session"),
         Entry("quit", "Session", tr("Quit Chronotome"), "Ctrl+Q", window.quit),
         Entry("undo", "Edit", tr("Undo"), "Ctrl+Z", window.undo),
@@ -204,8 +197,8 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("keep-selection", "Edit", tr("Keep only the selection"), "", marks.keep_selection),
         Entry("next-check", "Edit", tr("Next place to check"), "N", commands.next_check),
         Entry("", "Edit"),
-        Entry("preferences", "Edit", tr("Preferences…"), "Ctrl+,", window.edit_preferences),
-        Entry("shortcuts", "Edit", tr("Change shortcuts…"), "", window.edit_shortcuts),
+        Entry("preferences", "Edit", tr("Preferences…"), "Ctrl+,", window.beside.edit_preferences),
+        Entry("shortcuts", "Edit", tr("Change shortcuts…"), "", window.beside.edit_shortcuts),
         Entry("mute", "Recording", tr("Mute the track"), "M", commands.mute),
         Entry("solo", "Recording", tr("Hear only the track"), "S", commands.solo),
         Entry("louder", "Recording", tr("Track louder by 1 dB"), "Ctrl+Up", lambda: commands.level(1)),
@@ -307,7 +300,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("as-found", "Marks", tr("Forget marks set by hand"), "", marks.as_found),
         Entry("import-marks", "Marks", tr("Import marks…"), "", window.mark_files.ask_and_bring),
         Entry("export-marks", "Marks", tr("Export marks…"), "", window.mark_files.ask_and_write),
-        Entry("calibrate", "Marks", tr("Tap calibration…"), "", window.calibrate),
+        Entry("calibrate", "Marks", tr("Tap calibration…"), "", window.beside.calibrate),
         Entry("tap", "Timing", tr("Tap the beats"), "T", fit.tap),
         Entry("beat-one", "Timing", tr("Beat one here"), "B", fit.beat_one),
         Entry("bar-here", "Timing", tr("Bar … is here"), "Shift+B", fit.ask_bar),
@@ -426,7 +419,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("loop-section", "Playback", tr("Loop the section here"), "", sections.loop),
         *stages,
         Entry("", "View"),
-        Entry("history", "View", tr("Show the history"), "F4", window.show_history),
+        Entry("history", "View", tr("Show the history"), "F4", window.beside.show_history),
         Entry("shelf", "View", tr("Show the shelf"), "Y", window.toggle_shelf, lambda: window.is_shelf_shown),
         Entry("zoom-in", "View", tr("Zoom in"), "+, =", lambda: view.zoom(ZOOM_STEP, window.playhead_x())),
         Entry("zoom-out", "View", tr("Zoom out"), "-", lambda: view.zoom(1 / ZOOM_STEP, window.playhead_x())),
@@ -441,9 +434,9 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
             window.toggle_theme,
             lambda: view.theme.name == "night",
         ),
-        Entry("find", "Help", tr("Find anything…"), "F3", window.find_anything),
-        Entry("walk", "Help", tr("Walk through the window"), "", window.walk_through),
-        Entry("manual", "Help", tr("Manual"), "F1", window.show_manual),
-        Entry("help", "Help", tr("What marks and mouse mean"), "Shift+F1", window.show_help),
+        Entry("find", "Help", tr("Find anything…"), "F3", window.beside.find_anything),
+        Entry("walk", "Help", tr("Walk through the window"), "", window.beside.walk_through),
+        Entry("manual", "Help", tr("Manual"), "F1", window.beside.show_manual),
+        Entry("help", "Help", tr("What marks and mouse mean"), "Shift+F1", window.beside.show_help),
         Entry("messages", "Help", tr("Show the messages"), "", window.messages.show),
     ]

@@ -33,6 +33,7 @@ from chronotome.files.session_file import is_session
 from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
 from chronotome.ui.applying import theme_name
+from chronotome.ui.beside import Beside
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.session_files import SessionFiles
@@ -56,14 +57,9 @@ from chronotome.ui.stages.tray import WIDTH, Tray
 from chronotome.ui.theme import THEMES, style_sheet
 from chronotome.ui.timeline.timeline import Timeline
 from chronotome.ui.view_state import Stage
-from chronotome.ui.walk import Walk, steps_of
 from chronotome.words import tr
 
 if TYPE_CHECKING:
-    from chronotome.ui.dialogs.batch import BatchDialog
-    from chronotome.ui.dialogs.history import HistoryDialog
-    from chronotome.ui.dialogs.manual import ManualDialog
-    from chronotome.ui.dialogs.share import ShareDialog
     from chronotome.ui.panels.shelf import ShelfPanel
 
 SMALLEST = (1024, 700)
@@ -74,16 +70,17 @@ class MainWindow(QMainWindow):
     def __init__(self, desk: Desk, player: Player, journal: Journal) -> None:
         super().__init__()
         self.desk, self.player, self._journal = desk, player, journal
-        self._commands = Commands(desk)
+        self.commands = Commands(desk)
         self.tour = Tour(desk, self)
         self._is_closing = False
         self.messages = Messages(self)
+        self.beside = Beside(self)
         self.session_files = SessionFiles(self, desk, self.tell)
-        self.mark_files = MarkFiles(self, desk, self._commands.marks, self.tell)
+        self.mark_files = MarkFiles(self, desk, self.commands.marks, self.tell)
         self._fit_the_screen()
         self.setAcceptDrops(True)
         self.actions_table = Actions(
-            self, table_of(self, self._commands), desk.preferences.settings.shortcuts, self.tell
+            self, table_of(self, self.commands), desk.preferences.settings.shortcuts, self.tell
         )
         self._menus = self.actions_table.fill(self.menuBar())
         self._refresh = Soon(self.actions_table.refresh, self)
@@ -125,15 +122,15 @@ class MainWindow(QMainWindow):
         desk = self.desk
         self.transport = TransportBar(desk, self.actions_table)
         self.rail = Rail(desk)
-        self.timeline = Timeline(desk, self._commands)
+        self.timeline = Timeline(desk, self.commands)
         self.status = StatusLine(desk)
         self.export_tray = ExportTray(desk, self.actions_table)
-        self.mark_tray = MarkTray(desk, self.actions_table, self._commands)
+        self.mark_tray = MarkTray(desk, self.actions_table, self.commands)
         self.trays: dict[Stage, Tray] = {
             Stage.MARK: self.mark_tray,
-            Stage.FIT: FitTray(desk, self.actions_table, self._commands),
-            Stage.TIGHTEN: TightenTray(desk, self.actions_table, self._commands),
-            Stage.REWORK: ReworkTray(desk, self.actions_table, self._commands),
+            Stage.FIT: FitTray(desk, self.actions_table, self.commands),
+            Stage.TIGHTEN: TightenTray(desk, self.actions_table, self.commands),
+            Stage.REWORK: ReworkTray(desk, self.actions_table, self.commands),
             Stage.EXPORT: self.export_tray,
         }
         self.export_tray.exported.connect(self._on_exported)
@@ -181,25 +178,14 @@ class MainWindow(QMainWindow):
                 tr("Recordings of yours, or a session; or drop them here"),
                 files.ask_and_open,
             ),
-            (tr("Walk through"), tr("The demo, and what is done with it, in nine steps"), self.walk_through),
+            (
+                tr("Walk through"),
+                tr("The demo, and what is done with it, in nine steps"),
+                self.beside.walk_through,
+            ),
         ):
             welcome.add_card(title, words, do)
         return welcome
-
-    @cached_property
-    def walk(self) -> Walk:
-        """The walk through the window, step by step."""
-        return Walk(self, self.desk.view, steps_of(self))
-
-    def walk_through(self) -> None:
-        """On the demo, which is opened where it is not what is open."""
-        if self.desk.session.tracks:
-            self.walk.start()
-        else:
-            self.session_files.open_demo()
-            self.desk.document.opened.connect(
-                self.walk.start, Qt.ConnectionType(Qt.ConnectionType.SingleShotConnection)
-            )
 
     # Showing
 
@@ -228,7 +214,7 @@ class MainWindow(QMainWindow):
 
         guard_overrides()
 
-        shelf = ShelfPanel(self.desk, self.desk.preferences.settings.shelf, self._commands.grooves)
+        shelf = ShelfPanel(self.desk, self.desk.preferences.settings.shelf, self.commands.grooves)
         shelf.folders_changed.connect(self._on_shelf_folders)
         shelf.taken.connect(self._on_taken)
         shelf.closed.connect(self.toggle_shelf)
@@ -305,7 +291,7 @@ class MainWindow(QMainWindow):
         """What is left once folders of patterns are brought in."""
         folders = [path for path in paths if not is_session(path) and is_pattern(path)]
         for folder in folders:
-            self._commands.patterns.read(folder)
+            self.commands.patterns.read(folder)
         return [path for path in paths if path not in folders]
 
     def restore(self, recovered: Recovered) -> None:
@@ -334,17 +320,6 @@ class MainWindow(QMainWindow):
 
     # Marks
 
-    def calibrate(self) -> None:
-        """Measure how late a hand is that beats along."""
-        from chronotome.ui.dialogs.calibration import CalibrationDialog  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-
-        dialog = CalibrationDialog(self.desk, self)
-        if dialog.exec() and dialog.measured is not None:
-            self.desk.preferences.keep(reaction_ms=dialog.measured)
-            self.tell(tr("Marks by ear are set {0:.0f} ms before the key", dialog.measured))
-
     def rename_track(self) -> None:
         """The name of the focused track, typed where it stands."""
         self.timeline.wave.type_name()
@@ -355,108 +330,19 @@ class MainWindow(QMainWindow):
         name = "day" if self.desk.view.theme.name == "night" else "night"
         self.desk.preferences.keep(theme=name)
 
-    def edit_preferences(self, row: str = "") -> None:
-        from chronotome.ui.dialogs.preferences import PreferencesDialog  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-        dialog = PreferencesDialog(self.desk, self.calibrate, self)
-        dialog.show_row(row)
-        dialog.open()
-
-    def edit_shortcuts(self) -> None:
-        from chronotome.ui.dialogs.keys_and_marks import ShortcutsDialog  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-
-        preferences = self.desk.preferences
-        dialog = ShortcutsDialog(self.actions_table, preferences.settings.shortcuts, self)
-        if dialog.exec():
-            preferences.keep(shortcuts=dialog.shortcuts())
-            self.actions_table.use_shortcuts(preferences.settings.shortcuts)
-
-    @cached_property
-    def history(self) -> "HistoryDialog":
-        """Built when it is asked for."""
-        from chronotome.ui.dialogs.history import HistoryDialog  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-        return HistoryDialog(self.desk, self)
-
-    @cached_property
-    def sharing(self) -> "ShareDialog":
-        """Built when it is asked for; it goes on while it is closed."""
-        from chronotome.bridge.sharing import Sharing  # noqa: PLC0415 - seldom wanted
-        from chronotome.ui.dialogs.share import ShareDialog  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-        return ShareDialog(self.desk, Sharing(self.desk.tasks, self), self.export_tray, self)
-
-    def share(self) -> None:
-        self.sharing.show()
-        self.sharing.raise_()
-
-    @cached_property
-    def batch(self) -> "BatchDialog":
-        """Built when it is asked for; it goes on while it is closed."""
-        from chronotome.bridge.batching import Batching  # noqa: PLC0415 - seldom wanted
-        from chronotome.ui.dialogs.batch import BatchDialog  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-        return BatchDialog(self.desk, Batching(self.desk.tasks, self), self)
-
     def copy_as_files(self) -> None:
         self.drag_out.copy()
-
-    def show_batch(self) -> None:
-        self.batch.show()
-        self.batch.raise_()
-
-    def show_history(self) -> None:
-        self.history.show()
-        self.history.raise_()
-
-    def find_anything(self) -> None:
-        """Every action, track, section and place to check, by what it is called."""
-        from chronotome.ui.dialogs.finding import FindDialog, findable  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-        dialog = FindDialog(
-            findable(self.desk, self._commands, self.actions_table, self.edit_preferences), self
-        )
-        if dialog.exec() and dialog.chosen is not None:
-            dialog.chosen.do()
-
-    @cached_property
-    def manual(self) -> "ManualDialog":
-        """Built when it is asked for."""
-        from chronotome.ui.dialogs.manual import ManualDialog  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-        return ManualDialog(self.desk.view, self)
-
-    def show_manual(self) -> None:
-        """At the page of the stage that is shown; the contents where there is no recording yet."""
-        self.manual.show_page(self.desk.view.stage if self.desk.session.tracks else None)
-        self.manual.show()
-        self.manual.raise_()
-
-    def show_help(self) -> None:
-        from chronotome.ui.dialogs.keys_and_marks import HelpDialog  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-
-        HelpDialog(self).open()
 
     def quit(self) -> None:
         self.close()
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
         is_escape = event.key() == Qt.Key.Key_Escape
-        if is_escape and (self._cancel_drag() or self._leave_walk()):
+        if is_escape and (self._cancel_drag() or self.beside.leave_walk()):
             return
         if self.decision.answers(event):
             return
-        if is_escape and self._commands.playing.leave():
+        if is_escape and self.commands.playing.leave():
             self.actions_table.refresh()
             return
         if is_escape:
@@ -464,12 +350,6 @@ class MainWindow(QMainWindow):
             self.desk.view.select(None)
         else:
             super().keyPressEvent(event)
-
-    def _leave_walk(self) -> bool:
-        is_on = "walk" in vars(self) and self.walk.is_on
-        if is_on:
-            self.walk.leave()
-        return is_on
 
     def _cancel_drag(self) -> bool:
         """False where nothing is being dragged."""
@@ -519,8 +399,7 @@ class MainWindow(QMainWindow):
     def _shut_down(self) -> None:
         self.restoring.close()
         self.desk.preferences.keep(grid_follows_zoom=self.desk.view.snap_follows_zoom)
-        if "sharing" in vars(self):
-            self.sharing.close_for_good()
+        self.beside.close()
         shut_down(self.desk.transport, self.desk, self._journal)
 
 

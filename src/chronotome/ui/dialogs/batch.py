@@ -13,7 +13,6 @@ from PySide6.QtWidgets import (
     QHeaderView,
     QLabel,
     QLineEdit,
-    QPushButton,
     QTreeWidget,
     QTreeWidgetItem,
     QVBoxLayout,
@@ -42,6 +41,7 @@ from chronotome.session.settings import Moving
 from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import counted, percent
+from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
@@ -123,34 +123,27 @@ class BatchDialog(QDialog):
         made.header().resizeSection(0, 240)
         return made
 
-    def _button(self, words: str, do: object, row: QHBoxLayout) -> QPushButton:
-        button = QPushButton(words)
-        button.setAutoDefault(False)
-        button.clicked.connect(do)
-        row.addWidget(button)
-        return button
-
     def _build_files(self) -> QHBoxLayout:
         row = QHBoxLayout()
-        self._button(tr("Add files…"), self._ask_files, row)
-        self._button(tr("Add a folder…"), self._ask_folder, row)
-        self.remove = self._button(tr("Take out"), self._take_out, row)
+        plain_button(tr("Add files…"), self._ask_files, row)
+        plain_button(tr("Add a folder…"), self._ask_folder, row)
+        self.remove = plain_button(tr("Take out"), self._take_out, row)
         row.addStretch(1)
         self.to = QLabel(tr("into no folder yet"))
         self.to.setObjectName("soft")
         self.to.setTextFormat(Qt.TextFormat.PlainText)
         row.addWidget(self.to)
-        self._button(tr("Into…"), self._ask_out, row)
+        plain_button(tr("Into…"), self._ask_out, row)
         return row
 
     def _build_end(self) -> QHBoxLayout:
         row = QHBoxLayout()
-        self._button(tr("Save as a recipe…"), self._ask_recipe, row)
-        self.copy = self._button(tr("Copy the report"), self._copy, row)
+        plain_button(tr("Save as a recipe…"), self._ask_recipe, row)
+        self.copy = plain_button(tr("Copy the report"), self._copy, row)
         self.told = QLabel()
         self.told.setObjectName("soft")
         row.addWidget(self.told, 1)
-        self.go = self._button(tr("Start"), self._on_go, row)
+        self.go = plain_button(tr("Start"), self._on_go, row)
         self.go.setObjectName("main")
         return row
 

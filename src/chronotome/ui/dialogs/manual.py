@@ -1,12 +1,14 @@
 """The manual inside the program: a page a stage, opened where one is."""
 
+from functools import partial
 from pathlib import Path
 
 from PySide6.QtCore import QUrl
 from PySide6.QtGui import QTextBlockFormat, QTextCursor, QTextDocument
-from PySide6.QtWidgets import QDialog, QHBoxLayout, QPushButton, QTextBrowser, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialog, QHBoxLayout, QTextBrowser, QVBoxLayout, QWidget
 
 from chronotome import assets
+from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.view_state import Stage, ViewState
 from chronotome.words import tr
 
@@ -56,13 +58,11 @@ class ManualDialog(QDialog):
         layout = QVBoxLayout(self)
         layout.setContentsMargins(16, 12, 16, 16)
         row = QHBoxLayout()
-        self.back = self._button(tr("Back"), row)
-        self.first = self._button(tr("Contents"), row)
+        self.back = plain_button(tr("Back"), row=row)
+        self.first = plain_button(tr("Contents"), row=row)
         row.addStretch(1)
         for stage in Stage:
-            self._button(stage.words, row).clicked.connect(
-                lambda _checked=False, stage=stage: self.show_page(stage)
-            )
+            plain_button(stage.words, partial(self.show_page, stage), row)
         layout.addLayout(row)
         self.text = _Pages()
         self.text.setAccessibleName(tr("Manual"))
@@ -75,12 +75,6 @@ class ManualDialog(QDialog):
         self.first.clicked.connect(lambda: self.show_page(None))
         self.back.setEnabled(False)
         view.theme_changed.connect(self._on_theme)
-
-    def _button(self, words: str, row: QHBoxLayout) -> QPushButton:
-        button = QPushButton(words)
-        button.setAutoDefault(False)
-        row.addWidget(button)
-        return button
 
     def show_page(self, stage: Stage | None) -> None:
         """A stage's page, or the contents."""

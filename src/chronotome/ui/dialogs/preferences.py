@@ -13,7 +13,6 @@ from PySide6.QtWidgets import (
     QGridLayout,
     QHBoxLayout,
     QLabel,
-    QPushButton,
     QScrollArea,
     QVBoxLayout,
     QWidget,
@@ -30,6 +29,7 @@ from chronotome.session.model import ClickSound, replace
 from chronotome.ui.applying import DESKTOP
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import megabytes, milliseconds
+from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.segmented import Segmented, index_in
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.midi import MidiDialog
@@ -158,12 +158,6 @@ class PreferencesDialog(QDialog):
                 if combo.findData(each) < 0:
                     combo.addItem(shown(each), each)
 
-    def _button(self, words: str, do: Callable[[], None]) -> QPushButton:
-        button = QPushButton(words)
-        button.setAutoDefault(False)
-        button.clicked.connect(do)
-        return button
-
     def _build_sound(self) -> None:
         self._heading(tr("Sound"))
         self._row(tr("Sound output"), self._outputs)
@@ -181,12 +175,12 @@ class PreferencesDialog(QDialog):
         self._heading(tr("Hand and ear"))
         self._delay = QLabel(milliseconds(settings.reaction_ms))
         self._delay.setObjectName("figure")
-        measure = self._button(tr("Measure…"), self._on_calibrate)
+        measure = plain_button(tr("Measure…"), self._on_calibrate)
         self._row(tr("Delay of the hand"), self._delay, measure)
         self._midi = QLabel()
         self._midi.setTextFormat(Qt.TextFormat.PlainText)
         self._show_midi()
-        self._row(tr("MIDI inputs"), self._midi, self._button(tr("Choose…"), self._on_midi))
+        self._row(tr("MIDI inputs"), self._midi, plain_button(tr("Choose…"), self._on_midi))
         sounds = tuple(ClickSound)
         click = self._one_of(tr("Click of new sessions"), [str(each) for each in sounds], sounds, "click")
         click.chosen.connect(self._on_click)
@@ -198,7 +192,7 @@ class PreferencesDialog(QDialog):
         self._row(
             tr("Takes are kept in"),
             self._folder,
-            self._button(tr("Choose…"), self._on_folder),
+            plain_button(tr("Choose…"), self._on_folder),
             note=tr("Until a session that is saved has them."),
         )
 
@@ -228,7 +222,7 @@ class PreferencesDialog(QDialog):
         self._room = QLabel()
         self._room.setObjectName("figure")
         self._show_room()
-        self._row(tr("Kept to be there sooner"), self._room, self._button(tr("Empty it"), self._on_empty))
+        self._row(tr("Kept to be there sooner"), self._room, plain_button(tr("Empty it"), self._on_empty))
 
     # Doing
 

@@ -19,6 +19,7 @@ from PySide6.QtWidgets import (
 from chronotome.bridge.sharing import Sharing
 from chronotome.errors import ChronotomeError
 from chronotome.files.sharing import MOST_DESCRIPTION, MOST_TAGS, MOST_TITLE, About, place_of
+from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.export import ExportTray
@@ -51,9 +52,9 @@ class ShareDialog(QDialog):
         self.told.setMinimumHeight(36)
         layout.addWidget(self.told)
         row = QHBoxLayout()
-        self.again = self._button(tr("Copy the address"), self._copy, row)
+        self.again = plain_button(tr("Copy the address"), self._copy, row)
         row.addStretch(1)
-        self.go = self._button(tr("Share"), self._on_go, row)
+        self.go = plain_button(tr("Share"), self._on_go, row)
         self.go.setObjectName("main")
         layout.addLayout(row)
         self._address = ""
@@ -106,13 +107,6 @@ class ShareDialog(QDialog):
         if settings.share_place:
             self._sharing.ask_key(settings.share_place)
         return form
-
-    def _button(self, words: str, do: object, row: QHBoxLayout) -> QPushButton:
-        button = QPushButton(words)
-        button.setAutoDefault(False)
-        button.clicked.connect(do)
-        row.addWidget(button)
-        return button
 
     def close_for_good(self) -> None:
         """With the window."""

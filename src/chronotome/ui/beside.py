@@ -1,0 +1,152 @@
+"""What opens beside the window: dialogs that stay, dialogs that ask, the walk; built when asked for."""
+
+from functools import cached_property
+from typing import TYPE_CHECKING
+
+from PySide6.QtCore import Qt
+
+from chronotome.ui.guarded import guard_overrides
+from chronotome.ui.walk import Walk, steps_of
+from chronotome.words import tr
+
+if TYPE_CHECKING:
+    from chronotome.ui.dialogs.batch import BatchDialog
+    from chronotome.ui.dialogs.history import HistoryDialog
+    from chronotome.ui.dialogs.manual import ManualDialog
+    from chronotome.ui.dialogs.share import ShareDialog
+    from chronotome.ui.main_window import MainWindow
+
+
+class Beside:
+    """The window opens sooner without them."""
+
+    def __init__(self, window: "MainWindow") -> None:
+        self._window, self._desk = window, window.desk
+
+    def close(self) -> None:
+        """With the window: what goes on without being seen ends."""
+        if "sharing" in vars(self):
+            self.sharing.close_for_good()
+
+    def leave_walk(self) -> bool:
+        """False where nobody walks."""
+        is_on = "walk" in vars(self) and self.walk.is_on
+        if is_on:
+            self.walk.leave()
+        return is_on
+
+    def calibrate(self) -> None:
+        """Measure how late a hand is that beats along."""
+        from chronotome.ui.dialogs.calibration import CalibrationDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+
+        dialog = CalibrationDialog(self._desk, self._window)
+        if dialog.exec() and dialog.measured is not None:
+            self._desk.preferences.keep(reaction_ms=dialog.measured)
+            self._window.tell(tr("Marks by ear are set {0:.0f} ms before the key", dialog.measured))
+
+    def edit_preferences(self, row: str = "") -> None:
+        from chronotome.ui.dialogs.preferences import PreferencesDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        dialog = PreferencesDialog(self._desk, self.calibrate, self._window)
+        dialog.show_row(row)
+        dialog.open()
+
+    def edit_shortcuts(self) -> None:
+        from chronotome.ui.dialogs.keys_and_marks import ShortcutsDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+
+        preferences = self._desk.preferences
+        dialog = ShortcutsDialog(self._window.actions_table, preferences.settings.shortcuts, self._window)
+        if dialog.exec():
+            preferences.keep(shortcuts=dialog.shortcuts())
+            self._window.actions_table.use_shortcuts(preferences.settings.shortcuts)
+
+    @cached_property
+    def history(self) -> "HistoryDialog":
+        """Built when it is asked for."""
+        from chronotome.ui.dialogs.history import HistoryDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        return HistoryDialog(self._desk, self._window)
+
+    @cached_property
+    def sharing(self) -> "ShareDialog":
+        """Built when it is asked for; it goes on while it is closed."""
+        from chronotome.bridge.sharing import Sharing  # noqa: PLC0415 - seldom wanted
+        from chronotome.ui.dialogs.share import ShareDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        return ShareDialog(
+            self._desk, Sharing(self._desk.tasks, self._window), self._window.export_tray, self._window
+        )
+
+    def share(self) -> None:
+        self.sharing.show()
+        self.sharing.raise_()
+
+    @cached_property
+    def batch(self) -> "BatchDialog":
+        """Built when it is asked for; it goes on while it is closed."""
+        from chronotome.bridge.batching import Batching  # noqa: PLC0415 - seldom wanted
+        from chronotome.ui.dialogs.batch import BatchDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        return BatchDialog(self._desk, Batching(self._desk.tasks, self._window), self._window)
+
+    def show_batch(self) -> None:
+        self.batch.show()
+        self.batch.raise_()
+
+    def show_history(self) -> None:
+        self.history.show()
+        self.history.raise_()
+
+    def find_anything(self) -> None:
+        """Every action, track, section and place to check, by what it is called."""
+        from chronotome.ui.dialogs.finding import FindDialog, findable  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        items = findable(self._desk, self._window.commands, self._window.actions_table, self.edit_preferences)
+        dialog = FindDialog(items, self._window)
+        if dialog.exec() and dialog.chosen is not None:
+            dialog.chosen.do()
+
+    @cached_property
+    def manual(self) -> "ManualDialog":
+        """Built when it is asked for."""
+        from chronotome.ui.dialogs.manual import ManualDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        return ManualDialog(self._desk.view, self._window)
+
+    def show_manual(self) -> None:
+        """At the page of the stage that is shown; the contents where there is no recording yet."""
+        self.manual.show_page(self._desk.view.stage if self._desk.session.tracks else None)
+        self.manual.show()
+        self.manual.raise_()
+
+    def show_help(self) -> None:
+        from chronotome.ui.dialogs.keys_and_marks import HelpDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+
+        HelpDialog(self._window).open()
+
+    @cached_property
+    def walk(self) -> Walk:
+        """The walk through the window, step by step."""
+        return Walk(self._window, self._desk.view, steps_of(self._window))
+
+    def walk_through(self) -> None:
+        """On the demo, which is opened where it is not what is open."""
+        if self._desk.session.tracks:
+            self.walk.start()
+        else:
+            self._window.session_files.open_demo()
+            self._desk.document.opened.connect(
+                self.walk.start, Qt.ConnectionType(Qt.ConnectionType.SingleShotConnection)
+            )
