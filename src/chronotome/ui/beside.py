@@ -6,7 +6,6 @@ from typing import TYPE_CHECKING
 from PySide6.QtCore import Qt
 
 from chronotome.ui.guarded import guard_overrides
-from chronotome.ui.walk import Walk, steps_of
 from chronotome.words import tr
 
 if TYPE_CHECKING:
@@ -15,6 +14,7 @@ if TYPE_CHECKING:
     from chronotome.ui.dialogs.manual import ManualDialog
     from chronotome.ui.dialogs.share import ShareDialog
     from chronotome.ui.main_window import MainWindow
+    from chronotome.ui.walk import Walk
 
 
 class Beside:
@@ -137,8 +137,11 @@ class Beside:
         HelpDialog(self._window).open()
 
     @cached_property
-    def walk(self) -> Walk:
+    def walk(self) -> "Walk":
         """The walk through the window, step by step."""
+        from chronotome.ui.walk import Walk, steps_of  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
         return Walk(self._window, self._desk.view, steps_of(self._window))
 
     def walk_through(self) -> None:
