@@ -65,6 +65,15 @@ def test_it_follows_each_edit_and_is_nowhere_old(proved):
     assert after.peak == pytest.approx(np.abs(proved.offline(proved.session.frames)).max(), rel=1e-6)
 
 
+def test_a_session_opened_while_export_is_shown_is_being_listened_to(person, hits_file):
+    person.desk.view.show_stage(Stage.EXPORT)
+    said = person.window.export_tray.proof
+    assert said.text() == "There is nothing yet."
+    person.window.open([hits_file])
+    person.settle()
+    assert said.text() != "There is nothing yet."
+
+
 def test_nobody_is_served_while_nobody_looks(at_work):
     track = at_work.session.tracks[0].id
     at_work.desk.store.apply(lambda s: set_tighten(s, track, strength=0.9), "Strength")

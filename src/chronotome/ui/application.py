@@ -202,6 +202,16 @@ def _leave_when_ready(window: MainWindow, loop: QEventLoop) -> None:
         loop.quit()
 
 
+def _wait_for_proof(window: MainWindow) -> None:
+    """Its lane and its words are what Export is looked at for."""
+    loop = QEventLoop()
+    window.desk.proving.proved.connect(loop.quit)
+    QTimer.singleShot(READY_MILLISECONDS, loop.quit)
+    if window.desk.proving.proof is None:
+        loop.exec()
+    window.desk.proving.proved.disconnect(loop.quit)
+
+
 def pause(milliseconds: int) -> None:
     loop = QEventLoop()
     QTimer.singleShot(milliseconds, loop.quit)
@@ -274,6 +284,8 @@ def take_picture(window: MainWindow, stage: Stage, path: Path, errors: list[str]
             view.select(checks[0].onset)
     view.hint(window.timeline.drift.hint if stage is Stage.TIGHTEN else window.timeline.wave.hint_now())
     pause(SETTLE_MILLISECONDS)
+    if stage is Stage.EXPORT and window.desk.session.tracks:
+        _wait_for_proof(window)
     if not window.grab().save(str(path)):
         errors.append(f"“{path}” could not be written. Choose another place, and an ending like .png.")
 

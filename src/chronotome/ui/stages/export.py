@@ -75,7 +75,6 @@ class ExportTray(Tray):
         desk.store.changed.connect(self._show)
         desk.proving.proved.connect(self._show_proof)
         desk.proving.progressed.connect(self._show_progress)
-        self._show_proof(desk.proving.proof)
         self._show()
 
     def _build_finish(self) -> None:
@@ -133,6 +132,7 @@ class ExportTray(Tray):
 
     def _show(self) -> None:
         session = self.desk.session
+        self._show_proof(self.desk.proving.proof)
         for button in (self.write, self.stems):
             button.setEnabled(bool(session.tracks))
         self.precision.setVisible(len(CHOICES[self.kind.index][1]) > 1)
