@@ -283,9 +283,9 @@ def take_picture(window: MainWindow, stage: Stage, path: Path, errors: list[str]
         if checks:
             view.select(checks[0].onset)
     view.hint(window.timeline.drift.hint if stage is Stage.TIGHTEN else window.timeline.wave.hint_now())
-    pause(SETTLE_MILLISECONDS)
     if stage is Stage.EXPORT and window.desk.session.tracks:
         _wait_for_proof(window)
+    pause(SETTLE_MILLISECONDS)
     if not window.grab().save(str(path)):
         errors.append(f"“{path}” could not be written. Choose another place, and an ending like .png.")
 
