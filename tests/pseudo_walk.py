@@ -11,10 +11,13 @@ from chronotome.ui.language import LONGER, speak
 speak("pseudo")
 
 from PySide6.QtGui import QAction  # noqa: E402 - texts are looked up as the window is imported
-from PySide6.QtWidgets import QCheckBox, QLabel, QPushButton, QWidget  # noqa: E402
+from PySide6.QtWidgets import QApplication, QCheckBox, QComboBox, QLabel, QPushButton, QWidget  # noqa: E402
 
+from chronotome.files.audio_out import ENCODINGS  # noqa: E402
+from chronotome.files.grooves import shipped_grooves  # noqa: E402
 from chronotome.files.journal import Journal  # noqa: E402
 from chronotome.files.places import Settings  # noqa: E402
+from chronotome.files.takes import takes_folder  # noqa: E402
 from chronotome.ui.application import (  # noqa: E402
     application,
     build,
@@ -22,6 +25,7 @@ from chronotome.ui.application import (  # noqa: E402
     show_demo_view,
     wait_until_ready,
 )
+from chronotome.ui.main_window import MainWindow  # noqa: E402
 from chronotome.ui.view_state import Stage  # noqa: E402
 
 OURS = re.compile(r"[A-Za-z]{3,}")
@@ -36,6 +40,68 @@ def texts_of(widget: QWidget) -> Iterator[tuple[str, str]]:
             text = ""
         if isinstance(text, str) and OURS.search(text):
             yield name, text
+    if isinstance(widget, QComboBox):
+        yield from (
+            ("item", each) for at in range(widget.count()) if OURS.search(each := widget.itemText(at))
+        )
+
+
+def untold(widget: QWidget) -> set[tuple[str, str, str]]:
+    return {(type(widget).__name__, name, text) for name, text in texts_of(widget) if "~" not in text}
+
+
+def is_cut(widget: QWidget) -> tuple[str, int, int] | None:
+    """What one line says, how wide it is, and how wide its widget."""
+    if isinstance(widget, QLabel):
+        needs = widget.fontMetrics().horizontalAdvance(widget.text())
+        return (
+            None
+            if widget.wordWrap() or needs <= widget.width() + 1
+            else (widget.text(), needs, widget.width())
+        )
+    if isinstance(widget, QPushButton | QCheckBox) and widget.sizeHint().width() > widget.width() + 1:
+        return (widget.text(), widget.sizeHint().width(), widget.width()) if widget.text() else None
+    return None
+
+
+def stages(window: MainWindow) -> tuple[set[tuple[str, str, str]], list[tuple[object, ...]]]:
+    plain, cut = set[tuple[str, str, str]](), list[tuple[object, ...]]()
+    for stage in Stage:
+        window.desk.view.show_stage(stage)
+        wait_until_ready(window)
+        pause(150)
+        for widget in window.findChildren(QWidget):
+            plain |= untold(widget)
+            if widget.isVisibleTo(window) and (found := is_cut(widget)):
+                cut.append((stage.name, *found))
+        tray = window.trays[stage]
+        if tray.minimumSizeHint().width() > 300:
+            cut.append((stage.name, "tray", tray.minimumSizeHint().width(), 300))
+    return plain, cut
+
+
+def beside(window: MainWindow) -> set[tuple[str, str, str]]:
+    """The walk, and what opens beside the window."""
+    opens, plain = window.beside, set[tuple[str, str, str]]()
+    for show in (
+        opens.edit_preferences,
+        opens.show_history,
+        opens.show_batch,
+        opens.share,
+        opens.show_help,
+        opens.walk_through,
+    ):
+        show()
+        pause(50)
+    for _step in opens.walk.steps:
+        plain |= untold(opens.walk.card) | {
+            each for label in opens.walk.card.findChildren(QWidget) for each in untold(label)
+        }
+        opens.walk.card.next.click()
+    for top in QApplication.topLevelWidgets():
+        for widget in (top, *top.findChildren(QWidget)):
+            plain |= untold(widget)
+    return plain
 
 
 def main(folder: str) -> None:
@@ -46,39 +112,17 @@ def main(folder: str) -> None:
     show_demo_view(window)
     window.session_files.open_demo()
     wait_until_ready(window)
-    plain, cut = set[tuple[str, str, str]](), list[tuple[str, str, int, int]]()
-    for stage in Stage:
-        window.desk.view.show_stage(stage)
-        wait_until_ready(window)
-        pause(150)
-        for widget in window.findChildren(QWidget):
-            if not widget.isVisibleTo(window):
-                continue
-            plain |= {
-                (type(widget).__name__, name, text) for name, text in texts_of(widget) if "~" not in text
-            }
-            words = (
-                getattr(widget, "text", str)() if isinstance(widget, QPushButton | QCheckBox | QLabel) else ""
-            )
-            is_line = isinstance(widget, QPushButton | QCheckBox) or (
-                isinstance(widget, QLabel) and not widget.wordWrap()
-            )
-            if is_line and words:
-                needs = (
-                    widget.fontMetrics().horizontalAdvance(words)
-                    if isinstance(widget, QLabel)
-                    else widget.sizeHint().width()
-                )
-                if needs > widget.width() + 1:
-                    cut.append((stage.name, words, needs, widget.width()))
-        tray = window.trays[stage]
-        if tray.minimumSizeHint().width() > 300:
-            cut.append((stage.name, "tray", tray.minimumSizeHint().width(), 300))
+    plain, cut = stages(window)
+    plain |= beside(window)
     plain |= {
         ("QAction", "text", each.text())
         for each in window.findChildren(QAction)
         if OURS.search(each.text()) and "~" not in each.text()
     }
+    own = {each.name for each in window.desk.session.tracks}
+    own |= {each.name for each in (*window.desk.session.grooves, *shipped_grooves())}
+    own |= {each.words for each in ENCODINGS.values()} | {str(takes_folder())}
+    plain = {each for each in plain if each[2] not in own and each[0] != "QLineEdit"}
     sys.stdout.write(json.dumps({"plain": sorted(plain), "cut": cut, "longer": LONGER}) + "\n")
     window.desk.store.mark_saved(window.desk.store.history.session)
     window.close()

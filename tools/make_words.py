@@ -9,10 +9,12 @@ from collections.abc import Iterator
 from pathlib import Path
 from xml.sax.saxutils import escape
 
-from chronotome.dsp.stretch.engines import MoveBy
+from chronotome.dsp.bands import Band
+from chronotome.dsp.stretch.engines import Crossing, Fill, MoveBy
 from chronotome.files.finish import Aim
 from chronotome.session.check import Choice, Kind
 from chronotome.session.grid import Feel
+from chronotome.session.model import ClickSound
 from chronotome.session.targets import REASON_WORDS
 from chronotome.ui.actions import MENUS
 from chronotome.ui.language import CONTEXT
@@ -44,6 +46,9 @@ def named() -> dict[str, str]:
     found = {str(each): "session/check.py" for each in (*Kind, *Choice)}
     found |= {str(each): "session/grid.py" for each in Feel}
     found |= {each.value: "files/finish.py" for each in Aim}
+    found |= {str(each): "dsp/stretch/engines.py" for each in (*Fill, *Crossing)}
+    found |= {str(each): "session/model.py" for each in ClickSound}
+    found |= {each.name.lower(): "dsp/bands.py" for each in Band}
     found |= {str(each).capitalize(): "dsp/stretch/engines.py" for each in MoveBy}
     found |= {each.name.capitalize(): "ui/view_state.py" for each in (*Stage, *Evidence)}
     found |= {each.name.lower(): "ui/view_state.py" for each in RowsBy}

@@ -93,6 +93,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/session_lock.py"/>
+        <source> on {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/fit.py"/>
         <source> · swing {0:.0f} %</source>
         <translation type="unfinished"></translation>
@@ -153,6 +158,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/walk.py"/>
+        <source>1 Mark</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/fit.py"/>
         <source>1 bar</source>
         <translation type="unfinished"></translation>
@@ -198,8 +208,53 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>1/16 beat</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>1/2 beat</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>1/32 beat</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>1/4 beat</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>1/8 beat</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>2 Fit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/fit.py"/>
         <source>2 bars</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>3 Tighten</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>4 Rework</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>5 Export</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -508,6 +563,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/pack.py"/>
+        <source>Ask whoever packed it to pack it again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/sharing.py"/>
         <source>Asking the secret store</source>
         <translation type="unfinished"></translation>
@@ -583,7 +643,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/moving_rows.py"/>
+        <location filename="ui/commands/moving.py"/>
         <source>Bears up to</source>
         <translation type="unfinished"></translation>
     </message>
@@ -863,6 +923,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/headless.py"/>
+        <source>Check that it is the right file, and its level.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/grooves.py"/>
         <source>Check that it is the right file.</source>
         <translation type="unfinished"></translation>
@@ -880,6 +945,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="files/audio_file.py"/>
         <source>Check the name, or where it was moved to.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/application.py"/>
+        <source>Check the name.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -960,6 +1030,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="files/session_file.py"/>
         <source>Choose a new or an empty folder.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/batch.py"/>
+        <source>Choose a recipe that was saved from the window.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1343,8 +1418,13 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/moving_rows.py"/>
+        <location filename="ui/commands/moving.py"/>
         <source>Crossfade</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>Ctrl+H takes the clip apart into hits: drag them, roll them, put them on keys with Ctrl+U.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1495,6 +1575,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="ui/walk.py"/>
         <source>Done</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/status_line.py"/>
+        <source>Done again: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1773,6 +1858,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/journal.py"/>
+        <source>Edits cannot be kept safe in “{0}”: {1}. Save often.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>Empty it</source>
         <translation type="unfinished"></translation>
@@ -1865,6 +1955,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="ui/action_table.py"/>
         <source>Export each track as a stem…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>Export it again from where it was made.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4129,7 +4224,7 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/session_file.py"/>
+        <location filename="files/pack.py"/>
         <source>Open it anew, or bring the old one back.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4339,7 +4434,7 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="ui/commands/moving.py"/>
         <source>Pitch</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5036,6 +5131,11 @@ The address is copied.</source>
     <message>
         <location filename="files/headless.py"/>
         <source>Say which tempo it has.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/batch.py"/>
+        <source>Say {0}, {1}.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6061,6 +6161,11 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/session_file.py"/>
+        <source>The history of this session could not be read; the session itself is whole.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/hits.py"/>
         <source>The hits beside one that is moved {0}</source>
         <translation type="unfinished"></translation>
@@ -6093,6 +6198,11 @@ their recipes are kept, no sound. Its name:</source>
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>The key of the slice</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/journal.py"/>
+        <source>The last edit could not be kept safe: save the session.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6341,6 +6451,11 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/application.py"/>
+        <source>There is no track “{0}”.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/bouncing.py"/>
         <source>There is nothing to bounce: choose clips, or sweep over the waves in Rework</source>
         <translation type="unfinished"></translation>
@@ -6388,6 +6503,11 @@ their recipes are kept, no sound. Its name:</source>
     <message>
         <location filename="ui/stages/mark.py"/>
         <source>Thin onsets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/guarded.py"/>
+        <source>This could not be drawn. Undo, or open the session anew; nothing is lost.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6583,6 +6703,11 @@ their recipes are kept, no sound. Its name:</source>
     <message>
         <location filename="ui/main_window.py"/>
         <source>Undo {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/status_line.py"/>
+        <source>Undone: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7050,6 +7175,16 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/calibration.py"/>
+        <source>after</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>all</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/check_rows.py"/>
         <source>all kinds</source>
         <translation type="unfinished"></translation>
@@ -7077,6 +7212,16 @@ that {1} does not have</source>
     <message>
         <location filename="session/checks.py"/>
         <source>another hit is nearer</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>anywhere</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/told.py"/>
+        <source>apart</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7231,6 +7376,16 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/calibration.py"/>
+        <source>before</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/model.py"/>
+        <source>bell</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="session/targets.py"/>
         <source>between</source>
         <translation type="unfinished"></translation>
@@ -7382,6 +7537,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>drums</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/moving_rows.py"/>
         <source>drums: noise and tails</source>
         <translation type="unfinished"></translation>
@@ -7397,6 +7557,16 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/loopback.py"/>
+        <source>earlier</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/controls/folded_bar.py"/>
+        <source>early</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/recovery.py"/>
         <source>edit</source>
         <translation type="unfinished"></translation>
@@ -7407,8 +7577,38 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>eighths</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/mark.py"/>
         <source>equal parts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>even</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>evenly</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>every bar</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>every beat</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>every one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7439,6 +7639,11 @@ that {1} does not have</source>
     <message>
         <location filename="ui/dialogs/batch.py"/>
         <source>failed: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>far from the grid</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7479,6 +7684,11 @@ that {1} does not have</source>
     <message>
         <location filename="ui/stages/export.py"/>
         <source>finished as said here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>firm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7622,7 +7832,7 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/hits.py"/>
+        <location filename="dsp/bands.py"/>
         <source>high</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7652,6 +7862,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/grooves.py"/>
+        <source>holds no groove</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/marks.py"/>
         <source>holds no marks</source>
         <translation type="unfinished"></translation>
@@ -7659,6 +7874,11 @@ that {1} does not have</source>
     <message>
         <location filename="files/grooves.py"/>
         <source>holds no notes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/notes.py"/>
+        <source>holds no notes that can be read</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7687,6 +7907,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/audio_file.py"/>
+        <source>holds values that are no sound (up to {0:.0e} times full scale)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/pack.py"/>
         <source>holds “{0}”, which no session has</source>
         <translation type="unfinished"></translation>
@@ -7694,6 +7919,16 @@ that {1} does not have</source>
     <message>
         <location filename="ui/commands/general.py"/>
         <source>in a way of its own</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/session_lock.py"/>
+        <source>in another window</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/session_lock.py"/>
+        <source>in another window (process {0}{1})</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7787,6 +8022,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/application.py"/>
+        <source>is no session and no sound file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/session_file.py"/>
         <source>is not a Chronotome session</source>
         <translation type="unfinished"></translation>
@@ -7817,7 +8057,7 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/straighten.py"/>
+        <location filename="files/headless.py"/>
         <source>is silent: there is nothing to find</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7832,8 +8072,23 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/sharing.py"/>
+        <source>it answered {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/proving.py"/>
         <source>it clicks: the right button mends it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/journal.py"/>
+        <source>it failed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/pack.py"/>
+        <source>it holds {0} MB, and there is no room for that</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7937,8 +8192,18 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/controls/folded_bar.py"/>
+        <source>late</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="session/mark_checks.py"/>
         <source>late first hit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/loopback.py"/>
+        <source>later</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7982,6 +8247,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/onset_table.py"/>
+        <source>locked</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/context_lane.py"/>
         <source>locked to {0}</source>
         <translation type="unfinished"></translation>
@@ -8007,6 +8277,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>loud</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/finish.py"/>
         <source>loudness</source>
         <translation type="unfinished"></translation>
@@ -8017,7 +8292,7 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/hits.py"/>
+        <location filename="dsp/bands.py"/>
         <source>low</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8047,8 +8322,18 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/hits.py"/>
+        <location filename="dsp/bands.py"/>
         <source>mid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/controls/figures.py"/>
+        <source>middle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>mixed</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8073,6 +8358,16 @@ nearly all others by less than {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/moving.py"/>
+        <source>ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/clip_frames.py"/>
+        <source>muted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/session_file.py"/>
         <source>names a file outside its folder</source>
         <translation type="unfinished"></translation>
@@ -8085,6 +8380,11 @@ nearly all others by less than {1:.0f}</source>
     <message>
         <location filename="files/patterns.py"/>
         <source>names frames that {0} does not have</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>near the grid</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8124,6 +8424,11 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/sharing.py"/>
+        <source>no reason was given</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/mark.py"/>
         <source>no recording</source>
         <translation type="unfinished"></translation>
@@ -8136,6 +8441,11 @@ here is a faint one, strength {1:.0f}</source>
     <message>
         <location filename="session/check.py"/>
         <source>noise before a hit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/information.py"/>
+        <source>none</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8189,7 +8499,7 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
+        <location filename="dsp/stretch/engines.py"/>
         <source>nothing</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8304,6 +8614,11 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>pan</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/information.py"/>
         <source>pattern</source>
         <translation type="unfinished"></translation>
@@ -8345,6 +8660,11 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>proposed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/share.py"/>
         <source>public</source>
         <translation type="unfinished"></translation>
@@ -8370,6 +8690,16 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/status_line.py"/>
+        <source>rendered</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/status_line.py"/>
+        <source>rendering</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/slices.py"/>
         <source>repeat</source>
         <translation type="unfinished"></translation>
@@ -8377,6 +8707,11 @@ here is a faint one, strength {1:.0f}</source>
     <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>ring on</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>room tone</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8415,6 +8750,11 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>set</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/groove_lane.py"/>
         <source>set by hand</source>
         <translation type="unfinished"></translation>
@@ -8450,6 +8790,11 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>sixteenths</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/handing.py"/>
         <source>slice</source>
         <translation type="unfinished"></translation>
@@ -8457,6 +8802,11 @@ here is a faint one, strength {1:.0f}</source>
     <message>
         <location filename="ui/commands/handing.py"/>
         <source>slices</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>smooth</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8491,6 +8841,16 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/moving.py"/>
+        <source>st</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>start</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/hits.py"/>
         <source>stay where they are</source>
         <translation type="unfinished"></translation>
@@ -8521,7 +8881,7 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/grid.py"/>
+        <location filename="dsp/stretch/engines.py"/>
         <source>straight</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8546,6 +8906,36 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>strongest in 1 s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>strongest in 2 s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>strongest in ¼ s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>strongest in ½ s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>strongest per bar</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>strongest per beat</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/groove_lane.py"/>
         <source>sure to</source>
         <translation type="unfinished"></translation>
@@ -8558,6 +8948,21 @@ other hits have nothing there</source>
     <message>
         <location filename="ui/commands/hits.py"/>
         <source>swept over</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>tail again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>tail reversed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>tail to and fro</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8576,7 +8981,7 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/writing.py"/>
+        <location filename="files/journal.py"/>
         <source>the disk is full</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8671,8 +9076,23 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/model.py"/>
+        <source>tick</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/decision.py"/>
         <source>tighten {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/moving.py"/>
+        <source>times</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8706,6 +9126,11 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/takes.py"/>
+        <source>too many takes in one second</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/finding.py"/>
         <source>track</source>
         <translation type="unfinished"></translation>
@@ -8723,6 +9148,11 @@ other hits have nothing there</source>
     <message>
         <location filename="ui/commands/slices.py"/>
         <source>turn round</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/mark_checks.py"/>
+        <source>two close together</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8792,6 +9222,11 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/model.py"/>
+        <source>wood</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/straighten.py"/>
         <source>would get two files of the same name</source>
         <translation type="unfinished"></translation>
@@ -8814,6 +9249,21 @@ other hits have nothing there</source>
     <message>
         <location filename="ui/commands/tightening.py"/>
         <source>{0:.0%} of the way, drawn in {1} times</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>{0:.0f} %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>{0:.0f} % down</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>{0:.0f} % up</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9039,6 +9489,11 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/batch.py"/>
+        <source>{0} hits at {1:.2f} bpm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/hits.py"/>
         <source>{0} hits chosen: {1}</source>
         <translation type="unfinished"></translation>
@@ -9096,6 +9551,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/timeline/match_lane.py"/>
         <source>{0} leads</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/controls/figures.py"/>
+        <source>{0} left</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9231,6 +9691,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/stages/roll_rows.py"/>
         <source>{0} repeats</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/controls/figures.py"/>
+        <source>{0} right</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9372,6 +9837,11 @@ or {2} {3}</source>
     <message>
         <location filename="bridge/taking.py"/>
         <source>{0}, kept on disk until the session is saved</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/batch.py"/>
+        <source>{0}, moved by {1:.1f} ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9525,6 +9995,16 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/sharing.py"/>
+        <source>“{0}” could not be reached ({1}).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/application.py"/>
+        <source>“{0}” could not be written. Choose another place, and an ending like .png.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="errors.py"/>
         <source>“{0}” could not be written: {1}. {2}</source>
         <translation type="unfinished"></translation>
@@ -9590,6 +10070,11 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/batch.py"/>
+        <source>“{0}” is too large for this machine's memory.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/export.py"/>
         <source>“{0}” is written</source>
         <translation type="unfinished"></translation>
@@ -9642,6 +10127,21 @@ or {2} {3}</source>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>−1234.5 in every language. What is typed may have a comma.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/strength_lane.py"/>
+        <source>■ low</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/strength_lane.py"/>
+        <source>▲ high</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/strength_lane.py"/>
+        <source>● mid</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -29,7 +29,7 @@ MOST_CHANNELS = 8
 LOUDEST = 1e6
 """Times full scale: more is damage, and its square is no number."""
 SUFFIXES = (".wav", ".aif", ".aiff", ".flac", ".ogg", ".oga", ".opus", ".mp3", ".w64", ".rf64", ".caf", ".au")
-EXPORT_AGAIN = "Export it again from where it was made."
+EXPORT_AGAIN = tr("Export it again from where it was made.")
 UNKNOWN_LENGTHS = {0, 0xFFFFFFFF, 0x7FFFFFFF, 0x7FFFF000}
 
 
@@ -219,7 +219,7 @@ def read_blocks(path: Path, frames: int, out: Callable[[int], Samples]) -> Itera
                 )
             loudest = float(np.abs(read).max())
             if loudest > LOUDEST:
-                words = f"holds values that are no sound (up to {loudest:.0e} times full scale)"
+                words = tr("holds values that are no sound (up to {0:.0e} times full scale)", loudest)
                 raise UnusableFile(path, words, EXPORT_AGAIN)
             yield done, read
             done += len(read)

@@ -110,10 +110,10 @@ def read_recipe(path: Path) -> Recipe:
             path, tr("cannot be read ({0})", error.strerror), tr("Choose another recipe.")
         ) from None
     except (Untrusted, WrongTemplate) as error:
-        words = "Choose a recipe that was saved from the window."
+        words = tr("Choose a recipe that was saved from the window.")
         raise UnusableFile(path, str(error), words) from None
     if recipe.encoding != LIKE and recipe.encoding not in ENCODINGS:
-        words = f"Say {LIKE}, {', '.join(ENCODINGS)}."
+        words = tr("Say {0}, {1}.", LIKE, ", ".join(ENCODINGS))
         raise UnusableFile(path, tr("names a kind of file that there is not (“{0}”)", recipe.encoding), words)
     return recipe
 
@@ -171,7 +171,7 @@ def run_one(recipe: Recipe, path: Path, folder: Path, progress: Progress = unhea
     except ChronotomeError as error:
         return Outcome(path, None, str(error))
     except MemoryError:
-        return Outcome(path, None, f"“{readable(path.name)}” is too large for this machine's memory.")
+        return Outcome(path, None, tr("“{0}” is too large for this machine's memory.", readable(path.name)))
     return Outcome(path, out, words)
 
 
@@ -207,8 +207,8 @@ def _tighten(recipe: Recipe, path: Path, folder: Path, progress: Progress) -> tu
     work.write(track, out, encoding, [path], part_of(progress, 0.5, 1.0))
     targets = targets_of(session, track, track.takes[0])
     moved = np.abs(targets.target - targets.played) / session.rate * 1000
-    hits = f"{len(targets)} hits at {session.tempo.beats_per_minute:.2f} bpm"
-    return out, f"{hits}, moved by {float(np.median(moved)) if len(moved) else 0.0:.1f} ms"
+    hits = tr("{0} hits at {1:.2f} bpm", len(targets), session.tempo.beats_per_minute)
+    return out, tr("{0}, moved by {1:.1f} ms", hits, float(np.median(moved)) if len(moved) else 0.0)
 
 
 def _straighten(recipe: Recipe, path: Path, folder: Path, progress: Progress) -> tuple[Path, str]:

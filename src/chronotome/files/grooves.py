@@ -76,7 +76,7 @@ def read_groove(path: Path) -> Groove:
     except OSError as error:
         raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Check the file.")) from None
     except (Untrusted, ValueError, EOFError, KeyError, IndexError, TypeError) as error:
-        words = str(error) if isinstance(error, Untrusted) else "holds no groove"
+        words = str(error) if isinstance(error, Untrusted) else tr("holds no groove")
         raise UnusableFile(path, words, tr("Check that it is the right file.")) from None
 
 

@@ -28,7 +28,7 @@ from chronotome.session.model import Recording, Session, Track, replace
 from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.words import tr
 
-SILENT = ("is silent: there is nothing to find", "Check that it is the right file, and its level.")
+SILENT = (tr("is silent: there is nothing to find"), tr("Check that it is the right file, and its level."))
 
 
 class Headless:

@@ -188,11 +188,13 @@ class Journal:
             write(self._book, self._folder)
             self.problem = None
         except OSError as error:
-            why = "the disk is full" if error.errno == errno.ENOSPC else error.strerror or "it failed"
-            self.problem = f"Edits cannot be kept safe in “{shown(str(self._folder))}”: {why}. Save often."
+            why = tr("the disk is full") if error.errno == errno.ENOSPC else error.strerror or tr("it failed")
+            self.problem = tr(
+                "Edits cannot be kept safe in “{0}”: {1}. Save often.", shown(str(self._folder)), why
+            )
         except Exception:  # noqa: BLE001 - one edit that cannot be written must not end the keeping of all
             self._book.is_behind = True
-            self.problem = "The last edit could not be kept safe: save the session."
+            self.problem = tr("The last edit could not be kept safe: save the session.")
 
 
 @dataclass(frozen=True, eq=False)

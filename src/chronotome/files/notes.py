@@ -36,7 +36,7 @@ def read_notes(path: Path) -> list[KeyNote]:
     except OSError as error:
         raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Check the file.")) from None
     except (Untrusted, ValueError, EOFError, KeyError, IndexError, TypeError) as error:
-        words = str(error) if isinstance(error, Untrusted) else "holds no notes that can be read"
+        words = str(error) if isinstance(error, Untrusted) else tr("holds no notes that can be read")
         raise UnusableFile(path, words, tr("Check that it is a MIDI file.")) from None
     if not notes:
         raise UnusableFile(path, tr("holds no notes"), tr("Notes from {0} on play the keys.", FIRST_NOTE))

@@ -35,7 +35,7 @@ MOST_SOUND = 64 << 30
 """Bytes of all recordings together."""
 _SOUND = re.compile(AUDIO + r"/(?!\.{1,2}\Z)[^/\\\x00-\x1f]{1,255}")
 _ENCRYPTED = 0x1
-WHENCE = "Ask whoever packed it to pack it again."
+WHENCE = tr("Ask whoever packed it to pack it again.")
 
 
 def is_pack(path: Path) -> bool:
@@ -91,7 +91,7 @@ def _put_sound(archive: zipfile.ZipFile, place: Path, name: str, content: str, p
             done += len(block)
             progress(done / total)
     if digest.hexdigest() != content:
-        words = "Open it anew, or bring the old one back."
+        words = tr("Open it anew, or bring the old one back.")
         raise UnusableFile(place, tr("has changed since it was opened"), words)
 
 
@@ -153,7 +153,7 @@ def _refuse_too_large(folder: Path, entries: Iterable[zipfile.ZipInfo]) -> None:
     needed = sum(entry.file_size for entry in entries)
     near = next((each for each in (folder, *folder.parents) if each.is_dir()), Path("/"))
     if needed > min(MOST_SOUND, shutil.disk_usage(near).free):
-        words = f"it holds {needed >> 20} MB, and there is no room for that"
+        words = tr("it holds {0} MB, and there is no room for that", needed >> 20)
         raise CannotWrite(folder, words, tr("Make room, or choose another disk."))
 
 

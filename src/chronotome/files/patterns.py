@@ -252,7 +252,7 @@ def read_pattern(folder: Path, tempo: float, progress: Progress = unheard) -> Sa
             folder, tr("holds no pattern ({0})", error.strerror), tr("Choose its folder.")
         ) from None
     except (Untrusted, ValueError) as error:
-        words = str(error) if isinstance(error, Untrusted) else f"is damaged ({error})"
+        words = str(error) if isinstance(error, Untrusted) else tr("is damaged ({0})", error)
         raise UnusableFile(folder / name, words, tr("Check that it is the right folder.")) from None
 
 

@@ -149,7 +149,7 @@ def _read_document(path: Path) -> Document:
                 tr("names a file outside its folder"),
                 tr("It was not made by Chronotome; do not open it."),
             ) from None
-        words = str(error) if isinstance(error, Untrusted) else f"is damaged ({error})"
+        words = str(error) if isinstance(error, Untrusted) else tr("is damaged ({0})", error)
         raise UnusableFile(path, words, tr("Open a copy of it from a backup.")) from None
     return document
 
@@ -169,7 +169,7 @@ def _read_history(folder: Path, document: Document) -> tuple[History, str | None
     alone = History(document.session)
     if document.history is None:
         return alone, None
-    lost = "The history of this session could not be read; the session itself is whole."
+    lost = tr("The history of this session could not be read; the session itself is whole.")
     reader = LedgerReader()
     try:
         reader.read(whole_lines(bytes_of(folder / document.history)))

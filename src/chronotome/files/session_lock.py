@@ -14,6 +14,7 @@ from msgspec import Meta, Struct
 
 from chronotome.errors import readable
 from chronotome.files.door import Untrusted, trusted
+from chronotome.words import tr
 
 NAME = ".chronotome.lock"
 MOST_BYTES = 4096
@@ -27,8 +28,12 @@ class Holder(Struct, frozen=True):
 
     @property
     def words(self) -> str:
-        host = f" on {readable(self.host)}" if self.host and self.host != socket.gethostname() else ""
-        return f"in another window (process {self.process}{host})" if self.process else "in another window"
+        host = tr(" on {0}", readable(self.host)) if self.host and self.host != socket.gethostname() else ""
+        return (
+            tr("in another window (process {0}{1})", self.process, host)
+            if self.process
+            else tr("in another window")
+        )
 
 
 @dataclass(eq=False)

@@ -133,7 +133,7 @@ def share(upload: Upload, progress: Progress = unheard, *, pause: float = FIRST_
         except (OSError, http.client.HTTPException) as error:
             failures += 1
             if failures >= TRIES:
-                words = f"“{place.netloc}” could not be reached ({_words(error)})."
+                words = tr("“{0}” could not be reached ({1}).", place.netloc, _words(error))
                 raise CannotShare(tr("{0} Try again: it goes on where it was.", words)) from None
             _wait(min(LONGEST_PAUSE, pause * 2**failures), progress, received / max(1, size))
 
@@ -206,7 +206,7 @@ class _Client:
         if status in {401, 403}:
             raise CannotShare(tr("“{0}” does not know this key. Check it in the dialog.", self._place.netloc))
         if status >= http.HTTPStatus.INTERNAL_SERVER_ERROR and status != http.HTTPStatus.INSUFFICIENT_STORAGE:
-            raise http.client.HTTPException(f"it answered {status}")
+            raise http.client.HTTPException(tr("it answered {0}", status))
         if status >= 300:
             raise CannotShare(tr("“{0}” refused it ({1}): {2}", self._place.netloc, status, _told(data)))
         try:
@@ -232,4 +232,4 @@ class _Client:
 
 def _told(data: bytes) -> str:
     """What a refusal says, as text of one line."""
-    return readable(data[:300].decode("utf-8", "replace")) or "no reason was given"
+    return readable(data[:300].decode("utf-8", "replace")) or tr("no reason was given")

@@ -18,6 +18,7 @@ from chronotome.files.places import load_settings, state_folder
 from chronotome.files.writing import cannot_write, private_folder, write_whole
 from chronotome.session.grid import Tempo
 from chronotome.session.limits import MOST_FRAMES, Name, Rate
+from chronotome.words import tr
 
 SUFFIX, ABOUT = ".wav", ".take.json"
 MOST_BYTES = 1 << 16
@@ -69,7 +70,7 @@ def new_take(kind: str = "take") -> tuple[Path, int]:
                 return path, os.open(path, flags, 0o600)
     except OSError as error:
         raise cannot_write(folder, error) from None
-    raise cannot_write(folder, OSError(17, "too many takes in one second"))
+    raise cannot_write(folder, OSError(17, tr("too many takes in one second")))
 
 
 def describe(path: Path, about: About) -> None:

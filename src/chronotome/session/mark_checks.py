@@ -62,7 +62,7 @@ def _found(  # noqa: PLR0917 - found again by the identity of each
         if counts[strong[at]] and counts[strong[at + 1]]:
             continue  # Tighten moves them as one stroke
         words = tr("one counts: less spacing makes them two")
-        places.setdefault(int(strong[at]), ("two close together", f"{gaps[at] * 1000:.0f} ms", words))
+        places.setdefault(int(strong[at]), (tr("two close together"), f"{gaps[at] * 1000:.0f} ms", words))
     first = int(counts.argmax()) if counts.any() else -1
     if first >= 0 and onsets.frames[first] - source_start > LATE_SECONDS * recording.rate:
         late = (onsets.frames[first] - source_start) / recording.rate

@@ -46,6 +46,7 @@ from chronotome.ui.main_window import MainWindow
 from chronotome.ui.preferences import Preferences
 from chronotome.ui.theme import THEMES, load_fonts, text_font
 from chronotome.ui.view_state import Stage, ViewState
+from chronotome.words import tr
 
 ICON = Path(assets.__file__).parent / "desktop" / f"{APP_ID}.svg"
 EFFECTS = (
@@ -252,7 +253,11 @@ def shot(arguments: argparse.Namespace) -> int:
             window.open([Path(arguments.session)])
         else:
             errors.append(
-                str(UnusableFile(arguments.session, "is no session and no sound file", "Check the name."))
+                str(
+                    UnusableFile(
+                        arguments.session, tr("is no session and no sound file"), tr("Check the name.")
+                    )
+                )
             )
         wait_until_ready(window)
         tracks = [each.id for each in window.desk.session.tracks if each.name == arguments.track]
@@ -260,7 +265,7 @@ def shot(arguments: argparse.Namespace) -> int:
             window.desk.view.focus(tracks[0])
             window.desk.view.fit()
         elif arguments.track:
-            errors.append(f"There is no track “{arguments.track}”.")
+            errors.append(tr("There is no track “{0}”.", arguments.track))
         if not errors:
             take_picture(window, Stage[arguments.stage.upper()], Path(arguments.out), errors)
         window.desk.store.mark_saved(window.desk.store.history.session)
@@ -287,7 +292,7 @@ def take_picture(window: MainWindow, stage: Stage, path: Path, errors: list[str]
         _wait_for_proof(window)
     pause(SETTLE_MILLISECONDS)
     if not window.grab().save(str(path)):
-        errors.append(f"“{path}” could not be written. Choose another place, and an ending like .png.")
+        errors.append(tr("“{0}” could not be written. Choose another place, and an ending like .png.", path))
 
 
 def demo_without_display() -> int:

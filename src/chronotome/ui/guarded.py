@@ -10,8 +10,10 @@ from PySide6.QtCore import QObject, Qt
 from PySide6.QtGui import QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
+from chronotome.words import tr
+
 W = TypeVar("W", bound=QWidget)
-NOT_DRAWN = "This could not be drawn. Undo, or open the session anew; nothing is lost."
+NOT_DRAWN = tr("This could not be drawn. Undo, or open the session anew; nothing is lost.")
 _reported: set[tuple[type, str]] = set()
 
 

@@ -11,9 +11,9 @@ from chronotome.ui.desk import Desk
 from chronotome.words import tr
 
 BOUNDS = {
-    "semitones": (-MOST_SEMITONES, MOST_SEMITONES, "Pitch", "st"),
-    "crossfade": (LEAST_CROSSFADE, MOST_CROSSFADE, "Crossfade", "ms"),
-    "bears": (1.05, 3.0, "Bears up to", "times"),
+    "semitones": (-MOST_SEMITONES, MOST_SEMITONES, tr("Pitch"), tr("st")),
+    "crossfade": (LEAST_CROSSFADE, MOST_CROSSFADE, tr("Crossfade"), tr("ms")),
+    "bears": (1.05, 3.0, tr("Bears up to"), tr("times")),
 }
 
 

@@ -19,6 +19,7 @@ from chronotome.session.grid import DIVISIONS, Feel
 from chronotome.session.lines import SwingOf
 from chronotome.session.model import Session, Take, Track, TrackId, replace
 from chronotome.session.settings import MOST_SHIFT
+from chronotome.ui.controls.figures import grid_words
 from chronotome.ui.desk import Desk
 from chronotome.ui.view_state import Evidence, For, Stage
 from chronotome.words import tr
@@ -124,7 +125,7 @@ class TightenCommands:
         if known:
             new = replace(grid, division=known[0] if by > 0 else known[-1])
             self.set(tr("Set grid"), grid=new, follows_ruler=False)
-            self._desk.say(tr("Grid {0}", new.words))
+            self._desk.say(tr("Grid {0}", grid_words(new)))
 
     def set(self, label: str, **values: object) -> None:
         scope = self._desk.view.scope
@@ -134,13 +135,13 @@ class TightenCommands:
         """The grid is what the ruler shows, and follows the zoom."""
         grid = replace(self._desk.view.recipe.grid, division=self._desk.view.grid.division)
         self.set(tr("Set grid"), grid=grid, follows_ruler=True)
-        self._desk.say(tr("Grid as the ruler: {0}", grid.words))
+        self._desk.say(tr("Grid as the ruler: {0}", grid_words(grid)))
 
     def next_feel(self) -> None:
         grid, feels = self._desk.view.recipe.grid, list(Feel)
         new = replace(grid, feel=feels[(feels.index(grid.feel) + 1) % len(feels)])
         self.set(tr("Set grid"), grid=new)
-        self._desk.say(tr("Grid {0}", new.words))
+        self._desk.say(tr("Grid {0}", grid_words(new)))
 
     def next_swing_of(self) -> None:
         kinds = list(SwingOf)

@@ -1,5 +1,6 @@
 """How numbers are written: units, decimals, and a real minus sign."""
 
+from chronotome.session.grid import Feel, Grid
 from chronotome.words import tr, trn
 
 
@@ -46,7 +47,9 @@ def percent(value: float) -> str:
 
 def sides(value: float) -> str:
     """A place from left (−100) to right."""
-    return "middle" if not value else f"{plain(abs(value), 0)} {'left' if value < 0 else 'right'}"
+    if not value:
+        return tr("middle")
+    return tr("{0} left", plain(-value, 0)) if value < 0 else tr("{0} right", plain(value, 0))
 
 
 def semitones(value: float) -> str:
@@ -55,6 +58,11 @@ def semitones(value: float) -> str:
 
 def times(value: float) -> str:
     return f"×{value:.0f}"
+
+
+def grid_words(grid: Grid) -> str:
+    """As in files, in the language that is spoken."""
+    return grid.words if grid.feel is Feel.STRAIGHT else f"1/{grid.division} {tr(str(grid.feel))}"
 
 
 def own_or_notes(value: float) -> str:

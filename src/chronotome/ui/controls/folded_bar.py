@@ -138,7 +138,7 @@ class FoldedBar(QWidget):
             return tr("{0}: no hits", name)
         drift = folded.drift[here]
         middle = float(np.median(drift))
-        side = "late" if middle > 0 else "early"
+        side = tr("late") if middle > 0 else tr("early")
         return tr(
             "{0}: {1}, {2} ms {3}, half of them within ±{4:.1f} ms. Click chooses them",
             name,

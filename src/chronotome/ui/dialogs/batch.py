@@ -40,7 +40,7 @@ from chronotome.session.edits.apart import At
 from chronotome.session.settings import Moving
 from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import counted, percent
+from chronotome.ui.controls.figures import counted, grid_words, percent
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
@@ -185,7 +185,7 @@ class BatchDialog(QDialog):
         if self.doing is Doing.SPLIT:
             return tr("Each file becomes a folder of slices that are it again, put end to end.")
         groove = self._desk.session.groove(settings.groove)
-        aim = settings.grid.words if groove is None else tr("the groove {0}", groove.name)
+        aim = grid_words(settings.grid) if groove is None else tr("the groove {0}", groove.name)
         return tr(
             "As {0}: {1} to {2}, {3}.", track.name, percent(100 * settings.strength), aim, track.moving.by
         )

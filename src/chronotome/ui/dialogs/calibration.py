@@ -84,7 +84,7 @@ class CalibrationDialog(QDialog):
         if self.measured is None:
             self.words.setText(tr("Too few keys came close to a click. Close this, and try again."))
             return
-        side = "after" if self.measured >= 0 else "before"
+        side = tr("after") if self.measured >= 0 else tr("before")
         self.words.setText(tr("Your hand comes {0:.0f} ms {1} the click.", abs(self.measured), side))
         self.buttons.button(QDialogButtonBox.StandardButton.Ok).setEnabled(True)
 

@@ -74,7 +74,7 @@ class InformationDialog(QDialog):
         unheard = list(desk.document.unheard.values())
         steps = len(history.past) + len(history.future)
         folder, clips = desk.document.folder, sum(1 for _ in session.clips)
-        idle = f"{counted(len(unheard), 'file')}, {megabytes(bytes_in(unheard))}" if unheard else "none"
+        idle = f"{counted(len(unheard), 'file')}, {megabytes(bytes_in(unheard))}" if unheard else tr("none")
         return [
             (tr("Name"), desk.document.title),
             (tr("Folder"), readable(folder) if folder else tr("not saved yet")),

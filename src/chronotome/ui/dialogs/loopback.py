@@ -61,7 +61,7 @@ class LoopbackDialog(QDialog):
             self.keep.setText(tr("Measure again"))
             return
         self.measured = round(1000 * seconds, 2)
-        side = "later" if self.measured >= 0 else "earlier"
+        side = tr("later") if self.measured >= 0 else tr("earlier")
         late = tr("{0:.2f} ms {1} than the device says", abs(self.measured), side)
         self.words.setText(
             tr("What “{0}” hears comes {1}. Takes are put right by that.", self._loopback.device, late)

@@ -182,7 +182,7 @@ class PreferencesDialog(QDialog):
         self._show_midi()
         self._row(tr("MIDI inputs"), self._midi, plain_button(tr("Choose…"), self._on_midi))
         sounds = tuple(ClickSound)
-        click = self._one_of(tr("Click of new sessions"), [str(each) for each in sounds], sounds, "click")
+        click = self._one_of(tr("Click of new sessions"), [tr(str(each)) for each in sounds], sounds, "click")
         click.chosen.connect(self._on_click)
         self._row(tr("Click of new sessions"), click, note=tr("The session that is open takes it too."))
         self._folder = QLabel()

@@ -22,7 +22,7 @@ from chronotome.files.grooves import forget_groove, kept_grooves, shipped_groove
 from chronotome.files.names import shown
 from chronotome.session.groove import Groove
 from chronotome.ui.commands.grooves import GrooveCommands
-from chronotome.ui.controls.figures import counted
+from chronotome.ui.controls.figures import counted, grid_words
 from chronotome.ui.controls.plain_text import tip
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
@@ -59,7 +59,7 @@ class GrooveDelegate(QStyledItemDelegate):
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
         whose = tr("your own") if index.data(PLACE) else "shipped"
-        about = f"{groove.grid.words} · {counted(groove.bars, 'bar')} · {whose}"
+        about = f"{grid_words(groove.grid)} · {counted(groove.bars, 'bar')} · {whose}"
         painter.drawText(words, Qt.AlignmentFlag.AlignRight, about)
         picture = QRectF(box.left() + 6, box.bottom() - PICTURE - 4, box.width() - 12, PICTURE)
         self._paint_bar(painter, picture, groove)
@@ -167,9 +167,8 @@ class GrooveShelf(QWidget):
             item.setData(GROOVE, groove)
             item.setData(PLACE, place)
             item.setData(Qt.ItemDataRole.AccessibleTextRole, groove.name)
-            item.setToolTip(
-                tip(tr("{0}: {1} of {2}", groove.name, counted(len(groove.steps), "step"), groove.grid.words))
-            )
+            steps, grid = counted(len(groove.steps), "step"), grid_words(groove.grid)
+            item.setToolTip(tip(tr("{0}: {1} of {2}", groove.name, steps, grid)))
         self.list.setCurrentRow(-1)
         self.list.blockSignals(False)
         self._tell()

@@ -123,7 +123,7 @@ class StatusLine(QWidget):
         """What was said before an edit no longer holds: the line says what was done."""
         if kind in {"undo", "redo"}:
             label = history.redo_label if kind == "undo" else history.undo_label
-            self.tell(f"{'Undone' if kind == 'undo' else 'Done again'}: {label}")
+            self.tell(tr("Undone: {0}", label) if kind == "undo" else tr("Done again: {0}", label))
         elif kind == "then" and (bars := bars_of_room(history)):
             self.tell(
                 tr("Bar 1 moved right by {0}, and all with it: a pickup lies before it", counted(bars, "bar"))
@@ -160,7 +160,7 @@ class StatusLine(QWidget):
 
     def _show_state(self) -> None:
         session, device = self._desk.session, self._desk.transport.device
-        parts = ["rendered" if self._desk.rendering.is_current else "rendering"]
+        parts = [tr("rendered") if self._desk.rendering.is_current else tr("rendering")]
         if not session.tracks:
             parts = []
         parts.append(tr("{0:g} kHz", session.rate / 1000))

@@ -18,7 +18,7 @@ from chronotome.session.edits.fitting import led
 from chronotome.session.edits.timing import set_metre, set_tempo
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, beat_in, position_words
 from chronotome.ui.actions import Actions
-from chronotome.ui.controls.figures import clock, plain
+from chronotome.ui.controls.figures import clock, grid_words, plain
 from chronotome.ui.controls.meter import Meter
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.typed import FigureLabel, number_in
@@ -102,7 +102,7 @@ class TransportBar(QWidget):
         self.snap.setAccessibleName(tr("Snap"))
         self.snap.setToolTip(tr("What is drawn and snapped to: follows the zoom, or fixed"))
         self._grids = [Grid(division, feel) for feel, divisions in SNAPS.items() for division in divisions]
-        self.snap.addItems([tr("follows zoom"), *(grid.words for grid in self._grids), tr("off")])
+        self.snap.addItems([tr("follows zoom"), *(grid_words(grid) for grid in self._grids), tr("off")])
         self.snap.activated.connect(self._on_snap)
         layout.addLayout(self._captioned(tr("SNAP"), self.snap))
 
@@ -234,7 +234,7 @@ class TransportBar(QWidget):
     def _show_snap(self) -> None:
         """Called at every move of the viewport: touches the box only where its words change."""
         view = self._desk.view
-        words = tr("{0} · zoom", view.grid.words) if view.snap_follows_zoom else tr("follows zoom")
+        words = tr("{0} · zoom", grid_words(view.grid)) if view.snap_follows_zoom else tr("follows zoom")
         if words != self.snap.itemText(0):
             self.snap.setItemText(0, words)
         index = 0 if view.snap_follows_zoom else 1 + self._grids.index(view.snap_grid)

@@ -136,6 +136,7 @@ class FitTray(Tray):
         row = self._row(fewer, self.bars, more, self.of, halved, doubled, stretched=3)
         row.setSpacing(4)
         self.one = self._soft()
+        self.one.setWordWrap(True)
         self._row(self.one, self._button("beat-one", tr("Here")), stretched=0)
         self.check = self.add_label("", "soft")
         self.mends = self.add_buttons("mend-half", "mend-double", "mend-earlier", "mend-later")
@@ -362,7 +363,8 @@ class FitTray(Tray):
         self._show_bars(str(near) if abs(bars - near) < WHOLE else plain(bars, 2))
         if measured is not None and measured.metre != metre and measured.bar_confidence > 0.5:
             self.of.setText(tr("bars, heard as {0}/{1}", measured.metre.beats, measured.metre.unit))
-        said = "set" if fit.beat_one is not None or any(pin.beat == 0 for pin in fit.pins) else "proposed"
+        is_set = fit.beat_one is not None or any(pin.beat == 0 for pin in fit.pins)
+        said = tr("set") if is_set else tr("proposed")
         self.one.setText(tr("Beat one  {0}  {1}", clock(beats.beat_one), said))
 
     def _show_checks(self, guide: Guide) -> None:

@@ -27,33 +27,33 @@ from chronotome.words import tr
 
 MATERIAL_WORDS = {
     None: tr("as heard"),
-    Material.DRUMS: "drums",
+    Material.DRUMS: tr("drums"),
     Material.STRUCK: tr("plucked, struck"),
     Material.SUSTAINED: tr("bowed or sung"),
-    Material.MIXED: "mixed",
+    Material.MIXED: tr("mixed"),
 }
 PER_WORDS = {
-    "every one": Sift(),
-    "strongest per bar": Sift(strongest_per=Per.BAR),
-    "strongest per beat": Sift(strongest_per=Per.BEAT),
-    "strongest in ¼ s": Sift(strongest_per=Per.SECONDS, seconds=0.25),
-    "strongest in ½ s": Sift(strongest_per=Per.SECONDS, seconds=0.5),
-    "strongest in 1 s": Sift(strongest_per=Per.SECONDS, seconds=1.0),
-    "strongest in 2 s": Sift(strongest_per=Per.SECONDS, seconds=2.0),
+    tr("every one"): Sift(),
+    tr("strongest per bar"): Sift(strongest_per=Per.BAR),
+    tr("strongest per beat"): Sift(strongest_per=Per.BEAT),
+    tr("strongest in ¼ s"): Sift(strongest_per=Per.SECONDS, seconds=0.25),
+    tr("strongest in ½ s"): Sift(strongest_per=Per.SECONDS, seconds=0.5),
+    tr("strongest in 1 s"): Sift(strongest_per=Per.SECONDS, seconds=1.0),
+    tr("strongest in 2 s"): Sift(strongest_per=Per.SECONDS, seconds=2.0),
 }
 NEAR_WORDS = {
-    "anywhere": Near.ANYWHERE,
-    "near the grid": Near.NEAR,
-    "far from the grid": Near.FAR,
+    tr("anywhere"): Near.ANYWHERE,
+    tr("near the grid"): Near.NEAR,
+    tr("far from the grid"): Near.FAR,
 }
 GRID_WORDS = {
-    "every bar": 0.0,
-    "every beat": 1.0,
-    "1/2 beat": 0.5,
-    "1/4 beat": 0.25,
-    "1/8 beat": 0.125,
-    "1/16 beat": 0.0625,
-    "1/32 beat": 0.03125,
+    tr("every bar"): 0.0,
+    tr("every beat"): 1.0,
+    tr("1/2 beat"): 0.5,
+    tr("1/4 beat"): 0.25,
+    tr("1/8 beat"): 0.125,
+    tr("1/16 beat"): 0.0625,
+    tr("1/32 beat"): 0.03125,
 }
 PARTS_WORDS = tr("equal parts")
 
@@ -116,10 +116,10 @@ class MarkTray(Tray):
     def _band_row(self) -> list[QPushButton]:
         row, buttons = self.row(tr("Bands")), []
         for band, sign in zip(Band, "■●▲", strict=True):
-            button = QPushButton(f"{sign} {band.name.lower()}")
+            button = QPushButton(f"{sign} {tr(band.name.lower())}")
             button.setObjectName("band")
             button.setCheckable(True)
-            button.setAccessibleName(tr("Onsets of the {0} band", band.name.lower()))
+            button.setAccessibleName(tr("Onsets of the {0} band", tr(band.name.lower())))
             button.clicked.connect(self._set_bands)
             row.addWidget(button, 1)
             buttons.append(button)

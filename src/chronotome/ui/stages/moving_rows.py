@@ -40,8 +40,8 @@ class MovingRows(Rows):
             self.keeps = self.combo(tr("Keeps"), list(KEEPS_WORDS.values()), self._choose_keeps)
         with self.section() as self._filling:
             row = self.row(tr("Gaps"))
-            self.fill = Combo(tr("Gaps"), [str(fill) for fill in Fill])
-            self.crossing = Combo(tr("Curve of the crossfade"), [str(each) for each in Crossing])
+            self.fill = Combo(tr("Gaps"), [tr(str(fill)) for fill in Fill])
+            self.crossing = Combo(tr("Curve of the crossfade"), [tr(str(each)) for each in Crossing])
             self.fill.activated.connect(self._choose_fill)
             self.crossing.activated.connect(self._choose_crossing)
             row.addWidget(self.fill, 3)

@@ -74,8 +74,8 @@ class OnsetModel(QAbstractTableModel):
             clock(onsets.frames[place] / self.shown.recording.rate),
             hit_words(float(self._beats[place]), self._metre),
             f"{onsets.strengths[place]:.0f}",
-            Band(onsets.bands[place]).name.lower(),
-            "locked" if onsets.lock_array[place] else "",
+            tr(Band(onsets.bands[place]).name.lower()),
+            tr("locked") if onsets.lock_array[place] else "",
         )[index.column()]
 
 

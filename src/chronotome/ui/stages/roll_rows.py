@@ -12,7 +12,7 @@ from chronotome.session.slices import Roll, Scatter, Slices
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import counted, milliseconds, plain, signed
+from chronotome.ui.controls.figures import counted, milliseconds, plain, sides, signed
 from chronotome.ui.controls.histogram import Histogram
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
@@ -22,7 +22,7 @@ from chronotome.words import tr
 
 COUNTS = (2, 3, 4, 5, 6, 7, 8, 12, 16, 24, 32)
 STEPS = {
-    "evenly": 0.0,
+    tr("evenly"): 0.0,
     "1/8": 0.5,
     "1/8 T": 1 / 3,
     "1/16": 0.25,
@@ -34,7 +34,7 @@ STEPS = {
 KINDS = ("loudness", "pan", "semitones", "start", "timing")
 MOST = {"loudness": 24.0, "pan": 1.0, "semitones": 24.0, "start": 200.0, "timing": 100.0}
 """Of each kind, at 100 % of the slider."""
-KIND_WORDS = ("loud", "pan", "pitch", "start", "time")
+KIND_WORDS = (tr("loud"), tr("pan"), tr("pitch"), tr("start"), tr("time"))
 
 
 def _decibels(value: float) -> str:
@@ -45,12 +45,8 @@ def _semitones(value: float) -> str:
     return tr("{0} st", signed(value, 0 if value == round(value) else 2))
 
 
-def _pan(value: float) -> str:
-    return "middle" if not value else f"{abs(value):.0f} {'left' if value < 0 else 'right'}"
-
-
 def _hurry(value: float) -> str:
-    return "even" if not value else f"×{plain(2**value, 2)}"
+    return tr("even") if not value else f"×{plain(2**value, 2)}"
 
 
 class RollRows(Rows):
@@ -70,7 +66,7 @@ class RollRows(Rows):
                 "first": self._slider(tr("First"), -24, 12, _decibels, 0.5, self._loudness(0)),
                 "last": self._slider(tr("Last"), -24, 12, _decibels, 0.5, self._loudness(1)),
                 "pitch": self._slider(tr("Pitch up to"), -24, 24, _semitones, 1.0, self._pitch),
-                "pan": self._slider(tr("Pan to"), -100, 100, _pan, 5.0, self._pan),
+                "pan": self._slider(tr("Pan to"), -100, 100, sides, 5.0, self._pan),
                 "hurry": self._slider(tr("Faster and faster"), -3, 3, _hurry, 0.1, self._hurry),
             }
             self.beside(self.sliders["first"], self.sliders["last"])
@@ -235,4 +231,6 @@ class ScatterRows(Rows):
 
 
 def _lean(value: float) -> str:
-    return "none" if not value else f"{abs(value):.0f} % {'down' if value < 0 else 'up'}"
+    if not value:
+        return tr("none")
+    return tr("{0:.0f} % down", -value) if value < 0 else tr("{0:.0f} % up", value)

@@ -27,13 +27,13 @@ GRID, GROOVE, TAKE = range(3)
 AS_RULER = tr("as the ruler")
 SWING_WORDS = {
     SwingOf.GRID: tr("the grid’s pairs"),
-    SwingOf.EIGHTHS: "eighths",
-    SwingOf.SIXTEENTHS: "sixteenths",
+    SwingOf.EIGHTHS: tr("eighths"),
+    SwingOf.SIXTEENTHS: tr("sixteenths"),
 }
 
 
 def _catch_words(percent: float) -> str:
-    return "all" if percent >= 100 else f"{percent:.0f} %"
+    return tr("all") if percent >= 100 else tr("{0:.0f} %", percent)
 
 
 def _shift_words(value: float) -> str:

@@ -138,7 +138,7 @@ def _words(frame: Frame) -> str:
     if clip.level:
         parts.append(tr("{0:+.1f} dB", clip.level).replace("-", "−"))
     if clip.is_muted:
-        parts.append("muted")
+        parts.append(tr("muted"))
     return " · ".join(parts)
 
 

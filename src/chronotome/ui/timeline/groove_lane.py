@@ -10,7 +10,7 @@ from PySide6.QtGui import QFontMetrics, QMouseEvent, QPainter, QPen
 from chronotome.session.edits.grooves import change_groove
 from chronotome.session.groove import Groove, GrooveId, with_step
 from chronotome.session.model import Session
-from chronotome.ui.controls.figures import counted, plain, signed
+from chronotome.ui.controls.figures import counted, grid_words, plain, signed
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.evidence_lane import EvidenceLane
@@ -107,7 +107,7 @@ class GrooveLane(EvidenceLane):
         y = self.paint_words(painter, 8, tr("Groove"), size=13, weight=600, value=theme.ink)
         if groove is not None:
             y = self.paint_words(painter, y, groove.name, size=10, weight=400, value=theme.soft_ink)
-            words = tr("{0} of {1}", counted(groove.bars, "bar"), groove.grid.words)
+            words = tr("{0} of {1}", counted(groove.bars, "bar"), grid_words(groove.grid))
             y = self.paint_words(painter, y, words, size=10, weight=400, value=theme.soft_ink)
             if groove.sure_to and y + 34 < self.switch_top:
                 y = self.paint_words(painter, y + 4, tr("sure to"), size=10, weight=400, value=theme.soft_ink)

@@ -9,6 +9,7 @@ from chronotome.session.edits.timing import set_loop
 from chronotome.session.model import Session
 from chronotome.session.settings import RecipeSpan
 from chronotome.ui.commands.tightening import TightenCommands
+from chronotome.ui.controls.figures import grid_words
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.span_strip import SpanStrip, Strip
 from chronotome.ui.view_state import For, Stage
@@ -57,7 +58,7 @@ class RecipeLane(SpanStrip):
             names = {track.id: track.name for track in session.tracks}
             aim = tr("as {0}", names.get(recipe.match.track, "nobody"))
         else:
-            aim = recipe.grid.words if groove is None else groove.name
+            aim = grid_words(recipe.grid) if groove is None else groove.name
         rounds = f" ×{recipe.rounds + 1}" if recipe.rounds else ""
         return f"{recipe.strength * 100:.0f} %{rounds}  {aim}"
 

@@ -67,7 +67,7 @@ class StrengthLane(TrackLane):
         self._paint_histogram(painter, shown)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        for row, words in enumerate(("■ low", "● mid", "▲ high")):
+        for row, words in enumerate((tr("■ low"), tr("● mid"), tr("▲ high"))):
             painter.drawText(QPointF(12, y + 14 + row * 14), words)
 
     def _paint_histogram(self, painter: QPainter, shown: Shown) -> None:

@@ -117,11 +117,15 @@ class Clips:
         clip = track.clips[row]
         start, end = session.played_span(clip)
         where = position_words(session.beat_of(start), session.metre)
-        kind = "pattern" if clip.take.playing is not None else "apart" if clip.take.slices is not None else ""
-        parts = [clip.name or track.name, where, f"{plain((end - start) / session.rate, 2)} s"]
+        kind = ""
+        if clip.take.playing is not None:
+            kind = tr("pattern")
+        elif clip.take.slices is not None:
+            kind = tr("apart")
+        parts = [clip.name or track.name, where, tr("{0} s", plain((end - start) / session.rate, 2))]
         parts += [kind] if kind else []
         parts += [decibels(clip.level)] if clip.level else []
-        parts += ["muted"] if clip.is_muted else []
+        parts += [tr("muted")] if clip.is_muted else []
         return ", ".join(parts)
 
     def current(self) -> int:
