@@ -77,6 +77,30 @@ def test_no_text_is_put_together_before_it_is_asked_for():
     assert not wrong
 
 
+def test_no_sentence_is_said_without_being_asked_for():
+    """Of the window: what the command line prints and what is written into files stays as it is."""
+    wrong = []
+    for path in [
+        each for part in ("ui", "bridge", "files", "session") for each in (SOURCE / part).rglob("*.py")
+    ]:
+        tree = ast.parse(path.read_text("utf-8"))
+        calls = [node for node in ast.walk(tree) if isinstance(node, ast.Call)]
+        asked = {
+            id(each)
+            for call in calls
+            if ast.unparse(call.func) in {"tr", "trn", "print"}
+            for each in ast.walk(call)
+        }
+        asked |= {id(node.value) for node in ast.walk(tree) if isinstance(node, ast.Expr)}
+        wrong += [
+            f"{path.name}:{node.lineno}: {node.value}"
+            for node in ast.walk(tree)
+            if isinstance(node, ast.Constant) and id(node) not in asked
+            if isinstance(node.value, str) and re.fullmatch(r"[A-Z“][^<>\n]* [^<>\n]*[a-z”]\.", node.value)
+        ]
+    assert not wrong
+
+
 def test_a_language_that_is_not_there_is_english(english, monkeypatch):
     monkeypatch.setenv("CHRONOTOME_LANGUAGE", "../../etc/passwd")
     speak()

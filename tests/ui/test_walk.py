@@ -3,6 +3,7 @@
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtWidgets import QFileDialog
 
+from chronotome.session.edits.tracks import remove_track
 from chronotome.ui.view_state import Stage
 
 
@@ -64,3 +65,12 @@ def test_the_window_works_meanwhile_and_escape_leaves_the_walk(at_work):
     at_work.window.actions_table.run("walk")
     at_work.click(walk.card.leave)
     assert not walk._outline.isVisible()
+
+
+def test_the_walk_ends_where_nothing_is_left_to_point_at(at_work):
+    at_work.window.actions_table.run("walk")
+    walk = at_work.window.beside.walk
+    track = at_work.session.tracks[0].id
+    at_work.desk.store.apply(lambda session: remove_track(session, track), "Remove the track")
+    assert not walk.is_on
+    assert not walk.card.isVisible()

@@ -142,7 +142,14 @@ class Beside:
         from chronotome.ui.walk import Walk, steps_of  # noqa: PLC0415 - seldom wanted
 
         guard_overrides()
-        return Walk(self._window, self._desk.view, steps_of(self._window))
+        walk = Walk(self._window, self._desk.view, steps_of(self._window))
+        self._desk.store.changed.connect(self._end_walk_without_tracks)
+        return walk
+
+    def _end_walk_without_tracks(self) -> None:
+        """What it points at is not there."""
+        if not self._desk.session.tracks:
+            self.leave_walk()
 
     def walk_through(self) -> None:
         """On the demo, which is opened where it is not what is open."""
