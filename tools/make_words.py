@@ -10,7 +10,7 @@ from pathlib import Path
 from xml.sax.saxutils import escape
 
 from chronotome.dsp.bands import Band
-from chronotome.dsp.stretch.engines import Crossing, Fill, MoveBy
+from chronotome.dsp.stretch.engines import Crossing, EngineName, Fill, MoveBy
 from chronotome.files.finish import Aim
 from chronotome.session.check import Choice, Kind
 from chronotome.session.grid import Feel
@@ -46,7 +46,7 @@ def named() -> dict[str, str]:
     found = {str(each): "session/check.py" for each in (*Kind, *Choice)}
     found |= {str(each): "session/grid.py" for each in Feel}
     found |= {each.value: "files/finish.py" for each in Aim}
-    found |= {str(each): "dsp/stretch/engines.py" for each in (*Fill, *Crossing)}
+    found |= {str(each): "dsp/stretch/engines.py" for each in (*Fill, *Crossing, *EngineName)}
     found |= {str(each): "session/model.py" for each in ClickSound}
     found |= {each.name.lower(): "dsp/bands.py" for each in Band}
     found |= {str(each).capitalize(): "dsp/stretch/engines.py" for each in MoveBy}

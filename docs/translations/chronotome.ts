@@ -73,6 +73,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source> and </source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/status_line.py"/>
         <source> and {0} more</source>
         <translation type="unfinished"></translation>
@@ -110,6 +115,16 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="session/rough.py"/>
         <source>+{0:.0f} dB</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/hits.py"/>
+        <source>, and all after it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/told.py"/>
+        <source>, clicks</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -233,6 +248,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/export.py"/>
+        <source>16 bit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/walk.py"/>
         <source>2 Fit</source>
         <translation type="unfinished"></translation>
@@ -243,6 +263,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/export.py"/>
+        <source>24 bit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/walk.py"/>
         <source>3 Tighten</source>
         <translation type="unfinished"></translation>
@@ -250,6 +275,16 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="ui/walk.py"/>
         <source>4 Rework</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>5 % less</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>5 % more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1828,6 +1863,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/evidence_lane.py"/>
+        <source>EARLY</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/batch.py"/>
         <source>Each file becomes a folder of slices that are it again, put end to end.</source>
         <translation type="unfinished"></translation>
@@ -2946,6 +2986,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/dialogs/information.py"/>
         <source>Kits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/evidence_lane.py"/>
+        <source>LATE</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7336,7 +7381,7 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/loops.py"/>
+        <location filename="ui/commands/fit.py"/>
         <source>bar</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7346,7 +7391,7 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/loops.py"/>
+        <location filename="ui/commands/fit.py"/>
         <source>bars</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7368,6 +7413,11 @@ that {1} does not have</source>
     <message>
         <location filename="ui/commands/fit.py"/>
         <source>beat</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/rail.py"/>
+        <source>beat one not set</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7401,6 +7451,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source>bpm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/fit.py"/>
         <source>bpm, as you said</source>
         <translation type="unfinished"></translation>
@@ -7418,6 +7473,11 @@ that {1} does not have</source>
     <message>
         <location filename="ui/stages/fit.py"/>
         <source>bpm, steady</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/shape_scale.py"/>
+        <source>bright</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7491,8 +7551,18 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/told.py"/>
+        <source>counts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/mark.py"/>
         <source>crossing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>cut</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7503,6 +7573,16 @@ that {1} does not have</source>
     <message>
         <location filename="ui/commands/marks.py"/>
         <source>cut there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>cutting</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/shape_scale.py"/>
+        <source>dark</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7522,6 +7602,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>drifts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/marks.py"/>
         <source>drop it</source>
         <translation type="unfinished"></translation>
@@ -7537,7 +7622,7 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
+        <location filename="dsp/stretch/engines.py"/>
         <source>drums</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7557,12 +7642,12 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/loopback.py"/>
+        <location filename="ui/commands/hits.py"/>
         <source>earlier</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/folded_bar.py"/>
+        <location filename="session/checks.py"/>
         <source>early</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7704,6 +7789,11 @@ that {1} does not have</source>
     <message>
         <location filename="session/other_checks.py"/>
         <source>flam with {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>float</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8152,6 +8242,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source>kHz</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/marks.py"/>
         <source>keep it</source>
         <translation type="unfinished"></translation>
@@ -8192,7 +8287,7 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/folded_bar.py"/>
+        <location filename="session/checks.py"/>
         <source>late</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8202,8 +8297,13 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/loopback.py"/>
+        <location filename="ui/commands/hits.py"/>
         <source>later</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/drift_lane.py"/>
+        <source>leans</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8232,13 +8332,28 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source>length</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>length kept</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>less</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/tighten.py"/>
         <source>live · nothing is committed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/onset_table.py"/>
+        <source>lock</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8519,6 +8634,11 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/drift_lane.py"/>
+        <source>now</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/marks.py"/>
         <source>nudge it</source>
         <translation type="unfinished"></translation>
@@ -8576,6 +8696,11 @@ here is a faint one, strength {1:.0f}</source>
     <message>
         <location filename="session/mark_checks.py"/>
         <source>one counts: less spacing makes them two</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>one note</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8780,6 +8905,11 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/groove_shelf.py"/>
+        <source>shipped</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/pair_rows.py"/>
         <source>silent</source>
         <translation type="unfinished"></translation>
@@ -8856,6 +8986,11 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/pulse_lane.py"/>
+        <source>steady</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/export.py"/>
         <source>stem</source>
         <translation type="unfinished"></translation>
@@ -8896,6 +9031,11 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>stretch</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="session/check.py"/>
         <source>stretched</source>
         <translation type="unfinished"></translation>
@@ -8903,6 +9043,11 @@ other hits have nothing there</source>
     <message>
         <location filename="session/checks.py"/>
         <source>stretched past {0:.3g}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/onset_table.py"/>
+        <source>strong</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8976,6 +9121,11 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>tape</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/handing.py"/>
         <source>the chosen {0} of the clip</source>
         <translation type="unfinished"></translation>
@@ -9006,7 +9156,7 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
+        <location filename="ui/commands/tightening.py"/>
         <source>the grid’s pairs</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9086,7 +9236,7 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/roll_rows.py"/>
+        <location filename="ui/stages/onset_table.py"/>
         <source>time</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9123,6 +9273,11 @@ other hits have nothing there</source>
     <message>
         <location filename="ui/stages/groove_rows.py"/>
         <source>to {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>tones</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -117,7 +117,7 @@ class _Between(_Places):
 
 
 def _side(drift: float) -> str:
-    return tr("{0:.0f} ms {1} of", abs(drift), "late" if drift > 0 else "early")
+    return tr("{0:.0f} ms {1} of", abs(drift), tr("late") if drift > 0 else tr("early"))
 
 
 class _Stretched(_Places):

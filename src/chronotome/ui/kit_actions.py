@@ -69,7 +69,7 @@ def kit_entries(commands: Commands) -> list[Entry]:
             Entry(
                 f"step-{name}-{'more' if by > 0 else 'less'}",
                 "Steps",
-                tr("Steps: {0} {1}", LABELS[name].lower(), "more" if by > 0 else "less"),
+                tr("Steps: {0} {1}", LABELS[name].lower(), tr("more") if by > 0 else tr("less")),
                 "",
                 lambda name=name, by=by: patterns.shape(name, by * STEP_BY[name]),  # type: ignore[misc]  # bound at once
             )

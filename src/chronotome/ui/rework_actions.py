@@ -92,7 +92,7 @@ def rework_entries(commands: Commands) -> list[Entry]:
             Entry(
                 f"{name.replace(' ', '-')}-{'more' if by > 0 else 'less'}",
                 "Apart",
-                tr("Hits: {0} {1}", name, "more" if by > 0 else "less"),
+                tr("Hits: {0} {1}", name, tr("more") if by > 0 else tr("less")),
                 "",
                 lambda name=name, by=by: slices.step_value(name, by),  # type: ignore[misc]  # bound at once
             )

@@ -8,13 +8,13 @@ from chronotome.ui.view_state import Evidence, ViewState
 from chronotome.words import tr
 
 SETTINGS = (
-    ("strength", tr("Strength"), 0.05, "5 % more", "5 % less", "Alt+S", "Alt+Shift+S"),
-    ("swing", tr("Swing"), 1.0, "more", "less", "", ""),
+    ("strength", tr("Strength"), 0.05, tr("5 % more"), tr("5 % less"), "Alt+S", "Alt+Shift+S"),
+    ("swing", tr("Swing"), 1.0, tr("more"), tr("less"), "", ""),
     ("leave_alone", tr("Leave alone"), 1.0, tr("1 ms more"), tr("1 ms less"), "", ""),
-    ("timing", tr("Groove timing"), 0.05, "5 % more", "5 % less", "", ""),
-    ("loudness", tr("Loudness"), 0.05, "5 % more", "5 % less", "", ""),
+    ("timing", tr("Groove timing"), 0.05, tr("5 % more"), tr("5 % less"), "", ""),
+    ("loudness", tr("Loudness"), 0.05, tr("5 % more"), tr("5 % less"), "", ""),
     ("stroke", tr("One stroke"), 5.0, tr("5 ms more"), tr("5 ms less"), "", ""),
-    ("catch", tr("Catch range"), 0.05, "5 % more", "5 % less", "", ""),
+    ("catch", tr("Catch range"), 0.05, tr("5 % more"), tr("5 % less"), "", ""),
     ("shift", tr("All lines"), 1.0, tr("1 ms later"), tr("1 ms earlier"), "", ""),
 )
 """Settings of Tighten that keys move: name, words, step, what more and less are, their keys."""

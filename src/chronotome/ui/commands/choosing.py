@@ -93,7 +93,7 @@ class ChosenHits:
     def choose_band(self, band: int) -> None:
         traits = self._traits()
         if traits is not None:
-            self._choose(traits[0] == band, tr("the {0} ones", BANDS[band]))
+            self._choose(traits[0] == band, tr("the {0} ones", tr(BANDS[band])))
 
     def ask_louder(self) -> None:
         """All hits that are as loud as is said, in dB below the loudest, or louder."""

@@ -229,7 +229,7 @@ class FitCommands:
 
         def do(guide: Guide) -> None:
             before = self._desk.session
-            words = tr("This is {0:g} {1}", bars, "bar" if bars == 1 else "bars")
+            words = tr("This is {0:g} {1}", bars, tr("bar") if bars == 1 else tr("bars"))
             self._apply(lambda session: fitting.set_bars(session, guide.track.id, bars), words)
             if self._desk.session is before:
                 self._say(tr("{0:g} bars would be no tempo between 20 and 400 bpm, or are set already", bars))

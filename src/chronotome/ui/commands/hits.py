@@ -50,7 +50,7 @@ class HitCommands:
         self.choose_hits(lambda shown: np.ones(len(shown.targets), bool), tr("all of them"))
 
     def choose_late(self, sign: int) -> None:
-        words = tr("{0} than {1:.0f} ms", "later" if sign > 0 else "earlier", LATE_MILLISECONDS)
+        words = tr("{0} than {1:.0f} ms", tr("later") if sign > 0 else tr("earlier"), LATE_MILLISECONDS)
         self.choose_hits(lambda shown: sign * shown.targets.drift > LATE_MILLISECONDS, words)
 
     def choose_band(self) -> None:
@@ -141,7 +141,11 @@ class HitCommands:
         wanted[len(at) :] = beats[len(at) :] + lines[there] - lines[nearest]
         moved = dict(zip(targets.onsets[every].tolist(), wanted.tolist(), strict=True))
         track, clip = shown.track.id, shown.clip.id
-        words = tr("{0} line{1}", "later" if step > 0 else "earlier", ", and all after it" if ripples else "")
+        words = tr(
+            "{0} line{1}",
+            tr("later") if step > 0 else tr("earlier"),
+            tr(", and all after it") if ripples else "",
+        )
         self._desk.store.apply(lambda each: move_hits(each, track, clip, moved), tr("Hit to the {0}", words))
 
     @staticmethod

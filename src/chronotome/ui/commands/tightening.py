@@ -147,7 +147,7 @@ class TightenCommands:
         kinds = list(SwingOf)
         new = kinds[(kinds.index(self._desk.view.recipe.swing_of) + 1) % len(kinds)]
         self.set(tr("Set swing"), swing_of=new)
-        self._desk.say(tr("Swing of {0}", "the grid’s pairs" if new is SwingOf.GRID else new))
+        self._desk.say(tr("Swing of {0}", tr("the grid’s pairs") if new is SwingOf.GRID else tr(str(new))))
 
     def toggle_scales(self) -> None:
         """The groove in ms, or as a share of a step."""

@@ -157,12 +157,15 @@ class ValueSlider(QWidget):
         theme = self._view.theme
         painter = QPainter(self)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        painter.setFont(text_font(12, 500))
         painter.setPen(colour(theme.ink if self.isEnabled() else theme.faint_ink))
-        painter.drawText(QRectF(0, 2, self.width(), 18), Qt.AlignmentFlag.AlignLeft, self._name)
         painter.setFont(figure_font(12))
         value = self._words(self._value)
         painter.drawText(QRectF(0, 2, self.width(), 18), Qt.AlignmentFlag.AlignRight, value)
+        room = self.width() - painter.fontMetrics().horizontalAdvance(value) - 6
+        painter.setFont(text_font(12, 500))
+        name = painter.fontMetrics().elidedText(self._name, Qt.TextElideMode.ElideRight, room)
+        painter.drawText(QRectF(0, 2, self.width(), 18), Qt.AlignmentFlag.AlignLeft, name)
+        painter.setFont(figure_font(12))
         if self._note:
             right = self.width() - painter.fontMetrics().horizontalAdvance(value) - 10
             painter.setFont(text_font(10))

@@ -162,7 +162,7 @@ def _disagreement(take: _Subject) -> Decision:
     """Hits are pulled to lines that are not theirs: said before anybody wonders."""
     about = tr("tighten {0}", take.track.id)
     song = plain(take.session.tempo.beats_per_minute, 2)
-    kind = "drifts" if take.is_drifting else tr("is at {0}", plain(take.tempo, 2))
+    kind = tr("drifts") if take.is_drifting else tr("is at {0}", plain(take.tempo, 2))
     sentence = tr("{0} {1}, the song at {2}: its hits are not on these lines.", take.track.name, kind, song)
     return Decision(
         about,

@@ -58,7 +58,7 @@ class GrooveDelegate(QStyledItemDelegate):
         painter.drawText(words, Qt.AlignmentFlag.AlignLeft, groove.name)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        whose = tr("your own") if index.data(PLACE) else "shipped"
+        whose = tr("your own") if index.data(PLACE) else tr("shipped")
         about = f"{grid_words(groove.grid)} · {counted(groove.bars, 'bar')} · {whose}"
         painter.drawText(words, Qt.AlignmentFlag.AlignRight, about)
         picture = QRectF(box.left() + 6, box.bottom() - PICTURE - 4, box.width() - 12, PICTURE)

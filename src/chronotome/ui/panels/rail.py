@@ -138,7 +138,7 @@ def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
     heard = heard_beats_of(session, guide, take) or beats
     return Figures(
         tr("{0} bpm", plain(beats.tempo, 2)),
-        tr("drift ±{0} ms\n{1}", plain(heard.residual), words if is_set else "beat one not set"),
+        tr("drift ±{0} ms\n{1}", plain(heard.residual), words if is_set else tr("beat one not set")),
         len(fit_checks_of(session, guide)),
     )
 

@@ -46,7 +46,7 @@ from chronotome.ui.panels.groove_shelf import GrooveShelf
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.words import tr
 
-HEADERS = ("file", "bpm", "length", "kHz")
+HEADERS = (tr("file"), tr("bpm"), tr("length"), tr("kHz"))
 WIDTHS = (122, 54, 48, 38)
 ROW = 20
 MOST_FOLDERS = 8
@@ -417,5 +417,5 @@ class ShelfPanel(QWidget):
             of = "" if shown == all_of_them else tr(" of {0}", all_of_them)
             patterns = sum(entry.is_pattern for entry in self.rows.entries)
             some = [(shown - patterns, "file"), (patterns, "pattern")]
-            words = " and ".join(counted(number, name) for number, name in some if number)
-            self.told.setText(f"{words or 'nothing'}{of}")
+            words = tr(" and ").join(counted(number, name) for number, name in some if number)
+            self.told.setText(f"{words or tr('nothing')}{of}")

@@ -38,7 +38,7 @@ CHOICES = (
 AIMS = (Aim.NOTHING, Aim.PEAK, Aim.LOUDNESS)
 LEVELS = {Aim.NOTHING: 0.0, Aim.PEAK: -1.0, Aim.LOUDNESS: -14.0}
 MOST_TAIL = 20.0
-DEPTHS = ("16 bit", "24 bit", "float")
+DEPTHS = (tr("16 bit"), tr("24 bit"), tr("float"))
 SIDES = (Side.EDITED, Side.AS_PLAYED)
 
 

@@ -31,7 +31,7 @@ WAYS = (
     *((tr("into {0} parts", parts), Cuts(At.PARTS, parts=parts)) for parts in (2, 4, 8, 16, 32)),
 )
 """How a clip is taken apart; None: by the song's bars."""
-LENGTHENED = ("cut", tr("ring on"), "stretch")
+LENGTHENED = (tr("cut"), tr("ring on"), tr("stretch"))
 
 
 def tilt_words(value: float) -> str:

@@ -93,7 +93,7 @@ class MovingRows(Rows):
         self.way.set_index(WAYS.index(moving.by))
         heard = engine_of(MoveBy.STRETCHING, Keeps.HEARD, material)
         self.keeps.setItemText(
-            0, tr("as heard: {0}", "drums" if heard is EngineName.DRUMS else "chords and mixes")
+            0, tr("as heard: {0}", tr("drums") if heard is EngineName.DRUMS else tr("chords and mixes"))
         )
         self.keeps.setCurrentIndex(list(KEEPS_WORDS).index(moving.keeps))
         self._keeping.setVisible(moving.by is MoveBy.STRETCHING)

@@ -22,7 +22,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
 
-HEADERS = ("time", "bar", "strong", "band", "lock")
+HEADERS = (tr("time"), tr("bar"), tr("strong"), tr("band"), tr("lock"))
 ROW = 20
 WIDTHS = (74, 50, 52, 38, 46)
 Index = QModelIndex | QPersistentModelIndex

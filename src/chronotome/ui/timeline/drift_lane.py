@@ -69,10 +69,10 @@ class DriftLane(EvidenceLane):
         targets, y = shown.targets, 24
         lean = float(np.mean(targets.drift))
         rows = (
-            ("before", f"±{plain(targets.spread_before)}", theme.soft_ink),
-            ("now", f"±{plain(targets.spread_now)}", theme.ink),
+            (tr("before"), f"±{plain(targets.spread_before)}", theme.soft_ink),
+            (tr("now"), f"±{plain(targets.spread_now)}", theme.ink),
             (tr("over {0:.0f}", FAR_MS), f"{targets.far_before}→{targets.far_now}", theme.ink),
-            ("leans", signed(lean), theme.late if lean > 0 else theme.early),
+            (tr("leans"), signed(lean), theme.late if lean > 0 else theme.early),
         )
         for words, figure, value in rows:
             if y + 20 > self.switch_top:

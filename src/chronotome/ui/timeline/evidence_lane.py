@@ -74,6 +74,6 @@ class EvidenceLane(TrackLane):
         )
         painter.setFont(text_font(9, 600))
         painter.setPen(colour(theme.early))
-        painter.drawText(QPointF(content.left() + 6, 13), "EARLY")
+        painter.drawText(QPointF(content.left() + 6, 13), tr("EARLY"))
         painter.setPen(colour(theme.late))
-        painter.drawText(QPointF(content.left() + 6, self.height() - 6), "LATE")
+        painter.drawText(QPointF(content.left() + 6, self.height() - 6), tr("LATE"))

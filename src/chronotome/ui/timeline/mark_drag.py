@@ -71,4 +71,4 @@ class EndDrag(ValueDrag):
         bars = max(1.0, round((beat - self._start) / self._bar))
         if bars != self.value:
             self.to(bars)
-            self.desk.say(tr("This is {0:.0f} {1}", bars, "bar" if bars == 1 else "bars"))
+            self.desk.say(tr("This is {0:.0f} {1}", bars, tr("bar") if bars == 1 else tr("bars")))

@@ -81,7 +81,7 @@ class PulseLane(TrackLane):
         heard = guide.heard or beats
         low, high = float(heard.tempi.min()), float(heard.tempi.max())
         is_even = high - low < EVEN
-        words = "steady" if is_even else f"{plain(low)} – {plain(high)}"
+        words = tr("steady") if is_even else f"{plain(low)} – {plain(high)}"
         painter.drawText(QPointF(12, y + 36), words)
         painter.drawText(QPointF(12, y + 51), "" if is_even else tr("drift ±{0} ms", plain(heard.residual)))
 

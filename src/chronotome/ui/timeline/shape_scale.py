@@ -38,7 +38,7 @@ def _tilt(value: float) -> str:
     return (
         tr("as recorded")
         if not value
-        else tr("{0} dB {1}", plain(abs(value)), "bright" if value > 0 else "dark")
+        else tr("{0} dB {1}", plain(abs(value)), tr("bright") if value > 0 else tr("dark"))
     )
 
 

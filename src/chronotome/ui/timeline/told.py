@@ -18,7 +18,7 @@ def drift_words(milliseconds: float) -> str:
     """Early or late, and by how much."""
     if abs(milliseconds) < 0.05:
         return tr("on its line")
-    return tr("{0} ms {1}", plain(abs(milliseconds)), "late" if milliseconds > 0 else "early")
+    return tr("{0} ms {1}", plain(abs(milliseconds)), tr("late") if milliseconds > 0 else tr("early"))
 
 
 class Hits:
@@ -82,7 +82,7 @@ class Candidates:
             return ""
         onsets = shown.recording.onsets
         when = clock(onsets.frames[row] / shown.recording.rate)
-        state = "counts" if shown.counts[row] else tr("left out")
+        state = tr("counts") if shown.counts[row] else tr("left out")
         lock = tr(", locked") if onsets.lock_array[row] else ""
         return tr("{0}, strength {1:.0f}, {2}{3}", when, onsets.strengths[row], state, lock)
 
@@ -188,7 +188,7 @@ class JoinList:
             return ""
         where = hit_words(session.beat_of(float(proof.joins[row])), session.metre)
         level = float(proof.levels[row])
-        return tr("{0}, {1} dB{2}", where, signed(level), ", clicks" if level > ALLOWED else "")
+        return tr("{0}, {1} dB{2}", where, signed(level), tr(", clicks") if level > ALLOWED else "")
 
     def current(self) -> int:
         proof = self._commands.proof

@@ -300,7 +300,7 @@ class WaveLane(SliceLane):
             if pattern is not None:
                 words = counted(len(pattern), "step")
             elif guide.moving_of(take).by is MoveBy.STRETCHING:
-                words += f" · {engine_for(session, guide, take)}"
+                words += f" · {tr(str(engine_for(session, guide, take)))}"
         self.paint_words(painter, y + 1, words, size=11, weight=500, value=theme.soft_ink)
         y = 98
         group = session.group_of(track.id)
