@@ -10,6 +10,7 @@ from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.ui.view_state import Evidence
+from chronotome.words import tr
 
 BUTTON, GAP, FOOT = 19, 3, 8
 EDGE = 22
