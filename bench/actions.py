@@ -10,7 +10,7 @@ from collections import Counter
 from typing import Any
 
 from PySide6.QtCore import QCoreApplication, QEvent, QPointF, Qt
-from PySide6.QtGui import QMouseEvent
+from PySide6.QtGui import QGuiApplication, QMouseEvent
 from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QInputDialog, QMessageBox, QWidget
 
 from bench.material import isolate
@@ -139,6 +139,7 @@ def main() -> None:
     print(f"{count} random actions and drags: {sum(raised.values())} exceptions (bar 0)")
     window.desk.store.mark_saved(window.desk.store.history.session)
     window.close()
+    QGuiApplication.clipboard().clear()  # files left on the offscreen one outlive Python, and crash its end
 
 
 if __name__ == "__main__":
