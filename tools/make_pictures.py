@@ -179,7 +179,8 @@ def walk(window: MainWindow) -> None:
 
 
 def preferences(window: MainWindow) -> None:
-    """What is chosen for the program."""
+    """What is chosen for the program; the folder is one that is the same in every picture."""
+    window.desk.preferences.keep(takes="/home/ferry/Music/Takes")
     run(window, "preferences")
 
 
@@ -249,6 +250,7 @@ def make(name: str, journal: Path) -> list[str]:
         pause(400)
         others = [each for kind in OWN_WINDOWS for each in window.findChildren(kind) if each.isVisible()]
         shown = next(iter(others), window)
+        application().sendPostedEvents()  # words that came meanwhile have their room
         shown.grab().save(str(FOLDER / f"{name}.png"))
     else:
         take_picture(window, STAGES.get(name, Stage.TIGHTEN), FOLDER / f"{name}.png", errors)
