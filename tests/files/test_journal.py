@@ -1,3 +1,4 @@
+import errno
 import signal
 import subprocess
 import sys
@@ -6,6 +7,7 @@ import time
 
 import pytest
 
+from chronotome.files import writing
 from chronotome.files.journal import Journal, discard, left_behind, recover
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.history import History
@@ -135,3 +137,52 @@ def test_a_folder_that_cannot_be_written_is_told_and_stops_nothing(tmp_path):
 
     assert "cannot be kept safe" in journal.problem
     journal.finish()
+
+
+def brought_back(journal, tmp_path, edits=3):
+    """A journal whose session was killed, and a new session that has its edits."""
+    edited(journal, edits)
+    journal.flush()
+    killed = tmp_path / ("a" * 32 + ".jsonl")
+    killed.write_bytes(journal.path.read_bytes())
+    found = recover(killed)
+    again = Journal(tmp_path / "new")
+    again.start(found.history, {}, None, edits=found.edits, instead_of=found)
+    return killed, again
+
+
+def test_what_was_brought_back_comes_back_after_a_second_crash(journal, tmp_path):
+    killed, again = brought_back(journal, tmp_path)
+    again.flush()
+
+    found = recover(again.path)
+
+    assert not killed.exists()
+    assert (found.edits, found.history.undo_label) == (3, "Edit 2")
+    assert found.older == (again.path.parent / killed.name,)
+    again.finish()
+
+
+def test_on_a_full_disk_the_old_journal_stays_until_the_new_one_is_on_disk(journal, tmp_path, monkeypatch):
+    def full(*_):
+        raise OSError(errno.ENOSPC, "full")
+
+    with monkeypatch.context() as disk:
+        disk.setattr(writing.disk, "sync", full)
+        killed, again = brought_back(journal, tmp_path)
+        again.flush()
+        assert killed.exists()
+        assert left_behind(tmp_path) == []  # nobody else is asked about it
+
+    again.start(History(simple_session([0], 20000)), {}, None)  # saved: both are not needed any more
+    again.flush()
+    assert not killed.exists()
+    again.finish()
+
+
+def test_edits_made_while_it_was_being_saved_are_kept(journal):
+    history = edited(journal, 2)
+    journal.start(history, {}, None, edits=1)
+    journal.flush()
+
+    assert recover(journal.path).edits == 1

@@ -163,7 +163,7 @@ def test_a_recording_that_changed_since_is_not_saved_as_if_it_had_not(tmp_path):
     session, places = with_audio(simple_session([0], 20000), tmp_path)
     write(tmp_path / "take.wav", noise_hits([900], 20000), rate=48000)
 
-    with pytest.raises(UnusableFile, match="has changed since"):
+    with pytest.raises(MissingRecordings, match="take.wav"):
         save_session(tmp_path / "ferry", History(session), places)
 
     assert not (tmp_path / "ferry" / "session.json").exists()
@@ -305,3 +305,14 @@ def test_how_tracks_are_moved_is_read_from_where_it_stood_before(tmp_path):
 
     assert opened.history.session == history.session
     assert [step.session for step in opened.history.past] == [step.session for step in history.past]
+
+
+def test_a_stranger_of_the_same_name_in_the_folder_of_recordings_is_kept(tmp_path):
+    session, places = with_audio(simple_session([0], 20000), tmp_path)
+    (tmp_path / "ferry" / "audio").mkdir(parents=True)
+    (tmp_path / "ferry" / "audio" / "take.wav").write_bytes(b"mine")
+
+    now = save_session(tmp_path / "ferry", History(session), places)
+
+    assert (tmp_path / "ferry" / "audio" / "take (other 1).wav").read_bytes() == b"mine"
+    assert load_session(tmp_path / "ferry").places == now

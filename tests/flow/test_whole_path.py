@@ -78,9 +78,12 @@ def test_a_killed_session_is_offered_back_and_comes_back(at_work, tmp_path, qtbo
 
     (journal,) = left_behind(state)
     window = build(Settings(), in_process=True, journal=Journal(tmp_path / "new journals"))
-    window.restore(recover(journal))
+    brought = recover(journal)
+    window.restore(brought)
     qtbot.waitUntil(lambda: window.desk.tasks.is_idle and window.desk.rendering.is_current)
 
+    window._journal.flush()
+    assert recover(window._journal.path).edits == brought.edits  # killed once more, it is offered once more
     assert window.desk.session == session
     assert window.desk.store.history.undo_label == "Nudge hit"
     assert window.desk.store.is_modified

@@ -1,13 +1,17 @@
 """Opening, saving, closing and finding: nothing is closed unasked, and nothing is lost by a dialog."""
 
 import shutil
+import threading
 
 import pytest
 from PySide6.QtWidgets import QFileDialog, QMessageBox
 
+from chronotome.bridge import document
+from chronotome.errors import CannotWrite
 from chronotome.files.places import load_settings
 from chronotome.files.session_file import load_session
 from chronotome.session.edits.tracks import set_level
+from chronotome.ui.commands.leaving import Way
 from chronotome.ui.theme import THEMES
 from sounds import noise_hits, write
 
@@ -20,16 +24,21 @@ def answers(monkeypatch):
     """What the person says to dialogs: a file, a folder, and what to do with edits."""
     said = {"file": "", "folder": "", "edits": BUTTONS.Cancel, "asked": 0}
 
-    def edits(_box):
+    really = QMessageBox.open
+
+    def edits(box):
+        if box.button(BUTTONS.Discard) is None:  # another question
+            really(box)
+            return
         said["asked"] += 1
-        return said["edits"]
+        box.button(said["edits"]).click()
 
     monkeypatch.setattr(
         QFileDialog, "getOpenFileNames", lambda *_: ([said["file"]] if said["file"] else [], "")
     )
     monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *_: (said["file"], ""))
     monkeypatch.setattr(QFileDialog, "getExistingDirectory", lambda *_: said["folder"])
-    monkeypatch.setattr(QMessageBox, "exec", edits)
+    monkeypatch.setattr(QMessageBox, "open", edits)
     return said
 
 
@@ -179,3 +188,102 @@ def test_sound_and_a_session_dropped_together_ask_first(at_work, tmp_path, answe
     assert answers["asked"] == 1
     assert at_work.session.tracks[0].level == -6.0
     assert len(at_work.session.tracks) == 1
+
+
+@pytest.fixture
+def in_time(at_work, tmp_path, answers, monkeypatch):
+    """A saved session with an edit, whose next saves wait until they are let go: `wait.set()`."""
+    saved_in(at_work, tmp_path / "ferry", answers)
+    edited(at_work)
+    at_work.go_on = threading.Event()
+    really = document.save_session
+
+    def late(*arguments):
+        at_work.go_on.wait(8)
+        return really(*arguments)
+
+    monkeypatch.setattr(document, "save_session", late)
+    return at_work
+
+
+def way(person):
+    return person.window.session_files.leaving.way
+
+
+@pytest.mark.parametrize("answer", [BUTTONS.Cancel, BUTTONS.Discard, BUTTONS.Save])
+def test_quitting_asks_once_and_does_what_is_said(at_work, tmp_path, answer):
+    at_work.desk.document.save(tmp_path / "ferry")
+    at_work.settle()
+    edited(at_work)
+    at_work.desk.store.apply(lambda session: set_level(session, session.tracks[0].id, -6.5), "Level")
+
+    run(at_work, "quit")
+    run(at_work, "quit")
+    (box,) = [each for each in at_work.window.findChildren(QMessageBox) if each.isVisible()]
+    box.button(answer).click()
+    at_work.wait(lambda: way(at_work) is Way.STAYING and at_work.desk.tasks.is_idle)
+
+    at_work.wait(lambda: at_work.window.isVisible() == (answer == BUTTONS.Cancel))
+    assert level_in(tmp_path / "ferry") == (-6.5 if answer == BUTTONS.Save else 0.0)
+    journal = at_work.window._journal.path
+    assert (journal is not None and journal.exists()) == (answer == BUTTONS.Cancel)
+
+
+def test_what_is_edited_while_quitting_saves_is_saved_too(in_time, tmp_path, answers):
+    answers["edits"] = BUTTONS.Save
+    run(in_time, "quit")
+    track = in_time.session.tracks[0].id
+    in_time.desk.store.apply(lambda session: set_level(session, track, -9.0), "Level")
+
+    in_time.go_on.set()
+    in_time.wait(lambda: not in_time.window.isVisible())
+
+    assert level_in(tmp_path / "ferry") == -9.0
+
+
+def test_a_quit_whose_save_failed_closes_nothing_at_a_later_save(in_time, tmp_path, answers, monkeypatch):
+    answers["edits"] = BUTTONS.Save
+    in_time.go_on.set()
+    with monkeypatch.context() as full:
+        full.setattr(document, "save_session", lambda *_: (_ for _ in ()).throw(CannotWrite("x", "full", "")))
+        run(in_time, "quit")
+        in_time.wait(lambda: in_time.desk.tasks.is_idle)
+        assert "full" in in_time.window.status.words.said
+
+    run(in_time, "save")
+    in_time.wait(lambda: not in_time.desk.store.is_modified)
+    in_time.bot.wait(50)
+
+    assert in_time.window.isVisible()
+    assert way(in_time) is Way.STAYING
+
+
+@pytest.mark.parametrize("loss", ["audio", "all", "replaced"])
+def test_nothing_is_called_saved_whose_sound_is_gone(at_work, tmp_path, answers, hits_file, loss):
+    folder = saved_in(at_work, tmp_path / "ferry", answers)
+    (sound,) = (folder / "audio").iterdir()
+    before = at_work.offline(20000)
+    if loss == "replaced":
+        sound.write_bytes(b"something else")
+    else:
+        shutil.move(folder if loss == "all" else folder / "audio", tmp_path / "elsewhere")
+    edited(at_work)
+    monkey_box = []
+    at_work.desk.document.lost.connect(monkey_box.append)
+
+    at_work.desk.document.save(folder)
+    at_work.settle()
+
+    assert list(monkey_box[0].values()) == [sound.name]
+    assert at_work.desk.store.is_modified
+    at_work.desk.document.write_anew(monkey_box[0], at_work.window.session_files.save)
+    at_work.wait(lambda: not at_work.desk.store.is_modified)
+    at_work.window.open([folder])
+    at_work.settle()
+    assert at_work.session.tracks[0].level == -6.0
+    assert not at_work.desk.recordings.lost
+    track = at_work.session.tracks[0].id
+    at_work.desk.store.apply(lambda session: set_level(session, track, 0.0), "Level")
+    assert abs(at_work.offline(20000) - before).max() == 0.0
+    if loss == "replaced":
+        assert any(each.read_bytes() == b"something else" for each in (folder / "audio").iterdir())

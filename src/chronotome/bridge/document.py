@@ -2,7 +2,8 @@
 
 import contextlib
 import threading
-from collections.abc import Sequence
+from collections.abc import Callable, Collection, Sequence
+from functools import partial
 from pathlib import Path
 
 from PySide6.QtCore import QObject, QTimer, Signal
@@ -11,10 +12,12 @@ from chronotome.bridge.fits import Fits
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
-from chronotome.errors import Cancelled, CannotWrite, ChronotomeError, readable
+from chronotome.errors import Cancelled, CannotWrite, ChronotomeError, MissingRecordings, readable
+from chronotome.files.audio_file import FileFacts
 from chronotome.files.door import is_there
 from chronotome.files.journal import Journal, Recovered
 from chronotome.files.pack import pack, unpack
+from chronotome.files.rescue import write_anew
 from chronotome.files.session_file import (
     Opened,
     check_place,
@@ -22,6 +25,7 @@ from chronotome.files.session_file import (
     is_session,
     load_session,
     recordings_of,
+    refuse_lost,
     remove_recordings,
     save_session,
     sweep_session,
@@ -31,7 +35,7 @@ from chronotome.progress import Progress
 from chronotome.session.edits.emptied import heard_contents, without_unheard
 from chronotome.session.history import MOST_STEPS, History
 from chronotome.session.limits import ContentHash
-from chronotome.session.model import Session
+from chronotome.session.model import Recording, Session
 from chronotome.words import tr
 
 JOURNAL_WATCHED_MS = 500
@@ -44,6 +48,8 @@ class Document(QObject):
     saved = Signal()
     held = Signal(object, object)
     """The path of a session that another window has open, and who that is."""
+    lost = Signal(object)
+    """Nothing was saved: these recordings (content -> name) are not there any more, or are others."""
     unsafe = Signal(str)
     """Why edits are not safe from a crash; empty once they are again."""
 
@@ -66,6 +72,8 @@ class Document(QObject):
         self._disk = threading.Lock()
         """Held by whoever writes a session."""
         self._unsafe = ""
+        self._brought: Recovered | None = None
+        """What is being brought back: its journal goes once the new one is on disk."""
         recordings.placed.connect(journal.placed)
         store.kept.connect(self._on_kept)
         watch = QTimer(self)
@@ -136,14 +144,24 @@ class Document(QObject):
             )
             folder = lock = None
         self._hold(lock)
+        self._brought = recovered
         self._show(recovered.history, places, folder, missing, is_saved=False)
 
     def new(self) -> None:
         self._hold(None)
         self._show(History(self.first), {}, None, {}, is_saved=True)
 
-    def save(self, folder: Path) -> None:
-        """Save into a folder, in the background; what is edited meanwhile is for the next time."""
+    def save(
+        self,
+        folder: Path,
+        *,
+        then: Callable[[], None] | None = None,
+        otherwise: Callable[[ChronotomeError], None] | None = None,
+    ) -> None:
+        """Save into a folder, in the background; what is edited meanwhile is for the next time.
+
+        `then` follows once it is saved; `otherwise` hears why it is not, or Cancelled.
+        """
         history, places = self._store.history, dict(self._recordings.places)
         kept = history.shortened(self.steps_kept)
         is_current, dropped = self._recordings.watch(), dict(self._dropped)
@@ -160,14 +178,44 @@ class Document(QObject):
             now, lock = saved
             if not is_current():
                 _release(lock)
+                self._not_saved(otherwise, Cancelled())
                 return
             self._hold(lock)
             self._recordings.places.update(now)
             self.folder = folder
             self._store.mark_saved(history.session)
             self.saved.emit()
+            if then is not None:
+                then()
 
-        self._tasks.run(tr("Saving {0}", folder.name), work, show)
+        self._tasks.run(tr("Saving {0}", folder.name), work, show, partial(self._not_saved, otherwise))
+
+    def _not_saved(self, otherwise: Callable[[ChronotomeError], None] | None, error: ChronotomeError) -> None:
+        if isinstance(error, MissingRecordings):
+            self.lost.emit(error.names)
+        elif not isinstance(error, Cancelled):
+            self._tasks.error.emit(str(error))
+        if otherwise is not None:
+            otherwise(error)
+
+    def write_anew(self, contents: Collection[ContentHash], then: Callable[[], None]) -> None:
+        """Recordings whose files are gone, from the samples in memory; `then` follows once they are files."""
+        session, is_current = self._store.history.session, self._recordings.watch()
+        sources = self._recordings.pool.ready()
+        known = {each.content: each for each in session.recordings}
+        wanted = [(sources[each], known[each]) for each in contents if each in sources and each in known]
+
+        def work(progress: Progress) -> list[tuple[Recording, FileFacts]]:
+            return [(recording, write_anew(source, recording, progress)) for source, recording in wanted]
+
+        def show(written: list[tuple[Recording, FileFacts]]) -> None:
+            if not is_current():
+                return
+            for recording, facts in written:
+                self._recordings.has_another_content(recording.content, facts)
+            then()
+
+        self._tasks.run(tr("Writing recordings anew"), work, show)
 
     def begin_with(self, session: Session) -> None:
         """What a new session begins as; the one that is open too, where nothing was done in it yet."""
@@ -268,7 +316,10 @@ class Document(QObject):
 
     def _on_kept(self, kind: str, history: History) -> None:
         if kind in {"reset", "saved"}:
-            self._journal.start(history, self._recordings.places, self.folder)
+            brought, self._brought = self._brought, None
+            edits = brought.edits if brought else self._store.unsaved_edits
+            places = self._recordings.places
+            self._journal.start(history, places, self.folder, edits=edits, instead_of=brought)
         else:
             self._journal.happened(kind, history)
 
@@ -284,6 +335,7 @@ def _saved(
     folder: Path, history: History, places: dict[ContentHash, Path], progress: Progress, *, is_known: bool
 ) -> tuple[dict[ContentHash, Path], SessionLock | None]:
     """Where the recordings are now, and the lock on the folder: new, or a session, unless it `is_known`."""
+    refuse_lost(history, places, progress)
     if not is_known:
         check_place(folder)
     with contextlib.suppress(OSError):  # saving says why

@@ -17,6 +17,7 @@ class Kept(QObject):
         super().__init__(parent)
         self._recordings = recordings
         self.held: dict[ContentHash, HeldTake] = {}
+        recordings.written_anew.connect(self.add)
         document.saved.connect(self._on_saved)
         document.opened.connect(self._on_opened)
 

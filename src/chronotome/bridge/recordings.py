@@ -1,5 +1,6 @@
 """Recordings of the session: where their files are, their samples, importing and finding them."""
 
+import dataclasses
 import time
 from collections.abc import Callable, Collection, Sequence
 from pathlib import Path
@@ -18,7 +19,7 @@ from chronotome.files.session_file import find_recordings
 from chronotome.progress import Progress, part_of
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Pool, Source
-from chronotome.session.edits.recordings import add_recording, as_told, without_recording
+from chronotome.session.edits.recordings import add_recording, as_told, with_content, without_recording
 from chronotome.session.fit import Fit
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Recording
@@ -36,6 +37,8 @@ class Recordings(QObject):
     source_ready = Signal(str)
     placed = Signal(str, object)
     """Where the file of a recording (by content) is."""
+    written_anew = Signal(str, object)
+    """A file of ours holds a recording (by content) that no saved session has."""
     replaced = Signal()
     """The recordings are those of another session."""
     retired = Signal(object)
@@ -136,6 +139,19 @@ class Recordings(QObject):
         self.placed.emit(content, path)
         if self.pool.get(content) is None:
             self._load(content, path, self._store.session.rate)
+
+    def has_another_content(self, content: ContentHash, facts: FileFacts) -> None:
+        """The file of a recording was written anew, from its samples: other bytes tell it from now on."""
+        source = self.pool.sources.pop(content, None)
+        if source is not None:
+            self.pool.add(dataclasses.replace(source, content=facts.content))
+        self.places.pop(content, None)
+        self.lost.pop(content, None)
+        self.places[facts.content] = facts.path
+        self._store.rewrite(lambda session: with_content(session, content, facts.content))
+        self.placed.emit(facts.content, facts.path)
+        self.written_anew.emit(facts.content, facts.path)
+        self.source_ready.emit(facts.content)
 
     def renamed(self, recording: Recording) -> Recording:
         """With a file name that no other recording of the session has."""

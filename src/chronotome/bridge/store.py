@@ -50,6 +50,18 @@ class Store(QObject):
         return self._history.session is not self._saved
 
     @property
+    def unsaved_edits(self) -> int:
+        """Steps between what the disk holds and now; at least one where they are not the same."""
+        if not self.is_modified:
+            return 0
+        past, future = self._history.past, self._history.future
+        for steps in (past, future):
+            for back, step in enumerate(reversed(steps), start=1):
+                if step.session is self._saved:
+                    return back
+        return max(1, len(past))
+
+    @property
     def is_drafting(self) -> bool:
         return self._draft is not None
 
@@ -108,6 +120,13 @@ class Store(QObject):
         history = self._history.mapped(change)
         if was_saved or not history.past:
             self._saved = history.session
+        self._become(history, None)
+        self.kept.emit("reset", history)
+
+    def rewrite(self, change: Edit) -> None:
+        """Every session of the history changed by what happened outside; no disk has it yet."""
+        self._saved = None
+        history = self._history.mapped(change)
         self._become(history, None)
         self.kept.emit("reset", history)
 

@@ -7,7 +7,7 @@ import struct
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from pathlib import Path
-from typing import BinaryIO
+from typing import BinaryIO, NamedTuple
 
 import numpy as np
 import soundfile
@@ -16,7 +16,7 @@ import soxr
 from chronotome.dsp.audio import Audio, Samples
 from chronotome.dsp.overview import BUCKET, Overview
 from chronotome.errors import UnusableFile
-from chronotome.files.door import Untrusted, refuse_other_than_files
+from chronotome.files.door import Untrusted, opened_file, refuse_other_than_files
 from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Source
@@ -26,6 +26,7 @@ from chronotome.words import tr
 
 FRAMES_AT_ONCE = BUCKET * 512
 MOST_CHANNELS = 8
+MOST_HASHED = 4096
 LOUDEST = 1e6
 """Times full scale: more is damage, and its square is no number."""
 SUFFIXES = (".wav", ".aif", ".aiff", ".flac", ".ogg", ".oga", ".opus", ".mp3", ".w64", ".rf64", ".caf", ".au")
@@ -50,16 +51,54 @@ def new_hash() -> "hashlib.blake2b":
 
 
 def content_hash(path: Path, progress: Progress = unheard) -> str:
-    """Hash of a file's bytes, 32 hexadecimal digits."""
+    """Hash of a file's bytes, 32 hexadecimal digits.
+
+    Raises
+    ------
+    OSError
+    Untrusted
+        If it is no regular file.
+    """
     digest = new_hash()
-    total = max(1, path.stat().st_size)
-    with path.open("rb") as file:
-        done = 0
+    with opened_file(path) as file:
+        before = _stamp(file)
+        total, done = max(1, before.size), 0
         while block := file.read(1 << 22):
             digest.update(block)
             done += len(block)
             progress(done / total)
+        if _stamp(file) == before:
+            _hashed[before] = digest.hexdigest()
+    while len(_hashed) > MOST_HASHED:
+        _hashed.pop(next(iter(_hashed)))
     return digest.hexdigest()
+
+
+def has_content(path: Path, content: str, progress: Progress = unheard) -> bool:
+    """Whether a file is there with these bytes; read only where it is not as it was when it was read last."""
+    try:
+        with opened_file(path) as file:
+            known = _hashed.get(_stamp(file))
+        return (known or content_hash(path, progress)) == content
+    except (OSError, Untrusted):
+        return False
+
+
+class _Stamp(NamedTuple):
+    """What changes when the bytes of a file do."""
+
+    device: int
+    node: int
+    size: int
+    changed: int
+
+
+_hashed: dict[_Stamp, str] = {}
+
+
+def _stamp(file: BinaryIO) -> _Stamp:
+    facts = os.fstat(file.fileno())
+    return _Stamp(facts.st_dev, facts.st_ino, facts.st_size, facts.st_mtime_ns)
 
 
 def facts_of(path: Path, progress: Progress = unheard) -> FileFacts:

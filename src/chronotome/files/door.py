@@ -1,10 +1,12 @@
 """The one door for what comes from outside: regular files of a bounded size, decoded into bounded types."""
 
+import contextlib
 import os
 import stat
 import threading
+from collections.abc import Iterator
 from pathlib import Path
-from typing import Any, TypeVar
+from typing import Any, BinaryIO, TypeVar
 
 import msgspec
 
@@ -31,14 +33,28 @@ def bytes_of(path: Path, most: int = MOST_BYTES) -> bytes:
     OSError
         If it cannot be read.
     """
-    handle = os.open(path, os.O_RDONLY | os.O_NONBLOCK | os.O_CLOEXEC)
-    with os.fdopen(handle, "rb") as file:
-        facts = os.fstat(handle)
-        if not stat.S_ISREG(facts.st_mode):
-            raise Untrusted(tr("is not a file"))
-        if facts.st_size > most:
+    with opened_file(path) as file:
+        if os.fstat(file.fileno()).st_size > most:
             raise Untrusted(tr("is larger than {0} MB", most >> 20))
         return file.read(most + 1)[:most]
+
+
+@contextlib.contextmanager
+def opened_file(path: Path) -> Iterator[BinaryIO]:
+    """A regular file, open for reading; pipes and devices are refused and never waited for.
+
+    Raises
+    ------
+    Untrusted
+        If it is no file.
+    OSError
+        If it cannot be opened.
+    """
+    handle = os.open(path, os.O_RDONLY | os.O_NONBLOCK | os.O_CLOEXEC)
+    with os.fdopen(handle, "rb") as file:
+        if not stat.S_ISREG(os.fstat(handle).st_mode):
+            raise Untrusted(tr("is not a file"))
+        yield file
 
 
 def is_there(path: Path) -> bool:

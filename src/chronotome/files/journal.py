@@ -12,7 +12,9 @@ from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
 from functools import partial
 from pathlib import Path
-from typing import Any
+from typing import Annotated, Any
+
+from msgspec import Meta
 
 from chronotome.errors import ChronotomeError
 from chronotome.files import writing
@@ -26,6 +28,10 @@ from chronotome.session.limits import ContentHash
 from chronotome.words import tr
 
 SYNC_SECONDS = 1.0
+Count = Annotated[int, Meta(ge=0, le=1 << 32)]
+JournalNames = Annotated[
+    tuple[Annotated[str, Meta(pattern=r"\A[0-9a-f]{32}\.jsonl\Z")], ...], Meta(max_length=64)
+]
 
 
 @dataclass(eq=False)
@@ -38,6 +44,10 @@ class _Book:
     history: History
     places: dict[ContentHash, Path]
     folder: Path | None
+    edits: int = 0
+    """That its history begins with, and that no saved session has."""
+    older: "list[_Book]" = field(default_factory=list)
+    """Books whose edits it has taken over: they stay, locked, until they are safe in this one."""
     file: int | None = None
     path: Path | None = None
     writer: LedgerWriter = field(default_factory=LedgerWriter)
@@ -55,12 +65,29 @@ class _Book:
             lines = [] if self.is_behind else self.writer.event(kind, value)
         if self.is_behind:
             self.writer = LedgerWriter()
-            head = [encode({"folder": path_words(self.folder) if self.folder else None})]
+            head = [encode(self._head())]
             head += [_placed(content, place) for content, place in self.places.items()]
             lines = [*head, *self.writer.whole(self.history)]
         if lines:
             self._add(self.file if self.file is not None else self._begin(journals), lines)
         self.is_behind = False
+
+    def _head(self) -> dict[str, Any]:
+        folder = path_words(self.folder) if self.folder else None
+        names = [each.path.name for each in self.older if each.path is not None]
+        return {"folder": folder, "edits": self.edits, "instead_of": names}
+
+    def take_over(self, other: "_Book") -> None:
+        """What another book keeps is in this one, or will be: it goes once this one is on disk."""
+        self.older += [*other.older, other]
+        other.older = []
+
+    def sync(self) -> None:
+        """See to it that it is on disk; raises OSError. What it was written instead of may go then."""
+        if self.file is not None:
+            writing.disk.sync(self.file)
+        if not self.is_behind:
+            self._close_older()
 
     def _begin(self, journals: Path) -> int:
         private_folder(journals)
@@ -81,7 +108,13 @@ class _Book:
             raise
         self.whole = os.fstat(file).st_size
 
+    def _close_older(self) -> None:
+        for each in self.older:
+            each.close()
+        self.older = []
+
     def close(self) -> None:
+        self._close_older()
         if self.path is not None:
             with contextlib.suppress(OSError):
                 self.path.unlink(missing_ok=True)
@@ -111,12 +144,27 @@ class Journal:
         """The file that is written to."""
         return self._book.path if self._book else None
 
-    def start(self, history: History, places: Mapping[ContentHash, Path], folder: Path | None) -> None:
-        """Begin anew from a history as it was opened or saved; what was journalled before is forgotten."""
+    def start(
+        self,
+        history: History,
+        places: Mapping[ContentHash, Path],
+        folder: Path | None,
+        *,
+        edits: int = 0,
+        instead_of: "Recovered | None" = None,
+    ) -> None:
+        """Begin anew from a history; what was journalled before is forgotten.
+
+        Where it has `edits` that no saved session has, the older journals, and those that it was recovered
+        from, go only once the new one is on disk.
+        """
         if self._thread is None:
             self._thread = threading.Thread(target=self._run, name="journal", daemon=True)
             self._thread.start()
-        self._queue.put(("start", _Book(history, dict(places), folder)))
+        book = _Book(history, dict(places), folder, edits)
+        for path in (instead_of.journal, *instead_of.older) if instead_of else ():
+            book.take_over(_Book(history, {}, None, path=path, file=_locked(path)))
+        self._queue.put(("start", book))
 
     def happened(self, kind: str, history: History) -> None:
         """An edit was kept (`then`), the machine added something (`amend`), or `undo` or `redo`."""
@@ -163,17 +211,20 @@ class Journal:
         if kind == "flush":
             value.set()
         elif kind == "start":
-            self._put_away()
+            if value.edits and self._book is not None:
+                value.take_over(self._book)
+            else:
+                self._put_away()
             self._book = value
-            self._try(_Book.write)
+            self._sync() if value.edits else self._try(_Book.write)
         else:
             self._try(partial(_Book.write, kind=kind, value=value))
 
     def _sync(self) -> None:
         self._try(_Book.write)
-        if self._book is not None and self._book.file is not None:
+        if self._book is not None:
             with contextlib.suppress(OSError):
-                writing.disk.sync(self._book.file)
+                self._book.sync()
 
     def _put_away(self) -> None:
         if self._book is not None:
@@ -206,6 +257,8 @@ class Recovered:
     places: dict[ContentHash, Path]
     folder: Path | None
     edits: int
+    older: tuple[Path, ...] = ()
+    """Journals that it was written instead of, and that may still be there."""
 
 
 def left_behind(folder: Path | None = None) -> list[Path]:
@@ -222,17 +275,24 @@ def left_behind(folder: Path | None = None) -> list[Path]:
 
 
 def _is_held(path: Path) -> bool:
+    file = _locked(path)
+    if file is not None:
+        os.close(file)
+    return file is None
+
+
+def _locked(path: Path) -> int | None:
+    """The file of a journal, locked as long as it is open; None where it is gone, or another has it."""
     try:
-        file = os.open(path, os.O_RDONLY)
+        file = os.open(path, os.O_RDONLY | os.O_NOFOLLOW | os.O_CLOEXEC)
     except OSError:
-        return True
+        return None
     try:
         fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
     except OSError:
-        return True
-    finally:
         os.close(file)
-    return False
+        return None
+    return file
 
 
 def recover(path: Path) -> Recovered | None:
@@ -257,11 +317,13 @@ def recover(path: Path) -> Recovered | None:
         reader.read(lines)
     except ValueError:  # what came before it is whole
         is_whole = False
-    if reader.history is None or reader.events == 0:
+    edits = reader.events + _newest(reader, "edits", Count, 0)
+    if reader.history is None or edits == 0:
         if not is_whole:
             raise ChronotomeError(tr("The journal “{0}” is damaged.", path))
         return None
-    return Recovered(path, reader.history, _places_in(reader), _folder_in(reader), reader.events)
+    older = tuple(path.parent / name for name in _newest(reader, "instead_of", JournalNames, ()))
+    return Recovered(path, reader.history, _places_in(reader), _folder_in(reader), edits, older)
 
 
 def _places_in(reader: LedgerReader) -> dict[ContentHash, Path]:
@@ -276,12 +338,18 @@ def _places_in(reader: LedgerReader) -> dict[ContentHash, Path]:
 
 
 def _folder_in(reader: LedgerReader) -> Path | None:
-    """The folder that the session was saved in; the newest word counts."""
+    """The folder that the session was saved in."""
+    words = _newest(reader, "folder", str | None, None)
+    return path_from(words) if words is not None else None
+
+
+def _newest(reader: LedgerReader, name: str, kind: Any, otherwise: Any) -> Any:
+    """What notes say of something: the newest word counts, and what makes no sense is passed over."""
     for note in reversed(reader.notes):
         with contextlib.suppress(ValueError):
-            if "folder" in note:
-                return path_from(converted(note["folder"], str)) if note["folder"] is not None else None
-    return None
+            if name in note:
+                return converted(note[name], kind)
+    return otherwise
 
 
 def set_aside(path: Path) -> Path | None:
@@ -294,7 +362,8 @@ def set_aside(path: Path) -> Path | None:
     return aside
 
 
-def discard(path: Path) -> None:
-    """Forget a journal."""
-    with contextlib.suppress(OSError):
-        path.unlink()
+def discard(*paths: Path) -> None:
+    """Forget journals."""
+    for path in paths:
+        with contextlib.suppress(OSError):
+            path.unlink()

@@ -13,7 +13,7 @@ import msgspec
 from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
-from chronotome.files.audio_file import SUFFIXES, content_hash, new_hash
+from chronotome.files.audio_file import SUFFIXES, content_hash, has_content, new_hash
 from chronotome.files.door import Untrusted, bytes_of, converted, is_there, trusted
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
 from chronotome.files.older import session_of_today, with_shared_takes
@@ -199,7 +199,7 @@ def find_recordings(
         progress(number / len(candidates))
         try:
             content = content_hash(candidate)
-        except OSError:
+        except (OSError, Untrusted):
             continue
         if content in missing:
             found.setdefault(content, candidate)
@@ -306,11 +306,12 @@ def _save_recordings(
     recordings = recordings_of(history)
     for number, (content, recording) in enumerate(recordings.items()):
         place, wanted = places.get(content), folder / AUDIO / recording.file
-        if place is not None and place == wanted:
-            now[content] = place
-        elif place is None or not is_there(place):
+        if place is None or not has_content(place, content):
             missing[content] = recording.file
+        elif place == wanted:
+            now[content] = place
         else:
+            _keep_other(recording.file, wanted, audio, content)
             _copy(
                 place,
                 recording.file,
@@ -319,11 +320,42 @@ def _save_recordings(
                 part_of(progress, number / len(recordings), (number + 1) / len(recordings)),
             )
             now[content] = wanted
+    _refuse_lost(history, missing)
+    return now
+
+
+def refuse_lost(history: History, places: Places, progress: Progress = unheard) -> None:
+    """Refuse to save what could not be opened again: each recording must be there with its content.
+
+    Raises
+    ------
+    MissingRecordings
+    """
+    missing = {}
+    for content, recording in recordings_of(history).items():
+        place = places.get(content)
+        if place is None or not has_content(place, content, progress):
+            missing[content] = recording.file
+    _refuse_lost(history, missing)
+
+
+def _refuse_lost(history: History, missing: dict[ContentHash, str]) -> None:
+    """What only steps of the history still need may be gone."""
     needed = {recording.content for recording in history.session.recordings}
     lost = {content: name for content, name in missing.items() if content in needed}
     if lost:
         raise MissingRecordings(lost)
-    return now
+
+
+def _keep_other(name: str, wanted: Path, audio: int, content: ContentHash) -> None:
+    """A file of that name that is another recording stays, under another name."""
+    if not wanted.exists() or has_content(wanted, content):
+        return
+    for number in range(1, 1000):
+        other = f"{Path(name).stem} (other {number}){Path(name).suffix}"
+        if not (wanted.parent / other).exists():
+            os.rename(name, other, src_dir_fd=audio, dst_dir_fd=audio)
+            return
 
 
 def _copy(place: Path, name: str, audio: int, content: ContentHash, progress: Progress) -> None:

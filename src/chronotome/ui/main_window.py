@@ -26,7 +26,7 @@ from PySide6.QtWidgets import (
 from chronotome.bridge.transport import Transport
 from chronotome.engine.player import Player
 from chronotome.files.audio_out import Written
-from chronotome.files.journal import Journal, Recovered, discard
+from chronotome.files.journal import Journal, Recovered
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
 from chronotome.files.patterns import is_pattern
 from chronotome.files.session_file import is_session
@@ -72,7 +72,7 @@ class MainWindow(QMainWindow):
         self.desk, self.player, self._journal = desk, player, journal
         self.commands = Commands(desk)
         self.tour = Tour(desk, self)
-        self._is_closing = False
+        self._may_close = False
         self.messages = Messages(self)
         self.beside = Beside(self)
         self.session_files = SessionFiles(self, desk, self.tell)
@@ -295,9 +295,8 @@ class MainWindow(QMainWindow):
         return [path for path in paths if path not in folders]
 
     def restore(self, recovered: Recovered) -> None:
-        """Bring back kept edits; their old journal is no longer needed."""
+        """Bring back kept edits."""
         self.desk.document.restore(recovered)
-        discard(recovered.journal)
         self.tell(
             tr("Brought back {0} edits of “{1}”. Save them.", recovered.edits, recovered.history.session.name)
         )
@@ -385,7 +384,8 @@ class MainWindow(QMainWindow):
             self.session_files.open_safely(sounds)
 
     def closeEvent(self, event: QCloseEvent) -> None:
-        if self._is_closing or not self.desk.store.is_modified:
+        """The window goes when nothing is left to ask; Qt closes nothing from within a close."""
+        if self._may_close or not self.desk.store.is_modified:
             self._shut_down()
             event.accept()
             return
@@ -393,8 +393,9 @@ class MainWindow(QMainWindow):
         self.session_files.when_safe(self._close_for_good)
 
     def _close_for_good(self) -> None:
-        self._is_closing = True
+        self._may_close = True
         self.close()
+        self._may_close = False
 
     def _shut_down(self) -> None:
         self.restoring.close()

@@ -9,6 +9,7 @@ from chronotome.dsp.hits import HitTraits
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import Metre
+from chronotome.session.kits import KitSlice
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Clip, Recording, Section, Session, Take, Track, replace
 from chronotome.session.onsets import Onsets
@@ -95,6 +96,24 @@ def without_recording(session: Session, content: ContentHash) -> Session:
         if any(clip.recording == content for clip in track.clips):
             session = remove_track(session, track.id)
     return replace(session, recordings=tuple(each for each in session.recordings if each.content != content))
+
+
+def with_content(session: Session, old: ContentHash, new: ContentHash) -> Session:
+    """A recording is told by other bytes: what it sounds like is the same."""
+
+    def played(clip: Clip) -> Clip:
+        if clip.take.recording != old:
+            return clip
+        return replace(clip, take=replace(clip.take, recording=new))
+
+    def cut(each: KitSlice) -> KitSlice:
+        return replace(each, recording=new) if each.recording == old else each
+
+    return replace(
+        with_recording(session, old, lambda recording: replace(recording, content=new)),
+        tracks=tuple(replace(each, clips=tuple(map(played, each.clips))) for each in session.tracks),
+        kits=tuple(replace(each, slices=tuple(map(cut, each.slices))) for each in session.kits),
+    )
 
 
 def set_analysis(

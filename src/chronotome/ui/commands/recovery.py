@@ -44,7 +44,7 @@ def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:
         if button in {both, only}:
             window.restore(found)
         if button is discarded:
-            discard(found.journal)
+            discard(found.journal, *found.older)
         if files and button is not only:
             window.open(list(files))
 

@@ -4,7 +4,7 @@ from collections.abc import Callable
 from pathlib import Path
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QFileDialog, QMenu, QMessageBox, QWidget
+from PySide6.QtWidgets import QAbstractButton, QFileDialog, QMenu, QMessageBox, QWidget
 
 from chronotome import demo
 from chronotome.errors import readable
@@ -14,8 +14,10 @@ from chronotome.files.pack import SUFFIX as PACK
 from chronotome.files.pack import is_pack
 from chronotome.files.session_file import document_of
 from chronotome.files.session_lock import Holder
+from chronotome.session.limits import ContentHash
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.keeping import Keeping
+from chronotome.ui.commands.leaving import Leaving
 from chronotome.ui.controls.plain_text import question
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
@@ -28,11 +30,13 @@ class SessionFiles:
 
     def __init__(self, window: QWidget, desk: Desk, tell: Callable[[str], None]) -> None:
         self._window, self._desk, self._tell = window, desk, tell
-        self._after_save: Callable[[], None] | None = None
         self._recent: QMenu | None = None
+        self.leaving = Leaving(window, desk, self._ask_folder)
+        self.when_safe = self.leaving.when_safe
         self.keeping = Keeping(window, desk, self.when_safe)
         desk.document.saved.connect(self._on_saved)
         desk.recordings.missing.connect(self._on_missing)
+        desk.document.lost.connect(self._on_lost)
         desk.document.held.connect(self._on_held)
 
     def remember(self) -> None:
@@ -115,35 +119,19 @@ class SessionFiles:
             self._desk.document.save(folder)
 
     def save_as(self) -> None:
+        folder = self._ask_folder()
+        if folder is not None:
+            self._desk.document.save(folder)
+
+    def _ask_folder(self) -> Path | None:
         usual = str(Path.home() / self._desk.document.title)
         name, _ = QFileDialog.getSaveFileName(self._window, tr("Save session as a folder"), usual)
-        if name:
-            self._desk.document.save(Path(name))
-        else:
-            self._after_save = None
+        return Path(name) if name else None
 
     def _on_saved(self) -> None:
         self.remember()
         if self._desk.document.folder is not None:
             self._tell(tr("Saved in “{0}”", self._desk.document.folder))
-        then, self._after_save = self._after_save, None
-        if then is not None:
-            then()
-
-    def when_safe(self, then: Callable[[], None]) -> None:
-        """Do something that closes the session, after asking about edits that are not saved."""
-        if not self._desk.store.is_modified:
-            then()
-            return
-        box = question(self._window, tr("There are edits that are not saved."), tr("Save them first?"))
-        buttons = QMessageBox.StandardButton
-        box.setStandardButtons(buttons.Save | buttons.Discard | buttons.Cancel)
-        chosen = box.exec()
-        if chosen == buttons.Save:
-            self._after_save = then
-            self.save()
-        elif chosen == buttons.Discard:
-            then()
 
     def _on_held(self, path: Path, holder: Holder) -> None:
         name = readable(document_of(path).parent.name)
@@ -163,6 +151,34 @@ class SessionFiles:
         box.setStandardButtons(QMessageBox.StandardButton.Open | QMessageBox.StandardButton.Cancel)
         box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         box.accepted.connect(self.find_missing)
+        box.open()
+
+    def _on_lost(self, lost: dict[ContentHash, str]) -> None:
+        """A save that would leave nothing to open: say so, and offer what can be done."""
+        names = ", ".join(f"“{readable(name)}”" for name in lost.values())
+        self._desk.recordings.lost.update(lost)
+        can_write = set(lost) <= set(self._desk.recordings.pool.ready())
+        more = (
+            tr("Their samples are still in memory: Chronotome can write them anew, and save.")
+            if can_write
+            else tr("Point to the folder that holds them, then save again.")
+        )
+        text = tr("Nothing was saved: {0} is gone, or was replaced by another file.", names)
+        box = question(self._window, text, more)
+        roles = QMessageBox.ButtonRole
+        anew = box.addButton(tr("Write anew and save"), roles.AcceptRole) if can_write else None
+        look = box.addButton(tr("Look for files…"), roles.ActionRole)
+        box.addButton(QMessageBox.StandardButton.Cancel)
+        box.setDefaultButton(anew or look)
+        box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+
+        def decide(button: QAbstractButton) -> None:
+            if button is anew:
+                self._desk.document.write_anew(lost, self.save)
+            elif button is look:
+                self.find_missing()
+
+        box.buttonClicked.connect(decide)
         box.open()
 
     def find_missing(self) -> None:
