@@ -1,13 +1,17 @@
 """From the input into the file, and back to the ear: nothing lost, nothing doubled, no gap unheard of."""
 
+import errno
+import mmap
 import os
+import subprocess
+import sys
 
 import numpy as np
 import pytest
 import soundfile
 
 from chronotome.engine.monitor import Monitor
-from chronotome.files.take_writer import TakeWriter
+from chronotome.files.take_writer import HEADER, TakeWriter
 from chronotome.files.takes import About, describe, discard, hold, left_behind, new_take
 from chronotome.render.take_ring import RING_FRAMES, TAKE_BYTES, TakeRing, TakeWord
 
@@ -28,6 +32,7 @@ def test_what_is_put_is_in_the_file_in_its_order_and_readable_whenever_it_is_kil
     path = tmp_path / "take.wav"
     handle = os.open(path, os.O_RDWR | os.O_CREAT)
     writer, at = TakeWriter(ring, handle, RATE), 0
+    writer.begin()
     for frames in (512, 700_000, 1, 600_000):  # round the ring's end
         ring.put(block(at, frames))
         at += frames
@@ -38,6 +43,26 @@ def test_what_is_put_is_in_the_file_in_its_order_and_readable_whenever_it_is_kil
     os.close(handle)
     np.testing.assert_array_equal(read, block(0, at))
     assert ring.get(TakeWord.LOST) == 0
+
+
+def test_on_a_full_disk_what_it_took_is_kept_and_the_window_is_told(tmp_path):
+    shared = os.memfd_create("ring")
+    os.ftruncate(shared, TAKE_BYTES)
+    ring = TakeRing(memoryview(mmap.mmap(shared, 0)))
+    ring.put(block(0, 48000))
+    path = tmp_path / "take.wav"
+    limit = "import resource; resource.setrlimit(resource.RLIMIT_FSIZE, (100_000, 100_000)); "
+    script = (
+        limit + "from chronotome.files.take_writer import run; import sys; run(*map(int, sys.argv[1:]), 1)"
+    )
+
+    with path.open("xb") as file:
+        command = [sys.executable, "-c", script, str(shared), "0", str(RATE), str(os.getpid())]
+        subprocess.run(command, stdout=file, pass_fds=(shared,), check=True, timeout=20)
+
+    read, _ = soundfile.read(path, dtype="float32")
+    assert ring.get(TakeWord.PROBLEM) == errno.EFBIG
+    np.testing.assert_array_equal(read, block(0, (100_000 - HEADER.size) // 8))
 
 
 def test_what_has_no_room_is_counted_and_does_not_harm_what_is_there(ring):

@@ -1,6 +1,7 @@
 """Takes from the simulated input at the window: their delay measured, recorded, kept until they are saved."""
 
 import os
+import resource
 import signal
 
 import numpy as np
@@ -127,6 +128,28 @@ def test_what_was_recorded_before_the_sound_s_process_was_killed_is_a_take(singe
 
     assert next(each for each in singer.session.recordings if "take" in each.file).frames > 0.9 * RATE
     assert not taking.is_on
+
+
+@pytest.mark.parametrize("ends", ["full", "killed"])
+def test_a_take_that_cannot_be_written_on_is_told_at_once_and_what_was_written_is_kept(singer, ends):
+    taking, said = singer.desk.taking, []
+    singer.desk.tasks.error.connect(said.append)
+    singer.window.actions_table.run("take")
+    singer.bot.waitUntil(lambda: taking.is_on and taking._player.take_frames > RATE, timeout=15000)
+    writer = taking._running.writer.pid
+    if ends == "full":
+        size = taking._running.path.stat().st_size
+        resource.prlimit(writer, resource.RLIMIT_FSIZE, (size, size))
+    else:
+        os.kill(writer, signal.SIGKILL)
+
+    singer.bot.waitUntil(lambda: not taking.is_on, timeout=3000)
+    singer.bot.waitUntil(lambda: bool(said), timeout=15000)
+
+    (recording,) = [each for each in singer.session.recordings if "take" in each.file]
+    assert recording.frames > 0.7 * RATE
+    assert f"{recording.frames / RATE:.1f} s of it are kept" in said[0]
+    assert ("too large" if ends == "full" else "is gone") in said[0]
 
 
 def test_with_a_count_in_what_was_recorded_before_bar_one_is_left_out(singer):

@@ -1,6 +1,7 @@
 """A take from the sound input: written as it comes by a process of its own, and a recording once it ends."""
 
 import contextlib
+import errno
 import os
 import subprocess
 import sys
@@ -24,10 +25,10 @@ from chronotome.engine.control import Control
 from chronotome.engine.key_player import NOWHERE
 from chronotome.engine.kit_table import Note, NoteKind
 from chronotome.engine.player import Player
-from chronotome.errors import Cancelled, CannotWrite
+from chronotome.errors import Cancelled, CannotWrite, ChronotomeError
 from chronotome.files.audio_file import FileFacts, facts_of, load_source
 from chronotome.files.names import plain_name
-from chronotome.files.takes import About, LeftBehind, describe, hold, new_take
+from chronotome.files.takes import About, LeftBehind, describe, discard, hold, new_take
 from chronotome.progress import Progress
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Source
@@ -62,6 +63,14 @@ class _Running:
     """Whether the session is still open over which it was recorded."""
     sounds_from: float = 0.0
     """The moment of the monotonic clock from which on what plays is heard; until then it may be what was."""
+
+    @property
+    def problem(self) -> str | None:
+        """Why no more can be written, where that is so."""
+        number = self.control.take.get(TakeWord.PROBLEM)
+        if number:
+            return tr("the disk is full") if number == errno.ENOSPC else os.strerror(number)
+        return tr("the process that writes it is gone") if self.writer.poll() is not None else None
 
     def stop(self) -> None:
         """No more comes; what came is written."""
@@ -242,8 +251,8 @@ class Taking(QObject):
             with contextlib.suppress(subprocess.TimeoutExpired):
                 running.writer.wait(CLOSE_SECONDS)
 
-    def end(self) -> None:
-        """The take is a recording of the session as soon as it is on disk."""
+    def end(self, why: str = "") -> None:
+        """The take is a recording of the session as soon as it is on disk; `why`, where nobody ended it."""
         running = self._running
         if running is None:
             return
@@ -274,7 +283,7 @@ class Taking(QObject):
             self._is_busy = False
             self._show()
             if running.is_current():
-                self.bring(LeftBehind(running.path, about))
+                self.bring(LeftBehind(running.path, about), why)
             else:
                 self._tasks.told.emit(
                     tr("{0} is kept: another session is open. The next start asks", about.track)
@@ -282,8 +291,8 @@ class Taking(QObject):
 
         self._tasks.run(tr("Writing {0}", running.path.name), work, show)
 
-    def bring(self, take: LeftBehind) -> None:
-        """A take as a recording on a track of its own, where it was heard."""
+    def bring(self, take: LeftBehind, why: str = "") -> None:
+        """A take as a recording on a track of its own, where it was heard; `why` it ended too early."""
         path, about = take.path, take.about
         held = hold(path)
 
@@ -306,16 +315,32 @@ class Taking(QObject):
             if track is not None:
                 self.brought.emit(track)
             self._kept.add(facts.content, path, held)
-            length = f"{about.track}: {facts.frames / facts.rate:.1f} s"
-            self._tasks.told.emit(tr("{0}, kept on disk until the session is saved", length))
+            length = facts.frames / facts.rate
+            if why:
+                self._tasks.error.emit(
+                    tr("{0} ended: {2}. {1:.1f} s of it are kept.", about.track, length, why)
+                )
+            else:
+                told = f"{about.track}: {length:.1f} s"
+                self._tasks.told.emit(tr("{0}, kept on disk until the session is saved", told))
 
-        self._tasks.run(tr("Opening {0}", path.name), work, show)
+        def fail(error: ChronotomeError) -> None:
+            if why and not path.stat().st_size:
+                discard(path)
+                self._tasks.error.emit(tr("{0} ended: {1}. Nothing of it could be kept.", about.track, why))
+            elif not isinstance(error, Cancelled):
+                self._tasks.error.emit(str(error))
+
+        self._tasks.run(tr("Opening {0}", path.name), work, show, fail)
 
     def _look(self) -> None:
         running = self._running
         if running is not None and running.control is not self._player.control:
             self._tasks.error.emit(tr("The sound was started anew: {0} ends here.", running.about.track))
             self.end()
+            return
+        if running is not None and running.problem is not None:
+            self.end(running.problem)
             return
         self.heard.emit(self._player.input_peak(), 0 if running is None else self._player.take_frames)
 

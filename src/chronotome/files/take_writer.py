@@ -6,6 +6,8 @@ The file is a WAV of 32-bit floats whose header is true four times a second: kil
 disk can be read but for the last of them.
 """
 
+import contextlib
+import errno
 import fcntl
 import mmap
 import os
@@ -57,7 +59,9 @@ class TakeWriter:
         self._ring, self._file, self._rate = ring, file, rate
         self.frames = 0
         self._told = 0.0
-        write_all(file, header(rate, 0))
+
+    def begin(self) -> None:
+        write_all(self._file, header(self._rate, 0))
 
     def move(self) -> int:
         """Write what there is; how many frames that was."""
@@ -72,9 +76,14 @@ class TakeWriter:
             self.tell()
         return head - tail
 
+    def keep_what_is_there(self) -> None:
+        """After a write that failed: as many frames as the disk took."""
+        self.frames = max(0, os.fstat(self._file).st_size - HEADER.size) // FRAME_BYTES
+
     def tell(self) -> None:
         """Let the header be true."""
-        os.pwrite(self._file, header(self._rate, self.frames), 0)
+        with contextlib.suppress(OSError):  # not even a header has room: nothing is kept
+            os.pwrite(self._file, header(self._rate, self.frames), 0)
         self._told = time.monotonic()
 
 
@@ -85,6 +94,7 @@ def run(descriptor: int, offset: int, rate: int, parent: int, file: int) -> None
     ring = TakeRing(memoryview(mmap.mmap(descriptor, 0)), offset)
     writer, last = TakeWriter(ring, file, rate), time.monotonic()
     try:
+        writer.begin()
         while True:
             is_over = bool(ring.get(TakeWord.QUIT))
             if writer.move():
@@ -92,9 +102,13 @@ def run(descriptor: int, offset: int, rate: int, parent: int, file: int) -> None
             elif is_over or (os.getppid() != parent and time.monotonic() - last > IDLE_SECONDS):
                 break
             time.sleep(POLL_SECONDS)
+    except OSError as error:  # the window is told, and ends the take
+        ring.set(TakeWord.PROBLEM, error.errno or errno.EIO)
+        writer.keep_what_is_there()
     finally:
         writer.tell()
-        os.fsync(file)
+        with contextlib.suppress(OSError):
+            os.fsync(file)
 
 
 if __name__ == "__main__":

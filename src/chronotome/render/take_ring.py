@@ -25,6 +25,8 @@ class TakeWord(IntEnum):
     """The take has ended: what is in the ring is written, and no more."""
     LOST = 4
     """Frames for which there was no room."""
+    PROBLEM = 6
+    """What the disk said (an errno) when it took no more; 0: it takes what comes."""
     PEAK = 5
     """The loudest sample since it was looked at last, in millionths."""
 
