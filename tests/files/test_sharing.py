@@ -13,7 +13,7 @@ from chronotome.errors import Cancelled, UnusableFile
 from chronotome.files import secrets as own_secrets
 from chronotome.files import sharing
 from chronotome.files.share_place import SharePlace
-from chronotome.files.sharing import About, CannotShare, Upload, place_of, share
+from chronotome.files.sharing import About, CannotShare, Upload, origin_of, place_of, share
 
 ABOUT = About("Harbour ferry", "Bucket kit & shaker", ("ferry", "92 bpm"), is_public=True)
 
@@ -187,9 +187,95 @@ def test_what_a_place_answers_is_believed_within_bounds_only(sound, monkeypatch)
     answers = iter([(200, b"{}"), (200, b"[" * 100_000), (400, b"no\nroom"), (507, b"full")])
     monkeypatch.setattr(sharing._Client, "_answer", lambda *_: next(answers))
     upload = Upload(sound, ABOUT, "https://harbour.example", "key")
-    for words in ("what is no answer", "what is no answer", r"refused it \(400\): no", r"refused it \(507\)"):
+    for words in ("no known answer", "no known answer", r"refused it \(400\): no", r"refused it \(507\)"):
         with pytest.raises(CannotShare, match=words):
             share(upload)
+
+
+class OddPlace:
+    """A place that answers whatever comes with bytes of its own, one after another while it is heard."""
+
+    def __init__(self, head, drip=b"") -> None:
+        self._server = socket.create_server(("127.0.0.1", 0))
+        self.address = f"http://127.0.0.1:{self._server.getsockname()[1]}"
+        threading.Thread(target=self._run, args=(head, drip), daemon=True).start()
+
+    def _run(self, head, drip):
+        with contextlib.suppress(OSError):
+            while True:
+                client, _ = self._server.accept()
+                threading.Thread(target=self._answer, args=(client, head, drip), daemon=True).start()
+
+    @staticmethod
+    def _answer(client, head, drip):
+        with contextlib.suppress(OSError):
+            client.recv(65536)
+            client.sendall(head)
+            while drip:
+                client.sendall(drip)
+                time.sleep(0.01)
+        client.close()
+
+
+@pytest.mark.parametrize(
+    ("head", "drip"),
+    [
+        (b"", b"x"),  # a status line without an end
+        (b"HTTP/1.1 200 OK\r\n", b"x"),
+        (b"", b"HTTP/1.1 100 Continue\r\n\r\n"),
+        (b"HTTP/1.1 200 OK\r\nContent-Length: 900000\r\n\r\n", b" "),
+    ],
+)
+def test_whatever_drips_from_a_place_cancel_works_within_a_second(sound, head, drip):
+    began = time.monotonic()
+
+    def stop(_done):
+        if time.monotonic() - began > 0.5:
+            raise Cancelled
+
+    with pytest.raises(Cancelled):
+        share(Upload(sound, ABOUT, OddPlace(head, drip).address, "key"), stop)
+    assert time.monotonic() - began < 2.5  # of which half a second for taking it back
+
+
+@pytest.mark.parametrize(
+    "address",
+    ["http://harbour.example/s/1", "javascript:alert(1)", "https://me@harbour.example/", "https://a.example/\u202e",
+     "https://a.example/\n", "file:///etc/passwd", "https:///s", "https://[/"],
+)  # fmt: skip
+def test_an_address_that_is_not_safe_is_not_given_on(sound, place, monkeypatch, address):
+    monkeypatch.setattr(sharing._Client, "finish", lambda *_: address)
+    with pytest.raises(CannotShare, match="no address that can be opened"):
+        share(Upload(sound, ABOUT, place.address, place.token))
+
+
+def test_a_key_stands_in_no_text(sound):
+    key = "s3cr3t-key"
+    said = b"HTTP/1.1 400 no\r\nContent-Length: 16\r\n\r\nbad s3cr3t-key !"
+    upload = Upload(sound, ABOUT, OddPlace(said).address, key)
+
+    with pytest.raises(CannotShare) as refused:
+        share(upload)
+    upload.key = key + "\nX: 1"
+    with pytest.raises(CannotShare) as odd:
+        share(upload)
+
+    assert "•••" in str(refused.value)
+    assert key not in str(refused.value) + str(odd.value) + repr(upload)
+    assert "127.0.0.1" not in str(refused.value)
+
+
+@pytest.mark.parametrize(
+    ("one", "other", "is_same"),
+    [
+        ("https://a.example/x", "https://A.example:443/y", True),
+        ("https://a.example", "https://a.example:8443", False),
+        ("http://localhost:80", "https://localhost:80", False),
+        ("https://a.example", "https://b.example", False),
+    ],
+)
+def test_a_key_belongs_to_scheme_host_and_port(one, other, is_same):
+    assert (origin_of(one) == origin_of(other)) == is_same
 
 
 def test_an_empty_file_is_not_shared(tmp_path, place):

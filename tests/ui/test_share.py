@@ -6,6 +6,7 @@ import pytest
 from PySide6.QtGui import QGuiApplication
 
 from chronotome.files.places import load_settings
+from chronotome.files.share_place import SharePlace
 from chronotome.files.sharing import TRIES
 
 
@@ -70,3 +71,29 @@ def test_cancelled_it_is_taken_back_and_an_address_that_is_none_is_told(sharing)
     dialog.go.click()
     assert "without encryption" in dialog.told.text()
     assert TRIES > 1
+
+
+def test_a_key_is_for_the_place_it_was_given_for_and_an_upload_goes_on_at_its_own(sharing, tmp_path):
+    dialog, asked = sharing.dialog, []
+    right, first = dialog.key.text(), dialog.place.text()
+    sharing.bot.keyClicks(dialog.key, "x")  # a wrong one
+    dialog.go.click()
+    assert "does not know this key" in finished(sharing)
+    dialog._sharing.ask_key = asked.append
+
+    other = SharePlace(tmp_path / "other").start()
+    dialog.place.setText(other.address)
+    dialog.place.editingFinished.emit()
+    assert dialog.key.text() == ""
+    assert asked == [other.address]
+    assert dialog.go.text() == "Share"  # nothing broke off on the way there
+
+    dialog.place.setText(first)
+    dialog.place.editingFinished.emit()
+    dialog._give_key(right)
+    assert dialog.go.text() == "Try again"
+    dialog.place.setText(other.address)  # and pressed before the field was left
+    dialog.go.click()
+    assert "given for another place" in dialog.told.text()
+    assert not list(other.shelf.folder.iterdir())
+    other.close()

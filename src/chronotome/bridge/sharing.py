@@ -12,7 +12,7 @@ from chronotome.files.names import plain_name
 from chronotome.files.places import state_folder
 from chronotome.files.secrets import keep_key, kept_key
 from chronotome.files.share_place import SharePlace
-from chronotome.files.sharing import About, Upload, share
+from chronotome.files.sharing import About, Upload, origin_of, share
 from chronotome.progress import Progress, part_of
 from chronotome.words import tr
 
@@ -43,10 +43,9 @@ class Sharing(QObject):
     def is_running(self) -> bool:
         return self._task is not None
 
-    @property
-    def can_go_on(self) -> bool:
-        """Whether there is something that broke off."""
-        return self._upload is not None and not self.is_running
+    def can_go_on(self, place: str) -> bool:
+        """Whether something broke off on its way to that place."""
+        return self._upload is not None and self._upload.place == place and not self.is_running
 
     def practice_place(self) -> SharePlace:
         """The stand-in, which runs as long as the window."""
@@ -65,7 +64,7 @@ class Sharing(QObject):
         """Look for the key of a place; a store may take its time."""
         self._tasks.run(
             tr("Asking the secret store"),
-            lambda _progress: kept_key(place),
+            lambda progress: kept_key(origin_of(place), progress),
             lambda key: self.key_found.emit(place, key or ""),
         )
 
@@ -86,7 +85,7 @@ class Sharing(QObject):
         self._run(work)
 
     def go_on(self, key: str) -> None:
-        """The upload that broke off, from where it is."""
+        """The upload that broke off, from where it is: to its own place, with a key that was given for it."""
         upload = self._upload
         if upload is not None:
             upload.key = key
@@ -99,7 +98,7 @@ class Sharing(QObject):
     def _handed(self, upload: Upload, progress: Progress, *, keeps: bool) -> str:
         address = share(upload, progress)
         if keeps:
-            keep_key(upload.place, upload.key)
+            keep_key(origin_of(upload.place), upload.key, progress)
         return address
 
     def _run(self, work: Callable[[Progress], str]) -> None:

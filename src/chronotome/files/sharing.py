@@ -4,13 +4,17 @@ An upload has a number from its first request on: after an interruption it goes 
 what was asked for twice is there once.
 """
 
+import contextlib
 import hashlib
 import http.client
 import ipaddress
 import json
+import socket
 import time
 import uuid
+from collections.abc import Callable
 from dataclasses import dataclass, field
+from functools import partial
 from pathlib import Path
 from typing import Annotated, Any
 from urllib.parse import SplitResult, urlsplit
@@ -20,12 +24,18 @@ from msgspec import Meta, Struct
 
 from chronotome.errors import Cancelled, ChronotomeError, UnusableFile, readable
 from chronotome.files.door import Untrusted, trusted
+from chronotome.files.waiting import waited_for
 from chronotome.progress import Progress, unheard
 from chronotome.words import tr
 
 AT_ONCE = 1 << 18
 MOST_ANSWER = 1 << 20
 TIMEOUT_SECONDS = 15.0
+"""Without a byte."""
+ANSWER_SECONDS = 60.0
+"""For one request, however many bytes drip in."""
+TAKE_BACK_SECONDS = 0.5
+"""So long somebody who cancelled waits until it is taken back."""
 TRIES = 6
 """Without a byte more in between: then it is told, and may be tried again by hand."""
 FIRST_PAUSE, LONGEST_PAUSE = 0.2, 5.0
@@ -68,7 +78,7 @@ class Upload:
     path: Path
     about: About
     place: str
-    key: str
+    key: str = field(repr=False)
     number: str = field(default_factory=lambda: uuid.uuid4().hex)
     """By which the place knows that a request is the same one again."""
 
@@ -86,10 +96,40 @@ def place_of(text: str) -> SplitResult:
     except ValueError:
         is_known = False
     if not is_known or place.username or place.query or place.fragment:
-        raise CannotShare(tr("“{0}” is no address of a sharing place. Say https://….", readable(text)))
+        raise CannotShare(tr("This is no address of a sharing place. Say https://…."))
     if place.scheme == "http" and not _is_here(place.hostname or ""):
-        raise CannotShare(tr("“{0}” would be reached without encryption. Say https://….", readable(text)))
+        raise CannotShare(tr("This address would be reached without encryption. Say https://…."))
     return place
+
+
+def origin_of(text: str) -> str:
+    """Scheme, host and port: a key that was given for one is for no other; empty where it is no address."""
+    try:
+        place = place_of(text)
+    except ChronotomeError:
+        return ""
+    port = place.port or {"http": 80, "https": 443}[place.scheme]
+    return f"{place.scheme}://{(place.hostname or '').lower()}:{port}"
+
+
+def _checked_key(key: str) -> str:
+    """A key, which is one word of plain signs; what is wrong is told without it."""
+    if not (key.isascii() and key.isprintable()) or " " in key:
+        raise CannotShare(tr("The key holds signs that no key has. Copy it anew, without spaces."))
+    return key
+
+
+def _checked_address(text: str) -> str:
+    """An address that may be shown, copied and opened; a place may say anything."""
+    try:
+        address = urlsplit(text)
+        is_safe = address.scheme == "https" or (address.scheme == "http" and _is_here(address.hostname or ""))
+        is_safe = is_safe and bool(address.hostname) and address.username is None
+    except ValueError:
+        is_safe = False
+    if not is_safe or not (text.isascii() and text.isprintable()) or " " in text:
+        raise CannotShare(tr("It is shared, but the sharing place gave no address that can be opened."))
+    return text
 
 
 def _is_here(host: str) -> bool:
@@ -116,9 +156,9 @@ def share(upload: Upload, progress: Progress = unheard, *, pause: float = FIRST_
         What was handed over so far is taken back.
     """
     place = place_of(upload.place)
-    size, digest = _facts(upload.path)
-    client = _Client(place, upload.key)
+    size, digest = _facts(upload.path, progress)
     received, failures = -1, 0
+    client = _Client(place, _checked_key(upload.key), lambda: progress(max(0, received) / size))
     while True:
         try:
             begun = client.begin(upload, size, digest)
@@ -126,15 +166,16 @@ def share(upload: Upload, progress: Progress = unheard, *, pause: float = FIRST_
                 failures = 0
             received = begun.received
             client.send(upload.path, begun, size, progress)
-            return client.finish(begun.upload)
+            return _checked_address(client.finish(begun.upload))
         except Cancelled:
             client.take_back(upload.number)
             raise
         except (OSError, http.client.HTTPException) as error:
             failures += 1
             if failures >= TRIES:
-                words = tr("“{0}” could not be reached ({1}).", place.netloc, _words(error))
-                raise CannotShare(tr("{0} Try again: it goes on where it was.", words)) from None
+                words = _words(error).replace(upload.key, "•••") if upload.key else _words(error)
+                text = tr("The sharing place could not be reached ({0}).", words)
+                raise CannotShare(tr("{0} Try again: it goes on where it was.", text)) from None
             _wait(min(LONGEST_PAUSE, pause * 2**failures), progress, received / max(1, size))
 
 
@@ -150,13 +191,14 @@ def _wait(seconds: float, progress: Progress, share_done: float) -> None:
         time.sleep(min(0.05, left))
 
 
-def _facts(path: Path) -> tuple[int, str]:
+def _facts(path: Path, progress: Progress) -> tuple[int, str]:
     digest, size = hashlib.sha256(), 0
     try:
         with path.open("rb") as file:
             while block := file.read(1 << 20):
                 digest.update(block)
                 size += len(block)
+                progress(0.0)
     except OSError as error:
         raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Export it again.")) from None
     if not 0 < size <= MOST_FILE:
@@ -167,8 +209,8 @@ def _facts(path: Path) -> tuple[int, str]:
 class _Client:
     """The interface of a sharing place; each request is a connection of its own."""
 
-    def __init__(self, place: SplitResult, key: str) -> None:
-        self._place, self._key = place, key
+    def __init__(self, place: SplitResult, key: str, still: Callable[[], None]) -> None:
+        self._place, self._key, self._still = place, key, still
 
     def begin(self, upload: Upload, size: int, digest: str) -> Begun:
         about = msgspec.to_builtins(upload.about)
@@ -186,7 +228,7 @@ class _Client:
                 head = {"Content-Range": f"bytes {at}-{at + len(block) - 1}/{size}"}
                 told = self._asked("PATCH", f"/v1/uploads/{begun.upload}", Begun, block, head)
                 if told.received <= at:
-                    raise CannotShare(tr("“{0}” takes nothing more. Try again later.", self._place.netloc))
+                    raise CannotShare(tr("The sharing place takes nothing more. Try again later."))
                 at = told.received
                 file.seek(at)
                 progress(at / size)
@@ -195,32 +237,55 @@ class _Client:
         return self._asked("POST", f"/v1/uploads/{number}/done", Shared, b"", {}).address
 
     def take_back(self, number: str) -> None:
-        """Best effort: what was begun is not wanted."""
-        try:
-            self._answer("DELETE", f"/v1/uploads/by-key/{number}", b"", {})
-        except (OSError, http.client.HTTPException, ChronotomeError):
-            return
+        """Best effort: what was begun is not wanted. It goes on by itself where it takes longer."""
+        until = time.monotonic() + TAKE_BACK_SECONDS
+
+        def wait() -> None:
+            if time.monotonic() > until:
+                raise Cancelled
+
+        path = f"/v1/uploads/by-key/{number}"
+        with contextlib.suppress(OSError, http.client.HTTPException, ChronotomeError):
+            waited_for(lambda: self._asked_once("DELETE", path, b"", {}), wait, seconds=ANSWER_SECONDS)
 
     def _asked(self, method: str, path: str, kind: Any, body: bytes, head: dict[str, str]) -> Any:
         status, data = self._answer(method, path, body, head)
         if status in {401, 403}:
-            raise CannotShare(tr("“{0}” does not know this key. Check it in the dialog.", self._place.netloc))
+            raise CannotShare(tr("The sharing place does not know this key. Check it in the dialog."))
         if status >= http.HTTPStatus.INTERNAL_SERVER_ERROR and status != http.HTTPStatus.INSUFFICIENT_STORAGE:
             raise http.client.HTTPException(tr("it answered {0}", status))
         if status >= 300:
-            raise CannotShare(tr("“{0}” refused it ({1}): {2}", self._place.netloc, status, _told(data)))
+            raise CannotShare(tr("The sharing place refused it ({0}): {1}", status, self._told(data)))
         try:
             return trusted(data, kind)
         except Untrusted:
-            raise CannotShare(
-                tr("“{0}” answered what is no answer. Check the address.", self._place.netloc)
-            ) from None
+            raise CannotShare(tr("The sharing place gave no known answer. Check its address.")) from None
 
     def _answer(self, method: str, path: str, body: bytes, head: dict[str, str]) -> tuple[int, bytes]:
+        """Whoever cancels waits no longer than a moment, whatever the place does or does not say."""
+        connection = self._connection()
+        return waited_for(
+            lambda: self._asked_once(method, path, body, head, connection),
+            self._still,
+            seconds=ANSWER_SECONDS,
+            end=partial(_break, connection),
+        )
+
+    def _connection(self) -> http.client.HTTPConnection:
         kinds = {"http": http.client.HTTPConnection, "https": http.client.HTTPSConnection}
-        connection = kinds[self._place.scheme](
+        return kinds[self._place.scheme](
             self._place.hostname or "", self._place.port, timeout=TIMEOUT_SECONDS
         )
+
+    def _asked_once(
+        self,
+        method: str,
+        path: str,
+        body: bytes,
+        head: dict[str, str],
+        connection: http.client.HTTPConnection | None = None,
+    ) -> tuple[int, bytes]:
+        connection = connection or self._connection()
         try:
             full = {"Authorization": f"Bearer {self._key}", "Content-Length": str(len(body)), **head}
             connection.request(method, self._place.path.rstrip("/") + path, body, full)
@@ -229,7 +294,17 @@ class _Client:
         finally:
             connection.close()
 
+    def _told(self, data: bytes) -> str:
+        """What a refusal says, as text of one line, without the key."""
+        words = readable(data[:300].decode("utf-8", "replace"))
+        if self._key:
+            words = words.replace(self._key, "•••")
+        return words or tr("no reason was given")
 
-def _told(data: bytes) -> str:
-    """What a refusal says, as text of one line."""
-    return readable(data[:300].decode("utf-8", "replace")) or tr("no reason was given")
+
+def _break(connection: http.client.HTTPConnection) -> None:
+    """Let what reads or writes it fail now."""
+    way = connection.sock
+    if way is not None:
+        with contextlib.suppress(OSError):
+            way.shutdown(socket.SHUT_RDWR)

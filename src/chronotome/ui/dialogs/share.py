@@ -18,7 +18,7 @@ from PySide6.QtWidgets import (
 
 from chronotome.bridge.sharing import Sharing
 from chronotome.errors import ChronotomeError
-from chronotome.files.sharing import MOST_DESCRIPTION, MOST_TAGS, MOST_TITLE, About, place_of
+from chronotome.files.sharing import MOST_DESCRIPTION, MOST_TAGS, MOST_TITLE, About, origin_of, place_of
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
@@ -58,6 +58,8 @@ class ShareDialog(QDialog):
         self.go.setObjectName("main")
         layout.addLayout(row)
         self._address = ""
+        self._key_origin = ""
+        """Scheme, host and port that the key in its field was given for."""
         sharing.progressed.connect(lambda share: self.bar.setValue(round(100 * share)))
         sharing.done.connect(self._on_done)
         sharing.failed.connect(self._on_failed)
@@ -81,6 +83,7 @@ class ShareDialog(QDialog):
         self.place.editingFinished.connect(self._look_for_key)
         self.key = QLineEdit()
         self.key.setEchoMode(QLineEdit.EchoMode.Password)
+        self.key.textEdited.connect(lambda _text: self._key_is_for(self.place.text()))
         self.keeps = QCheckBox(tr("Keep it in the desktop’s secret store"))
         self.keeps.setChecked(True)
         practice = QPushButton(tr("A place on this machine"))
@@ -129,16 +132,33 @@ class ShareDialog(QDialog):
     def _practise(self) -> None:
         place = self._sharing.practice_place()
         self.place.setText(place.address)
-        self.key.setText(place.token)
+        self._give_key(place.token)
         self.keeps.setChecked(False)
 
+    def _key_is_for(self, place: str) -> None:
+        self._key_origin = origin_of(place)
+
+    def _give_key(self, key: str) -> None:
+        """A key for the place that is named."""
+        self.key.setText(key)
+        self._key_is_for(self.place.text())
+
+    def _drop_foreign_key(self) -> bool:
+        """A key that was given for another place is no key for this one."""
+        is_foreign = bool(self.key.text()) and self._key_origin != origin_of(self.place.text())
+        if is_foreign:
+            self.key.clear()
+        return is_foreign
+
     def _look_for_key(self) -> None:
-        if self.place.text() and not self.key.text():
+        self._drop_foreign_key()
+        self._show()
+        if origin_of(self.place.text()) and not self.key.text():
             self._sharing.ask_key(self.place.text().strip())
 
     def _on_key(self, place: str, key: str) -> None:
         if place == self.place.text().strip() and not self.key.text():
-            self.key.setText(key)
+            self._give_key(key)
 
     def _on_go(self) -> None:
         sharing = self._sharing
@@ -152,10 +172,13 @@ class ShareDialog(QDialog):
         except ChronotomeError as error:
             self.told.setText(str(error))
             return
+        if self._drop_foreign_key():
+            self.told.setText(tr("The key was given for another place. Enter the key for this one."))
+            return
         self._desk.preferences.keep(share_place=place)
         self.told.setText(tr("It is written, then handed over…"))
         self._address = ""
-        if sharing.can_go_on:
+        if sharing.can_go_on(place):
             sharing.go_on(self.key.text())
         else:
             suffix = self._tray.encoding.suffix
@@ -183,7 +206,9 @@ class ShareDialog(QDialog):
     def _show(self) -> None:
         is_running = self._sharing.is_running
         self.what.setText(tr("{0}, as the tray of Export has it", self._tray.encoding.words))
-        words = tr("Cancel") if is_running else tr("Try again") if self._sharing.can_go_on else tr("Share")
+        words = tr("Cancel") if is_running else tr("Share")
+        if not is_running and self._sharing.can_go_on(self.place.text().strip()):
+            words = tr("Try again")
         self.go.setText(words)
         self.go.setEnabled(is_running or bool(self._desk.session.tracks))
         self.again.setEnabled(bool(self._address))
