@@ -2759,6 +2759,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/leaving.py"/>
+        <source>It is being saved: one moment</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/session_files.py"/>
         <source>It is changed there only. A copy of it can be opened here, and saved elsewhere.</source>
         <translation type="unfinished"></translation>
@@ -2781,6 +2786,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/commands/kits.py"/>
         <source>It is on keys already</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>It is shared, but the sharing place gave no address that can be opened.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3236,6 +3246,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>Look</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Look for files…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4094,6 +4109,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Nothing was saved: {0} is gone, or was replaced by another file.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/grooves.py"/>
         <source>Nothing was taken away.</source>
         <translation type="unfinished"></translation>
@@ -4611,6 +4631,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>Plays</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Point to the folder that holds them, then save again.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5144,7 +5169,7 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/session_files.py"/>
+        <location filename="ui/commands/leaving.py"/>
         <source>Save them first?</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6241,8 +6266,18 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/sharing.py"/>
+        <source>The key holds signs that no key has. Copy it anew, without spaces.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>The key of the slice</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/share.py"/>
+        <source>The key was given for another place. Enter the key for this one.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6331,6 +6366,31 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/sharing.py"/>
+        <source>The sharing place could not be reached ({0}).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>The sharing place does not know this key. Check it in the dialog.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>The sharing place gave no known answer. Check its address.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>The sharing place refused it ({0}): {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>The sharing place takes nothing more. Try again later.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/taking.py"/>
         <source>The sound was started anew: {0} ends here.</source>
         <translation type="unfinished"></translation>
@@ -6376,12 +6436,17 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Their samples are still in memory: Chronotome can write them anew, and save.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>Theme</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/session_files.py"/>
+        <location filename="ui/commands/leaving.py"/>
         <source>There are edits that are not saved.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6551,8 +6616,18 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/sharing.py"/>
+        <source>This address would be reached without encryption. Say https://….</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/guarded.py"/>
         <source>This could not be drawn. Undo, or open the session anew; nothing is lost.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>This is no address of a sharing place. Say https://….</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7076,6 +7151,11 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Write anew and save</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/kit_actions.py"/>
         <source>Write down what is played</source>
         <translation type="unfinished"></translation>
@@ -7128,6 +7208,11 @@ their recipes are kept, no sound. Its name:</source>
     <message>
         <location filename="ui/commands/patterns.py"/>
         <source>Write {0} as a pattern</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/document.py"/>
+        <source>Writing recordings anew</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9131,7 +9216,7 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/journal.py"/>
+        <location filename="bridge/taking.py"/>
         <source>the disk is full</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9168,6 +9253,11 @@ other hits have nothing there</source>
     <message>
         <location filename="ui/commands/handing.py"/>
         <source>the kit {0}: {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/taking.py"/>
+        <source>the process that writes it is gone</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9606,6 +9696,16 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/dialogs/batch.py"/>
         <source>{0} done, {1} failed, of {2}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/taking.py"/>
+        <source>{0} ended: {1}. Nothing of it could be kept.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/taking.py"/>
+        <source>{0} ended: {2}. {1:.1f} s of it are kept.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10145,16 +10245,6 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/sharing.py"/>
-        <source>“{0}” answered what is no answer. Check the address.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>“{0}” could not be reached ({1}).</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/application.py"/>
         <source>“{0}” could not be written. Choose another place, and an ending like .png.</source>
         <translation type="unfinished"></translation>
@@ -10162,11 +10252,6 @@ or {2} {3}</source>
     <message>
         <location filename="errors.py"/>
         <source>“{0}” could not be written: {1}. {2}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>“{0}” does not know this key. Check it in the dialog.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10192,11 +10277,6 @@ or {2} {3}</source>
     <message>
         <location filename="ui/commands/tightening.py"/>
         <source>“{0}” is kept: Shift+V goes from variant to variant</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>“{0}” is no address of a sharing place. Say https://….</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10245,16 +10325,6 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/sharing.py"/>
-        <source>“{0}” refused it ({1}): {2}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>“{0}” takes nothing more. Try again later.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/recovery.py"/>
         <source>“{0}” was not closed properly.</source>
         <translation type="unfinished"></translation>
@@ -10262,11 +10332,6 @@ or {2} {3}</source>
     <message>
         <location filename="ui/commands/recovery.py"/>
         <source>“{0}” was recorded and is in no saved session.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>“{0}” would be reached without encryption. Say https://….</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -1,5 +1,6 @@
 """Where the program starts: the command line, or the window."""
 
+import io
 import os
 import sys
 from collections.abc import Sequence
@@ -8,6 +9,9 @@ from chronotome import cli
 
 
 def main(words: Sequence[str] | None = None) -> int:
+    for stream in (sys.stdout, sys.stderr):  # a terminal that has no “ ” gets a question mark
+        if isinstance(stream, io.TextIOWrapper):
+            stream.reconfigure(errors="replace")
     arguments = cli.parsed(sys.argv[1:] if words is None else words)
     if arguments.command is None:
         cli.parser().print_help()
@@ -28,7 +32,7 @@ def speak_alone() -> None:
         own = os.dup(2)
     except OSError:  # there is none
         return
-    sys.stderr = os.fdopen(own, "w", buffering=1, errors="backslashreplace")
+    sys.stderr = os.fdopen(own, "w", buffering=1, encoding=sys.stderr.encoding, errors="backslashreplace")
     nowhere = os.open(os.devnull, os.O_WRONLY)
     os.dup2(nowhere, 2)
     os.close(nowhere)

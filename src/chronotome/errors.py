@@ -1,15 +1,14 @@
 """What can go wrong in the world outside; each text can be shown to a person as it is."""
 
-import re
 from pathlib import Path
 
-from chronotome.words import tr
+from chronotome.words import tr, visible
 
 
 def readable(text: object) -> str:
     """Text of one line: bytes of a file name that are no text, and signs that nobody sees, are replaced."""
     words = str(text).encode("utf-8", "surrogateescape").decode("utf-8", "replace")
-    return re.sub(r"[\x00-\x1f\x7f]", "\ufffd", words)
+    return visible(words.replace("\n", "\ufffd").replace("\t", "\ufffd"))
 
 
 class ChronotomeError(Exception):

@@ -4,7 +4,12 @@ The text in the code is English and the key of its translation. `tr` knows no Qt
 any other part of it is imported, which translator speaks (`ui/language.py`); without one it is English.
 """
 
+import re
 from collections.abc import Callable
+
+UNSEEN = "\x00-\x08\x0b-\x1f\x7f-\x9f\u202a-\u202e\u2066-\u2069"
+"""Signs that nobody sees: controls, and those that turn the direction of what follows."""
+_unseen = re.compile(f"[{UNSEEN}]")
 
 
 def _english(text: str) -> str:
@@ -20,10 +25,15 @@ def speak_by(translate: Callable[[str], str]) -> None:
     _speak = translate
 
 
+def visible(text: str) -> str:
+    """Text in which nothing is hidden: signs that nobody sees are shown as one that everybody does."""
+    return _unseen.sub("\ufffd", text)
+
+
 def tr(text: str, *values: object) -> str:
     """A text in the language that is spoken; {0}, {1:.2f} … are where values stand in it."""
     spoken = _speak(text)
-    return spoken.format(*values) if values else spoken
+    return visible(spoken.format(*values)) if values else spoken
 
 
 def trn(number: int, one: str, many: str) -> str:

@@ -3,6 +3,7 @@
 import json
 import re
 import shlex
+import shutil
 import subprocess
 import sys
 
@@ -133,6 +134,22 @@ def test_commands_do_one_file_each_and_the_same_to_the_bit(takes, tmp_path, caps
     for path in sorted((tmp_path / "at once").iterdir()):
         assert path.read_bytes() == (tmp_path / "one by one" / path.name).read_bytes()
         assert np.abs(soundfile.read(path)[0]).max() > 0.1
+
+
+def test_names_that_a_shell_takes_for_more_are_left_out_or_made_safe(takes, tmp_path, capfd, monkeypatch):
+    write_recipe(tmp_path / "r.json", RECIPE)
+    shutil.copy(takes / "take 0.wav", takes / "take\ntouch broken\n.wav")
+    monkeypatch.chdir(takes)
+    shutil.copy("take 0.wav", "./-o.wav")
+
+    assert main(["batch", "../r.json", "./-o.wav", str(takes), "-o", "out", "--commands"]) == 0
+
+    told = capfd.readouterr()
+    lines = told.out.splitlines()
+    assert len(lines) == 5
+    assert " ./-o.wav " in lines[0]
+    assert all(line.startswith("chronotome batch ") for line in lines)
+    assert "line break in its name" in told.err
 
 
 def test_on_the_command_line_a_file_that_fails_is_an_exit_code(takes, tmp_path, capsys):

@@ -3,6 +3,7 @@
 import csv
 import io
 import json
+import os
 import subprocess
 import sys
 import tomllib
@@ -506,3 +507,17 @@ def test_one_take_is_matched_to_another(shaken, tmp_path):
         1
     )
     assert np.median(away) <= 2
+
+
+def test_a_terminal_that_knows_no_signs_but_ascii_gets_question_marks(tmp_path):
+    path = tmp_path / "b\u00fccket \x9b31m\u202e.wav"
+    path.write_bytes(b"no sound")
+    ran = subprocess.run(
+        [sys.executable, "-m", "chronotome", "onsets", str(path)],
+        capture_output=True,
+        check=False,
+        env={**os.environ, "PYTHONIOENCODING": "ascii", "PYTHONUTF8": "0"},
+    )
+    assert ran.returncode == 1
+    assert b"Traceback" not in ran.stderr
+    assert b"b?cket ?31m?.wav" in ran.stderr

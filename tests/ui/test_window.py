@@ -6,16 +6,19 @@ from types import SimpleNamespace
 import numpy as np
 import pytest
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QAbstractButton, QWidget
+from PySide6.QtWidgets import QAbstractButton, QLabel, QWidget
 
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
 from chronotome.render.mix import Side
+from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tracks import rename
 from chronotome.session.grid import Grid
 from chronotome.session.targets import Reason
 from chronotome.session.tighten import targets_of
 from chronotome.ui.application import build
 from chronotome.ui.commands.session_files import DEMO_SESSION
+from chronotome.ui.controls.plain_text import question
 from chronotome.ui.dialogs.keys_and_marks import ShortcutsDialog
 from chronotome.ui.view_state import Stage
 from sounds import noise_hits, sine, write
@@ -321,3 +324,23 @@ def test_a_window_that_is_closed_gives_back_all_that_it_held(qtbot, tmp_path):
     gc.collect()
 
     assert [each() for each in held] == [None] * 3
+
+
+def test_names_are_text_whatever_signs_are_in_them(at_work):
+    name = "<h1>Bucket</h1>\u202e kit"
+    at_work.desk.store.apply(lambda session: rename(session, session.tracks[0].id, name), f"Name {name}")
+    at_work.desk.view.show_stage(Stage.TIGHTEN)
+    at_work.desk.store.apply(lambda session: set_tempo(session, 61.0), "Tempo")
+    at_work.settle()
+    box = question(at_work.window, name, name)
+
+    labels = [*at_work.window.findChildren(QLabel), *box.findChildren(QLabel)]
+    tips = [each.toolTip() for each in at_work.window.findChildren(QWidget)]
+
+    assert any("<h1>" in each.text() for each in labels)
+    assert [
+        each.text() for each in labels if each.textFormat() is not Qt.TextFormat.PlainText and each.text()
+    ] == []
+    assert [each for each in tips if "<h1>" in each] == []
+    assert "&lt;h1&gt;" in at_work.window.decision.toolTip()
+    assert "\u202e" not in at_work.window.decision.words.text()

@@ -2,6 +2,7 @@
 
 import argparse
 import json
+import re
 import sys
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
@@ -16,6 +17,7 @@ from chronotome.files.audio_out import ENCODINGS, Encoding
 from chronotome.files.headless import SILENT
 from chronotome.files.writing import cannot_write, write_whole
 from chronotome.progress import Progress, part_of
+from chronotome.words import UNSEEN
 
 if TYPE_CHECKING:
     from chronotome.dsp.onsets.detection import DetectedOnsets
@@ -32,8 +34,10 @@ def between(low: float, high: float) -> Any:
 
 
 def put(document: dict[str, Any]) -> None:
-    json.dump(document, sys.stdout, ensure_ascii=False)
-    sys.stdout.write("\n")
+    """As JSON; signs that a terminal would obey are written as numbers."""
+    is_plain = not (sys.stdout.encoding or "").lower().startswith("utf")
+    words = json.dumps(document, ensure_ascii=is_plain)
+    sys.stdout.write(re.sub(f"[{UNSEEN}]", lambda found: f"\\u{ord(found[0]):04x}", words) + "\n")
 
 
 def heard(path: Path, progress: Progress, material: Material | None = None) -> "tuple[Audio, DetectedOnsets]":

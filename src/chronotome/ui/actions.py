@@ -8,6 +8,7 @@ from PySide6.QtGui import QAction, QKeySequence
 from PySide6.QtWidgets import QMenu, QMenuBar, QPushButton, QWidget
 
 from chronotome.errors import ChronotomeError
+from chronotome.ui.controls.plain_text import tip
 from chronotome.words import tr
 
 MENUS = (
@@ -100,7 +101,7 @@ class Actions(QObject):
             action = self._actions[entry.name]
             action.setShortcuts([QKeySequence(each) for each in keys.split(", ") if each])
             words = entry.words.rstrip("…")
-            action.setToolTip(f"{words} ({keys})" if keys else words)
+            action.setToolTip(tip(f"{words} ({keys})" if keys else words))
         for button, name in self._buttons:
             button.setToolTip(self._actions[name].toolTip())
 

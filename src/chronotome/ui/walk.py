@@ -6,8 +6,9 @@ from typing import Protocol
 
 from PySide6.QtCore import QEvent, QObject, QPoint, QRect, Qt
 from PySide6.QtGui import QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.guarded import guarded
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.transport_bar import TransportBar
@@ -199,7 +200,7 @@ class _Card(QWidget):
         self.setFixedWidth(WIDTH)
         layout = QVBoxLayout(self)
         layout.setContentsMargins(16, 12, 16, 12)
-        self.title, self.words = QLabel(), QLabel()
+        self.title, self.words = Label(), Label()
         self.title.setObjectName("heading")
         self.words.setWordWrap(True)
         layout.addWidget(self.title)

@@ -3,7 +3,7 @@
 import html
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QMessageBox, QWidget
+from PySide6.QtWidgets import QLabel, QMessageBox, QWidget
 
 from chronotome.words import tr
 
@@ -13,9 +13,20 @@ def tip(text: str) -> str:
     return f"<span>{html.escape(text)}</span>" if {"<", "&"} & set(text) else text
 
 
+class Label(QLabel):
+    """Words as they stand."""
+
+    def __init__(self, words: str = "") -> None:
+        super().__init__()
+        self.setTextFormat(Qt.TextFormat.PlainText)
+        self.setText(words)
+
+
 def question(parent: QWidget, text: str, more: str) -> QMessageBox:
     """A box that asks, about things that people named."""
     box = QMessageBox(QMessageBox.Icon.NoIcon, tr("Chronotome"), text, parent=parent)
     box.setTextFormat(Qt.TextFormat.PlainText)
     box.setInformativeText(more)
+    for label in box.findChildren(QLabel):  # the box tells it to the first only
+        label.setTextFormat(Qt.TextFormat.PlainText)
     return box

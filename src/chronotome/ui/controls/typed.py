@@ -5,9 +5,10 @@ from collections.abc import Callable
 
 from PySide6.QtCore import QEvent, QRect, Qt, Signal
 from PySide6.QtGui import QFocusEvent, QKeyEvent, QMouseEvent
-from PySide6.QtWidgets import QLabel, QLineEdit, QWidget
+from PySide6.QtWidgets import QLineEdit, QWidget
 
 from chronotome.session.limits import LONGEST_NAME
+from chronotome.ui.controls.plain_text import Label
 from chronotome.words import tr
 
 
@@ -94,7 +95,7 @@ class TypedName(TypedFigure):
         self.selectAll()  # a length that is set lets go of the selection
 
 
-class FigureLabel(QLabel):
+class FigureLabel(Label):
     """A figure that is shown, and typed after a double-click; what was typed is told as it is."""
 
     typed = Signal(str)

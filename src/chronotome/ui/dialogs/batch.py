@@ -3,7 +3,6 @@
 from collections.abc import Sequence
 from pathlib import Path
 
-from PySide6.QtCore import Qt
 from PySide6.QtGui import QDragEnterEvent, QDropEvent, QGuiApplication
 from PySide6.QtWidgets import (
     QDialog,
@@ -11,7 +10,6 @@ from PySide6.QtWidgets import (
     QFormLayout,
     QHBoxLayout,
     QHeaderView,
-    QLabel,
     QLineEdit,
     QTreeWidget,
     QTreeWidgetItem,
@@ -42,6 +40,7 @@ from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import counted, grid_words, percent
 from chronotome.ui.controls.plain_button import plain_button
+from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
@@ -92,7 +91,7 @@ class BatchDialog(QDialog):
         self.do = Segmented(view, tr("What is done"), [words for words, _ in DOINGS])
         self.do.chosen.connect(lambda _index: self._show())
         form.addRow(tr("What"), self.do)
-        self.about = QLabel()
+        self.about = Label()
         self.about.setObjectName("soft")
         self.about.setWordWrap(True)
         form.addRow("", self.about)
@@ -129,9 +128,8 @@ class BatchDialog(QDialog):
         plain_button(tr("Add a folder…"), self._ask_folder, row)
         self.remove = plain_button(tr("Take out"), self._take_out, row)
         row.addStretch(1)
-        self.to = QLabel(tr("into no folder yet"))
+        self.to = Label(tr("into no folder yet"))
         self.to.setObjectName("soft")
-        self.to.setTextFormat(Qt.TextFormat.PlainText)
         row.addWidget(self.to)
         plain_button(tr("Into…"), self._ask_out, row)
         return row
@@ -140,7 +138,7 @@ class BatchDialog(QDialog):
         row = QHBoxLayout()
         plain_button(tr("Save as a recipe…"), self._ask_recipe, row)
         self.copy = plain_button(tr("Copy the report"), self._copy, row)
-        self.told = QLabel()
+        self.told = Label()
         self.told.setObjectName("soft")
         row.addWidget(self.told, 1)
         self.go = plain_button(tr("Start"), self._on_go, row)
@@ -200,7 +198,7 @@ class BatchDialog(QDialog):
         self.paths += new
         for each in new:
             item = QTreeWidgetItem([shown(each.name), "waiting"])
-            item.setToolTip(0, shown(str(each)))
+            item.setToolTip(0, tip(shown(str(each))))
             self.list.addTopLevelItem(item)
         self._show()
 
@@ -265,7 +263,7 @@ class BatchDialog(QDialog):
         item = self.list.topLevelItem(row)
         if item is not None:
             item.setText(1, words)
-            item.setToolTip(1, words)
+            item.setToolTip(1, tip(words))
 
     def _on_progress(self, number: int, share: float) -> None:
         self._tell(number, percent(100 * share))

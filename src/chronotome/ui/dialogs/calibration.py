@@ -6,8 +6,9 @@ import time
 import numpy as np
 from PySide6.QtCore import QEvent, Qt, QTimer
 from PySide6.QtGui import QCloseEvent, QKeyEvent, QMouseEvent
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLabel, QProgressBar, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialog, QDialogButtonBox, QProgressBar, QVBoxLayout, QWidget
 
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
 
@@ -40,7 +41,7 @@ class CalibrationDialog(QDialog):
         self.taps: list[float] = []
         self.setWindowTitle(tr("Tap calibration"))
         layout = QVBoxLayout(self)
-        self.words = QLabel(
+        self.words = Label(
             tr(
                 "Sixteen clicks come, one every 0.6 seconds.\n"
                 "Press any key, or click here, together with each of them."

@@ -9,7 +9,6 @@ from PySide6.QtGui import QKeyEvent
 from PySide6.QtWidgets import (
     QDialog,
     QHeaderView,
-    QLabel,
     QLineEdit,
     QTreeWidget,
     QTreeWidgetItem,
@@ -21,6 +20,7 @@ from chronotome.session.check import NOTHING
 from chronotome.session.grid import position_words
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.preferences import ROWS
 from chronotome.words import tr
@@ -106,7 +106,7 @@ class FindDialog(QDialog):
             columns.resizeSection(column, width)
         self.list.itemClicked.connect(self._on_click)
         layout.addWidget(self.list, 1)
-        self.told = QLabel()
+        self.told = Label()
         self.told.setObjectName("soft")
         layout.addWidget(self.told)
         self._sift("")

@@ -10,7 +10,6 @@ from PySide6.QtGui import QKeyEvent
 from PySide6.QtWidgets import (
     QDialog,
     QHBoxLayout,
-    QLabel,
     QPushButton,
     QTreeWidget,
     QTreeWidgetItem,
@@ -20,6 +19,7 @@ from PySide6.QtWidgets import (
 
 from chronotome.session.model import Session
 from chronotome.ui.controls.figures import counted
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
@@ -48,7 +48,7 @@ class HistoryDialog(QDialog):
         self.list.itemClicked.connect(self._on_click)
         self.list.installEventFilter(self)
         layout.addWidget(self.list, 1)
-        self.told = QLabel()
+        self.told = Label()
         self.told.setObjectName("soft")
         layout.addWidget(self.told)
         self._points: list[tuple[Session, str] | None] = [None, None]
@@ -72,9 +72,8 @@ class HistoryDialog(QDialog):
         self.hear.set_index(NOW)
         self.hear.chosen.connect(self._on_hear)
         made.addWidget(self.hear)
-        self.compared = QLabel()
+        self.compared = Label()
         self.compared.setObjectName("soft")
-        self.compared.setTextFormat(Qt.TextFormat.PlainText)
         self.compared.setWordWrap(True)
         self.compared.setMinimumHeight(34)
         made.addWidget(self.compared)

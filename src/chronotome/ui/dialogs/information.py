@@ -7,7 +7,6 @@ from PySide6.QtWidgets import (
     QDialog,
     QDialogButtonBox,
     QGridLayout,
-    QLabel,
     QMessageBox,
     QVBoxLayout,
     QWidget,
@@ -18,7 +17,7 @@ from chronotome.session.anchors import extent_of
 from chronotome.session.counting import counted_of
 from chronotome.session.model import Session
 from chronotome.ui.controls.figures import clock, counted, megabytes, plain
-from chronotome.ui.controls.plain_text import question
+from chronotome.ui.controls.plain_text import Label, question
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
 
@@ -47,9 +46,8 @@ class InformationDialog(QDialog):
         self._grid.setVerticalSpacing(6)
         layout.addLayout(self._grid)
         for row, (name, figure) in enumerate(self.rows()):
-            label, value = QLabel(name), QLabel(figure)
+            label, value = Label(name), Label(figure)
             label.setObjectName("soft")
-            value.setTextFormat(Qt.TextFormat.PlainText)
             value.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
             value.setWordWrap(True)
             value.setAccessibleName(name)

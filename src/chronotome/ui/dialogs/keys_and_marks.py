@@ -16,6 +16,7 @@ from PySide6.QtWidgets import (
 )
 
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.plain_text import Label
 from chronotome.words import tr
 
 HELP = tr("""
@@ -91,7 +92,7 @@ class ShortcutsDialog(QDialog):
         grid = QGridLayout(body)
         self._edits: dict[str, tuple[QKeySequenceEdit, str]] = {}
         for row, entry in enumerate(actions.entries):
-            label = QLabel(f"{entry.menu}: {entry.words.rstrip('…')}")
+            label = Label(f"{entry.menu}: {entry.words.rstrip('…')}")
             edit = QKeySequenceEdit(first_of(own.get(entry.name, entry.keys)))
             edit.setClearButtonEnabled(True)
             edit.setAccessibleName(entry.words)
@@ -103,7 +104,7 @@ class ShortcutsDialog(QDialog):
         area.setWidgetResizable(True)
         area.setWidget(body)
         layout.addWidget(area)
-        self.problem = QLabel()
+        self.problem = Label()
         self.problem.setWordWrap(True)
         layout.addWidget(self.problem)
         buttons = QDialogButtonBox(

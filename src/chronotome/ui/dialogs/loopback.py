@@ -1,8 +1,9 @@
 """How late the sound input is, measured through a cable or the room."""
 
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLabel, QProgressBar, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialog, QDialogButtonBox, QProgressBar, QVBoxLayout, QWidget
 
 from chronotome.bridge.loopback import Loopback
+from chronotome.ui.controls.plain_text import Label
 from chronotome.words import tr
 
 HOW = tr(
@@ -22,7 +23,7 @@ class LoopbackDialog(QDialog):
         self.measured: float | None = None
         """Milliseconds; None where nothing was found."""
         layout = QVBoxLayout(self)
-        self.words = QLabel(HOW)
+        self.words = Label(HOW)
         self.words.setWordWrap(True)
         self.words.setMinimumWidth(400)
         self.words.setMinimumHeight(64)

@@ -3,8 +3,9 @@
 import time
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLabel, QScrollArea, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialog, QDialogButtonBox, QScrollArea, QVBoxLayout, QWidget
 
+from chronotome.ui.controls.plain_text import Label
 from chronotome.words import tr
 
 MOST = 200
@@ -37,9 +38,8 @@ class Messages(QDialog):
     def add(self, sentence: str) -> None:
         """Keep a message, and show all of them."""
         self.told = [sentence, *self.told][:MOST]
-        label = QLabel(f"{time.strftime('%H:%M')}  {sentence}")
+        label = Label(f"{time.strftime('%H:%M')}  {sentence}")
         label.setWordWrap(True)
-        label.setTextFormat(Qt.TextFormat.PlainText)
         label.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
         self._rows.insertWidget(0, label)
         while self._rows.count() > MOST + 1:  # the stretch is one

@@ -1,9 +1,10 @@
 """Which MIDI inputs play the keys: those that are there, as they come and go."""
 
 from PySide6.QtCore import QTimer
-from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QLabel, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QVBoxLayout, QWidget
 
 from chronotome.bridge.keys import Keys
+from chronotome.ui.controls.plain_text import Label
 from chronotome.words import tr
 
 LOOK_MILLISECONDS = 500
@@ -19,12 +20,12 @@ class MidiDialog(QDialog):
         self.boxes: list[QCheckBox] = []
         self._shown: str | None = None
         layout = QVBoxLayout(self)
-        self.words = QLabel()
+        self.words = Label()
         self.words.setWordWrap(True)
         layout.addWidget(self.words)
         self._rows = QVBoxLayout()
         layout.addLayout(self._rows)
-        note = QLabel(tr("Notes from C2 (36) on play the keys from Q on. With none ticked, all inputs play."))
+        note = Label(tr("Notes from C2 (36) on play the keys from Q on. With none ticked, all inputs play."))
         note.setObjectName("soft")
         note.setWordWrap(True)
         layout.addWidget(note)

@@ -12,7 +12,6 @@ from PySide6.QtWidgets import (
     QFileDialog,
     QGridLayout,
     QHBoxLayout,
-    QLabel,
     QScrollArea,
     QVBoxLayout,
     QWidget,
@@ -30,6 +29,7 @@ from chronotome.ui.applying import DESKTOP
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import megabytes, milliseconds
 from chronotome.ui.controls.plain_button import plain_button
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented, index_in
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.midi import MidiDialog
@@ -106,14 +106,14 @@ class PreferencesDialog(QDialog):
     # Building
 
     def _heading(self, words: str) -> None:
-        label = QLabel(words)
+        label = Label(words)
         label.setObjectName("heading")
         label.setContentsMargins(0, 10, 0, 0)
         self._grid.addWidget(label, self._grid.rowCount(), 0, 1, 2)
 
     def _row(self, name: str, field: QWidget, *more: QWidget, note: str = "") -> None:
         row = self._grid.rowCount()
-        label = QLabel(name)
+        label = Label(name)
         label.setBuddy(field)
         self.fields[name] = field
         self._grid.addWidget(label, row, 0)
@@ -123,7 +123,7 @@ class PreferencesDialog(QDialog):
             side.addWidget(each)
         self._grid.addLayout(side, row, 1)
         if note:
-            words = QLabel(note)
+            words = Label(note)
             words.setObjectName("soft")
             words.setWordWrap(True)
             self._grid.addWidget(words, row + 1, 1)
@@ -173,20 +173,18 @@ class PreferencesDialog(QDialog):
     def _build_hand(self) -> None:
         settings = self._desk.preferences.settings
         self._heading(tr("Hand and ear"))
-        self._delay = QLabel(milliseconds(settings.reaction_ms))
+        self._delay = Label(milliseconds(settings.reaction_ms))
         self._delay.setObjectName("figure")
         measure = plain_button(tr("Measure…"), self._on_calibrate)
         self._row(tr("Delay of the hand"), self._delay, measure)
-        self._midi = QLabel()
-        self._midi.setTextFormat(Qt.TextFormat.PlainText)
+        self._midi = Label()
         self._show_midi()
         self._row(tr("MIDI inputs"), self._midi, plain_button(tr("Choose…"), self._on_midi))
         sounds = tuple(ClickSound)
         click = self._one_of(tr("Click of new sessions"), [tr(str(each)) for each in sounds], sounds, "click")
         click.chosen.connect(self._on_click)
         self._row(tr("Click of new sessions"), click, note=tr("The session that is open takes it too."))
-        self._folder = QLabel()
-        self._folder.setTextFormat(Qt.TextFormat.PlainText)
+        self._folder = Label()
         self._folder.setWordWrap(True)
         self._show_folder()
         self._row(
@@ -205,7 +203,7 @@ class PreferencesDialog(QDialog):
         follows.setChecked(self._desk.view.snap_follows_zoom)
         follows.toggled.connect(self._on_follows)
         self._row(tr("Grid follows the zoom"), follows)
-        numbers = QLabel(tr("−1234.5 in every language. What is typed may have a comma."))
+        numbers = Label(tr("−1234.5 in every language. What is typed may have a comma."))
         numbers.setWordWrap(True)
         self._row(tr("Numbers"), numbers)
 
@@ -219,7 +217,7 @@ class PreferencesDialog(QDialog):
         saves = self._one_of(tr("Save by itself"), minutes, MINUTES, "autosave_minutes")
         note = tr("Every edit is kept aside at once in any case, and offered again after a crash.")
         self._row(tr("Save by itself"), saves, note=note)
-        self._room = QLabel()
+        self._room = Label()
         self._room.setObjectName("figure")
         self._show_room()
         self._row(tr("Kept to be there sooner"), self._room, plain_button(tr("Empty it"), self._on_empty))

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QLabel, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialog, QDialogButtonBox, QVBoxLayout, QWidget
 
 from chronotome.bridge.store import Edit
 from chronotome.session.edits.clips import Place
@@ -11,6 +11,7 @@ from chronotome.session.model import Session
 from chronotome.session.slices import SliceId
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import percent
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
@@ -36,7 +37,7 @@ class RhythmDialog(QDialog):
         self.setMinimumWidth(320)
         layout = QVBoxLayout(self)
         layout.setSpacing(10)
-        layout.addWidget(QLabel(tr("These hits sound where the hits of another clip do:")))
+        layout.addWidget(Label(tr("These hits sound where the hits of another clip do:")))
         self.of = Combo(tr("Whose rhythm it is"), [name for _, name in others])
         self.of.activated.connect(lambda _index: self._draft())
         layout.addWidget(self.of)

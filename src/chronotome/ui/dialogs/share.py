@@ -7,7 +7,6 @@ from PySide6.QtWidgets import (
     QDialog,
     QFormLayout,
     QHBoxLayout,
-    QLabel,
     QLineEdit,
     QPlainTextEdit,
     QProgressBar,
@@ -20,6 +19,7 @@ from chronotome.bridge.sharing import Sharing
 from chronotome.errors import ChronotomeError
 from chronotome.files.sharing import MOST_DESCRIPTION, MOST_TAGS, MOST_TITLE, About, origin_of, place_of
 from chronotome.ui.controls.plain_button import plain_button
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.export import ExportTray
@@ -45,9 +45,8 @@ class ShareDialog(QDialog):
         self.bar.setRange(0, 100)
         self.bar.setTextVisible(False)
         layout.addWidget(self.bar)
-        self.told = QLabel()
+        self.told = Label()
         self.told.setWordWrap(True)
-        self.told.setTextFormat(Qt.TextFormat.PlainText)
         self.told.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
         self.told.setMinimumHeight(36)
         layout.addWidget(self.told)
@@ -76,7 +75,7 @@ class ShareDialog(QDialog):
         self.tags = QLineEdit()
         self.tags.setPlaceholderText(tr("separated by commas"))
         self.who = Segmented(self._desk.view, tr("Who may hear it"), [tr("private"), tr("public")])
-        self.what = QLabel()
+        self.what = Label()
         self.what.setObjectName("soft")
         self.place = QLineEdit(settings.share_place)
         self.place.setPlaceholderText("https://…")

@@ -1,6 +1,6 @@
 """Slices as sound files: of what, as what, and how they are called, with an example while it is typed."""
 
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QFormLayout, QLabel, QLineEdit, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialog, QDialogButtonBox, QFormLayout, QLineEdit, QVBoxLayout, QWidget
 
 from chronotome.files.audio_out import ENCODINGS, Encoding
 from chronotome.files.naming import FIELDS, USUAL, WrongTemplate
@@ -8,6 +8,7 @@ from chronotome.files.slice_files import slice_names
 from chronotome.session.kits import Kit
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import counted
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
 
@@ -34,10 +35,10 @@ class SliceFilesDialog(QDialog):
         self.names.setAccessibleName(tr("Names of the files"))
         self.names.textEdited.connect(lambda _text: self._show())
         form.addRow(tr("Names"), self.names)
-        fields = QLabel("  ".join(f"{{{each}}}" for each in FIELDS))
+        fields = Label("  ".join(f"{{{each}}}" for each in FIELDS))
         fields.setObjectName("soft")
         form.addRow("", fields)
-        self.example = QLabel()
+        self.example = Label()
         self.example.setWordWrap(True)
         self.example.setMinimumHeight(64)
         self.example.setAccessibleName(tr("Example"))

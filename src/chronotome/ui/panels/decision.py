@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QKeyEvent, QPainter, QPaintEvent
-from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 
 from chronotome.session.edits.fitting import (
     Following,
@@ -21,6 +21,7 @@ from chronotome.session.fit import BeatMap, Measured
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Session, Take, Track
 from chronotome.ui.controls.figures import counted, plain
+from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
@@ -185,7 +186,7 @@ class DecisionBar(QWidget):
         row = QHBoxLayout(self)
         row.setContentsMargins(HEADER + 24, 4, 20, 4)
         row.setSpacing(10)
-        self.words = QLabel()
+        self.words = Label()
         self.words.setObjectName("heading")
         self.yes, self.no = QPushButton(), QPushButton()
         for widget in (self.words, self.yes, self.no):
@@ -211,7 +212,7 @@ class DecisionBar(QWidget):
             self.yes.setText(tr("{0}   Enter", self.decision.yes))
             self.no.setText(tr("{0}   Esc", self.decision.no))
             self.setAccessibleName(self.decision.sentence)
-            self.setToolTip(self.decision.sentence)
+            self.setToolTip(tip(self.decision.sentence))
 
     def answer(self, *, is_yes: bool) -> bool:
         """False where nothing was asked."""

@@ -6,7 +6,6 @@ from PySide6.QtCore import QEvent, QModelIndex, QPersistentModelIndex, QPointF, 
 from PySide6.QtGui import QKeyEvent, QPainter, QPen
 from PySide6.QtWidgets import (
     QHBoxLayout,
-    QLabel,
     QListWidget,
     QListWidgetItem,
     QPushButton,
@@ -23,7 +22,7 @@ from chronotome.files.names import shown
 from chronotome.session.groove import Groove
 from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.controls.figures import counted, grid_words
-from chronotome.ui.controls.plain_text import tip
+from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
 from chronotome.words import tr
@@ -133,7 +132,7 @@ class GrooveShelf(QWidget):
         self.list.currentItemChanged.connect(lambda *_: self._hear())
         self.list.itemDoubleClicked.connect(lambda _item: self.take())
         layout.addWidget(self.list, 1)
-        self.told = QLabel("")
+        self.told = Label("")
         self.told.setObjectName("soft")
         self.told.setWordWrap(True)
         self.told.setFixedHeight(34)

@@ -22,7 +22,6 @@ from PySide6.QtWidgets import (
     QFileDialog,
     QHBoxLayout,
     QHeaderView,
-    QLabel,
     QLineEdit,
     QPushButton,
     QStyle,
@@ -39,7 +38,7 @@ from chronotome.files.names import path_from, path_words, words_shown
 from chronotome.files.shelf import ShelfEntry
 from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.controls.figures import counted, plain
-from chronotome.ui.controls.plain_text import tip
+from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
 from chronotome.ui.panels.groove_shelf import GrooveShelf
@@ -255,7 +254,7 @@ class ShelfPanel(QWidget):
         self.wanted.textChanged.connect(self._on_wanted)
         layout.addWidget(self.wanted)
         layout.addWidget(self._table(), 1)
-        self.told = QLabel("")
+        self.told = Label("")
         self.told.setObjectName("soft")
         self.told.setWordWrap(True)
         self.told.setFixedHeight(34)  # other words must not lay the panel out anew
@@ -275,7 +274,7 @@ class ShelfPanel(QWidget):
 
     def _head(self) -> QHBoxLayout:
         head = QHBoxLayout()
-        title = QLabel(tr("Shelf"))
+        title = Label(tr("Shelf"))
         title.setObjectName("title")
         head.addWidget(title)
         head.addStretch(1)

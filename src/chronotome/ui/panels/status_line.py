@@ -3,11 +3,12 @@
 import math
 
 from PySide6.QtCore import Qt, QTimer
-from PySide6.QtWidgets import QHBoxLayout, QLabel, QProgressBar, QPushButton, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QProgressBar, QPushButton, QWidget
 
 from chronotome.bridge.tasks import Task
 from chronotome.session.history import History
 from chronotome.ui.controls.figures import clock, counted, decibels
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.sentence import Sentence
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
@@ -50,8 +51,7 @@ class StatusLine(QWidget):
         self.words = Sentence()
         self.words.setObjectName("soft")
         layout.addWidget(self.words, 1)
-        self.work = QLabel()
-        self.work.setTextFormat(Qt.TextFormat.PlainText)
+        self.work = Label()
         self.work.setObjectName("soft")
         layout.addWidget(self.work)
         self.bar = QProgressBar()
@@ -66,7 +66,7 @@ class StatusLine(QWidget):
         self.cancel.setAccessibleName(tr("Cancel the running work"))
         self.cancel.clicked.connect(self._on_cancel)
         layout.addWidget(self.cancel)
-        self.state = QLabel()
+        self.state = Label()
         self.state.setObjectName("soft")
         layout.addWidget(self.state)
         self._hint = ""

@@ -6,7 +6,6 @@ from PySide6.QtWidgets import (
     QComboBox,
     QFrame,
     QHBoxLayout,
-    QLabel,
     QLineEdit,
     QPushButton,
     QVBoxLayout,
@@ -20,6 +19,7 @@ from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Met
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.figures import clock, grid_words, plain
 from chronotome.ui.controls.meter import Meter
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.typed import FigureLabel, number_in
 from chronotome.ui.desk import Desk
@@ -108,7 +108,7 @@ class TransportBar(QWidget):
 
     def _add_listening(self, layout: QHBoxLayout) -> None:
         desk = self._desk
-        self._label = QLabel(tr("Listen to"))
+        self._label = Label(tr("Listen to"))
         self._label.setObjectName("soft")
         layout.addWidget(self._label)
         self.listen = Segmented(desk.view, tr("Listen to"), [tr("As played"), tr("Edited")], is_round=True)
@@ -171,7 +171,7 @@ class TransportBar(QWidget):
     def _captioned(words: str, widget: QWidget) -> QVBoxLayout:
         layout = QVBoxLayout()
         layout.setSpacing(0)
-        caption = QLabel(words)
+        caption = Label(words)
         caption.setObjectName("caption")
         layout.addStretch(1)
         layout.addWidget(caption)

@@ -2,7 +2,7 @@
 
 from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QLabel, QPushButton, QSizePolicy, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QSizePolicy, QVBoxLayout, QWidget
 
 from chronotome.session.check import NOTHING, Check, Kind
 from chronotome.session.grid import position_words
@@ -10,6 +10,7 @@ from chronotome.session.model import Take, Track
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
@@ -31,7 +32,7 @@ class CheckRow(QWidget):
         self._desk, self._commands, self.check = desk, commands, check
         self.setFixedHeight(30)
         self.setCursor(Qt.CursorShape.PointingHandCursor)
-        self.setToolTip(check.sentence.replace("\n", " "))
+        self.setToolTip(tip(check.sentence.replace("\n", " ")))
         self.setAccessibleName(f"{check.title}, {check.figure}")
 
     def mousePressEvent(self, _event: QMouseEvent) -> None:
@@ -66,7 +67,7 @@ class CheckRows(Rows):
         self._commands = commands
         row = QHBoxLayout()
         self.rows.addLayout(row)
-        self.to_check = QLabel(tr("To check"))
+        self.to_check = Label(tr("To check"))
         self.to_check.setObjectName("heading")
         self.kind = Combo(tr("Kind of places to check"), [tr("all kinds"), *map(tr, Kind)])
         self.kind.activated.connect(

@@ -3,7 +3,7 @@
 from collections.abc import Callable
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QLabel, QLineEdit, QPushButton, QWidget
+from PySide6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QLineEdit, QPushButton, QWidget
 
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.session.edits.fitting import (
@@ -25,6 +25,7 @@ from chronotome.ui.commands.fit import FOLLOWING_WORDS, Guide, guide_of
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.choices import Choices
 from chronotome.ui.controls.figures import clock, counted, decibels, plain, share
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.controls.typed import number_in
 from chronotome.ui.controls.value_slider import ValueSlider
@@ -107,8 +108,8 @@ class FitTray(Tray):
         return edit
 
     @staticmethod
-    def _soft(words: str = "") -> QLabel:
-        label = QLabel(words)
+    def _soft(words: str = "") -> Label:
+        label = Label(words)
         label.setObjectName("soft")
         return label
 

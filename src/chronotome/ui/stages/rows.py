@@ -3,13 +3,14 @@
 from collections.abc import Callable, Iterable, Iterator
 from contextlib import contextmanager
 
-from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
 from chronotome.session.model import Session
 from chronotome.ui.action_table import SHORT
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.fold import Fold
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
@@ -30,8 +31,8 @@ class Rows(QWidget):
     def add(self, widget: QWidget) -> None:
         self.rows.addWidget(widget)
 
-    def add_label(self, words: str, kind: str = "soft") -> QLabel:
-        label = QLabel(words)
+    def add_label(self, words: str, kind: str = "soft") -> Label:
+        label = Label(words)
         label.setObjectName(kind)
         label.setWordWrap(True)
         self.rows.addWidget(label)
@@ -75,7 +76,7 @@ class Rows(QWidget):
     def row(self, words: str) -> QHBoxLayout:
         row = QHBoxLayout()
         row.setSpacing(8)
-        label = QLabel(words)
+        label = Label(words)
         label.setObjectName("soft")
         label.setMinimumWidth(LABEL)
         row.addWidget(label)

@@ -4,9 +4,10 @@ from collections.abc import Callable
 
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QShowEvent
-from PySide6.QtWidgets import QHBoxLayout, QLabel
+from PySide6.QtWidgets import QHBoxLayout
 
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.sentence import Sentence
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
@@ -25,7 +26,7 @@ class Tray(Rows):
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
         self.rows.setContentsMargins(16, 12, 16, 12)
         head = QHBoxLayout()
-        title = QLabel(stage.words)
+        title = Label(stage.words)
         title.setObjectName("title")
         self.about = Sentence()
         self.about.setObjectName("soft")
