@@ -1,6 +1,7 @@
 """What files say of themselves: tempo, bars and sections come back, and the sound stays what it was."""
 
 import shutil
+import struct
 import subprocess
 
 import numpy as np
@@ -9,7 +10,7 @@ import soundfile
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from chronotome.files import ogg
+from chronotome.files import ogg, riff
 from chronotome.files.audio_out import ENCODINGS
 from chronotome.files.markers import (
     Markers,
@@ -20,11 +21,13 @@ from chronotome.files.markers import (
     read_markers,
     sections_of,
 )
+from chronotome.files.tags import texts_of
 from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.fit import Fit
 from chronotome.session.grid import Metre, TempoChange, TempoMap
 from chronotome.session.model import Session, replace
+from sounds import noise_hits, write
 
 RATE = 48000
 CUES = ((0.5, "Verse ü & 𝄞"), (1.25, ""), (1.5, "Chorus"))
@@ -129,3 +132,16 @@ def test_only_what_can_be_believed_is():
     assert metre_told(Markers(metre="7/8")) == Metre(7, 8)
     assert [metre_told(Markers(metre=words)) for words in ("", "0/4", "99/4", "4/3")] == [None] * 4
     assert sections_of(Markers(cues=((1.0, "a"),)), 9.0) == ()
+
+
+def test_tags_without_end_are_not_read_to_it(tmp_path):
+    frames = (b"TXXX\0\0\0\x02\0\0\x03a") * 300_000
+    size = bytes((len(frames) >> shift) & 0x7F for shift in (21, 14, 7, 0))
+    path = tmp_path / "odd.mp3"
+    path.write_bytes(b"ID3\x04\0\0" + size + frames + bytes(2000))
+    assert texts_of(path) == {}
+    points = struct.pack("<I", 690_000) + struct.pack("<II4sIII", 1, 7, b"data", 0, 0, 7) * 690_000
+    wav = write(tmp_path / "odd.wav", noise_hits([100], 9000, rate=48000), rate=48000)
+    with wav.open("r+b") as file:
+        riff.append(file, riff.chunk(b"cue ", points))
+    assert len(read_markers(wav).cues) == 1

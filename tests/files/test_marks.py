@@ -5,7 +5,7 @@ import soundfile
 from chronotome.dsp.bands import Band
 from chronotome.errors import CannotWrite, UnusableFile
 from chronotome.files.audio_file import read_audio
-from chronotome.files.marks import Mark, read_marks, write_marks
+from chronotome.files.marks import MOST_MARKS, Mark, read_marks, write_marks
 
 RATE = 48000
 MARKS = [
@@ -89,3 +89,16 @@ def test_a_missing_file_and_a_missing_folder_are_said(tmp_path, take):
             write_marks(tmp_path / "nowhere" / f"marks.{ending}", MARKS, take, RATE)
     with pytest.raises(UnusableFile, match="ending"):
         write_marks(tmp_path / "marks.doc", MARKS, take, RATE)
+
+
+@pytest.mark.parametrize(
+    ("name", "data", "words"),
+    [
+        ("many.txt", b"1.0\n" * (MOST_MARKS + 1), "more than 100,000 marks"),
+        ("long.csv", b"frame\n" + b"9" * 400 + b"\n", "is damaged"),
+    ],
+)
+def test_marks_without_end_and_numbers_without_end_are_told(tmp_path, name, data, words):
+    (tmp_path / name).write_bytes(data)
+    with pytest.raises(UnusableFile, match=words):
+        read_marks(tmp_path / name, 48000)

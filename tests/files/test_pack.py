@@ -1,12 +1,13 @@
 """Sessions in one file: they come back whole, and what is no session is not written anywhere."""
 
 import errno
+import os
 import shutil
 import zipfile
 
 import pytest
 
-from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
+from chronotome.errors import Cancelled, CannotWrite, MissingRecordings, UnusableFile
 from chronotome.files import writing
 from chronotome.files.pack import pack, unpack
 from chronotome.files.session_file import load_session
@@ -112,3 +113,55 @@ def test_a_full_disk_leaves_what_was_packed_before(packed, tmp_path, monkeypatch
     with pytest.raises(CannotWrite, match="disk is full"):
         pack(packed, History(session), places)
     assert packed.read_bytes() == before
+
+
+def zipped(path, entries, kind=zipfile.ZIP_DEFLATED):
+    with zipfile.ZipFile(path, "w", kind) as archive:
+        for name, data in entries:
+            archive.writestr(name, data)
+    return path
+
+
+@pytest.mark.parametrize(
+    ("more", "words"),
+    [
+        ([("audio/other.wav", b"x")], "its session does not name"),
+        ([("audio/take.wav", bytes(400 << 20))], "packs so small"),
+        ([(f"audio/{number:0220d}", b"") for number in range(40_000)], "more of itself"),
+        ([(f"audio/{number}", b"") for number in range(20_001)], "no packed session"),
+    ],
+)
+def test_a_pack_that_would_become_more_than_its_session_is_refused(packed, tmp_path, more, words):
+    with zipfile.ZipFile(packed) as archive:
+        texts = [(name, archive.read(name)) for name in ("session.json", "history-1.jsonl")]
+    with pytest.raises(UnusableFile, match=words):
+        unpack(zipped(tmp_path / "odd.chronotome", [*texts, *more]), tmp_path / "new")
+    assert not (tmp_path / "new").exists()
+
+
+def test_other_ways_of_packing_and_damaged_ones_are_told(packed, tmp_path):
+    odd = zipped(tmp_path / "a.chronotome", [("session.json", b"{}" * 900)], zipfile.ZIP_LZMA)
+    with pytest.raises(UnusableFile, match="which no session has"):
+        unpack(odd, tmp_path / "new")
+    torn = zipped(tmp_path / "b.chronotome", [("session.json", bytes(range(256)) * 90)])
+    data = bytearray(torn.read_bytes())
+    data[60:90] = b"\xff" * 30
+    torn.write_bytes(data)
+    with pytest.raises(UnusableFile, match="is damaged"):
+        unpack(torn, tmp_path / "new")
+
+
+def test_unpacking_reads_files_only_and_stops_when_it_is_asked_to(packed, tmp_path):
+    os.mkfifo(tmp_path / "pipe.chronotome")
+    (tmp_path / "zero.chronotome").symlink_to("/dev/zero")
+    for name in ("pipe", "zero"):
+        with pytest.raises(UnusableFile, match="is not a file"):
+            unpack(tmp_path / f"{name}.chronotome", tmp_path / "new")
+
+    def stop(share):
+        if share > 0.04:
+            raise Cancelled
+
+    with pytest.raises(Cancelled):
+        unpack(packed, tmp_path / "new", stop)
+    assert not (tmp_path / "new").exists()

@@ -316,3 +316,14 @@ def test_a_stranger_of_the_same_name_in_the_folder_of_recordings_is_kept(tmp_pat
 
     assert (tmp_path / "ferry" / "audio" / "take (other 1).wav").read_bytes() == b"mine"
     assert load_session(tmp_path / "ferry").places == now
+
+
+def test_pipes_and_devices_among_the_recordings_hold_up_nobody(tmp_path):
+    session, places = with_audio(simple_session([0], 20000), tmp_path)
+    folder = tmp_path / "ferry"
+    save_session(folder, History(session), places)
+    (folder / "audio" / "take.wav").rename(folder / "audio" / "moved.wav")
+    os.mkfifo(folder / "audio" / "a pipe.wav")
+    (folder / "audio" / "zero.wav").symlink_to("/dev/zero")
+
+    assert list(load_session(folder).places.values()) == [folder / "audio" / "moved.wav"]

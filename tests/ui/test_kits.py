@@ -66,6 +66,7 @@ def test_notes_of_a_midi_file_are_played_from_the_playhead_on_in_the_song_s_time
     keyed.desk.transport.go_to(keyed.session.frame_of(2.0))
     asked(keyed)
     keyed.window.actions_table.run("play-notes")
+    keyed.wait(lambda: keyed.desk.tasks.is_idle)
 
     notes = [note for note in asked(keyed) if note.kind != NoteKind.SILENCE]
     at = [round(keyed.session.frame_of(beat)) for beat in (2.0, 2.5, 3.0, 4.0)]
@@ -88,6 +89,7 @@ def test_a_file_of_notes_that_cannot_be_played_is_told_and_changes_nothing(keyed
     path, said = tmp_path / "script.mid", told(keyed)
     make(path)
     keyed.window.commands.playing.play_notes(path)
+    keyed.settle()
     assert words in said[-1]
     assert "script.mid" in said[-1]
     assert not keyed.desk.keys.is_on

@@ -116,8 +116,8 @@ class Document(QObject):
             if not isinstance(error, Cancelled):
                 self._tasks.error.emit(str(error))
 
-        def work(_progress: Progress) -> Opened:
-            opened = load_session(path)
+        def work(progress: Progress) -> Opened:
+            opened = load_session(path, progress)
             if lock is not None:
                 sweep_session(folder)
             return opened

@@ -63,6 +63,28 @@ def opened_file(path: Path) -> Iterator[BinaryIO]:
         yield file
 
 
+class Bounded:
+    """A file as a library reads it that knows no bounds: so many reads, none of more than so many bytes.
+
+    What is more raises Untrusted.
+    """
+
+    def __init__(self, file: BinaryIO, *, reads: int, at_once: int) -> None:
+        self._file, self._left, self._at_once = file, reads, at_once
+
+    def read(self, size: int = -1) -> bytes:
+        self._left -= 1
+        data = self._file.read(
+            self._at_once + 1 if size is None or size < 0 else min(size, self._at_once + 1)
+        )
+        if self._left < 0 or len(data) > self._at_once:
+            raise Untrusted(tr("says more of itself than there is to say"))
+        return data
+
+    def __getattr__(self, name: str) -> Any:
+        return getattr(self._file, name)
+
+
 def is_there(path: Path) -> bool:
     """Whether a path leads to a file; False also for paths that no file can have."""
     try:

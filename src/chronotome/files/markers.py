@@ -15,6 +15,7 @@ import numpy as np
 
 from chronotome.files import id3, ogg, riff
 from chronotome.files.audio_out import Encoding
+from chronotome.files.door import opened_file
 from chronotome.files.names import shown
 from chronotome.files.tags import texts_of
 from chronotome.session.fit import Fit
@@ -120,7 +121,7 @@ def read_markers(path: Path) -> Markers:
 
 def _cues_in(path: Path) -> list[tuple[float, str]]:
     try:
-        with path.open("rb") as file:
+        with opened_file(path) as file:
             return [(frame / rate, shown(name)) for frame, rate, name in riff.cues(file)][:MOST_CUES]
     except (OSError, ValueError, struct.error):
         return []

@@ -16,10 +16,12 @@ from chronotome.errors import UnusableFile
 from chronotome.files import riff
 from chronotome.files.audio_file import read_audio
 from chronotome.files.audio_out import encoding_like, write_blocks
-from chronotome.files.door import Untrusted, bytes_of, refuse_other_than_files
+from chronotome.files.door import Untrusted, bytes_of, opened_file
+from chronotome.files.midi_in import read_midi
 from chronotome.files.names import shown
 from chronotome.files.writing import cannot_write, refuse_sources, replacing_at, write_whole
-from chronotome.session.limits import MOST_ONSETS, MOST_SECONDS
+from chronotome.progress import Progress, unheard
+from chronotome.session.limits import MOST_SECONDS
 from chronotome.session.model import Recording
 from chronotome.words import tr
 
@@ -35,6 +37,10 @@ NOTE_OF = {Band.LOW: 36, Band.MID: 38, Band.HIGH: 42}
 BAND_OF = {note: band for band, note in NOTE_OF.items()}
 NOTE_SECONDS = 0.05
 MOST_BYTES = 64 << 20
+MOST_MARKS = 100_000
+"""Of one file."""
+LOOKED_AFTER = 5_000
+"""Marks between two looks whether they are still wanted."""
 FIELDS = ("frame", "seconds", "strength", "band", "locked")
 
 
@@ -96,7 +102,7 @@ def write_marks(
         raise cannot_write(path, error) from error
 
 
-def read_marks(path: Path, rate: int) -> list[Mark]:
+def read_marks(path: Path, rate: int, progress: Progress = unheard) -> list[Mark]:
     """Marks from a file, in order of time; `rate` is that of the recording they are for.
 
     Raises
@@ -109,12 +115,15 @@ def read_marks(path: Path, rate: int) -> list[Mark]:
             path, tr("has an ending that marks are not read from"), tr("Say {0}.", ", ".join(SUFFIXES))
         )
     try:
-        marks = list(_bounded(_read(path, rate)))
+        marks = list(_bounded(_read(path, rate, progress), progress))
     except OSError as error:
         raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Check the file.")) from None
     except Untrusted as error:
         raise UnusableFile(path, str(error), tr("Check that it is the right file.")) from None
-    except (ValueError, KeyError, EOFError, TypeError, struct.error, csv.Error, IndexError):
+    except _TooMany:
+        words = tr("holds more than {0:,} marks", MOST_MARKS)
+        raise UnusableFile(path, words, tr("Import marks of a shorter span.")) from None
+    except (ValueError, KeyError, ArithmeticError, TypeError, struct.error, csv.Error):
         raise UnusableFile(
             path, tr("is damaged, or holds no marks"), tr("Check that it is the right file.")
         ) from None
@@ -124,23 +133,31 @@ def read_marks(path: Path, rate: int) -> list[Mark]:
     return sorted(marks, key=lambda mark: mark.seconds)
 
 
-def _read(path: Path, rate: int) -> Iterator[Mark]:
+def _read(path: Path, rate: int, progress: Progress) -> Iterator[Mark]:
     """As the ending says."""
     suffix = path.suffix.lower()
     if suffix == ".wav":
         return _from_cues(path)
     data = bytes_of(path, MOST_BYTES)
     if suffix in {".mid", ".midi"}:
-        return _from_midi(data)
+        return _from_midi(data, progress)
     text = data.decode("utf-8-sig")
     return _from_csv(text, rate) if suffix == ".csv" else _from_labels(text)
 
 
-def _bounded(marks: Iterator[Mark]) -> Iterator[Mark]:
+class _TooMany(Exception):  # noqa: N818 - reads as what happened
+    pass
+
+
+def _bounded(marks: Iterator[Mark], progress: Progress) -> Iterator[Mark]:
     """Marks that are numbers, of a recording that may be, and not without end; else ValueError."""
     for number, mark in enumerate(marks):
-        if number >= MOST_ONSETS or not abs(mark.seconds) <= MOST_SECONDS or not 0 <= mark.strength <= 100:
+        if number >= MOST_MARKS:
+            raise _TooMany
+        if not abs(mark.seconds) <= MOST_SECONDS or not 0 <= mark.strength <= 100:
             raise ValueError("a mark out of bounds")
+        if number % LOOKED_AFTER == 0:
+            progress(number / MOST_MARKS)
         yield replace(mark, name=shown(mark.name))
 
 
@@ -208,14 +225,11 @@ def _midi(marks: Sequence[Mark]) -> "MidiFile":
     return file
 
 
-def _from_midi(data: bytes) -> Iterator[Mark]:
-    import mido  # noqa: PLC0415 - the window opens without it
-
-    now = 0.0
-    for message in mido.MidiFile(file=io.BytesIO(data)):
-        now += message.time
-        if message.type == "note_on" and message.velocity:
-            yield Mark(now, message.velocity / 1.27, BAND_OF.get(message.note, Band.MID))
+def _from_midi(data: bytes, progress: Progress) -> Iterator[Mark]:
+    read = read_midi(data, progress)
+    for note, seconds in zip(read.notes, read.seconds(), strict=True):
+        if note.velocity:
+            yield Mark(seconds, note.velocity / 1.27, BAND_OF.get(note.key, Band.MID))
 
 
 def _write_cues(path: Path, marks: Sequence[Mark], recording: Path, rate: int) -> None:
@@ -234,7 +248,6 @@ def _write_cues(path: Path, marks: Sequence[Mark], recording: Path, rate: int) -
 
 
 def _from_cues(path: Path) -> Iterator[Mark]:
-    refuse_other_than_files(path)
-    with path.open("rb") as file:
+    with opened_file(path) as file:
         for frame, rate, name in riff.cues(file):
             yield Mark(frame / rate, name=name)

@@ -4,13 +4,14 @@ import contextlib
 import re
 import shutil
 import zipfile
-from collections.abc import Iterable
+import zlib
+from collections.abc import Iterable, Sequence
 from pathlib import Path
-from typing import Final
+from typing import Any, Final
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import new_hash
-from chronotome.files.door import is_there
+from chronotome.files.door import Bounded, Untrusted, is_there, opened_file
 from chronotome.files.session_file import (
     AUDIO,
     COPIED_AT_ONCE,
@@ -33,6 +34,12 @@ MOST_ENTRIES = 20_000
 MOST_HISTORY = 256 << 20
 MOST_SOUND = 64 << 30
 """Bytes of all recordings together."""
+MOST_READS, MOST_DIRECTORY = 100_000_000, 8 << 20
+MOST_OF_LITTLE, MOST_RATIO = 256 << 20, 50
+"""A pack of little silence may be small; else no sound packs to a fiftieth."""
+KEPT_FREE = 64 << 20
+"""Bytes of a disk that are left to others."""
+TEXTS_SHARE = 0.05
 _SOUND = re.compile(AUDIO + r"/(?!\.{1,2}\Z)[^/\\\x00-\x1f]{1,255}")
 _ENCRYPTED = 0x1
 WHENCE = tr("Ask whoever packed it to pack it again.")
@@ -105,19 +112,21 @@ def unpack(path: Path, folder: Path, progress: Progress = unheard) -> Path:
     CannotWrite
     """
     try:
-        with zipfile.ZipFile(path) as archive:
+        with opened_file(path) as file:
+            bounded: Any = Bounded(file, reads=MOST_READS, at_once=MOST_DIRECTORY)
+            archive = zipfile.ZipFile(bounded)
+            progress(0.0)
             entries = _entries(path, archive)
-            _refuse_too_large(folder, entries)
+            _refuse_too_large(path, folder, entries)
             new_folder(folder)
             try:
-                for number, entry in enumerate(entries):
-                    _write_out(archive, entry, folder)
-                    progress((number + 1) / len(entries))
-                load_session(folder)
+                _write_all(path, archive, entries, folder, progress)
             except BaseException:
                 _take_back(folder, entries)
                 raise
-    except (zipfile.BadZipFile, EOFError, NotImplementedError, ValueError) as error:
+    except Untrusted as error:
+        raise UnusableFile(path, str(error), WHENCE) from None
+    except (zipfile.BadZipFile, zlib.error, EOFError, NotImplementedError, ValueError) as error:
         raise UnusableFile(path, tr("is damaged ({0})", error), WHENCE) from None
     except OSError as error:
         if error.filename == str(path):
@@ -134,7 +143,8 @@ def _entries(path: Path, archive: zipfile.ZipFile) -> list[zipfile.ZipInfo]:
     most = {DOCUMENT: MOST_DOCUMENT, HISTORY: MOST_HISTORY}
     for entry in found:
         is_ours = entry.filename in most or _SOUND.fullmatch(entry.filename) is not None
-        if not is_ours or entry.flag_bits & _ENCRYPTED:
+        is_known = entry.compress_type in {zipfile.ZIP_STORED, zipfile.ZIP_DEFLATED}
+        if not is_ours or not is_known or entry.flag_bits & _ENCRYPTED:
             raise UnusableFile(path, tr("holds “{0}”, which no session has", entry.filename[:80]), WHENCE)
         if entry.file_size > most.get(entry.filename, MOST_SOUND):
             raise UnusableFile(
@@ -148,16 +158,38 @@ def _entries(path: Path, archive: zipfile.ZipFile) -> list[zipfile.ZipInfo]:
     return found
 
 
-def _refuse_too_large(folder: Path, entries: Iterable[zipfile.ZipInfo]) -> None:
+def _write_all(
+    path: Path, archive: zipfile.ZipFile, entries: Sequence[zipfile.ZipInfo], folder: Path, progress: Progress
+) -> None:
+    """The session first; then the recordings that it names, and no others."""
+    texts = [entry for entry in entries if entry.filename in {DOCUMENT, HISTORY}]
+    sounds = [entry for entry in entries if entry not in texts]
+    for entry in texts:
+        _write_out(archive, entry, folder, part_of(progress, 0.0, TEXTS_SHARE))
+    names = {f"{AUDIO}/{each.file}" for each in recordings_of(load_session(folder).history).values()}
+    foreign = next((entry.filename[:80] for entry in sounds if entry.filename not in names), None)
+    if foreign is not None:
+        raise UnusableFile(path, tr("holds “{0}”, which its session does not name", foreign), WHENCE)
+    rest = part_of(progress, TEXTS_SHARE, 1.0)
+    for number, entry in enumerate(sounds):
+        _write_out(archive, entry, folder, part_of(rest, number / len(sounds), (number + 1) / len(sounds)))
+    progress(1.0)
+
+
+def _refuse_too_large(path: Path, folder: Path, entries: Iterable[zipfile.ZipInfo]) -> None:
     """Rather than fill a disk and find out then."""
     needed = sum(entry.file_size for entry in entries)
+    if needed > MOST_OF_LITTLE + MOST_RATIO * path.stat().st_size:
+        words = tr("would become {0} MB, which no recording packs so small", needed >> 20)
+        raise UnusableFile(path, words, WHENCE)
     near = next((each for each in (folder, *folder.parents) if each.is_dir()), Path("/"))
-    if needed > min(MOST_SOUND, shutil.disk_usage(near).free):
+    if needed > min(MOST_SOUND, shutil.disk_usage(near).free - KEPT_FREE):
         words = tr("it holds {0} MB, and there is no room for that", needed >> 20)
         raise CannotWrite(folder, words, tr("Make room, or choose another disk."))
 
 
-def _write_out(archive: zipfile.ZipFile, entry: zipfile.ZipInfo, folder: Path) -> None:
+def _write_out(archive: zipfile.ZipFile, entry: zipfile.ZipInfo, folder: Path, progress: Progress) -> None:
+    done, total = 0, max(1, entry.file_size)
     place = folder / entry.filename
     if place.parent != folder:
         place.parent.mkdir(exist_ok=True)
@@ -165,6 +197,8 @@ def _write_out(archive: zipfile.ZipFile, entry: zipfile.ZipInfo, folder: Path) -
         while block := source.read(COPIED_AT_ONCE):
             file.write(block)
             file.check()
+            done += len(block)
+            progress(min(1.0, done / total))
 
 
 def _take_back(folder: Path, entries: Iterable[zipfile.ZipInfo]) -> None:

@@ -3,10 +3,12 @@
 import io
 import struct
 from collections.abc import Iterator, Sequence
+from itertools import islice
 from typing import BinaryIO
 
 MOST_CHUNK = 1 << 24
 MOST_FILE = 0xFFFF0000
+MOST_CHUNKS, MOST_POINTS = 10_000, 200_000
 
 
 def chunk(kind: bytes, body: bytes) -> bytes:
@@ -51,7 +53,9 @@ def chunks(file: BinaryIO) -> Iterator[tuple[bytes, bytes]]:
     head = file.read(12)
     if head[:4] != b"RIFF" or head[8:] != b"WAVE":
         raise ValueError("no WAV file")
-    while len(head := file.read(8)) == 8:
+    for _ in range(MOST_CHUNKS):
+        if len(head := file.read(8)) < 8:
+            return
         kind, size = struct.unpack("<4sI", head)
         after = file.tell() + size + size % 2
         if kind != b"data" and size <= MOST_CHUNK:
@@ -66,11 +70,11 @@ def cues(file: BinaryIO) -> list[tuple[int, int, str]]:
         if kind == b"fmt ":
             rate = struct.unpack_from("<I", body, 4)[0]
         elif kind == b"cue ":
-            for number in range(struct.unpack_from("<I", body)[0]):
+            for number in range(min(MOST_POINTS, struct.unpack_from("<I", body)[0])):
                 key, _, _, _, _, frame = struct.unpack_from("<II4sIII", body, 4 + 24 * number)
                 places[key] = frame
         elif body[:4] == b"adtl":
-            names.update(_names(body[4:]))
+            names.update(islice(_names(body[4:]), MOST_POINTS))
     if not rate:
         raise ValueError("no format")
     return [(frame, rate, names.get(key, "")) for key, frame in places.items()]

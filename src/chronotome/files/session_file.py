@@ -83,7 +83,7 @@ def is_session(path: Path) -> bool:
     return path.name == DOCUMENT or (path / DOCUMENT).is_file()
 
 
-def load_session(path: Path) -> Opened:
+def load_session(path: Path, progress: Progress = unheard) -> Opened:
     """Read a session; nothing on disk is touched.
 
     Raises
@@ -103,7 +103,7 @@ def load_session(path: Path) -> Opened:
         else:
             missing[recording.content] = recording.file
     if missing:
-        found = find_recordings(missing, (folder / AUDIO, folder))
+        found = find_recordings(missing, (folder / AUDIO, folder), progress)
         places.update(found)
         missing = {content: name for content, name in missing.items() if content not in found}
     history, note = _read_history(folder, document)
@@ -196,9 +196,10 @@ def find_recordings(
     for number, candidate in enumerate(candidates):
         if len(found) == len(missing):
             break
-        progress(number / len(candidates))
+        share = part_of(progress, number / len(candidates), (number + 1) / len(candidates))
+        share(0.0)
         try:
-            content = content_hash(candidate)
+            content = content_hash(candidate, share)
         except (OSError, Untrusted):
             continue
         if content in missing:

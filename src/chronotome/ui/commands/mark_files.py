@@ -47,7 +47,7 @@ class MarkFiles:
             self._tell(tr("{0} from “{1}”", counted(len(frames), "mark"), path.name))
 
         self._desk.tasks.run(
-            tr("Reading {0}", path.name), lambda _progress: read_marks(path, recording.rate), show
+            tr("Reading {0}", path.name), lambda progress: read_marks(path, recording.rate, progress), show
         )
 
     def ask_and_write(self) -> None:

@@ -10,8 +10,7 @@ from chronotome.bridge.store import Edit
 from chronotome.demo import __file__ as demo_file
 from chronotome.engine.key_player import NOWHERE
 from chronotome.engine.kit_table import Note, NoteKind
-from chronotome.errors import ChronotomeError
-from chronotome.files.notes import read_notes
+from chronotome.files.notes import KeyNote, read_notes
 from chronotome.session.edits.kits import slice_from
 from chronotome.session.edits.patterns import new_pattern, play_pattern
 from chronotome.session.edits.timing import set_loop
@@ -285,12 +284,14 @@ class PlayingCommands:
 
     def play_notes(self, path: Path) -> None:
         """Notes of a MIDI file on the keys, from the playhead on, in the song's time."""
+        self._desk.tasks.run(
+            tr("Reading {0}", path.name),
+            lambda progress: read_notes(path, progress),
+            lambda notes: self._play(path, notes),
+        )
+
+    def _play(self, path: Path, notes: list[KeyNote]) -> None:
         desk = self._desk
-        try:
-            notes = read_notes(path)
-        except ChronotomeError as error:
-            desk.tasks.error.emit(str(error))
-            return
         self.enter()
         session = desk.session
         here = session.beat_of(desk.transport.position)
