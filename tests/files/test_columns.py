@@ -8,7 +8,8 @@ from hypothesis import strategies as st
 from chronotome.files import ledger
 from chronotome.files.columns import MOST_SPLICES, differences, spliced
 from chronotome.files.ledger import LedgerReader, LedgerWriter, encode
-from chronotome.session.edits.marks import add_onset, drop_onset, move_onset
+from chronotome.session.edits.marks import add_onset, drop_onset, lock_onsets, move_onset
+from chronotome.session.edits.tightening import move_hits
 from chronotome.session.history import History
 from chronotome.session.onsets import onsets_from
 from strategies import simple_session
@@ -92,7 +93,7 @@ def test_of_a_long_history_the_newest_steps_are_kept(monkeypatch):
     history = moved(40)
     for name, value, kept in (
         ("MOST_STEPS", 30, 30),
-        ("MOST_BYTES", 100_000, None),
+        ("MOST_BYTES", 30_000, None),
         ("MOST_VALUES", 500_000, None),
     ):
         with monkeypatch.context() as narrow:
@@ -160,3 +161,30 @@ def test_histories_of_before_columns_were_shared_are_read():
 
     assert reader.history.session.recordings == session.recordings
     assert json.loads(encode(lines[0]))["value"]["onsets"]["ids"]
+
+
+@pytest.mark.parametrize("kind", ["locked", "moved by hand"])
+def test_twenty_thousand_marks_cost_an_edit_little_whatever_was_done_to_them(kind):
+    session = simple_session(list(range(0, 2_000_000, 100)), 2_100_000)
+    recording, track = session.recordings[0], session.tracks[0]
+    ids, clip = recording.onsets.ids, track.clips[0].id
+    every = {onset: number / 7 for number, onset in enumerate(ids)}
+    history = History(session if kind == "locked" else move_hits(session, track.id, clip, every))
+    writer = LedgerWriter()
+    lines = writer.whole(history)
+    started = sum(map(len, lines))
+    for number in range(12):
+        now = history.session
+        edited = (
+            lock_onsets(now, recording.content, ids[number % 5 :: 3], is_locked=number % 2 == 0)
+            if kind == "locked"
+            else move_hits(now, track.id, clip, {ids[50 * number]: 3.3})
+        )
+        history = history.then(edited, f"Edit {number}")
+        lines += writer.event("then", history)
+
+    reader = LedgerReader()
+    reader.read(lines)
+
+    assert reader.history.session == history.session
+    assert (sum(map(len, lines)) - started) / 12 < 20e6 / 1000

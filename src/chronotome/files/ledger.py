@@ -6,8 +6,10 @@ memory, so they are written once, and are the same objects again after reading. 
 written as what is different from the one before it.
 """
 
+import base64
 import gc
-from collections.abc import Iterable, Iterator, Sequence
+import zlib
+from collections.abc import Callable, Iterable, Iterator, Sequence
 from typing import Annotated, Any, TypeVar, get_type_hints
 
 import msgspec
@@ -29,7 +31,10 @@ from chronotome.session.slices import MOST_TABLE, PLACED, SHAPED, Roll, Scatter,
 from chronotome.session.validity import check
 
 T = TypeVar("T")
-encode = msgspec.json.Encoder().encode
+_encode = msgspec.json.Encoder().encode
+PACKED_FROM = 2048
+"""Bytes of a line from which on it is packed: a journal grows with every edit."""
+MOST_UNPACKED = 256 << 20
 PARTS = ("recordings", "tracks", "kits", "patterns")
 """Of a session that stand in lines of their own."""
 WHOLE = [name for name in Session.__struct_fields__ if name not in PARTS]
@@ -44,6 +49,9 @@ COLUMN_TYPES |= {
     for name, kind in get_type_hints(Slices, include_extras=True).items()
     if name in SLICE_COLUMNS
 }
+TOUCHES, MANY_TOUCHES = "touches", 64
+"""What a person changed of hits is a column from so many of them on: an edit writes what is new of it."""
+COLUMN_TYPES[TOUCHES] = get_type_hints(Take, include_extras=True)[TOUCHES]
 STEP_COLUMNS = (*patterns.PLACED, *patterns.SHAPED)
 STEPS = "steps."
 COLUMN_TYPES |= {
@@ -56,6 +64,26 @@ MOST_BYTES = 50 << 20
 Place = Annotated[int, Meta(ge=0, le=1 << 32)]
 MOST_VALUES = 64_000_000
 """In all columns since numbers began, which is what they take in memory; a history takes half of it."""
+
+
+def encode(entry: dict[str, Any]) -> bytes:
+    """A line; a long one is packed (zlib, base64)."""
+    line = _encode(entry)
+    if len(line) < PACKED_FROM:
+        return line
+    return _encode({"packed": base64.b64encode(zlib.compress(line, 1)).decode("ascii")})
+
+
+def _unpacked(packed: object) -> bytes:
+    """The line that was packed; raises ValueError for what is none, or would have no end."""
+    unpacker = zlib.decompressobj()
+    try:
+        line = unpacker.decompress(base64.b64decode(converted(packed, str), validate=True), MOST_UNPACKED)
+    except zlib.error:
+        raise ValueError("a line was packed and is damaged") from None
+    if not unpacker.eof:
+        raise ValueError("a line was packed and is longer than any that is written")
+    return line
 
 
 class TakeSlices(msgspec.Struct, frozen=True):
@@ -78,6 +106,7 @@ class LedgerWriter:
         self._columns: dict[tuple[str, int], int] = {}
         self._last: dict[ContentHash, Onsets] = {}
         self._last_slices: dict[ClipId, Slices] = {}
+        self._last_touches: dict[ClipId, Column] = {}
         self._last_patterns: dict[PatternId, Pattern] = {}
         self._values = self._events = 0
 
@@ -169,7 +198,7 @@ class LedgerWriter:
         number = self._columns[name, id(column)] = self._new(column)
         self._values += len(column)
         of = None if before is None or changes is None else self._columns.get((name, id(before)))
-        if of is None:
+        if of is None or changes is None or 2 * sum(len(put) for _, _, put in changes) > len(column):
             lines.append(encode({"column": number, "name": name, "value": column}))
         else:
             lines.append(encode({"column": number, "name": name, "of": of, "changes": changes}))
@@ -181,6 +210,16 @@ class LedgerWriter:
         numbers = self._shared(SLICES, SLICE_COLUMNS, own, before, lines)
         self._last_slices[clip] = own
         return TakeSlices(numbers, own.rolls, own.scatters)
+
+    def _touches(self, clip: ClipId, own: Column, lines: list[bytes]) -> int:
+        """The number of a clip's touches; those of the same clip before it tell what is new."""
+        known = self._columns.get((TOUCHES, id(own)))
+        if known is None:
+            before = self._last_touches.get(clip)
+            changes = None if before is None else differences(before, own)
+            known = self._written(TOUCHES, own, before, changes, lines)
+        self._last_touches[clip] = own
+        return known
 
     def _shared(
         self, prefix: str, names: Sequence[str], own: object, before: object, lines: list[bytes]
@@ -225,10 +264,17 @@ class LedgerWriter:
             None if clip.take.slices is None else self._slices(clip.id, clip.take.slices, lines)
             for clip in part.clips
         ]
+        touches = [
+            self._touches(clip.id, clip.take.touches, lines) if _has_many_touches(clip.take) else None
+            for clip in part.clips
+        ]
         number = self._new(part)
-        entry: dict[str, Any] = {"track": number, "value": part}
-        if any(each is not None for each in slices):
-            entry = {"track": number, "value": with_takes(part, _emptied), "slices": slices}
+        entry: dict[str, Any] = {"track": number, "value": with_takes(part, _emptied)}
+        entry |= {
+            name: each
+            for name, each in (("slices", slices), (TOUCHES, touches))
+            if any(one is not None for one in each)
+        }
         lines.append(encode(entry))
         return number
 
@@ -245,11 +291,17 @@ def _changes(name: str, before: Onsets, own: Onsets) -> list[Splice] | None:
 
 
 def _emptied(take: Take) -> Take:
-    """Without the columns of its slices, which stand in lines of their own."""
+    """Without what stands in lines of its own: the columns of its slices, and many touches."""
+    if _has_many_touches(take):
+        take = replace(take, touches=())
     slices = take.slices
     if slices is None:
         return take
     return replace(take, slices=replace(slices, **dict.fromkeys(SLICE_COLUMNS, ()), rolls=(), scatters=()))
+
+
+def _has_many_touches(take: Take) -> bool:
+    return len(take.touches) >= MANY_TOUCHES
 
 
 def _last_of(steps: tuple[Step, ...], count: int) -> tuple[Step, ...]:
@@ -281,7 +333,9 @@ class LedgerReader:
         try:
             for line in lines:
                 if line.strip():
-                    self._read_line(trusted(line, dict[str, Any]))
+                    entry = trusted(line, dict[str, Any])
+                    packed = entry.get("packed")
+                    self._read_line(entry if packed is None else trusted(_unpacked(packed), dict[str, Any]))
         finally:
             if was_collecting:
                 gc.enable()
@@ -335,17 +389,29 @@ class LedgerReader:
 
     def _track(self, entry: dict[str, Any]) -> Track:
         track = converted(track_of_today(entry.get("value")), Track)
-        if "slices" not in entry:
-            return with_shared_takes(track)
-        written = converted(entry["slices"], list[TakeSlices | None])
-        if len(written) != len(track.clips):
-            raise ValueError("a track has other clips than were taken apart")
-        pairs = zip(track.clips, written, strict=True)
-        clips = tuple(replace(clip, take=self._with_columns(clip.take, each)) for clip, each in pairs)
-        return with_shared_takes(replace(track, clips=clips))
+        if "slices" in entry:
+            track = self._with(track, entry["slices"], TakeSlices, self._with_columns)
+        if TOUCHES in entry:
+            track = self._with(track, entry[TOUCHES], int, self._with_touches)
+        return with_shared_takes(track)
 
-    def _with_columns(self, take: Take, written: "TakeSlices | None") -> Take:
-        if written is None or take.slices is None:
+    @staticmethod
+    def _with(track: Track, told: object, kind: Any, change: Callable[[Take, Any], Take]) -> Track:
+        """A track with what stood in lines of its own, clip by clip."""
+        written = converted(told, list[kind | None])
+        if len(written) != len(track.clips):
+            raise ValueError("a track has other clips than were written")
+        clips = (
+            clip if each is None else replace(clip, take=change(clip.take, each))
+            for clip, each in zip(track.clips, written, strict=True)
+        )
+        return replace(track, clips=tuple(clips))
+
+    def _with_touches(self, take: Take, number: int) -> Take:
+        return replace(take, touches=self._named_column(TOUCHES, number))
+
+    def _with_columns(self, take: Take, written: "TakeSlices") -> Take:
+        if take.slices is None:
             return take
         columns = {
             name: self._named_column(SLICES + name, number) for name, number in written.columns.items()
