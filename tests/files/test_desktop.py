@@ -1,6 +1,7 @@
 """Chronotome in a desktop's menus: what is written is what the standards' own validators accept."""
 
 import configparser
+import os
 import shutil
 import subprocess
 import sys
@@ -9,11 +10,12 @@ from pathlib import Path
 
 import pytest
 
-from chronotome import __version__, cli
+from chronotome import __version__, assets, cli
 from chronotome.__main__ import main
 from chronotome.cli.manual_page import commands_of
 from chronotome.errors import CannotWrite
 from chronotome.files import desktop
+from chronotome.files.desktop import APP_ID, put_in_menus
 from chronotome.ui.commands.session_files import DEMO_SESSION
 
 PROGRAM = "/opt/sound & more/100%/chronotome"
@@ -59,7 +61,7 @@ def test_software_centres_read_about_it(installed):
 
 def test_sessions_are_known_by_how_they_begin(installed):
     accepted("update-mime-database", installed / "mime")
-    assert "application/x-chronotome-session" in (installed / "mime/globs").read_text()
+    assert b"application/x-chronotome-session" in (installed / "mime/magic").read_bytes()
     head = (DEMO_SESSION / "session.json").read_bytes()[:60]
     assert 0 <= head.find(b'"format": "chronotome-session"') <= 16
 
@@ -136,3 +138,25 @@ def test_a_wheel_holds_all_that_the_program_needs(tmp_path):
         if each.is_file() and "__pycache__" not in each.parts
     }
     assert ours <= names
+
+
+def test_what_is_not_ours_is_not_replaced_and_odd_homes_are_refused(tmp_path):
+    run = Path(__file__).parents[2] / "run"
+    home = tmp_path / "home"
+    (home / ".local/bin").mkdir(parents=True)
+    theirs = home / ".local/bin/chronotome"
+    theirs.symlink_to("/usr/bin/true")
+    for where, words in ((home, "is not ours"), (tmp_path / "a\nb", "line break")):
+        environment = {"HOME": str(where), "PATH": os.environ["PATH"]}
+        told = subprocess.run([run, "install"], env=environment, capture_output=True, text=True, check=False)
+        assert told.returncode == 3
+        assert words in told.stderr
+    assert theirs.readlink() == Path("/usr/bin/true")
+    with pytest.raises(CannotWrite, match="line break"):
+        put_in_menus(tmp_path / "a\nb", {})
+
+
+def test_no_file_of_other_programs_is_claimed_by_its_name():
+    text = (Path(assets.__file__).parent / "desktop" / f"{APP_ID}.mime.xml").read_text()
+    assert [each for each in text.split("<glob") if "session.json" in each] == []
+    assert "chronotome-session" in text

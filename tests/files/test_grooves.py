@@ -18,6 +18,7 @@ from chronotome.files.grooves import (
     shipped_grooves,
     write_groove,
 )
+from chronotome.files.midi_in import read_midi
 from chronotome.session.grid import Feel, Grid, Metre
 from chronotome.session.groove import Groove, GrooveStep
 
@@ -123,3 +124,15 @@ def test_the_schema_in_docs_is_the_one_of_the_code():
     kept = json.loads((ROOT / "docs" / "groove.schema.json").read_text())
 
     assert kept == json.loads(msgspec.json.encode(schema()))
+
+
+def test_a_groove_of_any_tempo_can_be_written_as_midi_and_keeps_its_milliseconds(tmp_path):
+    steps = (GrooveStep(0.0, 5.0, 0.0, 0.0, 1), GrooveStep(1.0, -7.5, -6.0, 0.0, 1))
+    groove = Groove(0, "slow", Grid(16), 1, Metre(), steps, 0.5)
+    write_groove(tmp_path / "slow.mid", groove)
+    data = (tmp_path / "slow.mid").read_bytes()
+    read = read_midi(data)
+    (first, _), (second, _) = list(zip(read.seconds(), read.notes, strict=True))[::2]
+    beat = read.tempos[0][1] / 1e6
+    assert first == pytest.approx(0.005, abs=0.001)
+    assert second - beat == pytest.approx(-0.0075, abs=0.001)

@@ -7,10 +7,11 @@ import numpy as np
 import pytest
 import soundfile
 
-from chronotome.errors import CannotWrite, UnusableFile
+from chronotome.errors import Cancelled, CannotWrite, UnusableFile
 from chronotome.files.audio_file import facts_of, load_source
 from chronotome.files.kit_out import write_sfz
 from chronotome.files.midi_out import TICKS, write_pattern_midi, write_tempo_midi
+from chronotome.files.writing import new_folder, write_whole
 from chronotome.render.arena import Arena
 from chronotome.render.kit_sounds import kit_sounds
 from chronotome.render.mix import OUT_CHANNELS
@@ -158,3 +159,23 @@ def test_a_tempo_map_as_midi_has_its_changes_metre_and_sections(played, tmp_path
     ]
     assert [(each.numerator, each.denominator) for _, each in others["time_signature"]] == [(4, 4)]
     assert [(beat, each.text) for beat, each in others["marker"]] == [(0.0, "verse"), (8.0, "café")]
+
+
+@pytest.mark.parametrize("has_theirs", [False, True])
+def test_what_fails_in_the_middle_leaves_no_folder_but_what_is_not_ours(tmp_path, has_theirs):
+    folder = tmp_path / "a" / "stems"
+
+    def write_two_and_fail():
+        with new_folder(folder):
+            write_whole(folder / "1.wav", b"x")
+            (folder / "samples").mkdir()
+            write_whole(folder / "samples" / "2.wav", b"x")
+            if has_theirs:
+                (folder / "theirs.txt").write_text("put here meanwhile")
+            raise Cancelled
+
+    with pytest.raises(Cancelled):
+        write_two_and_fail()
+    assert [each.name for each in tmp_path.rglob("*.*")] == (["theirs.txt"] if has_theirs else [])
+    assert folder.exists() == has_theirs
+    assert (tmp_path / "a").exists() == has_theirs

@@ -521,3 +521,11 @@ def test_a_terminal_that_knows_no_signs_but_ascii_gets_question_marks(tmp_path):
     assert ran.returncode == 1
     assert b"Traceback" not in ran.stderr
     assert b"b?cket ?31m?.wav" in ran.stderr
+
+
+@pytest.mark.parametrize("command", ["onsets", "tempo", "tighten"])
+def test_what_is_too_soft_to_be_sound_is_silent_for_every_command(tmp_path, capsys, command):
+    path = write(tmp_path / "soft.wav", noise_hits([3000, 9000], 20000, rate=RATE) * 1e-30, rate=RATE)
+    words = ["--bpm", "92", "-o", str(tmp_path / "out.wav")] if command == "tighten" else []
+    assert main([command, str(path), *words]) == 1
+    assert "is silent" in capsys.readouterr().err

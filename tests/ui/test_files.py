@@ -2,8 +2,11 @@
 
 import shutil
 import threading
+from pathlib import Path
 
 import pytest
+from PySide6.QtCore import QMimeData, QPoint, QPointF, Qt, QUrl
+from PySide6.QtGui import QDragEnterEvent, QDragMoveEvent, QDropEvent
 from PySide6.QtWidgets import QFileDialog, QMessageBox
 
 from chronotome.bridge import document
@@ -287,3 +290,36 @@ def test_nothing_is_called_saved_whose_sound_is_gone(at_work, tmp_path, answers,
     assert abs(at_work.offline(20000) - before).max() == 0.0
     if loss == "replaced":
         assert any(each.read_bytes() == b"something else" for each in (folder / "audio").iterdir())
+
+
+def test_what_is_dropped_is_taken_as_a_copy_whatever_is_proposed(at_work, hits_file):
+    data = QMimeData()
+    data.setUrls([QUrl.fromLocalFile(str(hits_file))])
+    actions = Qt.DropAction.MoveAction | Qt.DropAction.CopyAction
+    keys, button = Qt.KeyboardModifier.ShiftModifier, Qt.MouseButton.LeftButton
+    for kind, handle in (
+        (QDragEnterEvent, at_work.window.dragEnterEvent),
+        (QDragMoveEvent, at_work.window.dragMoveEvent),
+    ):
+        event = kind(QPoint(300, 300), actions, data, button, keys)
+        event.setDropAction(Qt.DropAction.MoveAction)
+        handle(event)
+        assert event.dropAction() is Qt.DropAction.CopyAction
+    drop = QDropEvent(QPointF(300, 300), actions, data, button, keys)
+    drop.setDropAction(Qt.DropAction.MoveAction)
+    at_work.window.dropEvent(drop)
+    at_work.settle()
+    assert drop.dropAction() is Qt.DropAction.CopyAction
+    assert hits_file.exists()
+
+
+def test_a_session_named_by_a_relative_path_is_kept_by_its_whole_one(at_work, tmp_path, answers, monkeypatch):
+    folder = saved_in(edited(at_work), tmp_path / "ferry", answers)
+    (tmp_path / "link").symlink_to(folder)
+    monkeypatch.chdir(tmp_path)
+
+    at_work.window.open([Path("link")])
+    at_work.settle()
+
+    assert at_work.desk.document.folder == folder
+    assert load_settings().recent[0] == str(folder)

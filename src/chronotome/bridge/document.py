@@ -97,7 +97,7 @@ class Document(QObject):
 
         One that another window has open is not opened: `held` asks whether a copy will do.
         """
-        folder = document_of(path).parent
+        folder = document_of(path).absolute().parent.resolve()  # what is saved lies where it is said to lie
         lock = None if as_copy else take(folder)
         if isinstance(lock, Holder):
             self.held.emit(path, lock)
@@ -162,6 +162,7 @@ class Document(QObject):
 
         `then` follows once it is saved; `otherwise` hears why it is not, or Cancelled.
         """
+        folder = folder.absolute()
         history, places = self._store.history, dict(self._recordings.places)
         kept = history.shortened(self.steps_kept)
         is_current, dropped = self._recordings.watch(), dict(self._dropped)

@@ -7,9 +7,7 @@ import sys
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
-import numpy as np
-
-from chronotome.dsp.audio import Audio
+from chronotome.dsp.audio import Audio, is_silent
 from chronotome.dsp.bands import Material
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import facts_of, read_audio
@@ -45,7 +43,7 @@ def heard(path: Path, progress: Progress, material: Material | None = None) -> "
 
     facts_of(path, part_of(progress, 0.0, 0.05))
     audio = read_audio(path, part_of(progress, 0.05, 0.2))
-    if not np.any(audio.samples):
+    if is_silent(audio.samples):
         raise UnusableFile(path, *SILENT)
     return audio, detect_onsets(audio, material=material, progress=part_of(progress, 0.2, 1.0))
 

@@ -56,6 +56,17 @@ def audio_of(samples: NDArray[np.floating], rate: int) -> Audio:
     return Audio(shaped, rate)
 
 
+SILENCE = 1e-6
+"""-120 dB: below the last bit of 20, where no recording has anything to find."""
+
+
+def is_silent(samples: Samples) -> bool:
+    """Whether nothing is louder than -120 dB: numbers that are too small to be multiplied are no sound."""
+    at_once = 1 << 20
+    blocks = (samples[start : start + at_once] for start in range(0, len(samples), at_once))
+    return not any(float(np.abs(block).max(initial=0.0)) > SILENCE for block in blocks)
+
+
 def mono(samples: Samples) -> Samples:
     """Mean of the channels; the loudest one where they cancel each other.
 

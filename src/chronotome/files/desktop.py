@@ -12,7 +12,9 @@ from pathlib import Path
 from typing import Final
 
 from chronotome import __version__
+from chronotome.errors import CannotWrite
 from chronotome.files.writing import cannot_write, write_whole
+from chronotome.words import tr
 
 APP_ID: Final = "org.chronotome.Chronotome"
 SIZES = (16, 24, 32, 48, 64, 128, 256, 512)
@@ -74,6 +76,10 @@ def put_in_menus(program: Path, made: Mapping[str, str]) -> list[Path]:
     ------
     CannotWrite
     """
+    for path in (program, data_home()):
+        if not str(path).isprintable():
+            words = tr("its name holds a line break or another sign that no menu entry can hold")
+            raise CannotWrite(path, words, tr("Install from a folder with a plain name."))
     files = [*_drawn(program), *((place, text.encode()) for place, text in made.items())]
     written = []
     for place, data in files:

@@ -87,40 +87,44 @@ def export_stems(  # noqa: PLR0917 - what sounds, where it goes, and what become
     ------
     CannotWrite, UnusableFile
     """
-    new_folder(folder)
-    renderer, rate = Renderer(arena), session.rate
-    try:
-        whole = OfflineMix(render_mix(renderer, without_click(plan_for(session)), sources, unheard), arena)
-        start, end = span[0], whole.frames if span[1] is None else span[1]
-        gain = cut_of(whole, start, end, side, rate, encoding, finish).gain(part_of(progress, 0.0, 0.2))
-        tracks, made = sounding_tracks(session), list[Written]()
-        digits = max(2, len(str(len(tracks))))
-        for number, track in enumerate(tracks):
-            share = part_of(
-                progress, 0.2 + 0.8 * number / len(tracks), 0.2 + 0.8 * (number + 1) / len(tracks)
+    with new_folder(folder):
+        renderer, rate = Renderer(arena), session.rate
+        try:
+            whole = OfflineMix(
+                render_mix(renderer, without_click(plan_for(session)), sources, unheard), arena
             )
-            alone = replace(
-                session, tracks=tuple(replace(each, is_solo=each is track) for each in session.tracks)
-            )
-            mix = OfflineMix(render_mix(renderer, without_click(plan_for(alone)), sources, unheard), arena)
-            name = plain_name(f"{number + 1:0{digits}d} {track.name}{encoding.suffix}")
-            written = export_mix(
-                mix,
-                folder / name,
-                rate=rate,
-                encoding=encoding,
-                start=start,
-                end=end,
-                side=side,
-                finish=finish,
-                gain=gain,
-                markers=markers_of(session, start, end, is_loop=finish.closes) if is_marked else None,
-                progress=share,
-            )
-            made.append(written)
-        return made
-    finally:
-        renderer.cache.clear()
+            start, end = span[0], whole.frames if span[1] is None else span[1]
+            gain = cut_of(whole, start, end, side, rate, encoding, finish).gain(part_of(progress, 0.0, 0.2))
+            tracks, made = sounding_tracks(session), list[Written]()
+            digits = max(2, len(str(len(tracks))))
+            for number, track in enumerate(tracks):
+                share = part_of(
+                    progress, 0.2 + 0.8 * number / len(tracks), 0.2 + 0.8 * (number + 1) / len(tracks)
+                )
+                alone = replace(
+                    session, tracks=tuple(replace(each, is_solo=each is track) for each in session.tracks)
+                )
+                mix = OfflineMix(
+                    render_mix(renderer, without_click(plan_for(alone)), sources, unheard), arena
+                )
+                name = plain_name(f"{number + 1:0{digits}d} {track.name}{encoding.suffix}")
+                written = export_mix(
+                    mix,
+                    folder / name,
+                    rate=rate,
+                    encoding=encoding,
+                    start=start,
+                    end=end,
+                    side=side,
+                    finish=finish,
+                    gain=gain,
+                    markers=markers_of(session, start, end, is_loop=finish.closes) if is_marked else None,
+                    progress=share,
+                )
+                made.append(written)
+            return made
+        finally:
+            renderer.cache.clear()
 
 
 def export_clips(  # noqa: PLR0917 - what is heard, of what, and where it goes

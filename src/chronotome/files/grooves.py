@@ -2,7 +2,6 @@
 
 import contextlib
 import inspect
-import io
 import re
 from collections.abc import Iterator
 from importlib.resources import files
@@ -15,6 +14,7 @@ from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, UnusableFile
 from chronotome.files.door import Untrusted, bytes_of, converted, trusted
+from chronotome.files.midi_in import read_midi
 from chronotome.files.names import plain_name, shown
 from chronotome.files.places import NAME
 from chronotome.files.writing import cannot_write, private_folder, replacing_at, write_whole
@@ -28,6 +28,8 @@ TICKS = 9600
 NOTE = 38
 STEP_NOTE = 0.1
 """Quarter notes that a step's note is long."""
+LEAST_MIDI_TEMPO = 60e6 / 0xFFFFFF
+"""Slower than that no MIDI file can say; offsets in ms stay what they are."""
 RANGE_DB = 36.0
 """From velocity 127 down to 1."""
 REMOVED = "removed"
@@ -75,7 +77,7 @@ def read_groove(path: Path) -> Groove:
         return _groove_of(trusted(data, GrooveDocument))
     except OSError as error:
         raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Check the file.")) from None
-    except (Untrusted, ValueError, EOFError, KeyError, IndexError, TypeError) as error:
+    except ValueError as error:
         words = str(error) if isinstance(error, Untrusted) else tr("holds no groove")
         raise UnusableFile(path, words, tr("Check that it is the right file.")) from None
 
@@ -125,7 +127,7 @@ def _midi(groove: Groove) -> Any:
     """A note a step, early and late as it is; velocity tells loudness."""
     import mido  # noqa: PLC0415 - the window opens without it
 
-    bpm = groove.beats_per_minute or 120.0
+    bpm = max(LEAST_MIDI_TEMPO, groove.beats_per_minute or 120.0)
     track = mido.MidiTrack(
         [
             mido.MetaMessage("track_name", name=groove.name.encode("latin-1", "replace").decode("latin-1")),
@@ -153,24 +155,17 @@ def _midi(groove: Groove) -> Any:
 
 def _from_midi(data: bytes, name: str) -> Groove:
     """Notes at the sixteenths that they are nearest to; one to four bars, by where the last note is."""
-    import mido  # noqa: PLC0415 - the window opens without it
-
-    file = mido.MidiFile(file=io.BytesIO(data))
-    tempo, metre, notes = 500_000, Metre(), list[tuple[float, int]]()
-    now = 0
-    for message in mido.merge_tracks(file.tracks):
-        now += message.time
-        if message.type == "set_tempo":
-            tempo = message.tempo
-        elif message.type == "time_signature":
-            metre = converted({"beats": message.numerator, "unit": message.denominator}, Metre)
-        elif message.type == "note_on" and message.velocity:
-            notes.append((now / file.ticks_per_beat, message.velocity))
+    file = read_midi(data)
+    notes = [
+        (beat, note.velocity) for note, beat in zip(file.notes, file.beats(), strict=True) if note.velocity
+    ]
     if not notes or len(notes) > MOST_STEPS:
         raise Untrusted(tr("holds no notes") if not notes else tr("holds too many notes"))
-    bpm = min(FASTEST, max(SLOWEST, 60e6 / tempo))
+    beats, unit = file.metre or (4, 4)
+    metre = converted({"beats": beats, "unit": unit}, Metre)
+    bpm = min(FASTEST, max(SLOWEST, 60e6 / file.tempos[-1][1]))
     grid = Grid(16)
-    bars = min(MOST_BARS, max(1, round(now / file.ticks_per_beat / metre.bar)))
+    bars = min(MOST_BARS, max(1, round(file.ticks / file.ticks_per_beat / metre.bar)))
     known = dict[int, GrooveStep]()
     for beat, velocity in notes:
         step = round(beat / grid.step)

@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from pathlib import Path
 
-from chronotome.dsp.audio import Audio
+from chronotome.dsp.audio import Audio, is_silent
 from chronotome.dsp.bands import Material
 from chronotome.errors import UnusableFile
 from chronotome.files.analysis import analyse
@@ -58,7 +58,7 @@ class Headless:
         session = self.session
         rate = session.rate if session.recordings else facts.rate
         source = load_source(facts, self.arena, rate, progress=part_of(progress, 0.1, 0.3))
-        if source.energy == 0:
+        if is_silent(source.region.samples):
             raise UnusableFile(path, *SILENT)
         name, shape = plain_name(path.name), (facts.rate, facts.frames, facts.channels)
         recording = Recording(facts.content, name, *shape, threshold=threshold)

@@ -43,33 +43,37 @@ def write_sfz(
     ------
     CannotWrite, Cancelled
     """
-    new_folder(folder)
-    stem = Path(plain_name(kit.name)).stem or "kit"
-    sounds = kit_sounds(session, kit, sources, arena, lambda: True)
-    lines = [
-        "<group>",
-        f"amp_velcurve_1={1 / 127:.4f} amp_velcurve_127=1",  # as loud as it is struck, as here
-    ]
-    path = folder / f"{stem}.sfz"
-    try:
+    with new_folder(folder):
+        stem = Path(plain_name(kit.name)).stem or "kit"
+        sounds = kit_sounds(session, kit, sources, arena, lambda: True)
+        lines = [
+            "<group>",
+            f"amp_velcurve_1={1 / 127:.4f} amp_velcurve_127=1",  # as loud as it is struck, as here
+        ]
+        path = folder / f"{stem}.sfz"
         try:
-            (folder / SAMPLES).mkdir()
-        except OSError as error:
-            raise cannot_write(folder / SAMPLES, error) from None
-        pieces = [each for each in kit.slices if each.key in sounds and each.key + FIRST_NOTE <= HIGHEST_NOTE]
-        names = slice_names(session, replace(kit, name=stem, slices=tuple(pieces)), template, encoding.suffix)
-        named = list(zip(pieces, names, strict=True))
-        write_slices(folder / SAMPLES, named, sounds, arena, session.rate, encoding, progress)
-        for piece, name in named:
-            lines += _region(piece, name)
-        try:
-            write_whole(path, ("\n".join(lines) + "\n").encode())
-        except OSError as error:
-            raise cannot_write(path, error) from None
-        return path
-    finally:
-        for sound in sounds.values():
-            arena.free(sound.region)
+            try:
+                (folder / SAMPLES).mkdir()
+            except OSError as error:
+                raise cannot_write(folder / SAMPLES, error) from None
+            pieces = [
+                each for each in kit.slices if each.key in sounds and each.key + FIRST_NOTE <= HIGHEST_NOTE
+            ]
+            names = slice_names(
+                session, replace(kit, name=stem, slices=tuple(pieces)), template, encoding.suffix
+            )
+            named = list(zip(pieces, names, strict=True))
+            write_slices(folder / SAMPLES, named, sounds, arena, session.rate, encoding, progress)
+            for piece, name in named:
+                lines += _region(piece, name)
+            try:
+                write_whole(path, ("\n".join(lines) + "\n").encode())
+            except OSError as error:
+                raise cannot_write(path, error) from None
+            return path
+        finally:
+            for sound in sounds.values():
+                arena.free(sound.region)
 
 
 def write_slice_files(  # noqa: PLR0917 - what is written, where, as what, and how it is called
@@ -89,13 +93,13 @@ def write_slice_files(  # noqa: PLR0917 - what is written, where, as what, and h
     CannotWrite, Cancelled, WrongTemplate
     """
     named = list(zip(kit.slices, slice_names(session, kit, template, encoding.suffix), strict=True))
-    new_folder(folder)
-    sounds = kit_sounds(session, kit, sources, arena, lambda: True)
-    try:
-        return len(write_slices(folder, named, sounds, arena, session.rate, encoding, progress))
-    finally:
-        for sound in sounds.values():
-            arena.free(sound.region)
+    with new_folder(folder):
+        sounds = kit_sounds(session, kit, sources, arena, lambda: True)
+        try:
+            return len(write_slices(folder, named, sounds, arena, session.rate, encoding, progress))
+        finally:
+            for sound in sounds.values():
+                arena.free(sound.region)
 
 
 def _region(piece: KitSlice, name: str) -> list[str]:

@@ -4,7 +4,7 @@ However damaged a file is, reading it takes no longer than its bytes allow.
 """
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import NamedTuple
 
 from chronotome.progress import Progress, unheard
@@ -15,7 +15,7 @@ USUAL_TEMPO = 500_000
 LOOKED_AFTER = 20_000
 """Events between two looks whether it is still wanted."""
 NOTE_OFF, NOTE_ON, ONE_BYTE = 0x80, 0x90, {0xC0, 0xD0}
-META, SET_TEMPO, END_OF_TRACK = 0xFF, 0x51, 0x2F
+META, SET_TEMPO, TIME_SIGNATURE, END_OF_TRACK = 0xFF, 0x51, 0x58, 0x2F
 SYSTEM = {0xF0, 0xF7}
 
 
@@ -35,6 +35,10 @@ class MidiNotes:
     notes: tuple[MidiNote, ...]
     tempos: tuple[tuple[int, int], ...]
     """(tick, microseconds a quarter note), in order, the first at 0."""
+    metre: tuple[int, int] | None
+    """Beats and unit of a bar, as it is said first."""
+    ticks: int
+    """Where the last event is."""
 
     def beats(self) -> Iterator[float]:
         """Where each note is, in quarter notes."""
@@ -66,28 +70,34 @@ def read_midi(data: bytes, progress: Progress = unheard) -> MidiNotes:
     division = int.from_bytes(data[12:14], "big")
     if not 0 < division < 0x8000:  # frames of film: nothing says what a beat is
         raise ValueError(f"ticks a quarter note must be 1 to 32767, not {division}")
-    notes, tempos = list[MidiNote](), list[tuple[int, int]]()
+    found = _Found()
     at, left = 8 + int.from_bytes(data[4:8], "big"), MOST_EVENTS
     while at + 8 <= len(data):
         kind, size = data[at : at + 4], int.from_bytes(data[at + 4 : at + 8], "big")
         if kind == b"MTrk":
-            left -= _Track(data[at + 8 : at + 8 + size], notes, tempos, left, progress).read()
+            left -= _Track(data[at + 8 : at + 8 + size], found, left, progress).read()
         at += 8 + size
-    notes.sort(key=lambda note: note.tick)
-    tempos = [*([] if tempos and min(tempos)[0] == 0 else [(0, USUAL_TEMPO)]), *sorted(tempos)]
-    return MidiNotes(division, tuple(notes), tuple(tempos))
+    found.notes.sort(key=lambda note: note.tick)
+    tempos = sorted(found.tempos)
+    if not tempos or tempos[0][0] > 0:
+        tempos.insert(0, (0, USUAL_TEMPO))
+    metre = min(found.metres)[1:] if found.metres else None
+    return MidiNotes(division, tuple(found.notes), tuple(tempos), metre, found.ticks)
+
+
+@dataclass
+class _Found:
+    """What the tracks of a file hold together."""
+
+    notes: list[MidiNote] = field(default_factory=list)
+    tempos: list[tuple[int, int]] = field(default_factory=list)
+    metres: list[tuple[int, int, int]] = field(default_factory=list)
+    ticks: int = 0
 
 
 class _Track:
-    def __init__(
-        self,
-        data: bytes,
-        notes: list[MidiNote],
-        tempos: list[tuple[int, int]],
-        most: int,
-        progress: Progress,
-    ) -> None:
-        self._data, self._notes, self._tempos = data, notes, tempos
+    def __init__(self, data: bytes, found: _Found, most: int, progress: Progress) -> None:
+        self._data, self._found = data, found
         self._most, self._progress = most, progress
         self._at = self._tick = self._status = 0
 
@@ -102,6 +112,7 @@ class _Track:
                 if count % LOOKED_AFTER == 0:
                     self._progress(self._at / len(self._data))
                 self._tick += self._number()
+                self._found.ticks = max(self._found.ticks, self._tick)
                 if self._event() == END_OF_TRACK:
                     break
         except IndexError:
@@ -133,7 +144,7 @@ class _Track:
         self._at += size
         if kind in {NOTE_ON, NOTE_OFF}:
             velocity = body[1] & 0x7F if kind == NOTE_ON else 0
-            self._notes.append(MidiNote(self._tick, body[0] & 0x7F, velocity))
+            self._found.notes.append(MidiNote(self._tick, body[0] & 0x7F, velocity))
 
     def _meta(self) -> int:
         kind = self._data[self._at]
@@ -141,9 +152,10 @@ class _Track:
         size = self._number()
         body = self._data[self._at : self._at + size]
         self._at += size
-        tempo = int.from_bytes(body, "big")
-        if kind == SET_TEMPO and len(body) == 3 and tempo:
-            self._tempos.append((self._tick, tempo))
+        if kind == SET_TEMPO and len(body) == 3 and any(body):
+            self._found.tempos.append((self._tick, int.from_bytes(body, "big")))
+        elif kind == TIME_SIGNATURE and len(body) >= 2 and body[1] < 8:
+            self._found.metres.append((self._tick, body[0], 1 << body[1]))
         return kind
 
     def _number(self) -> int:

@@ -1,6 +1,5 @@
 """A session with all its recordings in one file: an ordinary ZIP archive of its folder."""
 
-import contextlib
 import re
 import shutil
 import zipfile
@@ -118,12 +117,8 @@ def unpack(path: Path, folder: Path, progress: Progress = unheard) -> Path:
             progress(0.0)
             entries = _entries(path, archive)
             _refuse_too_large(path, folder, entries)
-            new_folder(folder)
-            try:
+            with new_folder(folder):
                 _write_all(path, archive, entries, folder, progress)
-            except BaseException:
-                _take_back(folder, entries)
-                raise
     except Untrusted as error:
         raise UnusableFile(path, str(error), WHENCE) from None
     except (zipfile.BadZipFile, zlib.error, EOFError, NotImplementedError, ValueError) as error:
@@ -199,13 +194,3 @@ def _write_out(archive: zipfile.ZipFile, entry: zipfile.ZipInfo, folder: Path, p
             file.check()
             done += len(block)
             progress(min(1.0, done / total))
-
-
-def _take_back(folder: Path, entries: Iterable[zipfile.ZipInfo]) -> None:
-    """What was written before it turned out to be damaged: the folder was empty."""
-    with contextlib.suppress(OSError):
-        for entry in entries:
-            (folder / entry.filename).unlink(missing_ok=True)
-        (folder / AUDIO).rmdir()
-    with contextlib.suppress(OSError):
-        folder.rmdir()

@@ -156,44 +156,44 @@ def write_pattern(
     """
     pattern = session.pattern(number)
     kit = session.kit(pattern.kit)
-    new_folder(folder)
-    reaches = _reaches(session, pattern, kit)
-    follows = _follows(kit)
-    stem, digits, documents = Path(plain_name(kit.name)).stem, max(2, len(str(len(kit.slices)))), []
-    for at, each in enumerate(kit.slices):
-        recording, path = session.recording_with(each.recording), places.get(each.recording)
-        if path is None:
-            raise UnusableFile(
-                folder / DOCUMENT, tr("needs {0}", recording.file), tr("Find the recording first.")
+    with new_folder(folder):
+        reaches = _reaches(session, pattern, kit)
+        follows = _follows(kit)
+        stem, digits, documents = Path(plain_name(kit.name)).stem, max(2, len(str(len(kit.slices)))), []
+        for at, each in enumerate(kit.slices):
+            recording, path = session.recording_with(each.recording), places.get(each.recording)
+            if path is None:
+                raise UnusableFile(
+                    folder / DOCUMENT, tr("needs {0}", recording.file), tr("Find the recording first.")
+                )
+            lead = min(each.start, round(LEAD_SECONDS * recording.rate))
+            tail = min(recording.frames - each.end, max(reaches[at], round(TAIL_SECONDS * recording.rate)))
+            audio = read_span(path, each.start - lead, each.end + tail)
+            encoding = _lossless(audio)
+            name = f"{stem}-{at + 1:0{digits}d}{encoding.suffix}"
+            write_blocks(
+                folder / name,
+                _one(audio.samples),
+                rate=audio.rate,
+                channels=audio.samples.shape[1],
+                frames=len(audio.samples),
+                encoding=encoding,
             )
-        lead = min(each.start, round(LEAD_SECONDS * recording.rate))
-        tail = min(recording.frames - each.end, max(reaches[at], round(TAIL_SECONDS * recording.rate)))
-        audio = read_span(path, each.start - lead, each.end + tail)
-        encoding = _lossless(audio)
-        name = f"{stem}-{at + 1:0{digits}d}{encoding.suffix}"
-        write_blocks(
-            folder / name,
-            _one(audio.samples),
-            rate=audio.rate,
-            channels=audio.samples.shape[1],
-            frames=len(audio.samples),
-            encoding=encoding,
-        )
-        shape = {key: value for key, value in msgspec.to_builtins(each).items() if key not in AS_RECORDED}
-        shape["follows"] = each.follows or follows.get(each.id, 0)
-        usual = msgspec.to_builtins(KitSlice(0, each.recording, 0, 1, 0))
-        shape = {key: value for key, value in shape.items() if key == "key" or value != usual[key]}
-        end = lead + each.end - each.start
-        documents.append(SliceDocument(each.id, name, lead, end, recording.material, shape))
-        progress((at + 1) / len(kit.slices))
-    about = KitDocument(kit.name, kit.semitones, kit.by_tape, kit.fits_song)
-    beats_per_minute = session.tempo.beats_per_minute
-    whole = PatternDocument(pattern.name, beats_per_minute, about, tuple(documents), pattern)
-    values = {"version": 1} | msgspec.to_builtins(whole)
-    try:
-        write_whole(folder / DOCUMENT, msgspec.json.format(msgspec.json.encode(values), indent=1) + b"\n")
-    except OSError as error:
-        raise cannot_write(folder / DOCUMENT, error) from None
+            shape = {key: value for key, value in msgspec.to_builtins(each).items() if key not in AS_RECORDED}
+            shape["follows"] = each.follows or follows.get(each.id, 0)
+            usual = msgspec.to_builtins(KitSlice(0, each.recording, 0, 1, 0))
+            shape = {key: value for key, value in shape.items() if key == "key" or value != usual[key]}
+            end = lead + each.end - each.start
+            documents.append(SliceDocument(each.id, name, lead, end, recording.material, shape))
+            progress((at + 1) / len(kit.slices))
+        about = KitDocument(kit.name, kit.semitones, kit.by_tape, kit.fits_song)
+        beats_per_minute = session.tempo.beats_per_minute
+        whole = PatternDocument(pattern.name, beats_per_minute, about, tuple(documents), pattern)
+        values = {"version": 1} | msgspec.to_builtins(whole)
+        try:
+            write_whole(folder / DOCUMENT, msgspec.json.format(msgspec.json.encode(values), indent=1) + b"\n")
+        except OSError as error:
+            raise cannot_write(folder / DOCUMENT, error) from None
 
 
 def _one(samples: Samples) -> Iterator[Samples]:

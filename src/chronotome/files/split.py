@@ -57,32 +57,32 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
     frames = cut_frames(session, track, next(iter(track.clips)), how.cuts)
     edges = [0, *(frame for frame in frames if 0 < frame < recording.frames), recording.frames]
     audio = read_audio(path, part_of(progress, 0.6, 0.8))
-    new_folder(folder)
-    spans = list(pairwise(edges))
-    traits = [_traits(recording, start, end) for start, end in spans]
-    rows = [
-        {
-            "name": path.stem,
-            "number": numbered(number, len(spans)),
-            "band": each["band"] or "",
-            "bpm": f"{session.tempo.beats_per_minute:.6g}",
-            "ms": f"{1000 * (end - start) / audio.rate:.0f}",
-        }
-        for number, (each, (start, end)) in enumerate(zip(traits, spans, strict=True), 1)
-    ]
-    names, slices = names_by(how.names, rows, ".wav"), []
-    for number, (name, told, (start, end)) in enumerate(zip(names, traits, spans, strict=True)):
-        slices.append({"file": name, "start_frame": start, "end_frame": end} | told)
-        write_blocks(
-            folder / name,
-            _one(audio.samples[start:end]),
-            rate=audio.rate,
-            channels=audio.samples.shape[1],
-            frames=end - start,
-            encoding=ENCODINGS["wavfloat"],
-        )
-        progress(0.8 + 0.2 * (number + 1) / len(spans))
-    return {"version": 1, "rate": audio.rate, "slices": slices}
+    with new_folder(folder):
+        spans = list(pairwise(edges))
+        traits = [_traits(recording, start, end) for start, end in spans]
+        rows = [
+            {
+                "name": path.stem,
+                "number": numbered(number, len(spans)),
+                "band": each["band"] or "",
+                "bpm": f"{session.tempo.beats_per_minute:.6g}",
+                "ms": f"{1000 * (end - start) / audio.rate:.0f}",
+            }
+            for number, (each, (start, end)) in enumerate(zip(traits, spans, strict=True), 1)
+        ]
+        names, slices = names_by(how.names, rows, ".wav"), []
+        for number, (name, told, (start, end)) in enumerate(zip(names, traits, spans, strict=True)):
+            slices.append({"file": name, "start_frame": start, "end_frame": end} | told)
+            write_blocks(
+                folder / name,
+                _one(audio.samples[start:end]),
+                rate=audio.rate,
+                channels=audio.samples.shape[1],
+                frames=end - start,
+                encoding=ENCODINGS["wavfloat"],
+            )
+            progress(0.8 + 0.2 * (number + 1) / len(spans))
+        return {"version": 1, "rate": audio.rate, "slices": slices}
 
 
 def _one(samples: Samples) -> Iterator[Samples]:

@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from pathlib import Path
 
-from chronotome.dsp.audio import Audio
+from chronotome.dsp.audio import Audio, is_silent
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.errors import UnusableFile
 from chronotome.files.analysis import analyse
@@ -106,7 +106,7 @@ def straighten_files(
 def _fitted(session: Session, source: Source, path: Path, how: Straightening, progress: Progress) -> Session:
     """The guide's beats found, and the guide made to follow a steady tempo."""
     recording, track = session.recordings[0], session.tracks[0]
-    if source.energy == 0:
+    if is_silent(source.region.samples):
         raise UnusableFile(path, tr("is silent: there is nothing to find"), tr("Choose another guide."))
     audio = Audio(source.region.samples, source.rate)
     heard = analyse(audio, path.stem, progress, tag=tempo_tag(path))

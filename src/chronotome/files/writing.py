@@ -12,6 +12,7 @@ import os
 import re
 import secrets
 from collections.abc import Iterable, Iterator
+from contextvars import ContextVar
 from pathlib import Path
 from typing import TYPE_CHECKING
 
@@ -44,6 +45,8 @@ class Disk:
 
 
 disk = Disk()
+_made: ContextVar[list[Path] | None] = ContextVar("made", default=None)
+"""What is written into a folder that is to be whole."""
 
 
 def write_all(file: int, data: "ReadableBuffer") -> None:
@@ -145,6 +148,9 @@ def replacing_at(path: Path, *, is_synced: bool = True) -> Iterator[NewFile]:
             sweep(folder)
         with replacing(path.name, folder, is_synced=is_synced) as file:
             yield file
+    made = _made.get()
+    if made is not None:
+        made.append(path)
 
 
 def write_whole(path: Path, data: bytes, *, is_synced: bool = True) -> None:
@@ -205,18 +211,40 @@ def refuse_full(folder: Path) -> None:
         raise CannotWrite(folder, tr("the folder holds other things"), tr("Choose a new or an empty folder."))
 
 
-def new_folder(folder: Path) -> None:
-    """Make a folder where there is none; one that is there already must be empty.
+@contextlib.contextmanager
+def new_folder(folder: Path) -> Iterator[None]:
+    """A folder that is new, or empty, and is written whole: what came into it goes again where that fails.
 
     Raises
     ------
     CannotWrite
     """
     refuse_full(folder)
+    missing = [each for each in (folder, *folder.parents) if not each.exists()]
+    made: list[Path] = []
+    token = _made.set(made)
     try:
-        folder.mkdir(parents=True, exist_ok=True)
-    except OSError as error:
-        raise cannot_write(folder, error) from None
+        try:
+            folder.mkdir(parents=True, exist_ok=True)
+        except OSError as error:
+            raise cannot_write(folder, error) from None
+        yield
+    except BaseException:
+        _take_back(folder, made, missing)
+        raise
+    finally:
+        _made.reset(token)
+
+
+def _take_back(folder: Path, made: Iterable[Path], missing: Iterable[Path]) -> None:
+    """Files that were written by us, and folders that were not there before; what others put there stays."""
+    for path in made:
+        with contextlib.suppress(OSError):
+            path.unlink(missing_ok=True)
+    inside = sorted((each for each in folder.rglob("*") if each.is_dir()), reverse=True)
+    for each in (*inside, *missing):  # those that are empty
+        with contextlib.suppress(OSError):
+            each.rmdir()
 
 
 def refuse_sources(out: Path, sources: Iterable[Path]) -> None:

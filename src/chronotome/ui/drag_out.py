@@ -31,6 +31,9 @@ NAMES = "{name} {number}"
 Work = Callable[[Progress], list[Path]]
 
 
+OURS_ALONE = 0o600
+
+
 class DragOut(QObject):
     """What leaves the window is let go of within it, written, and carried on as files."""
 
@@ -136,6 +139,8 @@ class DragOut(QObject):
 
         def done(paths: list[Path]) -> None:
             self._is_busy = False
+            for path in paths:
+                path.chmod(OURS_ALONE)
             then(paths)
 
         def failed(error: Exception) -> None:

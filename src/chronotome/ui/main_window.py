@@ -8,6 +8,7 @@ from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import (
     QCloseEvent,
     QDragEnterEvent,
+    QDragMoveEvent,
     QDropEvent,
     QGuiApplication,
     QKeyEvent,
@@ -38,6 +39,7 @@ from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
+from chronotome.ui.controls.dropping import take_as_copy
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.messages import Messages
@@ -368,11 +370,14 @@ class MainWindow(QMainWindow):
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls():
-            event.acceptProposedAction()
+            take_as_copy(event)
+
+    def dragMoveEvent(self, event: QDragMoveEvent) -> None:
+        take_as_copy(event)
 
     def dropEvent(self, event: QDropEvent) -> None:
         paths = [Path(url.toLocalFile()) for url in event.mimeData().urls() if url.isLocalFile()]
-        event.acceptProposedAction()
+        take_as_copy(event)
         marks = [
             path for path in paths if path.suffix.lower() in MARK_SUFFIXES and path.suffix.lower() != ".wav"
         ]

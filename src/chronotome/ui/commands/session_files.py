@@ -76,6 +76,7 @@ class SessionFiles:
 
     def open_now(self, paths: list[Path]) -> None:
         """Sessions, recordings, and what is packed, once it is said where it goes."""
+        paths = [path.absolute() for path in paths]
         for path in filter(is_pack, paths):
             self.keeping.ask_where(path)
         others = [path for path in paths if not is_pack(path)]
@@ -85,7 +86,7 @@ class SessionFiles:
 
     def remember_files(self, paths: list[Path]) -> None:
         """Recordings that are there, the newest first."""
-        sounds = [path.absolute() for path in paths if path.suffix.lower() in SUFFIXES and path.is_file()]
+        sounds = [path for path in paths if path.suffix.lower() in SUFFIXES and path.is_file()]
         if sounds:
             self._desk.preferences.remember_files(sounds)
 

@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from pathlib import Path
 
-from PySide6.QtGui import QDragEnterEvent, QDropEvent, QGuiApplication
+from PySide6.QtGui import QDragEnterEvent, QDragMoveEvent, QDropEvent, QGuiApplication
 from PySide6.QtWidgets import (
     QDialog,
     QFileDialog,
@@ -38,6 +38,7 @@ from chronotome.session.edits.apart import At
 from chronotome.session.settings import Moving
 from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.dropping import take_as_copy
 from chronotome.ui.controls.figures import counted, grid_words, percent
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label, tip
@@ -311,8 +312,11 @@ class BatchDialog(QDialog):
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls():
-            event.acceptProposedAction()
+            take_as_copy(event)
+
+    def dragMoveEvent(self, event: QDragMoveEvent) -> None:
+        take_as_copy(event)
 
     def dropEvent(self, event: QDropEvent) -> None:
-        event.acceptProposedAction()
+        take_as_copy(event)
         self.add([Path(url.toLocalFile()) for url in event.mimeData().urls() if url.isLocalFile()])
