@@ -25,13 +25,13 @@ import soxr
 
 from chronotome.dsp.audio import Audio, audio_of
 from chronotome.dsp.beats.pulse import find_pulse
+from chronotome.dsp.hits import hit_traits
 from chronotome.dsp.onsets.detection import SURE_STRENGTH, detect_onsets
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.grid import Grid, nearest_lines
 from chronotome.session.model import Recording, Session
-from chronotome.session.moves import ON_LINE_MS
 from chronotome.session.onsets import onsets_from
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
@@ -41,6 +41,7 @@ RIGHT_TEMPO = 0.002
 FASTER = 1.07
 SHIFT, OTHER_RATE, SOFTER_DB = 1234, 48000, -12.0
 SAME_PLACE, ON_STROKE = 0.001, 0.005
+ON_LINE_MS = 10.0
 FARTHER_MS, LEFT_ALONE = 5.0, 12.0
 STROKE_SECONDS, PER_LOOP, FLAMS = 0.11, 4, 16
 STRENGTHS = (45.0, 55.0)
@@ -177,7 +178,7 @@ def marks(folder: Path, index: dict[str, dict[str, float]]) -> None:
 
 @dataclass
 class Harm:
-    """Hits of one grid: all, farther from their line by 5 ms, thrown off it, left alone but moved."""
+    """Leaders of one grid: all, farther from their line by 5 ms, thrown off it, left alone but moved."""
 
     hits: int = 0
     farther: int = 0
@@ -191,6 +192,7 @@ def session_of(audio: Audio, tempo: float) -> Session:
     recording = Recording("a" * 32, "take.wav", audio.rate, audio.frames, audio.samples.shape[1])
     session = add_recording(Session(), recording, "take")
     onsets = onsets_from(found.frames, found.strengths, found.bands, found.doubts)
+    onsets = onsets.measured(hit_traits(audio.samples, audio.rate, found.frames))
     session = set_analysis(session, recording.content, onsets, None)
     return set_beat_one(set_tempo(session, tempo), 0.0)
 
@@ -214,10 +216,12 @@ def tightened(task: tuple[Path, float, int]) -> Harm:
         lines = nearest_lines(beats, Grid(division), each.metre)
         now = np.abs(targets.target / each.rate - each.tempo.seconds_at(lines)) * 1000
         before = np.abs(targets.drift)
+        now, before = now[targets.leads], before[targets.leads]
         if alone:
-            harm.moved += int(np.count_nonzero((before <= alone) & (targets.target != targets.fitted)))
+            stays = (targets.target == targets.fitted)[targets.leads]
+            harm.moved += int(np.count_nonzero((before <= alone) & ~stays))
         else:
-            harm.hits += len(targets)
+            harm.hits += len(now)
             harm.farther += int(np.count_nonzero(now > before + FARTHER_MS))
             harm.thrown += int(np.count_nonzero((before <= ON_LINE_MS) & (now > ON_LINE_MS + 0.05)))
     return harm

@@ -9,6 +9,7 @@ import time
 import numpy as np
 
 from bench.material import RATE, isolate, performance
+from chronotome.dsp.hits import HitTraits
 from chronotome.dsp.overview import Overview
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Mix
@@ -41,7 +42,7 @@ def main() -> None:
         count = len(frames)
         onsets = onsets_from(frames, np.full(count, 80.0), np.ones(count, np.int64))
         levels = np.random.default_rng(number).uniform(-30, -10, count)
-        onsets = onsets.measured(levels, np.zeros(count, np.int64), np.ones(count, bool))
+        onsets = onsets.measured(HitTraits(levels, levels, np.zeros(count, np.int64), np.ones(count, bool)))
         session = add_recording(
             session, Recording(content, f"{number}.wav", RATE, len(samples), 2), str(number)
         )

@@ -5,6 +5,7 @@ from pathlib import Path
 import numpy as np
 from hypothesis import strategies as st
 
+from chronotome.dsp.hits import HitTraits
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.files.audio_file import content_hash
 from chronotome.session.edits.recordings import add_recording, set_analysis
@@ -102,3 +103,15 @@ def with_audio(session: Session, folder: Path) -> tuple[Session, dict[str, Path]
     clip = replace(track.clips[0], take=replace(track.clips[0].take, recording=content))
     session = replace(session, recordings=(recording,), tracks=(replace(track, clips=(clip,)),))
     return session, {content: path}
+
+
+def traits_of(levels, *, attacks=None, energies=None):
+    """What was measured of hits that are as loud as that."""
+    count = len(levels)
+    given = np.asarray(levels, float)
+    return HitTraits(
+        given,
+        given if energies is None else np.asarray(energies, float),
+        np.zeros(count, np.int64),
+        np.ones(count, bool) if attacks is None else np.asarray(attacks),
+    )

@@ -4,6 +4,7 @@ import pytest
 from chronotome.dsp.audio import Audio, audio_of, mono
 from chronotome.dsp.clicks import clicks_at
 from chronotome.dsp.fades import crossfade, raised_cosine
+from chronotome.dsp.hits import hit_traits
 from chronotome.dsp.loudness import SILENT, loudness, peak
 from sounds import RATE, noise_hits, sine
 
@@ -72,3 +73,23 @@ def test_audio_is_two_dimensional_float32():
         Audio(np.zeros(5, np.float32), RATE)
     with pytest.raises(ValueError, match="rate must be positive"):
         Audio(np.zeros((5, 1), np.float32), 0)
+
+
+def test_the_energy_of_an_attack_is_that_of_its_first_15_ms_whatever_comes():
+    rate = 48000
+    samples = np.zeros((rate, 1), np.float32)
+    samples[1000:1480] = 0.1
+    samples[1480:20000] = 0.5  # a stroke 10 ms after its grace note
+    traits = hit_traits(samples, rate, np.array([1000, 1480]))
+
+    first = (480 * 0.1**2 + 240 * 0.5**2) / 720
+    np.testing.assert_allclose(traits.energies, 10 * np.log10([first, 0.25]), atol=1e-3)
+
+
+def test_the_ring_of_a_stroke_does_not_make_its_rattle_the_louder():
+    rate, time = 48000, np.arange(20000) / 48000
+    samples = np.zeros((rate, 1), np.float32)
+    samples[1000:21000, 0] = 0.5 * np.exp(-time / 0.3)
+    samples[1600:21600, 0] += 0.2 * np.exp(-time / 0.02)
+    traits = hit_traits(samples, rate, np.array([1000, 1600]))
+    assert traits.energies[0] > traits.energies[1] + 3

@@ -37,7 +37,7 @@ from chronotome.session.edits.tracks import (
 from chronotome.session.model import Session, replace
 from chronotome.session.score import joined
 from chronotome.session.validity import check
-from strategies import RATE, simple_session
+from strategies import RATE, simple_session, traits_of
 from studio import Studio
 
 STEP = RATE // 8
@@ -494,7 +494,7 @@ def test_a_held_tone_stays_one_tone_over_its_seams_wherever_markers_bend_it(stud
     )
     session = set_moving(session, track, keeps=Keeps.CHORDS, semitones=semitones)
     session, marker = tie_here(session, track, clip, 2 * RATE + RATE // 2)
-    onsets = session.recordings[0].onsets.measured(np.zeros(2), np.zeros(2, int), np.array([True, False]))
+    onsets = session.recordings[0].onsets.measured(traits_of(np.zeros(2), attacks=[True, False]))
     session = replace(session, recordings=(replace(session.recordings[0], onsets=onsets),))
 
     moved = move_hit(session, track, clip, marker, session.beat_of(3 * RATE + 1234))
@@ -519,9 +519,7 @@ def test_a_moved_attack_leaves_the_long_tone_behind_it_but_for_two_rows(studio):
         session.recordings[0].content, (0.5 * np.sin(2 * np.pi * 220 * time)).astype(np.float32)[:, None]
     )
     session, marker = tie_here(session, track, clip, 5 * RATE)
-    onsets = session.recordings[0].onsets.measured(
-        np.zeros(3), np.zeros(3, int), np.array([True, False, True])
-    )
+    onsets = session.recordings[0].onsets.measured(traits_of(np.zeros(3), attacks=[True, False, True]))
     session = replace(session, recordings=(replace(session.recordings[0], onsets=onsets),))
     session = move_hit(session, track, clip, marker, session.beat_of(5 * RATE + 4000))
     studio.heard(session)

@@ -31,7 +31,7 @@ from chronotome.session.fit import Measured
 from chronotome.session.model import Click, Hush, Recording, Session, replace
 from chronotome.session.tighten import targets_of
 from sounds import noise_hits
-from strategies import RATE, edits, sessions, simple_session
+from strategies import RATE, edits, sessions, simple_session, traits_of
 from studio import Studio
 
 STEP = RATE // 8
@@ -349,7 +349,7 @@ def test_between_two_hits_of_other_loudness_nothing_jumps(studio):
     recording = session.recordings[0]
     studio.put(recording.content, np.full((TOTAL, 1), 0.5, np.float32))
     levels = np.array([-20.0, -8.0, -20.0, -8.0, -14.0])
-    onsets = recording.onsets.measured(levels, np.zeros(5, np.int64), np.ones(5, bool))
+    onsets = recording.onsets.measured(traits_of(levels))
     session = replace(session, recordings=(replace(recording, onsets=onsets),))
     session = set_tighten(session, session.tracks[0].id, loudness=1.0)
 

@@ -40,7 +40,7 @@ from chronotome.session.settings import Alone, Match, Moving
 from chronotome.session.targets import LEAST_APART_SECONDS
 from chronotome.session.tighten import targets_of
 from chronotome.session.validity import check
-from strategies import RATE, sessions, simple_session
+from strategies import RATE, sessions, simple_session, traits_of
 
 STEP = RATE // 8
 LATE = RATE // 100
@@ -66,8 +66,7 @@ def moved(session):
 
 def with_levels(session, levels):
     recording = session.recordings[0]
-    count = len(recording.onsets)
-    onsets = recording.onsets.measured(np.array(levels), np.zeros(count, int), np.ones(count, bool))
+    onsets = recording.onsets.measured(traits_of(levels))
     return replace(session, recordings=(replace(recording, onsets=onsets),))
 
 

@@ -4,20 +4,24 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from chronotome.dsp.stretch.engines import MoveBy
+from chronotome.session.anchors import anchors_of, window_of
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.marks import set_sift, set_threshold
 from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits, set_tighten
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tracks import set_moving
 from chronotome.session.grid import Grid
 from chronotome.session.lines import Ruling, lines_over
 from chronotome.session.model import replace
-from chronotome.session.moves import ON_LINE_MS
+from chronotome.session.moves import ATTACK_SECONDS
 from chronotome.session.sift import USUAL_SPACING
 from chronotome.session.strokes import strokes_of
 from chronotome.session.targets import LEAST_APART_SECONDS, Reason, Targets
 from chronotome.session.tighten import targets_of
-from strategies import RATE, sessions, simple_session
+from strategies import RATE, sessions, simple_session, traits_of
 
+ON_LINE_MS = 10.0
 STEP = RATE // 8  # a sixteenth at 120 bpm is 125 ms
 
 
@@ -56,8 +60,7 @@ def test_strength_1_puts_every_leader_on_its_line(session):
     targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
     has_room = targets.line >= np.arange(len(targets))  # else hits before it stand at the session's start
-    stands_alone = np.bincount(targets.strokes)[targets.strokes] == 1  # others may hold it back
-    leads = (targets.reasons == Reason.GRID) & has_room & stands_alone
+    leads = (targets.reasons == Reason.GRID) & has_room
     np.testing.assert_array_equal(targets.target[leads], targets.line[leads])
 
 
@@ -118,10 +121,11 @@ def test_nothing_is_thrown_off_its_line_and_nothing_moves_that_is_left_alone(
 
     targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
-    within = np.abs(targets.drift) <= alone
+    leads = targets.leads
+    within = leads[np.abs(targets.drift[leads]) <= alone]
     np.testing.assert_array_equal(targets.target[within], targets.fitted[within])
-    was_on = np.abs(targets.drift) <= ON_LINE_MS
-    assert (np.abs(nearest_drift(session, targets)[was_on]) <= ON_LINE_MS + 0.03).all()
+    was_on = leads[np.abs(targets.drift[leads]) <= ON_LINE_MS]
+    assert (np.abs(nearest_drift(session, targets)[was_on]) <= ON_LINE_MS + 2.1).all()
     assert (np.diff(targets.target) > 0).all()
 
 
@@ -314,3 +318,83 @@ def test_a_little_stretched_is_nothing_to_check_and_much_is():
 
     assert stretched(tight) == []
     assert len(stretched(far)) >= 1
+
+
+def test_the_loudest_as_heard_leads_its_flam_to_the_frame_however_sure_its_mark_is():
+    """A grace note whose mark is the surer one, on its line; the stroke 16 ms later."""
+    grace, stroke = STEP - 200, STEP + 570
+    session = simple_session([0, grace, stroke, 3 * STEP], 4 * STEP)
+    recording = session.recordings[0]
+    onsets = msgspec.structs.replace(recording.onsets, strengths=(80.0, 99.0, 60.0, 80.0))
+    onsets = onsets.measured(traits_of([-12.0, -30.0, -10.0, -12.0]))
+    session = replace(session, recordings=(replace(recording, onsets=onsets, threshold=0.0),))
+    content = session.recordings[0].content
+    session = set_sift(session, content, lambda sift: replace(sift, least_spacing=5.0))
+    session = set_tighten(session, session.tracks[0].id, strength=1.0)
+
+    targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
+
+    assert targets.target.tolist() == [0, STEP - (stroke - grace), STEP, 3 * STEP]
+    assert targets.leads.tolist() == [0, 2, 3]
+
+
+@st.composite
+def loops(draw):
+    """A take of whole bars at 120 bpm, its hits somewhere; one that follows the song, or does not."""
+    bars = draw(st.integers(1, 3))
+    gaps = draw(st.lists(st.integers(200, 3 * STEP), min_size=3, max_size=16 * bars))
+    frames = [
+        each for each in np.cumsum([draw(st.integers(0, 900)), *gaps]).tolist() if each < bars * 16 * STEP
+    ]
+    late = draw(st.integers(-300, 900))
+    session = simple_session(frames, bars * 16 * STEP)
+    (clip,) = session.tracks[0].clips
+    clip = replace(clip, take=replace(clip.take, start=draw(st.sampled_from([0, 32 * STEP]))))
+    session = replace(session, tracks=(replace(session.tracks[0], clips=(clip,)),))
+    session = set_beat_one(session, late / RATE) if late > 0 else session
+    which = session.tracks[0].id
+    session = set_moving(session, which, by=draw(st.sampled_from(MoveBy)))
+    return set_tighten(
+        session,
+        which,
+        grid=Grid(draw(st.sampled_from([4, 8, 16]))),
+        swing=draw(st.sampled_from([50.0, 61.0])),
+        strength=draw(st.sampled_from([0.6, 1.0])),
+        shift=draw(st.sampled_from([0.0, -15.0, 12.0])),
+    )
+
+
+@given(loops())
+@settings(deadline=None, max_examples=120)
+def test_a_take_of_whole_bars_stays_as_long_and_each_hit_inside(session):
+    track, clip = session.tracks[0], session.tracks[0].clips[0]
+    targets, window = targets_of(session, track, clip.take), window_of(session, track, clip)
+    recording = session.recordings[0]
+
+    assert (window.start, window.end) == (clip.take.start, clip.take.start + recording.frames)
+    assert (targets.target >= window.start).all()
+    assert (targets.target < window.end).all()
+    on_lines = np.flatnonzero(targets.reasons == Reason.GRID)
+    at_strength = targets.target[on_lines] - targets.fitted[on_lines]
+    wanted = np.rint(session.tracks[0].tighten.pull * (targets.line - targets.fitted)[on_lines])
+    assert np.abs(at_strength - wanted).max(initial=0) <= 1
+    source = (targets.played - clip.take.start)[targets.leads].astype(float)
+    heard = anchors_of(session, track, clip.take).heard_at(source)
+    np.testing.assert_allclose(heard, targets.target[targets.leads], atol=0.51)
+
+
+@pytest.mark.parametrize(("first", "last", "has_line"), [(300, 900, 0), (900, 300, 1)])
+def test_the_end_of_a_loop_is_its_start_and_the_nearer_hit_has_the_line(first, last, has_line):
+    end = 16 * STEP
+    session = simple_session([first, 4 * STEP, 8 * STEP, end - last], end)
+    session = set_tighten(session, session.tracks[0].id, strength=1.0, grid=Grid(4))
+    track, take = session.tracks[0], session.tracks[0].clips[0].take
+
+    targets = targets_of(session, track, take)
+
+    attack = round(ATTACK_SECONDS * RATE)
+    assert targets.target[0] == (0 if has_line == 0 else first)
+    assert targets.target[-1] == max(end - last, end - attack if has_line else 0)
+    assert targets.reasons[-1] == Reason.INSIDE
+    check = checks_of(set_tempo(session, 120.0), track, take)[-1]
+    assert ("first hit has that line" in check.sentence) == (has_line == 0)

@@ -54,7 +54,7 @@ def analyse(
     kept = (np.diff(counted, prepend=-1) > 0) & (counted < (frames or audio.frames))
     onsets = onsets_from(counted[kept], found.strengths[kept], found.bands[kept], found.doubts[kept])
     traits = hit_traits(audio.samples, audio.rate, found.frames[kept])
-    onsets = onsets.measured(traits.levels, traits.timbres, traits.attacks)
+    onsets = onsets.measured(traits)
     measured = measured_of(find_pulse(audio, found, name=name, tag=tag))
     progress(1.0)
     return Analysis(onsets, measured, found.material)

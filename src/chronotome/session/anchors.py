@@ -23,7 +23,8 @@ FAINT_ANCHOR = 20.0
 """Strength from which a faint onset's attack is kept from being smeared, though it has no target."""
 FAINT_APART_SECONDS = 0.016
 """From other anchors: nearer, what lies between could not be stretched."""
-MOST_TAIL_STRETCH = 2.0
+MOST_END_STRETCH = 2.0
+"""Of what is before the first hit and after the last: what would be more sounds as it was played."""
 MOST_TIMES_LONGER, MOST_LONGER_SECONDS = 8, 60
 """By which a take may become longer, by both together: three times half of its tempo, a hit dragged far."""
 BEAT_APART_SECONDS = 0.060
@@ -44,6 +45,8 @@ class Anchors:
     axis: int | None = None
     attacks: NDArray[np.bool_] | None = None
     """True for each anchor of which not a sample is stretched; None: for all of them."""
+    fills: tuple[int, int] | None = None
+    """Session frames that the take fills, be it with nothing at its ends; None: as far as it sounds."""
 
     def landed_at(self, source: NDArray[np.float64]) -> NDArray[np.float64]:
         """Session frames at which source frames land, straight on at both ends: what Tighten is about."""
@@ -177,18 +180,23 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
     if not len(played) or (is_as_played and not is_pitched):
         source, heard = np.array([start, end]), np.array([take.start, take.start + end - start])
         return Anchors(source, heard, offset)
-    if fit is not None:
-        source, heard = _with_fitted_ends(played + offset, landed, (start, end), offset, fit)
-    else:
-        source, heard = _with_ends(played + offset, landed, start, end, take.start, keeps_tail=is_locked)
-    if len(source) < 2 or not _is_within_reason(heard, end - start, rate):
+    span = np.array([take.start, take.start + end - start])
+    first, last = (span if fit is None else np.rint(fit(span))).astype(np.int64).tolist()
+    fills = max(0, first), last
+    source, heard = played + offset, landed
+    if fit is not None:  # beats beyond the take are not its own
+        inside = (heard >= fills[0]) & (heard < fills[1])
+        source, heard = source[inside], heard[inside]
+    source, heard = _with_ends(source, heard, (start, end), (first, last), keeps_tail=is_locked)
+    if len(source) < 2 or heard[0] < 0 or not _is_within_reason(heard, end - start, rate):
         heard = np.array([take.start, take.start + end - start])
         return Anchors(np.array([start, end]), heard, offset)
     if ENGINES[engine].warps_between:
         source, heard = _with_faint(leading, led, counts, rate, source, heard, offset)
     if not ENGINES[engine].bends:
-        return Anchors(source, heard, offset)
-    return Anchors(source, heard, offset, attacks=np.isin(source, _attacks(leading, led, rate, offset)))
+        return Anchors(source, heard, offset, fills=fills)
+    attacks = np.isin(source, _attacks(leading, led, rate, offset))
+    return Anchors(source, heard, offset, attacks=attacks, fills=fills)
 
 
 def _attacks(take: Take, recording: Recording, rate: int, offset: int) -> Frames:
@@ -230,25 +238,11 @@ def window_in(anchors: Anchors, clip: Clip, recording: Recording, rate: int) -> 
     if clip.tail:
         last = max(min(last, round(clip.source_end * rate / recording.rate)), first + 1)
     landed = np.rint(anchors.landed_at(np.array([first, last], np.float64)))
+    if anchors.fills is not None:
+        landed[0] = landed[0] if clip.head else min(landed[0], anchors.fills[0])
+        landed[1] = landed[1] if clip.tail else max(landed[1], anchors.fills[1])
     start, end = np.sort(anchors.mirrored(landed)).astype(np.int64).tolist()
     return Window(start, max(end, start + 1), first, last)
-
-
-def _with_fitted_ends(
-    source: Frames, heard: Frames, ends: tuple[int, int], offset: int, fit: Fitted
-) -> tuple[Frames, Frames]:
-    """Add both ends where the fit has them: a loop of whole bars fills its bars to the frame."""
-    inside = (source > ends[0]) & (source < ends[1])
-    fitted = np.rint(fit(np.array(ends) - offset)).astype(np.int64)
-    inside &= (heard > fitted[0]) & (heard < fitted[1])
-    source = np.concatenate([[ends[0]], source[inside], [ends[1]]])
-    heard = np.concatenate([[fitted[0]], heard[inside], [fitted[1]]])
-    if heard[0] < 0:  # nothing sounds before the session's first frame
-        kept = heard > 0
-        cut = float(np.interp(0.0, heard, source))
-        source = np.concatenate([[int(np.ceil(cut))], source[kept]])
-        heard = np.concatenate([[0], heard[kept]])
-    return rising(source, heard)
 
 
 def _with_beats(fit: Fitted, played: Frames, landed: Frames, apart: int) -> tuple[Frames, Frames]:
@@ -277,26 +271,42 @@ def _merged(source: Frames, heard: Frames, extra: Frames, places: Frames) -> tup
 
 
 def _with_ends(
-    source: Frames, heard: Frames, start: int, end: int, clip_start: int, *, keeps_tail: bool
+    source: Frames, heard: Frames, ends: tuple[int, int], fills: tuple[int, int], *, keeps_tail: bool
 ) -> tuple[Frames, Frames]:
-    """Add both ends: what is before the first hit moves with it, the end stays where it was.
+    """Add both ends, which lie where they are: a loop of whole bars fills its bars to the frame.
 
-    Where others are locked to it, what is after the last anchor rings out as it was played.
+    What is before the first hit and after the last is stretched to fit. Where that would be by too much, and
+    after the last hit where others are locked to it, as much of it sounds, as it was played, as has room.
     """
-    inside = (source >= start) & (source < end)
+    inside = (source >= ends[0]) & (source < ends[1])
     source, heard = source[inside], heard[inside]
     if not len(source):
-        return np.array([start, end]), np.array([clip_start, clip_start + end - start])
-    lead = min(int(source[0]) - start, int(heard[0]))  # nothing sounds before the session's first frame
-    if lead > 0:
-        source = np.concatenate([[source[0] - lead], source])
-        heard = np.concatenate([[heard[0] - lead], heard])
-    tail = end - int(source[-1])
-    room = clip_start + end - start - int(heard[-1])
-    if keeps_tail or not tail / MOST_TAIL_STRETCH <= room <= tail * MOST_TAIL_STRETCH:
-        room = tail
-    source, heard = np.append(source, end), np.append(heard, heard[-1] + room)
+        return np.array(ends), np.array(fills)
+    lead, tail = int(source[0]) - ends[0], ends[1] - int(source[-1])
+    room = int(heard[0]) - fills[0], fills[1] - int(heard[-1])
+    first = _end(lead, room[0], is_stretched=fills[0] >= 0)
+    last = _end(tail, room[1] or -1, is_stretched=not keeps_tail)
+    if first[0] > 0 and first[1] > 0:
+        source = np.concatenate([[source[0] - first[0]], source])
+        heard = np.concatenate([[heard[0] - first[1]], heard])
+    if heard[0] < 0:  # nothing sounds before the session's first frame
+        kept = heard > 0
+        cut = float(np.interp(0.0, heard, source))
+        source, heard = (
+            np.concatenate([[int(np.ceil(cut))], source[kept]]),
+            np.concatenate([[0], heard[kept]]),
+        )
+    source, heard = np.append(source, source[-1] + last[0]), np.append(heard, heard[-1] + last[1])
     return rising(source, heard)
+
+
+def _end(there: int, room: int, *, is_stretched: bool) -> tuple[int, int]:
+    """How many frames of a recording sound at an end of a take, and for how long."""
+    if room < 0:  # a hand has moved the hit past the end: what belongs to it goes along
+        return there, there
+    if is_stretched and there / MOST_END_STRETCH <= room <= there * MOST_END_STRETCH:
+        return there, room
+    return min(there, room), min(there, room)
 
 
 def _with_faint(  # noqa: PLR0917 - all that it depends on

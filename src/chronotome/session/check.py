@@ -26,6 +26,7 @@ class Kind(StrEnum):
 
     BETWEEN = "between two lines"
     FAR = "moved far"
+    INSIDE = "kept inside"
     STRETCHED = "stretched"
     FLAM = "flam with another track"
     LACKS = "locked track lacks it"

@@ -24,6 +24,7 @@ USUAL_MOVES, TWICE, LEAST_MOVE_MS, FEW_MOVES = 75, 2.0, 1.0, 8
 DOUBTFUL_SHARE = 0.36
 """Of the distance between two lines: farther from both than this is doubtful."""
 MOVED_SECONDS = 0.010
+WHOLE = 1e-6
 AT_THE_EDGE = 1.005
 """Drags stop where sound is stretched as far as it bears, to the frame: there it still bears it."""
 
@@ -62,7 +63,7 @@ def _rough(joins: RoughJoins, targets: Targets, offset: int, metre: Metre) -> Ro
 
 @by_identity(64)
 def _own_parts(targets: Targets, tempo: TempoMap, metre: Metre, bears: float) -> tuple[Part, ...]:
-    return _Between(targets, tempo, metre), _Stretched(targets, bears), _Far(targets)
+    return _Between(targets, tempo, metre), _Stretched(targets, bears), _Far(targets), _Inside(targets, metre)
 
 
 @by_parts(64, lambda parts, accepted: (*parts, accepted))
@@ -180,6 +181,35 @@ class _Far(_Places):
             kind=self.kind,
             mends=(as_played(self.targets, at),),
         )
+
+
+class _Inside(_Places):
+    """Hits whose lines are past an end of their take, which tightening makes no longer."""
+
+    kind = Kind.INSIDE
+
+    def __init__(self, targets: Targets, metre: Metre) -> None:
+        self._metre = metre
+        super().__init__(targets, np.flatnonzero(targets.reasons == Reason.INSIDE))
+
+    def check(self, number: int) -> Check:
+        at, targets = int(self.places[number]), self.targets
+        away = abs(float(targets.landing[at]))
+        is_shared = self._is_the_first_ones(at)
+        sentence = (
+            tr("the end of the take is its start:\nthe first hit has that line")
+            if is_shared
+            else tr("its line is past the end of the take:\nit stays inside, {0:.0f} ms before", away)
+        )
+        title = tr("kept inside the take")
+        made = _check(targets, at, title, tr("{0:.0f} ms", away), sentence)
+        return replace(made, kind=self.kind, mends=(as_played(targets, at),))
+
+    def _is_the_first_ones(self, at: int) -> bool:
+        """Whether the first hit is on the line that is a whole number of bars before."""
+        first = int(self.targets.leads[0])
+        bars = float(self.targets.steps[at] - self.targets.steps[first]) / self._metre.bar
+        return self.targets.reasons[first] == Reason.GRID and bars >= 1 and abs(bars - round(bars)) < WHOLE
 
 
 def as_played(targets: Targets, at: int) -> Mend:

@@ -53,7 +53,10 @@ def by_parts(size: int, parts: Callable[P, Sequence[object]]) -> Callable[[Calla
                 return found[1]
             result = function(*args, **kwargs)
             bytes_of_it = _weight(result)
-            kept[key] = (values, result, bytes_of_it)  # its parts are held: no id is used again
+            entry = values, result, bytes_of_it  # its parts are held: no id is used again
+            there = kept.setdefault(key, entry)
+            if there is not entry:  # another thread was quicker: one result for the same parts, whoever asks
+                return there[1]
             weight += bytes_of_it
             _Held.total += bytes_of_it
             while len(kept) > size or (

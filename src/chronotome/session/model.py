@@ -135,7 +135,7 @@ def _rearranged(  # noqa: PLR0917 - found again by the identity of each
     standings = np.where(frames[at] == start[owners], int(Standing.KEPT), onsets.standing_array[at])
     columns = {
         name: tuple(np.array(getattr(onsets, name))[at].tolist()) if getattr(onsets, name) else ()
-        for name in ("strengths", "bands", "doubts", "locks", "levels", "timbres", "attacks")
+        for name in ("strengths", "bands", "doubts", "locks", "levels", "timbres", "attacks", "energies")
     }
     made = Onsets(
         ids=tuple(numbers.tolist()),

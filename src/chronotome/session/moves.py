@@ -1,19 +1,22 @@
-"""How far strokes move: the nearest takes a line, the others go along, what lies on its line stays."""
+"""How far strokes move: the nearest takes a line, the others go along, what is left alone stays."""
 
 from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.grid import TempoMap
+from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.lines import SAME_STEP
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.recipes import Recipes, shortest_step
 from chronotome.session.strokes import Strokes
 from chronotome.session.targets import Reason
 from chronotome.units import BeatArray, Frames
 
-ON_LINE_MS = 10.0
-"""A hit this near to its line is on it, and stays so."""
+ATTACK_SECONDS = 0.015
+"""Of the last hit's sound that stays inside its take at least, where there is as much."""
+WHOLE_MS = 5.0
+"""A take that is longer or shorter than whole bars by less is one of whole bars."""
 AS_NEAR_MS = 2.0
 """Strokes as near to a line as that are equally near: the stronger takes it."""
 
@@ -48,9 +51,13 @@ class Hits:
     ids: Frames
     fitted: Frames
     lines: BeatArray
+    steps: BeatArray
+    """Where their lines are on the straight grid."""
     away: NDArray[np.float64]
     """Frames from the line, negative early."""
     strengths: NDArray[np.float64]
+    loudness: NDArray[np.float64]
+    """dB."""
     asked: NDArray[np.float64]
     by_hand: NDArray[np.bool_]
     keeps_line: NDArray[np.bool_]
@@ -59,70 +66,94 @@ class Hits:
     stays: NDArray[np.bool_]
 
 
+@dataclass(frozen=True)
+class Ends:
+    """Session frames between which a take sounds, and its length in beats if that is whole bars, else 0."""
+
+    start: int
+    end: int
+    bars: float
+
+    @staticmethod
+    def of(start: int, end: int, tempo: TempoMap, metre: Metre, rate: int) -> "Ends":
+        first, last = tempo.beat_of(start / rate), tempo.beat_of(end / rate)
+        bars = metre.bar * round((last - first) / metre.bar)
+        strays = abs(tempo.seconds_of(first + bars) - end / rate)
+        return Ends(start, end, bars if strays < WHOLE_MS / 1000 else 0.0)
+
+    def holds(self, frames: Frames) -> NDArray[np.bool_]:
+        return (frames >= self.start) & (frames < self.end)
+
+
 @dataclass(frozen=True, eq=False)
 class Moves:
     target: NDArray[np.float64]
     reasons: NDArray[np.int64]
+    on_lines: NDArray[np.bool_]
+    """Hits that take a line: nothing but a hand moves them from where they go."""
 
 
-def moves_of(hits: Hits, strokes: Strokes, asked: Asked, rate: int) -> Moves:
+def moves_of(hits: Hits, strokes: Strokes, asked: Asked, ends: Ends, rate: int) -> Moves:
     """Where each hit goes: strokes first, then lines, then what lies between.
 
-    The nearest stroke takes a line; the others move by what their neighbours move, never farther from their
-    lines than they were played. What was left alone or lies on its line stays there, whatever leads it.
+    The loudest hit of a stroke leads: the others keep the distance to it that they were played at. The
+    nearest stroke takes a line; the others move by what their neighbours move, never farther from their
+    lines than they were played. A stroke whose leader is left alone stays, and none leaves its take.
     """
-    away, by_hand = hits.away, hits.by_hand
-    leader = strokes.leaders[strokes.of]
-    alone = (((np.abs(away) <= asked.alone) & hits.has_line) | hits.stays) & ~by_hand
-    low, high = _allowed(away, alone, by_hand | ~hits.has_line, strokes, rate)
-    near = np.abs(away[strokes.leaders]) <= asked.catch[strokes.leaders]
-    near &= hits.has_line[strokes.leaders]
-    takes = _nearest(hits, strokes, rate) & near & ~by_hand[strokes.leaders]
-    wanted = -asked.pull[strokes.leaders] * away[strokes.leaders]
-    held = by_hand[strokes.leaders]
-    wanted[held] = (hits.asked - hits.fitted)[strokes.leaders[held]]
-    moves = np.where(held, wanted, np.clip(wanted, low, high))
+    lead = strokes.leaders
+    away, held = hits.away[lead], hits.by_hand[lead]
+    stays = (((np.abs(away) <= asked.alone[lead]) & hits.has_line[lead]) | hits.stays[lead]) & ~held
+    near = (np.abs(away) <= asked.catch[lead]) & hits.has_line[lead]
+    takes = _nearest(hits, strokes, ends, rate) & near & ~held
+    moves = np.where(stays, 0.0, -asked.pull[lead] * away)
+    moves[held] = (hits.asked - hits.fitted)[lead[held]]
+    moves = _inside(moves, hits.fitted[lead], held, ends, rate)
     rest = ~(takes | held)
-    moves[rest] = _between(hits, strokes, moves, takes | held, (low, high))[rest]
+    carried = _inside(_between(hits, strokes, moves, takes | held), hits.fitted[lead], held, ends, rate)
+    moves[rest] = np.where(stays, 0.0, carried)[rest]
     target = hits.fitted.astype(np.float64) + moves[strokes.of]
-    target[by_hand] = hits.asked[by_hand]
-    reasons = np.where(takes, int(Reason.GRID), int(Reason.CARRIED))[strokes.of]
-    reasons[leader != np.arange(len(leader))] = Reason.WITH_STROKE
-    reasons[alone & (target == hits.fitted)] = Reason.LEFT_ALONE
-    reasons[by_hand] = Reason.BY_HAND
-    return Moves(target, reasons)
+    target[hits.by_hand] = hits.asked[hits.by_hand]
+    reasons = np.full(len(hits.ids), int(Reason.WITH_STROKE))
+    reasons[lead] = np.where(takes, int(Reason.GRID), int(Reason.CARRIED))
+    reasons[lead[_leaves(hits, strokes, ends) & ~held]] = Reason.INSIDE
+    reasons[lead[stays]] = Reason.LEFT_ALONE
+    reasons[hits.by_hand] = Reason.BY_HAND
+    on_lines = np.zeros(len(hits.ids), bool)
+    on_lines[lead[takes]] = True
+    return Moves(target, reasons, on_lines)
 
 
-def _allowed(
-    away: NDArray[np.float64],
-    alone: NDArray[np.bool_],
-    by_hand: NDArray[np.bool_],
-    strokes: Strokes,
-    rate: int,
-) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
-    """How far each stroke may move: none of its hits leaves its line, none that is left alone moves."""
-    on_line = ON_LINE_MS * rate / 1000.0
-    is_on = (np.abs(away) <= on_line) & ~by_hand
-    low = np.where(is_on, -on_line - away, -np.inf)
-    high = np.where(is_on, on_line - away, np.inf)
-    low[alone] = high[alone] = 0.0
-    return _least(strokes, low), -_least(strokes, -high)
+def _leaves(hits: Hits, strokes: Strokes, ends: Ends) -> NDArray[np.bool_]:
+    """Strokes inside the take whose lines are not."""
+    fitted = hits.fitted[strokes.leaders]
+    line = fitted - hits.away[strokes.leaders]
+    is_out = (line < ends.start) | (line >= ends.end)
+    return ends.holds(fitted) & is_out & hits.has_line[strokes.leaders]
 
 
-def _least(strokes: Strokes, values: NDArray[np.float64]) -> NDArray[np.float64]:
-    """The highest value of each stroke's hits."""
-    return np.asarray(np.maximum.reduceat(values, strokes.firsts)) if len(values) else values
+def _inside(
+    moves: NDArray[np.float64], fitted: Frames, held: NDArray[np.bool_], ends: Ends, rate: int
+) -> NDArray[np.float64]:
+    """Moves that leave what is in the take there, with its attack; what a hand moves goes where it is put."""
+    last = np.maximum(fitted, ends.end - round(ATTACK_SECONDS * rate))
+    kept = np.clip(moves, ends.start - fitted, last - fitted)
+    return np.where(ends.holds(fitted) & ~held, kept, moves)
 
 
 @by_identity(MANY)
-def _nearest(hits: Hits, strokes: Strokes, rate: int) -> NDArray[np.bool_]:
-    """Which strokes are the nearest of their line, of equally near ones the strongest."""
+def _nearest(hits: Hits, strokes: Strokes, ends: Ends, rate: int) -> NDArray[np.bool_]:
+    """Which strokes are the nearest of their line, of equally near ones the loudest.
+
+    In a take of whole bars the line at its end is the one at its start.
+    """
     nearness = np.floor(np.abs(hits.away[strokes.leaders]) * (1000.0 / rate / AS_NEAR_MS))
-    lines = np.round(hits.lines[strokes.leaders], 9)
+    lines, steps = np.round(hits.lines[strokes.leaders], 9), hits.steps[strokes.leaders]
+    if ends.bars and len(steps):
+        lines[np.abs(steps - steps[0] - ends.bars) < SAME_STEP] = lines[0]
     taken = (hits.by_hand & ~hits.keeps_line)[strokes.leaders]
-    order = np.lexsort((-hits.strengths[strokes.leaders], nearness, taken, lines))
+    order = np.lexsort((-hits.loudness[strokes.leaders], nearness, taken, lines))
     first = np.ones(len(order), bool)
-    first[1:] = np.diff(lines[order]) > 0
+    first[1:] = np.diff(lines[order]) != 0
     takes = np.zeros(len(order), bool)
     takes[order[first]] = True
     return takes
@@ -133,7 +164,6 @@ def _between(
     strokes: Strokes,
     moves: NDArray[np.float64],
     fixed: NDArray[np.bool_],
-    allowed: tuple[NDArray[np.float64], NDArray[np.float64]],
 ) -> NDArray[np.float64]:
     """Moves of the strokes between those that are fixed: by what these move, never farther from a line."""
     if fixed.all() or not fixed.any():
@@ -142,23 +172,28 @@ def _between(
     whole = np.rint(places + moves) - places  # a hit that is held where it lands carries others as before
     carried = np.interp(places, places[fixed], whole[fixed])
     low, high = _over_the_line(hits, strokes)
-    low, high = np.maximum(low, allowed[0]), np.minimum(high, allowed[1])
-    return np.where(low <= high, np.clip(carried, low, np.maximum(low, high)), 0.0)
+    return np.clip(carried, low, high)
 
 
 @by_identity(MANY)
 def _over_the_line(hits: Hits, strokes: Strokes) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
-    """How far each stroke may move until one of its hits is as far from its line on the other side."""
-    free = np.where(hits.has_line, 0.0, np.inf)
-    low = _least(strokes, np.where(hits.away > 0, -2 * hits.away, -free))
-    return low, -_least(strokes, np.where(hits.away < 0, 2 * hits.away, -free))
+    """How far each stroke may move until its leader is as far from its line on the other side."""
+    away, has_line = hits.away[strokes.leaders], hits.has_line[strokes.leaders]
+    low = np.where(has_line, np.minimum(0.0, -2 * away), -np.inf)
+    return low, np.where(has_line, np.maximum(0.0, -2 * away), np.inf)
 
 
-def in_order(played: Frames, target: Frames, by_hand: NDArray[np.bool_], apart: int) -> Frames:
-    """Targets that rise: what was set by hand stays, the rest gives way.
+def in_order(
+    played: Frames,
+    target: Frames,
+    by_hand: NDArray[np.bool_],
+    on_lines: NDArray[np.bool_],
+    apart: int,
+) -> Frames:
+    """Targets that rise: what was set by hand stays, then what takes a line; the rest gives way.
 
-    Two onsets end at least `apart` frames from each other, or as near as they were played. Where hand-set
-    ones leave no room between them, the last resort is one frame each, past them.
+    Two onsets end at least `apart` frames from each other, or as near as they were played. Where fixed ones
+    leave no room between them, the last resort is one frame each, past them.
     """
     if not len(target):
         return target
@@ -167,8 +202,25 @@ def in_order(played: Frames, target: Frames, by_hand: NDArray[np.bool_], apart: 
     level = target - offsets  # rising with room is level with never falling
     if (np.diff(level) >= 0).all() and target[0] >= 0:
         return target
-    floor = np.maximum.accumulate(np.where(by_hand, level, np.iinfo(np.int64).min))
-    ceiling = np.minimum.accumulate(np.where(by_hand, level, np.iinfo(np.int64).max)[::-1])[::-1]
-    level = np.maximum.accumulate(np.clip(level, floor, np.maximum(ceiling, floor)))
+    level[on_lines] = _between_fixed(level, by_hand)[on_lines]
+    level = np.maximum.accumulate(_between_fixed(level, by_hand | on_lines))
     result = np.maximum(level + offsets, np.arange(len(level)))
     return np.maximum.accumulate(result - np.arange(len(level))) + np.arange(len(level))
+
+
+def _between_fixed(level: Frames, fixed: NDArray[np.bool_]) -> Frames:
+    """Levels held between those before and those after that are fixed."""
+    ends = np.iinfo(np.int64)
+    floor = np.maximum.accumulate(np.where(fixed, level, ends.min))
+    ceiling = np.minimum.accumulate(np.where(fixed, level, ends.max)[::-1])[::-1]
+    return np.clip(level, floor, np.maximum(ceiling, floor))
+
+
+def within(target: Frames, fitted: Frames, by_hand: NDArray[np.bool_], ends: Ends) -> Frames:
+    """Rising targets of which none leaves the take, of those that are in it and that no hand has moved."""
+    at = np.arange(len(target))
+    inside = ends.holds(fitted)
+    is_held = by_hand & ~ends.holds(target)
+    if not inside.all() or is_held.any():
+        return target
+    return np.minimum(np.maximum(target, ends.start + at), ends.end - len(target) + at)

@@ -10,6 +10,7 @@ import numpy as np
 from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
+from chronotome.dsp.hits import HitTraits
 from chronotome.session.limits import MOST_ONSETS, FrameNumber, Id, Strength
 from chronotome.session.memo import by_identity
 from chronotome.units import Frames
@@ -17,6 +18,7 @@ from chronotome.units import Frames
 OnsetId = Id
 UNMEASURED = -1000.0
 """The level of an onset that nobody has measured yet."""
+DB_PER_STRENGTH = 0.3
 T = TypeVar("T")
 
 
@@ -46,8 +48,8 @@ class Onsets(Struct, frozen=True, dict=True):
 
     Invariants: columns of equal length; `frames` strictly rising, at least 0, counted at the recording's own
     rate; ids unique and below `next_id`; strengths 0 to 100; bands 0 low, 1 mid, 2 high. `doubts` are the
-    expected errors of the frames in ms, `locks` hold an onset where it is, `levels` are dB and `timbres` as
-    `dsp.hits` packs them. Each of these may be empty: no doubt, nothing locked, nothing measured.
+    expected errors of the frames in ms, `locks` hold an onset where it is, `levels`, `energies` (dB) and
+    `timbres` are as `dsp.hits` measures them. Each of these may be empty: nothing said, nothing measured.
     """
 
     ids: Annotated[tuple[OnsetId, ...], Meta(max_length=MOST_ONSETS)] = ()
@@ -61,12 +63,12 @@ class Onsets(Struct, frozen=True, dict=True):
     levels: tuple[Annotated[float, Meta(ge=UNMEASURED, le=100.0)], ...] = ()
     timbres: tuple[Annotated[int, Meta(ge=0, lt=1 << 48)], ...] = ()
     attacks: tuple[bool, ...] = ()
+    energies: tuple[Annotated[float, Meta(ge=UNMEASURED, le=100.0)], ...] = ()
 
     def __post_init__(self) -> None:
         columns = (self.ids, self.frames, self.strengths, self.bands, self.standings)
-        optional = (
-            each for each in (self.doubts, self.locks, self.levels, self.timbres, self.attacks) if each
-        )
+        measured = (self.levels, self.timbres, self.attacks, self.energies)
+        optional = (each for each in (self.doubts, self.locks, *measured) if each)
         lengths = {len(column) for column in (*columns, *optional)}
         if len(lengths) != 1:
             raise ValueError(f"columns of onsets must be of one length, are {sorted(lengths)}")
@@ -125,16 +127,24 @@ class Onsets(Struct, frozen=True, dict=True):
     @property
     def is_measured(self) -> bool:
         """Whether level and timbre of each are known."""
-        return not len(self) or (len(self.attacks) > 0 and UNMEASURED not in self.levels)
+        return not len(self) or (len(self.energies) > 0 and UNMEASURED not in self.levels)
 
-    def measured(
-        self, levels: NDArray[np.float64], timbres: NDArray[np.int64], attacks: NDArray[np.bool_]
-    ) -> "Onsets":
-        """With level and timbre of each, and whether it is an attack."""
-        rounded = tuple(round(float(level), 1) for level in levels)
+    def measured(self, traits: HitTraits) -> "Onsets":
+        """With level, energy and timbre of each, and whether it is an attack."""
         return msgspec.structs.replace(
-            self, levels=rounded, timbres=tuple(timbres.tolist()), attacks=tuple(attacks.tolist())
+            self,
+            levels=tuple(np.round(traits.levels, 1).tolist()),
+            energies=tuple(np.round(traits.energies, 1).tolist()),
+            timbres=tuple(traits.timbres.tolist()),
+            attacks=tuple(traits.attacks.tolist()),
         )
+
+    @cached_property
+    def loudness_array(self) -> NDArray[np.float64]:
+        """By which hits are compared: the energy of their attacks in dB; their strength until it is known."""
+        energies = np.array(self.energies or np.full(len(self), UNMEASURED), np.float64)
+        is_known = bool((energies > UNMEASURED).all())
+        return energies if is_known else DB_PER_STRENGTH * self.strength_array
 
     @cached_property
     def _places(self) -> dict[OnsetId, int]:
@@ -187,6 +197,7 @@ class Onsets(Struct, frozen=True, dict=True):
             merged(self.levels or (UNMEASURED,) * len(self), (UNMEASURED,) * count),
             merged(self.timbre_array.tolist(), (0,) * count),
             merged(self.attack_array.tolist(), (True,) * count),
+            merged(self.energies or (UNMEASURED,) * len(self), (UNMEASURED,) * count),
         )
 
     def added(self, frame: int, *, strength: float = 100.0, band: int = 1) -> "Onsets":
@@ -283,6 +294,7 @@ class Onsets(Struct, frozen=True, dict=True):
             left(self.levels),
             left(self.timbres),
             left(self.attacks),
+            left(self.energies),
         )
 
 

@@ -88,6 +88,7 @@ def onsets_of(laid: Laid, pattern: Pattern, kit: Kit) -> Onsets:
         levels=tuple(np.clip(loud, -90.0, 24.0).tolist()),
         timbres=(0,) * count,
         attacks=(True,) * count,
+        energies=tuple(np.clip(loud, -90.0, 24.0).tolist()),
     )
 
 

@@ -14,8 +14,8 @@ USUAL_STROKE = 40.0
 """Milliseconds from an onset within which another one is the same stroke."""
 BEFORE = 1.2
 """Of that: a grace note leads its stroke from farther away than a rattle follows one."""
-AS_LOUD = 5.0
-"""Strengths nearer than that are equal: which of the two is the grace note, nobody hears."""
+AS_LOUD = 1.5
+"""Decibels nearer than that are equal: which of the two is the grace note, nobody hears."""
 SHARE_OF_STEP = 0.75
 """Of a grid step: at fast grids two neighbours that belong to two lines are two strokes."""
 LONGEST = 1.75
@@ -47,10 +47,10 @@ class Strokes:
         return found
 
 
-def strokes_of(frames: Frames, strengths: NDArray[np.float64], within: float) -> Strokes:
+def strokes_of(frames: Frames, loudness: NDArray[np.float64], within: float) -> Strokes:
     """Group sorted frames: the loudest first takes its neighbours, each within so many frames of the next.
 
-    Of equally loud ones the earlier leads.
+    `loudness` is in dB. Of equally loud ones the earlier leads.
     """
     count = len(frames)
     close = np.diff(frames) <= BEFORE * within
@@ -62,14 +62,14 @@ def strokes_of(frames: Frames, strengths: NDArray[np.float64], within: float) ->
     sizes = ends - starts
     first, leads = np.ones(count, bool), np.ones(count, bool)
     pairs = starts[sizes == 2]
-    later = strengths[pairs + 1] > strengths[pairs]
-    as_loud = strengths[pairs + 1] > strengths[pairs] - AS_LOUD
+    later = loudness[pairs + 1] > loudness[pairs]
+    as_loud = loudness[pairs + 1] > loudness[pairs] - AS_LOUD
     joined = as_loud | (frames[pairs + 1] - frames[pairs] <= within)
     first[pairs[joined] + 1] = False
     leads[pairs[joined] + ~later[joined]] = False
     for start, end in zip(starts[sizes > 2].tolist(), ends[sizes > 2].tolist(), strict=True):
         leads[start:end] = False
-        for group in _groups(frames[start:end].tolist(), strengths[start:end], within):
+        for group in _groups(frames[start:end].tolist(), loudness[start:end], within):
             leads[start + group.leader] = True
             first[start + group.start + 1 : start + group.end] = False
     return Strokes(np.cumsum(first) - 1, np.flatnonzero(leads))
@@ -81,11 +81,11 @@ class _Group(NamedTuple):
     end: int
 
 
-def _groups(frames: list[int], strengths: NDArray[np.float64], within: float) -> Iterator[_Group]:
+def _groups(frames: list[int], loudness: NDArray[np.float64], within: float) -> Iterator[_Group]:
     """The strokes of one crowd, loudest first."""
     free = [True] * len(frames)
     before, after = BEFORE * within, within
-    for loudest in np.argsort(-strengths, kind="stable").tolist():
+    for loudest in np.argsort(-loudness, kind="stable").tolist():
         if not free[loudest]:
             continue
         start, end, at = loudest, loudest + 1, frames[loudest]
@@ -94,7 +94,7 @@ def _groups(frames: list[int], strengths: NDArray[np.float64], within: float) ->
                 break
             start -= 1
         while end < len(frames) and free[end]:
-            reach = before if strengths[end] > strengths[loudest] - AS_LOUD else after
+            reach = before if loudness[end] > loudness[loudest] - AS_LOUD else after
             if frames[end] - frames[end - 1] > reach or frames[end] - at > LONGEST * after:
                 break
             end += 1

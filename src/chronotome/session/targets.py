@@ -23,6 +23,8 @@ class Reason(IntEnum):
     """Another stroke is nearer to its line, or it is out of catch range: its neighbours carry it along."""
     WITH_STROKE = 4
     """It is part of a stroke that another onset leads: it keeps its distance from that."""
+    INSIDE = 5
+    """Its line is past an end of its take, which stays as long as it was: it stays inside."""
 
 
 REASON_WORDS = {
@@ -31,6 +33,7 @@ REASON_WORDS = {
     Reason.BY_HAND: "by hand",
     Reason.CARRIED: "between",
     Reason.WITH_STROKE: "with its stroke",
+    Reason.INSIDE: "kept inside",
 }
 
 
@@ -59,6 +62,8 @@ class Targets:
     reasons: NDArray[np.int64]
     strokes: NDArray[np.int64]
     """The stroke that each belongs to, counted from 0."""
+    leads: NDArray[np.int64]
+    """The hit that leads each stroke: its loudest as heard."""
     recipe: NDArray[np.int64]
     """The number of the recipe (`recipes_of`) that holds for each."""
     rate: int
@@ -119,12 +124,6 @@ class Targets:
 
     def __len__(self) -> int:
         return len(self.onsets)
-
-    @cached_property
-    def leads(self) -> NDArray[np.int64]:
-        """The strongest hit of each stroke."""
-        order = np.lexsort((-self.strengths, self.strokes))
-        return np.asarray(order[np.diff(self.strokes[order], prepend=-1) > 0])
 
     @cached_property
     def drift(self) -> NDArray[np.float64]:

@@ -14,7 +14,7 @@ from chronotome.session.lines import SAME_STEP, Reach, lines_over
 from chronotome.session.match import Heard, Pairs, paired
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import Recording, Session, Take, Track, TrackId, placed_take
-from chronotome.session.moves import Asked, Hits, in_order, moves_of
+from chronotome.session.moves import Asked, Ends, Hits, in_order, moves_of, within
 from chronotome.session.onsets import Onsets
 from chronotome.session.patterns import Pattern
 from chronotome.session.recipes import Recipes, matching, recipes_of, shortest_step
@@ -62,11 +62,12 @@ def _of_voices(  # noqa: PLR0917 - found again by the identity of each
     columns = {
         name: np.concatenate([getattr(part, name) for part in parts])
         for name in (each.name for each in fields(Targets))
-        if name not in {"rate", "voices", "strokes"}
+        if name not in {"rate", "voices", "strokes", "leads"}
     }
     order = np.argsort(columns["played"], kind="stable")
     made = {name: column[order] for name, column in columns.items()}
-    return Targets(**made, strokes=np.arange(len(order)), rate=rate, voices=of[order])
+    every = np.arange(len(order))
+    return Targets(**made, strokes=every, leads=every, rate=rate, voices=of[order])
 
 
 @by_identity(256)
@@ -150,13 +151,16 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
         lined = _matched(lined, pairs, matching(recipes), tempo, rate)
     hits = _hits(take, recording, places, lined, tempo, rate)
     strokes = _strokes(places, recording, lined, _windows(recipes, tempo), rate)
-    moves = moves_of(hits, strokes, Asked.of(recipes, lined.recipe, tempo, rate), rate)
+    ends = _ends(take, recording.rate, tempo, metre, rate, fit)
+    moves = moves_of(hits, strokes, Asked.of(recipes, lined.recipe, tempo, rate), ends, rate)
     landed = in_order(
         places.fitted,
         np.rint(moves.target).astype(np.int64),
         hits.by_hand,
+        moves.on_lines,
         max(1, int(LEAST_APART_SECONDS * rate)),
     )
+    landed = within(landed, places.fitted, hits.by_hand, ends)
     return Targets(
         hits.ids,
         hits.strengths,
@@ -171,9 +175,21 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
         landed,
         moves.reasons,
         strokes.of,
+        strokes.leaders,
         lined.recipe,
         rate,
     )
+
+
+@by_identity(MANY)
+def _ends(  # noqa: PLR0917 - found again by the identity of each
+    take: Take, own: int, tempo: TempoMap, metre: Metre, rate: int, fit: Fitted | None
+) -> Ends:
+    """Where a take begins and ends, once it follows the song: tightening makes it no longer."""
+    start, end = (round(frame * rate / own) for frame in (take.source_start, take.source_end))
+    span = np.array([take.start, take.start + end - start])
+    first, last = (span if fit is None else np.rint(fit(span))).astype(np.int64).tolist()
+    return Ends.of(max(0, first), max(first + 1, last), tempo, metre, rate)
 
 
 @dataclass(frozen=True, eq=False)
@@ -306,14 +322,14 @@ def _strokes(
     places: _Places, recording: Recording, lined: _Lined, windows: tuple[float, ...], rate: int
 ) -> Strokes:
     """Onsets that are one stroke, each by the window of its recipe."""
-    strengths = recording.onsets.strength_array[places.chosen]
+    loudness = recording.onsets.loudness_array[places.chosen]
     if len(set(windows)) == 1 or not lined.recipe.any():
-        return strokes_of(places.fitted, strengths, windows[0] * rate)
+        return strokes_of(places.fitted, loudness, windows[0] * rate)
     within = np.array(windows)[lined.recipe] * rate
     starts = np.flatnonzero(np.diff(within, prepend=-1.0))
     of, leaders, count = [], [], 0
     for start, end in zip(starts.tolist(), [*starts[1:].tolist(), len(within)], strict=True):
-        part = strokes_of(places.fitted[start:end], strengths[start:end], float(within[start]))
+        part = strokes_of(places.fitted[start:end], loudness[start:end], float(within[start]))
         of.append(part.of + count)
         leaders.append(part.leaders + start)
         count += len(part)
@@ -341,8 +357,10 @@ def _hits(  # noqa: PLR0917 - found again by the identity of each
         ids,
         places.fitted,
         lined.lines,
+        lined.steps,
         away,
         strengths,
+        recording.onsets.loudness_array[places.chosen],
         asked,
         by_hand,
         keeps_line,

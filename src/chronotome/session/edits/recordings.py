@@ -139,7 +139,7 @@ def set_traits(session: Session, content: ContentHash, onsets: Onsets, traits: H
     def change(old: Recording) -> Recording:
         if old.onsets.ids != onsets.ids or old.onsets.frames != onsets.frames:
             return old
-        return replace(old, onsets=old.onsets.measured(traits.levels, traits.timbres, traits.attacks))
+        return replace(old, onsets=old.onsets.measured(traits))
 
     return with_recording(session, content, change)
 

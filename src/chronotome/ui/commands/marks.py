@@ -281,7 +281,7 @@ class MarkCommands:
 
         ratio, onsets = source.rate / shown.recording.rate, shown.recording.onsets
         moves = []
-        for onset in picked:
+        for onset in filter(lambda each: onsets.place_of(each) is not None, picked):
             frame = onsets.frame_of(onset)
             at = nearest_attack(source.region.samples, source.rate, round(frame * ratio), EAR_REACH / 2)
             if at is not None:
