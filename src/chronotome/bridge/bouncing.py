@@ -36,9 +36,13 @@ class Bouncing(QObject):
         self._kept, self._arena = kept, arena
 
     def bounce(self, session: Session, places: Sequence[Place], name: str, *, in_place: bool) -> None:
-        """Of a session, what is heard of its clips; in their place, or on a track of its own."""
+        """Of a session, what is heard of its clips; in their place, or on a track of its own.
+
+        The session may be cut where a range ends: then the one that is open is cut with the same step.
+        """
         sources, arena = self._recordings.pool.ready(), self._arena
         start, _ = span_of(session, places)
+        asked, cut = self._store.history.session, session
         clips = [_clip(session, place) for place in places]
 
         def work(progress: Progress) -> FileFacts:
@@ -66,9 +70,7 @@ class Bouncing(QObject):
             def edit(session: Session) -> Session:
                 if in_place:
                     return bounce_in_place(session, places, recording, start)
-                there = {track.id for track in session.tracks}
-                beside = [place for place in places if place[0] in there]
-                return bounce_beside(session, beside, recording, name, start) if beside else session
+                return bounce_beside(cut if session is asked else session, places, recording, name, start)
 
             self._store.apply(edit, tr("Bounce {0}", name))
             self._recordings.bring(facts.content, facts.path)

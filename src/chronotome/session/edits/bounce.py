@@ -37,13 +37,28 @@ def span_of(session: Session, places: Sequence[Place]) -> tuple[int, int]:
 def bounce_beside(
     session: Session, places: Sequence[Place], recording: Recording, name: str, start: int
 ) -> Session:
-    """What was heard as a track of its own, below the last of those that it is of."""
+    """What was heard as a track of its own, below the last of those that it is of; these clips are muted.
+
+    Where they are gone by now it is the last track. Of one track it is as loud as that, and where that is between left and right: the mix sounds as before.
+    """
     session, recording = _with_recording(session, recording, start)
     number = session.next_id
     track = Track(number, name, (_clip(number + 1, recording, start),))
-    tracks = {each for each, _ in places}
-    at = 1 + max(place for place, each in enumerate(session.tracks) if each.id in tracks)
+    chosen = {(each.id, clip.id) for each, clip in session.clips} & set(places)
+    tracks = {each for each, _ in chosen}
+    if len(tracks) == 1:
+        old = session.track(next(iter(tracks)))
+        track = replace(track, level=old.level, pan=old.pan, is_flipped=old.is_flipped)
+    for each in tracks:
+        session = with_track(session, each, lambda own: _muted(own, chosen))
+    last = [place for place, each in enumerate(session.tracks) if each.id in tracks]
+    at = 1 + max(last, default=len(session.tracks) - 1)
     return replace(session, tracks=_inserted(session, at, track), next_id=number + 2)
+
+
+def _muted(track: Track, chosen: set[Place]) -> Track:
+    clips = (replace(clip, is_muted=True) if (track.id, clip.id) in chosen else clip for clip in track.clips)
+    return replace(track, clips=tuple(clips))
 
 
 def bounce_in_place(session: Session, places: Sequence[Place], recording: Recording, start: int) -> Session:
