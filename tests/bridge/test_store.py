@@ -188,3 +188,19 @@ def test_an_edit_that_leads_beyond_what_a_document_holds_is_not_made():
     assert store.session is before
     assert not store.history.past
     assert len(said) == 2
+
+
+def test_what_grows_is_asked_what_every_edit_is_asked():
+    store, said = Store(), []
+    store.reset(History(START), is_saved=True)
+    store.refused.connect(said.append)
+    store.apply(lambda session: set_tempo(session, 97.0), "Tempo")
+    before = store.session
+    clip = START.tracks[0].clips[0]
+    far = replace(clip, take=replace(clip.take, start=MOST_FRAMES))
+
+    store.apply_again(lambda s: replace(s, tracks=(replace(s.tracks[0], clips=(far,)),)), "Tempo")
+
+    assert said
+    assert store.session is before
+    assert len(store.history.past) == 1

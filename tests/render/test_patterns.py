@@ -134,6 +134,21 @@ def test_a_step_that_is_longer_than_its_slice_sounds_on_as_recorded(studio, empt
     assert np.array_equal(heard[:length, 0], source[piece.start : piece.start + length, 0])
 
 
+@pytest.mark.parametrize("how", [{"semitones": 3.0}, {"fits": 1.25}, {"by_tape": -5.0}])
+def test_a_long_step_rings_on_at_another_pitch_and_tempo_too(studio, empty, how):
+    session = step(empty, 2, 0.0, lengths=1.0, semitones=how.get("semitones", how.get("by_tape", 0.0)))
+    kit = session.kits[0]
+    if "fits" in how:
+        session = set_kit(session, kit.id, fits_song=True)
+        session = set_slice(session, kit.id, {each.id for each in kit.slices}, tempo=120.0 * how["fits"])
+    session = set_kit(session, kit.id, by_tape="by_tape" in how)
+    heard = studio.heard(session)[:, 0]
+    own = kit.on_key(2).end - kit.on_key(2).start
+    late = heard[int(1.6 * own) : BEAT - 500]
+    assert np.sqrt(np.mean(late**2)) > 0.01 * np.sqrt(np.mean(heard[:own] ** 2))
+    assert not heard[BEAT + 10 : 4 * BEAT - LEAD].any()
+
+
 def test_chance_is_the_same_in_a_bar_however_it_is_heard(studio, empty):
     session = empty
     for sixteenth in range(16):

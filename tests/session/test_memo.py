@@ -1,5 +1,7 @@
 """What is kept while the very same values are asked for."""
 
+import threading
+
 import numpy as np
 import pytest
 
@@ -82,3 +84,21 @@ def test_every_argument_counts():
     assert total(values, times=thrice) == 18
     assert total(values) == 6
     assert len(asked) == 3
+
+
+def test_two_threads_that_ask_for_the_same_at_once_are_given_one_result():
+    both = threading.Barrier(2, timeout=10)
+
+    @by_identity(4)
+    def made(_value):
+        both.wait()
+        return object()
+
+    value, found = object(), []
+    threads = [threading.Thread(target=lambda: found.append(made(value))) for _ in range(2)]
+    for each in threads:
+        each.start()
+    for each in threads:
+        each.join()
+
+    assert found[0] is found[1]

@@ -229,7 +229,7 @@ def test_the_slice_of_a_step_is_shaped_for_all_that_play_it_and_changes_keys(dra
     person.settle()
     now = person.session.kits[-1]
     assert (now.slice_of(first).key, now.slice_of(other.id).key) == (other.key, key)
-    person.wait(lambda: rows.slice_fold.text().endswith(f"Slice · {key_name(other.key)}"))
+    person.wait(lambda: f"Slice {key_name(other.key)}: " in rows.slice_fold.text())
     person.press(Qt.Key.Key_R)
     assert not person.session.kits[-1].slice_of(first).is_reversed
 
@@ -404,3 +404,20 @@ def test_lanes_of_a_pattern_scroll_and_show_what_is_under_the_pointer(drawn):
     assert lane(drawn).cursor().shape() is Qt.CursorShape.OpenHandCursor
     drawn.click(lane(drawn), (HEADER - 8, cell(drawn, 0, 2)[1]))
     assert drawn.desk.view.steps == pattern(drawn).ids[1:2]
+
+
+def test_of_several_chosen_steps_the_one_clicked_last_is_the_last_and_a_long_one_says_where_sound_ends(drawn):
+    person, kits = drawn, drawn.window.commands.patterns.kits
+    made = pattern(person)
+    low, high = sorted(made.ids, key=lambda each: made.slices[made.ids.index(each)])[:: len(made) - 1]
+    place = person.desk.view.place
+    person.desk.view.choose_hits(place, (high, low))
+    assert kits.last_piece == made.slices[made.ids.index(low)]
+    assert kits.last_piece < made.slices[made.ids.index(high)]
+
+    drag = lane(person)._value_drag(made, (low,), low, "lengths", 0.25)
+    drag.to(drag.most - 0.1)
+    assert "is over" not in drag.words
+    drag.to(min(64.0, drag.most + 1.0))
+    assert "the sound is over after" in drag.words
+    drag.cancel()

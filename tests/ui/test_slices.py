@@ -8,8 +8,10 @@ from PySide6.QtWidgets import QApplication, QInputDialog
 from chronotome.render.mix import Side
 from chronotome.session.edits.hits import beats_of
 from chronotome.session.edits.shaping import values_of
+from chronotome.session.runs import roll_edges
 from chronotome.session.slices import Lengthen, Roll
 from chronotome.ui.dialogs.rhythm import RhythmDialog
+from chronotome.ui.stages.roll_rows import STEPS
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.view_state import Stage
@@ -163,7 +165,7 @@ def test_the_end_of_a_hit_is_dragged(apart):
     _, ends = spans(apart)
     edge, middle = float(wave(apart).x_of(ends[number])), x_of(apart, number)
 
-    apart.drag(wave(apart), (edge - 1, 80), (middle, 80), modifier=None)
+    apart.drag(wave(apart), (edge - 2, 80), (middle, 80), modifier=None)
 
     assert label(apart) == "Length of hit"
     _starts, ends = spans(apart)
@@ -371,3 +373,83 @@ def test_as_played_hits_are_not_there_to_be_taken(apart):
     apart.click(apart.window.timeline.shape, (HEADER + 100, 60))
 
     assert len(apart.desk.store.history.past) == steps
+
+
+def test_with_no_hit_chosen_delete_asks_for_hits_and_the_clip_goes_by_its_strip_only(apart):
+    apart.desk.view.choose_hits(apart.desk.view.place, ())
+    session = apart.session
+    for name in ("drop-onset", "cut-out", "delete-close"):
+        press(apart, name)
+        assert apart.session is session
+        assert "Choose hits to" in apart.window.status.words.said
+    apart.desk.view.choose_clips((apart.desk.view.place,))
+    press(apart, "drop-onset")
+    assert not apart.session.tracks[0].clips
+
+
+def test_escape_lets_go_of_hits_before_it_answers_anything(apart):
+    apart.click(wave(apart), (x_of(apart, 3), 80))
+    answered = []
+    apart.window.decision.answers = answered.append
+    apart.press(Qt.Key.Key_Escape)
+    assert apart.desk.view.hits == ()
+    assert answered == []
+
+
+@pytest.mark.parametrize("pixels", [0, 1, 4])
+def test_a_hit_is_taken_from_its_attack_on_and_no_end_of_the_one_before(apart, pixels):
+    starts, _ = spans(apart)
+    x = round(float(wave(apart).x_of(starts[4]))) + pixels
+    apart.click(wave(apart), (x, 80))
+    assert apart.desk.view.hits == (slices(apart).ids[4],)
+    assert label(apart) == "Take apart at onsets"
+
+
+@pytest.mark.parametrize("both", [False, True])
+def test_a_hit_that_is_put_on_another_replaces_it_and_says_so(apart, both):
+    ids, count = slices(apart).ids, len(slices(apart))
+    starts, _ = spans(apart)
+    apart.desk.view.set_snapping(is_snapping=False)
+    start = x_of(apart, 2)
+    by = float(wave(apart).x_of(starts[4]) - wave(apart).x_of(starts[2]))
+    apart.drag(wave(apart), (start, 80), (start + by, 80), modifier=ALT if both else None, release=False)
+    if not both:
+        assert "replaces 1 hit" in apart.window.status.words.said
+    apart.bot.mouseRelease(wave(apart), Qt.MouseButton.LeftButton, pos=QPoint(round(start + by), 80))
+    assert len(slices(apart)) == count - (not both)
+    assert (ids[4] in slices(apart).ids) == both
+    apart.window.undo()
+    assert slices(apart).ids == ids
+
+
+def test_half_time_of_some_hits_leaves_the_others_and_no_tick_of_any(apart):
+    ids = slices(apart).ids
+    apart.desk.view.choose_hits(apart.desk.view.place, ids[2:5])
+    before = dict(zip(ids, slices(apart).places, strict=True))
+    natural = slices(apart).spans[2:5]
+    press(apart, "hits-half")
+    now = dict(zip(slices(apart).ids, slices(apart).places, strict=True))
+    assert [now[each] for each in ids if each not in ids[2:5]] == [
+        before[each] for each in ids if each not in ids[2:5]
+    ]
+    at = slices(apart).at(ids[2:5])
+    np.testing.assert_array_equal(slices(apart).spans[at], natural)
+
+
+def test_repeats_and_grid_of_a_roll_tell_what_sounds(apart):
+    rows = apart.window.trays[Stage.REWORK].roll
+    apart.click(wave(apart), (x_of(apart, 3), 80))
+    rows.count.activated.emit(3)
+    rows.step.activated.emit(list(STEPS).index("1/64"))
+    apart.settle()
+    starts, ends = spans(apart)
+    sounding = (
+        len(roll_edges(Roll(step=1 / 16), int(starts[3]), int(ends[3]), apart.session.tempo, 48000)) - 1
+    )
+    apart.wait(lambda: rows.count.currentText() == str(sounding))
+    assert f"{sounding} repeats, every 1/64" in apart.window.status.words.said
+
+    rows.count.activated.emit(2)
+    apart.wait(lambda: rows.step.currentText() == "evenly")
+    assert rows.count.currentText() == "3"
+    assert "not on the grid any more" in apart.window.status.words.said

@@ -78,9 +78,8 @@ class Store(QObject):
         """
         return self._history.session if self.is_sifting else self.session
 
-    def _edited(self, edit: Edit) -> Session:
-        """What an edit makes of the last kept session: nothing, where no document could hold it."""
-        before = self._history.session
+    def _edited(self, before: Session, edit: Edit) -> Session:
+        """What an edit makes of a session: nothing, where no document could hold it."""
         after = settled(edit(before))
         if is_within_reach(before, after):
             return after
@@ -90,14 +89,14 @@ class Store(QObject):
     def draft(self, edit: Edit, *, is_sifting: bool = False) -> None:
         """Show and hear an edit of the last kept session, without keeping it."""
         self._is_sifting = is_sifting
-        self._become(self._history, self._edited(edit))
+        self._become(self._history, self._edited(self._history.session, edit))
 
     def drop_draft(self) -> None:
         self._become(self._history, None)
 
     def apply(self, edit: Edit, label: str) -> None:
         """Keep an edit as one step of undo."""
-        history = self._history.then(self._edited(edit), label)
+        history = self._history.then(self._edited(self._history.session, edit), label)
         is_new = history is not self._history
         self._become(history, None)
         if is_new:
@@ -109,7 +108,10 @@ class Store(QObject):
             self.apply(edit, label)
             return
         undone = self._history.undone()
-        history = undone.then(settled(edit(undone.session)), label)
+        history = undone.then(self._edited(undone.session, edit), label)
+        if history is undone:  # it was refused, or nothing grows: what is there stays
+            self._become(self._history, None)
+            return
         self._become(history, None)
         self.kept.emit("undo", undone)
         self.kept.emit("then", history)

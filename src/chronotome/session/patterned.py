@@ -216,15 +216,14 @@ class _Making:
         number = np.arange(len(hit)) - np.repeat(np.cumsum(repeats) - repeats, repeats)
         begins = np.rint(room[hit] * number / repeats[hit]).astype(np.int64)
         until_next = np.rint(room[hit] * (number + 1) / repeats[hit]).astype(np.int64) - begins
-        is_plain = (self._times == 1.0) & (repeats == 1) & ~sources.columns["is_reversed"][self._slice]
-        longest = np.where(
-            is_plain & (wanted > own) & (self._semitones == 0), sources.total[self._slice] - start, out
+        rings = (
+            (repeats == 1) & ~sources.columns["is_reversed"][self._slice].astype(np.bool_) & (wanted > out)
         )
+        most = np.where(rings, sources.total[self._slice] - start, own)
+        longest = np.where(rings, np.maximum(out, np.floor(most * self._times)), out).astype(np.int64)
         length = np.minimum(until_next, longest[hit])
-        span = np.where(length >= out[hit], np.maximum(own[hit], np.where(is_plain[hit], length, 0)), length)
-        is_part = (length < out[hit]) & (self._times[hit] != 1.0)
-        span = np.where(is_part, np.clip(np.rint(length / self._times[hit]), 1, own[hit]), span)
-        span = span.astype(np.int64)
+        span = np.clip(np.rint(length / self._times[hit]), 1, most[hit])
+        span = np.where(length == out[hit], own[hit], span).astype(np.int64)
         turned = sources.columns["is_reversed"][self._slice][hit].astype(np.bool_)
         slope = pattern.column("slopes")[laid.step][hit] * number / np.maximum(1, repeats[hit] - 1)
         return _Sounds(

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from functools import cached_property, lru_cache
+from itertools import count
 from typing import NamedTuple
 
 import numpy as np
@@ -12,6 +13,7 @@ from chronotome.dsp.stretch.segment import PLAIN, Shape
 from chronotome.session.limits import ContentHash
 from chronotome.units import Frames
 
+MOST_SHAPES = 400_000
 Together = tuple[tuple[ContentHash, int], ...]
 """Recordings rendered as one, each with its distance in frames from the one at hand; empty: alone."""
 
@@ -113,7 +115,7 @@ class Score:
         """A number for each shape; equal ones have the same."""
         if not self.shapes:
             return _usual(len(self)).nothing
-        known = {id(shape): 0 if shape == PLAIN else hash(shape) for shape in self.shapes}
+        known = {id(shape): 0 if shape == PLAIN else _number_of(shape) for shape in self.shapes}
         return np.array([known[id(shape)] for shape in self.shapes], np.int64)
 
     @cached_property
@@ -144,6 +146,20 @@ class Score:
         for name in columns:
             same &= getattr(other, name)[at] == getattr(self, name)
         return np.where(same, at, -1)
+
+
+_numbers: dict[Shape, int] = {}
+_next = count(1)
+
+
+def _number_of(shape: Shape) -> int:
+    """One number for equal shapes, and for no others; a hash is none (that of -1.0 is that of -2.0).
+
+    What is forgotten, of very many, gets another number: it is then found to be new, never to be the same.
+    """
+    if len(_numbers) > MOST_SHAPES:
+        _numbers.clear()
+    return _numbers.setdefault(shape, next(_next))
 
 
 def joined(  # noqa: PLR0917 - what all rows have in common, and both columns of anchors

@@ -341,6 +341,8 @@ class MainWindow(QMainWindow):
         is_escape = event.key() == Qt.Key.Key_Escape
         if is_escape and (self._cancel_drag() or self.beside.leave_walk()):
             return
+        if is_escape and self.desk.view.let_go_of_hits():
+            return
         if self.decision.answers(event):
             return
         if is_escape and self.commands.playing.leave():

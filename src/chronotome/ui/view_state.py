@@ -235,6 +235,13 @@ class ViewState(QObject):
             self.selected, self.picked, self.beat = None, (), None
             self.selection_changed.emit()
 
+    def let_go_of_hits(self) -> bool:
+        """Choose no hit and no step; False where none was chosen."""
+        if self._hits_of is None or not (self.hits or self.steps):
+            return False
+        self.choose_hits(self._hits_of, ())
+        return True
+
     @property
     def clip(self) -> Clip | None:
         """The clip of the focused track that is worked on: the last chosen, or its first."""

@@ -39,7 +39,8 @@ def bounce_beside(
 ) -> Session:
     """What was heard as a track of its own, below the last of those that it is of; these clips are muted.
 
-    Where they are gone by now it is the last track. Of one track it is as loud as that, and where that is between left and right: the mix sounds as before.
+    Where they are gone by now it is the last track. Of one track it is as loud as that, and where that is
+    between left and right: the mix sounds as before.
     """
     session, recording = _with_recording(session, recording, start)
     number = session.next_id

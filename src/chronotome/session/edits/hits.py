@@ -21,6 +21,10 @@ from chronotome.session.slices import (
 from chronotome.units import BeatArray
 
 Ids = Sequence[SliceId]
+LANDS_ON_SECONDS = 0.030
+"""A hit that is put this near to the beginning of another lies on it: on its line, as far as that was played
+beside it. Nearer than a flam is wide.
+"""
 SHUFFLE = 7
 """A number for draws that no scatter has."""
 
@@ -119,6 +123,25 @@ def _copied(session: Session, place: Place, ids: Ids, beats: float) -> Session:
     return session
 
 
+def landing(session: Session, place: Place, ids: Ids) -> list[SliceId]:
+    """Other slices on which these lie: that begin about where one of them does."""
+    take = clip_at(session, place).take
+    if take.slices is None:
+        return []
+    at, places = take.slices.at(ids), take.slices.place_array
+    if not at:
+        return []
+    near = round(LANDS_ON_SECONDS * session.recording_of(take).rate)
+    own = np.sort(places[at])
+    after = own.searchsorted(places)
+    away = np.minimum(
+        np.abs(own[np.minimum(after, len(own) - 1)] - places), np.abs(own[np.maximum(after - 1, 0)] - places)
+    )
+    is_other = np.ones(len(places), np.bool_)
+    is_other[at] = False
+    return [take.slices.ids[each] for each in np.flatnonzero((away <= near) & is_other).tolist()]
+
+
 def delete(session: Session, place: Place, ids: Ids, *, is_closed: bool = False) -> Session:
     """Take slices away; where the gap is closed, all after each come earlier by its length."""
 
@@ -133,10 +156,16 @@ def delete(session: Session, place: Place, ids: Ids, *, is_closed: bool = False)
     return changed(session, place, ids, without)
 
 
-def _slots(slices: Slices) -> NDArray[np.int64]:
-    """Frames from each place to the next one, at most as long as it sounds; of the last its own length."""
-    following = np.append(slices.place_array[1:], np.iinfo(np.int64).max)
-    return np.minimum(slices.spans, following - slices.place_array)
+def _slots(slices: Slices, at: Sequence[int] | None = None) -> NDArray[np.int64]:
+    """Frames from each place to the next one, at most as long as it sounds; of the last its own length.
+
+    Of all slices, or of some of them as if there were no others.
+    """
+    places, spans = slices.place_array, slices.spans
+    if at is not None:
+        places, spans = places[list(at)], spans[list(at)]
+    following = np.append(places[1:], np.iinfo(np.int64).max)
+    return np.minimum(spans, following - places)
 
 
 def swap(session: Session, place: Place, first: SliceId, second: SliceId) -> Session:
@@ -181,7 +210,7 @@ def scale_time(
 ) -> Session:
     """Twice as fast (0.5) or half as fast (2): places from the first of them on, and lengths if wanted.
 
-    What would sound into the next one is cut there.
+    What would sound into the next one of them is cut there. The other hits stay, and these ring under them.
     """
     take = clip_at(session, place).take
     if take.slices is None:
@@ -192,11 +221,11 @@ def scale_time(
     first = float(now[at[0]])
     ids = [take.slices.ids[each] for each in at]
     beats = {take.slices.ids[each]: first + (float(now[each]) - first) * factor for each in at}
-    before = _slots(take.slices)[at]
+    before = _slots(take.slices, at)
     session = place_at(session, place, beats)
 
     def change(slices: Slices, at: list[int]) -> Slices:
-        spans, slots = slices.spans[at], _slots(slices)[at]
+        spans, slots = slices.spans[at], _slots(slices, at)
         if stretches:
             lengths = np.maximum(1, np.rint(spans * factor)).astype(np.int64)
             slices = slices.with_values("lengthened", at, [int(Lengthen.STRETCH)] * len(at))

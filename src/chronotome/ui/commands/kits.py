@@ -93,10 +93,9 @@ class KitCommands:
 
     def put_slice_on(self, key: int) -> None:
         """The slice of the step chosen last, on another key; what is there goes to where it was."""
-        kit, pattern, steps = self.kit, self._desk.pattern, self._desk.view.steps
-        if kit is None or pattern is None or not steps:
+        kit, piece = self.kit, self.last_piece
+        if kit is None or piece is None:
             return
-        piece = pattern.slices[pattern.at(steps[-1:])[0]]
         label = tr("Slice on key {0}", key_name(key))
         self._desk.store.apply(lambda session: set_slice(session, kit.id, {piece}, key=key), label)
 
@@ -115,6 +114,13 @@ class KitCommands:
             return set()
         return {pattern.slices[at] for at in pattern.at(self._desk.view.steps)}
 
+    @property
+    def last_piece(self) -> int | None:
+        """The slice of the step that was chosen last."""
+        pattern, steps = self._desk.pattern, self._desk.view.steps
+        at = [] if pattern is None else pattern.at(steps[-1:])
+        return None if pattern is None or not at else pattern.slices[at[0]]
+
     def hear_slice(self, kit: Kit, number: int) -> None:
         """A slice by itself, at once."""
         piece = kit.slice_of(number)
@@ -126,6 +132,6 @@ class KitCommands:
         self._desk.transport.hear(source.region, start, end, gain_of(piece.loudness))
 
     def hear_chosen(self) -> None:
-        kit, pieces = self.kit, sorted(self.chosen_pieces)
-        if kit is not None and pieces:
-            self.hear_slice(kit, pieces[-1])
+        kit, piece = self.kit, self.last_piece
+        if kit is not None and piece is not None:
+            self.hear_slice(kit, piece)

@@ -355,11 +355,11 @@ class PatternCommands:
         place, pattern, kit, clip = self._desk.view.place, self.pattern, self.kit, self.clip
         if place is None or pattern is None or kit is None or clip is None:
             return
-        pieces = self.kits.chosen_pieces or {kit.slices[0].id}
+        last = self.kits.last_piece
+        piece = kit.slices[0].id if last is None else last
         session, grid = self._desk.session, self._desk.view.grid.step
         beat = session.beat_of(self._desk.transport.position)
         at = float((np.floor(beat / grid + 1e-6) * grid - clip.take.beat) % pattern.beats)
-        piece = max(pieces)
         before = pattern.ids
         self._desk.store.apply(
             lambda session: set_step(session, pattern.id, piece, round(at, 9)), tr("Set a step")

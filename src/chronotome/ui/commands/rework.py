@@ -7,6 +7,7 @@ from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.view_state import Stage
+from chronotome.words import tr
 
 
 class ReworkCommands:
@@ -51,10 +52,26 @@ class ReworkCommands:
             self._patterns.delete()
         elif self._on_hits:
             self._slices.delete(is_closed=is_closed)
+        elif self._asks_for_hits(tr("delete")):
+            return
         elif self._is_here or is_closed:
             self._clips.delete(is_closed=is_closed)
         else:
             self._marks.drop()
+
+    def _asks_for_hits(self, do: str) -> bool:
+        """In a clip of hits or steps that is not chosen itself, nothing is done to the clip."""
+        view = self._desk.view
+        if not self._is_here or view.clips or view.range is not None:
+            return False
+        if self._patterns.is_here:
+            words = tr("Choose steps to {0} them, or the clip by the strip with its name", do)
+        elif self._slices.slices is not None:
+            words = tr("Choose hits to {0} them, or the clip by the strip with its name", do)
+        else:
+            return False
+        self._desk.say(words)
+        return True
 
     def duplicate(self) -> None:
         self._meant.duplicate()
@@ -63,6 +80,8 @@ class ReworkCommands:
         (self._slices if self._on_hits else self._clips).ask_repeats()
 
     def keep(self, *, is_cut: bool = False) -> None:
+        if is_cut and not (self._on_hits or self._on_steps) and self._asks_for_hits(tr("cut out")):
+            return
         self._kept = self._meant
         self._kept.keep(is_cut=is_cut)
 

@@ -252,14 +252,15 @@ class PatternRows(Rows):
         self.pitch.set_value(kit.semitones)
         self.by_tape.set_index(0 if kit.by_tape else 1)
         piece = None if not at else kit.slice_of(pattern.slices[at[0]])
-        self._show_slice(piece)
+        self._show_slice(piece, 0 if piece is None else pattern.slices.count(piece.id))
         self.about.say(tr("Pattern · {0}", pattern.name))
         self.kit_fold.say(tr("Kit · {0}", counted(len(kit.slices), "slice")))
 
-    def _show_slice(self, piece: KitSlice | None) -> None:
+    def _show_slice(self, piece: KitSlice | None, steps: int) -> None:
         for widget in (self.key, self.choke, self.held, *(each for each, _ in self.slice_sliders.values())):
             widget.setEnabled(piece is not None)
-        self.slice_fold.say(tr("Slice") if piece is None else tr("Slice · {0}", key_name(piece.key)))
+        words = "" if piece is None else tr("Slice {0}: {1}", key_name(piece.key), counted(steps, "step"))
+        self.slice_fold.say(words or tr("Slice"))
         if piece is None:
             return
         self.key.setCurrentIndex(piece.key if piece.key < KEYS else -1)

@@ -7,7 +7,7 @@ from typing import Any
 from chronotome.session.edits.hits import clip_at
 from chronotome.session.edits.shaping import roll_of, scatter_of, set_roll, set_scatter
 from chronotome.session.model import Session, replace
-from chronotome.session.runs import drawn
+from chronotome.session.runs import drawn, roll_edges
 from chronotome.session.slices import Roll, Scatter, Slices
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.slices import SliceCommands
@@ -126,13 +126,24 @@ class RollRows(Rows):
         self._slices.set_roll(replace(self._slices.roll or Roll(), **values))
 
     def _choose_count(self, index: int) -> None:
+        roll = self._slices.roll
         if index == 0:
             self._slices.set_roll(None)
-        else:
+        elif index <= len(COUNTS):
             self._set(tr("Repeats"), count=COUNTS[index - 1], step=0.0)
+            if roll is not None and roll.step:
+                self.desk.say(tr("{0}, evenly: they are not on the grid any more", self._said()))
 
     def _choose_step(self, index: int) -> None:
-        self._set(tr("Repeats"), step=list(STEPS.values())[index])
+        roll, step = self._slices.roll, list(STEPS.values())[index]
+        count = {} if step or roll is None or not roll.step else {"count": max(2, self._repeats(roll))}
+        self._set(tr("Repeats"), step=step, **count)
+        if step:
+            self.desk.say(tr("{0}: as many as the hit has room for", self._said()))
+
+    def _said(self) -> str:
+        roll = self._slices.roll
+        return "" if roll is None else self._words(roll)
 
     def show_roll(self, slices: Slices) -> None:
         view = self.desk.view
@@ -142,8 +153,7 @@ class RollRows(Rows):
             widget.setEnabled(is_some)
         self.fold.say(tr("Roll") if roll is None else tr("Roll · {0}", self._words(roll)))
         shown = roll or Roll()
-        is_known = roll is not None and roll.count in COUNTS
-        self.count.setCurrentIndex(COUNTS.index(shown.count) + 1 if is_known else 0)
+        self._show_count(None if roll is None else self._repeats(roll))
         steps = list(STEPS.values())
         self.step.setCurrentIndex(steps.index(shown.step) if roll is not None and shown.step in steps else 0)
         self.sliders["first"].set_value(shown.loudness[0])
@@ -153,10 +163,30 @@ class RollRows(Rows):
         self.sliders["hurry"].set_value(_octaves(shown.hurry))
         self.back.set_index(int(shown.returns))
 
-    @staticmethod
-    def _words(roll: Roll) -> str:
+    def _repeats(self, roll: Roll) -> int:
+        """How many repeats the first chosen roll has: as chosen, or as many as its grid has room for."""
+        shown, slices = self.desk.shown, self._slices.slices
+        if not roll.step or shown is None or slices is None or shown.plan.sliced is None:
+            return roll.count
+        rolled = slices.column("rolled")
+        at = next(each for each in slices.at(self.desk.view.hits) if rolled[each])
+        first, last = (int(each[at]) for each in (shown.plan.sliced.starts, shown.plan.sliced.ends))
+        session = self.desk.session
+        return len(roll_edges(roll, first, last, session.tempo, session.rate)) - 1
+
+    def _show_count(self, repeats: int | None) -> None:
+        """What sounds; a number that is not in the list stands below it."""
+        while self.count.count() > len(COUNTS) + 1:
+            self.count.removeItem(self.count.count() - 1)
+        if repeats is not None and repeats not in COUNTS:
+            self.count.addItem(str(repeats))
+        items = [self.count.itemText(each) for each in range(self.count.count())]
+        self.count.setCurrentIndex(0 if repeats is None else items.index(str(repeats)))
+
+    def _words(self, roll: Roll) -> str:
         names = {value: name for name, value in STEPS.items()}
-        return tr("every {0}", names.get(roll.step, "step")) if roll.step else tr("{0} repeats", roll.count)
+        repeats = counted(self._repeats(roll), "repeat")
+        return tr("{0}, every {1}", repeats, names.get(roll.step, "step")) if roll.step else repeats
 
 
 def _octaves(hurry: float) -> float:

@@ -12,7 +12,7 @@ from chronotome.session.edits.patterns import (
 )
 from chronotome.session.model import Session
 from chronotome.session.patterns import PatternId, StepId
-from chronotome.ui.controls.figures import counted, decibels, signed
+from chronotome.ui.controls.figures import counted, decibels, plain, signed
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
 
@@ -140,6 +140,8 @@ class ValueDrag:
     own: float
     """Of the one that was taken."""
     before: dict[StepId, float]
+    most: float = 0.0
+    """Quarter notes of sound that there are from the taken one's beginning on; 0: it is no length."""
     value: float | None = None
     words: str = ""
 
@@ -152,6 +154,8 @@ class ValueDrag:
             return
         self.value = value
         self.words = f"{LABELS[self.name]} {value_words(self.name, value)}"
+        if self.most and value > self.most:
+            self.words = tr("{0} · the sound is over after {1}", self.words, plain(self.most, 2))
         self.desk.store.draft(self._edit)
 
     def _edit(self, session: Session) -> Session:

@@ -341,7 +341,19 @@ class PatternLane(TrackLane):
     ) -> ValueDrag:
         column = pattern.column(name)
         before = {each: float(column[pattern.ids.index(each)]) or usual for each in chosen}
-        return ValueDrag(self.desk, pattern.id, chosen, name, before[step], before)
+        most = self._most_of(pattern, step) if name == "lengths" else 0.0
+        return ValueDrag(self.desk, pattern.id, chosen, name, before[step], before, most)
+
+    def _most_of(self, pattern: Pattern, step: StepId) -> float:
+        """Quarter notes that a step can sound for: to the end of its recording, or of what is turned."""
+        session, at = self.desk.session, pattern.ids.index(step)
+        piece = session.kit(pattern.kit).slice_of(pattern.slices[at])
+        if piece is None:
+            return 0.0
+        recording = session.recording_with(piece.recording)
+        is_own = piece.is_reversed or pattern.column("repeats")[at] > 1
+        frames = (piece.end if is_own else recording.frames) - piece.start
+        return frames / recording.rate * session.tempo.beats_per_minute / 60
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         shown, steps, drag = self.shown, self.steps, self.drag

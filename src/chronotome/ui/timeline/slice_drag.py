@@ -7,7 +7,7 @@ import numpy as np
 from chronotome.bridge.store import Edit
 from chronotome.session.edits.apart import is_apart
 from chronotome.session.edits.clips import Place
-from chronotome.session.edits.hits import beats_of, copy, lengthen, move
+from chronotome.session.edits.hits import beats_of, copy, delete, landing, lengthen, move
 from chronotome.session.edits.rhythm import rhythm_of
 from chronotome.session.model import Session
 from chronotome.session.slices import SliceId
@@ -37,6 +37,18 @@ def _ids_in(session: Session, place: Place) -> tuple[SliceId, ...]:
     return () if slices is None else slices.ids
 
 
+def landed_on(
+    before: Session, after: Session, place: Place, hits: tuple[SliceId, ...]
+) -> tuple[SliceId, ...]:
+    """Hits on which others were put, and did not lie before: what is put there replaces them."""
+    known = set(_ids_in(before, place))
+    new = [each for each in _ids_in(after, place) if each not in known]
+    if not known:
+        return ()
+    beside = set(landing(before, place, hits))
+    return tuple(each for each in landing(after, place, new or hits) if each not in beside)
+
+
 @dataclass
 class SliceDrag:
     """Chosen hits that are being dragged by one of them."""
@@ -56,7 +68,7 @@ class SliceDrag:
     lines: BeatArray | None = None
     """What it is pulled to, where that is not the grid."""
 
-    def to(self, x: float, frame: float, *, is_free: bool) -> None:
+    def to(self, x: float, frame: float, *, is_free: bool, both_sound: bool = False) -> None:
         if self.edit is None and abs(x - self.x) < STILL:
             return
         session = self.desk.session
@@ -68,8 +80,13 @@ class SliceDrag:
         elif not is_free and self.desk.view.is_snapping:
             beats = session.beat_of(on_a_line(self.desk, wanted)) - self.laid
         place, hits, change = self.place, self.hits, copy if self.copies else move
-        self.words = tr("{0} beats", signed(beats, 2))
-        self.edit = where_apart(place, lambda session: change(session, place, hits, beats))
+        before = self.desk.store.history.session
+        laid = where_apart(place, lambda session: change(session, place, hits, beats))
+        self.words, self.edit = tr("{0} beats", signed(beats, 2)), laid
+        gone = () if both_sound else landed_on(before, laid(before), place, hits)
+        if gone:
+            self.edit = lambda session: delete(laid(session), place, gone)
+            self.words = tr("{0} · replaces {1}. Alt: both sound", self.words, counted(len(gone), "hit"))
         self.desk.store.draft(self.edit)
 
     def finish(self) -> None:

@@ -16,7 +16,7 @@ from chronotome.ui.timeline.gestures import is_free
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.slice_drag import LengthDrag, SliceDrag, take_edge, take_slice
-from chronotome.ui.timeline.slice_marks import FOOT, between, slice_at, slice_edge_at, spans_of
+from chronotome.ui.timeline.slice_marks import FOOT, ON_LINE, between, slice_at, slice_edge_at, spans_of
 from chronotome.words import tr
 
 
@@ -44,7 +44,7 @@ class SliceLane(ClipLane):
         view, place, frame = self.desk.view, (shown.track.id, shown.clip.id), self.frame_of(x)
         is_more = bool(keys & Qt.KeyboardModifier.ShiftModifier)
         kept = view.hits if is_more and view.place == place else ()
-        hit, edge = slice_at(shown, frame), slice_edge_at(self, shown, x)
+        hit, edge = slice_at(shown, self.frame_of(x + ON_LINE)), slice_edge_at(self, shown, x)
         is_foot = event.position().y() >= self.height() - FOOT
         if hit is None or is_foot:
 
@@ -82,7 +82,8 @@ class SliceLane(ClipLane):
         if not isinstance(drag, SliceDrag | LengthDrag):
             return False
         if isinstance(drag, SliceDrag):
-            drag.to(x, self.frame_of(x), is_free=is_free(event))
+            both = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
+            drag.to(x, self.frame_of(x), is_free=is_free(event), both_sound=both)
         else:
             drag.to(self.frame_of(x), is_free=is_free(event))
         if drag.words:

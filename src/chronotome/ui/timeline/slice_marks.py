@@ -19,6 +19,8 @@ FOOT = 26
 """Pixels at the lane's foot, where hits are named and swept over."""
 TAG = 16
 EDGE = 5
+OWN, ON_LINE = 6, 0.5
+"""Pixels from its attack on in which a hit is taken, and no end of the one before; and the line itself."""
 NARROWEST_TAG = 5
 LEAST_HEARD = 0.005
 """Seconds of a hit within a clip: what reaches less into it is not heard there."""
@@ -59,17 +61,18 @@ def slice_at(shown: Shown, frame: float) -> SliceId | None:
 
 
 def slice_edge_at(lane: Lane, shown: Shown, x: float) -> SliceId | None:
-    """The hit whose end is under the pointer."""
+    """The hit whose end is under the pointer: not over the first pixels of the one after it."""
     spans = spans_of(shown)
     if spans is None:
         return None
-    xs = lane.xs_of(spans.ends)
-    near = np.flatnonzero((np.abs(xs - x) <= EDGE) & spans.heard)
+    lefts, rights = lane.xs_of(spans.starts), lane.xs_of(spans.ends)
+    if ((lefts - ON_LINE <= x) & (x < lefts + OWN) & (x < rights) & spans.heard).any():
+        return None
+    near = np.flatnonzero((np.abs(rights - x) <= EDGE) & spans.heard)
     if not len(near):
         return None
-    at = int(near[np.abs(xs[near] - x).argmin()])
-    width = (spans.ends[at] - spans.starts[at]) / lane.desk.view.viewport.frames_per_pixel
-    return spans.slices.ids[at] if width > 3 * EDGE else None
+    at = int(near[np.abs(rights[near] - x).argmin()])
+    return spans.slices.ids[at] if rights[at] - lefts[at] > 3 * EDGE else None
 
 
 def between(shown: Shown, first: float, last: float) -> list[SliceId]:
