@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.clicks import second_difference
-from chronotome.dsp.hush import HushBy, Hushed, hushed, quiet_place
+from chronotome.dsp.hush import HushBy, Hushed, hushed, quiet_place, quiet_until
 
 RATE = 48000
 TIME = np.arange(RATE) / RATE
@@ -55,3 +55,13 @@ def test_the_quietest_place_is_found_and_digital_silence_is_none():
 
     assert 2 * RATE <= start < end <= 3 * RATE
     assert quiet_place(np.zeros((10, 1), np.float32), RATE) == (0, 10)
+
+
+def test_a_recording_is_quiet_until_something_is_louder_than_its_room():
+    noise = np.random.default_rng(3).normal(0, 1, (RATE, 1)).astype(np.float32)
+    sound = 0.001 * noise
+    sound[9000:12000] += 0.3 * noise[9000:12000]
+    assert abs(quiet_until(sound, RATE) - 9000) <= 0.005 * RATE
+    assert quiet_until(sound[9003:], RATE) == 0
+    assert quiet_until(0.3 * noise, RATE) == 0
+    assert quiet_until(np.zeros((500, 1), np.float32), RATE) == 500

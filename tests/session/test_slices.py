@@ -23,6 +23,7 @@ from chronotome.session.edits.hits import (
     swap,
     turn_order,
 )
+from chronotome.session.edits.kits import slices_for_keys
 from chronotome.session.edits.rhythm import paste_hits, rhythm_of, take_rhythm
 from chronotome.session.edits.shaping import (
     keep_scatter,
@@ -36,7 +37,7 @@ from chronotome.session.edits.shaping import (
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import add_track, lock
 from chronotome.session.grid import TempoMap
-from chronotome.session.model import Session, rearranged
+from chronotome.session.model import Session, rearranged, replace
 from chronotome.session.runs import roll_edges, shaped
 from chronotome.session.slices import COPY, MOST_SLICES, Lengthen, Roll, Scatter, Slices, draw, slices_at
 from chronotome.session.tighten import targets_of
@@ -410,3 +411,14 @@ def test_a_copy_that_is_dragged_before_the_session_begins_with_it():
     check(copied)
     assert [clip.take.start for clip in copied.tracks[0].clips] == [0, 0]
     assert copied.tracks[0].clips[1].take.source_end == TOTAL
+
+
+@pytest.mark.parametrize(("quiet", "first_key"), [(0, 0), (6000, 5)])
+def test_only_silence_before_the_first_onset_goes_to_the_last_key(quiet, first_key):
+    """Cut on a grid, or with its first attack some frames in, a clip begins with sound."""
+    session = simple_session([6000, 12000, 18000, 24000, 30000], 36000)
+    session = replace(session, recordings=(replace(session.recordings[0], quiet=quiet),))
+    place = (session.tracks[0].id, session.tracks[0].clips[0].id)
+    pieces = slices_for_keys(session, place)
+    assert [piece.start for piece in pieces].index(0) == first_key
+    assert len(pieces) == 6

@@ -147,7 +147,7 @@ class Analyses(QObject):
             if recording is None or _asked(recording) != found.asked:
                 return session
             known = analysis.onsets, analysis.measured, analysis.material
-            return led(set_analysis(session, content, *known))
+            return led(set_analysis(session, content, *known, quiet=analysis.quiet))
 
         self._store.amend(amend)
 

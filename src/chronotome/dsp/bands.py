@@ -2,7 +2,7 @@
 
 from enum import IntEnum, StrEnum
 
-ANALYSIS_VERSION = 6
+ANALYSIS_VERSION = 7
 
 
 class Band(IntEnum):

@@ -16,6 +16,8 @@ ROOM_SECONDS, LEAST_ROOM_SECONDS = 0.4, 0.06
 TURN_SECONDS = 0.03
 QUIET_STEP = 0.01
 LEAST_LEVEL = 1e-6
+LOUD_STEP = 0.005
+ABOVE_ROOM, NO_ROOM = 10 ** (6 / 20), 10 ** (-45 / 20)
 
 
 class HushBy(StrEnum):
@@ -90,6 +92,22 @@ def room_tone(piece: Samples, length: int, rate: int) -> Samples:
         over = crossfade(made[-turn:], piece[:turn])
         made = np.concatenate([made[:-turn], over, piece[turn:]])
     return made[:length]
+
+
+def quiet_until(samples: Samples, rate: int) -> int:
+    """Frames from the beginning on that hold nothing but the room: no 5 ms of it 6 dB louder than its tone.
+
+    Where a recording has no quiet place, what is 45 dB below its loudest sample is as quiet as a room.
+    """
+    start, end = quiet_place(samples, rate)
+    loudest = float(np.abs(samples).max(initial=0.0))
+    room = float(np.sqrt(np.mean(samples[start:end].astype(np.float64) ** 2))) if end > start else 0.0
+    most = min(room, loudest * NO_ROOM) * ABOVE_ROOM
+    step = max(1, int(LOUD_STEP * rate))
+    for at in range(0, len(samples), step):
+        if float(np.sqrt(np.mean(samples[at : at + step].astype(np.float64) ** 2))) > max(most, LEAST_LEVEL):
+            return at
+    return len(samples)
 
 
 def quiet_place(samples: Samples, rate: int) -> tuple[int, int]:

@@ -10,12 +10,13 @@ from msgspec import Struct
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import ANALYSIS_VERSION, Material
 from chronotome.dsp.hits import hit_traits
+from chronotome.dsp.hush import quiet_until
 from chronotome.files.cache import cache_folder
 from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.writing import keep
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.fit import Measured, TempoOption
-from chronotome.session.limits import ContentHash
+from chronotome.session.limits import ContentHash, FrameNumber
 from chronotome.session.onsets import Onsets, onsets_from
 from chronotome.units import at_other_rate
 
@@ -29,6 +30,7 @@ class Analysis(Struct, frozen=True):
     onsets: Onsets
     measured: Measured | None
     material: Material = Material.MIXED
+    quiet: FrameNumber = 0
     version: int = ANALYSIS_VERSION
 
 
@@ -56,8 +58,9 @@ def analyse(
     traits = hit_traits(audio.samples, audio.rate, found.frames[kept])
     onsets = onsets.measured(traits)
     measured = measured_of(find_pulse(audio, found, name=name, tag=tag))
+    quiet = round(quiet_until(audio.samples, audio.rate) * (rate or audio.rate) / audio.rate)
     progress(1.0)
-    return Analysis(onsets, measured, found.material)
+    return Analysis(onsets, measured, found.material, quiet)
 
 
 def measured_of(pulse: "Pulse") -> Measured | None:

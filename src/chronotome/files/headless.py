@@ -72,7 +72,9 @@ class Headless:
             material=material,
             tag=tempo_tag(path),
         )
-        self.session = set_analysis(session, facts.content, heard.onsets, heard.measured, heard.material)
+        self.session = set_analysis(
+            session, facts.content, heard.onsets, heard.measured, heard.material, heard.quiet
+        )
         self.pool.add(source)
         return self.session.tracks[-1]
 

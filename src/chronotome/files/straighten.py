@@ -110,7 +110,9 @@ def _fitted(session: Session, source: Source, path: Path, how: Straightening, pr
         raise UnusableFile(path, tr("is silent: there is nothing to find"), tr("Choose another guide."))
     audio = Audio(source.region.samples, source.rate)
     heard = analyse(audio, path.stem, progress, tag=tempo_tag(path))
-    session = set_analysis(session, recording.content, heard.onsets, heard.measured, heard.material)
+    session = set_analysis(
+        session, recording.content, heard.onsets, heard.measured, heard.material, heard.quiet
+    )
     session = set_reads(session, track.id, how.reads)
     if all(beats_of(session, take) is None for take in track.takes):
         raise UnusableFile(path, tr("has no beats: too few hits"), tr("Choose another guide."))

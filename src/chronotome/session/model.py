@@ -83,6 +83,8 @@ class Recording(Struct, frozen=True):
     is_material_chosen: bool = False
     """True where a person said it; else it is what was heard."""
     fit: Fit = Fit()
+    quiet: FrameNumber = 0
+    """Frames from its beginning on that hold nothing but the room."""
 
 
 @dataclass(frozen=True, eq=False)

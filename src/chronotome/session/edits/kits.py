@@ -29,7 +29,7 @@ class Hit(NamedTuple):
     hit: SliceId
     piece: KitSlice
     is_lead: bool
-    """Whether it is what was before the first onset."""
+    """Whether it is what was before the first sound: nothing but the room."""
 
 
 def slices_of(session: Session, place: Place) -> Slices:
@@ -58,14 +58,15 @@ def hits_of(session: Session, place: Place) -> list[Hit]:
         shape = {name: column[at] for name, column in columns.items()}
         band = bands.get(start, 1)
         piece = KitSlice(0, recording.content, begin, until, 0, **shape, band=band, tempo=tempo)
-        made.append(Hit(hit, piece, start == slices.original[0] and start not in bands))
+        is_lead = start == slices.original[0] and start not in bands and end <= recording.quiet
+        made.append(Hit(hit, piece, is_lead))
     return made
 
 
 def slices_for_keys(session: Session, place: Place, chosen: Collection[SliceId] = ()) -> list[KitSlice]:
     """The hits of a clip as slices for keys, each once; only the chosen ones, if any are.
 
-    What was before the first onset comes last.
+    What was before the first sound comes last.
     """
     hits = [each for each in hits_of(session, place) if not chosen or each.hit in chosen]
     hits.sort(key=lambda each: each.is_lead)

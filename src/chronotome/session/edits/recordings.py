@@ -122,12 +122,19 @@ def set_analysis(
     onsets: Onsets,
     measured: Measured | None,
     material: Material | None = None,
+    *,
+    quiet: int = 0,
 ) -> Session:
     """Keep what the analysis found; nothing is moved by it. `material` None: as it was."""
 
     def change(old: Recording) -> Recording:
         return replace(
-            old, onsets=onsets, measured=measured, is_analysed=True, material=material or old.material
+            old,
+            onsets=onsets,
+            measured=measured,
+            is_analysed=True,
+            material=material or old.material,
+            quiet=min(quiet, old.frames),
         )
 
     return with_recording(session, content, change)
