@@ -103,10 +103,10 @@ def test_split_and_straighten_are_batches_too(takes, tmp_path):
     assert names == ["slices.json", *(f"take 0-0{number}.wav" for number in range(1, 5))]
     steady = run_one(Recipe(Doing.STRAIGHTEN, bpm=104.0), takes / "take 0.wav", tmp_path / "g")
     assert steady.words == "104.00 bpm"
-    ends = [
-        np.flatnonzero(np.abs(soundfile.read(path)[0]) > 0.2)[-1]
-        for path in (steady.out, takes / "take 0.wav")
+    loud = [
+        np.flatnonzero(np.abs(soundfile.read(path)[0]) > 0.2) for path in (steady.out, takes / "take 0.wav")
     ]
+    ends = [each[-1] - each[0] for each in loud]
     assert ends[0] / ends[1] == pytest.approx(100 / 104, rel=0.01)
 
 
@@ -162,3 +162,21 @@ def test_on_the_command_line_a_file_that_fails_is_an_exit_code(takes, tmp_path, 
     (tmp_path / "empty").mkdir()
     assert main(["batch", str(tmp_path / "r.json"), str(tmp_path / "empty"), "-o", str(tmp_path / "o")]) == 1
     assert "holds no sound files" in capsys.readouterr().err
+
+
+@pytest.mark.parametrize(
+    ("suffix", "subtype", "rate"),
+    [
+        (".flac", "PCM_16", 44100),
+        (".flac", "PCM_24", 96000),
+        (".wav", "PCM_24", 22050),
+        (".ogg", "VORBIS", 44100),
+    ],
+)
+@pytest.mark.parametrize("do", [Doing.TIGHTEN, Doing.STRAIGHTEN])
+def test_as_each_file_is_keeps_kind_depth_and_rate(tmp_path, suffix, subtype, rate, do):
+    sound = steady_hits(120.0, 12, rate=rate).audio.samples
+    soundfile.write(tmp_path / f"take{suffix}", sound, rate, subtype=subtype)
+    (done,) = run_batch(Recipe(do, bpm=120.0), [tmp_path / f"take{suffix}"], tmp_path / "out")
+    facts = soundfile.info(done.out)
+    assert (done.out.suffix, facts.subtype, facts.samplerate) == (suffix, subtype, rate)

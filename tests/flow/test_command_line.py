@@ -4,6 +4,7 @@ import csv
 import io
 import json
 import os
+import re
 import subprocess
 import sys
 import tomllib
@@ -19,8 +20,14 @@ from chronotome.dsp.audio import audio_of
 from chronotome.dsp.loudness import loudness
 from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.files.marks import read_marks
+from chronotome.render.mix import Side
+from chronotome.session.anchors import extent_of
+from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
+from chronotome.session.edits.timing import set_tempo
+from chronotome.session.model import replace
 from chronotome.ui.commands.session_files import DEMO_SESSION
 from sounds import RATE, noise_hits, steady_hits, write
+from strategies import simple_session
 
 TRUTH = DEMO_SESSION.parent / "truth"
 
@@ -346,6 +353,8 @@ def test_a_drifting_pair_is_straightened_in_step(drifting_pair, tmp_path, capsys
     hits = found.frames[found.strengths > 45]
     assert [Path(path).name for path in written] == ["near.wav", "far.wav"]
     assert len(hits) == 48
+    assert hits[0] <= 0.02 * RATE  # it begins at bar one, and ends with the music
+    assert max(np.abs(first[-1]).max(), np.abs(second[-1]).max()) > 4e-5
     assert np.abs(hits - hits[0] - np.arange(48) * 60 / 96 * RATE).max() < 0.002 * RATE
     assert np.abs(second[200:-200] - 0.6 * first[110:-290]).max() < 5e-3
 
@@ -529,3 +538,35 @@ def test_what_is_too_soft_to_be_sound_is_silent_for_every_command(tmp_path, caps
     words = ["--bpm", "92", "-o", str(tmp_path / "out.wav")] if command == "tighten" else []
     assert main([command, str(path), *words]) == 1
     assert "is silent" in capsys.readouterr().err
+
+
+def test_what_is_not_said_is_measured_and_told(tmp_path, capsys):
+    train = steady_hits(104.0, 24)
+    path = write(tmp_path / "take.wav", train.audio.samples, rate=RATE)
+    swung = tmp_path / "swung.wav"
+    moments = np.repeat(np.arange(24), 2) * 60 / 104 + np.tile([0.0, 0.62 * 60 / 104], 24) + 0.2
+    write(swung, noise_hits((moments * RATE).astype(int).tolist(), 16 * RATE, rate=RATE), rate=RATE)
+
+    assert run("tighten", path, "-o", tmp_path / "a.wav") == 0
+    assert "104.00 bpm, measured" in capsys.readouterr().err
+    assert (
+        run("tighten", swung, "-o", tmp_path / "b.wav", "--swing", "as-played", "--moves", tmp_path / "m")
+        == 0
+    )
+    told = capsys.readouterr().err
+    assert re.search(r"swing 6[123] % of 1/8, as played", told)
+    moves = json.loads((tmp_path / "m").read_text())["moves"]
+    assert np.median([abs(each["target_frame"] - each["source_frame"]) for each in moves]) < 0.006 * RATE
+
+
+def test_an_export_ends_with_what_is_heard_not_with_what_was_played(tmp_path, qapp):
+    """A loop of two seconds that follows a song twice as fast."""
+    from chronotome.files.export import heard_end
+
+    session = simple_session([0, 24000, 48000, 72000], 96000)
+    session = set_recording_tempo(session, session.tracks[0].id, 120.0)
+    fast = set_tempo(set_following(session, session.tracks[0].id, Following.RECORDING), 240.0)
+    assert heard_end(fast, Side.EDITED) == 48000
+    assert heard_end(fast, Side.AS_PLAYED) == 96000
+    muted = replace(fast, tracks=(replace(fast.tracks[0], is_muted=True),))
+    assert heard_end(muted, Side.EDITED) == extent_of(muted)

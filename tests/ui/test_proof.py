@@ -1,7 +1,10 @@
 """The proof is there while it is edited: a click on a join goes there, and what clicks can be mended."""
 
+from pathlib import Path
+
 import numpy as np
 import pytest
+import soundfile
 from PySide6.QtCore import QEvent, QPointF, Qt
 from PySide6.QtGui import QMouseEvent
 
@@ -10,10 +13,11 @@ from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.render.proof import Edge, Proof
 from chronotome.session.edits.clips import split, trim
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_click
+from chronotome.session.edits.timing import set_click, set_loop
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.model import Click
 from chronotome.ui.view_state import Stage
+from sounds import write
 
 
 @pytest.fixture
@@ -153,3 +157,70 @@ def test_the_nearest_crossing_of_a_wave():
     assert abs(found - 130) <= 50
     assert nearest_crossing(np.ones((100, 2), np.float32), 50, 20) == 50
     assert nearest_crossing(np.zeros((0, 1), np.float32), 5, 20) == 5
+
+
+def full(person, tmp_path, samples):
+    person.window.open([write(tmp_path / "full.wav", samples.astype(np.float32)[:, None], rate=48000)])
+    person.settle()
+    person.desk.view.show_stage(Stage.EXPORT)
+    return again(person)
+
+
+def test_a_recording_that_begins_in_the_middle_of_a_sound_clicks_and_none_is_called_clean(person, tmp_path):
+    time = np.arange(48000) / 48000
+    tone = 0.155 * np.cos(2 * np.pi * 110 * time) * np.exp(-time * 20)
+    proof = full(person, tmp_path, tone)
+    assert proof.clicks == 1
+    assert (proof.joins[0], proof.found.edges[0]) == (0, Edge.START)
+    assert "1 click: N goes there" in person.window.export_tray.proof.text()
+
+
+def test_one_that_rises_from_silence_and_ends_in_it_has_no_joins(person, tmp_path):
+    time = np.arange(48000) / 48000
+    proof = full(person, tmp_path, 0.5 * np.sin(2 * np.pi * 110 * time) * np.sin(np.pi * time) ** 2)
+    assert len(proof.joins) == 0
+
+
+def test_what_would_be_cut_off_is_told_before_it_is_written_with_three_ways_out(person, tmp_path):
+    time = np.arange(48000) / 48000
+    loud = 1.7 * np.sin(2 * np.pi * 110 * time) * np.sin(np.pi * time) ** 2
+    track = Path(tmp_path / "full.wav")
+    soundfile.write(track, loud.astype(np.float32), 48000, subtype="FLOAT")
+    person.window.open([track])
+    person.settle()
+    tray = person.window.export_tray
+    person.desk.view.show_stage(Stage.EXPORT)
+    again(person)
+
+    assert tray.over.isVisibleTo(tray)
+    assert "4.6 dB over full scale" in tray.over_words.text()
+    assert "peak 4.6 dB" in tray.about.said
+    tray.as_float.click()
+    assert not tray.over.isVisibleTo(tray)
+    assert tray.encoding.subtype == "FLOAT"
+    tray.precision.set_index(1)
+    tray.precision.chosen.emit(1)
+    assert tray.over.isVisibleTo(tray)
+    assert tray.lowered.text() == "Lower by 4.6 dB"
+    tray.lowered.click()
+    assert not tray.over.isVisibleTo(tray)
+    tray.export(tmp_path / "out.wav")
+    person.settle()
+    written = soundfile.read(tmp_path / "out.wav")[0]
+    assert 0.999 < np.abs(written).max() <= 1.0
+    tray.aim.set_index(0)
+    tray.aim.chosen.emit(0)
+    tray.left.click()
+    assert not tray.over.isVisibleTo(tray)
+
+
+def test_the_choice_of_the_loop_outlives_a_step_back_to_where_there_was_none(proved):
+    tray, store = proved.window.export_tray, proved.desk.store
+    store.apply(lambda session: set_loop(session, 0.0, 4.0), "Loop")
+    tray.span.set_index(1)
+    tray.span.chosen.emit(1)
+    proved.window.undo()
+    assert tray.span.index == 0
+    proved.window.redo()
+    assert tray.span.index == 1
+    assert tray._frames(proved.session)[1] is not None

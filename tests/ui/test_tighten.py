@@ -1,5 +1,6 @@
 """Tighten in depth at the real window: grooves, pairs, recipes for spans and chosen hits."""
 
+import msgspec
 import numpy as np
 import pytest
 from PySide6.QtCore import Qt
@@ -13,6 +14,7 @@ from chronotome.session.checks import checks_of
 from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
 from chronotome.session.edits.tracks import set_muted
+from chronotome.session.lines import SwingOf
 from chronotome.session.settings import Moving
 from chronotome.session.tighten import pairs_of, targets_of
 from chronotome.ui.timeline.lane import HEADER
@@ -477,3 +479,25 @@ def test_a_groove_on_the_shelf_is_heard_on_what_plays_and_kept_or_not(two):
         assert shelf.grooves.list.count() == left
     assert not kept_grooves()
     assert read_groove(library_folder() / "removed" / "one.groove.json").name == "one"
+
+
+def test_the_swing_that_fit_hears_is_one_button_away(two):
+    recording = two.session.recordings[0]
+    measured = msgspec.structs.replace(recording.measured, swing=61.7, swing_division=16)
+    new = msgspec.structs.replace(recording, measured=measured)
+    rest = two.session.recordings[1:]
+    two.desk.store.apply(lambda s: msgspec.structs.replace(s, recordings=(new, *rest)), "Heard")
+    two.desk.view.focus(two.session.tracks[0].id)
+    two.desk.view.show_stage(Stage.TIGHTEN)
+    tray = two.window.trays[Stage.TIGHTEN]
+    two.wait(lambda: tray.as_played.text() == "as played: 62 %")
+    assert tray.as_played.isVisible()
+
+    tray.as_played.click()
+
+    recipe = two.session.tracks[0].tighten
+    assert (recipe.swing, recipe.swing_of) == (61.7, SwingOf.SIXTEENTHS)
+    two.wait(lambda: not tray.as_played.isVisible())
+    two.desk.view.focus(two.session.tracks[1].id)
+    two.window.actions_table.run("swing-as-played")
+    assert "No swing is heard" in two.window.status.words.said

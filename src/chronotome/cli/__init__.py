@@ -22,7 +22,7 @@ from chronotome.dsp.bands import Band, Material
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import facts_of, load_source, refuse_another
 from chronotome.files.audio_out import ENCODINGS
-from chronotome.files.export import export_mix, export_stems
+from chronotome.files.export import export_mix, export_stems, heard_end
 from chronotome.files.finish import LONGEST_TAIL, RATES, Aim, Finish
 from chronotome.files.markers import markers_of
 from chronotome.files.marks import Mark, csv_text, write_marks
@@ -302,10 +302,10 @@ def _render(arguments: argparse.Namespace, progress: Progress) -> None:
         moment = session.tempo.seconds_of((bar - 1) * session.metre.bar)
         return max(0, min(mix.frames, round(moment * session.rate)))
 
-    start, end = frame_of(arguments.start, 0), frame_of(arguments.end, mix.frames)
+    side = Side.AS_PLAYED if arguments.as_played else Side.EDITED
+    start, end = frame_of(arguments.start, 0), frame_of(arguments.end, heard_end(session, side))
     if end <= start:
         raise UnusableFile(arguments.session, "has nothing between these bars", "Check --start and --end.")
-    side = Side.AS_PLAYED if arguments.as_played else Side.EDITED
     if arguments.stems:
         share, span = part_of(progress, 0.9, 1.0), (start, end)
         stems = export_stems(

@@ -2,6 +2,7 @@
 
 import argparse
 import re
+import sys
 from pathlib import Path
 from typing import Any
 
@@ -11,22 +12,23 @@ from chronotome.cli.common import between, encoding_of, material_of, write_json
 from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.engines import Keeps, MoveBy
 from chronotome.files.grooves import is_groove, read_groove, write_groove
-from chronotome.files.headless import Headless, groove_from
+from chronotome.files.headless import Headless, groove_from, timed
 from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress, part_of
 from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.grooves import add_groove
 from chronotome.session.edits.tightening import Scope, set_recipe
-from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
 from chronotome.session.groove import MOST_BARS
+from chronotome.session.lines import SwingOf
 from chronotome.session.model import Session, Track, replace
 from chronotome.session.settings import Alone, Match
 from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.session.targets import REASON_WORDS, Reason, Targets
 from chronotome.session.tighten import pairs_of, targets_of
 
+AS_PLAYED = "as-played"
 MATERIALS = ["auto", *(str(each) for each in Material), "one-note", "chords", "tape"]
 KEEPS = {"drums": Keeps.DRUMS, "one-note": Keeps.ONE_NOTE, "chords": Keeps.CHORDS}
 """What stretching is told to keep clean; the other materials are for the ear that finds hits."""
@@ -59,12 +61,14 @@ def add_tighten_commands(commands: Any) -> list[argparse.ArgumentParser]:
     """`tighten`, `groove` and `match`; those that write sound are returned."""
     tighten = commands.add_parser("tighten", help="move hits to the grid, to a groove or to another take")
     tighten.add_argument("audio", type=Path)
-    tighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), required=True)
-    tighten.add_argument("--beat-one", type=between(-1e6, 1e6), default=0.0, metavar="SECONDS")
+    tighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="as measured where not given")
+    tighten.add_argument("--beat-one", type=between(-1e6, 1e6), metavar="SECONDS")
     tighten.add_argument("--grid", type=grid_of, default=Grid(), metavar="1/16")
-    tighten.add_argument("--swing", type=between(50, 75), default=50.0, metavar="50..75")
+    tighten.add_argument("--swing", type=swing_of, default=50.0, metavar="50..75|as-played")
     tighten.add_argument("--groove", type=Path, metavar="FILE|AUDIO", help="a groove file, or whose it is")
     tighten.add_argument("--groove-amount", type=between(0, 150), default=100.0, metavar="0..150")
+    words = "its offsets stay ms, or the same share of a step at any tempo"
+    tighten.add_argument("--groove-as", choices=["ms", "share"], default="ms", help=words)
     tighten.add_argument("--match", type=Path, metavar="AUDIO", help="move hits to those of this take")
     tighten.add_argument(
         "--catch", type=between(0, 100), default=100.0, metavar="0..100", help="of half a step"
@@ -119,7 +123,8 @@ def tighten(arguments: argparse.Namespace, progress: Progress) -> None:
     track = work.bring(arguments.audio, part_of(progress, 0.0, 0.4), material=material, threshold=threshold)
     recipe: dict[str, object] = {
         "grid": arguments.grid,
-        "swing": arguments.swing,
+        **_swing(work.session, arguments),
+        "scales": arguments.groove_as == "share",
         "strength": arguments.strength / 100,
         "leave_alone": arguments.leave_alone,
         "catch": arguments.catch / 100,
@@ -128,7 +133,7 @@ def tighten(arguments: argparse.Namespace, progress: Progress) -> None:
     if arguments.match is not None:
         other = work.bring(arguments.match, part_of(progress, 0.4, 0.5), threshold=threshold)
         recipe["match"] = Match(other.id)
-    session = set_beat_one(set_tempo(work.session, arguments.bpm), arguments.beat_one)
+    session = _timed(work.session, track, arguments)
     if arguments.groove is not None:
         found = (
             read_groove(arguments.groove)
@@ -145,6 +150,30 @@ def tighten(arguments: argparse.Namespace, progress: Progress) -> None:
     work.write(work.session.track(track.id), arguments.out, encoding, given, part_of(progress, 0.6, 1.0))
     if arguments.moves is not None:
         write_json(arguments.moves, _moves(work.session, work.session.track(track.id)))
+
+
+def swing_of(text: str) -> float | None:
+    """50 to 75; None: as it is played."""
+    return None if text == AS_PLAYED else float(between(50, 75)(text))
+
+
+def _swing(session: Session, arguments: argparse.Namespace) -> dict[str, object]:
+    """As said, or as the take swings: 50 where it does not."""
+    measured = session.recordings[0].measured
+    if arguments.swing is not None:
+        return {"swing": arguments.swing}
+    heard = None if measured is None else measured.played_swing
+    percent, division = heard or (50.0, 8)
+    print(f"swing {percent:.0f} % of 1/{division}, as played", file=sys.stderr)
+    return {"swing": percent, "swing_of": SwingOf.EIGHTHS if division == 8 else SwingOf.SIXTEENTHS}
+
+
+def _timed(session: Session, track: Track, arguments: argparse.Namespace) -> Session:
+    """At the tempo that was said, or the measured one, which is told."""
+    made = timed(session, track, arguments.audio, tempo=arguments.bpm, beat_one=arguments.beat_one)
+    if arguments.bpm is None:
+        print(f"{made.tempo.beats_per_minute:.2f} bpm, measured", file=sys.stderr)
+    return made
 
 
 def match(arguments: argparse.Namespace, progress: Progress) -> None:

@@ -275,10 +275,10 @@ def _filled(file: soundfile.SoundFile, block: Samples) -> Samples:
     return block[:done]
 
 
-def subtype_of(path: Path) -> str:
-    """How the samples are kept in a file, as the library names it: PCM_16, FLOAT, VORBIS."""
+def kind_of(path: Path) -> tuple[str, str]:
+    """Container and kind of samples of a file, as the library names them: FLAC and PCM_16."""
     with _opened(path) as file:
-        return str(file.subtype)
+        return str(file.format), str(file.subtype)
 
 
 def read_audio(path: Path, progress: Progress = unheard) -> Audio:

@@ -11,7 +11,7 @@ import soundfile
 from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples
-from chronotome.files.audio_file import subtype_of
+from chronotome.files.audio_file import kind_of
 from chronotome.files.writing import NewFile, cannot_write, replacing_at
 from chronotome.progress import Progress, unheard
 
@@ -56,10 +56,19 @@ ENCODINGS = {
 }
 
 
-def encoding_like(path: Path) -> Encoding:
+def wav_like(path: Path) -> Encoding:
     """The kind of WAV that holds a file's samples as they are; float where no whole numbers do."""
     kinds = {"PCM_16": "wav16", "PCM_24": "wav24"}
-    return ENCODINGS[kinds.get(subtype_of(path), "wavfloat")]
+    return ENCODINGS[kinds.get(kind_of(path)[1], "wavfloat")]
+
+
+def encoding_like(path: Path) -> Encoding:
+    """A file's own kind and depth; where that is not written here, the WAV that holds its samples."""
+    container, subtype = kind_of(path)
+    return next(
+        (each for each in ENCODINGS.values() if (each.container, each.subtype) == (container, subtype)),
+        wav_like(path),
+    )
 
 
 @dataclass(frozen=True)

@@ -40,7 +40,7 @@ from chronotome.words import tr
 SUFFIX = ".recipe.json"
 MOST_BYTES = 4 << 20
 LIKE = "like"
-"""The kind of WAV that holds a file's samples as they are."""
+"""A file's own kind, depth and rate."""
 SPLIT_NAMES = Splitting.names
 
 
@@ -212,8 +212,9 @@ def _tighten(recipe: Recipe, path: Path, folder: Path, progress: Progress) -> tu
 
 
 def _straighten(recipe: Recipe, path: Path, folder: Path, progress: Progress) -> tuple[Path, str]:
-    out = _free(folder, path, ".wav")
-    how = Straightening(recipe.bpm, recipe.steady, recipe.moving.by)
+    encoding = _encoding(recipe, path)
+    out = _free(folder, path, encoding.suffix)
+    how = Straightening(recipe.bpm, recipe.steady, recipe.moving.by, encoding=encoding)
     done = straighten_files([path], path, folder, how, progress)
     return out, f"{done.session.tempo.beats_per_minute:.2f} bpm"
 

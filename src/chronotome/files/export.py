@@ -13,6 +13,7 @@ from chronotome.render.arena import Arena
 from chronotome.render.mix import Side
 from chronotome.render.plan import Plan, plan_for
 from chronotome.render.renderer import OfflineMix, Renderer, Sources, render_mix
+from chronotome.session.anchors import extent_of, window_of
 from chronotome.session.edits.bounce import heard_alone, span_of
 from chronotome.session.edits.clips import Place
 from chronotome.session.model import Session, Track, replace
@@ -93,7 +94,7 @@ def export_stems(  # noqa: PLR0917 - what sounds, where it goes, and what become
             whole = OfflineMix(
                 render_mix(renderer, without_click(plan_for(session)), sources, unheard), arena
             )
-            start, end = span[0], whole.frames if span[1] is None else span[1]
+            start, end = span[0], heard_end(session, side) if span[1] is None else span[1]
             gain = cut_of(whole, start, end, side, rate, encoding, finish).gain(part_of(progress, 0.0, 0.2))
             tracks, made = sounding_tracks(session), list[Written]()
             digits = max(2, len(str(len(tracks))))
@@ -162,6 +163,16 @@ def _channels(session: Session, places: Sequence[Place]) -> int:
     is_wide |= any(clip.take.slices is not None or clip.take.playing is not None for clip in clips)
     most = max(session.recording_with(clip.recording).channels for clip in clips)
     return 2 if is_wide or most > 1 else 1
+
+
+def heard_end(session: Session, side: Side) -> int:
+    """Where the last of what is heard ends; of what is as played, where that was played."""
+    clips = [(track, clip) for track in sounding_tracks(session) for clip in track.clips if not clip.is_muted]
+    if side is Side.AS_PLAYED:
+        ends = [session.played_span(clip)[1] for _, clip in clips]
+    else:
+        ends = [window_of(session, track, clip).end for track, clip in clips]
+    return max(ends, default=extent_of(session))
 
 
 def without_click(plan: Plan) -> Plan:

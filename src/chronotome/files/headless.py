@@ -9,11 +9,12 @@ from chronotome.errors import UnusableFile
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import facts_of, load_source
 from chronotome.files.audio_out import Encoding
-from chronotome.files.export import export_mix
+from chronotome.files.export import export_mix, heard_end
 from chronotome.files.names import plain_name
 from chronotome.files.tags import tempo_tag
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.arena import Arena
+from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
@@ -73,7 +74,7 @@ class Headless:
             tag=tempo_tag(path),
         )
         self.session = set_analysis(
-            session, facts.content, heard.onsets, heard.measured, heard.material, heard.quiet
+            session, facts.content, heard.onsets, heard.measured, heard.material, quiet=heard.quiet
         )
         self.pool.add(source)
         return self.session.tracks[-1]
@@ -101,6 +102,7 @@ class Headless:
             out,
             rate=session.rate,
             encoding=encoding,
+            end=heard_end(session, Side.EDITED),
             sources=sources,
             progress=part_of(progress, 0.8, 1.0),
         )

@@ -6,7 +6,7 @@ import numpy as np
 
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import read_span
-from chronotome.files.audio_out import encoding_like, write_blocks
+from chronotome.files.audio_out import wav_like, write_blocks
 from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress, unheard
 from chronotome.words import tr
@@ -46,7 +46,7 @@ def write_span(
         rate=audio.rate,
         channels=samples.shape[1],
         frames=len(samples),
-        encoding=encoding_like(source),
+        encoding=wav_like(source),
         progress=progress,
     )
     return out

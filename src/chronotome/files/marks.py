@@ -15,7 +15,7 @@ from chronotome.dsp.bands import Band
 from chronotome.errors import UnusableFile
 from chronotome.files import riff
 from chronotome.files.audio_file import read_audio
-from chronotome.files.audio_out import encoding_like, write_blocks
+from chronotome.files.audio_out import wav_like, write_blocks
 from chronotome.files.door import Untrusted, bytes_of, opened_file
 from chronotome.files.midi_in import read_midi
 from chronotome.files.names import shown
@@ -234,7 +234,7 @@ def _from_midi(data: bytes, progress: Progress) -> Iterator[Mark]:
 
 def _write_cues(path: Path, marks: Sequence[Mark], recording: Path, rate: int) -> None:
     """A copy of the recording's samples, as they are, with markers behind them."""
-    encoding, audio = encoding_like(recording), read_audio(recording)
+    encoding, audio = wav_like(recording), read_audio(recording)
     cues = [(round(mark.seconds * rate), mark.name) for mark in marks]
     write_blocks(
         path,

@@ -4,12 +4,14 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from pathlib import Path
 
+import numpy as np
+
 from chronotome.dsp.audio import Audio, is_silent
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.errors import UnusableFile
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import facts_of, load_source
-from chronotome.files.audio_out import encoding_like
+from chronotome.files.audio_out import Encoding, encoding_like
 from chronotome.files.export import export_mix
 from chronotome.files.names import plain_name
 from chronotome.files.tags import tempo_tag
@@ -26,7 +28,13 @@ from chronotome.session.edits.tracks import lock, set_moving, set_solo
 from chronotome.session.fit import Reads
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Recording, Session
+from chronotome.session.tighten import targets_of
 from chronotome.words import tr
+
+BEFORE_SECONDS = 0.010
+"""Of sound before the first hit of a pickup."""
+AT_ONCE = 1 << 18
+OVER = 1e-4
 
 
 @dataclass(frozen=True)
@@ -39,6 +47,8 @@ class Straightening:
     reads: Reads = Reads.MEASURED
     beat_one: float | None = None
     """Seconds in the guide; None: as measured."""
+    encoding: Encoding | None = None
+    """None: as each file is."""
 
 
 @dataclass(frozen=True)
@@ -63,7 +73,7 @@ def straighten_files(
     """
     others = [path for path in paths if not path.samefile(guide)] if guide.exists() else list(paths)
     every = [guide, *others]
-    outs = [folder / path.with_suffix(".wav").name for path in every]
+    outs = [folder / f"{path.stem}{(how.encoding or encoding_like(path)).suffix}" for path in every]
     if len(set(outs)) < len(outs):
         raise UnusableFile(folder, tr("would get two files of the same name"), tr("Rename one of them."))
     for out in outs:
@@ -84,23 +94,18 @@ def straighten_files(
             session = _fitted(session, source, path, how, part_of(progress, 0.3, 0.5))
     tracks = [track.id for track in session.tracks]
     session = lock(session, tracks[0], tracks[1:])
-    renderer, written = Renderer(arena), []
-    for number, (track, (path, out)) in enumerate(
-        zip(session.tracks, zip(every, outs, strict=True), strict=True)
-    ):
-        alone = set_solo(session, track.id, True)
-        share = part_of(progress, 0.5 + 0.5 * number / len(every), 0.5 + 0.5 * (number + 1) / len(every))
-        mix = render_mix(renderer, plan_for(alone), pool.ready(), part_of(share, 0, 0.8))
+    renderer, mixes = Renderer(arena), []
+    for number, track in enumerate(session.tracks):
+        share = part_of(progress, 0.5 + 0.4 * number / len(every), 0.5 + 0.4 * (number + 1) / len(every))
+        plan = plan_for(set_solo(session, track.id, True))
         channels = max(session.recording_of(take).channels for take in track.takes)
-        export_mix(
-            OfflineMix(mix, arena, channels=channels),
-            out,
-            rate=session.rate,
-            encoding=encoding_like(path),
-            progress=part_of(share, 0.8, 1.0),
-        )
-        written.append(out)
-    return Straightened(session, tuple(written))
+        mixes.append(OfflineMix(render_mix(renderer, plan, pool.ready(), share), arena, channels=channels))
+    start, end = _music(session, mixes)
+    for number, (mix, path, out) in enumerate(zip(mixes, every, outs, strict=True)):
+        share = part_of(progress, 0.9 + 0.1 * number / len(every), 0.9 + 0.1 * (number + 1) / len(every))
+        encoding = how.encoding or encoding_like(path)
+        export_mix(mix, out, rate=session.rate, encoding=encoding, start=start, end=end, progress=share)
+    return Straightened(session, tuple(outs))
 
 
 def _fitted(session: Session, source: Source, path: Path, how: Straightening, progress: Progress) -> Session:
@@ -111,7 +116,7 @@ def _fitted(session: Session, source: Source, path: Path, how: Straightening, pr
     audio = Audio(source.region.samples, source.rate)
     heard = analyse(audio, path.stem, progress, tag=tempo_tag(path))
     session = set_analysis(
-        session, recording.content, heard.onsets, heard.measured, heard.material, heard.quiet
+        session, recording.content, heard.onsets, heard.measured, heard.material, quiet=heard.quiet
     )
     session = set_reads(session, track.id, how.reads)
     if all(beats_of(session, take) is None for take in track.takes):
@@ -120,3 +125,25 @@ def _fitted(session: Session, source: Source, path: Path, how: Straightening, pr
     if how.beat_one is not None:
         session = set_beat_one(session, how.beat_one)
     return set_steady(straighten(session, track.id, how.beats_per_minute), track.id, how.steady)
+
+
+def _music(session: Session, mixes: Sequence[OfflineMix]) -> tuple[int, int]:
+    """From bar one, or the first hit of a pickup before it, to the last of what any of them sounds like."""
+    guide = session.tracks[0]
+    hits = targets_of(session, guide, guide.first_take or next(iter(guide.takes))).target
+    bar_one = max(0, round(session.frame_of(0.0)))
+    before = hits[hits < bar_one - round(BEFORE_SECONDS * session.rate)]
+    start = bar_one if not len(before) else max(0, int(before[0]) - round(BEFORE_SECONDS * session.rate))
+    return start, max(start + 1, *(_last_sound(mix) for mix in mixes))
+
+
+def _last_sound(mix: OfflineMix) -> int:
+    """The frame behind the last one that is louder than 80 dB below the loudest."""
+    starts = range(0, mix.frames, AT_ONCE)
+    peaks = [float(np.abs(mix.read(at, AT_ONCE)).max(initial=0.0)) for at in starts]
+    least = max(peaks, default=0.0) * OVER
+    loud = [number for number, each in enumerate(peaks) if each > least]
+    if not loud:
+        return 0
+    last = np.abs(mix.read(loud[-1] * AT_ONCE, AT_ONCE)).max(axis=1)
+    return min(mix.frames, loud[-1] * AT_ONCE + int(np.flatnonzero(last > least)[-1]) + 1)

@@ -7,6 +7,7 @@ from enum import IntEnum
 import numpy as np
 from numpy.typing import NDArray
 
+from chronotome.dsp.audio import Samples
 from chronotome.dsp.clicks import ALLOWED, REACH, second_difference
 from chronotome.dsp.loudness import LoudnessMeter, peak
 from chronotome.progress import Progress, unheard
@@ -33,6 +34,11 @@ class Joins:
     frames: Frames
     clips: Frames
     edges: Frames
+    bare: NDArray[np.bool_]
+    """Where a recording itself begins or ends: a join with silence, which counts if it clicks."""
+
+    def only(self, which: NDArray[np.bool_] | Frames) -> "Joins":
+        return Joins(self.frames[which], self.clips[which], self.edges[which], self.bare[which])
 
     def __len__(self) -> int:
         return len(self.frames)
@@ -58,52 +64,77 @@ class Proof:
 
 def joins_of(plan: Plan) -> Joins:
     """Where a piece gives way to one that was changed or does not go on in it, and where clips are cut."""
-    frames, clips, edges = list[Frames](), list[Frames](), list[Frames]()
-    for clip in (clip for track in plan.tracks if track.gain != 0 for clip in track.clips):
-        for edge, found in _joins_in(clip):
-            frames.append(found)
-            clips.append(np.full(len(found), clip.id))
-            edges.append(np.full(len(found), edge))
-    if not frames:
-        return Joins(*(np.zeros(0, np.int64),) * 3)
-    every = np.concatenate(frames)
-    places, first = np.unique(every, return_index=True)
-    return Joins(places, np.concatenate(clips)[first], np.concatenate(edges)[first])
+    parts = [
+        Joins(found, np.full(len(found), clip.id), np.full(len(found), edge), np.full(len(found), is_bare))
+        for clip in (clip for track in plan.tracks if track.gain != 0 for clip in track.clips)
+        for edge, found, is_bare in _joins_in(clip)
+    ]
+    if not parts:
+        return Joins(*(np.zeros(0, np.int64),) * 3, np.zeros(0, np.bool_))
+    every = Joins(
+        np.concatenate([each.frames for each in parts]),
+        np.concatenate([each.clips for each in parts]),
+        np.concatenate([each.edges for each in parts]),
+        np.concatenate([each.bare for each in parts]),
+    )
+    order = np.lexsort((every.bare, every.frames))  # where clips meet, what was cut counts
+    first = np.diff(every.frames[order], prepend=-1) > 0
+    return every.only(order[first])
 
 
-def _joins_in(clip: ClipPlan) -> Iterator[tuple[Edge, Frames]]:
+def _joins_in(clip: ClipPlan) -> Iterator[tuple[Edge, Frames, bool]]:
     score, window = clip.score, clip.window
     if not len(score):
         return
     changed, ends = ~score.as_recorded, score.heard + score.length
     apart = (score.start[1:] != score.end[:-1]) | (ends != np.roll(score.heard, -1))[:-1]
     inside = score.heard[1:][changed[:-1] | changed[1:] | apart]
-    yield Edge.INSIDE, inside[(inside > window.start) & (inside < window.end)]
-    yield Edge.START, np.array([window.start] if window.start > score.heard[0] else [], np.int64)
-    yield Edge.END, np.array([window.end] if window.end < ends.max() else [], np.int64)
+    yield Edge.INSIDE, inside[(inside > window.start) & (inside < window.end)], False
+    first, last = int(score.heard[0]), int(ends.max())
+    yield Edge.START, np.array([max(window.start, first)]), window.start <= first
+    yield Edge.END, np.array([min(window.end, last)]), window.end >= last
+
+
+def _played_edges(plan: Plan) -> Frames:
+    """Session frames at which clips begin and end as played: the file was cut there, it is no sound of it."""
+    clips = [clip for track in plan.tracks for clip in track.clips]
+    starts = np.array([clip.played_at for clip in clips], np.int64)
+    lengths = np.array([clip.played[1] - clip.played[0] for clip in clips], np.int64)
+    return np.concatenate([starts, starts + lengths])
+
+
+def _around(mix: OfflineMix, start: int, frames: int) -> Samples:
+    """A part of the mix as edited, with what is before and after it: silence, where there is nothing."""
+    first = max(0, start - REACH)
+    read = mix.read(first, start + frames + REACH - first, Side.EDITED)
+    silence = np.zeros((first - start + REACH, read.shape[1]), np.float32)
+    return np.concatenate([silence, read])
 
 
 def proof_of(mix: OfflineMix, plan: Plan, progress: Progress = unheard) -> Proof:
     """Read a mix once, as edited and as played, and check it."""
     found = joins_of(plan)
     joins, meter = found.frames, LoudnessMeter(plan.rate, mix.channels)
-    roughest = 1e-9
+    roughest, edges = 1e-9, _played_edges(plan)
     at_joins = np.zeros(len(joins))
     loudest = 0.0
     for start in range(0, mix.frames, AT_ONCE):
         frames = min(AT_ONCE, mix.frames - start)
-        roughest = max(
-            roughest, float(second_difference(mix.read(start, frames, Side.AS_PLAYED)).max(initial=0))
-        )
-        edited = mix.read(max(0, start - REACH), frames + 2 * REACH, Side.EDITED)
-        own = edited[min(start, REACH) :][:frames]
+        played = second_difference(mix.read(start, frames, Side.AS_PLAYED))
+        for edge in edges[(edges > start - REACH) & (edges < start + frames + REACH)].tolist():
+            played[max(0, edge - start - REACH) : max(0, edge - start + REACH)] = 0.0
+        roughest = max(roughest, float(played.max(initial=0)))
+        edited = _around(mix, start, frames)
+        own = edited[REACH : REACH + frames]
         loudest = max(loudest, peak(own))
         meter.add(own)
         rough = second_difference(edited)
-        inside = np.flatnonzero((joins >= start) & (joins < start + frames))
-        places = joins[inside][:, None] - max(0, start - REACH) + np.arange(-REACH, REACH + 1)[None]
+        last = start + frames >= mix.frames  # what ends with the mix meets silence behind it
+        inside = np.flatnonzero((joins >= start) & (joins < start + frames + last))
+        places = joins[inside][:, None] - start + np.arange(2 * REACH + 1)[None]
         at_joins[inside] = rough[np.clip(places, 0, len(rough) - 1)].max(axis=1)
         progress((start + frames) / mix.frames)
     levels = 20 * np.log10(at_joins / roughest + 1e-9)
     progress(1.0)
-    return Proof(found, levels, loudest, meter.value)
+    counts = ~found.bare | (levels > ALLOWED)
+    return Proof(found.only(counts), levels[counts], loudest, meter.value)

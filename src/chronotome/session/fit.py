@@ -75,6 +75,10 @@ class TempoOption(Struct, frozen=True):
     sources: Annotated[tuple[Annotated[str, Meta(max_length=200)], ...], Meta(max_length=20)] = ("measured",)
 
 
+LEAST_SWING, MOST_SWING = 52.5, 75.0
+"""What is less is straight; what is more is another rhythm."""
+
+
 class Measured(Struct, frozen=True):
     """What was found out about a recording's pulse. A proposal; nothing follows it by itself."""
 
@@ -104,6 +108,13 @@ class Measured(Struct, frozen=True):
     def quarters(self) -> float:
         """Quarter notes in a measured beat."""
         return self.metre.bar / self.beats_in_bar
+
+    @property
+    def played_swing(self) -> tuple[float, int] | None:
+        """Per cent of swing that is heard, and the notes that swing (8: eighths); None: it is straight."""
+        if self.swing is None or self.swing <= LEAST_SWING or self.swing_division not in {8, 16}:
+            return None
+        return round(min(MOST_SWING, self.swing), 1), self.swing_division
 
     @property
     def tempo(self) -> float:

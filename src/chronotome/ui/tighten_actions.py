@@ -72,6 +72,7 @@ def tighten_entries(commands: Commands, view: ViewState) -> list[Entry]:
         ),
         Entry("grid-finer", "Timing", tr("Grid: finer"), "Alt+G", lambda: tighten.step_grid(1)),
         Entry("grid-coarser", "Timing", tr("Grid: coarser"), "Alt+Shift+G", lambda: tighten.step_grid(-1)),
+        Entry("swing-as-played", "Timing", tr("Swing as played"), "", tighten.swing_as_played),
         Entry("grid-ruler", "Timing", tr("Grid: as the ruler shows"), "", tighten.as_ruler),
         Entry("next-feel", "Timing", tr("Grid: next feel"), "", tighten.next_feel),
         Entry(

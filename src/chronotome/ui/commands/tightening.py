@@ -131,6 +131,23 @@ class TightenCommands:
         scope = self._desk.view.scope
         self.edit(lambda session, track, take: set_recipe(session, track, take, scope, **values), label)
 
+    @property
+    def played_swing(self) -> tuple[float, SwingOf] | None:
+        """The swing that Fit hears in the take that leads; None where it is straight."""
+        shown = self._desk.guiding
+        measured = None if shown is None else self._desk.session.recording_of(shown.take).measured
+        heard = None if measured is None else measured.played_swing
+        return None if heard is None else (heard[0], SwingOf.EIGHTHS if heard[1] == 8 else SwingOf.SIXTEENTHS)
+
+    def swing_as_played(self) -> None:
+        """The lines swing as the take does: hits are drawn to them, left alone and checked by them."""
+        swing = self.played_swing
+        if swing is None:
+            self._desk.say(tr("No swing is heard in it: its pairs are even"))
+            return
+        self.set(tr("Set swing"), swing=swing[0], swing_of=swing[1])
+        self._desk.say(tr("Swing as played: {0:.0f} % of {1}", swing[0], tr(swing[1])))
+
     def as_ruler(self) -> None:
         """The grid is what the ruler shows, and follows the zoom."""
         grid = replace(self._desk.view.recipe.grid, division=self._desk.view.grid.division)

@@ -4,11 +4,11 @@ from collections.abc import Callable
 from pathlib import Path
 
 from PySide6.QtCore import Signal
-from PySide6.QtWidgets import QCheckBox, QFileDialog
+from PySide6.QtWidgets import QCheckBox, QFileDialog, QHBoxLayout
 
 from chronotome.dsp.loudness import SILENT
 from chronotome.files.audio_out import ENCODINGS, Encoding, Written
-from chronotome.files.export import export_mix, export_stems, without_click
+from chronotome.files.export import export_mix, export_stems, heard_end, without_click
 from chronotome.files.finish import RATES, Aim, Finish
 from chronotome.files.markers import markers_of
 from chronotome.progress import Progress, part_of
@@ -20,6 +20,7 @@ from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import counted, percent, plain
+from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
@@ -48,6 +49,9 @@ class ExportTray(Tray):
 
     def __init__(self, desk: Desk, actions: Actions) -> None:
         super().__init__(desk, actions, Stage.EXPORT, tr("as it is heard"))
+        self._wants_loop = False
+        self._left: float | None = None
+        """The peak that somebody leaves as it is."""
         view = desk.view
         self.add_label(tr("Kind of file"))
         self.kind = Segmented(view, tr("Kind of file"), [words for words, _ in CHOICES])
@@ -59,11 +63,13 @@ class ExportTray(Tray):
         self.add(self.precision)
         self.add_label(tr("What"))
         self.side = Segmented(view, tr("What"), [tr("Edited"), tr("As played")])
+        self.side.chosen.connect(lambda _index: self._show())
         self.span = Segmented(view, tr("Span"), [tr("All of it"), tr("The loop")])
-        self.span.chosen.connect(lambda _index: self._show())
+        self.span.chosen.connect(self._on_span)
         self.add(self.side)
         self.add(self.span)
         self._build_finish()
+        self._build_over()
         self.write, self.stems = self.add_buttons("export", "export-stems")
         self.write.setObjectName("main")
         self.add_label(tr("Mute and solo count. The click is never written."))
@@ -104,6 +110,51 @@ class ExportTray(Tray):
         for box in (self.dither, self.closes, self.marked):
             self.add(box)
 
+    def _build_over(self) -> None:
+        """What would be cut off at full scale is told before it is written, with the ways out."""
+        with self.section() as self.over:
+            self.over_words = self.add_label("", "")
+            self.over_words.setWordWrap(True)
+            row = QHBoxLayout()
+            row.setSpacing(6)
+            self.lowered = plain_button("", self._lower, row)
+            self.as_float = plain_button(tr("32 bit float"), self._write_float, row)
+            self.left = plain_button(tr("Leave"), self._leave, row)
+            self.rows.addLayout(row)
+
+    def _lower(self) -> None:
+        """The loudest sample comes to full scale."""
+        self.aim.set_index(AIMS.index(Aim.PEAK))
+        self.level.set_value(0.0)
+        self._show()
+
+    def _write_float(self) -> None:
+        self.kind.set_index(0)
+        self.precision.set_index(2)
+        self._show()
+
+    def _leave(self) -> None:
+        proof = self.desk.proving.proof
+        self._left = None if proof is None else proof.peak
+        self._show()
+
+    def _show_over(self, proof: Proof | None) -> None:
+        is_over = (
+            proof is not None
+            and proof.peak > 1.0
+            and proof.peak != self._left
+            and self.encoding.is_bounded
+            and AIMS[self.aim.index] is Aim.NOTHING
+            and self.side.index == 0
+        )
+        self.over.setVisible(is_over)
+        if is_over and proof is not None:
+            decibels = plain(decibels_of(proof.peak))
+            self.over_words.setText(
+                tr("The mix is {0} dB over full scale: that is cut off in this kind of file.", decibels)
+            )
+            self.lowered.setText(tr("Lower by {0} dB", decibels))
+
     def _level_words(self, value: float) -> str:
         return f"{plain(value)} {'LUFS' if AIMS[self.aim.index] is Aim.LOUDNESS else 'dB'}"
 
@@ -125,6 +176,11 @@ class ExportTray(Tray):
             self.precision.set_index(1)
         self._show()
 
+    def _on_span(self, index: int) -> None:
+        """What was chosen is remembered, also where the session has no loop for a while."""
+        self._wants_loop = index == 1
+        self._show()
+
     def _on_aim(self, index: int) -> None:
         """Each has a level that is usual for it."""
         self.level.set_value(LEVELS[AIMS[index]])
@@ -138,17 +194,22 @@ class ExportTray(Tray):
         self.precision.setVisible(len(CHOICES[self.kind.index][1]) > 1)
         self.dither.setVisible(self.encoding.subtype == "PCM_16")
         self.level.setVisible(AIMS[self.aim.index] is not Aim.NOTHING)
-        held = self.finish_wanted.rate_for(self.encoding, session.rate)
-        is_other = held != (self.finish_wanted.rate or session.rate)
-        wanted = self.finish_wanted
-        is_plain = wanted.aim is Aim.NOTHING and not (wanted.rate or wanted.closes or wanted.tail)
-        usual = tr("as it is heard") if is_plain else tr("finished as said here")
-        self.about.say(tr("held at {0:g} kHz", held / 1000) if is_other else usual)
         self.tail.setVisible(self.span.index == 1 and not self.closes.isChecked())
         self.closes.setVisible(self.span.index == 1 and session.loop is not None)
         self.span.setEnabled(session.loop is not None)
-        if session.loop is None:
-            self.span.set_index(0)
+        self.span.set_index(int(self._wants_loop and session.loop is not None))
+
+    def _show_about(self, proof: Proof | None) -> None:
+        """What becomes of it on its way into the file, and how loud its loudest sample is."""
+        session, wanted = self.desk.session, self.finish_wanted
+        held = wanted.rate_for(self.encoding, session.rate)
+        is_plain = wanted.aim is Aim.NOTHING and not (wanted.rate or wanted.closes or wanted.tail)
+        words = tr("as it is heard") if is_plain else tr("finished as said here")
+        if held != (wanted.rate or session.rate):
+            words = tr("held at {0:g} kHz", held / 1000)
+        if proof is not None and proof.peak > 0:
+            words = tr("{0} · peak {1} dB", words, plain(decibels_of(proof.peak)))
+        self.about.say(words)
 
     def ask_and_export(self) -> None:
         """Ask where, then write."""
@@ -217,14 +278,14 @@ class ExportTray(Tray):
             renderer = Renderer(arena)
             try:
                 mix = OfflineMix(render_mix(renderer, plan, sources, part_of(progress, 0, 0.5)), arena)
-                end = mix.frames if span[1] is None else span[1]
+                end = heard_end(session, side) if span[1] is None else span[1]
                 return export_mix(
                     mix,
                     path,
                     rate=session.rate,
                     encoding=encoding,
                     start=span[0],
-                    end=span[1],
+                    end=end,
                     side=side,
                     finish=finish,
                     markers=markers_of(session, span[0], end, is_loop=finish.closes) if is_marked else None,
@@ -238,6 +299,8 @@ class ExportTray(Tray):
 
     def _show_proof(self, proof: Proof | None) -> None:
         """What is heard now, as it would be written: joins, peak and loudness."""
+        self._show_over(proof)
+        self._show_about(proof)
         if proof is None:
             self.proof.setText(
                 tr("Being listened to…") if self.desk.session.tracks else tr("There is nothing yet.")

@@ -37,7 +37,6 @@ from chronotome.words import tr
 MOST_OPTIONS = 5
 WHOLE = 0.02
 SAME_TEMPO = 0.01
-LEAST_SWING = 52.5
 SOURCES = {
     "measured": tr("heard"),
     "name": tr("file name"),
@@ -356,8 +355,9 @@ class FitTray(Tray):
             kind = tr("bpm, from its hits")
         else:
             kind = tr("bpm, steady") if measured is not None and measured.is_constant else tr("bpm, drifting")
-            if measured is not None and measured.swing is not None and measured.swing > LEAST_SWING:
-                kind += tr(" · swing {0:.0f} %", measured.swing)
+            swing = None if measured is None else measured.played_swing
+            if swing is not None:
+                kind += tr(" · swing {0:.0f} %", swing[0])
         self.kind.setText(kind)
         bars = bars_in(self.desk.session, guide.take)
         near = round(bars)

@@ -1,5 +1,7 @@
 """The tray of Tighten: what the recipe is for, what hits are drawn to, how far; every setting live."""
 
+from PySide6.QtWidgets import QHBoxLayout, QPushButton
+
 from chronotome.session.grid import DIVISIONS, Feel, Grid, position_words
 from chronotome.session.lines import SwingOf
 from chronotome.session.model import Take, Track, replace
@@ -96,7 +98,12 @@ class TightenTray(Tray):
     def _build_straight(self) -> None:
         with self.section() as self._straight:
             self.swing = recipe_slider(self, "swing", tr("Swing"), 50, 75, percent, tr("Set swing"), usual=50)
-            self.add(self.swing)
+            both = QHBoxLayout()
+            both.addWidget(self.swing, 1)
+            self.as_played = QPushButton()
+            self.table.attach(self.as_played, "swing-as-played")
+            both.addWidget(self.as_played)
+            self.rows.addLayout(both)
 
     def _build_rare(self) -> None:
         with self.folded(tr("More: rounds, variants, strokes, swing")) as self.fold:
@@ -246,6 +253,9 @@ class TightenTray(Tray):
         self.feel.setCurrentIndex(index_in(FEELS, recipe.grid.feel))
         self.swing.set_value(recipe.swing, self._swing_note(recipe))
         self.swing.setEnabled(recipe.grid.feel is Feel.STRAIGHT or recipe.swing_of is not SwingOf.GRID)
+        swing = self._tighten.played_swing
+        self.as_played.setVisible(swing is not None and swing != (recipe.swing, recipe.swing_of))
+        self.as_played.setText("" if swing is None else tr("as played: {0:.0f} %", swing[0]))
         self.strength.set_value(
             round(recipe.strength * 100, 2), f"×{recipe.rounds + 1}" if recipe.rounds else ""
         )
