@@ -10,6 +10,7 @@ from chronotome.session.edits.hits import beats_of
 from chronotome.session.edits.shaping import values_of
 from chronotome.session.runs import roll_edges
 from chronotome.session.slices import Lengthen, Roll
+from chronotome.ui.dialogs.alike import AlikeDialog
 from chronotome.ui.dialogs.rhythm import RhythmDialog
 from chronotome.ui.stages.roll_rows import STEPS
 from chronotome.ui.timeline.lane import HEADER
@@ -109,8 +110,24 @@ def test_hits_of_a_band_every_nth_the_loud_and_the_others_are_chosen(apart, monk
     assert len(view.hits) == 1
     for band in ("low", "mid", "high"):
         press(apart, f"choose-{band}")
-    press(apart, "choose-alike")
-    apart.wait(lambda: apart.desk.tasks.is_idle)
+    apart.click(wave(apart), (x_of(apart, 1), 80))
+    before = view.hits
+    for is_taken in (False, True):
+        press(apart, "choose-alike")
+        apart.wait(lambda: bool(apart.window.findChildren(AlikeDialog)))
+        (dialog,) = apart.window.findChildren(AlikeDialog)
+        assert f"{len(view.hits)} hit" in dialog.told.text()
+        found = []
+        for how in (97, 60):
+            dialog.how.set_value(how)
+            dialog.how.slid.emit(how)
+            found.append(set(view.hits))
+            assert f"{len(view.hits)} hit" in dialog.told.text()
+        assert set(before) <= found[0] < found[1]
+        (dialog.accept if is_taken else dialog.reject)()
+        assert is_taken or view.hits == before
+        apart.bot.wait(1)
+    assert len(view.hits) > len(before)
 
 
 def test_a_hit_is_dragged_to_a_line_copied_with_control_and_escape_leaves_no_trace(apart):

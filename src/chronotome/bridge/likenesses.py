@@ -4,7 +4,6 @@ from collections import OrderedDict
 from collections.abc import Callable
 
 import numpy as np
-from numpy.typing import NDArray
 from PySide6.QtCore import QObject
 
 from chronotome.bridge.recordings import Recordings
@@ -31,21 +30,12 @@ class Likenesses(QObject):
         self._known: OrderedDict[Key, Likeness] = OrderedDict()
         self._asked: dict[Key, list[Callable[[Likeness], None]]] = {}
 
-    def alike(
-        self,
-        content: ContentHash,
-        slices: Slices,
-        to: NDArray[np.int64],
-        then: Callable[[NDArray[np.bool_]], None],
-    ) -> None:
-        """Tell which slices are the same sound as some of them; at once where that is known."""
-        self._with(content, slices, lambda likeness: then(likeness.alike(to)))
-
     def listen(self, content: ContentHash, slices: Slices) -> None:
         """Find out, before somebody asks."""
-        self._with(content, slices, lambda _likeness: None)
+        self.hear(content, slices, lambda _likeness: None)
 
-    def _with(self, content: ContentHash, slices: Slices, then: Callable[[Likeness], None]) -> None:
+    def hear(self, content: ContentHash, slices: Slices, then: Callable[[Likeness], None]) -> None:
+        """Tell what slices sound like; at once where that is known."""
         key: Key = (content, slices.starts, slices.ends)
         known, source = self._known.get(key), self._recordings.pool.get(content)
         if known is not None:

@@ -21,8 +21,8 @@ LOW_RATE = 11000
 SOFTENED = 0.35
 """Power of the spectra's energies: the weak partials of a tone count as well."""
 SMOOTHED = (0.25, 0.5, 1.0, 0.5, 0.25)
-ALIKE = 0.27
-"""Distance of spectra up to which two are the same sound."""
+ALIKE = 0.15
+"""Distance of spectra up to which two are the same sound: at 0.27 a ride over a ringing snare is a snare."""
 TONE_SECONDS = (0.020, 0.300)
 TONE_HERTZ, LOW_TONE = (35.0, 1000.0), 200.0
 """Where pitches are looked for. Of low tones they count: bands cannot tell two semitones apart there."""
@@ -44,11 +44,11 @@ class Likeness:
     spectra: NDArray[np.float32]
     pitches: NDArray[np.float64]
 
-    def alike(self, to: NDArray[np.int64]) -> NDArray[np.bool_]:
-        """True for each hit that is the same sound as one of some."""
+    def alike(self, to: NDArray[np.int64], within: float = ALIKE) -> NDArray[np.bool_]:
+        """True for each hit that is the same sound as one of some, as near as that."""
         found = np.zeros(len(self.spectra), np.bool_)
         for one in to.tolist():
-            near = 1.0 - self.spectra @ self.spectra[one] <= ALIKE
+            near = 1.0 - self.spectra @ self.spectra[one] <= within
             found |= near & ~_are_apart(self.pitches, self.pitches[one])
             found[one] = True
         return found

@@ -38,7 +38,7 @@ def rework_entries(commands: Commands) -> list[Entry]:
             lambda: slices.fills,
         ),
         Entry("", "Apart"),
-        Entry("choose-alike", "Apart", tr("Choose hits that sound alike"), "Shift+A", slices.choose_alike),
+        Entry("choose-alike", "Apart", tr("Choose hits that sound alike…"), "Shift+A", slices.choose_alike),
         *(
             Entry(
                 f"choose-{band}",

@@ -4,11 +4,13 @@ import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtWidgets import QApplication, QInputDialog
 
+from chronotome.dsp.likeness import Likeness
 from chronotome.session.edits.clips import Place
 from chronotome.session.model import Clip, rearranged
 from chronotome.session.slices import SliceId, Slices
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
+from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.timeline.slice_marks import spans_of
 from chronotome.units import gain_of
 from chronotome.words import tr
@@ -139,13 +141,24 @@ class ChosenHits:
         clip, slices = self._clip, self.slices
         if meant is None or clip is None or slices is None:
             return
-        at = np.array(slices.at(meant[1]))
+        at, place = np.array(slices.at(meant[1])), meant[0]
 
-        def then(alike: NDArray[np.bool_]) -> None:
-            if self.slices is slices:
-                self._choose(alike, tr("the same sound"))
+        def then(likeness: Likeness) -> None:
+            from chronotome.ui.dialogs.alike import AlikeDialog  # noqa: PLC0415 - seldom wanted
 
-        self._desk.likenesses.alike(clip.recording, slices, at, then)
+            if self.slices is not slices:
+                return
+            guard_overrides()
+            spans = spans_of(self._desk.shown)
+            heard = np.ones(len(slices), np.bool_) if spans is None else spans.heard
+            ids = slices.id_array
+
+            def found(within: float) -> list[SliceId]:
+                return ids[likeness.alike(at, within) & heard].tolist()
+
+            AlikeDialog(self._desk, place, found, QApplication.activeWindow()).open()
+
+        self._desk.likenesses.hear(clip.recording, slices, then)
 
     def step(self, by: int, *, is_extending: bool = False) -> None:
         """Choose the next or previous hit; from nothing, the one at the playhead."""
