@@ -200,3 +200,33 @@ def test_where_the_tempo_squeezes_all_of_it_only_what_tighten_adds_is_told_of_as
 
     onsets = session.recordings[0].onsets
     assert [onsets.place_of(each.onset) for each in stretched] == [19]  # up to the late one: 0.71 times 0.76
+
+
+def test_a_new_tempo_of_the_song_moves_nothing_until_it_is_said_who_follows():
+    moments = np.arange(16) * 60 / 92 + np.tile([0.01, -0.012, 0.006, 0.0], 4)
+    session = set_tempo(session_of(moments, 12.0, beats=np.arange(16) * 60 / 92 + 0.0, tempo=92.0), 92.0)
+    track = session.tracks[0].id
+    session = set_tighten(session, track, strength=1.0)
+    before = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
+
+    faster = set_tempo(session, 110.0)
+    again = set_tempo(faster, 104.0)
+    now = targets_of(again, again.tracks[0], again.tracks[0].clips[0].take)
+
+    np.testing.assert_array_equal(now.target, before.target)
+    assert again.tracks[0].own_tempo.beats_per_minute == 92.0
+    moved = move_hit(again, track, again.tracks[0].clips[0].id, int(now.onsets[5]), again.beat_of(200000))
+    landed = targets_of(moved, moved.tracks[0], moved.tracks[0].clips[0].take)
+    assert landed.target[5] == 200000
+    assert set_tempo(again, 92.0).tracks[0].own_tempo is None
+    followed = set_following(again, track, Following.RECORDING)
+    assert followed.tracks[0].own_tempo is None
+    lines = targets_of(followed, followed.tracks[0], followed.tracks[0].clips[0].take).target / RATE
+    beats = followed.tempo.beats_at(lines)
+    np.testing.assert_allclose(beats * 4, np.round(beats * 4), atol=1e-3)
+
+
+def test_a_track_that_is_not_tightened_or_follows_is_not_asked_about():
+    session = session_of(np.arange(16) * 60 / 100, 12.0)
+    assert set_tempo(session, 130.0).tracks[0].own_tempo is None
+    assert set_tempo(following(session), 130.0).tracks[0].own_tempo is None

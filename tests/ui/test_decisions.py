@@ -10,6 +10,7 @@ from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.fit import Measured
 from chronotome.session.grid import Grid
+from chronotome.session.model import Follow
 from chronotome.session.onsets import onsets_from
 from chronotome.session.targets import Reason
 from chronotome.session.tighten import targets_of
@@ -17,6 +18,7 @@ from chronotome.ui.controls.figures import counted
 from chronotome.ui.panels.decision import decision_now
 from chronotome.ui.panels.status_line import bars_of_room
 from chronotome.ui.view_state import Stage
+from sounds import noise_hits, write
 
 RATE = 48000
 
@@ -155,3 +157,30 @@ def test_room_is_told_only_where_everything_moved_right(at_work):
     assert bars_of_room(store.history) == 0
     assert counted(1, "bar") == "1 bar"
     assert counted(2, "bar") == "2 bars"
+
+
+def test_one_question_asks_for_all_recordings_that_a_new_tempo_leaves_behind(at_work, tmp_path):
+    other = write(
+        tmp_path / "other.wav",
+        noise_hits([2400 + 12000 * n for n in range(16)], 200000, rate=48000),
+        rate=48000,
+    )
+    at_work.window.open([other])
+    at_work.settle()
+    for track in at_work.session.tracks:
+        at_work.desk.store.apply(lambda s, track=track: set_tighten(s, track.id, strength=1.0), "Strength")
+    tempo = at_work.session.tempo.beats_per_minute
+    at_work.desk.store.apply(lambda s: set_tempo(s, 110.0), "Tempo")
+    at_work.settle()
+    bar = at_work.window.decision
+    at_work.wait(lambda: bar.isVisible() and "2 recordings" in bar.words.text())
+    assert f"tightened at {tempo:.2f}, the song is at 110.00" in bar.words.text()
+
+    at_work.press(Qt.Key.Key_Return)
+    assert {track.follow for track in at_work.session.tracks} == {Follow.SONG}
+    assert all(track.own_tempo is None for track in at_work.session.tracks)
+    at_work.window.undo()
+    at_work.wait(bar.isVisible)
+    at_work.press(Qt.Key.Key_Escape)
+    at_work.wait(lambda: not bar.isVisible())
+    assert all(track.own_tempo is not None for track in at_work.session.tracks)

@@ -46,7 +46,7 @@ def checks_of(
 def _take_checks(session: Session, track: Track, take: Take, rough: tuple[RoughJoins, ...]) -> Checks:
     targets = targets_of(session, track, take)
     bears = track.moving_of(take).borne if take.playing is None else math.inf  # steps are not stretched
-    own = _own_parts(targets, session.tempo, session.metre, bears)
+    own = _own_parts(targets, track.own_tempo or session.tempo, session.metre, bears)
     parts = (*own, *other_parts(session, track, take))
     if rough:
         anchors = anchors_of(session, track, take)

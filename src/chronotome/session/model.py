@@ -362,6 +362,11 @@ class Track(Struct, frozen=True, dict=True):
     variants: Annotated[tuple[Variant, ...], Meta(max_length=MOST_VARIANTS)] = ()
     layer: Layer | None = None
     """What it plays along with; its clips are then those of that track (`settled`)."""
+    own_tempo: TempoMap | None = None
+    """By which its hits have their lines, since the song's tempo was changed and it does not follow the song.
+
+    None: by the song's.
+    """
 
     def clip(self, clip: ClipId) -> Clip:
         return next(each for each in self.clips if each.id == clip)

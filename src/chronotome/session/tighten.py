@@ -31,7 +31,7 @@ def targets_of(session: Session, track: Track, take: Take) -> Targets:
     counts = counted_of(session, take)
     fitted = fitted_of(session, track, take)
     recipes = recipes_of(session, track, take)
-    clock = session.tempo, session.metre, session.rate
+    clock = track.own_tempo or session.tempo, session.metre, session.rate
     pairs = pairs_of(session, track, take)
     placed = placed_take(take)
     if take.playing is None:

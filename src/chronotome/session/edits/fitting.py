@@ -66,7 +66,7 @@ def set_following(session: Session, track: TrackId, who: Following) -> Session:
         return session
     if session.lead is not None and session.lead.track == guide.id:
         session = replace(session, lead=None)
-    session = with_track(session, guide.id, lambda old: changed(old, follow=Follow.NOTHING))
+    session = with_track(session, guide.id, lambda old: changed(old, follow=Follow.NOTHING, own_tempo=None))
     if who is Following.RECORDING:
         return _following(session, guide.id)
     if who is Following.NOBODY:
@@ -93,7 +93,7 @@ def _following(session: Session, track: TrackId) -> Session:
         return take if take.beat == beat else replace(take, beat=beat)
 
     def change(old: Track) -> Track:
-        return replace(with_takes(old, placed), follow=Follow.SONG)
+        return replace(with_takes(old, placed), follow=Follow.SONG, own_tempo=None)
 
     return with_room(with_track(session, track, change))
 

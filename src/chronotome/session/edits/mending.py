@@ -20,7 +20,9 @@ def mended(session: Session, track: TrackId, clip: ClipId, check: Check, number:
     mend = check.mends[number]
     take = session.track(track).clip(clip).take
     if mend.do is Do.MOVE:
-        return move_hit(session, track, clip, mend.onset, mend.beat)
+        own = session.track(track).own_tempo  # by which the place was found
+        beat = mend.beat if own is None else session.tempo.beat_of(own.seconds_of(mend.beat))
+        return move_hit(session, track, clip, mend.onset, beat)
     if mend.do is Do.MOVE_OTHER:
         other = session.track(mend.track)
         beside = session.beside(other, take)

@@ -26,8 +26,14 @@ def with_room(session: Session) -> Session:
     def later(take: Take) -> Take:
         return replace(take, start=take.start + by)
 
-    tempo = TempoMap(session.tempo.changes, session.tempo.beat_one + by / session.rate)
-    return replace(session, tempo=tempo, tracks=tuple(with_takes(each, later) for each in session.tracks))
+    def moved(tempo: TempoMap) -> TempoMap:
+        return TempoMap(tempo.changes, tempo.beat_one + by / session.rate)
+
+    tracks = (with_takes(each, later) for each in session.tracks)
+    kept = (
+        each if each.own_tempo is None else replace(each, own_tempo=moved(each.own_tempo)) for each in tracks
+    )
+    return replace(session, tempo=moved(session.tempo), tracks=tuple(kept))
 
 
 def _start_of(session: Session, track: Track) -> float:

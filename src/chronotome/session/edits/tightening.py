@@ -263,10 +263,12 @@ def move_hit(session: Session, track: TrackId, clip: ClipId, onset: OnsetId, bea
 
 
 def move_hits(session: Session, track: TrackId, clip: ClipId, beats: dict[OnsetId, float]) -> Session:
-    """Put hits at beats by hand."""
+    """Put hits at beats of the song by hand."""
+    own = session.track(track).own_tempo
 
     def at(beat: float) -> Callable[[Touch], Touch]:
-        return lambda touch: replace(touch, beat=beat)
+        kept = beat if own is None else own.beat_of(session.tempo.seconds_of(beat))
+        return lambda touch: replace(touch, beat=kept)
 
     changes = {onset: at(beat) for onset, beat in beats.items()}
     return _with_take(session, track, clip, lambda old: _touched(old, changes))

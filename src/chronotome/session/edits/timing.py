@@ -2,7 +2,7 @@
 
 from chronotome.session.edits.room import with_room
 from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
-from chronotome.session.model import Click, Session, Span, replace
+from chronotome.session.model import Click, Follow, Session, Span, Track, replace
 
 
 def set_tempo(session: Session, beats_per_minute: float) -> Session:
@@ -12,7 +12,22 @@ def set_tempo(session: Session, beats_per_minute: float) -> Session:
     if session.is_tempo_set and tempo.is_constant and tempo.beats_per_minute == beats_per_minute:
         return session
     changed = TempoMap((TempoChange(0.0, beats_per_minute),), tempo.beat_one)
+    if session.is_tempo_set:
+        session = replace(session, tracks=tuple(_keeping(each, tempo, changed) for each in session.tracks))
     return with_room(replace(session, tempo=changed, is_tempo_set=True, lead=None))
+
+
+def _keeping(track: Track, before: TempoMap, after: TempoMap) -> Track:
+    """A track that does not follow the song keeps its lines where they are, until it is said what it does."""
+    recipes = (track.tighten, *(take.tighten for take in track.takes if take.tighten))
+    recipes = (*recipes, *(span.recipe for span in track.spans))
+    is_drawn = any(each.strength > 0 for each in recipes) and any(
+        take.playing is None for take in track.takes
+    )
+    if track.follow is not Follow.NOTHING or track.layer is not None or not is_drawn:
+        return track
+    own = track.own_tempo or before
+    return replace(track, own_tempo=None if own == after else own)
 
 
 def set_beat_one(session: Session, seconds: float) -> Session:

@@ -12,6 +12,7 @@ from chronotome.session.edits.fitting import (
     bars_in,
     following_of,
     guide_take,
+    set_following,
     straighten,
     tempo_of,
     use_measured,
@@ -85,6 +86,8 @@ class _Subject:
     @property
     def disagrees(self) -> bool:
         """Nobody follows, and the song has another tempo, or the take drifts."""
+        if self.track.own_tempo is not None:  # that was asked, and it stays as it is
+            return False
         if following_of(self.session, self.track.id) is not Following.NOBODY:
             return False
         song = self.session.tempo.beats_per_minute
@@ -103,7 +106,9 @@ def _take_of(desk: Desk) -> _Subject | None:
 
 def decision_now(desk: Desk) -> Decision | None:
     """What is to be decided about the focused track in this stage, if anything still is."""
-    take = _take_of(desk)
+    take, decision = _take_of(desk), _own_tempi(desk)
+    if decision is not None and decision.about not in desk.view.declined:
+        return decision
     if take is None:
         return None
     decision = None
@@ -114,6 +119,37 @@ def decision_now(desk: Desk) -> Decision | None:
     elif take.disagrees and desk.view.stage is Stage.TIGHTEN:
         decision = _disagreement(take)
     return None if decision is None or decision.about in desk.view.declined else decision
+
+
+def _own_tempi(desk: Desk) -> Decision | None:
+    """Recordings whose lines stayed when the song's tempo was changed: one question for all."""
+    session = desk.session
+    tracks = [each for each in session.tracks if each.own_tempo is not None]
+    ids = [each.id for each in tracks]
+    if not tracks:
+        return None
+    tempi = {plain(each.own_tempo.beats_per_minute, 2) for each in tracks if each.own_tempo is not None}
+    song = plain(session.tempo.beats_per_minute, 2)
+    who = tracks[0].name if len(tracks) == 1 else counted(len(tracks), "recording")
+    played = tempi.pop() if len(tempi) == 1 else tr("other tempi")
+    about = f"own tempi {ids} {song}"
+
+    def follow(each: Session) -> Session:
+        for track in ids:
+            each = set_following(each, track, Following.RECORDING)
+        return each
+
+    def decline() -> None:
+        desk.view.decline(about)
+
+    return Decision(
+        about,
+        tr("{0}: tightened at {1}, the song is at {2}. Let them follow it?", who, played, song),
+        tr("They follow the song"),
+        tr("Leave where they are"),
+        lambda: desk.store.apply(follow, tr("Recordings follow the song")),
+        decline,
+    )
 
 
 def _first_tempo(take: _Subject) -> Decision:
