@@ -6,6 +6,7 @@ from chronotome.dsp.bands import Band, Material
 from chronotome.dsp.onsets import detection, novelty
 from chronotome.dsp.onsets.attack import nearest_attack, nearest_crossing
 from chronotome.dsp.onsets.detection import detect_onsets
+from chronotome.dsp.onsets.doubled import bring_nothing
 from chronotome.dsp.onsets.rises import octave_rises
 from chronotome.errors import Cancelled
 from sounds import RATE, click_train, noise_hits, sine
@@ -292,3 +293,17 @@ def test_of_two_attacks_close_together_the_weaker_is_faint_where_it_is_unsure():
     left = detection._slow_attacks_once(frames, strengths, unsure, RATE)
 
     assert left.tolist() == [90.0, detection.FAINT, 60.0, 80.0]
+
+
+def test_a_second_mark_on_one_attack_is_faint_and_a_second_stroke_is_not():
+    struck = noise_hits(SPACED, 240000, seed=4)
+    early = round(0.012 * RATE)
+    flams = noise_hits([frame - early for frame in SPACED], 240000, loudness=[0.25] * 20, seed=9)
+    twice = np.sort(np.concatenate([SPACED, np.array(SPACED) + early]))
+    strokes = np.sort(np.concatenate([SPACED, np.array(SPACED) - early]))
+
+    second = bring_nothing(struck, RATE, twice)
+    assert not second[::2].any() and second[1::2].mean() >= 0.75  # noise is louder by chance now and then
+    assert not bring_nothing(struck + flams, RATE, strokes).any()
+    left = detection._found_twice(audio_of(struck, RATE), twice[:4], np.array([60.0, 80.0, 90.0, 40.0]))
+    assert left.tolist() == [80.0, detection.FAINT, 90.0, 40.0]

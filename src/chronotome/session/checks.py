@@ -63,7 +63,8 @@ def _rough(joins: RoughJoins, targets: Targets, offset: int, metre: Metre) -> Ro
 
 @by_identity(64)
 def _own_parts(targets: Targets, tempo: TempoMap, metre: Metre, bears: float) -> tuple[Part, ...]:
-    return _Between(targets, tempo, metre), _Stretched(targets, bears), _Far(targets), _Inside(targets, metre)
+    own = _Between(targets, tempo, metre), _Far(targets), _Inside(targets, metre)
+    return own if math.isinf(bears) else (*own, _Stretched(targets, bears))
 
 
 @by_parts(64, lambda parts, accepted: (*parts, accepted))

@@ -14,6 +14,7 @@ from chronotome.dsp.network import Features, network
 from chronotome.dsp.onsets.attack import first_frames
 from chronotome.dsp.onsets.candidates import features_of, find_candidates, shapes_of
 from chronotome.dsp.onsets.crowds import strongest_within
+from chronotome.dsp.onsets.doubled import bring_nothing
 from chronotome.dsp.onsets.listener import Listener
 from chronotome.dsp.onsets.novelty import Novelty, novelty
 from chronotome.dsp.onsets.rises import Rises, octave_rises
@@ -141,6 +142,7 @@ def detect_onsets(
     strengths = _strengths(likely, heard.gains)[kept]
     unsure = heard.doubts[kept] > SLOW_MS.get(material, USUAL_SLOW_MS)
     strengths = _slow_attacks_once(heard.frames[kept], strengths, unsure, audio.rate)
+    strengths = _found_twice(audio, heard.frames[kept], strengths)
     progress(1.0)
     return DetectedOnsets(
         heard.frames[kept],
@@ -149,6 +151,19 @@ def detect_onsets(
         np.round(heard.doubts[kept], 2).astype(np.float64),
         material,
     )
+
+
+def _found_twice(audio: Audio, frames: Frames, strengths: NDArray[np.float64]) -> NDArray[np.float64]:
+    """Of two sure marks on one attack the second is faint, and the first as strong as either."""
+    sure = np.flatnonzero(strengths >= SURE_STRENGTH)
+    second = np.flatnonzero(bring_nothing(audio.samples, audio.rate, frames[sure]))
+    if not len(second):
+        return strengths
+    made = strengths.copy()
+    for at in second.tolist():
+        made[sure[at - 1]] = max(made[sure[at - 1]], strengths[sure[at]])
+        made[sure[at]] = FAINT
+    return made
 
 
 def _likelihoods(heard: Heard, material: Material | None) -> NDArray[np.float64]:
