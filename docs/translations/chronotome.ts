@@ -273,6 +273,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/export.py"/>
+        <source>32 bit float</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/walk.py"/>
         <source>4 Rework</source>
         <translation type="unfinished"></translation>
@@ -1003,6 +1008,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/alike.py"/>
+        <source>Choose</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/fit.py"/>
         <source>Choose a bar in the Pulse lane first</source>
         <translation type="unfinished"></translation>
@@ -1184,7 +1194,12 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/rework_actions.py"/>
-        <source>Choose hits that sound alike</source>
+        <source>Choose hits that sound alike…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/rework.py"/>
+        <source>Choose hits to {0} them, or the clip by the strip with its name</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1225,6 +1240,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="ui/commands/patterns.py"/>
         <source>Choose steps first: a click in the pattern</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/rework.py"/>
+        <source>Choose steps to {0} them, or the clip by the strip with its name</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2648,6 +2668,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/alike.py"/>
+        <source>Hits that sound alike</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/timeline.py"/>
         <source>Hits, and how far off they are</source>
         <translation type="unfinished"></translation>
@@ -2665,6 +2690,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="ui/tighten_actions.py"/>
         <source>Hold the hits beside this one</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/alike.py"/>
+        <source>How alike</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2698,6 +2728,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/marks.py"/>
+        <source>Import marks of a shorter span.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/action_table.py"/>
         <source>Import marks…</source>
         <translation type="unfinished"></translation>
@@ -2710,6 +2745,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>In which rounds the steps sound</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/desktop.py"/>
+        <source>Install from a folder with a plain name.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3089,6 +3129,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>Leave where they are</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/patterns.py"/>
         <source>Length</source>
         <translation type="unfinished"></translation>
@@ -3341,6 +3386,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>Low</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Lower by {0} dB</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3941,6 +3991,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/commands/playing.py"/>
         <source>No round was played in yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>No swing is heard in it: its pairs are even</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4824,6 +4879,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>Recordings follow the song</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/main_window.py"/>
         <source>Recordings of yours, or a session; or drop them here</source>
         <translation type="unfinished"></translation>
@@ -5574,7 +5634,7 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/other_checks.py"/>
+        <location filename="session/noises.py"/>
         <source>Silence it</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5611,7 +5671,7 @@ Press any key, or click here, together with each of them.</source>
     </message>
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
-        <source>Slice · {0}</source>
+        <source>Slice {0}: {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5927,6 +5987,16 @@ Press any key, or click here, together with each of them.</source>
     <message>
         <location filename="ui/stages/tighten.py"/>
         <source>Swing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Swing as played</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Swing as played: {0:.0f} % of {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6311,6 +6381,11 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/export.py"/>
+        <source>The mix is {0} dB over full scale: that is cut off in this kind of file.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/batch.py"/>
         <source>The names cannot be made: {0}.</source>
         <translation type="unfinished"></translation>
@@ -6598,6 +6673,11 @@ their recipes are kept, no sound. Its name:</source>
     <message>
         <location filename="ui/dialogs/midi.py"/>
         <source>These inputs are there:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>They follow the song</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7395,6 +7475,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>as played: {0:.0f} %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/shape_scale.py"/>
         <source>as recorded</source>
         <translation type="unfinished"></translation>
@@ -7651,7 +7736,7 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
+        <location filename="ui/commands/rework.py"/>
         <source>cut out</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7668,6 +7753,11 @@ that {1} does not have</source>
     <message>
         <location filename="ui/timeline/shape_scale.py"/>
         <source>dark</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/rework.py"/>
+        <source>delete</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7784,11 +7874,6 @@ that {1} does not have</source>
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>every round</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>every {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8037,6 +8122,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/marks.py"/>
+        <source>holds more than {0:,} marks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/grooves.py"/>
         <source>holds no groove</source>
         <translation type="unfinished"></translation>
@@ -8084,6 +8174,16 @@ that {1} does not have</source>
     <message>
         <location filename="files/audio_file.py"/>
         <source>holds values that are no sound (up to {0:.0e} times full scale)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/notes.py"/>
+        <source>holds {0} notes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/pack.py"/>
+        <source>holds “{0}”, which its session does not name</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8292,6 +8392,17 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/checks.py"/>
+        <source>its line is past the end of the take:
+it stays inside, {0:.0f} ms before</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/desktop.py"/>
+        <source>its name holds a line break or another sign that no menu entry can hold</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/controls/figures.py"/>
         <source>its own</source>
         <translation type="unfinished"></translation>
@@ -8344,6 +8455,16 @@ that {1} does not have</source>
     <message>
         <location filename="ui/commands/shaping.py"/>
         <source>keep the scatter of</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/targets.py"/>
+        <source>kept inside</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/checks.py"/>
+        <source>kept inside the take</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8809,6 +8930,11 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>other tempi</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/drift_lane.py"/>
         <source>over {0:.0f}</source>
         <translation type="unfinished"></translation>
@@ -8915,6 +9041,11 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>repeats</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>ring on</source>
         <translation type="unfinished"></translation>
@@ -8937,6 +9068,11 @@ here is a faint one, strength {1:.0f}</source>
     <message>
         <location filename="files/audio_file.py"/>
         <source>says it holds {0} frames</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/door.py"/>
+        <source>says more of itself than there is to say</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9030,7 +9166,7 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/other_checks.py"/>
+        <location filename="session/noises.py"/>
         <source>something faint {0:.0f} ms before {1},
 other hits have nothing there</source>
         <translation type="unfinished"></translation>
@@ -9221,6 +9357,12 @@ other hits have nothing there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/checks.py"/>
+        <source>the end of the take is its start:
+the first hit has that line</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/session_file.py"/>
         <source>the folder holds other things</source>
         <translation type="unfinished"></translation>
@@ -9268,11 +9410,6 @@ other hits have nothing there</source>
     <message>
         <location filename="ui/stages/tighten.py"/>
         <source>the same share of a step</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>the same sound</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9469,6 +9606,11 @@ other hits have nothing there</source>
     <message>
         <location filename="session/model.py"/>
         <source>wood</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/pack.py"/>
+        <source>would become {0} MB, which no recording packs so small</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9944,11 +10086,6 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>{0} repeats</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/controls/figures.py"/>
         <source>{0} right</source>
         <translation type="unfinished"></translation>
@@ -9976,6 +10113,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/commands/handing.py"/>
         <source>{0} slices</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/alike.py"/>
+        <source>{0} sound like what is chosen: they are marked in the wave.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10070,6 +10212,21 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/export.py"/>
+        <source>{0} · peak {1} dB</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/slice_drag.py"/>
+        <source>{0} · replaces {1}. Alt: both sound</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/pattern_drag.py"/>
+        <source>{0} · the sound is over after {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/transport_bar.py"/>
         <source>{0} · zoom</source>
         <translation type="unfinished"></translation>
@@ -10087,6 +10244,16 @@ or {2} {3}</source>
     <message>
         <location filename="ui/dialogs/share.py"/>
         <source>{0}, as the tray of Export has it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>{0}, evenly: they are not on the grid any more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>{0}, every {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10145,6 +10312,11 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>{0}: as many as the hit has room for</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/controls/folded_bar.py"/>
         <source>{0}: no hits</source>
         <translation type="unfinished"></translation>
@@ -10167,6 +10339,11 @@ or {2} {3}</source>
     <message>
         <location filename="ui/commands/fit.py"/>
         <source>{0}: the song's tempo. Tap while it plays to set the recording's beats too</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>{0}: tightened at {1}, the song is at {2}. Let them follow it?</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

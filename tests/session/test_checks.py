@@ -10,7 +10,8 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import lock, set_muted
 from chronotome.session.grid import Grid
-from chronotome.session.model import Recording, Session
+from chronotome.session.model import Recording, Session, replace
+from chronotome.session.noises import clear_span
 from chronotome.session.onsets import onsets_from
 from chronotome.session.tighten import targets_of
 from strategies import RATE, simple_session
@@ -116,16 +117,52 @@ def test_a_second_hit_on_a_line_can_be_dropped():
     assert not found(mended(session, session.tracks[0].id, session.tracks[0].clips[0].id, check, 0))
 
 
-def test_a_noise_before_a_hit_is_silenced_by_its_mend():
-    frames = sorted([*BEATS, BEATS[8] - ms(70)])
-    strengths = [90.0 if frame in BEATS else 30.0 for frame in frames]
-    session = session_of(frames, strengths=strengths)
+def session_with_a_noise(before: int, sounds_of: int = 9, *, rises: bool = True) -> Session:
+    """The beats, and something faint so many milliseconds before the ninth."""
+    frames = sorted([*BEATS, BEATS[8] - ms(before)])
+    session = session_of(frames, strengths=[90.0 if frame in BEATS else 30.0 for frame in frames])
+    (recording,) = session.recordings
+    is_noise = [frame not in BEATS for frame in frames]
+    heard = replace(
+        recording.onsets,
+        timbres=tuple(sounds_of if each else 63 for each in is_noise),
+        attacks=tuple(rises or not each for each in is_noise),
+    )
+    return replace(session, recordings=(replace(recording, onsets=heard),))
+
+
+def test_a_noise_before_a_hit_is_silenced_by_its_mend_and_leaves_the_list():
+    session = session_with_a_noise(70)
 
     (check,) = [each for each in found(session) if each.kind is Kind.NOISE]
     fixed = mended(session, session.tracks[0].id, session.tracks[0].clips[0].id, check, 0)
 
     (hush,) = fixed.tracks[0].takes[0].hushes
-    assert (hush.start, hush.end) == (BEATS[8] - ms(70), BEATS[8] - ms(2))
+    assert (hush.start, hush.end) == (BEATS[8] - ms(70), BEATS[8] - ms(5))
+    assert not [each for each in found(fixed) if each.kind is Kind.NOISE]
+
+
+@pytest.mark.parametrize(
+    "session",
+    [
+        session_with_a_noise(70, sounds_of=63),  # it sounds like the hits
+        session_with_a_noise(70, rises=False),  # it is what rings of one
+    ],
+)
+def test_what_may_be_music_is_no_noise(session):
+    assert not [each for each in found(session) if each.kind is Kind.NOISE]
+
+
+def test_silence_keeps_clear_of_the_attack_before_it():
+    session = session_with_a_noise(70)
+    recording = session.recordings[0]
+    near = replace(session.tracks[0].takes[0], hushes=())
+    counts = recording.onsets.strength_array > 50
+
+    span = clear_span(recording, counts, near, BEATS[7] + ms(60))
+
+    assert span == (BEATS[7] + ms(60), BEATS[8] - ms(5))
+    assert clear_span(recording, counts, near, BEATS[7] + ms(60) - 1) is None
 
 
 def test_a_strong_hit_that_a_locked_track_lacks_is_told_unless_it_lacks_many():

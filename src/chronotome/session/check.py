@@ -3,6 +3,7 @@
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
+from functools import cached_property
 from typing import Protocol, overload
 
 import numpy as np
@@ -141,3 +142,22 @@ def _no_check(at: int) -> Check:
 
 
 NOTHING = Checks((), np.zeros(0, np.int64), np.zeros(0, np.int64), _no_check)
+
+
+@dataclass(frozen=True, eq=False)
+class Found:
+    """Places of one kind, with their words made beforehand: there are few of them."""
+
+    kind: Kind
+    checks: tuple[Check, ...]
+
+    @cached_property
+    def onsets(self) -> NDArray[np.int64]:
+        return np.array([check.onset for check in self.checks], np.int64)
+
+    @cached_property
+    def played(self) -> Frames:
+        return np.array([check.played for check in self.checks], np.int64)
+
+    def check(self, number: int) -> Check:
+        return self.checks[number]

@@ -1,20 +1,19 @@
 """Places to check that a hit alone does not show: flams with other tracks, what the other bars have."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
-from functools import cached_property
 
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.check import Check, Do, Kind, Mend
+from chronotome.session.check import Check, Do, Found, Kind, Mend
 from chronotome.session.counting import counted_of
 from chronotome.session.grid import Metre, hit_words
 from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.model import LockGroup, Recording, Session, Take, Track, TrackId
+from chronotome.session.noises import noises_of
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
-from chronotome.units import Frames, at_other_rate
+from chronotome.units import at_other_rate
 from chronotome.words import tr
 
 LEAST_FLAM, MOST_FLAM = 12.0, 40.0
@@ -34,28 +33,6 @@ ALIKE, FEW_CHANGES = 0.5, 2
 EXPECTED = 0.35
 """Of a step: as far from where a hit is missing a faint one may be."""
 STRONG, LACKED_SECONDS, MOSTLY_THERE = 70.0, 0.03, 0.8
-NOISE_SECONDS, NOISE_STRENGTH = (0.03, 0.12), 20.0
-SELDOM_NOISE = 0.1
-"""Where more of the hits have something faint before them, that is how it is played."""
-
-
-@dataclass(frozen=True, eq=False)
-class Found:
-    """Places of one kind, with their words made beforehand: there are few of them."""
-
-    kind: Kind
-    checks: tuple[Check, ...]
-
-    @cached_property
-    def onsets(self) -> NDArray[np.int64]:
-        return np.array([check.onset for check in self.checks], np.int64)
-
-    @cached_property
-    def played(self) -> Frames:
-        return np.array([check.played for check in self.checks], np.int64)
-
-    def check(self, number: int) -> Check:
-        return self.checks[number]
 
 
 def other_parts(session: Session, track: Track, take: Take) -> Sequence[Found]:
@@ -77,7 +54,7 @@ def other_parts(session: Session, track: Track, take: Take) -> Sequence[Found]:
     if take.playing is None:  # what was written is meant, and none of it is noise
         recording, counts = session.recording_of(take), counted_of(session, take)
         parts += _by_pattern(targets, recording, counts, take, session.metre)
-        parts.append(_noises(targets, recording, counts, take, session.metre))
+        parts.append(noises_of(targets, recording, counts, take, session.metre))
     group = session.group_of(track.id)
     parts += [] if group is None else _lacking(session, group, track, take, targets)
     return parts
@@ -342,49 +319,6 @@ def _missing(  # noqa: PLR0917 - all that says so
             )
         )
     return found
-
-
-@by_identity(64)
-def _noises(
-    targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, metre: Metre
-) -> Found:
-    """Something faint shortly before a hit, where others have nothing."""
-    onsets = recording.onsets
-    faint = np.flatnonzero(~counts & (onsets.strength_array >= NOISE_STRENGTH))
-    frames = onsets.frame_array[faint]
-    ratio = recording.rate / targets.rate
-    starts = take.source_start + np.rint((targets.played - take.start) * ratio).astype(np.int64)
-    low, high = (
-        np.searchsorted(frames, starts - round(each * recording.rate)) for each in NOISE_SECONDS[::-1]
-    )
-    has = high > low
-    if not has.any() or has.mean() > SELDOM_NOISE:
-        return Found(Kind.NOISE, ())
-    checks = []
-    for at in np.flatnonzero(has)[:MOST].tolist():
-        frame = int(frames[low[at]])
-        before = 1000 * (int(starts[at]) - frame) / recording.rate
-        checks.append(
-            Check(
-                int(targets.onsets[at]),
-                float(targets.steps[at]),
-                int(targets.played[at]),
-                tr("noise before a hit"),
-                tr("{0:.0f} ms", before),
-                tr(
-                    "something faint {0:.0f} ms before {1},\nother hits have nothing there",
-                    before,
-                    hit_words(float(targets.steps[at]), metre),
-                ),
-                kind=Kind.NOISE,
-                mends=(
-                    Mend(
-                        tr("Silence it"), Do.SILENCE, int(targets.onsets[at]), frames=(frame, int(starts[at]))
-                    ),
-                ),
-            )
-        )
-    return Found(Kind.NOISE, tuple(checks))
 
 
 def _lacking(session: Session, group: LockGroup, track: Track, take: Take, targets: Targets) -> list[Found]:

@@ -4,15 +4,15 @@ from collections.abc import Iterable
 
 from chronotome.dsp.hush import HushBy
 from chronotome.session.check import Check, Do
+from chronotome.session.counting import counted_of
 from chronotome.session.edits.marks import drop_onset, keep_onset
 from chronotome.session.edits.tightening import move_hit
 from chronotome.session.edits.tracks import set_moving, with_takes, with_track
 from chronotome.session.model import ClipId, Hush, Session, Take, TrackId, replace
+from chronotome.session.noises import clear_span
 from chronotome.session.settings import MOST_CROSSFADE
 
 SHORTEST_HUSH = 0.002
-SILENCED_BEFORE = 0.002
-"""Seconds before a hit at which a noise ahead of it ends."""
 
 
 def mended(session: Session, track: TrackId, clip: ClipId, check: Check, number: int) -> Session:
@@ -29,9 +29,8 @@ def mended(session: Session, track: TrackId, clip: ClipId, check: Check, number:
         clips = [each for each in other.clips if each.take is beside]
         return move_hit(session, other.id, clips[0].id, mend.onset, mend.beat) if clips else session
     if mend.do is Do.SILENCE:
-        recording = session.recording_of(take)
-        end = max(mend.frames[0] + 1, mend.frames[1] - round(SILENCED_BEFORE * recording.rate))
-        return hush(session, track, take, [Hush(mend.frames[0], end)])
+        span = clear_span(session.recording_of(take), counted_of(session, take), take, mend.frames[0])
+        return session if span is None else hush(session, track, take, [Hush(*span)])
     if mend.do is Do.CROSS:
         moving = session.track(track).moving_of(take)
         longer = min(MOST_CROSSFADE, 2 * moving.crossfade)

@@ -2,9 +2,10 @@
 
 import numpy as np
 
-from chronotome.dsp.hush import EDGE_SECONDS, HushBy, quiet_place
+from chronotome.dsp.hush import HushBy, quiet_place
 from chronotome.session.edits.mending import hush, hush_of, unhush
 from chronotome.session.model import Session, Take, TrackId
+from chronotome.session.noises import BEFORE_ATTACK
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown
@@ -48,7 +49,7 @@ class NoiseCommands:
     def _spans_meant(self, shown: Shown) -> list[tuple[int, int]]:
         """Frames of the recording: of each chosen hit up to the next, or of the span on the ruler."""
         onsets, recording = shown.recording.onsets, shown.recording
-        early = round(1.2 * EDGE_SECONDS * recording.rate)
+        early = round(BEFORE_ATTACK * recording.rate)
         if self._desk.view.picked:
             counted = onsets.frame_array[shown.counts]
             places = [
