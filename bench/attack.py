@@ -3,21 +3,27 @@
 ./run bench attack sounds [COUNT] [SEED]       damaged sound files in seven formats, opened, decoded, heard
 ./run bench attack documents [COUNT] [SEED]    sessions, histories, journals, sidecars, caches, marks
 ./run bench attack windows [COUNT] [SEED]      those that can be read, opened and painted in every stage
+./run bench attack exchanged [COUNT] [SEED]    packs, notes, grooves, markers, places, pipes
 
 A worker process does one case after the other; the parent counts what raises anything but a sentence of one
-line, what takes longer than 20 s, what dies, what writes to stderr by itself, and files touched outside.
+line, what takes longer than 10 s, what dies, what writes to stderr by itself, and files touched outside, and
+tells the most memory a worker had.
 """
 
 import hashlib
+import io
 import json
 import os
 import random
+import resource
 import shutil
 import subprocess
 import sys
 import tempfile
 import threading
 import traceback
+import warnings
+import zipfile
 from collections import Counter
 from collections.abc import Callable
 from pathlib import Path
@@ -36,9 +42,13 @@ from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_ana
 from chronotome.files.audio_file import facts_of, load_source
 from chronotome.files.door import is_there
 from chronotome.files.fit_file import keep_fit, kept_fit, sidecar_of, write_sidecar
+from chronotome.files.grooves import read_groove, shipped_grooves, write_groove
 from chronotome.files.journal import Journal, recover
+from chronotome.files.markers import read_markers
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
 from chronotome.files.marks import marks_of, read_marks, write_marks
+from chronotome.files.notes import read_notes
+from chronotome.files.pack import pack, unpack
 from chronotome.files.places import Settings, load_settings, save_settings, settings_file
 from chronotome.files.session_file import load_session, save_session
 from chronotome.files.tags import tempo_tag
@@ -56,7 +66,8 @@ from chronotome.session.history import History
 from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.model import Follow, Recording, Session, replace
 
-LONGEST_SECONDS = 20
+LONGEST_SECONDS = 10
+COUNTS = {"sounds": 5000, "documents": 3000, "windows": 500, "exchanged": 10_000}
 TRIES = 60
 """Until a damaged session can be read: most cannot."""
 FORMATS = {
@@ -329,6 +340,158 @@ class Documents:
         save_settings(load_settings())
 
 
+class Exchanged(Documents):
+    """What other people send: read where it can be, and nothing written but where it was asked for."""
+
+    def __init__(self, home: Path) -> None:
+        super().__init__(home)
+        self._pack = pack(home / "whole.chronotome", History(self._session), self._places).read_bytes()
+        marked = home / "marked.wav"
+        track = self._session.tracks[0]
+        marks = marks_of(self._session.recordings[0], counted_of(self._session, track.clips[0].take))
+        write_marks(marked, marks, self._sound, RATE)
+        self._marked = marked.read_bytes()
+        tune = home / "tune.mid"
+        write_marks(tune, marks, self._sound, RATE)
+        self._tune = tune.read_bytes()
+        groove = next(iter(shipped_grooves()))
+        self._grooves: dict[str, bytes] = {}
+        for suffix in (".groove.json", ".mid"):
+            path = home / f"groove{suffix}"
+            write_groove(path, groove)
+            self._grooves[suffix] = path.read_bytes()
+
+    def one(self, chance: random.Random) -> None:
+        kinds = (
+            self._packed,
+            self._repacked,
+            self._notes,
+            self._groove,
+            self._markers,
+            self._place,
+            self._pipe,
+        )
+        before = touched(self._outside), touched(self._saved)
+        self._work = self._copy().parent
+        chance.choice(kinds)(chance)
+        assert (touched(self._outside), touched(self._saved)) == before, "files were touched outside"
+        assert not list(self._home.glob("planted*")), "a file was planted"
+
+    def _unpack(self, path: Path) -> None:
+        opened = load_session(unpack(path, self._work / "unpacked"))
+        use(opened.history.session)
+
+    def _packed(self, chance: random.Random) -> None:
+        path = self._work / "sent.chronotome"
+        path.write_bytes(damaged(self._pack, chance))
+        self._unpack(path)
+
+    def _repacked(self, chance: random.Random) -> None:
+        """A whole archive of what nobody would pack: names, ways of packing, holes, spoiled documents."""
+        path = self._work / "sent.chronotome"
+        with zipfile.ZipFile(io.BytesIO(self._pack)) as old, zipfile.ZipFile(path, "w") as new:
+            for entry in old.infolist():
+                data, name = old.read(entry), entry.filename
+                if chance.random() < 0.2:
+                    name = chance.choice(
+                        (name, "../planted", "/planted", "a" * 4000, "audio/\x1b[2J", "CON:")
+                    )
+                if chance.random() < 0.3:
+                    data = spoiled_text(data, chance) if name.endswith(".json") else damaged(data, chance)
+                if chance.random() < 0.1:
+                    data = bytes(50_000_000)
+                new.writestr(
+                    name, data, chance.choice((zipfile.ZIP_STORED, zipfile.ZIP_DEFLATED, zipfile.ZIP_BZIP2))
+                )
+                if chance.random() < 0.05:
+                    with warnings.catch_warnings(action="ignore"):
+                        new.writestr(name, data)
+        self._unpack(path)
+
+    def _notes(self, chance: random.Random) -> None:
+        path = self._work / "tune.mid"
+        path.write_bytes(self._midi(self._tune, chance))
+        for note in read_notes(path):
+            assert 0 <= note.beat < 1e9
+
+    def _groove(self, chance: random.Random) -> None:
+        suffix = chance.choice(list(self._grooves))
+        path = self._work / f"groove{suffix}"
+        whole = self._grooves[suffix]
+        path.write_bytes(self._midi(whole, chance) if suffix == ".mid" else spoiled_text(whole, chance))
+        groove = read_groove(path)
+        write_groove(self._work / f"again{suffix}", groove)
+
+    def _midi(self, whole: bytes, chance: random.Random) -> bytes:
+        """Damaged, or with so much of one event as nobody plays."""
+        if chance.random() < 0.7:
+            return damaged(whole, chance)
+        event = chance.choice(
+            (b"\0\xff\x7f\x00", b"\0\x90\x3c\x40", b"\x01\x3c\x40", b"\xff\xff\xff\x7f\x3c\x40")
+        )
+        body = b"\0\x90\x3c\x40" + event * chance.choice((10, 10_000, 2_000_000))
+        return whole[:14] + b"MTrk" + len(body).to_bytes(4, "big") + body
+
+    def _markers(self, chance: random.Random) -> None:
+        """The head is damaged, where chunks of cues, loops and tags say how long they are."""
+        path = self._work / "marked.wav"
+        sound = self._marked.rfind(b"cue ")
+        head, tail = self._marked[:sound], self._marked[sound:]
+        path.write_bytes(
+            head + damaged(tail, chance) if chance.random() < 0.7 else damaged(self._marked, chance)
+        )
+        facts_of(path)
+        tempo_tag(path)
+        read_markers(path)
+        for mark in read_marks(path, RATE):
+            assert 0 <= mark.seconds < 1e9
+
+    def _place(self, chance: random.Random) -> None:
+        """Where a recording should be is something else."""
+        folder = self._work / "session"
+        for recording in list((folder / "audio").iterdir()):
+            recording.unlink()
+            self._other_than(recording, chance)
+        opened = load_session(folder)
+        save_session(self._work / "again", opened.history, opened.places)
+
+    def _pipe(self, chance: random.Random) -> None:
+        readers: list[tuple[str, Callable[[Path], object]]] = [
+            ("sent.chronotome", self._unpack),
+            ("tune.mid", read_notes),
+            ("groove.mid", read_groove),
+            ("groove.json", read_groove),
+            ("marks.txt", lambda path: read_marks(path, RATE)),
+            ("marks.csv", lambda path: read_marks(path, RATE)),
+            ("marks.mid", lambda path: read_marks(path, RATE)),
+            ("take.wav", facts_of),
+            ("take.flac", tempo_tag),
+            ("journal.jsonl", recover),
+            ("folder", load_session),
+        ]
+        name, read = chance.choice(readers)
+        path = self._work / name
+        self._other_than(path, chance)
+        read(path)
+
+    def _other_than(self, path: Path, chance: random.Random) -> None:
+        """Not a file: a pipe nobody writes to, what never ends, a folder, a circle, or nothing."""
+        kind = chance.randrange(6)
+        if kind == 0:
+            os.mkfifo(path)
+        elif kind == 1:
+            path.symlink_to(chance.choice(("/dev/zero", "/dev/random", "/dev/tty", "/proc/self/mem")))
+        elif kind == 2:
+            path.mkdir()
+        elif kind == 3:
+            path.symlink_to(path)
+        elif kind == 4:
+            os.mkfifo(path.with_suffix(".pipe"))
+            path.symlink_to(path.with_suffix(".pipe"))
+        else:
+            path.write_bytes(b"")
+
+
 class Windows(Documents):
     """Damaged sessions and fits that can be read, opened in a window and painted in every stage."""
 
@@ -386,7 +549,12 @@ def use(session: Session) -> None:
             assert beats is None or np.isfinite(beats.seconds).all()
 
 
-KINDS: dict[str, type[Sounds | Documents]] = {"sounds": Sounds, "documents": Documents, "windows": Windows}
+KINDS: dict[str, type[Sounds | Documents]] = {
+    "sounds": Sounds,
+    "documents": Documents,
+    "windows": Windows,
+    "exchanged": Exchanged,
+}
 
 
 def work(kind: str, seed: int, first: int, count: int) -> None:
@@ -405,6 +573,7 @@ def work(kind: str, seed: int, first: int, count: int) -> None:
         except Exception:  # noqa: BLE001 - any is what is looked for
             told = "raised: " + traceback.format_exc()[-1500:]
         print(json.dumps([number, told]), flush=True)
+    print(resource.getrusage(resource.RUSAGE_SELF).ru_maxrss // 1024, flush=True)
     shutil.rmtree(home, ignore_errors=True)
 
 
@@ -432,6 +601,8 @@ def attack(kind: str, count: int, seed: int) -> Counter[str]:
                 number, told = json.loads(line)
                 _count(found, number, told)
                 first = number + 1
+            else:
+                found["MB at most"] = max(found["MB at most"], int(lines.get(timeout=LONGEST_SECONDS)))
             child.wait()
             noise.seek(0)
             said = noise.read().splitlines()
@@ -462,7 +633,7 @@ def main() -> None:
         work(words[1], *(int(word) for word in words[2:]))
         return
     kind = words[0] if words else "documents"
-    count = int(words[1]) if len(words) > 1 else {"sounds": 5000, "documents": 3000, "windows": 500}[kind]
+    count = int(words[1]) if len(words) > 1 else COUNTS[kind]
     seed = int(words[2]) if len(words) > 2 else 1
     found = attack(kind, count, seed)
     print(
