@@ -197,7 +197,7 @@ def test_what_grows_is_asked_what_every_edit_is_asked():
     store.apply(lambda session: set_tempo(session, 97.0), "Tempo")
     before = store.session
     clip = START.tracks[0].clips[0]
-    far = replace(clip, take=replace(clip.take, start=MOST_FRAMES))
+    far = replace(clip, take=replace(clip.take, start=MOST_FRAMES + 1))
 
     store.apply_again(lambda s: replace(s, tracks=(replace(s.tracks[0], clips=(far,)),)), "Tempo")
 

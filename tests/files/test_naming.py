@@ -17,7 +17,7 @@ from chronotome.render.arena import Arena
 from chronotome.session.edits.kits import make_kit, set_slice
 from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.timing import set_beat_one, set_tempo
-from chronotome.session.model import Session
+from chronotome.session.model import Session, replace
 from strategies import simple_session, with_audio
 
 ROWS = [{"name": "Bucket", "number": "01", "band": "low"}, {"name": "Bucket", "number": "02", "band": "low"}]
@@ -48,7 +48,8 @@ def test_what_is_wrong_with_a_template_is_told(template, words):
 
 def test_each_slice_is_a_file_as_its_key_plays_it(tmp_path):
     session, places = with_audio(simple_session([900, 6700, 11500], 16000), tmp_path)
-    track = session.tracks[0]
+    track, (recording,) = session.tracks[0], session.recordings
+    session = replace(session, recordings=(replace(recording, quiet=900),))
     session = make_kit(session, (track.id, track.clips[0].id))
     session = set_slice(session, session.kits[0].id, {1}, is_reversed=True)
     arena = Arena()

@@ -193,7 +193,7 @@ def test_the_proof_finds_no_click_and_the_level(studio):
 
     proof = proof_of(mix, plan)
 
-    assert len(proof.joins) == len(joins_of(plan)) > 2
+    assert len(proof.joins) == int((~joins_of(plan).bare).sum()) > 2
     assert proof.clicks == 0
     assert 0 < proof.peak < 1
 

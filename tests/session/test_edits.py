@@ -1,7 +1,8 @@
+import numpy as np
 import pytest
 
 from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset, move_onset, set_threshold
-from chronotome.session.edits.recordings import add_recording
+from chronotome.session.edits.recordings import add_recording, set_rate
 from chronotome.session.edits.timing import set_beat_one, set_click, set_loop, set_looping, set_metre
 from chronotome.session.edits.tracks import (
     lock,
@@ -14,6 +15,7 @@ from chronotome.session.edits.tracks import (
 )
 from chronotome.session.grid import Metre
 from chronotome.session.model import Click, Recording, Session, Span, replace
+from chronotome.session.tighten import targets_of
 from chronotome.session.validity import check
 from strategies import RATE, simple_session
 
@@ -25,6 +27,25 @@ def two_tracks() -> Session:
 
 def test_the_first_recording_gives_the_session_its_rate():
     assert two_tracks().rate == RATE
+    dull = add_recording(Session(), Recording("c" * 32, "dull.wav", 11025, 9000, 1), "dull")
+    assert dull.rate == 44100
+
+
+def test_at_another_rate_everything_is_where_it_was_in_time():
+    session = two_tracks()
+    clip = session.tracks[1].clips[0]
+    later = replace(clip, take=replace(clip.take, start=48000))
+    session = replace(session, tracks=(session.tracks[0], replace(session.tracks[1], clips=(later,))))
+
+    fast = set_rate(session, 96000)
+
+    assert [track.takes[0].start for track in fast.tracks] == [0, 96000]
+    targets = [targets_of(each, each.tracks[0], each.tracks[0].takes[0]) for each in (session, fast)]
+    np.testing.assert_allclose(targets[1].target / 96000, targets[0].target / RATE, atol=1e-5)
+    np.testing.assert_allclose(targets[1].target, 2 * targets[0].target, atol=1)
+    assert fast.recordings is session.recordings
+    assert set_rate(fast, RATE) == session
+    check(fast)
 
 
 def test_the_same_recording_twice_is_two_tracks_of_one_recording():

@@ -4,6 +4,7 @@ import shutil
 import threading
 from pathlib import Path
 
+import numpy as np
 import pytest
 from PySide6.QtCore import QMimeData, QPoint, QPointF, Qt, QUrl
 from PySide6.QtGui import QDragEnterEvent, QDragMoveEvent, QDropEvent
@@ -13,8 +14,10 @@ from chronotome.bridge import document
 from chronotome.errors import CannotWrite
 from chronotome.files.places import load_settings
 from chronotome.files.session_file import load_session
-from chronotome.session.edits.tracks import set_level
+from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tracks import set_level, set_muted
 from chronotome.ui.commands.leaving import Way
+from chronotome.ui.dialogs.information import InformationDialog
 from chronotome.ui.theme import THEMES
 from sounds import noise_hits, write
 
@@ -323,3 +326,52 @@ def test_a_session_named_by_a_relative_path_is_kept_by_its_whole_one(at_work, tm
 
     assert at_work.desk.document.folder == folder
     assert load_settings().recent[0] == str(folder)
+
+
+def test_what_comes_first_gives_the_highest_rate_and_more_of_it_is_asked_about(person, tmp_path):
+    import soxr
+
+    dark = noise_hits([1000 + 12000 * at for at in range(8)], 100_000, rate=24000)
+    sound = soxr.resample(dark, 24000, 48000)  # nothing where resamplers fade out
+    dull = write(tmp_path / "dull.wav", soxr.resample(sound, 48000, 11025), rate=11025)
+    usual = write(tmp_path / "usual.wav", sound, rate=48000)
+    bright = write(tmp_path / "bright.wav", soxr.resample(sound, 48000, 96000), rate=96000)
+
+    person.drop(dull, usual)
+    person.settle()
+    assert person.session.rate == 48000
+    before = person.offline(150_000)
+    person.desk.store.apply(lambda s: set_tempo(s, 120.0), "Tempo")
+    person.drop(bright)
+    person.settle()
+    person.desk.store.apply(lambda s: set_muted(s, s.tracks[2].id, True), "Mute")
+    person.desk.transport.go_to(48000)
+    person.wait(lambda: "96 kHz" in person.window.decision.words.text())
+    assert person.session.rate == 48000
+    person.press(Qt.Key.Key_Return)
+    person.settle()
+
+    pool = person.desk.recordings.pool.ready()
+    assert person.session.rate == 96000
+    assert {source.rate for source in pool.values()} == {96000}
+    assert person.desk.transport.position == 96000
+    after = soxr.resample(person.offline(300_000), 96000, 48000)[2000:148_000]
+    level = np.abs(after - before[2000:148_000]).max() / np.abs(before).max()
+    assert 20 * np.log10(level) < -90
+    person.desk.store.undo()
+    person.settle()
+    assert {source.rate for source in person.desk.recordings.pool.ready().values()} == {48000}
+    np.testing.assert_array_equal(person.offline(150_000), before)
+
+
+def test_the_rate_is_shown_and_changed_where_the_session_is_told_about(at_work):
+    dialog = InformationDialog(at_work.desk, at_work.window)
+    assert dialog.rate.currentText() == "48 kHz"
+
+    dialog.rate.setCurrentIndex(dialog.rate.findData(96000))
+    dialog.rate.activated.emit(dialog.rate.currentIndex())
+    dialog.close()
+    at_work.settle()
+
+    assert at_work.session.rate == 96000
+    assert len(at_work.listen(0.2)) > 0

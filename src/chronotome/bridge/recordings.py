@@ -1,6 +1,7 @@
 """Recordings of the session: where their files are, their samples, importing and finding them."""
 
 import dataclasses
+import functools
 import time
 from collections.abc import Callable, Collection, Sequence
 from pathlib import Path
@@ -11,18 +12,24 @@ from PySide6.QtCore import QObject, Signal
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.errors import Cancelled, ChronotomeError
-from chronotome.files.audio_file import FileFacts, facts_of, load_source, refuse_another
+from chronotome.files.audio_file import FileFacts, facts_of, load_source, rate_of, refuse_another
 from chronotome.files.fit_file import kept_fit
 from chronotome.files.markers import Markers, fit_told, metre_told, read_markers, sections_of
 from chronotome.files.names import plain_name, shown
 from chronotome.files.session_file import find_recordings
 from chronotome.progress import Progress, part_of
-from chronotome.render.arena import Arena
+from chronotome.render.arena import Arena, Region
 from chronotome.render.pool import Pool, Source
-from chronotome.session.edits.recordings import add_recording, as_told, with_content, without_recording
+from chronotome.session.edits.recordings import (
+    add_recording,
+    as_told,
+    first_rate,
+    with_content,
+    without_recording,
+)
 from chronotome.session.fit import Fit
 from chronotome.session.limits import ContentHash
-from chronotome.session.model import Recording
+from chronotome.session.model import Recording, Session
 from chronotome.words import tr
 
 GROWING_SECONDS = 0.15
@@ -54,7 +61,10 @@ class Recordings(QObject):
         self.places: dict[ContentHash, Path] = {}
         self.lost: dict[ContentHash, str] = {}
         self._generation = 0
+        self._at_other_rate: list[Region] = []
         self._source_started.connect(self._on_source_started)
+        store.changed.connect(self._on_changed)
+        tasks.changed.connect(self._let_go_of_old_rates)
 
     def watch(self) -> Callable[[], bool]:
         """What says whether the session that is open now still is."""
@@ -88,21 +98,26 @@ class Recordings(QObject):
             self.missing.emit(dict(self.lost))
 
     def add_files(self, paths: Sequence[Path]) -> None:
-        """Import sound files in this order, whichever is read first: a recording, a track and a clip each."""
-        queue = _InOrder(len(paths))
-        for place, path in enumerate(paths):
-            self._add_file(path, queue, place)
+        """Import sound files in this order, whichever is read first: a recording, a track and a clip each.
 
-    def _add_file(self, path: Path, queue: "_InOrder", place: int) -> None:
+        What comes first gives the session the highest rate among it.
+        """
+        queue, is_first = _InOrder(len(paths)), not self._store.session.recordings
+        rates = functools.cache(lambda: first_rate(*map(rate_of, paths)) if is_first else 0)
+        for place, path in enumerate(paths):
+            self._add_file(path, queue, place, rates)
+
+    def _add_file(self, path: Path, queue: "_InOrder", place: int, rates: Callable[[], int]) -> None:
         is_current = self.watch()
 
-        def work(progress: Progress) -> tuple[FileFacts, Fit, Markers]:
+        def work(progress: Progress) -> tuple[FileFacts, Fit, Markers, int]:
             facts, markers = facts_of(path, progress), read_markers(path)
             fit = kept_fit(facts.content, path)
-            return facts, fit_told(markers, facts.rate, facts.frames) if fit == Fit() else fit, markers
+            fit = fit_told(markers, facts.rate, facts.frames) if fit == Fit() else fit
+            return facts, fit, markers, rates()
 
-        def add(found: tuple[FileFacts, Fit, Markers]) -> None:
-            facts, fit, markers = found
+        def add(found: tuple[FileFacts, Fit, Markers, int]) -> None:
+            facts, fit, markers, rate = found
             if not is_current():
                 return
             self.places.setdefault(facts.content, path.resolve())
@@ -118,7 +133,9 @@ class Recordings(QObject):
             words = tr("Open {0}", shown(path.name))
             metre, sections = metre_told(markers), sections_of(markers, facts.frames / facts.rate)
             self._store.apply(
-                lambda session: as_told(add_recording(session, recording, shown(path.stem)), metre, sections),
+                lambda session: as_told(
+                    add_recording(session, recording, shown(path.stem), rate=rate or None), metre, sections
+                ),
                 words,
             )
             if self.pool.get(facts.content) is None:
@@ -179,9 +196,15 @@ class Recordings(QObject):
             )
 
         def keep(source: Source) -> None:
-            if is_current():
-                self.pool.add(source)
-                self.source_ready.emit(content)
+            if not is_current():
+                return
+            if source.rate != self._store.session.rate and self._store.session.has(content):
+                self.pool.sources.pop(content, None)
+                self._let_go_later([source.region])
+                self._load(content, path, self._store.session.rate)
+                return
+            self.pool.add(source)
+            self.source_ready.emit(content)
 
         def fail(error: ChronotomeError) -> None:
             if is_current():
@@ -221,8 +244,35 @@ class Recordings(QObject):
         return report
 
     def _on_source_started(self, source: Source) -> None:
-        if any(recording.content == source.content for recording in self._store.session.recordings):
+        session = self._store.session
+        if session.has(source.content) and source.rate == session.rate:
             self.pool.add(source)
+
+    def _on_changed(self, before: Session, after: Session) -> None:
+        """With another rate of the session every recording is read anew."""
+        if before.rate == after.rate:
+            return
+        pool = self.pool.sources
+        stale = [
+            each
+            for each in after.recordings
+            if each.content in pool and pool[each.content].rate != after.rate
+        ]
+        gone = [pool.pop(each.content) for each in stale]
+        self._let_go_later([source.region for source in gone if source.is_whole])
+        for each, source in zip(stale, gone, strict=True):
+            if source.is_whole:  # what is still read is read anew as soon as it is
+                self._load(each.content, self.places[each.content], after.rate)
+
+    def _let_go_later(self, regions: Sequence[Region]) -> None:
+        """Once nothing listens to them any more."""
+        self._at_other_rate.extend(regions)
+        self._let_go_of_old_rates()
+
+    def _let_go_of_old_rates(self) -> None:
+        if self._at_other_rate and self._tasks.is_idle:
+            self.retired.emit(self._at_other_rate)
+            self._at_other_rate = []
 
     def find_missing(self, places: Sequence[Path]) -> None:
         """Look for lost recordings in files and folders, by content."""

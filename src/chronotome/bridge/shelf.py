@@ -25,7 +25,7 @@ from chronotome.render.pool import Pool, Source
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
 from chronotome.session.edits.patterns import bring_pattern, play_pattern
-from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.recordings import add_recording, first_rate, set_analysis
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.fit import Measured
 from chronotome.session.model import Recording, Session
@@ -186,7 +186,7 @@ def _prepared(
     if entry.is_pattern:
         return _pattern_prepared(path, entry, session, arena, progress, in_tempo=in_tempo)
     facts = facts_of(path, part_of(progress, 0, 0.2))
-    rate = session.rate if session.recordings else facts.rate
+    rate = session.rate if session.recordings else first_rate(facts.rate)
     source = load_source(facts, arena, rate, progress=part_of(progress, 0.2, 0.4))
     is_long = facts.frames / facts.rate > LONGEST_HEARD
     if is_long or not in_tempo or source.energy == 0:
@@ -218,7 +218,7 @@ def _fitted(  # noqa: PLR0917 - what is known of the file by then
     if tempo is None:
         return Heard(entry, source.region, 0, None)
     recording = Recording(facts.content, plain_name(path.name), facts.rate, facts.frames, facts.channels)
-    alone = add_recording(Session(rate=rate), recording, path.stem)
+    alone = add_recording(Session(), recording, path.stem, rate=rate)
     alone = set_analysis(alone, facts.content, kept.onsets, kept.measured, kept.material)
     track = alone.tracks[0].id
     alone = set_recording_tempo(alone, track, tempo)

@@ -53,8 +53,14 @@ class Transport(QObject):
     def _on_session(self, before: Session, after: Session) -> None:
         """Stopped, the playhead stays at its bar when the song's tempo changes and something follows it.
 
-        While it plays, the renderer moves it together with the sound.
+        While it plays, the renderer moves it together with the sound. With another rate nothing plays on: the
+        device starts anew.
         """
+        if before.rate != after.rate and before.recordings:
+            self.stop()
+            ratio = after.rate / before.rate
+            self._started_at, self.position = self._started_at * ratio, self.position * ratio
+            self.moved.emit(self.position)
         if before.tempo == after.tempo or before.rate != after.rate or not follows_song(after):
             return
         self._started_at = float(moved_with(round(self._started_at), before.tempo, after))

@@ -15,7 +15,7 @@ import soxr
 
 from chronotome.dsp.audio import Audio, Samples
 from chronotome.dsp.overview import BUCKET, Overview
-from chronotome.errors import UnusableFile
+from chronotome.errors import ChronotomeError, UnusableFile
 from chronotome.files.door import Untrusted, opened_file, refuse_other_than_files
 from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena
@@ -99,6 +99,13 @@ _hashed: dict[_Stamp, str] = {}
 def _stamp(file: BinaryIO) -> _Stamp:
     facts = os.fstat(file.fileno())
     return _Stamp(facts.st_dev, facts.st_ino, facts.st_size, facts.st_mtime_ns)
+
+
+def rate_of(path: Path) -> int:
+    """Frames per second by a file's head; 0 where it cannot be read."""
+    with contextlib.suppress(ChronotomeError), _opened(path) as file:
+        return int(file.samplerate)
+    return 0
 
 
 def facts_of(path: Path, progress: Progress = unheard) -> FileFacts:

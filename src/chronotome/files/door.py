@@ -110,7 +110,7 @@ def trusted(data: bytes, kind: type[T]) -> T:
     try:
         return msgspec.json.decode(_UNSEEN.sub(_seen, data), type=kind)
     except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
-        raise Untrusted(tr("is damaged ({0})", _first_line(error))) from None
+        raise Untrusted(tr("is damaged ({0})", first_line(error))) from None
 
 
 def _seen(found: re.Match[bytes]) -> bytes:
@@ -128,7 +128,7 @@ def converted(value: object, kind: type[T]) -> T:
     try:
         return msgspec.convert(value, kind)
     except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
-        raise Untrusted(tr("is damaged ({0})", _first_line(error))) from None
+        raise Untrusted(tr("is damaged ({0})", first_line(error))) from None
 
 
 def _get_to_know(kind: Any) -> None:
@@ -142,5 +142,6 @@ def _get_to_know(kind: Any) -> None:
             _known.add(kind)
 
 
-def _first_line(error: Exception) -> str:
+def first_line(error: Exception) -> str:
+    """What an error says, in one line that is not too long to be shown."""
     return (str(error).splitlines() or [type(error).__name__])[0][:200]

@@ -63,7 +63,7 @@ class Headless:
             raise UnusableFile(path, *SILENT)
         name, shape = plain_name(path.name), (facts.rate, facts.frames, facts.channels)
         recording = Recording(facts.content, name, *shape, threshold=threshold)
-        session = add_recording(session, recording, path.stem)
+        session = add_recording(session, recording, path.stem, rate=rate)
         heard = analyse(
             Audio(source.region.samples, rate),
             path.stem,

@@ -3,6 +3,7 @@
 However damaged a file is, reading it takes no longer than its bytes allow.
 """
 
+import operator
 from collections.abc import Iterator
 from dataclasses import dataclass, field
 from typing import NamedTuple
@@ -78,10 +79,10 @@ def read_midi(data: bytes, progress: Progress = unheard) -> MidiNotes:
             left -= _Track(data[at + 8 : at + 8 + size], found, left, progress).read()
         at += 8 + size
     found.notes.sort(key=lambda note: note.tick)
-    tempos = sorted(found.tempos)
+    tempos = sorted(found.tempos, key=operator.itemgetter(0))  # of two at once the later one holds
     if not tempos or tempos[0][0] > 0:
         tempos.insert(0, (0, USUAL_TEMPO))
-    metre = min(found.metres)[1:] if found.metres else None
+    metre = min(found.metres, key=operator.itemgetter(0))[1:] if found.metres else None
     return MidiNotes(division, tuple(found.notes), tuple(tempos), metre, found.ticks)
 
 

@@ -10,7 +10,7 @@ from typing import Any, Final
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import new_hash
-from chronotome.files.door import Bounded, Untrusted, is_there, opened_file
+from chronotome.files.door import Bounded, Untrusted, first_line, is_there, opened_file
 from chronotome.files.session_file import (
     AUDIO,
     COPIED_AT_ONCE,
@@ -122,7 +122,7 @@ def unpack(path: Path, folder: Path, progress: Progress = unheard) -> Path:
     except Untrusted as error:
         raise UnusableFile(path, str(error), WHENCE) from None
     except (zipfile.BadZipFile, zlib.error, EOFError, NotImplementedError, ValueError) as error:
-        raise UnusableFile(path, tr("is damaged ({0})", error), WHENCE) from None
+        raise UnusableFile(path, tr("is damaged ({0})", first_line(error)), WHENCE) from None
     except OSError as error:
         if error.filename == str(path):
             raise UnusableFile(

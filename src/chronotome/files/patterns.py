@@ -15,7 +15,7 @@ from chronotome.dsp.bands import Band, Material
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import facts_of, read_span
 from chronotome.files.audio_out import ENCODINGS, Encoding, write_blocks
-from chronotome.files.door import Untrusted, bytes_of, converted, is_there, trusted
+from chronotome.files.door import Untrusted, bytes_of, converted, first_line, is_there, trusted
 from chronotome.files.names import plain_name, shown
 from chronotome.files.writing import cannot_write, new_folder, write_whole
 from chronotome.progress import Progress, unheard
@@ -252,7 +252,7 @@ def read_pattern(folder: Path, tempo: float, progress: Progress = unheard) -> Sa
             folder, tr("holds no pattern ({0})", error.strerror), tr("Choose its folder.")
         ) from None
     except (Untrusted, ValueError) as error:
-        words = str(error) if isinstance(error, Untrusted) else tr("is damaged ({0})", error)
+        words = str(error) if isinstance(error, Untrusted) else tr("is damaged ({0})", first_line(error))
         raise UnusableFile(folder / name, words, tr("Check that it is the right folder.")) from None
 
 

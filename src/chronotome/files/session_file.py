@@ -14,7 +14,7 @@ from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import SUFFIXES, content_hash, has_content, new_hash
-from chronotome.files.door import Untrusted, bytes_of, converted, is_there, trusted
+from chronotome.files.door import Untrusted, bytes_of, converted, first_line, is_there, trusted
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
 from chronotome.files.older import session_of_today, with_shared_takes
 from chronotome.files.session_lock import NAME as LOCK
@@ -149,7 +149,7 @@ def _read_document(path: Path) -> Document:
                 tr("names a file outside its folder"),
                 tr("It was not made by Chronotome; do not open it."),
             ) from None
-        words = str(error) if isinstance(error, Untrusted) else tr("is damaged ({0})", error)
+        words = str(error) if isinstance(error, Untrusted) else tr("is damaged ({0})", first_line(error))
         raise UnusableFile(path, words, tr("Open a copy of it from a backup.")) from None
     return document
 

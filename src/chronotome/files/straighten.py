@@ -86,9 +86,10 @@ def straighten_files(
     for number, path in enumerate(every):
         share = part_of(progress, 0.3 * number / len(every), 0.3 * (number + 1) / len(every))
         facts = facts_of(path, share)
-        source = load_source(facts, arena, session.rate if session.recordings else facts.rate)
+        rate = session.rate if session.recordings else facts.rate
+        source = load_source(facts, arena, rate)
         recording = Recording(facts.content, plain_name(path.name), facts.rate, facts.frames, facts.channels)
-        session = add_recording(session, recording, path.name)
+        session = add_recording(session, recording, path.name, rate=rate)
         pool.add(source)
         if number == 0:
             session = _fitted(session, source, path, how, part_of(progress, 0.3, 0.5))

@@ -503,6 +503,9 @@ class Session(Struct, frozen=True):
     def recording_with(self, content: ContentHash) -> Recording:
         return next(recording for recording in self.recordings if recording.content == content)
 
+    def has(self, content: ContentHash) -> bool:
+        return any(recording.content == content for recording in self.recordings)
+
     def track(self, track: TrackId) -> Track:
         return next(each for each in self.tracks if each.id == track)
 

@@ -322,8 +322,10 @@ class ViewState(QObject):
         self.is_whole = True
         self._become(self.viewport.fitted(0, self.extent))
 
-    def _on_session(self) -> None:
+    def _on_session(self, before: Session, after: Session) -> None:
         """What showed all of it shows all of it, however long it has become."""
+        if before.rate != after.rate:
+            self._become(self.viewport.at_rate(after.rate / before.rate))
         if self.is_whole and not self._store.is_drafting:
             self._become(self.viewport.fitted(0, self.extent))
 

@@ -23,6 +23,10 @@ SHAPE = {
 """What a slice on a key is called that a hit has too, and the column of that."""
 
 
+RISE_SECONDS = 0.010
+"""The first sound's mark may be so much later than where it begins to be louder than the room."""
+
+
 class Hit(NamedTuple):
     """A hit of a clip as a slice for a key, which has neither number nor key yet."""
 
@@ -58,7 +62,8 @@ def hits_of(session: Session, place: Place) -> list[Hit]:
         shape = {name: column[at] for name, column in columns.items()}
         band = bands.get(start, 1)
         piece = KitSlice(0, recording.content, begin, until, 0, **shape, band=band, tempo=tempo)
-        is_lead = start == slices.original[0] and start not in bands and end <= recording.quiet
+        is_first = start == slices.original[0] and start not in bands
+        is_lead = is_first and end <= recording.quiet + round(RISE_SECONDS * recording.rate)
         made.append(Hit(hit, piece, is_lead))
     return made
 

@@ -1,12 +1,12 @@
 """Edits that bring recordings in, and keep what was found out about them."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 
 import numpy as np
 
 from chronotome.dsp.bands import Material
 from chronotome.dsp.hits import HitTraits
-from chronotome.session.edits.tracks import remove_track
+from chronotome.session.edits.tracks import remove_track, with_takes
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import Metre
 from chronotome.session.kits import KitSlice
@@ -14,14 +14,39 @@ from chronotome.session.limits import ContentHash
 from chronotome.session.model import Clip, Recording, Section, Session, Take, Track, replace
 from chronotome.session.onsets import Onsets
 
+LEAST_RATE = 44_100
+"""Frames per second of a session that nobody asked for another: below it all that comes sounds dull."""
 
-def add_recording(session: Session, recording: Recording, name: str) -> Session:
+
+def first_rate(*rates: int) -> int:
+    """Of a session in which recordings of these rates come first."""
+    return max(LEAST_RATE, *rates)
+
+
+def set_rate(session: Session, rate: int) -> Session:
+    """Another rate for all that sounds: everything stays where it is in time, to half a frame.
+
+    What counts frames of a recording stays as it is; patterns follow their beats.
+    """
+    if rate == session.rate:
+        return session
+    ratio = rate / session.rate
+    moved = {id(take): replace(take, start=round(take.start * ratio)) for take in _laid(session)}
+    tracks = tuple(with_takes(track, lambda take: moved.get(id(take), take)) for track in session.tracks)
+    return replace(session, rate=rate, tracks=tracks)
+
+
+def _laid(session: Session) -> Iterator[Take]:
+    return (take for track in session.tracks for take in track.takes if take.playing is None)
+
+
+def add_recording(session: Session, recording: Recording, name: str, *, rate: int | None = None) -> Session:
     """A recording becomes a track with one clip at the session's start.
 
-    The first one gives the session its rate. One that is there already gets another track.
+    The first one gives the session its rate, or that of `rate`. One that is there already gets another track.
     """
-    is_known = any(each.content == recording.content for each in session.recordings)
-    rate = session.rate if session.recordings else recording.rate
+    is_known = session.has(recording.content)
+    rate = session.rate if session.recordings else rate or first_rate(recording.rate)
     clip = Clip(session.next_id, Take(recording.content, 0, recording.frames))
     track = Track(session.next_id + 1, name, (clip,))
     return replace(
@@ -82,15 +107,15 @@ def _fit_of(session: Session, recording: Recording, place: int, tempo: float) ->
 
 def bring_recording(session: Session, recording: Recording) -> Session:
     """A recording of another session, for clips that come from there; one that is there already stays."""
-    if any(each.content == recording.content for each in session.recordings):
+    if session.has(recording.content):
         return session
-    rate = session.rate if session.recordings else recording.rate
+    rate = session.rate if session.recordings else first_rate(recording.rate)
     return replace(session, rate=rate, recordings=(*session.recordings, recording))
 
 
 def without_recording(session: Session, content: ContentHash) -> Session:
     """Without a recording and every track that plays it."""
-    if not any(recording.content == content for recording in session.recordings):
+    if not session.has(content):
         return session
     for track in session.tracks:
         if any(clip.recording == content for clip in track.clips):

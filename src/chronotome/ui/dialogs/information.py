@@ -4,6 +4,7 @@ from pathlib import Path
 
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import (
+    QComboBox,
     QDialog,
     QDialogButtonBox,
     QGridLayout,
@@ -15,11 +16,14 @@ from PySide6.QtWidgets import (
 from chronotome.errors import readable
 from chronotome.session.anchors import extent_of
 from chronotome.session.counting import counted_of
+from chronotome.session.edits.recordings import first_rate, set_rate
 from chronotome.session.model import Session
 from chronotome.ui.controls.figures import clock, counted, megabytes, plain
-from chronotome.ui.controls.plain_text import Label, question
+from chronotome.ui.controls.plain_text import Label, question, tip
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
+
+RATES = (44_100, 48_000, 88_200, 96_000)
 
 
 def bytes_in(paths: list[Path]) -> int:
@@ -54,6 +58,7 @@ class InformationDialog(QDialog):
             self._grid.addWidget(label, row, 0, Qt.AlignmentFlag.AlignTop)
             self._grid.addWidget(value, row, 1)
         self._grid.setColumnMinimumWidth(1, 320)
+        self._add_rate(len(self.rows()))
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
         self.drop = buttons.addButton(
             tr("Forget what nothing plays…"), QDialogButtonBox.ButtonRole.ActionRole
@@ -62,6 +67,27 @@ class InformationDialog(QDialog):
         self.drop.clicked.connect(self.ask_and_drop)
         buttons.rejected.connect(self.reject)
         layout.addWidget(buttons)
+
+    def _add_rate(self, row: int) -> None:
+        """How many frames a second all of it has: more than its recordings have brings nothing."""
+        label, self.rate, session = Label(tr("Rate")), QComboBox(), self._desk.session
+        label.setObjectName("soft")
+        label.setBuddy(self.rate)
+        self.rate.setAccessibleName(tr("Rate of the session"))
+        self.rate.setToolTip(
+            tip(tr("Everything is heard at this rate, and keeps its place. Undo takes it back."))
+        )
+        own = max((each.rate for each in session.recordings), default=session.rate)
+        for rate in sorted({*RATES, session.rate, first_rate(own)}):
+            self.rate.addItem(tr("{0:g} kHz", rate / 1000), rate)
+        self.rate.setCurrentIndex(self.rate.findData(session.rate))
+        self.rate.activated.connect(lambda _index: self._change_rate(int(self.rate.currentData())))
+        self._grid.addWidget(label, row, 0)
+        self._grid.addWidget(self.rate, row, 1, Qt.AlignmentFlag.AlignLeft)
+
+    def _change_rate(self, rate: int) -> None:
+        words = tr("Session at {0:g} kHz", rate / 1000)
+        self._desk.store.apply(lambda session: set_rate(session, rate), words)
 
     def rows(self) -> list[tuple[str, str]]:
         desk, session = self._desk, self._desk.session
@@ -86,7 +112,6 @@ class InformationDialog(QDialog):
                     session.metre.unit,
                 ),
             ),
-            (tr("Rate"), tr("{0:g} kHz", session.rate / 1000)),
             (tr("Tracks"), f"{counted(len(session.tracks), 'track')}, {counted(clips, 'clip')}"),
             (tr("Hits"), f"{hits_in(session):,}".replace(",", " ")),
             (tr("Kits"), f"{counted(len(session.kits), 'kit')}, {counted(len(session.patterns), 'pattern')}"),

@@ -7,6 +7,7 @@ from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QKeyEvent, QPainter, QPaintEvent
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 
+from chronotome.files.names import shown
 from chronotome.session.edits.fitting import (
     Following,
     bars_in,
@@ -17,6 +18,7 @@ from chronotome.session.edits.fitting import (
     tempo_of,
     use_measured,
 )
+from chronotome.session.edits.recordings import set_rate
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.fit import BeatMap, Measured
 from chronotome.session.follow import beats_of
@@ -111,7 +113,7 @@ def decision_now(desk: Desk) -> Decision | None:
         return decision
     if take is None:
         return None
-    decision = None
+    decision = _higher_rate(desk)
     if not desk.session.is_tempo_set:
         decision = _first_tempo(take)
     elif take.disagrees and desk.view.stage is Stage.FIT:
@@ -149,6 +151,29 @@ def _own_tempi(desk: Desk) -> Decision | None:
         tr("Leave where they are"),
         lambda: desk.store.apply(follow, tr("Recordings follow the song")),
         decline,
+    )
+
+
+def _higher_rate(desk: Desk) -> Decision | None:
+    """A recording holds more than the session's rate lets through."""
+    session = desk.session
+    highest = max(session.recordings, key=lambda each: each.rate)
+    if highest.rate <= session.rate:
+        return None
+    rate, heard, about = highest.rate, session.rate, f"rate {highest.rate}"
+    return Decision(
+        about,
+        tr(
+            "{0} is at {1:g} kHz, the session at {2:g}: nothing above {3:.0f} kHz is heard.",
+            shown(highest.file),
+            rate / 1000,
+            heard / 1000,
+            heard / 2000,
+        ),
+        tr("Session at {0:g} kHz", rate / 1000),
+        tr("Leave it at {0:g}", heard / 1000),
+        lambda: desk.store.apply(lambda each: set_rate(each, rate), tr("Session at {0:g} kHz", rate / 1000)),
+        lambda: desk.view.decline(about),
     )
 
 

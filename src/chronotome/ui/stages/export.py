@@ -207,6 +207,8 @@ class ExportTray(Tray):
         words = tr("as it is heard") if is_plain else tr("finished as said here")
         if held != (wanted.rate or session.rate):
             words = tr("held at {0:g} kHz", held / 1000)
+        elif held != session.rate:
+            words = tr("{0}, from the session’s {1:g} kHz", words, session.rate / 1000)
         if proof is not None and proof.peak > 0:
             words = tr("{0} · peak {1} dB", words, plain(decibels_of(proof.peak)))
         self.about.say(words)

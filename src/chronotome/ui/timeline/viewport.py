@@ -81,6 +81,10 @@ class Viewport:
     def resized(self, width: int) -> "Viewport":
         return replace(self, width=max(1, width))
 
+    def at_rate(self, ratio: float) -> "Viewport":
+        """Showing the same span where a second has so many times the frames."""
+        return replace(self, start=self.start * ratio, frames_per_pixel=self.frames_per_pixel * ratio)
+
     def following(self, frame: float) -> "Viewport":
         """Turned like a page, so that a playhead stays in sight."""
         if self.start <= frame < self.end:
