@@ -1,6 +1,10 @@
-"""kill -9 at random moments of a scripted editing run that also saves: what is lost, and does it open.
+"""kill -9 at random moments: what is lost, and does everything open.
 
 ./run exec python -m bench.kills [KILLS]
+
+Each life edits, and does one thing more, over and over: saves, packs, records takes, or leaves the session
+(discarding it) and opens it anew. The next life of the same person begins with what the last one left: it
+brings that back, and edits on. Then it is killed as well.
 """
 
 import os
@@ -9,32 +13,55 @@ import signal
 import subprocess
 import sys
 import time
+import zipfile
 from pathlib import Path
+
+import soundfile
 
 from bench.material import isolate
+from chronotome.errors import ChronotomeError
 from chronotome.files.journal import discard, left_behind, recover
 from chronotome.files.session_file import load_session, sweep_session
+from chronotome.files.takes import left_behind as left_takes
 
+LIVES = 3
+WAYS = ("save", "pack", "take", "leave")
 SCRIPT = """
-import os, sys, time
+import sys, time
 from pathlib import Path
+from chronotome.files.journal import left_behind, recover
 from chronotome.files.places import Settings
 from chronotome.session.edits.timing import set_tempo
 from chronotome.ui.application import application, build, wait_until_ready
 from chronotome.ui.commands.session_files import DEMO_SESSION
 from PySide6.QtCore import QCoreApplication
+way, folder, first = sys.argv[1], Path(sys.argv[2]), int(sys.argv[3])
 application()
 window = build(Settings(), in_process=True)
 window.show()
-window.desk.document.open_session(DEMO_SESSION, as_copy=True)
+desk = window.desk
+found = next(filter(None, map(recover, left_behind())), None)
+if found is None:
+    desk.document.open_session(DEMO_SESSION, as_copy=True)
+else:
+    desk.document.restore(found)
 wait_until_ready(window)
-folder = Path(sys.argv[1])
-for number in range(100000):
-    window.desk.store.apply(lambda s: set_tempo(s, 60 + (number % 1000) / 10), f"Edit {number}")
-    if number % 40 == 5:
-        window.desk.document.save(folder)
-    QCoreApplication.processEvents()
+for number in range(first, first + 100000):
+    desk.store.apply(lambda s: set_tempo(s, 60 + (number % 1000) / 10), f"Edit {number}")
     print(number, time.time(), flush=True)
+    turn = number % 40
+    if way == "save" and turn == 5:
+        desk.document.save(folder)
+    if way == "pack" and turn == 5:
+        desk.document.pack(folder.with_suffix(".chronotome"))
+    if way == "take" and turn in (5, 30):
+        desk.taking.end() if desk.taking.is_on else desk.taking.begin()
+    if way == "leave" and turn == 30:
+        print("left", number, flush=True)
+        desk.store.mark_saved(desk.store.history.session)
+        desk.document.open_session(DEMO_SESSION, as_copy=True)
+        wait_until_ready(window)
+    QCoreApplication.processEvents()
     time.sleep(0.01)
 """
 
@@ -43,56 +70,77 @@ def main() -> None:
     kills = int(sys.argv[1]) if len(sys.argv) > 1 else 50
     home = isolate()
     chance = random.Random(4)
-    worst, unreadable, saved, left, swept = 0.0, 0, 0, 0, 0
-    for number in range(kills):
-        folder = home / f"session-{number}"
-        child = subprocess.Popen(
-            [sys.executable, "-c", SCRIPT, str(folder)],
-            stdout=subprocess.PIPE,
-            text=True,
-            env=dict(os.environ),
-        )
-        assert child.stdout is not None
-        child.stdout.readline()
-        time.sleep(chance.uniform(0.0, 2.0))
-        child.send_signal(signal.SIGKILL)
-        lines = child.communicate()[0].split("\n")
-        told = [line.split() for line in lines if len(line.split()) == 2]
-        if folder.exists() and (folder / "session.json").exists():
-            saved += 1
-            try:
-                load_session(folder)
-            except Exception as error:  # noqa: BLE001 - any is a failure to count
-                unreadable += 1
-                print(error)
-        left += len(list(folder.rglob(".chronotome-*")))
-        sweep_session(folder)
-        swept += len(list(folder.rglob(".chronotome-*.part")))
-        last = _last_edit(folder)
-        times = {int(edit): float(moment) for edit, moment in told}
-        if times:
-            newest = max(times)
-            lost = times[newest] - times.get(last, times[min(times)]) if last < newest else 0.0
-            worst = max(worst, lost)
+    worst, unreadable, left, swept, lives = 0.0, 0, 0, 0, dict.fromkeys(WAYS, 0)
+    number = 0
+    while sum(lives.values()) < kills:
+        way, folder = WAYS[number % len(WAYS)], home / f"session-{number}"
+        first, number = 0, number + 1
+        for _ in range(LIVES):
+            told, was_left = _lived(way, folder, first, chance.uniform(0.0, 2.0))
+            lives[way] += 1
+            unreadable += _unreadable(folder)
+            left += len(list(folder.rglob(".chronotome-*")))
+            sweep_session(folder)
+            swept += len(list(folder.rglob(".chronotome-*.part")))
+            newest, last = max(told, default=first - 1), _last_edit(folder)
+            kept_from = max(was_left, min(told, default=0))
+            if newest > max(last, was_left):
+                lost = told[newest] - told.get(last, told[kept_from])
+                worst = max(worst, lost)
+                if lost > 1:
+                    print(f"{way}: {lost:.2f} s lost, edits {last} of {newest}, left at {was_left}")
+            first = newest + 1
+        for path in left_behind():
+            discard(path)
     print(
-        f"{kills} kills, {saved} after a save: at most {worst:.2f} s of edits lost (bar 1), "
-        f"{unreadable} documents that do not open (bar 0), "
+        f"{sum(lives.values())} kills ({', '.join(f'{way} {count}' for way, count in lives.items())}): "
+        f"at most {worst:.2f} s of edits lost (bar 1), {unreadable} files that do not open (bar 0), "
         f"{left} files left behind, {swept} after the next start (bar 0)"
     )
 
 
+def _lived(way: str, folder: Path, first: int, seconds: float) -> tuple[dict[int, float], int]:
+    """When each edit was made, and the last one of a session that was left; killed after so many seconds."""
+    child = subprocess.Popen(
+        [sys.executable, "-c", SCRIPT, way, str(folder), str(first)],
+        stdout=subprocess.PIPE,
+        text=True,
+        env=dict(os.environ),
+    )
+    assert child.stdout is not None
+    lines = [child.stdout.readline()]
+    time.sleep(seconds)
+    child.send_signal(signal.SIGKILL)
+    lines += child.communicate()[0].split("\n")
+    words = [each for each in (line.split() for line in lines) if len(each) == 2]
+    told = {int(edit): float(moment) for edit, moment in words if edit != "left"}
+    return told, max((int(moment) for edit, moment in words if edit == "left"), default=-1)
+
+
+def _unreadable(folder: Path) -> int:
+    """Documents, packs, journals and takes that cannot be opened."""
+    found = 0
+    packed = folder.with_suffix(".chronotome")
+    try:
+        if (folder / "session.json").exists():
+            load_session(folder)
+        if packed.exists():
+            assert zipfile.ZipFile(packed).testzip() is None
+        for take in left_takes():
+            soundfile.info(take.path)
+    except (ChronotomeError, AssertionError, RuntimeError, zipfile.BadZipFile) as error:
+        found += 1
+        print(error)
+    return found
+
+
 def _last_edit(folder: Path) -> int:
-    """Number of the newest edit that came back, from the journal or the saved session."""
-    numbers = [-1]
-    for path in left_behind():
-        found = recover(path)
-        if found is not None and found.history.undo_label:
-            numbers.append(int(found.history.undo_label.split()[-1]))
-        discard(path)
+    """Number of the newest edit that came back, from the journals or the saved session."""
+    histories = [found.history for found in map(recover, left_behind()) if found is not None]
     if (folder / "session.json").exists():
-        label = load_session(folder).history.undo_label
-        numbers.append(int(label.split()[-1]) if label else -1)
-    return max(numbers)
+        histories.append(load_session(folder).history)
+    labels = [step.label.split() for history in histories for step in history.past]
+    return max((int(words[1]) for words in labels if words[:1] == ["Edit"]), default=-1)
 
 
 if __name__ == "__main__":
