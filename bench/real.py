@@ -4,6 +4,7 @@
     ./run bench real marks        marks that stay within 1 ms when the file is altered; strokes of loop-a
     ./run bench real tighten      hits that end farther from their lines than they were played
     ./run bench real flams        a soft stroke before a hard one: found, and kept together
+    ./run bench real exact        at 100 %: leaders on their lines, lengths, noises told of
     ./run bench real              all of it
 
 The recordings are those of `--real` (usually ../shared/eval/real), with an `index.json`; nothing of them is
@@ -17,6 +18,7 @@ from collections.abc import Callable, Iterator
 from concurrent.futures import ProcessPoolExecutor
 from dataclasses import dataclass
 from functools import partial
+from itertools import product
 from pathlib import Path
 
 import numpy as np
@@ -27,13 +29,20 @@ from chronotome.dsp.audio import Audio, audio_of
 from chronotome.dsp.beats.pulse import find_pulse
 from chronotome.dsp.hits import hit_traits
 from chronotome.dsp.onsets.detection import SURE_STRENGTH, detect_onsets
+from chronotome.dsp.stretch.engines import MoveBy
+from chronotome.files.analysis import analyse
+from chronotome.session.anchors import window_of
+from chronotome.session.check import Kind
+from chronotome.session.checks import checks_of
+from chronotome.session.edits.fitting import straighten, use_measured
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tracks import set_moving
 from chronotome.session.grid import Grid, nearest_lines
 from chronotome.session.model import Recording, Session
 from chronotome.session.onsets import onsets_from
-from chronotome.session.targets import Targets
+from chronotome.session.targets import Reason, Targets
 from chronotome.session.tighten import targets_of
 
 REAL = Path(__file__).parents[2] / "shared" / "eval" / "real"
@@ -240,6 +249,49 @@ def tighten(folder: Path, index: dict[str, dict[str, float]]) -> None:
         )
 
 
+def exactly(task: tuple[Path, float]) -> tuple[int, int, int, int, int]:
+    """Ways tried, leaders off their lines and lost, takes of another length, noises that are told of."""
+    path, true = task
+    audio = read(path)
+    heard = analyse(audio, path.stem)
+    recording = Recording("a" * 32, "take.wav", audio.rate, len(audio.samples), audio.samples.shape[1])
+    plain = add_recording(Session(), recording, "take")
+    plain = set_analysis(plain, recording.content, heard.onsets, heard.measured, heard.material)
+    track = plain.tracks[0].id
+    fits = [use_measured(plain, track), set_beat_one(set_tempo(plain, true), 0.0)]
+    fits.append(straighten(set_tempo(plain, true), track))
+    ways = off = lost = longer = noises = 0
+    for session in fits:
+        noises += sum(each.kind is Kind.NOISE for each in checks_of(session, session.tracks[0]))
+        before = window_of(session, session.tracks[0], session.tracks[0].clips[0])
+        for division, by, swing in product((4, 8, 16), MoveBy, (50.0, 58.0)):
+            edited = set_tighten(session, track, grid=Grid(division), strength=1.0, swing=swing)
+            edited = set_moving(edited, track, by=by)
+            (moved,) = edited.tracks
+            targets, window = (
+                targets_of(edited, moved, moved.takes[0]),
+                window_of(edited, moved, moved.clips[0]),
+            )
+            leads = np.isin(np.arange(len(targets)), targets.leads)
+            on_lines = leads & (targets.reasons == Reason.GRID)
+            off += int((targets.target != targets.line)[on_lines].sum())
+            lost += int(((targets.target < window.start) | (targets.target >= window.end))[leads].sum())
+            longer += (window.start, window.end) != (before.start, before.end)
+            ways += 1
+    return ways, off, lost, longer, noises
+
+
+def exact(folder: Path, index: dict[str, dict[str, float]]) -> None:
+    """Grids of 1/4, 1/8, 1/16, straight and swung, each way of moving, three ways of fitting."""
+    tasks = [(folder / name, facts["bpm"]) for name, facts in index.items() if "bpm" in facts]
+    with ProcessPoolExecutor() as pool:
+        ways, off, lost, longer, noises = np.array(list(pool.map(exactly, tasks))).sum(axis=0).tolist()
+    print(
+        f"{len(tasks)} loops at 100 %, {ways} ways: {off} leaders off their lines, {lost} outside, "
+        f"{longer} takes of another length, {noises} noises told of (bars 0)"
+    )
+
+
 def strokes_in(folder: Path, index: dict[str, dict[str, float]]) -> list[np.ndarray]:
     """Sixteen strokes that stand alone, one channel, from the loops, loudest of each loop first."""
     found = []
@@ -291,7 +343,7 @@ def main() -> None:
     parser = argparse.ArgumentParser(
         description=__doc__, formatter_class=argparse.RawDescriptionHelpFormatter
     )
-    ways = {"tempo": tempo, "marks": marks, "tighten": tighten, "flams": flams}
+    ways = {"tempo": tempo, "marks": marks, "tighten": tighten, "flams": flams, "exact": exact}
     parser.add_argument("what", nargs="?", choices=[*ways, "all"], default="all")
     parser.add_argument("--real", type=Path, default=REAL)
     given = parser.parse_args()
