@@ -127,7 +127,8 @@ def _unreadable(folder: Path) -> int:
         if packed.exists():
             assert zipfile.ZipFile(packed).testzip() is None
         for take in left_takes():
-            soundfile.info(take.path)
+            if take.path.stat().st_size:  # it was killed before anything came
+                soundfile.info(take.path)
     except (ChronotomeError, AssertionError, RuntimeError, zipfile.BadZipFile) as error:
         found += 1
         print(error)

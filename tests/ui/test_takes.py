@@ -14,7 +14,7 @@ from chronotome.engine.input import SIMULATED_DELAY, SimulatedInput
 from chronotome.files.audio_file import read_audio
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
-from chronotome.files.takes import left_behind, takes_folder
+from chronotome.files.takes import About, describe, left_behind, new_take, takes_folder
 from chronotome.session.edits.timing import set_click, set_tempo
 from chronotome.session.edits.tracks import set_muted
 from chronotome.session.model import replace
@@ -264,3 +264,15 @@ def test_a_take_over_a_session_that_was_left_meanwhile_is_not_put_into_the_next_
     singer.settle()
     assert singer.session.tracks == ()
     assert [each.about.track for each in left_behind()] == ["Take 1"]
+
+
+def test_a_take_that_was_killed_before_anything_came_is_gone_without_a_word(person):
+    path, descriptor = new_take()
+    os.close(descriptor)
+    describe(path, About("Take 1", RATE))
+    said = person.window.status.words.said
+
+    assert not offer_takes(person.window)
+
+    assert not path.exists()
+    assert person.window.status.words.said == said

@@ -60,7 +60,7 @@ def offer_takes(window: MainWindow) -> bool:
     if found is None:
         return False
     try:
-        rate, frames, _ = header_of(found.path)
+        rate, frames, _ = header_of(found.path) if found.path.stat().st_size else (1, 0, 0)
     except ChronotomeError as error:
         forget(found.path)
         window.tell(str(error))
