@@ -1998,6 +1998,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Everything is heard at this rate, and keeps its place. Undo takes it back.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>Every…</source>
         <translation type="unfinished"></translation>
@@ -3111,6 +3116,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/commands/recovery.py"/>
         <source>Leave for later</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>Leave it at {0:g}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4794,6 +4804,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Rate of the session</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/recordings.py"/>
         <source>Reading {0}</source>
         <translation type="unfinished"></translation>
@@ -5346,6 +5361,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/actions.py"/>
         <source>Session</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Session at {0:g} kHz</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9896,6 +9916,11 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>{0} is at {1:g} kHz, the session at {2:g}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/wave_lane.py"/>
         <source>{0} is being read</source>
         <translation type="unfinished"></translation>
@@ -10198,7 +10223,7 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/panels/decision.py"/>
-        <source>{0} {1}, the song at {2}: its hits are not on these lines.</source>
+        <source>{0} {1}, the song at {2}: off its lines.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10254,6 +10279,11 @@ or {2} {3}</source>
     <message>
         <location filename="ui/stages/roll_rows.py"/>
         <source>{0}, every {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>{0}, from the session’s {1:g} kHz</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

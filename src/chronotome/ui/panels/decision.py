@@ -38,6 +38,8 @@ WHOLE_BAR = 0.02
 SURE = 0.6
 """Confidence from which on a tempo is told without a reserve."""
 SAME_TEMPO = 0.005
+SAME_LINES = (0.5, 1.0, 2.0)
+"""Times the song's tempo: what is heard as twice as fast has its hits on the same lines."""
 DRIFTING_MS = 15.0
 
 
@@ -92,8 +94,8 @@ class _Subject:
             return False
         if following_of(self.session, self.track.id) is not Following.NOBODY:
             return False
-        song = self.session.tempo.beats_per_minute
-        return self.is_drifting or abs(self.tempo / song - 1) > SAME_TEMPO
+        ratio = self.tempo / self.session.tempo.beats_per_minute
+        return self.is_drifting or min(abs(ratio / each - 1) for each in SAME_LINES) > SAME_TEMPO
 
 
 def _take_of(desk: Desk) -> _Subject | None:
@@ -163,13 +165,7 @@ def _higher_rate(desk: Desk) -> Decision | None:
     rate, heard, about = highest.rate, session.rate, f"rate {highest.rate}"
     return Decision(
         about,
-        tr(
-            "{0} is at {1:g} kHz, the session at {2:g}: nothing above {3:.0f} kHz is heard.",
-            shown(highest.file),
-            rate / 1000,
-            heard / 1000,
-            heard / 2000,
-        ),
+        tr("{0} is at {1:g} kHz, the session at {2:g}.", shown(highest.file), rate / 1000, heard / 1000),
         tr("Session at {0:g} kHz", rate / 1000),
         tr("Leave it at {0:g}", heard / 1000),
         lambda: desk.store.apply(lambda each: set_rate(each, rate), tr("Session at {0:g} kHz", rate / 1000)),
@@ -225,7 +221,7 @@ def _disagreement(take: _Subject) -> Decision:
     about = tr("tighten {0}", take.track.id)
     song = plain(take.session.tempo.beats_per_minute, 2)
     kind = tr("drifts") if take.is_drifting else tr("is at {0}", plain(take.tempo, 2))
-    sentence = tr("{0} {1}, the song at {2}: its hits are not on these lines.", take.track.name, kind, song)
+    sentence = tr("{0} {1}, the song at {2}: off its lines.", take.track.name, kind, song)
     return Decision(
         about,
         sentence,
