@@ -14,6 +14,7 @@ from chronotome.engine.input import SIMULATED_DELAY, SimulatedInput
 from chronotome.files.audio_file import read_audio
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
+from chronotome.files.take_writer import FRAME_BYTES
 from chronotome.files.takes import About, describe, left_behind, new_take, takes_folder
 from chronotome.session.edits.timing import set_click, set_tempo
 from chronotome.session.edits.tracks import set_muted
@@ -136,9 +137,10 @@ def test_a_take_that_cannot_be_written_on_is_told_at_once_and_what_was_written_i
     singer.desk.tasks.error.connect(said.append)
     singer.window.actions_table.run("take")
     singer.bot.waitUntil(lambda: taking.is_on and taking._player.take_frames > RATE, timeout=15000)
-    writer = taking._running.writer.pid
+    writer, path = taking._running.writer.pid, taking._running.path
+    singer.bot.waitUntil(lambda: path.stat().st_size > 0.9 * RATE * FRAME_BYTES, timeout=15000)
     if ends == "full":
-        size = taking._running.path.stat().st_size
+        size = path.stat().st_size
         resource.prlimit(writer, resource.RLIMIT_FSIZE, (size, size))
     else:
         os.kill(writer, signal.SIGKILL)
