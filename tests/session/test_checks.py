@@ -10,8 +10,8 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import lock, set_muted
 from chronotome.session.grid import Grid
-from chronotome.session.model import Recording, Session, replace
-from chronotome.session.noises import clear_span
+from chronotome.session.model import Hush, Recording, Session, replace
+from chronotome.session.noises import clear_spans
 from chronotome.session.onsets import onsets_from
 from chronotome.session.tighten import targets_of
 from strategies import RATE, simple_session
@@ -153,16 +153,14 @@ def test_what_may_be_music_is_no_noise(session):
     assert not [each for each in found(session) if each.kind is Kind.NOISE]
 
 
-def test_silence_keeps_clear_of_the_attack_before_it():
-    session = session_with_a_noise(70)
-    recording = session.recordings[0]
-    near = replace(session.tracks[0].takes[0], hushes=())
-    counts = recording.onsets.strength_array > 50
+def test_silence_keeps_clear_of_the_attacks_about_it_and_of_silence():
+    hits, frames = np.array(BEATS), np.array([BEATS[7] + ms(60), BEATS[7] + ms(60) - 1])
 
-    span = clear_span(recording, counts, near, BEATS[7] + ms(60))
+    spans = clear_spans(frames, hits, RATE, ())
 
-    assert span == (BEATS[7] + ms(60), BEATS[8] - ms(5))
-    assert clear_span(recording, counts, near, BEATS[7] + ms(60) - 1) is None
+    assert spans.tolist() == [[frames[0], BEATS[8] - ms(5)], [frames[1]] * 2]
+    silent = clear_spans(frames[:1], hits, RATE, (Hush(BEATS[8] - ms(20), BEATS[8] - ms(10)),))
+    assert silent.tolist() == [[frames[0]] * 2]
 
 
 def test_a_strong_hit_that_a_locked_track_lacks_is_told_unless_it_lacks_many():
