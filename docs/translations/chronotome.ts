@@ -879,7 +879,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/main_window.py"/>
-        <source>Brought back {0} edits of “{1}”. Save them.</source>
+        <source>Brought back {0} of “{1}”: save it.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2986,6 +2986,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/tighten_actions.py"/>
         <source>Keeps: next material</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/recovery.py"/>
+        <source>Kept since it was last saved: {0}.{1} Bring it back?</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10128,11 +10133,6 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/commands/marks.py"/>
         <source>{0} selected: Delete drops them</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/recovery.py"/>
-        <source>{0} since it was last saved were kept.{1} Bring them back?</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -40,6 +40,7 @@ from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
 from chronotome.ui.controls.dropping import take_as_copy
+from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.messages import Messages
@@ -300,7 +301,11 @@ class MainWindow(QMainWindow):
         """Bring back kept edits."""
         self.desk.document.restore(recovered)
         self.tell(
-            tr("Brought back {0} edits of “{1}”. Save them.", recovered.edits, recovered.history.session.name)
+            tr(
+                "Brought back {0} of “{1}”: save it.",
+                counted(recovered.edits, "edit"),
+                recovered.history.session.name,
+            )
         )
 
     def _open_menus(self) -> None:
