@@ -8781,7 +8781,7 @@ here is a faint one, strength {1:.0f}</source>
     </message>
     <message>
         <location filename="ui/panels/rail.py"/>
-        <source>no tempo yet</source>
+        <source>no tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -146,7 +146,7 @@ def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
 def _tighten_figures(desk: Desk, guide: Track, take: Take) -> Figures:
     """How far every hit is from its line; nothing against a tempo that nobody chose."""
     if not desk.session.is_tempo_set:
-        return Figures(tr("no tempo yet"), tr("the song has none"))
+        return Figures(tr("no tempo"), tr("the song has none"))
     targets = targets_of(desk.session, guide, take)
     return Figures(
         tr("±{0} ms", plain(targets.spread_now)),
