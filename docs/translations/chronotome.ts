@@ -273,11 +273,6 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/export.py"/>
-        <source>32 bit float</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/walk.py"/>
         <source>4 Rework</source>
         <translation type="unfinished"></translation>
@@ -2220,6 +2215,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="ui/action_table.py"/>
         <source>Flip the track’s phase</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Float</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -118,7 +118,7 @@ class ExportTray(Tray):
             row = QHBoxLayout()
             row.setSpacing(6)
             self.lowered = plain_button("", self._lower, row)
-            self.as_float = plain_button(tr("32 bit float"), self._write_float, row)
+            self.as_float = plain_button(tr("Float"), self._write_float, row)
             self.left = plain_button(tr("Leave"), self._leave, row)
             self.rows.addLayout(row)
 
