@@ -6491,6 +6491,11 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>The sound is still in memory: Chronotome can write it anew, and save.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/taking.py"/>
         <source>The sound was started anew: {0} ends here.</source>
         <translation type="unfinished"></translation>
@@ -6533,11 +6538,6 @@ their recipes are kept, no sound. Its name:</source>
     <message>
         <location filename="ui/dialogs/batch.py"/>
         <source>The usual settings: open a recording, and those of its track are taken.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>Their samples are still in memory: Chronotome can write them anew, and save.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -160,7 +160,7 @@ class SessionFiles:
         self._desk.recordings.lost.update(lost)
         can_write = set(lost) <= set(self._desk.recordings.pool.ready())
         more = (
-            tr("Their samples are still in memory: Chronotome can write them anew, and save.")
+            tr("The sound is still in memory: Chronotome can write it anew, and save.")
             if can_write
             else tr("Point to the folder that holds them, then save again.")
         )
