@@ -5044,6 +5044,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="bridge/recordings.py"/>
+        <source>Resampling {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/action_table.py"/>
         <source>Reset all</source>
         <translation type="unfinished"></translation>
@@ -9848,6 +9853,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/commands/keeping.py"/>
         <source>{0} copy</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/recordings.py"/>
+        <source>{0} could not be read again: it goes on with what was read before.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

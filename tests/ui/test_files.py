@@ -14,6 +14,7 @@ from chronotome.bridge import document
 from chronotome.errors import CannotWrite
 from chronotome.files.places import load_settings
 from chronotome.files.session_file import load_session
+from chronotome.session.edits.recordings import set_rate
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import set_level, set_muted
 from chronotome.ui.commands.leaving import Way
@@ -362,6 +363,28 @@ def test_what_comes_first_gives_the_highest_rate_and_more_of_it_is_asked_about(p
     person.settle()
     assert {source.rate for source in person.desk.recordings.pool.ready().values()} == {48000}
     np.testing.assert_array_equal(person.offline(150_000), before)
+
+
+def test_another_rate_loses_no_recording_whose_file_is_gone(at_work, tmp_path):
+    desk = at_work.desk
+    (content,) = desk.recordings.pool.ready()
+    before = at_work.offline(48000)
+    desk.recordings.places[content].unlink()
+
+    for rate in (96000, 44100, 96000):  # the last while the one before is still worked out
+        desk.store.apply(lambda session, rate=rate: set_rate(session, rate), "Rate")
+    at_work.settle()
+    source = desk.recordings.pool.ready()[content]
+    recording = at_work.session.recording_with(content)
+    assert (source.rate, len(source.region.samples)) == (96000, recording.frames * 96000 // recording.rate)
+    assert "goes on with what was read" in at_work.window.status.words.said
+    for _ in range(3):
+        desk.store.undo()
+    at_work.settle()
+    assert np.corrcoef(at_work.offline(48000)[:, 0], before[:, 0])[0, 1] > 0.97
+    desk.document.write_anew({content: recording.file}, lambda: desk.document.save(tmp_path / "kept"))
+    at_work.settle()
+    assert load_session(tmp_path / "kept").missing == {}
 
 
 def test_the_rate_is_shown_and_changed_where_the_session_is_told_about(at_work):

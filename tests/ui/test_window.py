@@ -331,7 +331,7 @@ def test_names_are_text_whatever_signs_are_in_them(at_work):
     at_work.desk.store.apply(lambda session: rename(session, session.tracks[0].id, name), f"Name {name}")
     at_work.desk.view.show_stage(Stage.TIGHTEN)
     at_work.desk.store.apply(lambda session: set_tempo(session, 61.0), "Tempo")
-    at_work.settle()
+    at_work.wait(lambda: "<h1>" in at_work.window.decision.words.text())
     box = question(at_work.window, name, name)
 
     labels = [*at_work.window.findChildren(QLabel), *box.findChildren(QLabel)]
@@ -342,5 +342,5 @@ def test_names_are_text_whatever_signs_are_in_them(at_work):
         each.text() for each in labels if each.textFormat() is not Qt.TextFormat.PlainText and each.text()
     ] == []
     assert [each for each in tips if "<h1>" in each] == []
-    assert "&lt;h1&gt;" in at_work.window.decision.toolTip()
+    at_work.wait(lambda: "&lt;h1&gt;" in at_work.window.decision.toolTip())
     assert "\u202e" not in at_work.window.decision.words.text()

@@ -12,7 +12,7 @@ from PySide6.QtCore import QObject, Signal
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.errors import Cancelled, ChronotomeError
-from chronotome.files.audio_file import FileFacts, facts_of, load_source, rate_of, refuse_another
+from chronotome.files.audio_file import FileFacts, facts_of, load_source, rate_of, refuse_another, resampled
 from chronotome.files.fit_file import kept_fit
 from chronotome.files.markers import Markers, fit_told, metre_told, read_markers, sections_of
 from chronotome.files.names import plain_name, shown
@@ -180,8 +180,20 @@ class Recordings(QObject):
         others = {each.file for each in self._store.session.recordings if each.content != content}
         return name if name not in others else f"{Path(name).stem}-{content[:6]}{Path(name).suffix}"
 
-    def _load(self, content: ContentHash, path: Path, rate: int, *, known: FileFacts | None = None) -> None:
-        """Read a recording; `known` where its file was looked at just now."""
+    def _load(
+        self,
+        content: ContentHash,
+        path: Path,
+        rate: int,
+        *,
+        known: FileFacts | None = None,
+        before: Source | None = None,
+    ) -> None:
+        """Read a recording; `known` where its file was looked at just now.
+
+        `before` are its samples at another rate, which may be the last that there is of it: they go once
+        the file was read, and are what it goes on with where it cannot be.
+        """
         is_current, recording = self.watch(), self._store.session.recording_with(content)
 
         def work(progress: Progress) -> Source:
@@ -197,20 +209,53 @@ class Recordings(QObject):
 
         def keep(source: Source) -> None:
             if not is_current():
+                self._let_go_of(before)
                 return
             if source.rate != self._store.session.rate and self._store.session.has(content):
                 self.pool.sources.pop(content, None)
                 self._let_go_later([source.region])
-                self._load(content, path, self._store.session.rate)
+                self._load(content, path, self._store.session.rate, before=before)
                 return
+            self._let_go_of(before)
             self.pool.add(source)
             self.source_ready.emit(content)
 
         def fail(error: ChronotomeError) -> None:
-            if is_current():
+            if not is_current():
+                self._let_go_of(before)
+            elif before is not None:
+                self._tasks.told.emit(
+                    tr("{0} could not be read again: it goes on with what was read before.", path.name)
+                )
+                self._resample(before)
+            else:
                 self._not_read(content, path, error, is_new=known is not None)
 
         self._tasks.run(tr("Reading {0}", path.name), work, keep, fail)
+
+    def _resample(self, before: Source) -> None:
+        """To the session's rate, without the file."""
+        is_current, rate, content = self.watch(), self._store.session.rate, before.content
+        recording = self._store.session.recording_with(content)
+        frames = round(recording.frames * rate / recording.rate)
+
+        def keep(source: Source) -> None:
+            if not is_current():
+                self._let_go_later([before.region, source.region])
+                return
+            if source.rate != self._store.session.rate and self._store.session.has(content):
+                self._let_go_later([source.region])
+                self._resample(before)
+                return
+            self._let_go_of(before)
+            self.pool.add(source)
+            self.source_ready.emit(content)
+
+        self._tasks.run(
+            tr("Resampling {0}", recording.file),
+            lambda _progress: resampled(before, self.arena, rate, frames),
+            keep,
+        )
 
     def _not_read(self, content: ContentHash, path: Path, error: ChronotomeError, *, is_new: bool) -> None:
         self.pool.sources.pop(content, None)
@@ -249,25 +294,31 @@ class Recordings(QObject):
             self.pool.add(source)
 
     def _on_changed(self, before: Session, after: Session) -> None:
-        """With another rate of the session every recording is read anew."""
+        """With another rate of the session every recording is read anew, or resampled without its file."""
         if before.rate == after.rate:
             return
         pool = self.pool.sources
         stale = [
-            each
-            for each in after.recordings
-            if each.content in pool and pool[each.content].rate != after.rate
+            source for source in pool.values() if source.rate != after.rate and after.has(source.content)
         ]
-        gone = [pool.pop(each.content) for each in stale]
-        self._let_go_later([source.region for source in gone if source.is_whole])
-        for each, source in zip(stale, gone, strict=True):
-            if source.is_whole:  # what is still read is read anew as soon as it is
-                self._load(each.content, self.places[each.content], after.rate)
+        for source in stale:
+            pool.pop(source.content)
+            place = self.places.get(source.content)
+            if not source.is_whole:  # what is still read is read anew as soon as it is
+                continue
+            if place is None:
+                self._resample(source)
+            else:
+                self._load(source.content, place, after.rate, before=source)
 
     def _let_go_later(self, regions: Sequence[Region]) -> None:
         """Once nothing listens to them any more."""
         self._at_other_rate.extend(regions)
         self._let_go_of_old_rates()
+
+    def _let_go_of(self, source: Source | None) -> None:
+        if source is not None:
+            self._let_go_later([source.region])
 
     def _let_go_of_old_rates(self) -> None:
         if self._at_other_rate and self._tasks.is_idle:

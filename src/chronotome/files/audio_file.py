@@ -349,6 +349,17 @@ def load_source(
     return source
 
 
+def resampled(source: Source, arena: Arena, rate: int, frames: int) -> Source:
+    """A recording at another rate, from its samples: for one whose file cannot be read any more."""
+    samples = soxr.resample(source.region.samples, source.rate, rate, quality="HQ")[:frames]
+    region = arena.allocate(frames, source.region.channels)
+    region.samples[: len(samples)] = samples
+    other = Source(source.content, region, rate, Overview(frames))
+    other.overview.add(0, region.samples)
+    other.finish()
+    return other
+
+
 def _fill(facts: FileFacts, source: Source, progress: Progress) -> None:
     samples = source.region.samples
     position = 0
