@@ -1,3 +1,5 @@
+from itertools import pairwise
+
 import numpy as np
 import pytest
 from hypothesis import given, settings
@@ -195,3 +197,24 @@ def test_parts_at_another_pitch_meet_without_a_click(engine, semitones):
     reference = sine(220 * ratio, 1.0)
     assert clicks_at(made, np.arange(join - 3, join + 4), reference).max() < 3.0
     assert highest_pitch(made[2000:-2000], RATE) == pytest.approx(220 * ratio, rel=0.01)
+
+
+@pytest.mark.parametrize("engine", [EngineName.DRUMS, EngineName.CUTTING, EngineName.NOTE, EngineName.TAPE])
+@pytest.mark.parametrize("away", [-0.012, -0.004, 0.0, 0.004, 0.012])
+@pytest.mark.parametrize("semitones", [-12.0, 5.0])
+def test_at_another_pitch_an_attack_stays_where_it_was_wherever_its_mark_is(engine, away, semitones):
+    attacks = np.array([20000, 40000, 60000])
+    sound = noise_hits(attacks.tolist(), 90000, decay=0.06)
+    marks = [*(attacks + round(away * RATE)).tolist(), 80000]
+    shapes = Shape(goes_on=(False, True)), Shape(goes_on=(True, True)), Shape(goes_on=(True, False))
+
+    parts = [
+        render_hit(sound, RATE, span, span[1] - span[0], engine=engine, semitones=semitones, shape=shape)
+        for span, shape in zip(pairwise(marks), shapes, strict=True)
+    ]
+
+    made, before = np.concatenate(parts)[:, 0], int(0.008 * RATE)
+    for attack in (attacks - marks[0])[1:]:
+        loud = np.abs(made[attack : attack + 500]).max()
+        assert np.abs(made[attack - before : attack - 60]).max() < 0.1 * loud
+        assert np.abs(made[attack - 8 : attack + 30]).max() > 0.3 * loud

@@ -8,6 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.hush import HushBy, Hushed
+from chronotome.dsp.stretch.attacks import APART, REACH
 from chronotome.dsp.stretch.engines import EngineName, Gap
 from chronotome.dsp.stretch.segment import ENGINES, PLAIN, Shape
 from chronotome.session.anchors import Anchors, engine_for
@@ -202,6 +203,15 @@ def _pitched(score: Score, semitones: float, keeps_formants: bool, offset: int) 
         is_seam = np.array([*(shape.begins_softly for shape in shapes), False])
         pairs = pairwise(shifts_of(edges, heard, is_seam, score.rate, 2 ** (semitones / 12)).tolist())
         shapes = tuple(shape._replace(shifts=pair) for shape, pair in zip(shapes, pairs, strict=True))
+    if not score.is_reversed.any():
+        least = APART * REACH * score.rate * max(1.0, 2 ** (semitones / 12))
+        is_long = np.minimum(score.end - score.start, score.length) >= least
+        meet = (is_long[:-1] & is_long[1:] & score.joins[:-1]).tolist()
+        ways = zip([False, *meet], [*meet, False], strict=True)
+        shapes = tuple(
+            shape._replace(goes_on=each)
+            for shape, each in zip(shapes or (PLAIN,) * len(score), ways, strict=True)
+        )
     return replace(
         score, shapes=shapes, semitones=np.full(len(score), semitones), keeps_formants=keeps_formants
     )

@@ -15,6 +15,7 @@ from numpy.typing import NDArray
 from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.fades import crossfade
 from chronotome.dsp.hush import Hushed
+from chronotome.dsp.stretch.attacks import APART, attack_beside
 from chronotome.dsp.stretch.cutting import CURVES, cut_to_length
 from chronotome.dsp.stretch.engines import FINE_OVERLAP, OVERLAP, Bends, EngineName, Gap
 from chronotome.dsp.stretch.evenness import Evenness
@@ -50,6 +51,8 @@ class Shape(NamedTuple):
     """dB by which its highest octaves are louder, and its lowest softer."""
     band: tuple[float, bool] | None = None
     """The frequency of a crossover, and whether it is what is above; None: all is heard."""
+    goes_on: tuple[bool, bool] = (False, False)
+    """At another pitch: whether it begins where a long one at that pitch ends, and ends where one begins."""
 
 
 PLAIN = Shape()
@@ -260,10 +263,45 @@ def render_hit(
     if engine is EngineName.TAPE:  # its own pitch comes with its speed: this one is what the vocoder adds
         engine, longer = EngineName.TONES, max(1, round((span[1] - span[0]) * ratio))
     shape = shape._replace(bends=tuple((of, round(to * ratio)) for of, to in shape.bends))
-    made = render_segment(source, rate, span, longer, engine=engine, is_last=is_last, shape=shape, room=room)
-    before, after = _beside(source, rate, span, ENGINES[engine], shape, is_last=is_last)
+    head, tail = (0, 0) if is_reversed else _beside_marks(source, rate, span, length, shape, is_last=is_last)
+    first, start = max(0, round(head * ratio)), span[0] + (head if head > 0 else round(head * (1 - ratio)))
+    last, end = max(0, round(-tail * ratio)), span[1] + min(tail, 0)
+    if start != span[0] or first:
+        shape = shape._replace(bends=tuple((of - start + span[0], to - first) for of, to in shape.bends))
+    made = render_segment(
+        source,
+        rate,
+        (start, end),
+        longer - first - last,
+        engine=engine,
+        is_last=is_last,
+        shape=shape,
+        room=room,
+    )
+    before, after = _beside(source, rate, (start, end), ENGINES[engine], shape, is_last=is_last)
+    if first:
+        ring = frames_between(source, start - first, start)
+        over = min(first, head)
+        ring[:over] = crossfade(frames_between(source, span[0], span[0] + over), ring[:over])
+        before = np.concatenate([frames_between(source, span[0] - BESIDE, span[0]), ring])
+    if last:
+        after = frames_between(source, end, end + last + BESIDE)
     made = at_other_speed(np.concatenate([before, made, after]), BESIDE, BESIDE + longer, length)
     return made[::-1] if is_reversed else made
+
+
+def _beside_marks(
+    source: Samples, rate: int, span: tuple[int, int], length: int, shape: Shape, *, is_last: bool
+) -> tuple[int, int]:
+    """Frames from the marks at both ends to their attacks.
+
+    One before its mark counts only where the piece beside goes on in step: both have a part of it.
+    """
+    most = min(span[1] - span[0], length) // APART
+    head = 0 if shape.begins_softly else attack_beside(source, rate, span[0])
+    tail = 0 if shape.ends_softly or is_last or not shape.goes_on[1] else attack_beside(source, rate, span[1])
+    head = 0 if head > most or (head < 0 and not shape.goes_on[0]) else head
+    return head, tail if -most <= tail < 0 else 0
 
 
 def _beside(
