@@ -185,6 +185,23 @@ def test_a_hole_and_a_bump_are_heard_of_and_evenness_is_not():
         far = np.abs(np.arange(20000) - 9450) > 1500
         np.testing.assert_array_equal(even[far], CHORD[:20000][far])
         np.testing.assert_array_equal(level.evened(uneven, 10200, 19000)[:10200], uneven[:10200])
+    assert level.strays(level.evened(bump, 10200, 19000, 400)) < 2.0  # a bump is taken down sooner
+
+
+def test_a_hit_of_half_its_length_fades_as_the_whole_one_does():
+    """A level that falls steeply at twice the pace, also where its attack is verbatim (once 10 dB more)."""
+    level = np.interp(TIME[:RATE], [0.0, 0.020, 0.026, 0.4], [0.5, 0.5, 0.04, 0.005])
+    source = (np.random.default_rng(0).standard_normal(RATE) * level).astype(np.float32)[:, None]
+
+    made = tones(source, (0, 8000), 4000, EngineName.DRUMS)
+
+    def power(samples):
+        return np.convolve((samples[:, 0] ** 2), np.ones(441), "same")
+
+    now, was = power(made), power(source[:8000])
+    loudest = np.array([was[max(0, 2 * at - 882) : 2 * at + 883].max() for at in range(4000)])
+    np.testing.assert_array_equal(made[:400], source[:400])
+    assert 10 * np.log10(now[300:3500] / loudest[300:3500]).max() < 5.0
 
 
 def test_drums_over_a_low_tone_leave_no_hole():

@@ -11,9 +11,11 @@ STEP_SECONDS, STEPS, AROUND_SECONDS = 0.0025, 4, 0.020
 """Levels of 10 ms, so many steps, are taken at each step."""
 FLOOR = -45.0
 """Decibels below the loudest place, beneath which nothing counts."""
-ROUNDS, LEAST, BORNE, MOST, NOTHING = 5, 1.5, 0.3, 9.0, 0.05
-"""How often the level is bent at most; from how many dB on, down to how many; by how many; what is none."""
-BELL = np.array([0.1, 0.2, 0.4, 0.2, 0.1])
+LEAST_HOLE, LEAST_BUMP = 1.5, 0.5
+"""Decibels from which on a hole is filled, and a bump taken down, which roughens nothing."""
+ROUNDS, BORNE, MOST, NOTHING = 5, 0.3, 9.0, 0.05
+"""How often the level is bent at most; down to how many dB; by how many; what is none."""
+BELL = np.array([0.15, 0.3, 0.6, 0.3, 0.15])
 """By what it bends before and after."""
 
 
@@ -22,6 +24,7 @@ class Evenness:
 
     def __init__(self, before: Samples, rate: int) -> None:
         self._hop = max(1, int(STEP_SECONDS * rate))
+        self._frames = len(before)
         self._is_long = len(before) > 2 * STEPS * self._hop
         if not self._is_long:
             return
@@ -36,22 +39,29 @@ class Evenness:
         """The deepest hole or the highest bump, in dB: 0 where neither is."""
         return float(np.abs(self._stray(after)).max(initial=0.0))
 
-    def evened(self, after: Samples, first: int, last: int) -> Samples:
+    def evened(self, after: Samples, first: int, last: int, loud: int | None = None) -> Samples:
         """With holes filled up and bumps taken down by a level that bends; frames outside [first, last) stay.
 
-        Only what is beyond the levels of the recording nearby is made up for, by at most 9 dB each time.
+        Bumps are taken down from frame `loud` on, where that is told: out of a verbatim attack that is long
+        for its length. Only what is beyond the levels of the recording nearby is made up for, by at most
+        9 dB each time.
         """
         if last - first < 2 * STEPS * self._hop:
             return after
+        loud = first if loud is None else loud
         made, hop = after, self._hop
         for _ in range(ROUNDS):
             stray = self._stray(made)
-            if np.abs(stray).max(initial=0.0) < LEAST:
+            beyond = np.zeros(len(stray))
+            if stray.max(initial=0.0) >= LEAST_BUMP:
+                beyond += np.clip(stray - BORNE, 0.0, MOST)
+            if stray.min(initial=0.0) <= -LEAST_HOLE:
+                beyond -= np.clip(-stray - BORNE, 0.0, MOST)
+            if not beyond.any():
                 break
-            beyond = np.sign(stray) * np.clip(np.abs(stray) - BORNE, 0.0, MOST)
             gains = -np.convolve(beyond, BELL, "same")
             places = np.arange(len(gains)) * hop + STEPS * hop // 2
-            gains[(places < first + hop) | (places >= last - hop)] = 0
+            gains[(places < np.where(gains < 0, loud, first) + hop) | (places >= last - hop)] = 0
             bent = np.flatnonzero(np.abs(gains) > NOTHING)
             if not len(bent):
                 break
@@ -70,7 +80,9 @@ class Evenness:
         if not self._is_long or len(after) <= 2 * STEPS * self._hop:
             return np.zeros(0)
         now = _levels(after, self._hop)
-        at = np.rint(np.linspace(0, len(self._low) - 1, len(now))).astype(np.int64)
+        middle = STEPS / 2
+        there = (np.arange(len(now)) + middle) * (self._frames / len(after)) - middle
+        at = np.clip(np.rint(there).astype(np.int64), 0, len(self._low) - 1)
         hole, bump = np.minimum(now - self._low[at], 0.0), np.maximum(now - self._high[at], 0.0)
         return np.asarray(hole + bump)
 

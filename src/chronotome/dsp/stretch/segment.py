@@ -27,6 +27,8 @@ MOST_STRETCH = 2.5
 GAP_STEP, GAP_REACH, GAP_SHARE = 0.002, 0.020, 10 ** (-12 / 10)
 """Where the last ms before an attack are 12 dB below the 20 ms ahead of them, they are a gap."""
 SPLICE_REACH = 0.030
+NEVER_BENT = 0.010
+"""Seconds of an attack whose level stays, however long it is for what becomes of it."""
 BESIDE = 64
 """Frames beside a segment that reading it at another speed looks at."""
 MOST_STRAY, WORTH_IT = 2.0, 0.5
@@ -201,7 +203,8 @@ def _evenest(
     if least > MOST_STRAY:
         made = _least_stray(source, rate, span, length, (made, least), level, is_last=is_last)
     first = min(int((ENGINES[EngineName.DRUMS].attack or 0.0) * rate), length // 2)
-    return level.evened(made, first, length if is_last else length - int(LEAD_IN * rate))
+    last = length if is_last else length - int(LEAD_IN * rate)
+    return level.evened(made, first, last, min(first, int(NEVER_BENT * rate)))
 
 
 def _least_stray(  # noqa: PLR0917 - what a segment is, and what is known of it
