@@ -8,6 +8,7 @@ from hypothesis import strategies as st
 from chronotome.dsp.clicks import clicks_at
 from chronotome.dsp.stretch.cutting import cut_to_length
 from chronotome.dsp.stretch.engines import Crossing, EngineName, Fill, Gap
+from chronotome.dsp.stretch.evenness import Evenness
 from chronotome.dsp.stretch.formants import recoloured
 from chronotome.dsp.stretch.segment import LEAD_IN, Shape, render_hit, render_segment
 from sounds import RATE, highest_pitch, noise_hits, sine
@@ -218,3 +219,17 @@ def test_at_another_pitch_an_attack_stays_where_it_was_wherever_its_mark_is(engi
         loud = np.abs(made[attack : attack + 500]).max()
         assert np.abs(made[attack - before : attack - 60]).max() < 0.1 * loud
         assert np.abs(made[attack - 8 : attack + 30]).max() > 0.3 * loud
+
+
+@pytest.mark.parametrize("engine", [EngineName.DRUMS, EngineName.TONES, EngineName.NOTE])
+@pytest.mark.parametrize("semitones", [-12.0, -5.0])
+def test_at_another_pitch_a_sound_is_as_loud_as_it_was_at_each_moment(engine, semitones):
+    """A blip ends when it did, and two partials that beat leave no hole that the recording has not."""
+    blip = np.concatenate(
+        [sine(1000, 0.06) * np.hanning(int(0.12 * RATE))[int(0.06 * RATE) :, None], np.zeros((18000, 1))]
+    )
+    beats = sum(sine(each, 0.5, level=0.2) for each in (440.0, 444.0, 663.0, 672.0))
+    for sound in (blip.astype(np.float32), beats):
+        made = render_hit(sound, RATE, (0, len(sound)), len(sound), engine=engine, semitones=semitones)
+
+        assert Evenness(sound, RATE).strays(made) < 3.0

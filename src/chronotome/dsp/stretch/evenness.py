@@ -13,8 +13,10 @@ FLOOR = -45.0
 """Decibels below the loudest place, beneath which nothing counts."""
 LEAST_HOLE, LEAST_BUMP = 1.5, 0.5
 """Decibels from which on a hole is filled, and a bump taken down, which roughens nothing."""
-ROUNDS, BORNE, MOST, NOTHING = 5, 0.3, 9.0, 0.05
-"""How often the level is bent at most; down to how many dB; by how many; what is none."""
+ROUNDS, MOST_ROUNDS, WIDE = 5, 12, 3.0
+"""How often the level is bent at most, and how often while it still strays by so many dB."""
+BORNE, MOST, NOTHING = 0.3, 9.0, 0.05
+"""Down to how many dB it is bent; by how many; what is none."""
 BELL = np.array([0.15, 0.3, 0.6, 0.3, 0.15])
 """By what it bends before and after."""
 
@@ -33,7 +35,7 @@ class Evenness:
         nearby = sliding_window_view(np.pad(level, around, mode="edge"), 2 * around + 1)
         floor = level.max() + FLOOR
         low, high = nearby.min(axis=1), nearby.max(axis=1)
-        self._low, self._high = np.where(low > floor, low, -np.inf), np.where(high > floor, high, np.inf)
+        self._low, self._high = np.where(low > floor, low, -np.inf), np.maximum(high, floor)
 
     def strays(self, after: Samples) -> float:
         """The deepest hole or the highest bump, in dB: 0 where neither is."""
@@ -48,20 +50,15 @@ class Evenness:
         """
         if last - first < 2 * STEPS * self._hop:
             return after
-        loud = first if loud is None else loud
         made, hop = after, self._hop
-        for _ in range(ROUNDS):
+        places = np.arange(max(0, len(after) // hop - STEPS + 1)) * hop + STEPS * hop // 2
+        is_high, is_low = places >= (first if loud is None else loud) + hop, places >= first + hop
+        for number in range(MOST_ROUNDS):
             stray = self._stray(made)
-            beyond = np.zeros(len(stray))
-            if stray.max(initial=0.0) >= LEAST_BUMP:
-                beyond += np.clip(stray - BORNE, 0.0, MOST)
-            if stray.min(initial=0.0) <= -LEAST_HOLE:
-                beyond -= np.clip(-stray - BORNE, 0.0, MOST)
-            if not beyond.any():
+            if not len(stray) or (number >= ROUNDS and np.abs(stray).max() < WIDE):
                 break
-            gains = -np.convolve(beyond, BELL, "same")
-            places = np.arange(len(gains)) * hop + STEPS * hop // 2
-            gains[(places < np.where(gains < 0, loud, first) + hop) | (places >= last - hop)] = 0
+            gains = _made_up_for(stray)
+            gains[(places >= last - hop) | ~np.where(gains < 0, is_high, is_low)] = 0
             bent = np.flatnonzero(np.abs(gains) > NOTHING)
             if not len(bent):
                 break
@@ -85,6 +82,14 @@ class Evenness:
         at = np.clip(np.rint(there).astype(np.int64), 0, len(self._low) - 1)
         hole, bump = np.minimum(now - self._low[at], 0.0), np.maximum(now - self._high[at], 0.0)
         return np.asarray(hole + bump)
+
+
+def _made_up_for(stray: NDArray[np.float64]) -> NDArray[np.float64]:
+    """By how many dB each step is to be louder."""
+    beyond = np.clip(np.abs(stray) - BORNE, 0.0, MOST)
+    beyond[stray > 0] *= stray.max() >= LEAST_BUMP
+    beyond[stray < 0] *= stray.min() <= -LEAST_HOLE
+    return -np.convolve(np.sign(stray) * beyond, BELL, "same")
 
 
 def _levels(samples: Samples, hop: int) -> NDArray[np.float64]:

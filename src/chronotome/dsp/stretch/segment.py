@@ -202,9 +202,14 @@ def _evenest(
     least = level.strays(made)
     if least > MOST_STRAY:
         made = _least_stray(source, rate, span, length, (made, least), level, is_last=is_last)
+    return level.evened(made, *_bent(rate, length, is_last=is_last))
+
+
+def _bent(rate: int, length: int, *, is_last: bool) -> tuple[int, int, int]:
+    """From where on holes of a segment are filled, up to where, and from where on bumps are taken down."""
     first = min(int((ENGINES[EngineName.DRUMS].attack or 0.0) * rate), length // 2)
     last = length if is_last else length - int(LEAD_IN * rate)
-    return level.evened(made, first, last, min(first, int(NEVER_BENT * rate)))
+    return first, last, min(first, int(NEVER_BENT * rate))
 
 
 def _least_stray(  # noqa: PLR0917 - what a segment is, and what is known of it
@@ -290,6 +295,9 @@ def render_hit(
     if last:
         after = frames_between(source, end, end + last + BESIDE)
     made = at_other_speed(np.concatenate([before, made, after]), BESIDE, BESIDE + longer, length)
+    if engine is not EngineName.CUTTING:
+        level = Evenness(frames_between(source, *span), rate)
+        made = level.evened(made, *_bent(rate, length, is_last=is_last))
     return made[::-1] if is_reversed else made
 
 
