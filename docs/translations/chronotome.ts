@@ -9353,11 +9353,6 @@ other hits have nothing there</source>
     </message>
     <message>
         <location filename="dsp/stretch/engines.py"/>
-        <source>tail reversed</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="dsp/stretch/engines.py"/>
         <source>tail to and fro</source>
         <translation type="unfinished"></translation>
     </message>

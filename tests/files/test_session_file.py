@@ -327,3 +327,13 @@ def test_pipes_and_devices_among_the_recordings_hold_up_nobody(tmp_path):
     (folder / "audio" / "zero.wav").symlink_to("/dev/zero")
 
     assert list(load_session(folder).places.values()) == [folder / "audio" / "moved.wav"]
+
+
+def test_a_filling_of_gaps_that_is_no_more_is_read_as_what_begins_alike(tmp_path):
+    session, places = with_audio(simple_session([0, 6000], 20000), tmp_path)
+    session = set_moving(session, session.tracks[0].id, by=MoveBy.CUTTING, fill=Fill.AGAIN)
+    save_session(tmp_path / "ferry", History(session), places)
+    path = tmp_path / "ferry" / "session.json"
+    path.write_text(path.read_text().replace('"tail again"', '"tail reversed"'))
+
+    assert load_session(path).history.session.tracks[0].moving.fill is Fill.TO_AND_FRO

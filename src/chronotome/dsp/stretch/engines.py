@@ -33,9 +33,13 @@ class Fill(StrEnum):
 
     TO_AND_FRO = "tail to and fro"
     AGAIN = "tail again"
-    REVERSED = "tail reversed"
     ROOM = "room tone"
     NOTHING = "nothing"
+
+    @classmethod
+    def _missing_(cls, value: object) -> "Fill | None":
+        """Older sessions may say that it is always turned round: in all but long gaps that is the first."""
+        return cls.TO_AND_FRO if value == "tail reversed" else None
 
 
 class Crossing(StrEnum):
