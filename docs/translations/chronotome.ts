@@ -8790,6 +8790,11 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/noises.py"/>
+        <source>noise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="session/check.py"/>
         <source>noise before a hit</source>
         <translation type="unfinished"></translation>
@@ -9196,12 +9201,6 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/noises.py"/>
-        <source>something faint {0:.0f} ms before {1},
-other hits have nothing there</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/panels/status_line.py"/>
         <source>sound is starting</source>
         <translation type="unfinished"></translation>
@@ -9214,6 +9213,12 @@ other hits have nothing there</source>
     <message>
         <location filename="ui/timeline/mark_drag.py"/>
         <source>sound {0} ms · mark stays</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/noises.py"/>
+        <source>sounds like no hit here, and lies off the lines
+near {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -5,6 +5,7 @@ import pytest
 
 from chronotome.session.check import Do, Kind
 from chronotome.session.checks import checks_of
+from chronotome.session.edits.marks import keep_onset
 from chronotome.session.edits.mending import accept, mended
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
@@ -117,50 +118,63 @@ def test_a_second_hit_on_a_line_can_be_dropped():
     assert not found(mended(session, session.tracks[0].id, session.tracks[0].clips[0].id, check, 0))
 
 
-def session_with_a_noise(before: int, sounds_of: int = 9, *, rises: bool = True) -> Session:
-    """The beats, and something faint so many milliseconds before the ninth."""
-    frames = sorted([*BEATS, BEATS[8] - ms(before)])
-    session = session_of(frames, strengths=[90.0 if frame in BEATS else 30.0 for frame in frames])
+def session_with_a_noise(before: int, strength: float = 90.0, many: int = 1) -> Session:
+    """The beats, and what the analysis took for noises of 40 ms so many milliseconds before some of them."""
+    noises = [BEATS[8 + at] - ms(before) for at in range(many)]
+    frames = sorted([*BEATS, *noises])
+    session = session_of(frames, strengths=[90.0 if frame in BEATS else strength for frame in frames])
     (recording,) = session.recordings
-    is_noise = [frame not in BEATS for frame in frames]
-    heard = replace(
-        recording.onsets,
-        timbres=tuple(sounds_of if each else 63 for each in is_noise),
-        attacks=tuple(rises or not each for each in is_noise),
-    )
+    heard = replace(recording.onsets, noises=tuple(ms(40) * (frame in noises) for frame in frames))
     return replace(session, recordings=(replace(recording, onsets=heard),))
 
 
-def test_a_noise_before_a_hit_is_silenced_by_its_mend_and_leaves_the_list():
-    session = session_with_a_noise(70)
+@pytest.mark.parametrize("strength", [90.0, 20.0])
+def test_a_noise_is_silenced_by_its_mend_counts_no_more_and_leaves_the_list(strength):
+    session = session_with_a_noise(100, strength)
 
     (check,) = [each for each in found(session) if each.kind is Kind.NOISE]
     fixed = mended(session, session.tracks[0].id, session.tracks[0].clips[0].id, check, 0)
 
     (hush,) = fixed.tracks[0].takes[0].hushes
-    assert (hush.start, hush.end) == (BEATS[8] - ms(70), BEATS[8] - ms(5))
+    assert (hush.start, hush.end) == (BEATS[8] - ms(105), BEATS[8] - ms(60))
     assert not [each for each in found(fixed) if each.kind is Kind.NOISE]
+    assert len(targets_of(fixed, fixed.tracks[0], fixed.tracks[0].takes[0])) == 32
 
 
 @pytest.mark.parametrize(
     "session",
     [
-        session_with_a_noise(70, sounds_of=63),  # it sounds like the hits
-        session_with_a_noise(70, rises=False),  # it is what rings of one
+        session_with_a_noise(100, many=8),  # as many of them are how it is played
+        session_with_a_noise(450),  # silence would cut the hit before
     ],
 )
-def test_what_may_be_music_is_no_noise(session):
+def test_what_is_played_so_or_cannot_be_silenced_is_not_told_of(session):
     assert not [each for each in found(session) if each.kind is Kind.NOISE]
 
 
+def test_what_a_person_keeps_is_no_noise():
+    session = session_with_a_noise(100)
+    (recording,) = session.recordings
+    noise = recording.onsets.ids[recording.onsets.noises.index(ms(40))]
+
+    kept = keep_onset(session, recording.content, noise)
+
+    assert not [each for each in found(kept) if each.kind is Kind.NOISE]
+
+
 def test_silence_keeps_clear_of_the_attacks_about_it_and_of_silence():
-    hits, frames = np.array(BEATS), np.array([BEATS[7] + ms(60), BEATS[7] + ms(60) - 1])
+    hits, frames = np.array(BEATS), np.array([BEATS[7] + ms(60), BEATS[7] + ms(60) - 1, BEATS[7] + ms(70)])
+    ends = np.array([BEATS[8], BEATS[8], BEATS[7] + ms(90)])
 
-    spans = clear_spans(frames, hits, RATE, ())
+    spans = clear_spans(np.stack([frames, ends], axis=1), hits, RATE)
 
-    assert spans.tolist() == [[frames[0], BEATS[8] - ms(5)], [frames[1]] * 2]
-    silent = clear_spans(frames[:1], hits, RATE, (Hush(BEATS[8] - ms(20), BEATS[8] - ms(10)),))
-    assert silent.tolist() == [[frames[0]] * 2]
+    assert spans[0].tolist() == [frames[0], BEATS[8] - ms(5)]
+    assert spans[1, 0] == spans[1, 1]
+    assert spans[2].tolist() == [BEATS[7] + ms(65), ends[2]]
+    silent = clear_spans(
+        np.array([[frames[2], ends[2]]]), hits, RATE, (Hush(BEATS[7] + ms(80), BEATS[7] + ms(85)),)
+    )
+    assert silent[0, 0] == silent[0, 1]
 
 
 def test_a_strong_hit_that_a_locked_track_lacks_is_told_unless_it_lacks_many():

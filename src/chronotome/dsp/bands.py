@@ -2,7 +2,7 @@
 
 from enum import IntEnum, StrEnum
 
-ANALYSIS_VERSION = 7
+ANALYSIS_VERSION = 8
 
 
 class Band(IntEnum):

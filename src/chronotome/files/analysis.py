@@ -6,22 +6,28 @@ from typing import TYPE_CHECKING
 import msgspec
 import numpy as np
 from msgspec import Struct
+from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import ANALYSIS_VERSION, Material
 from chronotome.dsp.hits import hit_traits
 from chronotome.dsp.hush import quiet_until
+from chronotome.dsp.noises import Strokes, noises_among
 from chronotome.files.cache import cache_folder
 from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.writing import keep
 from chronotome.progress import Progress, part_of, unheard
-from chronotome.session.fit import Measured, TempoOption
+from chronotome.session.fit import Evidence, Fit, Measured, TempoOption, beat_map
 from chronotome.session.limits import ContentHash, FrameNumber
 from chronotome.session.onsets import Onsets, onsets_from
-from chronotome.units import at_other_rate
+from chronotome.units import Frames, at_other_rate
 
 if TYPE_CHECKING:
     from chronotome.dsp.beats.pulse import Pulse
+
+
+SIXTEENTHS = 4
+"""Lines in a quarter note."""
 
 
 class Analysis(Struct, frozen=True):
@@ -56,11 +62,31 @@ def analyse(
     kept = (np.diff(counted, prepend=-1) > 0) & (counted < (frames or audio.frames))
     onsets = onsets_from(counted[kept], found.strengths[kept], found.bands[kept], found.doubts[kept])
     traits = hit_traits(audio.samples, audio.rate, found.frames[kept])
-    onsets = onsets.measured(traits)
     measured = measured_of(find_pulse(audio, found, name=name, tag=tag))
+    off = off_lines(measured, found.frames[kept], audio.rate, audio.frames)
+    if off is not None:
+        strokes = Strokes(found.frames[kept], found.strengths[kept], off, traits)
+        lengths = noises_among(audio.samples, audio.rate, strokes)
+        lengths = at_other_rate(lengths, audio.rate, rate or audio.rate)
+        onsets = msgspec.structs.replace(onsets, noises=tuple(lengths.tolist()))
+    onsets = onsets.measured(traits)
     quiet = round(quiet_until(audio.samples, audio.rate) * (rate or audio.rate) / audio.rate)
     progress(1.0)
     return Analysis(onsets, measured, found.material, quiet)
+
+
+def off_lines(
+    measured: Measured | None, frames: Frames, rate: int, length: int
+) -> NDArray[np.float64] | None:
+    """Seconds of each frame from the nearest sixteenth as measured; None where no beats are known."""
+    if measured is None:
+        return None
+    beats = beat_map(Fit(), measured, Evidence(length, rate, frames, measured.metre))
+    if beats is None:
+        return None
+    seconds = frames / rate
+    lines = np.rint(beats.beats_at(seconds) * SIXTEENTHS) / SIXTEENTHS
+    return np.asarray(np.abs(beats.seconds_at(lines) - seconds))
 
 
 def measured_of(pulse: "Pulse") -> Measured | None:

@@ -31,7 +31,7 @@ from chronotome.session.limits import (
     Strength,
 )
 from chronotome.session.memo import by_identity, by_parts
-from chronotome.session.onsets import OnsetId, Onsets, Standing
+from chronotome.session.onsets import MEASURED, OnsetId, Onsets, Standing
 from chronotome.session.patterns import LONGEST_PATTERN, MOST_PATTERNS, SHORTEST_PATTERN, Pattern, PatternId
 from chronotome.session.rounds import Laid, laid_of, onsets_of
 from chronotome.session.settings import (
@@ -137,7 +137,7 @@ def _rearranged(  # noqa: PLR0917 - found again by the identity of each
     standings = np.where(frames[at] == start[owners], int(Standing.KEPT), onsets.standing_array[at])
     columns = {
         name: tuple(np.array(getattr(onsets, name))[at].tolist()) if getattr(onsets, name) else ()
-        for name in ("strengths", "bands", "doubts", "locks", "levels", "timbres", "attacks", "energies")
+        for name in ("strengths", "bands", "doubts", "locks", *MEASURED)
     }
     made = Onsets(
         ids=tuple(numbers.tolist()),

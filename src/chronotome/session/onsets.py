@@ -19,6 +19,7 @@ OnsetId = Id
 UNMEASURED = -1000.0
 """The level of an onset that nobody has measured yet."""
 DB_PER_STRENGTH = 0.3
+MEASURED = ("levels", "timbres", "attacks", "energies", "noises")
 T = TypeVar("T")
 
 
@@ -64,10 +65,12 @@ class Onsets(Struct, frozen=True, dict=True):
     timbres: tuple[Annotated[int, Meta(ge=0, lt=1 << 48)], ...] = ()
     attacks: tuple[bool, ...] = ()
     energies: tuple[Annotated[float, Meta(ge=UNMEASURED, le=100.0)], ...] = ()
+    noises: tuple[FrameNumber, ...] = ()
+    """How long a noise is that begins there; 0 where it is none."""
 
     def __post_init__(self) -> None:
         columns = (self.ids, self.frames, self.strengths, self.bands, self.standings)
-        measured = (self.levels, self.timbres, self.attacks, self.energies)
+        measured = (getattr(self, each) for each in MEASURED)
         optional = (each for each in (self.doubts, self.locks, *measured) if each)
         lengths = {len(column) for column in (*columns, *optional)}
         if len(lengths) != 1:
@@ -123,6 +126,10 @@ class Onsets(Struct, frozen=True, dict=True):
     def attack_array(self) -> NDArray[np.bool_]:
         """Which begin with an attack; those that are not measured yet are taken for such."""
         return np.array(self.attacks or np.ones(len(self)), bool)
+
+    @cached_property
+    def noise_array(self) -> Frames:
+        return np.array(self.noises or np.zeros(len(self)), np.int64)
 
     @property
     def is_measured(self) -> bool:
@@ -198,6 +205,7 @@ class Onsets(Struct, frozen=True, dict=True):
             merged(self.timbre_array.tolist(), (0,) * count),
             merged(self.attack_array.tolist(), (True,) * count),
             merged(self.energies or (UNMEASURED,) * len(self), (UNMEASURED,) * count),
+            merged(self.noise_array.tolist(), (0,) * count),
         )
 
     def added(self, frame: int, *, strength: float = 100.0, band: int = 1) -> "Onsets":
@@ -295,6 +303,7 @@ class Onsets(Struct, frozen=True, dict=True):
             left(self.timbres),
             left(self.attacks),
             left(self.energies),
+            left(self.noises),
         )
 
 

@@ -2,16 +2,13 @@
 
 from collections.abc import Iterable
 
-import numpy as np
-
 from chronotome.dsp.hush import HushBy
 from chronotome.session.check import Check, Do
-from chronotome.session.counting import counted_of
-from chronotome.session.edits.marks import drop_onset, keep_onset
+from chronotome.session.edits.marks import drop_onset, drop_onsets, keep_onset
 from chronotome.session.edits.tightening import move_hit
 from chronotome.session.edits.tracks import set_moving, with_takes, with_track
 from chronotome.session.model import ClipId, Hush, Session, Take, TrackId, replace
-from chronotome.session.noises import clear_spans
+from chronotome.session.noises import noise_marks
 from chronotome.session.settings import MOST_CROSSFADE
 
 SHORTEST_HUSH = 0.002
@@ -32,9 +29,10 @@ def mended(session: Session, track: TrackId, clip: ClipId, check: Check, number:
         return move_hit(session, other.id, clips[0].id, mend.onset, mend.beat) if clips else session
     if mend.do is Do.SILENCE:
         recording = session.recording_of(take)
-        hits = recording.onsets.frame_array[counted_of(session, take)]
-        spans = clear_spans(np.array(mend.frames[:1]), hits, recording.rate, take.hushes)
-        return hush(session, track, take, [Hush(start, end) for start, end in spans.tolist()])
+        onsets, (start, end) = recording.onsets, mend.frames
+        inside = noise_marks(onsets) & (onsets.frame_array >= start) & (onsets.frame_array < end)
+        session = hush(session, track, take, [Hush(start, end)])
+        return drop_onsets(session, take.recording, onsets.id_array[inside].tolist())
     if mend.do is Do.CROSS:
         moving = session.track(track).moving_of(take)
         longer = min(MOST_CROSSFADE, 2 * moving.crossfade)
