@@ -8790,13 +8790,8 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/noises.py"/>
-        <source>noise</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="session/check.py"/>
-        <source>noise before a hit</source>
+        <source>noise</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -132,7 +132,9 @@ def session_with_a_noise(before: int, strength: float = 90.0, many: int = 1) -> 
 def test_a_noise_is_silenced_by_its_mend_counts_no_more_and_leaves_the_list(strength):
     session = session_with_a_noise(100, strength)
 
-    (check,) = [each for each in found(session) if each.kind is Kind.NOISE]
+    (check,) = found(session)  # and nothing else of what is no hit
+    assert check.kind is Kind.NOISE
+    assert check.played == pytest.approx(BEATS[8] - ms(100), abs=2)
     fixed = mended(session, session.tracks[0].id, session.tracks[0].clips[0].id, check, 0)
 
     (hush,) = fixed.tracks[0].takes[0].hushes

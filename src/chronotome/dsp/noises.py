@@ -3,6 +3,7 @@
 from typing import NamedTuple
 
 import numpy as np
+from numpy.lib.stride_tricks import sliding_window_view
 from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples
@@ -26,9 +27,9 @@ to 728 noises planted into them (`docs/figures.md`); left out one recording at a
 """
 MOST_HEARD = 1000
 """Hits among which company is looked for."""
-BEFORE, BLOCK, LONGEST, OVER, FALLEN = 0.020, 0.005, 0.250, 0.25, 0.01
-"""Seconds before it that tell what goes on; of a block; that a noise lasts at most; it is over at a
-quarter of the power of what was before, or at a hundredth of its own."""
+BEFORE, BLOCK, HELD, LONGEST, OVER, FALLEN = 0.020, 0.005, 4, 0.250, 0.25, 0.01
+"""Seconds before it that tell what goes on; of a block; blocks that a rattle pauses; seconds that it lasts at
+most; it is over at a quarter of the power of what was before, or at a hundredth of its own."""
 
 
 class Strokes(NamedTuple):
@@ -126,6 +127,6 @@ def _length(samples: Samples, rate: int, frame: int) -> int:
     power = (part[: count * block] ** 2).reshape(count, -1).mean(axis=1)
     before = samples[max(0, frame - int(BEFORE * rate)) : frame].astype(np.float64)
     still = OVER * float((before**2).mean()) if len(before) else 0.0
-    is_over = power <= max(still, FALLEN * float(power.max()))
-    is_over[: int(power.argmax()) + 1] = False
+    loudest = sliding_window_view(np.append(power, np.zeros(HELD - 1)), HELD).max(axis=1)
+    is_over = loudest <= max(still, FALLEN * float(power.max()))
     return int(is_over.argmax() if is_over.any() else count) * block

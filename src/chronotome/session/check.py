@@ -34,7 +34,7 @@ class Kind(StrEnum):
     WRONG_LINE = "not the usual line"
     MISSING = "a hit is missing"
     DOUBLED = "two on one line"
-    NOISE = "noise before a hit"
+    NOISE = "noise"
     JOIN = "join above the proof"
 
 

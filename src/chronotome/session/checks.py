@@ -79,6 +79,9 @@ def _merged(parts: tuple[Part, ...], accepted: tuple[tuple[OnsetId, str], ...]) 
     for onset, kind in accepted:
         alike = [at for at, part in enumerate(parts) if part.kind == kind]
         order = order[~((onsets[order] == onset) & np.isin(owner[order], alike))]
+    noisy = [at for at, part in enumerate(parts) if part.kind is Kind.NOISE]
+    is_noise = np.isin(owner[order], noisy)  # of what is no hit nothing else is told
+    order = order[is_noise | ~np.isin(played[order], played[order][is_noise])]
     owners, numbers = owner[order].tolist(), number[order].tolist()
     kinds = tuple(parts[each].kind for each in owners)
     return Checks(kinds, played[order], onsets[order], lambda at: parts[owners[at]].check(numbers[at]))

@@ -31,12 +31,15 @@ def noises_of(
         if not take.source_start <= frame < take.source_end:
             continue
         at = int(np.abs(starts - frame).argmin())
+        place = int(targets.played[at])
+        if starts[at] != frame:  # it counts as no hit
+            place = take.start + round((frame - take.source_start) / ratio)
         lasts = 1000 * (end - start) / recording.rate
         checks.append(
             Check(
                 int(targets.onsets[at]),
                 float(targets.steps[at]),
-                int(targets.played[at]),
+                place,
                 tr("noise"),
                 tr("{0:.0f} ms", lasts),
                 tr(
