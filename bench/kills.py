@@ -1,19 +1,18 @@
 """kill -9 at random moments: what is lost, and does everything open.
 
-./run exec python -m bench.kills [KILLS]
+./run exec python -m bench.kills [KILLS [SEED]]
 
 Each life edits, and does one thing more, over and over: saves, packs, records takes, or leaves the session
 (discarding it) and opens it anew. The next life of the same person begins with what the last one left: it
 brings that back, and edits on. Then it is killed as well.
 """
 
-import os
+import multiprocessing
 import random
-import signal
-import subprocess
 import sys
 import time
 import zipfile
+from functools import partial
 from pathlib import Path
 
 import soundfile
@@ -26,50 +25,55 @@ from chronotome.files.takes import left_behind as left_takes
 
 LIVES = 3
 WAYS = ("save", "pack", "take", "leave")
-SCRIPT = """
-import sys, time
-from pathlib import Path
-from chronotome.files.journal import left_behind, recover
-from chronotome.files.places import Settings
-from chronotome.session.edits.timing import set_tempo
-from chronotome.ui.application import application, build, wait_until_ready
-from chronotome.ui.commands.session_files import DEMO_SESSION
-from PySide6.QtCore import QCoreApplication
-way, folder, first = sys.argv[1], Path(sys.argv[2]), int(sys.argv[3])
-application()
-window = build(Settings(), in_process=True)
-window.show()
-desk = window.desk
-found = next(filter(None, map(recover, left_behind())), None)
-if found is None:
-    desk.document.open_session(DEMO_SESSION, as_copy=True)
-else:
-    desk.document.restore(found)
-wait_until_ready(window)
-for number in range(first, first + 100000):
-    desk.store.apply(lambda s: set_tempo(s, 60 + (number % 1000) / 10), f"Edit {number}")
-    print(number, time.time(), flush=True)
-    turn = number % 40
-    if way == "save" and turn == 5:
-        desk.document.save(folder)
-    if way == "pack" and turn == 5:
-        desk.document.pack(folder.with_suffix(".chronotome"))
-    if way == "take" and turn in (5, 30):
-        desk.taking.end() if desk.taking.is_on else desk.taking.begin()
-    if way == "leave" and turn == 30:
-        print("left", number, flush=True)
-        desk.store.mark_saved(desk.store.history.session)
+FORKS = multiprocessing.get_context("forkserver")
+REPORT_EACH = 90
+
+
+def life(way: str, folder: Path, first: int, said: Path) -> None:
+    """Edit, and do one thing more, until it is killed; what was edited when stands in a file."""
+    from PySide6.QtCore import QCoreApplication  # noqa: PLC0415 - in a process of its own
+
+    from chronotome.files.places import Settings  # noqa: PLC0415 - the same
+    from chronotome.session.edits.timing import set_tempo  # noqa: PLC0415 - the same
+    from chronotome.ui.application import application, build, wait_until_ready  # noqa: PLC0415 - the same
+    from chronotome.ui.commands.session_files import DEMO_SESSION  # noqa: PLC0415 - the same
+
+    application()
+    window = build(Settings(), in_process=True)
+    window.show()
+    desk = window.desk
+    found = next(filter(None, map(recover, left_behind())), None)
+    if found is None:
         desk.document.open_session(DEMO_SESSION, as_copy=True)
-        wait_until_ready(window)
-    QCoreApplication.processEvents()
-    time.sleep(0.01)
-"""
+    else:
+        desk.document.restore(found)
+    wait_until_ready(window)
+    with said.open("w") as told:
+        for number in range(first, first + 100000):
+            tempo = 60 + (number % 1000) / 10
+            desk.store.apply(partial(set_tempo, beats_per_minute=tempo), f"Edit {number}")
+            print(number, time.time(), file=told, flush=True)
+            turn = number % 40
+            if way == "save" and turn == 5:
+                desk.document.save(folder)
+            if way == "pack" and turn == 5:
+                desk.document.pack(folder.with_suffix(".chronotome"))
+            if way == "take" and turn in {5, 30}:
+                desk.taking.end() if desk.taking.is_on else desk.taking.begin()
+            if way == "leave" and turn == 30:
+                print("left", number, file=told, flush=True)
+                desk.store.mark_saved(desk.store.history.session)
+                desk.document.open_session(DEMO_SESSION, as_copy=True)
+                wait_until_ready(window)
+            QCoreApplication.processEvents()
+            time.sleep(0.01)
 
 
 def main() -> None:
     kills = int(sys.argv[1]) if len(sys.argv) > 1 else 50
     home = isolate()
-    chance = random.Random(4)
+    FORKS.set_forkserver_preload(["chronotome.ui.application", "chronotome.ui.main_window"])
+    chance = random.Random(int(sys.argv[2]) if len(sys.argv) > 2 else 4)
     worst, unreadable, left, swept, lives = 0.0, 0, 0, 0, dict.fromkeys(WAYS, 0)
     number = 0
     while sum(lives.values()) < kills:
@@ -92,27 +96,27 @@ def main() -> None:
             first = newest + 1
         for path in left_behind():
             discard(path)
-    print(
-        f"{sum(lives.values())} kills ({', '.join(f'{way} {count}' for way, count in lives.items())}): "
-        f"at most {worst:.2f} s of edits lost (bar 1), {unreadable} files that do not open (bar 0), "
-        f"{left} files left behind, {swept} after the next start (bar 0)"
-    )
+        if sum(lives.values()) % REPORT_EACH == 0 or sum(lives.values()) >= kills:
+            each = ", ".join(f"{way} {count}" for way, count in lives.items())
+            print(
+                f"{sum(lives.values())} kills ({each}): "
+                f"at most {worst:.2f} s of edits lost (bar 1), {unreadable} files that do not open (bar 0), "
+                f"{left} files left behind, {swept} after the next start (bar 0)",
+                flush=True,
+            )
 
 
 def _lived(way: str, folder: Path, first: int, seconds: float) -> tuple[dict[int, float], int]:
     """When each edit was made, and the last one of a session that was left; killed after so many seconds."""
-    child = subprocess.Popen(
-        [sys.executable, "-c", SCRIPT, way, str(folder), str(first)],
-        stdout=subprocess.PIPE,
-        text=True,
-        env=dict(os.environ),
-    )
-    assert child.stdout is not None
-    lines = [child.stdout.readline()]
+    said = folder.with_name(f"{folder.name}-{first}.said")
+    child = FORKS.Process(target=life, args=(way, folder, first, said))
+    child.start()
+    while child.is_alive() and not (said.exists() and said.stat().st_size):
+        time.sleep(0.005)
     time.sleep(seconds)
-    child.send_signal(signal.SIGKILL)
-    lines += child.communicate()[0].split("\n")
-    words = [each for each in (line.split() for line in lines) if len(each) == 2]
+    child.kill()
+    child.join()
+    words = [each for each in (line.split() for line in said.read_text().split("\n")) if len(each) == 2]
     told = {int(edit): float(moment) for edit, moment in words if edit != "left"}
     return told, max((int(moment) for edit, moment in words if edit == "left"), default=-1)
 
