@@ -9212,8 +9212,8 @@ here is a faint one, strength {1:.0f}</source>
     </message>
     <message>
         <location filename="session/noises.py"/>
-        <source>sounds like no hit here, and lies off the lines
-near {0}</source>
+        <source>sounds like no other hit,
+off the lines near {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -43,7 +43,7 @@ def noises_of(
                 tr("noise"),
                 tr("{0:.0f} ms", lasts),
                 tr(
-                    "sounds like no hit here, and lies off the lines\nnear {0}",
+                    "sounds like no other hit,\noff the lines near {0}",
                     hit_words(float(targets.steps[at]), metre),
                 ),
                 kind=Kind.NOISE,
