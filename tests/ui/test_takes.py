@@ -69,7 +69,7 @@ def off_by(person, take, samples):
     performed = person.hits[take.start + after : take.start + after + count, 0]
     starts = take.source_start + after + np.arange(-after, 1500)
     unlike = [float((samples[start : start + count, 0] - performed).std()) for start in starts]
-    assert min(unlike) < 1e-3
+    assert min(unlike) < 0.02  # beside it 0.06; a busy machine loses a block
     return int(np.argmin(unlike)) - after
 
 
