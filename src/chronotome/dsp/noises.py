@@ -25,6 +25,8 @@ WEIGHTS, BAR = (0.73, 2.69, -0.154, -0.47), -3.75
 Fitted by logistic regression to 4,180 strokes of real loops, of the demo and of generated performances, and
 to 728 noises planted into them (`docs/figures.md`); left out one recording at a time it is as good.
 """
+FARTHEST = 0.01
+"""The logarithm of the largest distance of spectra."""
 MOST_HEARD = 1000
 """Hits among which company is looked for."""
 BEFORE, BLOCK, HELD, LONGEST, OVER, FALLEN = 0.020, 0.005, 4, 0.250, 0.25, 0.01
@@ -77,25 +79,25 @@ def noises_among(samples: Samples, rate: int, strokes: Strokes) -> Frames:
     odd = _may_be(strokes, counted)
     if not len(odd):
         return lengths
-    others = np.flatnonzero(counted)
-    others = others[np.linspace(0, len(others) - 1, min(len(others), MOST_HEARD)).astype(np.int64)]
-    others = heard = np.union1d(odd, others)  # what is odd again and again is not
+    hits = np.flatnonzero(counted)
+    some = hits[np.linspace(0, len(hits) - 1, min(len(hits), MOST_HEARD)).astype(np.int64)]
+    heard = np.union1d(odd, some)  # what is odd again and again is not
+    known = _Known(frames[heard], rate)
+    by_spectra, by_timbre, by_level, by_company = WEIGHTS
+    timbres = known.nearest(_timbres(traits.timbres, odd, heard), frames[odd])
+    score = by_timbre * np.log(timbres + 0.4) + BAR
+    score += by_level * (traits.levels[odd] - np.percentile(traits.levels[counted], 90))
+    if (score + by_spectra * FARTHEST < 0).all():  # whatever their spectra are
+        return lengths
     until = np.append(frames[1:], len(samples))[heard]
     spectra = likeness_of(samples, rate, frames[heard], until).spectra
-    mine, theirs = spectra[np.searchsorted(heard, odd)], spectra[np.searchsorted(heard, others)]
-    known = _Known(frames[others], rate)
-    if np.median(known.nearest(1 - theirs @ theirs.T, known.frames)) >= ANEW:
+    if np.median(known.nearest(1 - spectra @ spectra.T, known.frames)) >= ANEW:
         return lengths
-    company = ((1 - mine @ theirs.T < COMPANY) & known.is_other(frames[odd])).sum(axis=1)
-    figures = (
-        np.log(known.nearest(1 - mine @ theirs.T, frames[odd]) + 0.01),
-        np.log(known.nearest(_timbres(traits.timbres, odd, others), frames[odd]) + 0.4),
-        traits.levels[odd] - np.percentile(traits.levels[counted], 90),
-        np.log1p(company),
-    )
-    score = sum(weight * figure for weight, figure in zip(WEIGHTS, figures, strict=True)) + BAR
+    apart = 1 - spectra[np.searchsorted(heard, odd)] @ spectra.T
+    company = ((apart < COMPANY) & known.is_other(frames[odd])).sum(axis=1)
+    score += by_spectra * np.log(known.nearest(apart, frames[odd]) + 0.01) + by_company * np.log1p(company)
     found = odd[score >= 0]
-    hits = np.setdiff1d(np.flatnonzero(counted), found)
+    hits = np.setdiff1d(hits, found)
     until = np.append(frames[hits], len(samples))[np.searchsorted(hits, found)]
     for at, end in zip(found.tolist(), until.tolist(), strict=True):
         lengths[at] = _length(samples[:end], rate, int(frames[at]))
