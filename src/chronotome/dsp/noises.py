@@ -27,8 +27,8 @@ to 728 noises planted into them (`docs/figures.md`); left out one recording at a
 """
 FARTHEST = 0.01
 """The logarithm of the largest distance of spectra."""
-MOST_HEARD = 1000
-"""Hits among which company is looked for."""
+MOST_HEARD, MOST_ODD, AT_ONCE = 1000, 500, 128
+"""Hits among which company is looked for; how many may be noises; of how many at once."""
 BEFORE, BLOCK, HELD, LONGEST, OVER, FALLEN = 0.020, 0.005, 4, 0.250, 0.25, 0.01
 """Seconds before it that tell what goes on; of a block; blocks that a rattle pauses; seconds that it lasts at
 most; it is over at a quarter of the power of what was before, or at a hundredth of its own."""
@@ -81,21 +81,26 @@ def noises_among(samples: Samples, rate: int, strokes: Strokes) -> Frames:
         return lengths
     hits = np.flatnonzero(counted)
     some = hits[np.linspace(0, len(hits) - 1, min(len(hits), MOST_HEARD)).astype(np.int64)]
-    heard = np.union1d(odd, some)  # what is odd again and again is not
-    known = _Known(frames[heard], rate)
     by_spectra, by_timbre, by_level, by_company = WEIGHTS
-    timbres = known.nearest(_timbres(traits.timbres, odd, heard), frames[odd])
-    score = by_timbre * np.log(timbres + 0.4) + BAR
-    score += by_level * (traits.levels[odd] - np.percentile(traits.levels[counted], 90))
-    if (score + by_spectra * FARTHEST < 0).all():  # whatever their spectra are
+    level = by_level * (traits.levels - np.percentile(traits.levels[counted], 90)) + BAR
+    most = (
+        level[odd] + by_timbre * np.log(_timbres_from(strokes, odd, some, rate) + 0.4) + by_spectra * FARTHEST
+    )
+    odd = np.sort(odd[np.argsort(-most)[: min(MOST_ODD, int((most >= 0).sum()))]])
+    if not len(odd):  # whatever their spectra are
         return lengths
+    heard = np.union1d(odd, some)  # what is odd again and again is not
     until = np.append(frames[1:], len(samples))[heard]
     spectra = likeness_of(samples, rate, frames[heard], until).spectra
-    if np.median(known.nearest(1 - spectra @ spectra.T, known.frames)) >= ANEW:
+    everywhere = _Known(frames[heard], rate)
+    if np.median(everywhere.nearest(1 - spectra @ spectra.T, everywhere.frames)) >= ANEW:
         return lengths
     apart = 1 - spectra[np.searchsorted(heard, odd)] @ spectra.T
-    company = ((apart < COMPANY) & known.is_other(frames[odd])).sum(axis=1)
-    score += by_spectra * np.log(known.nearest(apart, frames[odd]) + 0.01) + by_company * np.log1p(company)
+    company = ((apart < COMPANY) & everywhere.is_other(frames[odd])).sum(axis=1)
+    score = level[odd] + by_timbre * np.log(_timbres_from(strokes, odd, heard, rate) + 0.4)
+    score += by_spectra * np.log(everywhere.nearest(apart, frames[odd]) + 0.01) + by_company * np.log1p(
+        company
+    )
     found = odd[score >= 0]
     hits = np.setdiff1d(hits, found)
     until = np.append(frames[hits], len(samples))[np.searchsorted(hits, found)]
@@ -115,10 +120,16 @@ def _may_be(strokes: Strokes, counted: NDArray[np.bool_]) -> Frames:
     return np.flatnonzero(is_event & is_soft & ~is_last & (strokes.off_lines > OFF_LINES))
 
 
-def _timbres(timbres: NDArray[np.int64], odd: Frames, others: Frames) -> NDArray[np.float64]:
-    """dB, root mean square over the bands."""
-    mine, theirs = bands_of(timbres[odd]), bands_of(timbres[others])
-    return np.sqrt(((mine[:, None] - theirs[None]) ** 2).mean(axis=2))
+def _timbres_from(strokes: Strokes, odd: Frames, others: Frames, rate: int) -> NDArray[np.float64]:
+    """Of each, dB from the most alike other event, root mean square over the bands."""
+    known, theirs = _Known(strokes.frames[others], rate), bands_of(strokes.traits.timbres[others])
+    found = np.zeros(len(odd))
+    for start in range(0, len(odd), AT_ONCE):
+        part = odd[start : start + AT_ONCE]
+        mine = bands_of(strokes.traits.timbres[part])
+        apart = np.sqrt(((mine[:, None] - theirs[None]) ** 2).mean(axis=2))
+        found[start : start + AT_ONCE] = known.nearest(apart, strokes.frames[part])
+    return found
 
 
 def _length(samples: Samples, rate: int, frame: int) -> int:
