@@ -201,7 +201,7 @@ def test_parts_at_another_pitch_meet_without_a_click(engine, semitones):
 
 
 @pytest.mark.parametrize("engine", [EngineName.DRUMS, EngineName.CUTTING, EngineName.NOTE, EngineName.TAPE])
-@pytest.mark.parametrize("away", [-0.012, -0.004, 0.0, 0.004, 0.012])
+@pytest.mark.parametrize("away", [-0.012, 0.0, 0.012])
 @pytest.mark.parametrize("semitones", [-12.0, 5.0])
 def test_at_another_pitch_an_attack_stays_where_it_was_wherever_its_mark_is(engine, away, semitones):
     attacks = np.array([20000, 40000, 60000])
