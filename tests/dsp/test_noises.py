@@ -22,10 +22,10 @@ def played(bars=4):
     return high, places
 
 
-def squeak(seconds=0.08, level=0.2):
+def squeak(seconds=0.04, level=0.2):
     time = np.arange(int(seconds * RATE)) / RATE
     wave = (
-        np.sin(2 * np.pi * 1800 * (time + 2 * time**2)) * np.minimum(1.0, time / 0.002) * np.exp(-time / 0.04)
+        np.sin(2 * np.pi * 1800 * (time + 2 * time**2)) * np.minimum(1.0, time / 0.002) * np.exp(-time / 0.03)
     )
     return (level * wave).astype(np.float32)[:, None]
 

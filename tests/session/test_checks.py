@@ -130,15 +130,15 @@ def session_with_a_noise(before: int, strength: float = 90.0, many: int = 1) -> 
 
 @pytest.mark.parametrize("strength", [90.0, 20.0])
 def test_a_noise_is_silenced_by_its_mend_counts_no_more_and_leaves_the_list(strength):
-    session = session_with_a_noise(100, strength)
+    session = session_with_a_noise(60, strength)
 
     (check,) = found(session)  # and nothing else of what is no hit
     assert check.kind is Kind.NOISE
-    assert check.played == pytest.approx(BEATS[8] - ms(100), abs=2)
+    assert check.played == pytest.approx(BEATS[8] - ms(60), abs=2)
     fixed = mended(session, session.tracks[0].id, session.tracks[0].clips[0].id, check, 0)
 
     (hush,) = fixed.tracks[0].takes[0].hushes
-    assert (hush.start, hush.end) == (BEATS[8] - ms(105), BEATS[8] - ms(60))
+    assert (hush.start, hush.end) == (BEATS[8] - ms(65), BEATS[8] - ms(20))
     assert not [each for each in found(fixed) if each.kind is Kind.NOISE]
     assert len(targets_of(fixed, fixed.tracks[0], fixed.tracks[0].takes[0])) == 32
 
