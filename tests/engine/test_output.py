@@ -91,6 +91,37 @@ def test_blocks_are_filled_and_a_gap_in_their_time_is_a_dropout(library):
     assert output.dropouts == 1
 
 
+@pytest.mark.parametrize("says", [0.12, 89478.0], ids=["its latency", "nonsense"])
+def test_blocks_that_come_three_at_a_time_sound_one_after_the_other(library, monkeypatch, says):
+    """Each burst is asked for up to 16 ms late; what is told of a block is when its burst sounds."""
+    chance, moments, now = np.random.default_rng(3), [], [0.0]
+
+    def process(_out, moment):
+        moments.append(moment)
+        return True
+
+    output = PortAudioOutput(process, rate=RATE, block=BLOCK)
+    monkeypatch.setattr("chronotome.engine.output.time", SimpleNamespace(monotonic=lambda: now[0]))
+    for number in range(900):
+        if number % 3 == 0:
+            now[0] = 50 + (number + chance.uniform(0, 3)) * BLOCK / RATE
+        sounds = 50 + (number - number % 3) * BLOCK / RATE + 0.12
+        times = SimpleNamespace(currentTime=now[0], outputBufferDacTime=sounds if says < 1 else now[0] + says)
+        library.opened[0].settings["callback"](np.ones((BLOCK, 2), np.float32), BLOCK, times, None)
+
+    off = np.diff(moments[300:]) - BLOCK / RATE
+    assert np.abs(off).max() < 0.0006
+    assert output.latency == pytest.approx(0.12 if says < 1 else 0.02, abs=0.01)
+
+
+def test_a_device_that_says_nonsense_has_two_blocks_of_latency(library):
+    library.OutputStream = lambda **settings: SimpleNamespace(
+        **vars(Stream(**settings)) | {"latency": 89478.0}
+    )
+
+    assert PortAudioOutput(fill(0.0), rate=RATE, block=BLOCK).latency == 2 * BLOCK / RATE
+
+
 def test_silence_that_comes_late_is_no_dropout(library):
     output = PortAudioOutput(fill(0.0, sounds=False), rate=RATE, block=BLOCK)
 

@@ -64,6 +64,7 @@ def run(descriptors: tuple[int, int], parent: int, devices: tuple[str, str], rat
     lost = 0
     while not control.get(Word.QUIT) and os.getppid() == parent:
         control.put(Word.DROPOUTS, lost + output.dropouts)
+        control.put(Word.LATENCY, int(output.latency * 1e9))
         if isinstance(output, SimulatedOutput):
             control.put(Word.PLAYED, output.played)
         taking.look()

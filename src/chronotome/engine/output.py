@@ -10,6 +10,7 @@ from typing import Any, Protocol
 import numpy as np
 
 from chronotome.dsp.audio import Samples
+from chronotome.engine.block_clock import BlockClock
 from chronotome.engine.quiet import silent_stderr
 from chronotome.errors import DeviceUnavailable
 from chronotome.render.mix import OUT_CHANNELS
@@ -26,8 +27,6 @@ CALM_SECONDS = 0.1
 SIMULATED_TIMES = 3
 """The stand-in runs on machines that stall for 200 ms now and then; nobody waits for its sound."""
 STALLED_BLOCKS = 50
-MOST_AHEAD = 2.0
-"""Seconds: what a device says beyond that of when a block sounds is not true."""
 
 
 def buffer_seconds(block: int, rate: int) -> float:
@@ -39,8 +38,10 @@ class Output(Protocol):
     """A device that pulls blocks. `dropouts` counts those that came too late, from frames, not from flags."""
 
     words: str
-    latency: float
     dropouts: int
+
+    @property
+    def latency(self) -> float: ...
 
     def start(self) -> None: ...
 
@@ -149,7 +150,7 @@ class PortAudioOutput:
                 )
             except Exception as error:
                 raise DeviceUnavailable(f"no sound device could be opened ({error})") from error
-        self.latency = float(self._stream.latency)
+        self._clock = BlockClock(rate, float(self._stream.latency), block)
         name = sounddevice.query_devices(self._stream.device)["name"]
         self.words = str(name)
 
@@ -159,6 +160,11 @@ class PortAudioOutput:
     def stop(self) -> None:
         with silent_stderr(), contextlib.suppress(Exception):
             self._stream.close()
+
+    @property
+    def latency(self) -> float:
+        """As measured, which is often more than the device's own word."""
+        return self._clock.latency
 
     @property
     def is_alive(self) -> bool:
@@ -171,7 +177,6 @@ class PortAudioOutput:
         due = times.outputBufferDacTime
         is_late = self._next_due is not None and due - self._next_due > 1.5 * frames / self._rate
         self._next_due = due + frames / self._rate
-        ahead = due - times.currentTime  # steadier by far than the latency that the device tells
-        when = time.monotonic() + (ahead if 0.0 < ahead < MOST_AHEAD else self.latency)
+        when = self._clock.sounds_at(time.monotonic(), due - times.currentTime, frames)
         if self._process(out, when) and is_late:
             self.dropouts += 1  # the device has gone on without us; its own flag misses most of these
