@@ -2,13 +2,16 @@
 
 import os
 import sys
+import time
 from types import SimpleNamespace
 
 import numpy as np
 import pytest
 
 from chronotome.engine.output import CALM_SECONDS, PortAudioOutput, SimulatedOutput, buffer_seconds
+from chronotome.engine.player import Player
 from chronotome.errors import DeviceUnavailable
+from chronotome.render.arena import Arena
 
 RATE, BLOCK = 48000, 256
 
@@ -142,6 +145,78 @@ def test_a_device_that_ends_is_no_longer_alive(library):
     assert not output.is_alive
     output.stop()
     assert library.opened[0].closed == 1
+
+
+def test_a_device_that_calls_no_more_is_dead_though_it_says_it_is_active(library, monkeypatch):
+    now = [100.0]
+    monkeypatch.setattr("chronotome.engine.output.time", SimpleNamespace(monotonic=lambda: now[0]))
+    output = PortAudioOutput(fill(0.0), rate=RATE, block=BLOCK)
+    output.start()
+    now[0] += 1.0
+    library.opened[0].block_at(10)
+    now[0] += 1.0
+    assert output.is_alive
+
+    now[0] += 0.2
+
+    assert not output.is_alive
+
+
+SERVER = """
+import os, threading, time
+SERVER = os.environ["FERRY_SERVER"]
+def _terminate(): pass
+def _initialize(): pass
+def query_devices(*_): return {"name": "Ferry bell"}
+class OutputStream:
+    device, active, latency = 0, True, 0.02
+    def __init__(self, blocksize, callback, **_):
+        if not os.path.exists(SERVER):
+            raise RuntimeError("nobody is there")
+        self.block, self.call = blocksize, callback
+    def start(self):
+        threading.Thread(target=self.run, daemon=True).start()
+    def run(self):
+        import numpy as np
+        from types import SimpleNamespace
+        while os.path.exists(SERVER):
+            now = time.monotonic()
+            times = SimpleNamespace(currentTime=now, outputBufferDacTime=now + 0.02)
+            self.call(np.zeros((self.block, 2), np.float32), self.block, times, None)
+            time.sleep(self.block / 48000)
+    def close(self):
+        time.sleep(1000)  # as where its server died
+"""
+
+
+def test_a_server_that_dies_and_comes_back_is_heard_again_where_it_was(tmp_path, monkeypatch):
+    server = tmp_path / "server"
+    server.touch()
+    (tmp_path / "sounddevice.py").write_text(SERVER)
+    monkeypatch.setenv("PYTHONPATH", os.pathsep.join([str(tmp_path), os.environ.get("PYTHONPATH", "")]))
+    monkeypatch.setenv("FERRY_SERVER", str(server))
+    player = Player(Arena(), output="auto", block=512)
+
+    def until(words):
+        began = time.monotonic()
+        while words not in player.state().device or not player.state().is_ready:
+            assert time.monotonic() - began < 10
+            player.revive()
+            time.sleep(0.02)
+        return time.monotonic() - began
+
+    try:
+        player.start(RATE)
+        until("Ferry bell")
+        player.seek(48000)
+        time.sleep(0.1)
+        server.unlink()
+        until("simulated output: the sound device was lost")
+        server.touch()
+        until("Ferry bell")
+        assert player.state().position == 48000
+    finally:
+        player.close()
 
 
 def test_what_keeps_a_device_from_opening_is_said(library):

@@ -107,7 +107,7 @@ def test_an_audio_process_whose_parent_is_gone_before_it_starts_ends_by_itself(p
     arena, control = player.arena.descriptor, player.control.descriptor
     gone = subprocess.Popen([sys.executable, "-c", ""])
     gone.wait()
-    words = [str(arena), str(control), str(gone.pid), "simulated", "auto", "48000", "512"]
+    words = [str(arena), str(control), str(gone.pid), "simulated", "auto", "48000", "512", ""]
 
     child = subprocess.Popen(
         [sys.executable, "-m", "chronotome.engine.audio_process", *words],

@@ -11,13 +11,14 @@ import time
 from chronotome.engine.control import Control, Word
 from chronotome.engine.midi import MidiInput
 from chronotome.engine.mixer import Mixer
-from chronotome.engine.output import Output, PortAudioOutput, SimulatedOutput
+from chronotome.engine.output import LOST, Output, PortAudioOutput, SimulatedOutput
 from chronotome.engine.taking import Taking
 from chronotome.errors import DeviceUnavailable
 from chronotome.render.arena import Arena
 
 POLL_SECONDS = 0.02
-RETRY_SECONDS = 2.0
+RETRY_SECONDS, SELDOM_SECONDS = 2.0, 10.0
+"""How often a device is looked for that was lost, and one that never was there."""
 PR_SET_PDEATHSIG = 1
 NICER = -11
 
@@ -27,20 +28,38 @@ def open_output(
 ) -> Output:
     """The device that is wanted, or the simulated one with the reason."""
     if wanted != "simulated":
-        try:
-            return PortAudioOutput(
-                mixer.process, rate=rate, block=block, device=None if wanted == "auto" else wanted
-            )
-        except DeviceUnavailable:
-            why = why or "no sound device"
+        found = _device(mixer, wanted, rate, block)
+        if found is not None:
+            return found
+        why = why or "no sound device"
     output = SimulatedOutput(mixer.process, rate=rate, block=block, tape=control.tape)
     if why:
         output.words = f"simulated output: {why}"
     return output
 
 
-def run(descriptors: tuple[int, int], parent: int, devices: tuple[str, str], rate: int, block: int) -> None:
-    """Serve until told to quit, or until the parent is gone, be it while this process starts."""
+def _device(
+    mixer: Mixer, wanted: str, rate: int, block: int, *, is_anew: bool = False
+) -> PortAudioOutput | None:
+    device = None if wanted == "auto" else wanted
+    try:
+        return PortAudioOutput(mixer.process, rate=rate, block=block, device=device, is_anew=is_anew)
+    except DeviceUnavailable:
+        return None
+
+
+def run(  # noqa: PLR0917 - the words of its command line
+    descriptors: tuple[int, int],
+    parent: int,
+    devices: tuple[str, str],
+    rate: int,
+    block: int,
+    why: str = "",
+) -> None:
+    """Serve until told to quit, or until the parent is gone, be it while this process starts.
+
+    `why` says why there may be no device: the process before was begun anew for that.
+    """
     arena_descriptor, control_descriptor = descriptors
     wanted, heard = devices
     signal.signal(signal.SIGINT, signal.SIG_IGN)
@@ -51,7 +70,7 @@ def run(descriptors: tuple[int, int], parent: int, devices: tuple[str, str], rat
     floats = Arena(arena_descriptor).floats
     mixer = Mixer(control, floats)
     control.put(Word.RATE, rate)
-    output = open_output(mixer, control, wanted=wanted, rate=rate, block=block)
+    output = open_output(mixer, control, wanted=wanted, rate=rate, block=block, why=why)
     midi = MidiInput(control, mixer.notes.append)
     midi.start()
     device = None if heard == "auto" else heard
@@ -60,8 +79,8 @@ def run(descriptors: tuple[int, int], parent: int, devices: tuple[str, str], rat
     gc.freeze()
     gc.disable()
     _begin(output, control)
-    retried = time.monotonic()
-    lost = 0
+    tried, lost = time.monotonic(), 0
+    pause = RETRY_SECONDS if why else SELDOM_SECONDS
     while not control.get(Word.QUIT) and os.getppid() == parent:
         control.put(Word.DROPOUTS, lost + output.dropouts)
         control.put(Word.LATENCY, int(output.latency * 1e9))
@@ -69,18 +88,19 @@ def run(descriptors: tuple[int, int], parent: int, devices: tuple[str, str], rat
             control.put(Word.PLAYED, output.played)
         taking.look()
         time.sleep(POLL_SECONDS)
-        is_fallback = isinstance(output, SimulatedOutput) and wanted != "simulated"
-        if output.is_alive and not (is_fallback and "lost" in output.words):
+        if not isinstance(output, SimulatedOutput):
+            if not output.is_alive:
+                os._exit(LOST)  # closing it may never return: the player begins us anew
             continue
-        if time.monotonic() - retried < RETRY_SECONDS and output.is_alive:
+        if wanted == "simulated" or taking.is_real or time.monotonic() - tried < pause:
             continue
-        retried = time.monotonic()
-        lost += output.dropouts
-        output.stop()
-        output = open_output(
-            mixer, control, wanted=wanted, rate=rate, block=block, why="the sound device was lost"
-        )
-        _begin(output, control)
+        tried = time.monotonic()
+        found = _device(mixer, wanted, rate, block, is_anew=True)
+        if found is not None:
+            lost += output.dropouts
+            output.stop()
+            output = found
+            _begin(output, control)
     output.stop()
     midi.stop()
     taking.close()
@@ -95,11 +115,12 @@ def _begin(output: Output, control: Control) -> None:
 
 
 if __name__ == "__main__":
-    arena, shared, parent_id, output_name, input_name, frames_per_second, frames_per_block = sys.argv[1:]
+    arena, shared, parent_id, output_name, input_name, rate_words, block_words, reason = sys.argv[1:]
     run(
         (int(arena), int(shared)),
         int(parent_id),
         (output_name, input_name),
-        int(frames_per_second),
-        int(frames_per_block),
+        int(rate_words),
+        int(block_words),
+        reason,
     )

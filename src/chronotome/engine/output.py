@@ -1,6 +1,7 @@
 """Sound devices behind one interface: the real one and the simulated one."""
 
 import contextlib
+import ctypes
 import math
 import threading
 import time
@@ -27,6 +28,26 @@ CALM_SECONDS = 0.1
 SIMULATED_TIMES = 3
 """The stand-in runs on machines that stall for 200 ms now and then; nobody waits for its sound."""
 STALLED_BLOCKS = 50
+
+
+SILENT_SECONDS = 1.0
+"""A device that has not called for so long, beside four times its latency, is dead, whatever it says."""
+LOST = 3
+"""What the audio process ends with where its device is dead: closing that may never return."""
+JACK_NAME = b"Chronotome\0"
+
+
+def portaudio(*, is_anew: bool = False) -> Any:
+    """PortAudio; begun anew, it sees servers and devices that came since. No stream may be open then."""
+    import sounddevice  # noqa: PLC0415 - looks for the system library when it is imported
+
+    if is_anew:
+        sounddevice._terminate()  # noqa: SLF001 - it has no public name
+    with contextlib.suppress(OSError, AttributeError):  # built without JACK
+        ctypes.CDLL("libportaudio.so.2").PaJack_SetClientName(JACK_NAME)
+    if is_anew:
+        sounddevice._initialize()  # noqa: SLF001 - the same
+    return sounddevice
 
 
 def buffer_seconds(block: int, rate: int) -> float:
@@ -127,16 +148,18 @@ class SimulatedOutput:
 class PortAudioOutput:
     """The real device, through PortAudio."""
 
-    def __init__(self, process: Process, *, rate: int, block: int, device: str | None = None) -> None:
+    def __init__(
+        self, process: Process, *, rate: int, block: int, device: str | None = None, is_anew: bool = False
+    ) -> None:
         self._process = process
         self._rate = rate
+        self._called = time.monotonic()
         self._next_due: float | None = None
         self._has_finished = False
         self.dropouts = 0
         with silent_stderr():
             try:
-                import sounddevice  # noqa: PLC0415 - looks for the system library when it is imported
-
+                sounddevice = portaudio(is_anew=is_anew)
                 self._stream: Any = sounddevice.OutputStream(
                     samplerate=rate,
                     blocksize=block,
@@ -155,6 +178,7 @@ class PortAudioOutput:
         self.words = str(name)
 
     def start(self) -> None:
+        self._called = time.monotonic()
         self._stream.start()
 
     def stop(self) -> None:
@@ -168,15 +192,17 @@ class PortAudioOutput:
 
     @property
     def is_alive(self) -> bool:
-        return not self._has_finished and bool(self._stream.active)
+        is_called = time.monotonic() - self._called < SILENT_SECONDS + 4 * self.latency
+        return is_called and not self._has_finished and bool(self._stream.active)
 
     def _on_finished(self) -> None:
         self._has_finished = True
 
     def _on_block(self, out: Samples, frames: int, times: Any, _status: Any) -> None:
+        now = self._called = time.monotonic()
         due = times.outputBufferDacTime
         is_late = self._next_due is not None and due - self._next_due > 1.5 * frames / self._rate
         self._next_due = due + frames / self._rate
-        when = self._clock.sounds_at(time.monotonic(), due - times.currentTime, frames)
+        when = self._clock.sounds_at(now, due - times.currentTime, frames)
         if self._process(out, when) and is_late:
             self.dropouts += 1  # the device has gone on without us; its own flag misses most of these

@@ -16,7 +16,7 @@ from chronotome.dsp.audio import Samples
 from chronotome.engine.control import TAPE_FRAMES, Command, Control, Word
 from chronotome.engine.kit_table import PLAYED, WANTED, KeySound, Note, NoteKind
 from chronotome.engine.mixer import Mixer
-from chronotome.engine.output import SimulatedOutput
+from chronotome.engine.output import LOST, SimulatedOutput
 from chronotome.engine.taking import NONE, REAL, SIMULATED
 from chronotome.render.arena import Arena, Region
 from chronotome.render.mix import Mix, Side
@@ -25,6 +25,13 @@ from chronotome.render.take_ring import TakeWord
 DEFAULT_BLOCK = 512
 AUTO = "auto"
 CLOSE_SECONDS = 2.0
+MIXER_NAME = (
+    "application.name=Chronotome application.id=org.chronotome.Chronotome "
+    "application.icon_name=org.chronotome.Chronotome media.role=production"
+)
+"""What mixers show: ALSA's plugin would name itself, and the interpreter."""
+LOST_WORDS = "the sound device was lost"
+"""Why its process is begun anew, where that is so."""
 
 
 @dataclass(frozen=True)
@@ -84,7 +91,7 @@ class Player:
         self.control = Control()
         self._launch()
 
-    def _launch(self) -> None:
+    def _launch(self, why: str = "") -> None:
         control = self.control
         control.put(Word.RATE, self.rate)
         if self.is_in_process:
@@ -115,12 +122,14 @@ class Player:
                     self._input,
                     str(self.rate),
                     str(self._block),
+                    why,
                 ],
                 pass_fds=descriptors,
                 env={
                     **os.environ,
                     "PYTHONPATH": os.pathsep.join([source, *others]),
                     "OMP_NUM_THREADS": "1",
+                    "PULSE_PROP_OVERRIDE": MIXER_NAME,
                 },
             )
         control.send(Command.LISTEN, self._side)
@@ -150,14 +159,14 @@ class Player:
         if self._child is None or self._child.poll() is None:
             return False
         with self._lock:
-            self._relaunch()
+            self._relaunch(LOST_WORDS if self._child.returncode == LOST else "")
         return True
 
-    def _relaunch(self) -> None:
+    def _relaunch(self, why: str = "") -> None:
         self._crashes += 1
         was_playing, position = bool(self.control.get(Word.IS_PLAYING)), self.control.get(Word.POSITION)
         self.control = Control()
-        self._launch()
+        self._launch(why)
         self.control.send(Command.PLAY if was_playing else Command.SEEK, position)
 
     def publish(self, mix: Mix, moved: Callable[[int], int] | None = None) -> None:

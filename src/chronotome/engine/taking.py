@@ -49,6 +49,11 @@ class Taking:
             self._input = self._opened(wanted)
             self._input.start()
 
+    @property
+    def is_real(self) -> bool:
+        """Whether a real input is open."""
+        return self._input is not None and not isinstance(self._input, SimulatedInput)
+
     def close(self) -> None:
         if self._input is not None:
             self._input.stop()
