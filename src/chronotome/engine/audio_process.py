@@ -35,17 +35,21 @@ def open_output(
     output = SimulatedOutput(mixer.process, rate=rate, block=block, tape=control.tape)
     if why:
         output.words = f"simulated output: {why}"
+    output.start()
     return output
 
 
 def _device(
     mixer: Mixer, wanted: str, rate: int, block: int, *, is_anew: bool = False
 ) -> PortAudioOutput | None:
+    """The real one, which plays; None where there is none, or it is gone again."""
     device = None if wanted == "auto" else wanted
     try:
-        return PortAudioOutput(mixer.process, rate=rate, block=block, device=device, is_anew=is_anew)
+        output = PortAudioOutput(mixer.process, rate=rate, block=block, device=device, is_anew=is_anew)
+        output.start()
     except DeviceUnavailable:
         return None
+    return output
 
 
 def run(  # noqa: PLR0917 - the words of its command line
@@ -78,7 +82,7 @@ def run(  # noqa: PLR0917 - the words of its command line
     gc.collect()
     gc.freeze()
     gc.disable()
-    _begin(output, control)
+    _tell(output, control)
     tried, lost = time.monotonic(), 0
     pause = RETRY_SECONDS if why else SELDOM_SECONDS
     while not control.get(Word.QUIT) and os.getppid() == parent:
@@ -100,17 +104,16 @@ def run(  # noqa: PLR0917 - the words of its command line
             lost += output.dropouts
             output.stop()
             output = found
-            _begin(output, control)
+            _tell(output, control)
     output.stop()
     midi.stop()
     taking.close()
 
 
-def _begin(output: Output, control: Control) -> None:
+def _tell(output: Output, control: Control) -> None:
     control.text = output.words
     control.put(Word.LATENCY, int(output.latency * 1e9))
     control.put(Word.IS_SIMULATED, int(isinstance(output, SimulatedOutput)))
-    output.start()
     control.put(Word.IS_READY, 1)
 
 

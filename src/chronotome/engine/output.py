@@ -179,7 +179,11 @@ class PortAudioOutput:
 
     def start(self) -> None:
         self._called = time.monotonic()
-        self._stream.start()
+        with silent_stderr():
+            try:
+                self._stream.start()
+            except Exception as error:
+                raise DeviceUnavailable(f"the sound device does not start ({error})") from error
 
     def stop(self) -> None:
         with silent_stderr(), contextlib.suppress(Exception):

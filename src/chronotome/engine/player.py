@@ -69,6 +69,8 @@ class Player:
         self._kit: dict[int, KeySound] = {}
         self._midi: tuple[str, ...] = ()
         self._crashes = 0
+        self._asked = False, 0
+        """Whether it is to play, and from where."""
         self._lock = threading.Lock()  # the renderer publishes, the window revives
         self.rate = 48000
         self.control = Control()
@@ -164,8 +166,11 @@ class Player:
 
     def _relaunch(self, why: str = "") -> None:
         self._crashes += 1
-        was_playing, position = bool(self.control.get(Word.IS_PLAYING)), self.control.get(Word.POSITION)
+        was_playing, position = self._asked  # of a process that ended before it heard of it
+        if self.control.get(Word.TAIL) == self.control.get(Word.HEAD):
+            was_playing, position = bool(self.control.get(Word.IS_PLAYING)), self.control.get(Word.POSITION)
         self.control = Control()
+        self._asked = was_playing, position
         self._launch(why)
         self.control.send(Command.PLAY if was_playing else Command.SEEK, position)
 
@@ -182,11 +187,13 @@ class Player:
 
     def play(self, position: int, count: Region | None = None) -> None:
         """Play from a session frame; a count, if there is one, sounds first and the frame right after it."""
+        self._asked = True, position
         self.control.send(Command.PLAY, position, 0 if count is None else count.frames)
         if count is not None:
             self.hear(count, 0, count.frames)
 
     def stop(self) -> None:
+        self._asked = False, self._asked[1]
         self.control.send(Command.STOP)
 
     def use(self, *, output: str | None = None, heard: str | None = None, block: int | None = None) -> None:
@@ -291,6 +298,7 @@ class Player:
         return found
 
     def seek(self, position: int) -> None:
+        self._asked = self._asked[0], position
         self.control.send(Command.SEEK, position)
 
     def hear(
