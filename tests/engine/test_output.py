@@ -177,6 +177,7 @@ class OutputStream:
     def start(self):
         threading.Thread(target=self.run, daemon=True).start()
     def run(self):
+        os.write(2, b"Expression failed")
         import numpy as np
         from types import SimpleNamespace
         while os.path.exists(SERVER):
@@ -189,7 +190,7 @@ class OutputStream:
 """
 
 
-def test_a_server_that_dies_and_comes_back_is_heard_again_where_it_was(tmp_path, monkeypatch):
+def test_a_server_that_dies_and_comes_back_is_heard_again_where_it_was(tmp_path, monkeypatch, capfd):
     server = tmp_path / "server"
     server.touch()
     (tmp_path / "sounddevice.py").write_text(SERVER)
@@ -217,6 +218,7 @@ def test_a_server_that_dies_and_comes_back_is_heard_again_where_it_was(tmp_path,
         assert player.state().position == 48000
     finally:
         player.close()
+    assert capfd.readouterr().err == ""
 
 
 def test_what_keeps_a_device_from_opening_is_said(library):

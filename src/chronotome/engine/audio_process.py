@@ -12,6 +12,7 @@ from chronotome.engine.control import Control, Word
 from chronotome.engine.midi import MidiInput
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import LOST, Output, PortAudioOutput, SimulatedOutput
+from chronotome.engine.quiet import keep_libraries_silent
 from chronotome.engine.taking import Taking
 from chronotome.errors import DeviceUnavailable
 from chronotome.render.arena import Arena
@@ -118,6 +119,7 @@ def _tell(output: Output, control: Control) -> None:
 
 
 if __name__ == "__main__":
+    keep_libraries_silent()
     arena, shared, parent_id, output_name, input_name, rate_words, block_words, reason = sys.argv[1:]
     run(
         (int(arena), int(shared)),

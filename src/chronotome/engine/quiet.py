@@ -2,10 +2,19 @@
 
 import contextlib
 import os
+import sys
 import threading
 from collections.abc import Iterator
 
 _ONE = threading.RLock()
+
+
+def keep_libraries_silent() -> None:
+    """What C libraries say goes nowhere from now on; what Python says is still read."""
+    sys.stderr = os.fdopen(os.dup(2), "w", buffering=1)
+    nowhere = os.open(os.devnull, os.O_WRONLY)
+    os.dup2(nowhere, 2)
+    os.close(nowhere)
 
 
 @contextlib.contextmanager
