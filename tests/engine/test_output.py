@@ -232,6 +232,17 @@ def test_what_keeps_a_device_from_opening_is_said(library):
         PortAudioOutput(fill(0.0), rate=RATE, block=BLOCK)
 
 
+def test_a_device_of_another_rate_is_said_to_be_one(library):
+    def stream(**_settings):
+        raise RuntimeError("Error opening OutputStream: Invalid sample rate [PaErrorCode -9997]")
+
+    library.OutputStream = stream
+    library.query_devices = lambda *_: {"name": "Ferry bell", "default_samplerate": 48000.0}
+
+    with pytest.raises(DeviceUnavailable, match=r"^Ferry bell plays at 48 kHz, this session is at 44\.1$"):
+        PortAudioOutput(fill(0.0), rate=44100, block=BLOCK)
+
+
 def test_drivers_chatter_to_nobody(library, capfd):
     library.OutputStream = lambda **settings: os.write(2, b"chatter") and Stream(**settings)
 

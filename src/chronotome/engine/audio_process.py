@@ -11,7 +11,7 @@ import time
 from chronotome.engine.control import Control, Word
 from chronotome.engine.midi import MidiInput
 from chronotome.engine.mixer import Mixer
-from chronotome.engine.output import LOST, Output, PortAudioOutput, SimulatedOutput
+from chronotome.engine.output import LOST, AnotherRate, Output, PortAudioOutput, SimulatedOutput
 from chronotome.engine.quiet import keep_libraries_silent
 from chronotome.engine.taking import Taking
 from chronotome.errors import DeviceUnavailable
@@ -30,9 +30,9 @@ def open_output(
     """The device that is wanted, or the simulated one with the reason."""
     if wanted != "simulated":
         found = _device(mixer, wanted, rate, block)
-        if found is not None:
+        if isinstance(found, PortAudioOutput):
             return found
-        why = why or "no sound device"
+        why = str(found) if isinstance(found, AnotherRate) else why or "no sound device"
     output = SimulatedOutput(mixer.process, rate=rate, block=block, tape=control.tape)
     if why:
         output.words = f"simulated output: {why}"
@@ -42,14 +42,14 @@ def open_output(
 
 def _device(
     mixer: Mixer, wanted: str, rate: int, block: int, *, is_anew: bool = False
-) -> PortAudioOutput | None:
-    """The real one, which plays; None where there is none, or it is gone again."""
+) -> PortAudioOutput | DeviceUnavailable:
+    """The real one, which plays; or why there is none."""
     device = None if wanted == "auto" else wanted
     try:
         output = PortAudioOutput(mixer.process, rate=rate, block=block, device=device, is_anew=is_anew)
         output.start()
-    except DeviceUnavailable:
-        return None
+    except DeviceUnavailable as error:
+        return error
     return output
 
 
@@ -101,7 +101,7 @@ def run(  # noqa: PLR0917 - the words of its command line
             continue
         tried = time.monotonic()
         found = _device(mixer, wanted, rate, block, is_anew=True)
-        if found is not None:
+        if isinstance(found, PortAudioOutput):
             lost += output.dropouts
             output.stop()
             output = found

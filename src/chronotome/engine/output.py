@@ -32,6 +32,7 @@ STALLED_BLOCKS = 50
 
 SILENT_SECONDS = 1.0
 """A device that has not called for so long, beside four times its latency, is dead, whatever it says."""
+INVALID_RATE = "Invalid sample rate"
 LOST = 3
 """What the audio process ends with where its device is dead: closing that may never return."""
 JACK_NAME = b"Chronotome\0"
@@ -145,6 +146,17 @@ class SimulatedOutput:
             number += 1
 
 
+class AnotherRate(DeviceUnavailable):
+    """A device that does not play at the session's rate."""
+
+
+def _other_rate(library: Any, device: str | None, rate: int) -> str:
+    """Which rate it plays at, in words."""
+    told = library.query_devices(device, "output")
+    usual = float(told["default_samplerate"]) / 1000
+    return f"{told['name']} plays at {usual:g} kHz, this session is at {rate / 1000:g}"
+
+
 class PortAudioOutput:
     """The real device, through PortAudio."""
 
@@ -172,6 +184,8 @@ class PortAudioOutput:
                     prime_output_buffers_using_stream_callback=False,
                 )
             except Exception as error:
+                if INVALID_RATE in str(error):
+                    raise AnotherRate(_other_rate(sounddevice, device, rate)) from error
                 raise DeviceUnavailable(f"no sound device could be opened ({error})") from error
         self._clock = BlockClock(rate, float(self._stream.latency), block)
         name = sounddevice.query_devices(self._stream.device)["name"]
