@@ -152,9 +152,9 @@ def test_a_device_that_calls_no_more_is_dead_though_it_says_it_is_active(library
     monkeypatch.setattr("chronotome.engine.output.time", SimpleNamespace(monotonic=lambda: now[0]))
     output = PortAudioOutput(fill(0.0), rate=RATE, block=BLOCK)
     output.start()
-    now[0] += 1.0
+    now[0] += 2.0
     library.opened[0].block_at(10)
-    now[0] += 1.0
+    now[0] += 2.0
     assert output.is_alive
 
     now[0] += 0.2

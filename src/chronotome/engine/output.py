@@ -30,8 +30,11 @@ SIMULATED_TIMES = 3
 STALLED_BLOCKS = 50
 
 
-SILENT_SECONDS = 1.0
-"""A device that has not called for so long, beside four times its latency, is dead, whatever it says."""
+SILENT_SECONDS = 2.0
+"""A device that has not called for so long, beside four times its latency, is dead, whatever it says.
+
+PulseAudio takes a second between the first blocks and the next ones when its sink begins.
+"""
 INVALID_RATE = "Invalid sample rate"
 LOST = 3
 """What the audio process ends with where its device is dead: closing that may never return."""

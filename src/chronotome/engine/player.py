@@ -171,6 +171,7 @@ class Player:
             was_playing, position = bool(self.control.get(Word.IS_PLAYING)), self.control.get(Word.POSITION)
         self.control = Control()
         self._asked = was_playing, position
+        self.control.put(Word.POSITION, position)
         self._launch(why)
         self.control.send(Command.PLAY if was_playing else Command.SEEK, position)
 
