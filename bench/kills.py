@@ -7,8 +7,10 @@ Each life edits, and does one thing more, over and over: saves, packs, records t
 brings that back, and edits on. Then it is killed as well.
 """
 
+import ctypes
 import multiprocessing
 import random
+import signal
 import sys
 import time
 import zipfile
@@ -18,6 +20,7 @@ from pathlib import Path
 import soundfile
 
 from bench.material import isolate
+from chronotome.engine.audio_process import PR_SET_PDEATHSIG
 from chronotome.errors import ChronotomeError
 from chronotome.files.journal import discard, left_behind, recover
 from chronotome.files.session_file import load_session, sweep_session
@@ -38,6 +41,7 @@ def life(way: str, folder: Path, first: int, said: Path) -> None:
     from chronotome.ui.application import application, build, wait_until_ready  # noqa: PLC0415 - the same
     from chronotome.ui.commands.session_files import DEMO_SESSION  # noqa: PLC0415 - the same
 
+    ctypes.CDLL(None).prctl(PR_SET_PDEATHSIG, signal.SIGKILL)
     application()
     window = build(Settings(), in_process=True)
     window.show()
