@@ -236,6 +236,9 @@ class Recordings(QObject):
     def _resample(self, before: Source) -> None:
         """To the session's rate, without the file."""
         is_current, rate, content = self.watch(), self._store.session.rate, before.content
+        if not self._store.session.has(content):  # it was taken back meanwhile
+            self._let_go_of(before)
+            return
         recording = self._store.session.recording_with(content)
         frames = round(recording.frames * rate / recording.rate)
 
@@ -251,10 +254,16 @@ class Recordings(QObject):
             self.pool.add(source)
             self.source_ready.emit(content)
 
+        def fail(error: ChronotomeError) -> None:
+            self._let_go_of(before)
+            if is_current():
+                self._not_read(content, Path(recording.file), error, is_new=False)
+
         self._tasks.run(
             tr("Resampling {0}", recording.file),
             lambda _progress: resampled(before, self.arena, rate, frames),
             keep,
+            fail,
         )
 
     def _not_read(self, content: ContentHash, path: Path, error: ChronotomeError, *, is_new: bool) -> None:

@@ -75,14 +75,14 @@ def run(  # noqa: PLR0917 - the words of its command line
     floats = Arena(arena_descriptor).floats
     mixer = Mixer(control, floats)
     control.put(Word.RATE, rate)
-    output = open_output(mixer, control, wanted=wanted, rate=rate, block=block, why=why)
     midi = MidiInput(control, mixer.notes.append)
     midi.start()
     device = None if heard == "auto" else heard
     taking = Taking(control, floats, mixer.notes, mixer.monitor, block=block, device=device)
     gc.collect()
     gc.freeze()
-    gc.disable()
+    gc.disable()  # before the first callback
+    output = open_output(mixer, control, wanted=wanted, rate=rate, block=block, why=why)
     _tell(output, control)
     tried, lost = time.monotonic(), 0
     pause = RETRY_SECONDS if why else SELDOM_SECONDS
