@@ -207,14 +207,20 @@ def _pitched(score: Score, semitones: float, keeps_formants: bool, offset: int) 
         least = APART * REACH * score.rate * max(1.0, 2 ** (semitones / 12))
         is_long = np.minimum(score.end - score.start, score.length) >= least
         meet = (is_long[:-1] & is_long[1:] & score.joins[:-1]).tolist()
-        ways = zip([False, *meet], [*meet, False], strict=True)
-        shapes = tuple(
-            shape._replace(goes_on=each)
-            for shape, each in zip(shapes or (PLAIN,) * len(score), ways, strict=True)
-        )
+        shapes = _going_on(shapes or (PLAIN,) * len(score), meet)
     return replace(
         score, shapes=shapes, semitones=np.full(len(score), semitones), keeps_formants=keeps_formants
     )
+
+
+def _going_on(shapes: tuple[Shape, ...], meet: list[bool]) -> tuple[Shape, ...]:
+    """With what each row goes on from and in; one object for those that are one and go on alike."""
+    made = dict[tuple[int, bool, bool], Shape]()
+    for shape, before, after in zip(shapes, [False, *meet], [*meet, False], strict=True):
+        if (id(shape), before, after) not in made:
+            made[id(shape), before, after] = shape._replace(goes_on=(before, after))
+    ends = zip(shapes, [False, *meet], [*meet, False], strict=True)
+    return tuple(made[id(shape), before, after] for shape, before, after in ends)
 
 
 @by_identity(MANY)
