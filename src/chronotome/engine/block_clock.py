@@ -30,7 +30,16 @@ class BlockClock:
             self.latency = max(ahead, self.latency - FORGOTTEN * frames / self._rate)
         else:
             ahead = self._usual
-        off = now + ahead - self._line
+        return self._along(now + ahead, frames)
+
+    def came_at(self, now: float, ago: float, frames: int) -> float:
+        """The moment at which the first frame of a block came in that the device says is so long ago."""
+        low, high = BELIEVED
+        return self._along(now - (ago if low < ago < high else frames / self._rate), frames)
+
+    def _along(self, moment: float, frames: int) -> float:
+        """Where the line has a block that is said to be at a moment."""
+        off = moment - self._line
         self._line += FOLLOWED * off if abs(off) < ANEW_SECONDS else off
         due = self._line
         self._line += frames / self._rate

@@ -13,6 +13,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples
+from chronotome.engine.beat_table import TABLE_BYTES as BEATS_BYTES
+from chronotome.engine.beat_table import BeatTable
 from chronotome.engine.kit_table import TABLE_BYTES as KIT_TABLE_BYTES
 from chronotome.engine.kit_table import KitTable
 from chronotome.render.mix import OUT_CHANNELS, TABLE_BYTES, Mix, MixTable
@@ -27,6 +29,7 @@ VALUES = 6
 COMMAND_BYTES = 8 * (1 + VALUES)
 PAGE = mmap.PAGESIZE
 LONG_TEXT_BYTES = 2 * PAGE
+TEXTS = 5
 
 
 class Word(IntEnum):
@@ -64,10 +67,24 @@ class Word(IntEnum):
     """Where the performance of the simulated input lies in the arena, as the two that follow."""
     INPUT_FRAMES = 27
     INPUT_CHANNELS = 28
-    WAITING = 30
-    """Frames of a count-in that still come before POSITION."""
     IS_MONITORED = 29
     """Whether what the input hears is heard."""
+    WAITING = 30
+    """Frames of a count-in that still come before POSITION."""
+    IN_TIME = 31
+    """With what it is to be in time, an `InTime`."""
+    IS_IN_TIME = 32
+    """Whether it is."""
+    CLOCK_TEMPO = 33
+    """Of the clock that is heard, in millionths of a beat a minute; 0: there is none."""
+
+
+class InTime(IntEnum):
+    """What tells when it starts, stops and where it is."""
+
+    NOTHING = 0
+    JACK = 1
+    CLOCK = 2
 
 
 class Command(IntEnum):
@@ -97,6 +114,11 @@ class SharedText:
         return int(self._head[0])
 
     @property
+    def is_there(self) -> bool:
+        """Whether it says anything."""
+        return bool(self._head[1])
+
+    @property
     def text(self) -> str:
         return bytes(self._bytes[: int(self._head[1])]).decode("utf-8", "replace")
 
@@ -117,7 +139,8 @@ class Control:
         slot_bytes = -(-TABLE_BYTES // PAGE) * PAGE
         kit = tables + SLOTS * slot_bytes
         texts = kit + -(-KIT_TABLE_BYTES // PAGE) * PAGE
-        self.take_offset = texts + 3 * LONG_TEXT_BYTES
+        beats = texts + TEXTS * LONG_TEXT_BYTES
+        self.take_offset = beats + -(-BEATS_BYTES // PAGE) * PAGE
         tape = self.take_offset + -(-TAKE_BYTES // PAGE) * PAGE
         size = tape + TAPE_FRAMES * OUT_CHANNELS * 4
         self.descriptor = os.memfd_create("chronotome-control") if descriptor is None else descriptor
@@ -139,6 +162,11 @@ class Control:
         """Those that are listened to; empty: all."""
         self.input = SharedText(view, texts + 2 * LONG_TEXT_BYTES)
         """What the input is that is open."""
+        self.clocks = SharedText(view, texts + 3 * LONG_TEXT_BYTES)
+        """Names of MIDI ports that a clock can go to, a line each."""
+        self.wanted_clock = SharedText(view, texts + 4 * LONG_TEXT_BYTES)
+        """Those that it goes to; empty: none."""
+        self.beats = BeatTable(view, beats)
         self.take = TakeRing(view, self.take_offset)
         self.tape: Samples = np.frombuffer(view, np.float32, TAPE_FRAMES * OUT_CHANNELS, tape).reshape(
             TAPE_FRAMES, OUT_CHANNELS

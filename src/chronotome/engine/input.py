@@ -2,21 +2,21 @@
 
 import threading
 import time
-from collections.abc import Callable
 from typing import Any, Protocol
 
 import numpy as np
 
 from chronotome.dsp.audio import Curve, Samples
+from chronotome.engine.block_clock import BlockClock
 from chronotome.engine.control import Control, Word
+from chronotome.engine.other_rate import OtherRateHeard
+from chronotome.engine.output import at_any_rate, rate_words
 from chronotome.engine.quiet import silent_stderr
+from chronotome.engine.streams import Hear
 from chronotome.errors import DeviceUnavailable
 from chronotome.render.mix import OUT_CHANNELS, fold_down
 
-Hear = Callable[[Samples, float], None]
-"""Takes a block, float32 (frames, 2), whose first frame came in at a moment of the monotonic clock."""
 RESYNC_SECONDS = 0.02
-MOST_AGO = 2.0
 SIMULATED_DELAY = 0.0075
 """By which what the simulated input hears comes later than it says, as converters do: to be measured."""
 
@@ -115,25 +115,30 @@ class PortAudioInput:
     """The real device, through PortAudio; one channel is heard on both sides."""
 
     def __init__(self, hear: Hear, *, rate: int, block: int, device: str | None = None) -> None:
-        self._hear = hear
         with silent_stderr():
             try:
                 import sounddevice  # noqa: PLC0415 - looks for the system library when it is imported
 
                 told = sounddevice.query_devices(device, "input")
                 channels = min(OUT_CHANNELS, int(told["max_input_channels"]))
-                self._stream: Any = sounddevice.InputStream(
-                    samplerate=rate,
-                    blocksize=block,
-                    device=device,
-                    channels=max(1, channels),
-                    dtype="float32",
-                    latency="low",
-                    callback=self._on_block,
-                )
+
+                def open_at(samplerate: int) -> Any:
+                    return sounddevice.InputStream(
+                        samplerate=samplerate,
+                        blocksize=block,
+                        device=device,
+                        channels=max(1, channels),
+                        dtype="float32",
+                        latency="low",
+                        callback=self._on_block,
+                    )
+
+                self._stream, at = at_any_rate(open_at, lambda: float(told["default_samplerate"]), rate)
             except Exception as error:
                 raise DeviceUnavailable(f"no sound input could be opened ({error})") from error
-        self.words = str(told["name"])
+        self._hear = hear if at == rate else OtherRateHeard(hear, rate, at).hear
+        self._clock = BlockClock(at, 0.0, block)
+        self.words = rate_words(str(told["name"]), rate, at)
 
     def start(self) -> None:
         self._stream.start()
@@ -142,7 +147,6 @@ class PortAudioInput:
         with silent_stderr():
             self._stream.close()
 
-    def _on_block(self, block: Samples, _frames: int, times: Any, _status: Any) -> None:
-        ago = times.currentTime - times.inputBufferAdcTime
-        came = time.monotonic() - (ago if 0.0 <= ago < MOST_AGO else 0.0)
+    def _on_block(self, block: Samples, frames: int, times: Any, _status: Any) -> None:
+        came = self._clock.came_at(time.monotonic(), times.currentTime - times.inputBufferAdcTime, frames)
         self._hear(block if block.shape[1] == OUT_CHANNELS else np.repeat(block, OUT_CHANNELS, axis=1), came)

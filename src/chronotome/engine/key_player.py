@@ -101,7 +101,7 @@ class KeyPlayer:
 
     def _frame_of(self, note: Note) -> int | None:
         """The frame of this block at which a note is to sound; None where the song is not there yet."""
-        if note.kind == NoteKind.TAKE:
+        if note.kind in {NoteKind.TAKE, NoteKind.CONTROL}:
             return 0
         if note.frame < 0:
             rate = self._control.get(Word.RATE)

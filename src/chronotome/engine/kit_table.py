@@ -32,6 +32,8 @@ class NoteKind(IntEnum):
     """Everything that keys let sound ends."""
     TAKE = 4
     """A frame of the take that is recorded came in: its number stands in place of a key."""
+    CONTROL = 5
+    """A control of a MIDI device was turned: its number in place of a key, how far in place of velocity."""
 
 
 class Note(NamedTuple):

@@ -3,13 +3,16 @@
 import time
 from collections import deque
 from collections.abc import Callable, Sequence
+from typing import Protocol
 
 import numpy as np
 
 from chronotome.dsp.audio import Curve, Samples
 from chronotome.engine.control import Command, Control, Word
+from chronotome.engine.jack_transport import Now
 from chronotome.engine.key_player import KeyPlayer
 from chronotome.engine.kit_table import Note
+from chronotome.engine.midi_clock import ClockOut, Order
 from chronotome.engine.monitor import Monitor
 from chronotome.engine.voices import PREVIEW, Span, Voices
 from chronotome.render.mix import OUT_CHANNELS, Side
@@ -17,6 +20,18 @@ from chronotome.render.mix import OUT_CHANNELS, Side
 CHANGE_FADE = 256
 """Frames over which one mix or side gives way to another."""
 START_FADE = 16
+MOST_SENT = 4096
+"""Messages of the clock that wait for a port; where nobody takes them, the oldest go."""
+
+
+class Leader(Protocol):
+    """What is asked where others play with us: they start, and we with them."""
+
+    def play(self, position: int) -> None: ...
+
+    def stop(self) -> None: ...
+
+    def seek(self, position: int) -> None: ...
 
 
 class Mixer:
@@ -46,6 +61,12 @@ class Mixer:
         self._voices = Voices(floats)
         self._keys = KeyPlayer(control, floats)
         self.monitor = Monitor()
+        self.leader: Leader | None = None
+        self.orders: deque[Order] = deque()
+        """What a machine's clock wants."""
+        self.sent: deque[tuple[float, bytes]] = deque(maxlen=MOST_SENT)
+        """What machines are told: moments in seconds of the monotonic clock, and MIDI messages."""
+        self._clock = ClockOut(control.beats)
         self._obeyed: dict[int, Callable[[Sequence[int]], None]] = {
             Command.PLAY: self._begin,
             Command.STOP: self._stop,
@@ -73,32 +94,51 @@ class Mixer:
         self._obey()
         self._take_newest()
         self._keys.begin(when, len(out))
-        done = 0
-        while self._is_playing and done < len(out):
-            length = len(out) - done
-            if self._wait:
-                waited = min(self._wait, length)
-                self._fade_old(out[done : done + waited])
-                self._keys.passed(done, self._position - self._wait, waited)
-                self._wait -= waited
-                done += waited
-                continue
-            start, end = self._loop
-            if start < end and self._position < end:
-                length = min(length, end - self._position)
-            self._keys.passed(done, self._position, length)
-            self._play(out[done : done + length])
-            done += length
-            if start < end and self._position == end:
-                self._jump(start)
-        if not self._is_playing:
-            self._fade_old(out)
+        while self.orders:
+            self._follow_order(self.orders.popleft(), when)
+        self._play_block(out)
+        for at, message in self._clock.take():
+            self.sent.append((when + at / control.get(Word.RATE), message))
         if self._voices.sound:
             self._voices.add_into(out)
             sounds = True
         sounds |= self._keys.add_into(out)
         if control.get(Word.IS_MONITORED):
             sounds |= self.monitor.add_into(out)
+        self._tell(out, when)
+        control.put(Word.BUSIEST, max(control.get(Word.BUSIEST), time.perf_counter_ns() - began))
+        return sounds
+
+    def _play_block(self, out: Samples) -> None:
+        """What is played from the position on, waited for, and gone round; keys and clock hear of it."""
+        clock, done = self._clock, 0
+        clock.is_on = self._control.wanted_clock.is_there
+        while self._is_playing and done < len(out):
+            length = len(out) - done
+            if self._wait:
+                length = min(self._wait, length)
+                self._fade_old(out[done : done + length])
+                self._keys.passed(done, self._position - self._wait, length)
+                clock.rest(done, self._position, length)
+                self._wait -= length
+                done += length
+                continue
+            start, end = self._loop
+            if start < end and self._position < end:
+                length = min(length, end - self._position)
+            self._keys.passed(done, self._position, length)
+            clock.passed(done, self._position, length)
+            self._play(out[done : done + length])
+            done += length
+            if start < end and self._position == end:
+                self._jump(start)
+        if not self._is_playing:
+            self._fade_old(out)
+            clock.rest(0, self._position, len(out))
+
+    def _tell(self, out: Samples, when: float) -> None:
+        """Where it is and how loud, for the window."""
+        control = self._control
         control.put(Word.POSITION, self._position)
         control.put(Word.WAITING, self._wait)
         control.put(
@@ -108,13 +148,33 @@ class Mixer:
         control.put(Word.PEAK_LEFT, int(1e6 * max(out[:, 0].max(), -out[:, 0].min())))
         control.put(Word.PEAK_RIGHT, int(1e6 * max(out[:, 1].max(), -out[:, 1].min())))
         control.put(Word.BLOCKS, control.get(Word.BLOCKS) + 1)
-        control.put(Word.BUSIEST, max(control.get(Word.BUSIEST), time.perf_counter_ns() - began))
-        return sounds
 
     def _obey(self) -> None:
         while (command := self._control.next_command()) is not None:
             kind, values = command
-            self._obeyed[kind](values)
+            if self.leader is None or not _led(self.leader, kind, values):
+                self._obeyed[kind](values)
+
+    def follow(self, position: int, *, is_playing: bool) -> None:
+        """Others are at a session frame, and so is this from the next block on."""
+        self._begin((position, 0)) if is_playing else self._jump(position)
+
+    def halt(self) -> None:
+        """Others have stopped."""
+        self._stop(())
+
+    @property
+    def now(self) -> Now:
+        """Where it is, as those who follow and lead want to know."""
+        return Now(self._position, self._is_playing, self._wait, self._loop)
+
+    def _follow_order(self, order: Order, when: float) -> None:
+        """A machine starts or stops: in time with it, also where the block sounds later than it said so."""
+        if order.beat is None:
+            self._stop(())
+        elif self._control.beats.is_there:
+            later = (when - order.moment) * self._control.get(Word.RATE)
+            self._begin((max(0, round(self._control.beats.frame_of(order.beat) + later)), 0))
 
     def _begin(self, values: Sequence[int]) -> None:
         position, wait = values[:2]
@@ -209,3 +269,15 @@ class Mixer:
         if not self._old_left:
             self._control.put(Word.READING_OLD, -1)
             self._control.put(Word.OLDEST_SERIAL, self._control.get(Word.ADOPTED_SERIAL))
+
+
+def _led(leader: Leader, kind: int, values: Sequence[int]) -> bool:
+    """Ask others for what was asked of us; True where that is all, and they bring it about."""
+    if kind == Command.PLAY and not values[1]:  # a count-in is ours alone: they come with us after it
+        leader.play(values[0])
+        return True
+    if kind == Command.STOP:
+        leader.stop()
+    elif kind == Command.SEEK:
+        leader.seek(values[0])
+    return False

@@ -12,15 +12,12 @@ import numpy as np
 
 from chronotome.dsp.audio import Samples
 from chronotome.engine.block_clock import BlockClock
+from chronotome.engine.other_rate import OtherRate
 from chronotome.engine.quiet import silent_stderr
+from chronotome.engine.streams import Process
 from chronotome.errors import DeviceUnavailable
 from chronotome.render.mix import OUT_CHANNELS
 
-Process = Callable[[Samples, float], bool]
-"""Fills a block, float32 (frames, 2), that will sound at a moment of the monotonic clock.
-
-False where it is silence, because nothing plays.
-"""
 LEAST_PERIODS = 2
 CALM_BLOCK = 512
 CALM_SECONDS = 0.1
@@ -63,7 +60,9 @@ class Output(Protocol):
     """A device that pulls blocks. `dropouts` counts those that came too late, from frames, not from flags."""
 
     words: str
-    dropouts: int
+
+    @property
+    def dropouts(self) -> int: ...
 
     @property
     def latency(self) -> float: ...
@@ -149,25 +148,28 @@ class SimulatedOutput:
             number += 1
 
 
-class AnotherRate(DeviceUnavailable):
-    """A device that does not play at the session's rate."""
+def at_any_rate(open_at: Callable[[int], Any], usual: Callable[[], float], rate: int) -> tuple[Any, int]:
+    """A stream at the session's rate, else at the one that its device has; and at which it is."""
+    try:
+        return open_at(rate), rate
+    except Exception as error:
+        other = round(usual()) if INVALID_RATE in str(error) else rate
+        if other == rate:
+            raise
+        return open_at(other), other
 
 
-def _other_rate(library: Any, device: str | None, rate: int) -> str:
-    """Which rate it plays at, in words."""
-    told = library.query_devices(device, "output")
-    usual = float(told["default_samplerate"]) / 1000
-    return f"{told['name']} plays at {usual:g} kHz, this session is at {rate / 1000:g}"
+def rate_words(name: str, rate: int, device_rate: int) -> str:
+    """A device, and its rate where that is another one."""
+    return name if rate == device_rate else f"{name}, resampled to {device_rate / 1000:g} kHz"
 
 
 class PortAudioOutput:
-    """The real device, through PortAudio."""
+    """The real device, through PortAudio; resampled where it has another rate than the session."""
 
     def __init__(
         self, process: Process, *, rate: int, block: int, device: str | None = None, is_anew: bool = False
     ) -> None:
-        self._process = process
-        self._rate = rate
         self._called = time.monotonic()
         self._next_due: float | None = None
         self._has_finished = False
@@ -175,24 +177,31 @@ class PortAudioOutput:
         with silent_stderr():
             try:
                 sounddevice = portaudio(is_anew=is_anew)
-                self._stream: Any = sounddevice.OutputStream(
-                    samplerate=rate,
-                    blocksize=block,
-                    device=device,
-                    channels=OUT_CHANNELS,
-                    dtype="float32",
-                    latency=buffer_seconds(block, rate) or "low",
-                    callback=self._on_block,
-                    finished_callback=self._on_finished,
-                    prime_output_buffers_using_stream_callback=False,
-                )
+
+                def open_at(samplerate: int) -> Any:
+                    return sounddevice.OutputStream(
+                        samplerate=samplerate,
+                        blocksize=block,
+                        device=device,
+                        channels=OUT_CHANNELS,
+                        dtype="float32",
+                        latency=buffer_seconds(block, samplerate) or "low",
+                        callback=self._on_block,
+                        finished_callback=self._on_finished,
+                        prime_output_buffers_using_stream_callback=False,
+                    )
+
+                def usual() -> float:
+                    return float(sounddevice.query_devices(device, "output")["default_samplerate"])
+
+                self._stream, self._rate = at_any_rate(open_at, usual, rate)
             except Exception as error:
-                if INVALID_RATE in str(error):
-                    raise AnotherRate(_other_rate(sounddevice, device, rate)) from error
                 raise DeviceUnavailable(f"no sound device could be opened ({error})") from error
-        self._clock = BlockClock(rate, float(self._stream.latency), block)
+        self._other = None if self._rate == rate else OtherRate(process, rate, self._rate)
+        self._process = process if self._other is None else self._other.process
+        self._clock = BlockClock(self._rate, float(self._stream.latency), block)
         name = sounddevice.query_devices(self._stream.device)["name"]
-        self.words = str(name)
+        self.words = rate_words(str(name), rate, self._rate)
 
     def start(self) -> None:
         self._called = time.monotonic()
@@ -208,8 +217,8 @@ class PortAudioOutput:
 
     @property
     def latency(self) -> float:
-        """As measured, which is often more than the device's own word."""
-        return self._clock.latency
+        """As measured, often more than the device's own word; and what lies ready where rates differ."""
+        return self._clock.latency + (0.0 if self._other is None else self._other.lead)
 
     @property
     def is_alive(self) -> bool:

@@ -13,7 +13,7 @@ import numpy as np
 
 import chronotome
 from chronotome.dsp.audio import Samples
-from chronotome.engine.control import TAPE_FRAMES, Command, Control, Word
+from chronotome.engine.control import TAPE_FRAMES, Command, Control, InTime, Word
 from chronotome.engine.kit_table import PLAYED, WANTED, KeySound, Note, NoteKind
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import LOST, SimulatedOutput
@@ -21,6 +21,7 @@ from chronotome.engine.taking import NONE, REAL, SIMULATED
 from chronotome.render.arena import Arena, Region
 from chronotome.render.mix import Mix, Side
 from chronotome.render.take_ring import TakeWord
+from chronotome.session.grid import Metre, TempoMap
 
 DEFAULT_BLOCK = 512
 AUTO = "auto"
@@ -68,6 +69,9 @@ class Player:
         self._mix: Mix | None = None
         self._kit: dict[int, KeySound] = {}
         self._midi: tuple[str, ...] = ()
+        self._clocks: tuple[str, ...] = ()
+        self._in_time = InTime.NOTHING
+        self._beats: tuple[TempoMap, Metre] | None = None
         self._crashes = 0
         self._asked = False, 0
         """Whether it is to play, and from where."""
@@ -138,6 +142,10 @@ class Player:
         control.send(Command.LOOP, *self._loop)
         control.kit.write_kit(self._kit)
         control.wanted_midi.text = "\n".join(self._midi)
+        control.wanted_clock.text = "\n".join(self._clocks)
+        control.put(Word.IN_TIME, self._in_time)
+        if self._beats is not None:
+            control.beats.write(*self._beats, self.rate)
         if self._mix is not None:
             control.publish(self._mix)
 
@@ -233,6 +241,38 @@ class Player:
         """Inputs that play the keys; none named: all."""
         self._midi = tuple(names)
         self.control.wanted_midi.text = "\n".join(names)
+
+    # Others
+
+    def set_beats(self, tempo: TempoMap, metre: Metre) -> None:
+        """Where the song's beats are, for those who are led by them."""
+        self._beats = tempo, metre
+        self.control.beats.write(tempo, metre, self.rate)
+
+    def send_clock(self, names: Sequence[str]) -> None:
+        """MIDI outputs that hear the song's clock; none named: none."""
+        self._clocks = tuple(names)
+        self.control.wanted_clock.text = "\n".join(names)
+
+    @property
+    def clock_words(self) -> str:
+        """Names of MIDI outputs that a clock can go to, a line each."""
+        return self.control.clocks.text
+
+    def keep_in_time(self, wanted: InTime) -> None:
+        """With what it starts, stops and is at a place."""
+        self._in_time = wanted
+        self.control.put(Word.IN_TIME, wanted)
+
+    @property
+    def in_time(self) -> InTime:
+        """With what it is in time; NOTHING also where that is not there."""
+        return self._in_time if self.control.get(Word.IS_IN_TIME) else InTime.NOTHING
+
+    @property
+    def clock_tempo(self) -> float | None:
+        """Beats a minute of the clock that is heard."""
+        return self.control.get(Word.CLOCK_TEMPO) / 1e6 or None
 
     # Takes
 

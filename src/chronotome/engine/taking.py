@@ -7,6 +7,8 @@ import numpy as np
 from chronotome.dsp.audio import Curve, Samples
 from chronotome.engine.control import Control, Word
 from chronotome.engine.input import Input, PortAudioInput, SimulatedInput
+from chronotome.engine.jack_client import JackClient
+from chronotome.engine.jack_sound import JACK, JackInput
 from chronotome.engine.kit_table import Note, NoteKind
 from chronotome.engine.monitor import Monitor
 from chronotome.errors import DeviceUnavailable
@@ -32,6 +34,8 @@ class Taking:
     ) -> None:
         self._control, self._floats, self._notes, self._block = control, floats, notes, block
         self._device = device
+        self.jack: JackClient | None = None
+        """Whose input is meant, where none is named."""
         self._monitor = monitor
         self._input: Input | None = None
         self._is_for = NONE
@@ -66,7 +70,7 @@ class Taking:
         rate, why = self._control.get(Word.RATE), ""
         if wanted == REAL:
             try:
-                found = PortAudioInput(self.hear, rate=rate, block=self._block, device=self._device)
+                found = self._real(rate)
             except DeviceUnavailable:
                 why = ": no sound input"
             else:
@@ -74,6 +78,13 @@ class Taking:
                 return found
         self._control.input.text = SimulatedInput.words + why
         return SimulatedInput(self.hear, self._control, self._floats, block=self._block)
+
+    def _real(self, rate: int) -> Input:
+        if self.jack is not None and self._device in {None, JACK}:
+            return JackInput(self.hear, self.jack, rate)
+        if self._device == JACK:
+            raise DeviceUnavailable("no JACK server")
+        return PortAudioInput(self.hear, rate=rate, block=self._block, device=self._device)
 
     def hear(self, block: Samples, came: float) -> None:
         """A block from the input: told how loud it is; while a take is recorded, put into its ring."""

@@ -51,7 +51,8 @@ class TempoMap(Struct, frozen=True, dict=True):
         return len(self.changes) == 1
 
     @cached_property
-    def _knots(self) -> tuple[BeatArray, SecondsArray, NDArray[np.float64]]:
+    def knots(self) -> tuple[BeatArray, SecondsArray, NDArray[np.float64]]:
+        """Beats of changes, their moments in seconds, and seconds a beat from there on."""
         beats = np.array([change.beat for change in self.changes])
         per_beat = 60.0 / np.array([change.beats_per_minute for change in self.changes])
         moments = np.concatenate([[0.0], np.cumsum(np.diff(beats) * per_beat[:-1])])
@@ -60,12 +61,12 @@ class TempoMap(Struct, frozen=True, dict=True):
         return beats, moments, per_beat
 
     def seconds_at(self, beats: BeatArray) -> SecondsArray:
-        knots, moments, per_beat = self._knots
+        knots, moments, per_beat = self.knots
         at = np.maximum(np.searchsorted(knots, beats, side="right") - 1, 0)
         return moments[at] + (beats - knots[at]) * per_beat[at]
 
     def beats_at(self, seconds: SecondsArray) -> BeatArray:
-        knots, moments, per_beat = self._knots
+        knots, moments, per_beat = self.knots
         at = np.maximum(np.searchsorted(moments, seconds, side="right") - 1, 0)
         return knots[at] + (seconds - moments[at]) / per_beat[at]
 

@@ -1,0 +1,298 @@
+"""One client of a JACK server, PipeWire's too: sound, notes, clock and transport share its cycles."""
+
+import contextlib
+import ctypes
+import threading
+import time
+from collections import deque
+from collections.abc import Callable
+from typing import Any
+
+import numpy as np
+
+from chronotome.dsp.audio import Samples
+from chronotome.engine.beat_table import BeatTable
+from chronotome.engine.block_clock import BELIEVED
+from chronotome.engine.jack_transport import JackTransport
+from chronotome.engine.output import SILENT_SECONDS
+from chronotome.engine.streams import Hear, Process
+from chronotome.errors import DeviceUnavailable
+from chronotome.render.mix import OUT_CHANNELS
+
+NAME = "Chronotome"
+CAPTURE, PLAYBACK = 0, 1
+"""Directions of latency."""
+SIDES = "left", "right"
+OPEN_SECONDS = 3.0
+"""A server that does not answer for so long hangs: nobody waits for it."""
+MOST_FRAMES = 8192
+LOOKS = 8
+"""Of a moment and a frame at once, the quickest of which is believed."""
+WRAP = 1 << 32
+"""Frames are counted by 32 bits: a day at 48 kHz."""
+MOST_BYTES = 3
+"""Longer messages are none that we know."""
+MOST_ARRIVED = 4096
+
+
+class JackClient:
+    """Ports, and what is done with them in each cycle. JACK's thread calls `_on_cycle`, ours `poll`.
+
+    Ports are there while somebody uses them. `arrived` has notes and other short messages with their moments,
+    in nanoseconds.
+    """
+
+    def __init__(self) -> None:
+        client, jack = _opened()
+        self._client, self._jack = client, jack
+        self.rate = int(client.samplerate)
+        self._frames_late = _latency_of(jack)
+        self._pair = (0, 0)
+        self.main: list[Any] = []
+        self.heard: list[Any] = []
+        self.keys: Any = None
+        self.clock: Any = None
+        self._play: Process | None = None
+        self._hear: Hear | None = None
+        self.before: Callable[[int], None] | None = None
+        """What comes first in each cycle, of so many frames: the transport."""
+        self.arrived: deque[tuple[int, bytes]] = deque(maxlen=MOST_ARRIVED)
+        self._sent: deque[tuple[float, bytes]] = deque()
+        self.has_arrived = threading.Event()
+        self.dropouts = 0
+        """Cycles that the server left out."""
+        self.is_gone = False
+        self.has_other_ports = True
+        """Whether some came or went since somebody looked."""
+        self._expected: int | None = None
+        self._called = time.monotonic()
+        self.out_latency = self.in_latency = 0.0
+        self._is_out_wired = self._is_in_wired = False
+        self._out: Samples = np.zeros((MOST_FRAMES, OUT_CHANNELS), np.float32)
+        self._in: Samples = np.zeros((MOST_FRAMES, OUT_CHANNELS), np.float32)
+        client.set_process_callback(self._on_cycle)
+        client.set_shutdown_callback(self._on_shutdown)
+        client.set_port_registration_callback(self._on_ports, only_available=False)
+        self._look_at_clock()
+        client.activate()
+        self.poll()
+
+    @property
+    def frames(self) -> int:
+        """Of a cycle."""
+        return int(self._client.blocksize)
+
+    @property
+    def is_alive(self) -> bool:
+        return not self.is_gone and time.monotonic() - self._called < SILENT_SECONDS
+
+    def close(self) -> None:
+        """Silence; the ports are gone."""
+        if not self.is_gone:
+            self._client.deactivate()
+            self._client.close()
+
+    # Ports
+
+    def open_output(self, play: Process) -> None:
+        """What it fills sounds from now on."""
+        self.main = [self._client.outports.register(f"main {side}") for side in SIDES]
+        self._play = play
+        self.poll()
+
+    def open_input(self, hear: Hear) -> None:
+        """What comes in is handed over from now on."""
+        self.heard = [self._client.inports.register(f"in {side}") for side in SIDES]
+        self._hear = hear
+        self.poll()
+
+    def close_input(self) -> None:
+        """It hears no more."""
+        self._hear, self._is_in_wired = None, False
+        gone, self.heard = self.heard, []
+        for port in gone:
+            with contextlib.suppress(self._jack.JackError):
+                port.unregister()
+
+    def open_midi(self, sent: deque[tuple[float, bytes]]) -> None:
+        """Notes are heard from now on, and what is sent goes out: moments in seconds, messages."""
+        self.clock = self._client.midi_outports.register("clock")
+        self.keys = self._client.midi_inports.register("keys")
+        self._sent, self.has_other_ports = sent, True
+
+    def close_midi(self) -> None:
+        """No more."""
+        gone, self.keys, self.clock = (self.keys, self.clock), None, None
+        for port in gone:
+            with contextlib.suppress(self._jack.JackError):
+                port.unregister()
+
+    def transport(self, rate: int, beats: BeatTable) -> JackTransport:
+        """Start, stop and place of all on the server, in frames of a session at a rate."""
+        return JackTransport(self._client, self._jack, rate, beats)
+
+    def wire(self, *, is_in: bool) -> bool:
+        """Connect to the card's ports, the first two; False where there are none."""
+        ports = self._client.get_ports(is_audio=True, is_physical=True, is_input=not is_in, is_output=is_in)
+        if not ports:
+            return False
+        ours = self.heard if is_in else self.main
+        for mine, theirs in zip(ours, ports if len(ports) > 1 else ports * 2, strict=False):
+            with contextlib.suppress(self._jack.JackError):  # it is already, or they went meanwhile
+                self._client.connect(*((theirs, mine) if is_in else (mine, theirs)))
+        return True
+
+    @property
+    def has_card(self) -> bool:
+        """Whether there is something that sounds."""
+        return bool(self._client.get_ports(is_audio=True, is_physical=True, is_input=True))
+
+    def sources(self) -> list[Any]:
+        """Ports that notes come from."""
+        found = self._client.get_ports(is_midi=True, is_output=True)
+        return [each for each in found if not self._client.owns(each.name)]
+
+    def targets(self) -> list[Any]:
+        """Ports that a clock can go to."""
+        found = self._client.get_ports(is_midi=True, is_input=True)
+        return [each for each in found if not self._client.owns(each.name)]
+
+    def join(self, source: Any, target: Any, *, is_joined: bool) -> None:
+        """Connect two ports, or no more."""
+        with contextlib.suppress(self._jack.JackError):  # it is already, or one is gone
+            (self._client.connect if is_joined else self._client.disconnect)(source, target)
+
+    # Time
+
+    def moment_of(self, frame: int) -> float:
+        """The moment of the monotonic clock, in seconds, of a frame of the server's counter."""
+        known, at = self._pair
+        since = (frame - known + WRAP // 2) % WRAP - WRAP // 2
+        return at / 1e9 + since / self.rate
+
+    def poll(self) -> None:
+        """Look at clocks and latencies again, and wire what is not wired yet; not in JACK's thread."""
+        if self.is_gone:
+            return
+        self._look_at_clock()
+        if self.main:
+            self._is_out_wired = self._is_out_wired or self.wire(is_in=False)
+            self.out_latency = self._latency(self.main[0], PLAYBACK)
+        if self.heard:
+            self._is_in_wired = self._is_in_wired or self.wire(is_in=True)
+            self.in_latency = self._latency(self.heard[0], CAPTURE)
+
+    def _latency(self, port: Any, direction: int) -> float:
+        """Seconds; two cycles where a server says nonsense."""
+        told = self._frames_late(port, direction) / self.rate
+        return told if 0.0 <= told < BELIEVED[1] else 2 * self.frames / self.rate
+
+    def _look_at_clock(self) -> None:
+        looks = []
+        for _ in range(LOOKS):
+            before = time.monotonic_ns()
+            frame = int(self._client.frame_time)
+            after = time.monotonic_ns()
+            looks.append((after - before, frame, (before + after) // 2))
+        self._pair = min(looks)[1:]
+
+    # In JACK's threads
+
+    def _on_cycle(self, frames: int) -> None:
+        self._called = time.monotonic()
+        began = int(self._client.last_frame_time)
+        moment = self.moment_of(began)
+        is_late = self._expected is not None and began != self._expected
+        self._expected = (began + frames) % WRAP
+        keys, clock, hear, play = self.keys, self.clock, self._hear, self._play
+        if keys is not None:
+            self._arrive(keys, frames, moment)
+        if self.before is not None:
+            self.before(frames)
+        base = moment
+        if hear is not None:
+            heard = self._in[:frames]
+            heard[:, 0], heard[:, 1] = (port.get_array() for port in self.heard)
+            hear(heard, moment - self.in_latency)
+        if play is not None:
+            out, base = self._out[:frames], moment + self.out_latency
+            if play(out, base) and is_late:
+                self.dropouts += 1
+            for side, port in enumerate(self.main):
+                port.get_array()[:] = out[:, side]
+        if clock is not None:
+            self._send(clock, frames, base)
+
+    def _arrive(self, keys: Any, frames: int, moment: float) -> None:
+        for at, data in keys.incoming_midi_events():
+            if len(data) <= MOST_BYTES:  # they came in the cycle before
+                self.arrived.append((round(1e9 * (moment + (at - frames) / self.rate)), bytes(data)))
+        if self.arrived:
+            self.has_arrived.set()
+
+    def _send(self, clock: Any, frames: int, base: float) -> None:
+        """What is due in this cycle goes out at its frame."""
+        clock.clear_buffer()
+        last = 0
+        while self._sent:
+            moment, data = self._sent[0]
+            at = round((moment - base) * self.rate)
+            if at >= frames:
+                break
+            self._sent.popleft()
+            last = max(last, at)
+            with contextlib.suppress(self._jack.JackError):  # no room
+                clock.write_midi_event(last, data)
+
+    def _on_shutdown(self, _status: Any, _why: str) -> None:
+        self.is_gone = True
+        self.has_arrived.set()
+
+    def _on_ports(self, _port: Any, _is_new: bool) -> None:  # noqa: FBT001 - JACK's
+        self.has_other_ports = True
+        self.has_arrived.set()
+
+
+def _latency_of(jack: Any) -> Callable[[Any, int], int]:
+    """The longest latency of a port in frames: what the library's binding leaves out."""
+    ask = ctypes.CDLL(jack._libname).jack_port_get_latency_range  # noqa: SLF001 - it has no public name
+    ask.argtypes = [ctypes.c_void_p, ctypes.c_int, ctypes.POINTER(ctypes.c_uint32)]
+    ask.restype = None
+    told = (ctypes.c_uint32 * 2)()
+
+    def latency(port: Any, direction: int) -> int:
+        ask(int(jack._ffi.cast("uintptr_t", port._ptr)), direction, told)  # noqa: SLF001 - the same
+        return int(told[1])
+
+    return latency
+
+
+_hanging: list[threading.Thread] = []
+"""Asking a server that hangs never ends: it is asked once, by a thread that waits for it."""
+
+
+def _opened() -> tuple[Any, Any]:
+    """A client that is not active yet, and the library."""
+    if any(thread.is_alive() for thread in _hanging):
+        raise DeviceUnavailable("JACK does not answer")
+    found: list[Any] = []
+
+    def ask() -> None:
+        try:
+            import jack  # noqa: PLC0415 - looks for the system library when it is imported
+
+            for kind in (jack.set_error_function, jack.set_info_function):
+                kind(lambda _words: None)
+            found.extend([jack.Client(NAME, no_start_server=True), jack])
+        except Exception as error:  # noqa: BLE001 - no library, no server: whatever it is, there is none
+            found.append(error)
+
+    thread = threading.Thread(target=ask, name="jack", daemon=True)
+    thread.start()
+    thread.join(OPEN_SECONDS)
+    if thread.is_alive():
+        _hanging.append(thread)
+        raise DeviceUnavailable("JACK does not answer")
+    if len(found) == 1:
+        raise DeviceUnavailable(f"no JACK server ({found[0]})")
+    return found[0], found[1]
