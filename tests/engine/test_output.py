@@ -8,6 +8,7 @@ from types import SimpleNamespace
 import numpy as np
 import pytest
 
+from chronotome.engine.input import PortAudioInput
 from chronotome.engine.output import CALM_SECONDS, PortAudioOutput, SimulatedOutput, buffer_seconds
 from chronotome.engine.player import Player
 from chronotome.errors import DeviceUnavailable
@@ -232,15 +233,63 @@ def test_what_keeps_a_device_from_opening_is_said(library):
         PortAudioOutput(fill(0.0), rate=RATE, block=BLOCK)
 
 
-def test_a_device_of_another_rate_is_said_to_be_one(library):
-    def stream(**_settings):
-        raise RuntimeError("Error opening OutputStream: Invalid sample rate [PaErrorCode -9997]")
+def only_at_48_khz(library, kind):
+    made = getattr(library, kind)
 
-    library.OutputStream = stream
-    library.query_devices = lambda *_: {"name": "Ferry bell", "default_samplerate": 48000.0}
+    def stream(**settings):
+        if settings["samplerate"] != 48000:
+            raise RuntimeError("Error opening stream: Invalid sample rate [PaErrorCode -9997]")
+        return made(**settings)
 
-    with pytest.raises(DeviceUnavailable, match=r"^Ferry bell plays at 48 kHz, this session is at 44\.1$"):
-        PortAudioOutput(fill(0.0), rate=44100, block=BLOCK)
+    setattr(library, kind, stream)
+    told = {"name": "Ferry bell", "default_samplerate": 48000.0, "max_input_channels": 1}
+    library.query_devices = lambda *_: told
+    return told
+
+
+def test_a_device_of_another_rate_is_resampled_and_said_to_be(library):
+    told = only_at_48_khz(library, "OutputStream")
+    asked = []
+
+    def process(out, when):
+        asked.append((len(out), when))
+        out.fill(0.5)
+        return True
+
+    output = PortAudioOutput(process, rate=44100, block=BLOCK)
+    assert output.words == "Ferry bell, resampled to 48 kHz"
+    for number in range(100):
+        out = library.opened[0].block_at(10 + number * BLOCK / 48000)
+    assert np.abs(out - 0.5).max() < 1e-3
+    assert sum(count for count, _ in asked) == pytest.approx(100 * BLOCK * 44.1 / 48, abs=1500)
+    assert 0.02 < output.latency < 0.1
+    told["default_samplerate"] = 44100.0
+    with pytest.raises(DeviceUnavailable, match="Invalid sample rate"):
+        PortAudioOutput(process, rate=44100, block=BLOCK)
+
+
+@pytest.mark.parametrize("rate", [48000, 44100])
+def test_what_an_input_hears_in_bursts_came_one_after_the_other(library, monkeypatch, rate):
+    """One channel is heard on both sides; another rate is resampled."""
+    chance, came, now = np.random.default_rng(4), [], [0.0]
+    library.InputStream = library.OutputStream
+    only_at_48_khz(library, "InputStream")
+    sound = PortAudioInput(lambda block, moment: came.append((block.shape, moment)), rate=rate, block=BLOCK)
+    assert sound.words == ("Ferry bell" if rate == 48000 else "Ferry bell, resampled to 48 kHz")
+    assert library.opened[0].settings["channels"] == 1
+    monkeypatch.setattr("chronotome.engine.input.time", SimpleNamespace(monotonic=lambda: now[0]))
+    for number in range(900):
+        if number % 3 == 0:
+            now[0] = 50 + (number + 3 + chance.uniform(0, 3)) * BLOCK / 48000
+        ago = now[0] - 50 - (number - number % 3) * BLOCK / 48000
+        times = SimpleNamespace(currentTime=now[0], inputBufferAdcTime=now[0] - ago)
+        library.opened[0].settings["callback"](np.ones((BLOCK, 1), np.float32), BLOCK, times, None)
+    frames = np.cumsum([0, *(shape[0] for shape, _ in came)])[:-1]
+    assert {shape[1] for shape, _ in came} == {2}
+    off = np.array([moment for _, moment in came]) - 50 - frames / rate
+    late = off[len(off) // 2 :]
+    assert np.ptp(late) < 0.002
+    assert abs(late.mean()) < 2 * BLOCK / 48000
 
 
 def test_drivers_chatter_to_nobody(library, capfd):

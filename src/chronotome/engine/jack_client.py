@@ -28,18 +28,18 @@ OPEN_SECONDS = 3.0
 MOST_FRAMES = 8192
 LOOKS = 8
 """Of a moment and a frame at once, the quickest of which is believed."""
+Take = Callable[[bytes, int, float], None]
+"""Takes a message, with its moment in nanoseconds of the monotonic clock and in seconds of the server's."""
 WRAP = 1 << 32
 """Frames are counted by 32 bits: a day at 48 kHz."""
 MOST_BYTES = 3
 """Longer messages are none that we know."""
-MOST_ARRIVED = 4096
 
 
 class JackClient:
     """Ports, and what is done with them in each cycle. JACK's thread calls `_on_cycle`, ours `poll`.
 
-    Ports are there while somebody uses them. `arrived` has notes and other short messages with their moments,
-    in nanoseconds.
+    Ports are there while somebody uses them.
     """
 
     def __init__(self) -> None:
@@ -56,15 +56,17 @@ class JackClient:
         self._hear: Hear | None = None
         self.before: Callable[[int], None] | None = None
         """What comes first in each cycle, of so many frames: the transport."""
-        self.arrived: deque[tuple[int, bytes]] = deque(maxlen=MOST_ARRIVED)
+        self._take: Take | None = None
         self._sent: deque[tuple[float, bytes]] = deque()
-        self.has_arrived = threading.Event()
+        self.has_news = threading.Event()
+        """Ports came or went, or the server is gone."""
         self.dropouts = 0
         """Cycles that the server left out."""
         self.is_gone = False
         self.has_other_ports = True
         """Whether some came or went since somebody looked."""
         self._expected: int | None = None
+        self._passed = 0
         self._called = time.monotonic()
         self.out_latency = self.in_latency = 0.0
         self._is_out_wired = self._is_in_wired = False
@@ -114,11 +116,11 @@ class JackClient:
             with contextlib.suppress(self._jack.JackError):
                 port.unregister()
 
-    def open_midi(self, sent: deque[tuple[float, bytes]]) -> None:
-        """Notes are heard from now on, and what is sent goes out: moments in seconds, messages."""
+    def open_midi(self, take: Take, sent: deque[tuple[float, bytes]]) -> None:
+        """Messages are taken from now on, and what is sent goes out: moments in seconds, messages."""
         self.clock = self._client.midi_outports.register("clock")
         self.keys = self._client.midi_inports.register("keys")
-        self._sent, self.has_other_ports = sent, True
+        self._take, self._sent, self.has_other_ports = take, sent, True
 
     def close_midi(self) -> None:
         """No more."""
@@ -203,6 +205,7 @@ class JackClient:
         began = int(self._client.last_frame_time)
         moment = self.moment_of(began)
         is_late = self._expected is not None and began != self._expected
+        self._passed += frames if self._expected is None else (began - self._expected) % WRAP + frames
         self._expected = (began + frames) % WRAP
         keys, clock, hear, play = self.keys, self.clock, self._hear, self._play
         if keys is not None:
@@ -225,10 +228,9 @@ class JackClient:
 
     def _arrive(self, keys: Any, frames: int, moment: float) -> None:
         for at, data in keys.incoming_midi_events():
-            if len(data) <= MOST_BYTES:  # they came in the cycle before
-                self.arrived.append((round(1e9 * (moment + (at - frames) / self.rate)), bytes(data)))
-        if self.arrived:
-            self.has_arrived.set()
+            if self._take is not None and len(data) <= MOST_BYTES:
+                since = (at - frames) / self.rate  # they came in the cycle before
+                self._take(bytes(data), round(1e9 * (moment + since)), self._passed / self.rate + since)
 
     def _send(self, clock: Any, frames: int, base: float) -> None:
         """What is due in this cycle goes out at its frame."""
@@ -246,11 +248,11 @@ class JackClient:
 
     def _on_shutdown(self, _status: Any, _why: str) -> None:
         self.is_gone = True
-        self.has_arrived.set()
+        self.has_news.set()
 
     def _on_ports(self, _port: Any, _is_new: bool) -> None:  # noqa: FBT001 - JACK's
         self.has_other_ports = True
-        self.has_arrived.set()
+        self.has_news.set()
 
 
 def _latency_of(jack: Any) -> Callable[[Any, int], int]:

@@ -77,7 +77,7 @@ class Midi:
             client = self._jack_client()
         except DeviceUnavailable:
             return False
-        client.open_midi(self._sent)
+        client.open_midi(self._messages.take, self._sent)
         run_jack(client, self._control, self._messages, self._quit)
         client.close_midi()
         return True
@@ -216,10 +216,10 @@ class AlsaPorts:
 
 
 def run_jack(client: JackClient, control: Control, messages: MidiMessages, quits: threading.Event) -> None:
-    """Read what a client's port hears until told to quit, or until the server is gone. It sends by itself."""
+    """See to a client's ports until told to quit, or the server is gone. It hears and sends by itself."""
     heard, told = Wanted(control.wanted_midi), Wanted(control.wanted_clock)
     while not quits.is_set() and not client.is_gone:
-        client.has_arrived.clear()
+        client.has_news.clear()
         is_new = heard.is_new() | told.is_new()
         if is_new or client.has_other_ports:
             client.has_other_ports = False
@@ -230,11 +230,8 @@ def run_jack(client: JackClient, control: Control, messages: MidiMessages, quits
                 client.join(client.clock, each, is_joined=each.name in told.names)
             control.midi.text = "\n".join(_distinct(each.name for each in sources))
             control.clocks.text = "\n".join(_distinct(each.name for each in targets))
-        while client.arrived:
-            stamp, data = client.arrived.popleft()
-            messages.take(data, stamp)
         messages.tell_tempo()
-        client.has_arrived.wait(WAIT_MILLISECONDS / 1000)
+        client.has_news.wait(WAIT_MILLISECONDS / 1000)
 
 
 def _distinct(names: Iterable[str]) -> list[str]:

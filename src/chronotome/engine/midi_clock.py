@@ -117,14 +117,18 @@ class ClockIn:
 
     def __init__(self) -> None:
         self._ticks: deque[float] = deque(maxlen=HEARD_TICKS + 1)
+        self._last = 0.0
         self._place = 0.0
         self._is_beginning = False
 
-    def hear(self, message: bytes, moment: float) -> Order | None:
-        """A message at a moment in seconds; an order where it is one. Other messages are none."""
+    def hear(self, message: bytes, moment: float, at: float) -> Order | None:
+        """A message at a moment, in seconds; an order where it is one. Other messages are none.
+
+        `at` is the same by the clock by which sound is made: a tempo is one only beside the song's.
+        """
         kind = message[0]
         if kind == Realtime.TICK:
-            return self._tick(moment)
+            return self._tick(moment, at)
         if kind == Realtime.STOP:
             self._is_beginning = False
             return Order(None, moment)
@@ -136,10 +140,11 @@ class ClockIn:
             self._is_beginning = True
         return None
 
-    def _tick(self, moment: float) -> Order | None:
-        if self._ticks and not 0.0 < moment - self._ticks[-1] < LOST_SECONDS:
+    def _tick(self, moment: float, at: float) -> Order | None:
+        if self._ticks and not 0.0 < at - self._ticks[-1] < LOST_SECONDS:
             self._ticks.clear()
-        self._ticks.append(moment)
+        self._ticks.append(at)
+        self._last = moment
         if not self._is_beginning:
             return None
         self._is_beginning = False
@@ -148,7 +153,7 @@ class ClockIn:
     def tempo(self, now: float) -> float | None:
         """Beats a minute, the slope of a line through the last four beats of ticks; None without a clock."""
         moments = np.array(self._ticks)
-        if len(moments) <= LEAST_TICKS or now - moments[-1] > LOST_SECONDS:
+        if len(moments) <= LEAST_TICKS or now - self._last > LOST_SECONDS:
             return None
         slope = float(np.polyfit(np.arange(len(moments)), moments - moments[0], 1)[0])
         tempo = 60.0 / (TICKS * slope) if slope > 0 else 0.0

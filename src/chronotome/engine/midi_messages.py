@@ -39,8 +39,11 @@ class MidiMessages:
         self._control, self._put, self._orders = control, put, orders
         self._clock = ClockIn()
 
-    def take(self, data: bytes, stamp: int) -> None:
-        """One whole message, at a moment of the monotonic clock in nanoseconds."""
+    def take(self, data: bytes, stamp: int, at: float | None = None) -> None:
+        """One whole message, at a moment of the monotonic clock in nanoseconds.
+
+        `at`: in seconds of the clock by which sound is made, where that is known; a tempo is measured by it.
+        """
         if not data:
             return
         kind, channel = data[0] & 0xF0, data[0] & 0x0F
@@ -49,7 +52,7 @@ class MidiMessages:
         elif kind == CONTROL_CHANGE and len(data) == 3:
             self._turned(control_number(channel, data[1]), data[2] / 127, stamp)
         elif data[0] in REALTIME and self._control.get(Word.IN_TIME) == InTime.CLOCK:
-            order = self._clock.hear(data, stamp / 1e9)
+            order = self._clock.hear(data, stamp / 1e9, stamp / 1e9 if at is None else at)
             if order is not None:
                 self._orders.append(order)
 

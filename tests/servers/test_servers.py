@@ -1,0 +1,243 @@
+"""Real sound servers without hardware: what sounds, what is heard, who dies and comes back, who leads whom.
+
+These machines have no real-time threads: a server may leave a cycle out. What must not happen is that it is
+left out unseen.
+"""
+
+import time
+
+import numpy as np
+import pytest
+
+from chronotome.engine.control import InTime
+from chronotome.engine.kit_table import KeySound, NoteKind
+from chronotome.engine.player import Player
+from chronotome.render.arena import Arena
+from chronotome.render.mix import Lane, Mix, Side
+from chronotome.render.take_ring import TakeWord
+from chronotome.session.grid import Metre, TempoChange, TempoMap
+from sound_servers import KINDS, RATE, Server, clicks, missing, numbered, numbers, until
+
+TEMPO = TempoMap((TempoChange(0.0, 123.4),), 0.25)
+JACKS = ("jackd", "pipewire-jack")
+
+
+class Running:
+    """A server, and a player on it."""
+
+    def __init__(self, kind, folder, monkeypatch, **settings):
+        why = missing(kind)
+        if why:
+            pytest.skip(f"{why} is not here")
+        self.server = Server(kind, folder, **settings)
+        for name, value in self.server.environment.items():
+            monkeypatch.setenv(name, value)
+        self.server.start()
+        self.arena = Arena()
+        self.player = Player(self.arena, output=self.server.output)
+
+    def begin(self, rate=RATE):
+        self.player.set_beats(TEMPO, Metre())
+        self.player.start(rate)
+        until(lambda: self.player.state().is_ready, 15)
+        assert not self.player.state().is_simulated, self.player.state().device
+        return self
+
+    def plays(self, samples):
+        region = self.arena.allocate(*samples.shape)
+        region.samples[:] = samples
+        one = [np.array([value], np.int64) for value in (0, len(samples), region.offset, 2, 0)]
+        self.player.publish(Mix(1, len(samples), (Lane(Side.BOTH, *one),)))
+        return region
+
+    def until_state(self, condition):
+        def look():
+            self.player.revive()
+            return condition(self.player.state())
+
+        return until(look, 15)
+
+    def close(self):
+        self.player.close()
+        self.server.close()
+
+
+@pytest.fixture
+def run(tmp_path, monkeypatch):
+    made = []
+
+    def run(kind, **settings):
+        made.append(Running(kind, tmp_path, monkeypatch, **settings))
+        return made[-1]
+
+    yield run
+    for each in made:
+        each.close()
+
+
+@pytest.mark.parametrize("kind", KINDS)
+def test_frames_arrive_as_they_are_and_one_that_is_left_out_is_told(run, kind):
+    running = run(kind).begin()
+    running.plays(numbered(4 * RATE))
+    recorder, before = running.server.recorder(), running.player.state().dropouts
+    running.player.play(0)
+    time.sleep(4.8)
+    heard = numbers(recorder.end())
+    jumps = np.flatnonzero(np.diff(heard[32:]) != 1)
+    assert len(heard) > RATE
+    assert not len(jumps) or running.player.state().dropouts > before
+    assert len(jumps) <= 8 * (running.player.state().dropouts - before)
+
+
+@pytest.mark.parametrize("kind", KINDS)
+def test_a_server_that_dies_and_comes_back_is_played_on_at_the_same_place(run, kind):
+    running = run(kind).begin()
+    running.player.seek(RATE)
+    running.until_state(lambda state: state.position == RATE)
+    running.server.kill()
+    assert running.until_state(lambda state: state.is_simulated and state.is_ready) < 6
+    assert "lost" in running.player.state().device
+    running.server.start()
+    assert running.until_state(lambda state: state.is_ready and not state.is_simulated) < 5
+    assert running.player.state().position == RATE
+
+
+def test_a_server_that_hangs_is_not_waited_for(run):
+    running = run("jackd")
+    running.server.pause()
+    running.player.start(RATE)
+    assert until(lambda: running.player.state().is_ready, 15) < 6
+    assert running.player.state().device == "simulated output: JACK does not answer"
+    running.server.go_on()
+
+
+@pytest.mark.parametrize("kind", JACKS)
+def test_notes_sound_at_their_frames_and_a_control_is_told(run, kind):
+    running = run(kind).begin()
+    region = running.arena.allocate(480, 2)
+    region.samples[:] = 0.5
+    running.player.set_kit({0: KeySound(region.offset, 480)})
+    peer = running.server.peer()
+    until(lambda: "peer:said" in running.player.midi_words.split("\n"))
+    until(lambda: "Chronotome:keys" in peer.ask("connections", "peer:said"))
+    recorder = running.server.recorder()
+    first, every = peer.ask("now") + RATE // 2, 6007
+    peer.ask("send", [[first + number * every, [0x90, 36, 100]] for number in range(12)])
+    peer.ask("send", [[first + 12 * every, [0xB2, 21, 64]]])
+    time.sleep(0.5 + 13 * every / RATE)
+    at = clicks(recorder.end()) + recorder.first - first
+    assert 8 <= len(at) <= 12
+    later = at % every
+    assert (np.abs(later - np.median(later)) <= 1).mean() > 0.6
+    turned = [note for note in running.player.notes_played() if note.kind == NoteKind.CONTROL]
+    assert [(note.key, note.velocity) for note in turned] == [(2 * 256 + 21, pytest.approx(64 / 127))]
+
+
+@pytest.mark.parametrize("kind", JACKS)
+def test_what_comes_in_is_taken_frame_for_frame(run, kind, tmp_path):
+    running = run(kind).begin()
+    peer = running.server.peer()
+    running.player.open_input(is_simulated=False)
+    until(lambda: running.player.input_words == "JACK")
+    until(lambda: "Chronotome:in right" in peer.ask("ports"))
+    for side in ("left", "right"):
+        peer.ask("connect", f"peer:out {side}", f"Chronotome:in {side}")
+    numbered(2 * RATE).tofile(tmp_path / "played.raw")
+    running.player.begin_take()
+    peer.ask("play", str(tmp_path / "played.raw"))
+    time.sleep(2.5)
+    running.player.control.take.set(TakeWord.IS_ON, 0)
+    heard = numbers(running.player.taken())
+    assert (heard[0], heard[-1]) == (0, 2 * RATE - 1)
+    assert (np.diff(heard) == 1).all()
+
+
+def test_another_rate_is_resampled_both_ways(run, tmp_path):
+    running = run("jackd").begin(44100)
+    assert running.player.state().device == "JACK, resampled to 48 kHz"
+    sine = 0.5 * np.sin(2 * np.pi * 441 * np.arange(3 * 44100) / 44100).astype(np.float32)
+    running.plays(np.stack([sine, sine], 1))
+    recorder = running.server.recorder()
+    running.player.play(0)
+    time.sleep(2.0)
+    assert pitch(recorder.end()[RATE:], RATE) == pytest.approx(441, abs=0.5)
+    peer = running.server.peer()
+    running.player.open_input(is_simulated=False)
+    until(lambda: running.player.input_words == "JACK, resampled to 48 kHz")
+    until(lambda: "Chronotome:in right" in peer.ask("ports"))
+    wave = 0.5 * np.sin(2 * np.pi * 480 * np.arange(3 * RATE) / RATE).astype(np.float32)
+    np.stack([wave, wave], 1).tofile(tmp_path / "played.raw")
+    peer.ask("connect", "peer:out left", "Chronotome:in left")
+    peer.ask("play", str(tmp_path / "played.raw"))
+    running.player.begin_take()
+    time.sleep(1.5)
+    assert pitch(running.player.taken()[22050:], 44100) == pytest.approx(480, abs=0.5)
+
+
+def pitch(heard, rate):
+    spectrum = np.abs(np.fft.rfft(heard[:, 0] * np.hanning(len(heard)), 1 << 20))
+    return np.argmax(spectrum) * rate / (1 << 20)
+
+
+@pytest.mark.parametrize("kind", JACKS)
+def test_the_clock_goes_out_with_the_song_and_comes_in_with_its_tempo(run, kind):
+    running = run(kind).begin()
+    peer = running.server.peer()
+    until(lambda: "peer:heard" in running.player.clock_words.split("\n"))
+    running.player.send_clock(["peer:heard"])
+    until(lambda: "peer:heard" in peer.ask("connections", "Chronotome:clock"))
+    peer.ask("told")
+    running.player.play(0)
+    time.sleep(3.0)
+    running.player.stop()
+    time.sleep(0.3)
+    told = peer.ask("told")
+    begin = next(number for number, (_, data) in enumerate(told) if data == [0xFA])
+    end = next(number for number, (_, data) in enumerate(told) if data == [0xFC])
+    ticks = np.array([frame for frame, data in told[begin:end] if data == [0xF8]])
+    assert ticks[0] == told[begin][0]
+    off = np.diff(ticks) - RATE * 60 / 123.4 / 24
+    assert (np.abs(off) <= 1).mean() > 0.6  # where a cycle was left out they come together
+    running.player.keep_in_time(InTime.CLOCK)
+    first, every = peer.ask("now") + RATE // 4, RATE * 60 / 97.3 / 24
+    peer.ask("send", [[round(first + number * every), [0xF8]] for number in range(120)])
+    until(lambda: running.player.clock_tempo, 5)
+    time.sleep(2.5)
+    assert running.player.clock_tempo == pytest.approx(97.3, abs=0.02)
+
+
+def number_at(heard, frame):
+    """Which frame of the song was heard then, 0 where none was."""
+    found = numbers(heard[frame : frame + 1]) if 0 <= frame < len(heard) else ()
+    return int(found[0]) if len(found) else 0
+
+
+@pytest.mark.parametrize("kind", JACKS)
+def test_the_transport_is_followed_and_led(run, kind):
+    running = run(kind).begin()
+    player, peer = running.player, running.server.peer()
+    running.plays(numbered(20 * RATE))
+    player.keep_in_time(InTime.JACK)
+    until(lambda: player.in_time == InTime.JACK)
+    peer.ask("locate", 3 * RATE)
+    until(lambda: player.state().position == 3 * RATE)
+    recorder = running.server.recorder()
+    peer.ask("watch")
+    peer.ask("roll")
+    until(lambda: player.state().is_playing)
+    time.sleep(0.6)
+    peer.ask("locate", 9 * RATE)
+    time.sleep(0.6)
+    assert peer.ask("transport")[2:4] == [pytest.approx(123.4), 5]
+    peer.ask("halt")
+    until(lambda: not player.state().is_playing)
+    heard, places = recorder.end(), [each for each in peer.ask("watched") if each[1]]
+    off = [place - song for began, _, place in places if (song := number_at(heard, began - recorder.first))]
+    assert {round(place / RATE) for _, _, place in places} >= {3, 9}
+    assert len(off) > 40
+    assert off.count(0) > 0.9 * len(off)
+    player.play(RATE)
+    until(lambda: peer.ask("transport")[0])
+    assert peer.ask("transport")[1] >= RATE
+    player.stop()
+    until(lambda: not peer.ask("transport")[0])
