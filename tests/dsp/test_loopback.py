@@ -2,10 +2,11 @@
 
 import numpy as np
 import pytest
-from scipy.signal import fftconvolve
+from scipy.signal import fftconvolve, lfilter
 
 from chronotome.dsp.height import height_of
 from chronotome.dsp.loopback import burst_frames, delay_of, train
+from chronotome.dsp.take_marks import place_of
 from sounds import sine
 
 RATE = 48000
@@ -47,3 +48,16 @@ def test_a_tone_is_as_high_as_it_sounds_and_noise_is_somewhere(hertz):
     assert height_of(tone.reshape(-1, 1).astype(np.float32), RATE) == pytest.approx(hertz, rel=0.06)
     noise = np.random.default_rng(1).normal(0, 0.1, (8000, 2)).astype(np.float32)
     assert height_of(noise, RATE) > 0
+
+
+def test_a_take_belongs_where_a_line_through_its_marks_says():
+    chance, keys = np.random.default_rng(7), np.arange(0, 60 * RATE, RATE // 10)
+    off = lfilter([1], [1, -0.95], chance.normal(0, 90, len(keys)))  # a device that is never sure of itself
+    off = np.where(keys < 2 * RATE, 1900, off)
+    assert place_of(keys, np.rint(7000 + off).astype(np.int64), RATE) == pytest.approx(7000, abs=60)
+    drifting = np.rint(7000 + 50e-6 * (keys - 30 * RATE)).astype(np.int64)
+    assert place_of(keys, drifting, RATE) == pytest.approx(7000, abs=8)
+    rounds = np.where(keys < 20 * RATE, 7000, 7000 - 8 * RATE)
+    assert place_of(keys, rounds, RATE) == 7000
+    assert place_of(keys[:1], rounds[:1], RATE) == 7000
+    assert place_of(keys[:0], rounds[:0], RATE) is None

@@ -82,18 +82,21 @@ def test_a_take_lies_where_it_was_played_once_its_delay_is_measured(singer, monk
     def measure(dialog):
         shown.append(dialog)
         dialog.keep.click()
-        singer.bot.waitUntil(lambda: dialog.measured is not None, timeout=12000)
+        singer.bot.waitUntil(lambda: dialog.measured is not None, timeout=24000)
+        shown.append(dialog.words.text())
         dialog.keep.click()
         return dialog.result()
 
     monkeypatch.setattr(LoopbackDialog, "exec", measure)
     singer.window.actions_table.run("input-delay")
-    (dialog,) = shown
+    dialog, words = shown
     take, samples = record(singer, 2.0)
 
     assert abs(raw - SIMULATED_DELAY * RATE) <= 1
     assert dialog.measured == pytest.approx(SIMULATED_DELAY * 1000, abs=0.03)
     assert abs(off_by(singer, take, samples)) <= 1
+    assert "Three rounds agree to ±0.0" in words
+    assert "JACK" not in words
 
 
 def test_a_take_is_kept_until_the_session_has_it_and_asked_about_where_none_has(singer):
@@ -196,9 +199,11 @@ def test_where_nothing_comes_back_the_delay_is_not_guessed_and_can_be_measured_a
 
     def measure(dialog):
         dialogs.append(dialog)
-        for seconds, loudest in ((None, 0.0), (None, 0.4)):
+        dialog._loopback.spread = 0.007
+        for seconds, loudest in ((0.02, 0.4), (None, 0.0), (None, 0.4)):
             dialog._loopback.measured.emit(seconds, loudest)
             dialogs.append(dialog.words.text())
+        dialog.measured = None
         dialog.keep.click()  # once more
         assert dialog._loopback.is_on
         dialog.reject()
@@ -206,7 +211,8 @@ def test_where_nothing_comes_back_the_delay_is_not_guessed_and_can_be_measured_a
 
     monkeypatch.setattr(LoopbackDialog, "exec", measure)
     singer.window.actions_table.run("input-delay")
-    dialog, nothing, unclear = dialogs
+    dialog, unsteady, nothing, unclear = dialogs
+    assert "±7.00 ms. Takes can be off by as much: choose JACK" in unsteady
     assert nothing.startswith("Nothing came back")
     assert unclear.startswith("The sounds could not be told")
     assert not dialog._loopback.is_on

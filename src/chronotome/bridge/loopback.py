@@ -15,16 +15,19 @@ OPENING_MILLISECONDS = 700
 """So long a device may take until it hears."""
 LOOK_MILLISECONDS = 50
 READY_LOOKS = 100
+ROUNDS = 3
+"""Each opens the input anew: one opening does not stand for the next, and by how much they differ is told."""
 SPARE_SECONDS = 0.7
 """Of the silence after the train that is not waited for: the song would follow."""
 
 
 class Loopback(QObject):
-    """One measurement. The transport stands still meanwhile."""
+    """One measurement, in a few rounds. The transport stands still meanwhile."""
 
     progressed = Signal(float)
     measured = Signal(object, float)
     """Seconds, or None where the bursts did not come back; and how loud the loudest sample was."""
+    rounds = ROUNDS
 
     def __init__(  # noqa: PLR0917 - all that sounds and hears
         self,
@@ -42,6 +45,9 @@ class Loopback(QObject):
         self._train = train(rate)
         self.device = ""
         """What hears."""
+        self.spread = 0.0
+        """Seconds by which the rounds differ from their middle, at most."""
+        self._delays: list[float] = []
         self._marks: list[int] = []
         self._elapsed = 0.0
         self._position = round(transport.position)
@@ -52,8 +58,11 @@ class Loopback(QObject):
         self.is_on = False
 
     def start(self) -> None:
-        if self.is_on:
-            return
+        if not self.is_on:
+            self._delays = []
+            self._begin()
+
+    def _begin(self) -> None:
         self.is_on = True
         self._transport.stop()
         self._marks, self._elapsed = [], 0.0
@@ -84,7 +93,7 @@ class Loopback(QObject):
     def _look(self) -> None:
         self._elapsed += LOOK_MILLISECONDS / 1000
         whole = len(self._train) / self._rate - SPARE_SECONDS
-        self.progressed.emit(min(1.0, self._elapsed / whole))
+        self.progressed.emit((len(self._delays) + min(1.0, self._elapsed / whole)) / self.rounds)
         if self._elapsed >= whole:
             self._finish()
 
@@ -101,7 +110,17 @@ class Loopback(QObject):
         delay = None
         if self._marks:
             delay = delay_of(heard, round(float(np.median(self._marks))), self._rate)
-        self.measured.emit(delay, float(np.abs(heard).max(initial=0.0)))
+        loudest = float(np.abs(heard).max(initial=0.0))
+        if delay is None:
+            self.measured.emit(None, loudest)
+            return
+        self._delays.append(delay)
+        if len(self._delays) < self.rounds:
+            self._begin()
+            return
+        middle = float(np.median(self._delays))
+        self.spread = max(abs(each - middle) for each in self._delays)
+        self.measured.emit(middle, loudest)
 
     def end(self) -> None:
         """Silence; the input is closed."""

@@ -21,6 +21,7 @@ from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
+from chronotome.dsp.take_marks import place_of
 from chronotome.engine.control import Control
 from chronotome.engine.key_player import NOWHERE
 from chronotome.engine.kit_table import Note, NoteKind
@@ -45,8 +46,6 @@ READY_LOOKS = 100
 """So often it is looked whether the output is there, before an input is opened all the same."""
 END_SECONDS, CLOSE_SECONDS = 30.0, 2.0
 LATER_BLOCKS = 2
-STEADY_SECONDS = 0.05
-"""Marks farther apart than that are of another round, or of another jump."""
 
 
 @dataclass
@@ -57,8 +56,8 @@ class _Running:
     control: Control
     path: Path
     about: About
-    places: list[int]
-    """At which session frame its first one was heard, by one mark after another."""
+    marks: list[tuple[int, int]]
+    """Frames of the take, and where its first one was heard by that: one mark after another."""
     is_current: Callable[[], bool]
     """Whether the session is still open over which it was recorded."""
     sounds_from: float = 0.0
@@ -259,8 +258,10 @@ class Taking(QObject):
         running.stop()
         self._transport.goes_on = False
         lost, about = running.control.take.get(TakeWord.LOST), running.about
-        if running.places:
-            about = _placed(about, round(float(np.median(running.places))))
+        keys, places = np.array(running.marks, np.int64).reshape(-1, 2).T
+        place = place_of(keys, places, about.rate)
+        if place is not None:
+            about = _placed(about, place)
             describe(running.path, about)
         self._running, self._is_busy = None, True
         if lost:
@@ -358,12 +359,10 @@ class Taking(QObject):
             if note.kind != NoteKind.TAKE or note.frame == NOWHERE or is_early:
                 continue
             place = note.frame - note.key - round(self.delay_seconds * running.about.rate)
-            if not running.places:
+            if not running.marks:
                 running.about = _placed(running.about, place)
                 describe(running.path, running.about)
-            elif abs(place - running.places[0]) > STEADY_SECONDS * running.about.rate:
-                continue
-            running.places.append(place)
+            running.marks.append((note.key, place))
 
 
 def _placed(about: About, place: int) -> About:

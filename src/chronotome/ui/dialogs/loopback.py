@@ -8,9 +8,11 @@ from chronotome.words import tr
 
 HOW = tr(
     "Connect an output of the sound card to its input with a cable, or hold the microphone to the "
-    "loudspeaker. Six short sounds are played, and looked for in what comes back."
+    "loudspeaker. Three times six short sounds are played, and looked for in what comes back."
 )
 QUIET = 0.003
+UNSTEADY = 0.003
+"""Seconds: where rounds differ by more, a measurement does not stand for the next take."""
 
 
 class LoopbackDialog(QDialog):
@@ -64,9 +66,12 @@ class LoopbackDialog(QDialog):
         self.measured = round(1000 * seconds, 2)
         side = tr("later") if self.measured >= 0 else tr("earlier")
         late = tr("{0:.2f} ms {1} than the device says", abs(self.measured), side)
-        self.words.setText(
-            tr("What “{0}” hears comes {1}. Takes are put right by that.", self._loopback.device, late)
-        )
+        words = tr("What “{0}” hears comes {1}. Takes are put right by that.", self._loopback.device, late)
+        spread = self._loopback.spread
+        words += " " + tr("Three rounds agree to ±{0:.2f} ms.", 1000 * spread)
+        if spread > UNSTEADY:
+            words += " " + tr("Takes can be off by as much: choose JACK in Preferences for exact takes.")
+        self.words.setText(words)
         self.keep.setText(tr("Keep it"))
 
     def done(self, result: int) -> None:
