@@ -303,6 +303,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/others.py"/>
+        <source>A MIDI clock starts and stops playback; its tempo is shown</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/slices.py"/>
         <source>A clip holds {0:,} hits at most: {1:,} were added</source>
         <translation type="unfinished"></translation>
@@ -810,6 +815,16 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="bridge/bouncing.py"/>
         <source>Bouncing {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/bound_controls.py"/>
+        <source>Bound controls</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Bound controls…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1399,7 +1414,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/dialogs/loopback.py"/>
-        <source>Connect an output of the sound card to its input with a cable, or hold the microphone to the loudspeaker. Six short sounds are played, and looked for in what comes back.</source>
+        <source>Connect an output of the sound card to its input with a cable, or hold the microphone to the loudspeaker. Three times six short sounds are played, and looked for in what comes back.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2109,7 +2124,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
-        <source>Fewer are heard sooner, more are safer on a busy machine.</source>
+        <source>Fewer sound sooner, more are safer on a busy machine. For playing keys, choose JACK.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2748,8 +2763,18 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>In time with</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>In which rounds the steps sound</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/midi.py"/>
+        <source>Inputs that play the keys:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2866,6 +2891,21 @@ The address is copied.</source>
     <message>
         <location filename="bridge/store.py"/>
         <source>It would lie more than a day away: it stays as it was</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/others.py"/>
+        <source>JACK</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>JACK has its own number, and its keys sound soonest and most evenly.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/in_time.py"/>
+        <source>JACK is not the sound output</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3044,6 +3084,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/bound_controls.py"/>
+        <source>Kit, Learn a control: turn it, then touch a slider or choose a command.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/information.py"/>
         <source>Kits</source>
         <translation type="unfinished"></translation>
@@ -3091,6 +3136,16 @@ The address is copied.</source>
     <message>
         <location filename="ui/stages/roll_rows.py"/>
         <source>Lean of the scatter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Learn a control</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/learning.py"/>
+        <source>Learning ended</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3444,13 +3499,23 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/others.py"/>
+        <source>MIDI clock</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/in_time.py"/>
+        <source>MIDI clock {0:.2f} bpm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/midi.py"/>
-        <source>MIDI inputs</source>
+        <source>MIDI inputs and clock</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/kit_actions.py"/>
-        <source>MIDI inputs…</source>
+        <source>MIDI inputs and clock…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3616,6 +3681,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/dialogs/loopback.py"/>
         <source>Measuring…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Media keys</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3954,6 +4024,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/others.py"/>
+        <source>No MIDI clock is heard: choose MIDI clock in Playback, then start the machine</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/fit.py"/>
         <source>No accent on one</source>
         <translation type="unfinished"></translation>
@@ -3961,6 +4036,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>No clip</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/bound_controls.py"/>
+        <source>No control is bound yet.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4001,6 +4081,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/commands/playing.py"/>
         <source>No kit yet: Escape, then Ctrl+U puts hits on keys; or cut them by ear</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/midi.py"/>
+        <source>No output for a clock is plugged in.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4091,6 +4176,11 @@ The address is copied.</source>
     <message>
         <location filename="files/notes.py"/>
         <source>Notes from {0} on play the keys.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/others.py"/>
+        <source>Nothing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4419,6 +4509,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/midi.py"/>
+        <source>Outputs that receive the song’s clock, with start, stop and position:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/tighten_actions.py"/>
         <source>Over 1 bar</source>
         <translation type="unfinished"></translation>
@@ -4699,6 +4794,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/others.py"/>
+        <source>Playback follows nothing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>Plays</source>
         <translation type="unfinished"></translation>
@@ -4919,7 +5019,7 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/section_lane.py"/>
+        <location filename="ui/dialogs/bound_controls.py"/>
         <source>Remove</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5905,6 +6005,16 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/others.py"/>
+        <source>Start, stop and place are shared with all programs on JACK</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Start, stop and position are shared with it, either way.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>Starts later</source>
         <translation type="unfinished"></translation>
@@ -6200,6 +6310,11 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/loopback.py"/>
+        <source>Takes can be off by as much: choose JACK in Preferences for exact takes.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/playing.py"/>
         <source>Takes from “{0}” are put {1:.1f} ms earlier from now on</source>
         <translation type="unfinished"></translation>
@@ -6270,6 +6385,11 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/others.py"/>
+        <source>Tempo of the clock: {0:.2f}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/fit.py"/>
         <source>Tempo of the recording in beats per minute</source>
         <translation type="unfinished"></translation>
@@ -6318,6 +6438,11 @@ their recipes are kept, no sound. Its name:</source>
     <message>
         <location filename="ui/main_window.py"/>
         <source>The demo, and what is done with it, in nine steps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/applying.py"/>
+        <source>The desktop’s media keys cannot be used: no session bus answers</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6701,11 +6826,6 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/midi.py"/>
-        <source>These inputs are there:</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/panels/decision.py"/>
         <source>They follow the song</source>
         <translation type="unfinished"></translation>
@@ -6753,6 +6873,11 @@ their recipes are kept, no sound. Its name:</source>
     <message>
         <location filename="ui/timeline/match_lane.py"/>
         <source>This track follows no other take: choose one in the tray</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/loopback.py"/>
+        <source>Three rounds agree to ±{0:.2f} ms.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6916,6 +7041,16 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/learning.py"/>
+        <source>Turn a control of the MIDI device first, then touch “{0}”</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/learning.py"/>
+        <source>Turn a control of the MIDI device, then touch a slider or choose a command</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>Turn round</source>
         <translation type="unfinished"></translation>
@@ -7003,6 +7138,11 @@ their recipes are kept, no sound. Its name:</source>
     <message>
         <location filename="files/session_file.py"/>
         <source>Update Chronotome; the session was left untouched.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Use clock’s tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7716,6 +7856,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/learning.py"/>
+        <source>channel {0}, {1} {2}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/moving_rows.py"/>
         <source>chords and mixes</source>
         <translation type="unfinished"></translation>
@@ -7743,6 +7888,11 @@ that {1} does not have</source>
     <message>
         <location filename="ui/commands/clips.py"/>
         <source>clips</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/learning.py"/>
+        <source>control</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8027,6 +8177,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/status_line.py"/>
+        <source>gaps at {0} samples</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="session/targets.py"/>
         <source>grid</source>
         <translation type="unfinished"></translation>
@@ -8234,6 +8389,11 @@ that {1} does not have</source>
     <message>
         <location filename="files/session_lock.py"/>
         <source>in another window (process {0}{1})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/in_time.py"/>
+        <source>in time with JACK</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8755,6 +8915,11 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="bridge/in_time.py"/>
+        <source>no MIDI clock</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/rail.py"/>
         <source>no beats yet</source>
         <translation type="unfinished"></translation>
@@ -9013,6 +9178,11 @@ here is a faint one, strength {1:.0f}</source>
     <message>
         <location filename="ui/view_state.py"/>
         <source>pitch</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>play and pause Chronotome</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9936,6 +10106,11 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/learning.py"/>
+        <source>{0} is bound to “{1}”</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/taking.py"/>
         <source>{0} is kept: another session is open. The next start asks</source>
         <translation type="unfinished"></translation>
@@ -10367,6 +10542,11 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/learning.py"/>
+        <source>{0}: now touch a slider, or choose a command</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/fit.py"/>
         <source>{0}: the recording's beats, beat one at the first tap</source>
         <translation type="unfinished"></translation>
@@ -10502,6 +10682,11 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/learning.py"/>
+        <source>“{0}” is not in sight: show its tray, then turn the control</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/session_files.py"/>
         <source>“{0}” is open {1}.</source>
         <translation type="unfinished"></translation>
@@ -10534,6 +10719,11 @@ or {2} {3}</source>
     <message>
         <location filename="bridge/taking.py"/>
         <source>“{0}” lacks {1:.1f} s: the disk was too slow for that long.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>“{0}” leaves gaps at {1}: choose more, or JACK as sound output.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

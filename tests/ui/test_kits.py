@@ -102,10 +102,13 @@ def test_midi_inputs_are_named_chosen_and_remembered(keyed, monkeypatch):
 
     def choose(dialog):
         boxes.append([box.text() for box in dialog.findChildren(QCheckBox)])
-        dialog.boxes[1].setChecked(True)
+        dialog.inputs.boxes[1].setChecked(True)
         control.midi.text = "Harbour keys\nPier pads\nStair pads"  # one is plugged in meanwhile
         dialog._show()
-        boxes.append([box.text() for box in dialog.boxes])
+        boxes.append([box.text() for box in dialog.inputs.boxes])
+        control.clocks.text = "Drum machine"
+        dialog._show()
+        dialog.outputs.boxes[0].setChecked(True)
         return 1
 
     monkeypatch.setattr(MidiDialog, "exec", choose)
@@ -114,6 +117,8 @@ def test_midi_inputs_are_named_chosen_and_remembered(keyed, monkeypatch):
     assert boxes == [["Harbour keys", "Pier pads"], ["Harbour keys", "Pier pads", "Stair pads"]]
     assert keyed.desk.preferences.settings.midi == ("Pier pads",)
     assert control.wanted_midi.text == "Pier pads"
+    assert keyed.desk.preferences.settings.clock_to == ("Drum machine",)
+    assert control.wanted_clock.text == "Drum machine"
 
 
 def test_without_midi_it_is_said_once_and_keys_play_all_the_same(keyed, monkeypatch):
@@ -125,7 +130,7 @@ def test_without_midi_it_is_said_once_and_keys_play_all_the_same(keyed, monkeypa
         keyed.press(Qt.Key.Key_Escape)
     assert sum(MISSING in words for words in said) == 1
     dialogs = []
-    monkeypatch.setattr(MidiDialog, "exec", lambda dialog: dialogs.append(dialog.words.text()) or 0)
+    monkeypatch.setattr(MidiDialog, "exec", lambda dialog: dialogs.append(dialog.inputs.label.text()) or 0)
     keyed.window.actions_table.run("midi-inputs")
     assert dialogs[0].startswith(f"There is {MISSING}")
 

@@ -57,7 +57,7 @@ class Keys(QObject):
         self._number: KitId | None = None
         self._old: list[list[Region]] = []
         self._sounds: dict[int, SliceSound] = {}
-        self.is_on = self._is_taking = False
+        self.is_on = self._is_taking = self._has_controls = False
         self._timer = QTimer(self)
         self._timer.setInterval(LISTEN_MILLISECONDS)
         self._timer.timeout.connect(self._listen)
@@ -109,8 +109,13 @@ class Keys(QObject):
         self._is_taking = is_taking
         self._attend()
 
+    def attend_controls(self, *, is_on: bool) -> None:
+        """Hear controls, whatever else is on."""
+        self._has_controls = is_on
+        self._attend()
+
     def _attend(self) -> None:
-        if self.is_on or self._is_taking:
+        if self.is_on or self._is_taking or self._has_controls:
             if not self._timer.isActive():
                 self._player.notes_played()  # what nobody asked for is of a take before, or of none
             self._timer.start()

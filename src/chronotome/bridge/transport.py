@@ -3,6 +3,7 @@
 from PySide6.QtCore import QObject, QTimer, Signal
 
 from chronotome.bridge.store import Store
+from chronotome.engine.control import InTime
 from chronotome.engine.player import Player, PlayerState
 from chronotome.render.arena import Arena, Region
 from chronotome.render.click import count_in
@@ -13,6 +14,8 @@ from chronotome.session.model import Session
 
 TICK_MILLISECONDS = 16
 IDLE_MILLISECONDS = 250
+FOLLOWING_MILLISECONDS = 40
+"""While others may start it."""
 START_MILLISECONDS = 400
 """After opening: the sound is wanted later than the picture."""
 
@@ -46,6 +49,7 @@ class Transport(QObject):
         """The second: past the end, and where nothing is; while a take is recorded."""
         self.side = Side.EDITED
         store.changed.connect(self._on_session)
+        store.watch(self, self._on_beats, lambda s: s.tempo, lambda s: s.metre, lambda s: s.rate)
         store.watch(
             self, self._on_loop, lambda s: s.loop, lambda s: s.is_looping, lambda s: s.tempo, lambda s: s.rate
         )
@@ -144,6 +148,11 @@ class Transport(QObject):
         return state.position if state.is_playing else self.position
 
     @property
+    def block(self) -> int:
+        """Samples that the device asks for at once."""
+        return self._player.block
+
+    @property
     def latency(self) -> float:
         """Seconds from an order to its sound, by what the device says of itself."""
         return self._player.latency
@@ -162,7 +171,7 @@ class Transport(QObject):
     def _set_playing(self, *, is_playing: bool) -> None:
         if self.is_playing != is_playing:
             self.is_playing = is_playing
-            self._timer.setInterval(TICK_MILLISECONDS if is_playing else IDLE_MILLISECONDS)
+            self._set_interval()
             self.playing_changed.emit(is_playing)
 
     def _on_loop(self) -> None:
@@ -179,14 +188,43 @@ class Transport(QObject):
         )
         self._player.set_loop(start, end)
 
+    @property
+    def follows(self) -> bool:
+        """Whether others may start and stop it."""
+        return self._player.wanted_in_time is not InTime.NOTHING
+
+    def keep_in_time(self, wanted: InTime) -> None:
+        """Start, stop and be at a place together with others."""
+        self._player.keep_in_time(wanted)
+        self._set_interval()
+
+    def _set_interval(self) -> None:
+        idle = FOLLOWING_MILLISECONDS if self.follows else IDLE_MILLISECONDS
+        self._timer.setInterval(TICK_MILLISECONDS if self.is_playing else idle)
+
+    def _follow(self, last: PlayerState, state: PlayerState) -> None:
+        """Others started or stopped it, or went elsewhere while it stands."""
+        if state.is_playing != last.is_playing:
+            self._started_at = self._started_at if self.is_playing else state.position
+            self._set_playing(is_playing=state.is_playing)
+        if not state.is_playing and not self.is_playing and state.position != last.position:
+            self.position = state.position
+            self.moved.emit(self.position)
+
+    def _on_beats(self) -> None:
+        self._player.set_beats(self._store.session.tempo, self._store.session.metre)
+
     def _on_tick(self) -> None:
         if self._player.revive():
             self.device_changed.emit()
         state = self._player.state()
         last, self._last = self._last, state
-        if (state.device, state.dropouts, state.is_ready) != (last.device, last.dropouts, last.is_ready):
+        told = (state.device, state.dropouts, state.is_ready, state.holds_block)
+        if told != (last.device, last.dropouts, last.is_ready, last.holds_block):
             self.device_changed.emit()
         self.levels.emit(state.left, state.right)
+        if self.follows:
+            self._follow(last, state)
         if self._until is not None and self.is_playing and state.position >= self._until:
             self.stop()
         if self.is_playing and state.is_playing:
@@ -194,5 +232,5 @@ class Transport(QObject):
             self.moved.emit(self.position)
             session = self._store.session
             is_past = state.position > extent_of(session) + session.rate
-            if is_past and not session.is_looping and not self.goes_on:
+            if is_past and not session.is_looping and not self.goes_on and not self.follows:
                 self.stop()

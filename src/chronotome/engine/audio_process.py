@@ -11,7 +11,8 @@ import time
 from collections.abc import Callable
 
 from chronotome.dsp.audio import Curve
-from chronotome.engine.control import Control, Word
+from chronotome.engine.control import LEFT_GAPS, Control, Word
+from chronotome.engine.devices import PORTAUDIO_JACK
 from chronotome.engine.in_time import InTimeWith
 from chronotome.engine.jack_client import JackClient
 from chronotome.engine.jack_sound import JACK, JackOutput
@@ -27,6 +28,7 @@ from chronotome.render.arena import Arena
 POLL_SECONDS = 0.02
 RETRY_SECONDS, SELDOM_SECONDS = 2.0, 10.0
 """How often a device is looked for that was lost, and one that never was there."""
+HELD = {None: 0, True: 1, False: LEFT_GAPS}
 AUTO, SIMULATED = "auto", "simulated"
 PR_SET_PDEATHSIG = 1
 NICER = -11
@@ -62,7 +64,8 @@ class Outputs:
 
     def __init__(self, mixer: Mixer, control: Control, jack: OneJack, wanted: str, block: int) -> None:
         self._mixer, self._control, self._jack = mixer, control, jack
-        self._wanted, self._block = wanted, block
+        self._wanted = JACK if wanted.endswith(PORTAUDIO_JACK) else wanted
+        self._block = block
         self._rate = control.get(Word.RATE)
 
     def real(self, *, is_anew: bool = False) -> Output:
@@ -143,6 +146,7 @@ class Sound:
         control, output = self._control, self._output
         control.put(Word.DROPOUTS, self._lost + output.dropouts)
         control.put(Word.LATENCY, int(output.latency * 1e9))
+        control.put(Word.HELD, HELD[output.holds])
         if isinstance(output, SimulatedOutput):
             control.put(Word.PLAYED, output.played)
         self._jack.poll()

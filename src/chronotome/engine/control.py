@@ -30,6 +30,7 @@ COMMAND_BYTES = 8 * (1 + VALUES)
 PAGE = mmap.PAGESIZE
 LONG_TEXT_BYTES = 2 * PAGE
 TEXTS = 5
+LEFT_GAPS = 2
 
 
 class Word(IntEnum):
@@ -77,6 +78,8 @@ class Word(IntEnum):
     """Whether it is."""
     CLOCK_TEMPO = 33
     """Of the clock that is heard, in millionths of a beat a minute; 0: there is none."""
+    HELD = 34
+    """Whether the device holds its block: 0 while that is tried, 1 where it does, else `LEFT_GAPS`."""
 
 
 class InTime(IntEnum):

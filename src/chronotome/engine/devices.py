@@ -1,5 +1,6 @@
 """Which sound devices there are: looked for in a process of its own, so that each look is a fresh one."""
 
+import contextlib
 import os
 import subprocess
 import sys
@@ -10,9 +11,14 @@ import msgspec
 from msgspec import Meta, Struct
 
 import chronotome
+from chronotome.engine.jack_client import close_opened
+from chronotome.engine.jack_sound import JACK
 from chronotome.engine.quiet import silent_stderr
+from chronotome.errors import DeviceUnavailable
 
 LOOK_SECONDS = 15.0
+PORTAUDIO_JACK = "JACK Audio Connection Kit"
+"""What PortAudio would play through JACK with; ours takes its place."""
 MOST_BYTES = 1 << 20
 _Names = Annotated[tuple[Annotated[str, Meta(max_length=300)], ...], Meta(max_length=500)]
 
@@ -25,7 +31,11 @@ class Devices(Struct, frozen=True):
 
 
 def here() -> Devices:
-    """Those that PortAudio finds now; none where it is missing."""
+    """JACK, where a server answers, and those that PortAudio finds now."""
+    jack: tuple[str, ...] = ()
+    with contextlib.suppress(DeviceUnavailable):
+        close_opened()
+        jack = (JACK,)
     with silent_stderr():
         try:
             import sounddevice  # noqa: PLC0415 - looks for the system library when it is imported
@@ -34,12 +44,13 @@ def here() -> Devices:
             found = [
                 (f"{each['name']}, {kinds[each['hostapi']]}"[:300], each)
                 for each in sounddevice.query_devices()
+                if kinds[each["hostapi"]] != PORTAUDIO_JACK
             ]
         except Exception:  # noqa: BLE001 - whatever is wrong with it, there are no devices
-            return Devices()
+            return Devices(jack, jack)
     return Devices(
-        tuple(name for name, each in found if each["max_output_channels"] > 0),
-        tuple(name for name, each in found if each["max_input_channels"] > 0),
+        jack + tuple(name for name, each in found if each["max_output_channels"] > 0),
+        jack + tuple(name for name, each in found if each["max_input_channels"] > 0),
     )
 
 

@@ -273,6 +273,12 @@ _hanging: list[threading.Thread] = []
 """Asking a server that hangs never ends: it is asked once, by a thread that waits for it."""
 
 
+def close_opened() -> None:
+    """Look whether a server answers; raises DeviceUnavailable where none does."""
+    client, _ = _opened()
+    client.close()
+
+
 def _opened() -> tuple[Any, Any]:
     """A client that is not active yet, and the library."""
     if any(thread.is_alive() for thread in _hanging):

@@ -28,6 +28,11 @@ class JackOutput:
         return self.client.dropouts
 
     @property
+    def holds(self) -> bool | None:
+        """The server has its own block, and counts what it leaves out."""
+        return True
+
+    @property
     def is_alive(self) -> bool:
         return self.client.is_alive
 

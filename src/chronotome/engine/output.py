@@ -27,6 +27,8 @@ SIMULATED_TIMES = 3
 STALLED_BLOCKS = 50
 
 
+TRIED_SECONDS = 1.0, 2.0
+"""From when to when after its start it is looked whether a device leaves gaps, be it in silence."""
 SILENT_SECONDS = 2.0
 """A device that has not called for so long, beside four times its latency, is dead, whatever it says.
 
@@ -67,6 +69,11 @@ class Output(Protocol):
     @property
     def latency(self) -> float: ...
 
+    @property
+    def holds(self) -> bool | None:
+        """Whether it plays its block without gaps; None while that is tried."""
+        ...
+
     def start(self) -> None: ...
 
     def stop(self) -> None: ...
@@ -83,6 +90,7 @@ class SimulatedOutput:
     """
 
     words = "simulated output"
+    holds = True
 
     def __init__(self, process: Process, *, rate: int, block: int, tape: Samples | None = None) -> None:
         self._process = process
@@ -173,6 +181,7 @@ class PortAudioOutput:
         self._called = time.monotonic()
         self._next_due: float | None = None
         self._has_finished = False
+        self._began, self._gaps = self._called, 0
         self.dropouts = 0
         with silent_stderr():
             try:
@@ -204,7 +213,7 @@ class PortAudioOutput:
         self.words = rate_words(str(name), rate, self._rate)
 
     def start(self) -> None:
-        self._called = time.monotonic()
+        self._began = self._called = time.monotonic()
         with silent_stderr():
             try:
                 self._stream.start()
@@ -225,6 +234,11 @@ class PortAudioOutput:
         is_called = time.monotonic() - self._called < SILENT_SECONDS + 4 * self.latency
         return is_called and not self._has_finished and bool(self._stream.active)
 
+    @property
+    def holds(self) -> bool | None:
+        """Whether it left no gaps in its second second."""
+        return None if time.monotonic() - self._began < TRIED_SECONDS[1] else not self._gaps
+
     def _on_finished(self) -> None:
         self._has_finished = True
 
@@ -233,6 +247,8 @@ class PortAudioOutput:
         due = times.outputBufferDacTime
         is_late = self._next_due is not None and due - self._next_due > 1.5 * frames / self._rate
         self._next_due = due + frames / self._rate
+        first, last = TRIED_SECONDS
+        self._gaps += is_late and first < now - self._began < last
         when = self._clock.sounds_at(now, due - times.currentTime, frames)
         if self._process(out, when) and is_late:
             self.dropouts += 1  # the device has gone on without us; its own flag misses most of these

@@ -13,7 +13,7 @@ import numpy as np
 
 import chronotome
 from chronotome.dsp.audio import Samples
-from chronotome.engine.control import TAPE_FRAMES, Command, Control, InTime, Word
+from chronotome.engine.control import LEFT_GAPS, TAPE_FRAMES, Command, Control, InTime, Word
 from chronotome.engine.kit_table import PLAYED, WANTED, KeySound, Note, NoteKind
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import LOST, SimulatedOutput
@@ -47,6 +47,8 @@ class PlayerState:
     device: str
     is_ready: bool
     is_simulated: bool
+    holds_block: bool = True
+    """False where the device left gaps at its block when it was opened."""
 
 
 class Player:
@@ -270,6 +272,11 @@ class Player:
         return self._in_time if self.control.get(Word.IS_IN_TIME) else InTime.NOTHING
 
     @property
+    def wanted_in_time(self) -> InTime:
+        """With what it is meant to be in time, be it there or not."""
+        return self._in_time
+
+    @property
     def clock_tempo(self) -> float | None:
         """Beats a minute of the clock that is heard."""
         return self.control.get(Word.CLOCK_TEMPO) / 1e6 or None
@@ -396,6 +403,7 @@ class Player:
             control.text,
             bool(control.get(Word.IS_READY)),
             bool(control.get(Word.IS_SIMULATED)),
+            control.get(Word.HELD) != LEFT_GAPS,
         )
 
     def step(self, blocks: int = 1) -> None:

@@ -58,6 +58,16 @@ class Settings(Struct, frozen=True):
     """By which what each input hears comes later than the device says; measured by a loop-back."""
     midi: Annotated[tuple[Words, ...], Meta(max_length=64)] = ()
     """MIDI inputs that play keys; none named: all."""
+    clock_to: Annotated[tuple[Words, ...], Meta(max_length=64)] = ()
+    """MIDI outputs that hear the song's clock."""
+    in_time: Annotated[str, Meta(pattern=r"\A(nothing|jack|clock)\Z")] = "nothing"
+    """With what it starts, stops and is at a place."""
+    controls: Annotated[
+        dict[Annotated[str, Meta(pattern=r"\A[0-9]{1,4}\Z")], Annotated[str, Meta(max_length=200)]],
+        Meta(max_length=512),
+    ] = {}
+    """Controls of MIDI devices by number, and what each is bound to."""
+    has_media_keys: bool = False
     input: Annotated[str, Meta(max_length=300)] = "auto"
     share_place: Annotated[str, Meta(max_length=2_000)] = ""
     """The address of the sharing place that was used last; its key is in the desktop's secret store."""

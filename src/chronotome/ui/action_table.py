@@ -8,6 +8,7 @@ from chronotome.ui.beside import Beside
 from chronotome.ui.commands.fit import FOLLOWING_WORDS
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
+from chronotome.ui.commands.others import IN_TIME_WORDS, OtherCommands
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
 from chronotome.ui.desk import Desk
@@ -100,6 +101,8 @@ class Front(Protocol):
     @property
     def beside(self) -> Beside: ...
     @property
+    def others(self) -> OtherCommands: ...
+    @property
     def is_shelf_shown(self) -> bool: ...
     def export(self) -> None: ...
     def export_stems(self) -> None: ...
@@ -122,7 +125,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         commands.loops,
         commands.sections,
     )
-    rework = commands.rework
+    rework, others = commands.rework, window.others
     desk, view, transport = window.desk, window.desk.view, window.desk.transport
     stages = [
         Entry(
@@ -380,7 +383,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("", "Timing"),
         *tighten_entries(commands, view),
         *rework_entries(commands),
-        *kit_entries(commands),
+        *kit_entries(commands, others),
         Entry("play", "Playback", tr("Play or stop"), "Space", transport.toggle),
         Entry("return", "Playback", tr("Return to the start"), "Home", transport.go_back),
         Entry("scrub-back", "Playback", tr("Scrub back"), "Ctrl+Left", lambda: marks.scrub(-1)),
@@ -410,6 +413,18 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         ),
         Entry("tour", "Playback", tr("Tour through the take"), "Shift+T", window.tour.toggle),
         Entry("listen", "Playback", tr("Listen as played or edited"), "A", commands.listen),
+        *(
+            Entry(
+                f"in-time-{each.name.lower()}",
+                "In time with",
+                words,
+                "",
+                lambda each=each: others.keep_in_time(each),  # type: ignore[misc]  # bound at once
+                lambda each=each: others.is_in_time(each),  # type: ignore[misc]  # the same
+            )
+            for each, words in IN_TIME_WORDS.items()
+        ),
+        Entry("clock-tempo", "In time with", tr("Use clock’s tempo"), "", others.use_clock_tempo),
         Entry("", "Playback"),
         Entry("add-section", "Playback", tr("Name a section…"), "Ctrl+M", sections.add),
         Entry("rename-section", "Playback", tr("Rename the section…"), "", sections.rename),

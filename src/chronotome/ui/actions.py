@@ -26,7 +26,7 @@ MENUS = (
     "Help",
 )
 """Their first letters differ: Alt with the letter opens one."""
-WITHIN = {"Steps": "Kit"}
+WITHIN = {"Steps": "Kit", "In time with": "Playback"}
 """Menus within another one, where its first entry stands."""
 
 
@@ -70,6 +70,8 @@ class Actions(QObject):
         self._tell = tell
         self._actions: dict[str, QAction] = {}
         self._buttons: list[tuple[QPushButton, str]] = []
+        self.takes: Callable[[str], bool] = lambda _name: False
+        """Asked before each action: True where it is not to be done now."""
         letters = self._letters = {menu: set[str]() for menu in (*MENUS, *WITHIN)}
         for entry in self.entries:
             action = QAction(with_letter(entry.words, letters[entry.menu]), window)
@@ -81,7 +83,8 @@ class Actions(QObject):
         self.use_shortcuts(shortcuts)
 
     def _runner(self, entry: Entry) -> Callable[[], None]:
-        return self.guarded(entry.do) if entry.do is not None else self.refresh
+        run = self.guarded(entry.do) if entry.do is not None else self.refresh
+        return lambda: self.refresh() if self.takes(entry.name) else run()
 
     def guarded(self, do: Callable[[], object]) -> Callable[[], None]:
         """What cannot be done is told, not raised."""

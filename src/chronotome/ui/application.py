@@ -18,6 +18,7 @@ from chronotome.bridge.analyses import Analyses
 from chronotome.bridge.bouncing import Bouncing
 from chronotome.bridge.document import Document
 from chronotome.bridge.fits import Fits
+from chronotome.bridge.in_time import InTimeSwitch
 from chronotome.bridge.kept import Kept
 from chronotome.bridge.keys import Keys
 from chronotome.bridge.likenesses import Likenesses
@@ -43,6 +44,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.language import spoken
 from chronotome.ui.main_window import MainWindow
+from chronotome.ui.media_keys import MediaKeys
 from chronotome.ui.preferences import Preferences
 from chronotome.ui.theme import THEMES, load_fonts, text_font
 from chronotome.ui.view_state import Stage, ViewState
@@ -105,6 +107,8 @@ def build(
         Bouncing(store, tasks, recordings, kept, arena),
         Proving(store, rendering, arena, store),
         Preferences(settings),
+        InTimeSwitch(player, transport, store),
+        MediaKeys(transport, store),
     )
     apply_settings(desk, settings, settings)
     desk.preferences.heard += [partial(apply_settings, desk), partial(_use_devices, player, output)]

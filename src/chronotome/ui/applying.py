@@ -3,10 +3,12 @@
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QGuiApplication
 
+from chronotome.engine.control import InTime
 from chronotome.files.places import Settings
 from chronotome.session.model import Click, Session
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import THEMES
+from chronotome.words import tr
 
 DESKTOP = "desktop"
 """The theme that is as the desktop's is."""
@@ -20,11 +22,20 @@ def theme_name(chosen: str) -> str:
     return chosen if chosen in THEMES else "day"
 
 
+def _switch_media_keys(desk: Desk, *, is_on: bool) -> None:
+    if not desk.media_keys.switch(is_on=is_on):
+        desk.say(tr("The desktop’s media keys cannot be used: no session bus answers"))
+
+
 def apply_settings(desk: Desk, before: Settings, settings: Settings) -> None:
     """All but the sound devices, which start anew."""
     document = desk.document
     if before.midi != settings.midi or before is settings:
         desk.keys.listen_to_midi(settings.midi)
+    desk.in_time.send_clock(settings.clock_to)
+    desk.in_time.use(InTime[settings.in_time.upper()])
+    if settings.has_media_keys or before.has_media_keys:
+        _switch_media_keys(desk, is_on=settings.has_media_keys)
     document.steps_kept = settings.steps_kept
     document.save_every(settings.autosave_minutes)
     first = Session(click=Click(sound=settings.click))

@@ -7,6 +7,7 @@ from chronotome.bridge.analyses import Analyses
 from chronotome.bridge.bouncing import Bouncing
 from chronotome.bridge.document import Document
 from chronotome.bridge.fits import Fits
+from chronotome.bridge.in_time import InTimeSwitch
 from chronotome.bridge.keys import Keys
 from chronotome.bridge.likenesses import Likenesses
 from chronotome.bridge.playing_in import PlayingIn
@@ -27,6 +28,7 @@ from chronotome.session.groove import Groove
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Session, Take, Track, TrackId, replace
 from chronotome.session.patterns import Pattern
+from chronotome.ui.media_keys import MediaKeys
 from chronotome.ui.preferences import Preferences
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import Stage, ViewState
@@ -64,6 +66,8 @@ class Desk:
     bouncing: Bouncing
     proving: Proving
     preferences: Preferences
+    in_time: InTimeSwitch
+    media_keys: MediaKeys
 
     def say(self, sentence: str) -> None:
         """In the status line."""

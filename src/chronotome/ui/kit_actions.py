@@ -2,11 +2,12 @@
 
 from chronotome.ui.actions import Entry
 from chronotome.ui.commands.general import Commands
+from chronotome.ui.commands.others import OtherCommands
 from chronotome.ui.commands.patterns import LABELS, STEP_BY
 from chronotome.words import tr
 
 
-def kit_entries(commands: Commands) -> list[Entry]:
+def kit_entries(commands: Commands, others: OtherCommands) -> list[Entry]:
     """In the order of the menu Kit."""
     kits, patterns, playing = commands.kits, commands.patterns, commands.playing
     return [
@@ -39,7 +40,9 @@ def kit_entries(commands: Commands) -> list[Entry]:
         ),
         Entry("input-delay", "Recording", tr("Measure the input’s delay…"), "", playing.ask_delay),
         Entry("play-notes", "Kit", tr("Play notes of a file…"), "", playing.ask_and_play_notes),
-        Entry("midi-inputs", "Kit", tr("MIDI inputs…"), "", playing.ask_midi),
+        Entry("midi-inputs", "Kit", tr("MIDI inputs and clock…"), "", playing.ask_midi),
+        Entry("learn-control", "Kit", tr("Learn a control"), "", others.learn, lambda: others.learning.is_on),
+        Entry("bound-controls", "Kit", tr("Bound controls…"), "", others.show_bound),
         Entry("pads", "Kit", tr("Pads for mouse and touch"), "Ctrl+I", playing.show_pads),
         Entry("", "Kit"),
         Entry("put-on-keys", "Kit", tr("Put the hits on keys"), "Ctrl+U", kits.put_on_keys),

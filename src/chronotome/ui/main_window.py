@@ -37,6 +37,7 @@ from chronotome.ui.applying import theme_name
 from chronotome.ui.beside import Beside
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
+from chronotome.ui.commands.others import OtherCommands
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
 from chronotome.ui.controls.dropping import take_as_copy
@@ -46,6 +47,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.drag_out import DragOut
 from chronotome.ui.guarded import guard_overrides
+from chronotome.ui.learning import Learning
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.status_line import StatusLine
 from chronotome.ui.panels.transport_bar import TransportBar
@@ -74,6 +76,8 @@ class MainWindow(QMainWindow):
         super().__init__()
         self.desk, self.player, self._journal = desk, player, journal
         self.commands = Commands(desk)
+        self.learning = Learning(desk, self, lambda: self.actions_table)
+        self.others = OtherCommands(desk, self.learning)
         self.tour = Tour(desk, self)
         self._may_close = False
         self.messages = Messages(self)
@@ -85,6 +89,7 @@ class MainWindow(QMainWindow):
         self.actions_table = Actions(
             self, table_of(self, self.commands), desk.preferences.settings.shortcuts, self.tell
         )
+        self.actions_table.takes = self.learning.takes
         self._menus = self.actions_table.fill(self.menuBar())
         self._refresh = Soon(self.actions_table.refresh, self)
         self.session_files.add_recent(self._menus["Session"], self.actions_table)

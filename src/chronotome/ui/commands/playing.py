@@ -104,14 +104,12 @@ class PlayingCommands:
         self._pads.raise_()
 
     def ask_midi(self) -> None:
-        """Which inputs play the keys."""
+        """Which inputs play the keys, and which outputs hear the clock."""
         from chronotome.ui.dialogs.midi import MidiDialog  # noqa: PLC0415 - seldom wanted
 
         guard_overrides()
         desk = self._desk
-        dialog = MidiDialog(desk.keys, desk.preferences.settings.midi, QApplication.activeWindow())
-        if dialog.exec():
-            desk.preferences.keep(midi=dialog.chosen())
+        MidiDialog.ask(desk, QApplication.activeWindow())
 
     # Playing in
 

@@ -95,6 +95,13 @@ class ValueSlider(QWidget):
         self.set_value(value, self._note)
         self.settled.emit(value)
 
+    def turn(self, share: float) -> None:
+        """Slide to a share of its way; who turns it tells when it has settled."""
+        value = self._rounded(self._low + share * (self._high - self._low))
+        if value != self._value:
+            self.set_value(value, self._note)
+            self.slid.emit(value)
+
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is Qt.MouseButton.LeftButton and event.position().y() > TRACK_Y - 12:
             self._is_sliding = True

@@ -1,34 +1,65 @@
-"""Which MIDI inputs play the keys: those that are there, as they come and go."""
+"""Which MIDI inputs play the keys, and which outputs hear the clock: as ports come and go."""
+
+from collections.abc import Callable, Iterable
 
 from PySide6.QtCore import QTimer
 from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QVBoxLayout, QWidget
 
-from chronotome.bridge.keys import Keys
 from chronotome.ui.controls.plain_text import Label
+from chronotome.ui.desk import Desk
 from chronotome.words import tr
 
 LOOK_MILLISECONDS = 500
 
 
-class MidiDialog(QDialog):
-    """A box for each input; with none ticked, or all, every one plays, also those that come later."""
+class _Boxes:
+    """A box for each port; what was ticked stays ticked when ports come and go."""
 
-    def __init__(self, keys: Keys, chosen: tuple[str, ...], parent: QWidget | None) -> None:
-        super().__init__(parent)
-        self.setWindowTitle(tr("MIDI inputs"))
-        self._keys, self._chosen = keys, set(chosen)
-        self.boxes: list[QCheckBox] = []
-        self._shown: str | None = None
-        layout = QVBoxLayout(self)
-        self.words = Label()
-        self.words.setWordWrap(True)
-        layout.addWidget(self.words)
+    def __init__(self, layout: QVBoxLayout, ticked: Iterable[str], words: Callable[[bool], str]) -> None:
+        self.label = Label()
+        self.label.setWordWrap(True)
+        layout.addWidget(self.label)
         self._rows = QVBoxLayout()
         layout.addLayout(self._rows)
+        self._ticked, self._words = set(ticked), words
+        self._shown: list[str] | None = None
+        self.boxes: list[QCheckBox] = []
+
+    def chosen(self) -> tuple[str, ...]:
+        """Ticked ones, also of ports that are away now."""
+        here = {box.text() for box in self.boxes}
+        return tuple([box.text() for box in self.boxes if box.isChecked()] + sorted(self._ticked - here))
+
+    def show(self, names: list[str]) -> None:
+        if names == self._shown:
+            return
+        ticked = set(self.chosen())
+        self._shown, self._ticked = names, ticked
+        for box in self.boxes:
+            box.hide()
+            box.deleteLater()
+        self.boxes = [QCheckBox(name) for name in names]
+        for box in self.boxes:
+            box.setChecked(box.text() in ticked)
+            self._rows.addWidget(box)
+        self.label.setText(self._words(bool(names)))
+
+
+class MidiDialog(QDialog):
+    """With no input ticked, every one plays, also later ones; the clock goes where it is ticked."""
+
+    def __init__(self, desk: Desk, parent: QWidget | None) -> None:
+        super().__init__(parent)
+        self.setWindowTitle(tr("MIDI inputs and clock"))
+        self._keys, self._in_time = desk.keys, desk.in_time
+        settings = desk.preferences.settings
+        layout = QVBoxLayout(self)
+        self.inputs = _Boxes(layout, settings.midi, self._input_words)
         note = Label(tr("Notes from C2 (36) on play the keys from Q on. With none ticked, all inputs play."))
         note.setObjectName("soft")
         note.setWordWrap(True)
         layout.addWidget(note)
+        self.outputs = _Boxes(layout, settings.clock_to, self._output_words)
         kinds = QDialogButtonBox.StandardButton
         buttons = QDialogButtonBox(kinds.Ok | kinds.Cancel)
         buttons.accepted.connect(self.accept)
@@ -40,26 +71,26 @@ class MidiDialog(QDialog):
         self._timer.start()
         self._show()
 
-    def chosen(self) -> tuple[str, ...]:
-        return tuple(box.text() for box in self.boxes if box.isChecked())
+    @classmethod
+    def ask(cls, desk: Desk, parent: QWidget | None) -> None:
+        """Show it, and keep what was chosen."""
+        dialog = cls(desk, parent)
+        if dialog.exec():
+            desk.preferences.keep(midi=dialog.inputs.chosen(), clock_to=dialog.outputs.chosen())
+
+    def _input_words(self, has_ports: bool) -> str:  # noqa: FBT001 - one of a kind
+        missing = self._keys.midi_missing
+        if missing:
+            return tr("There is {0}. Keys, pads and files of notes play all the same.", missing)
+        return tr("Inputs that play the keys:") if has_ports else tr("No input is plugged in.")
+
+    def _output_words(self, has_ports: bool) -> str:  # noqa: FBT001 - one of a kind
+        if has_ports:
+            return tr("Outputs that receive the song’s clock, with start, stop and position:")
+        return tr("No output for a clock is plugged in.")
 
     def _show(self) -> None:
-        """What is there now; what was ticked stays ticked."""
-        told = self._keys.midi_words
-        if told == self._shown:
-            return
-        self._shown = told
-        ticked = self._chosen | set(self.chosen())
-        for box in self.boxes:
-            box.hide()
-            box.deleteLater()
+        """What is there now."""
         missing = self._keys.midi_missing
-        names = [] if missing else [each for each in told.split("\n") if each]
-        self.boxes = [QCheckBox(name) for name in names]
-        for box in self.boxes:
-            box.setChecked(box.text() in ticked)
-            self._rows.addWidget(box)
-        if missing:
-            self.words.setText(tr("There is {0}. Keys, pads and files of notes play all the same.", missing))
-        else:
-            self.words.setText(tr("These inputs are there:") if names else tr("No input is plugged in."))
+        self.inputs.show([] if missing else [each for each in self._keys.midi_words.split("\n") if each])
+        self.outputs.show(self._in_time.clock_outputs)

@@ -19,6 +19,7 @@ from PySide6.QtWidgets import (
 from shiboken6 import isValid
 
 from chronotome.engine.devices import Devices, devices
+from chronotome.engine.jack_sound import JACK
 from chronotome.files.cache import cache_bytes, empty_cache
 from chronotome.files.names import path_words, shown
 from chronotome.files.takes import takes_folder
@@ -26,6 +27,7 @@ from chronotome.session.edits.timing import set_click
 from chronotome.session.history import MOST_STEPS
 from chronotome.session.model import ClickSound, replace
 from chronotome.ui.applying import DESKTOP
+from chronotome.ui.commands.others import IN_TIME_WORDS
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import megabytes, milliseconds
 from chronotome.ui.controls.plain_button import plain_button
@@ -46,7 +48,9 @@ ROWS = (
     tr("Sound input"),
     tr("Frames at once"),
     tr("Delay of the hand"),
-    tr("MIDI inputs"),
+    tr("In time with"),
+    tr("MIDI inputs and clock"),
+    tr("Media keys"),
     tr("Click of new sessions"),
     tr("Takes are kept in"),
     tr("Theme"),
@@ -67,6 +71,7 @@ class PreferencesDialog(QDialog):
         self.resize(WIDTH, HEIGHT)
         self._desk, self._calibrate = desk, calibrate
         self.fields: dict[str, QWidget] = {}
+        self._notes: dict[str, Label] = {}
         self._outputs = self._names(tr("Sound output"), "output")
         self._inputs = self._names(tr("Sound input"), "input")
         body = QWidget()
@@ -127,6 +132,7 @@ class PreferencesDialog(QDialog):
             words.setObjectName("soft")
             words.setWordWrap(True)
             self._grid.addWidget(words, row + 1, 1)
+            self._notes[name] = words
 
     def _keep(self, **changes: Any) -> None:
         self._desk.preferences.keep(**changes)
@@ -166,9 +172,10 @@ class PreferencesDialog(QDialog):
         )
         self._row(tr("Sound input"), self._inputs, note=note)
         blocks = self._one_of(tr("Frames at once"), [str(each) for each in BLOCKS], BLOCKS, "block")
-        self._row(
-            tr("Frames at once"), blocks, note=tr("Fewer are heard sooner, more are safer on a busy machine.")
-        )
+        self._row(tr("Frames at once"), blocks, note=" ")
+        self._held = self._notes[tr("Frames at once")]
+        self._show_held()
+        self._desk.transport.device_changed.connect(self._show_held)
 
     def _build_hand(self) -> None:
         settings = self._desk.preferences.settings
@@ -179,7 +186,17 @@ class PreferencesDialog(QDialog):
         self._row(tr("Delay of the hand"), self._delay, measure)
         self._midi = Label()
         self._show_midi()
-        self._row(tr("MIDI inputs"), self._midi, plain_button(tr("Choose…"), self._on_midi))
+        values = [each.name.lower() for each in IN_TIME_WORDS]
+        in_time = self._one_of(tr("In time with"), list(IN_TIME_WORDS.values()), values, "in_time")
+        self._row(
+            tr("In time with"), in_time, note=tr("Start, stop and position are shared with it, either way.")
+        )
+        self._row(tr("MIDI inputs and clock"), self._midi, plain_button(tr("Choose…"), self._on_midi))
+        keys = QCheckBox(tr("play and pause Chronotome"))
+        keys.setAccessibleName(tr("Media keys"))
+        keys.setChecked(settings.has_media_keys)
+        keys.toggled.connect(lambda is_on: self._keep(has_media_keys=is_on))
+        self._row(tr("Media keys"), keys)
         sounds = tuple(ClickSound)
         click = self._one_of(tr("Click of new sessions"), [tr(str(each)) for each in sounds], sounds, "click")
         click.chosen.connect(self._on_click)
@@ -229,10 +246,20 @@ class PreferencesDialog(QDialog):
         self._delay.setText(milliseconds(self._desk.preferences.settings.reaction_ms))
 
     def _on_midi(self) -> None:
-        dialog = MidiDialog(self._desk.keys, self._desk.preferences.settings.midi, self)
-        if dialog.exec():
-            self._keep(midi=dialog.chosen())
-            self._show_midi()
+        MidiDialog.ask(self._desk, self)
+        self._show_midi()
+
+    def _show_held(self) -> None:
+        """Whether the device plays as few at once without gaps, by what it did when it was opened."""
+        transport = self._desk.transport
+        state, block = transport.device, transport.block
+        if state.device.startswith(JACK):
+            words = tr("JACK has its own number, and its keys sound soonest and most evenly.")
+        elif state.holds_block:
+            words = tr("Fewer sound sooner, more are safer on a busy machine. For playing keys, choose JACK.")
+        else:
+            words = tr("“{0}” leaves gaps at {1}: choose more, or JACK as sound output.", state.device, block)
+        self._held.setText(words)
 
     def _show_midi(self) -> None:
         names = self._desk.preferences.settings.midi

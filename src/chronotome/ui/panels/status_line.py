@@ -94,6 +94,7 @@ class StatusLine(QWidget):
         desk.rendering.rendered.connect(self._show_state)
         desk.taking.heard.connect(self._on_heard)
         desk.taking.changed.connect(self._show_state)
+        desk.in_time.changed.connect(self._show_state)
 
     def hint(self, sentence: str) -> None:
         """What the pointer can do here, as long as it is here and nothing was told just now."""
@@ -165,6 +166,9 @@ class StatusLine(QWidget):
             parts = []
         parts.append(tr("{0:g} kHz", session.rate / 1000))
         parts.append(device.device if device.is_ready else tr("sound is starting"))
+        if not device.holds_block:
+            parts.append(tr("gaps at {0} samples", self._desk.transport.block))
+        parts.append(self._desk.in_time.words)
         if device.dropouts:
             parts.append(counted(device.dropouts, "dropout"))
         if self._desk.taking.is_open:

@@ -1,0 +1,57 @@
+"""What menus do about other programs and machines: in time with them, controls that are bound to ours."""
+
+from typing import TYPE_CHECKING
+
+from PySide6.QtWidgets import QApplication
+
+from chronotome.engine.control import InTime
+from chronotome.session.edits.timing import set_tempo
+from chronotome.ui.desk import Desk
+from chronotome.ui.guarded import guard_overrides
+from chronotome.words import tr
+
+if TYPE_CHECKING:
+    from chronotome.ui.learning import Learning
+
+
+IN_TIME_WORDS = {InTime.NOTHING: tr("Nothing"), InTime.JACK: tr("JACK"), InTime.CLOCK: tr("MIDI clock")}
+
+
+class OtherCommands:
+    """One method for each thing that can be done."""
+
+    def __init__(self, desk: Desk, learning: "Learning") -> None:
+        self._desk, self.learning = desk, learning
+
+    def keep_in_time(self, wanted: InTime) -> None:
+        """Start, stop and be at a place together with others, from now on and at the next start."""
+        desk = self._desk
+        desk.preferences.keep(in_time=wanted.name.lower())
+        if wanted is InTime.NOTHING:
+            desk.say(tr("Playback follows nothing"))
+        elif wanted is InTime.JACK:
+            desk.say(tr("Start, stop and place are shared with all programs on JACK"))
+        else:
+            desk.say(tr("A MIDI clock starts and stops playback; its tempo is shown"))
+
+    def is_in_time(self, wanted: InTime) -> bool:
+        return self._desk.in_time.wanted is wanted
+
+    def use_clock_tempo(self) -> None:
+        """The song takes the tempo of the clock that comes in."""
+        desk, tempo = self._desk, self._desk.in_time.tempo
+        if tempo is None:
+            desk.say(tr("No MIDI clock is heard: choose MIDI clock in Playback, then start the machine"))
+            return
+        desk.store.apply(lambda session: set_tempo(session, tempo), tr("Tempo of the clock: {0:.2f}", tempo))
+
+    def learn(self) -> None:
+        """Bind a control to what is touched next; again, and it ends."""
+        self.learning.end() if self.learning.is_on else self.learning.begin()
+
+    def show_bound(self) -> None:
+        """Which controls are bound, and to what."""
+        from chronotome.ui.dialogs.bound_controls import BoundControls  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        BoundControls(self._desk.preferences, self.learning, QApplication.activeWindow()).exec()
