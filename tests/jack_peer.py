@@ -23,7 +23,7 @@ class Peer:
         self.midi_out = client.midi_outports.register("said") if has_midi else None
         self.heard, self.messages, self.due, self.places = [], [], [], []
         self.is_recording = self.is_watching = self.is_cable = False
-        self.played, self.at = None, 0
+        self.played, self.at = None, None
         self.path = None
         client.set_process_callback(self.cycle)
         client.activate()
@@ -36,9 +36,9 @@ class Peer:
             out = port.get_array()
             out[:] = self.ins[side].get_array() if self.is_cable else 0
             if self.played is not None:
-                part = self.played[self.at : self.at + frames, side]
+                self.at = began if self.at is None else self.at
+                part = self.played[began - self.at : began - self.at + frames, side]
                 out[: len(part)] += part
-        self.at += frames
         if self.midi_in is not None:
             for at, data in self.midi_in.incoming_midi_events():
                 self.messages.append((began + at, list(bytes(data))))
@@ -82,7 +82,7 @@ class Peer:
         return first
 
     def play(self, path):
-        self.played, self.at = np.fromfile(path, np.float32).reshape(-1, 2), 0
+        self.played, self.at = np.fromfile(path, np.float32).reshape(-1, 2), None
 
     def cable(self):
         """What comes in goes out."""

@@ -50,4 +50,5 @@ class InTimeWith:
         if answer.is_stop:
             mixer.halt()
         elif answer.be_at is not None:
-            mixer.follow(answer.be_at + round(output.ahead), is_playing=is_rolling)
+            ahead = round(output.ahead) if is_rolling else 0
+            mixer.follow(answer.be_at + ahead, is_playing=is_rolling)

@@ -5,7 +5,7 @@ import ctypes
 import threading
 import time
 from collections import deque
-from collections.abc import Callable
+from collections.abc import Callable, Iterable
 from typing import Any
 
 import numpy as np
@@ -14,7 +14,6 @@ from chronotome.dsp.audio import Samples
 from chronotome.engine.beat_table import BeatTable
 from chronotome.engine.block_clock import BELIEVED
 from chronotome.engine.jack_transport import JackTransport
-from chronotome.engine.output import SILENT_SECONDS
 from chronotome.engine.streams import Hear, Process
 from chronotome.errors import DeviceUnavailable
 from chronotome.render.mix import OUT_CHANNELS
@@ -23,6 +22,8 @@ NAME = "Chronotome"
 CAPTURE, PLAYBACK = 0, 1
 """Directions of latency."""
 SIDES = "left", "right"
+HANGING_SECONDS = 5.0
+"""A server that ends says so; one that has not called for so long hangs."""
 OPEN_SECONDS = 3.0
 """A server that does not answer for so long hangs: nobody waits for it."""
 MOST_FRAMES = 8192
@@ -48,6 +49,8 @@ class JackClient:
         self.rate = int(client.samplerate)
         self._frames_late = _latency_of(jack)
         self._pair = (0, 0)
+        self._asks = threading.RLock()
+        """One request to the server at a time: its socket takes no turns by itself."""
         self.main: list[Any] = []
         self.heard: list[Any] = []
         self.keys: Any = None
@@ -86,7 +89,7 @@ class JackClient:
 
     @property
     def is_alive(self) -> bool:
-        return not self.is_gone and time.monotonic() - self._called < SILENT_SECONDS
+        return not self.is_gone and time.monotonic() - self._called < HANGING_SECONDS
 
     def close(self) -> None:
         """Silence; the ports are gone."""
@@ -98,13 +101,15 @@ class JackClient:
 
     def open_output(self, play: Process) -> None:
         """What it fills sounds from now on."""
-        self.main = [self._client.outports.register(f"main {side}") for side in SIDES]
+        with self._asks:
+            self.main = [self._client.outports.register(f"main {side}") for side in SIDES]
         self._play = play
         self.poll()
 
     def open_input(self, hear: Hear) -> None:
         """What comes in is handed over from now on."""
-        self.heard = [self._client.inports.register(f"in {side}") for side in SIDES]
+        with self._asks:
+            self.heard = [self._client.inports.register(f"in {side}") for side in SIDES]
         self._hear = hear
         self.poll()
 
@@ -112,21 +117,23 @@ class JackClient:
         """It hears no more."""
         self._hear, self._is_in_wired = None, False
         gone, self.heard = self.heard, []
-        for port in gone:
-            with contextlib.suppress(self._jack.JackError):
-                port.unregister()
+        self._unregister(gone)
 
     def open_midi(self, take: Take, sent: deque[tuple[float, bytes]]) -> None:
         """Messages are taken from now on, and what is sent goes out: moments in seconds, messages."""
-        self.clock = self._client.midi_outports.register("clock")
-        self.keys = self._client.midi_inports.register("keys")
+        with self._asks:
+            self.clock = self._client.midi_outports.register("clock")
+            self.keys = self._client.midi_inports.register("keys")
         self._take, self._sent, self.has_other_ports = take, sent, True
 
     def close_midi(self) -> None:
         """No more."""
         gone, self.keys, self.clock = (self.keys, self.clock), None, None
-        for port in gone:
-            with contextlib.suppress(self._jack.JackError):
+        self._unregister(gone)
+
+    def _unregister(self, ports: Iterable[Any]) -> None:
+        for port in ports:
+            with self._asks, contextlib.suppress(self._jack.JackError):
                 port.unregister()
 
     def transport(self, rate: int, beats: BeatTable) -> JackTransport:
@@ -140,7 +147,10 @@ class JackClient:
             return False
         ours = self.heard if is_in else self.main
         for mine, theirs in zip(ours, ports if len(ports) > 1 else ports * 2, strict=False):
-            with contextlib.suppress(self._jack.JackError):  # it is already, or they went meanwhile
+            with (
+                self._asks,
+                contextlib.suppress(self._jack.JackError),
+            ):  # it is already, or they went meanwhile
                 self._client.connect(*((theirs, mine) if is_in else (mine, theirs)))
         return True
 
@@ -161,7 +171,7 @@ class JackClient:
 
     def join(self, source: Any, target: Any, *, is_joined: bool) -> None:
         """Connect two ports, or no more."""
-        with contextlib.suppress(self._jack.JackError):  # it is already, or one is gone
+        with self._asks, contextlib.suppress(self._jack.JackError):  # it is already, or one is gone
             (self._client.connect if is_joined else self._client.disconnect)(source, target)
 
     # Time
@@ -204,8 +214,8 @@ class JackClient:
         self._called = time.monotonic()
         began = int(self._client.last_frame_time)
         moment = self.moment_of(began)
-        is_late = self._expected is not None and began != self._expected
-        self._passed += frames if self._expected is None else (began - self._expected) % WRAP + frames
+        left_out = 0 if self._expected is None else (began - self._expected) % WRAP
+        self._passed += left_out + frames
         self._expected = (began + frames) % WRAP
         keys, clock, hear, play = self.keys, self.clock, self._hear, self._play
         if keys is not None:
@@ -214,17 +224,28 @@ class JackClient:
             self.before(frames)
         base = moment
         if hear is not None:
-            heard = self._in[:frames]
-            heard[:, 0], heard[:, 1] = (port.get_array() for port in self.heard)
-            hear(heard, moment - self.in_latency)
+            self._come_in(hear, frames, left_out, moment - self.in_latency)
         if play is not None:
             out, base = self._out[:frames], moment + self.out_latency
-            if play(out, base) and is_late:
+            if play(out, base) and left_out:
                 self.dropouts += 1
             for side, port in enumerate(self.main):
                 port.get_array()[:] = out[:, side]
         if clock is not None:
             self._send(clock, frames, base)
+
+    def _come_in(self, hear: Hear, frames: int, left_out: int, came: float) -> None:
+        """Frames that the server left out are silent: what comes after them stays where it came in."""
+        left = left_out if left_out <= self.rate else 0
+        while left:
+            count = min(left, MOST_FRAMES)
+            silence = self._in[:count]
+            silence.fill(0)
+            hear(silence, came - left / self.rate)
+            left -= count
+        heard = self._in[:frames]
+        heard[:, 0], heard[:, 1] = (port.get_array() for port in self.heard)
+        hear(heard, came)
 
     def _arrive(self, keys: Any, frames: int, moment: float) -> None:
         for at, data in keys.incoming_midi_events():

@@ -189,7 +189,11 @@ class PreferencesDialog(QDialog):
         values = [each.name.lower() for each in IN_TIME_WORDS]
         in_time = self._one_of(tr("In time with"), list(IN_TIME_WORDS.values()), values, "in_time")
         self._row(
-            tr("In time with"), in_time, note=tr("Start, stop and position are shared with it, either way.")
+            tr("In time with"),
+            in_time,
+            note=tr(
+                "JACK shares start, stop and position both ways; a MIDI clock starts and stops playback."
+            ),
         )
         self._row(tr("MIDI inputs and clock"), self._midi, plain_button(tr("Choose…"), self._on_midi))
         keys = QCheckBox(tr("play and pause Chronotome"))
