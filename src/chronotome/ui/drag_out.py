@@ -32,6 +32,8 @@ Work = Callable[[Progress], list[Path]]
 
 
 OURS_ALONE = 0o600
+COPIED_FILES = "x-special/gnome-copied-files"
+"""What several file managers paste, beside `text/uri-list`."""
 
 
 class DragOut(QObject):
@@ -171,7 +173,10 @@ class DragOut(QObject):
 
 
 def _as_files(paths: Sequence[Path]) -> QMimeData:
-    """As other programs take files (text/uri-list)."""
+    """As other programs take files: a list of places, and the form in which some file managers paste them."""
     data = QMimeData()
-    data.setUrls([QUrl.fromLocalFile(str(path)) for path in paths])
+    urls = [QUrl.fromLocalFile(str(path)) for path in paths]
+    data.setUrls(urls)
+    listed = [url.toString(QUrl.ComponentFormattingOption.FullyEncoded) for url in urls]
+    data.setData(COPIED_FILES, "\n".join(["copy", *listed]).encode())
     return data
