@@ -2909,6 +2909,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>JACK shares start, stop and position both ways; a MIDI clock starts and stops playback.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/action_table.py"/>
         <source>Join</source>
         <translation type="unfinished"></translation>
@@ -6007,11 +6012,6 @@ Press any key, or click here, together with each of them.</source>
     <message>
         <location filename="ui/commands/others.py"/>
         <source>Start, stop and place are shared with all programs on JACK</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Start, stop and position are shared with it, either way.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

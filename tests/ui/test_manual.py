@@ -15,7 +15,7 @@ MOUSE = {"Ctrl", "Ctrl+Shift", "Ctrl+Alt", "Esc", "Enter", "Ctrl+wheel"}
 
 
 def test_there_is_a_page_for_each_stage_and_everything_it_names_is_there():
-    assert {page.stem for page in PAGES} == {"index", *(stage.name.lower() for stage in Stage)}
+    assert {page.stem for page in PAGES} == {"index", "sound", *(stage.name.lower() for stage in Stage)}
     for page in PAGES:
         text = page.read_text("utf-8")
         for place in re.findall(r"\]\(([^)]+)\)", text):
