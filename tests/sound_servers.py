@@ -154,9 +154,9 @@ class Server:
             with contextlib.suppress(ProcessLookupError):
                 self.kill()
 
-    def recorder(self):
-        """What sounds, from now on."""
-        made = JackRecorder(self) if self.is_jack else PulseRecorder(self)
+    def recorder(self, name="main"):
+        """What sounds, from now on; on JACK from the outputs of a name."""
+        made = JackRecorder(self, name) if self.is_jack else PulseRecorder(self)
         self._children.append(made)
         return made
 
@@ -191,11 +191,11 @@ class PulseRecorder:
 class JackRecorder:
     """What was left out is silent: each frame is where the server's counter had it, from `first` on."""
 
-    def __init__(self, server):
+    def __init__(self, server, name):
         self._peer = Peer(server, name="recorder")
         self._path = server.folder / f"heard{time.monotonic_ns()}.raw"
         for side in ("left", "right"):
-            self._peer.ask("connect", f"Chronotome:main {side}", f"recorder:in {side}")
+            self._peer.ask("connect", f"Chronotome:{name} {side}", f"recorder:in {side}")
         self._peer.ask("record", str(self._path))
 
     def end(self):

@@ -1314,6 +1314,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
+        <source>Click apart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
         <source>Click of new sessions</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1910,6 +1915,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="ui/timeline/proof_lane.py"/>
         <source>Each stem is a join: its roughness against the roughest place of the recording, in dB. A click goes there, the right button offers what mends it. N: the next one that clicks.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Each track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2910,6 +2920,11 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
+        <source>JACK outputs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
         <source>JACK shares start, stop and position both ways; a MIDI clock starts and stops playback.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3526,6 +3541,11 @@ The address is copied.</source>
     <message>
         <location filename="ui/commands/playing.py"/>
         <source>MIDI notes (*.mid *.midi)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Main</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7353,6 +7373,11 @@ their recipes are kept, no sound. Its name:</source>
     <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>Where the clip is cut into hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Where the session has JACK’s sample rate. The rest is heard from the main outputs.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

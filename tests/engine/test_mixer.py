@@ -4,11 +4,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from chronotome.engine.control import SLOTS, Command, Control, Word
-from chronotome.engine.mixer import CHANGE_FADE, START_FADE, Mixer
+from chronotome.engine.mixer import CHANGE_FADE, START_FADE, Mixer, Target
 from chronotome.engine.output import SimulatedOutput
 from chronotome.engine.voices import END_FADE, VOICES, Span, Voices
 from chronotome.render.arena import Arena
-from chronotome.render.mix import Lane, Mix, Part, Side
+from chronotome.render.mix import CLICK, FIRST_TRACK, Heard, Lane, Mix, Part, Side
 from chronotome.render.renderer import OfflineMix
 
 TOTAL = 40000
@@ -276,3 +276,36 @@ def test_what_is_heard_anew_gives_way_without_a_click_and_others_sound_on():
     assert out[:100] == pytest.approx(0.75)
     assert np.abs(np.diff(out[101 : 100 + END_FADE, 0])).max() < 0.5 / END_FADE * 1.01
     assert out[100 + END_FADE :] == pytest.approx(0.375)
+
+
+def test_a_bus_of_its_own_is_missing_from_the_main_outputs_and_nowhere_else():
+    """Through a start, another mix and a jump: both pairs together are what one pair would be."""
+    arena, heard = Arena(), []
+    region = arena.allocate(40000, 1)
+    region.samples[:] = np.random.default_rng(2).normal(0, 0.1, (40000, 1))
+
+    def mix(serial, length):
+        columns = [np.array([value], np.int64) for value in (0, length, region.offset, 1, 0)]
+        later = [np.array([value], np.int64) for value in (0, length, region.offset + 100, 1, 0)]
+        lanes = (Lane(Side.BOTH, *columns, bus=FIRST_TRACK), Lane(Side.BOTH, *later, bus=CLICK))
+        return Mix(serial, 30000, lanes)
+
+    for is_apart in (False, True):
+        control = Control()
+        mixer = Mixer(control, arena.floats)
+        own = Target(np.zeros((4096, 2), np.float32), Heard(frozenset([CLICK]), is_without=False))
+        mixer.apart = (own,) if is_apart else ()
+        blocks = []
+        for number in range(12):
+            if number in {0, 4}:
+                control.publish(mix(number + 1, 30000 - 9000 * number // 4))
+            if number in {1, 7}:
+                control.send(Command.PLAY, 500 * number)
+            main = np.zeros((512, 2), np.float32)
+            mixer.process(main, number / 90)
+            blocks.append((main, own.out[:512].copy()))
+        heard.append(blocks)
+    for (whole, _), (main, own) in zip(*heard, strict=True):
+        assert np.abs(whole - main - own).max() < 1e-6
+    assert all(own.any() and main.any() for main, own in heard[1][1:])
+    assert not any(own.any() for _, own in heard[0])

@@ -9,11 +9,11 @@ import time
 import numpy as np
 import pytest
 
-from chronotome.engine.control import InTime
+from chronotome.engine.control import InTime, Word
 from chronotome.engine.kit_table import KeySound, NoteKind
 from chronotome.engine.player import Player
 from chronotome.render.arena import Arena
-from chronotome.render.mix import Lane, Mix, Side
+from chronotome.render.mix import CLICK, FIRST_TRACK, Lane, Mix, Side
 from chronotome.render.take_ring import TakeWord
 from chronotome.session.grid import Metre, TempoChange, TempoMap
 from sound_servers import KINDS, RATE, Server, clicks, missing, numbered, numbers, until
@@ -141,6 +141,39 @@ def test_notes_sound_at_their_frames_and_a_control_is_told(on_jack):
     assert (np.abs(later - np.median(later)) <= 1).mean() > 0.6
     turned = [note for note in running.player.notes_played() if note.kind == NoteKind.CONTROL]
     assert [(note.key, note.velocity) for note in turned] == [(2 * 256 + 21, pytest.approx(64 / 127))]
+
+
+def test_click_and_tracks_have_outputs_of_their_own_where_they_are_wanted(on_jack):
+    running, peer = on_jack, on_jack.peer
+    region = running.arena.allocate(RATE, 2)
+    region.samples[:] = 0.25
+    one = [np.array([value], np.int64) for value in (0, RATE, region.offset, 2, 0)]
+    lanes = tuple(Lane(Side.BOTH, *one, bus=bus) for bus in (CLICK, FIRST_TRACK, FIRST_TRACK + 1))
+    running.player.publish(Mix(running.player.control.get(Word.ADOPTED_SERIAL) + 1, RATE, lanes))
+    heard = {}
+    for wanted, names in (
+        ([], ["main"]),
+        ([(CLICK, "click"), (FIRST_TRACK + 1, "Stair: well")], ["main", "1 click", "2 Stair  well"]),
+    ):
+        running.player.give_ports(wanted)
+        until(lambda: {each.rpartition(" ")[0] for each in ours(peer)} == set(names))  # noqa: B023 - at once
+        for name in names:
+            recorder = running.server.recorder(name)
+            running.player.play(0)
+            time.sleep(0.6)
+            running.player.stop()
+            heard[len(names), name] = round(float(np.median(sounding(recorder.end()))), 3)
+    assert heard == {(1, "main"): 0.75, (3, "main"): 0.25, (3, "1 click"): 0.25, (3, "2 Stair  well"): 0.25}
+    running.player.give_ports([])
+
+
+def ours(peer):
+    named = [each.removeprefix("Chronotome:") for each in peer.ask("ports") if each.startswith("Chronotome:")]
+    return [each for each in named if each.endswith((" left", " right")) and not each.startswith("in ")]
+
+
+def sounding(heard):
+    return heard[heard[:, 0] > 0.1, 0]
 
 
 def test_what_comes_in_is_taken_frame_for_frame(on_jack, tmp_path):

@@ -7,6 +7,8 @@ from PySide6.QtWidgets import QLabel, QPushButton
 from chronotome.engine.control import LEFT_GAPS, InTime, Word
 from chronotome.engine.kit_table import PLAYED, Note, NoteKind
 from chronotome.files.places import load_settings
+from chronotome.session.edits.tracks import with_track
+from chronotome.session.model import replace
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.dialogs.bound_controls import BoundControls
 from chronotome.ui.dialogs.preferences import PreferencesDialog
@@ -121,6 +123,21 @@ def test_others_start_stop_and_place_the_window_that_is_in_time_with_them(at_wor
     assert not desk.transport.is_playing
     assert desk.transport.position == 96000
     assert at_work.window.status.state.text().count("JACK") == 0
+
+
+def test_outputs_of_their_own_are_named_by_tracks_and_follow_them(at_work):
+    wanted = at_work.window.player.control.wanted_ports
+    assert wanted.text == ""
+    at_work.desk.preferences.keep(jack_ports="click")
+    assert wanted.text == "1 1 click"
+    at_work.desk.preferences.keep(jack_ports="tracks")
+    track = at_work.session.tracks[0].id
+    at_work.desk.store.apply(
+        lambda s: with_track(s, track, lambda old: replace(old, name="Pier: höhe")), "Rename"
+    )
+    assert wanted.text == "1 1 click\n2 2 Pier  h?he"
+    at_work.desk.preferences.keep(jack_ports="main")
+    assert wanted.text == ""
 
 
 def test_the_tempo_of_a_clock_is_shown_and_the_song_takes_it_when_it_is_told_to(at_work):

@@ -4,9 +4,11 @@ from collections.abc import Sequence
 
 from PySide6.QtCore import QObject, QTimer, Signal
 
+from chronotome.bridge.store import Store
 from chronotome.bridge.transport import Transport
 from chronotome.engine.control import InTime
 from chronotome.engine.player import Player
+from chronotome.render.mix import CLICK, FIRST_TRACK
 from chronotome.words import tr
 
 LOOK_MILLISECONDS = 250
@@ -19,13 +21,16 @@ class InTimeSwitch(QObject):
     changed = Signal()
     """Others are there or gone, or the clock has another tempo, to a hundredth."""
 
-    def __init__(self, player: Player, transport: Transport, parent: QObject) -> None:
-        super().__init__(parent)
-        self._player, self._transport = player, transport
+    def __init__(self, store: Store, player: Player, transport: Transport) -> None:
+        super().__init__(store)
+        self._store, self._player, self._transport = store, player, transport
+        self._ports = "main"
+        self._given: list[tuple[int, str]] = []
         self._told = ""
         self._timer = QTimer(self)
         self._timer.setInterval(LOOK_MILLISECONDS)
         self._timer.timeout.connect(self._look)
+        store.watch(self, self._on_tracks, lambda session: session.tracks)
 
     @property
     def wanted(self) -> InTime:
@@ -41,6 +46,20 @@ class InTimeSwitch(QObject):
         else:
             self._timer.start()
         self._look()
+
+    def give_ports(self, which: str) -> None:
+        """Outputs of their own on JACK: for nothing (`main`), the `click`, or each of the `tracks` too."""
+        self._ports = which
+        self._on_tracks()
+
+    def _on_tracks(self) -> None:
+        buses = [] if self._ports == "main" else [(CLICK, "click")]
+        if self._ports == "tracks":
+            names = [track.name for track in self._store.session.tracks]
+            buses += [(FIRST_TRACK + number, name) for number, name in enumerate(names)]
+        if buses != self._given:
+            self._given = buses
+            self._player.give_ports(buses)
 
     def send_clock(self, names: Sequence[str]) -> None:
         """MIDI outputs that hear the song's clock."""

@@ -15,6 +15,7 @@ from chronotome.engine.control import LEFT_GAPS, Control, Word
 from chronotome.engine.devices import PORTAUDIO_JACK
 from chronotome.engine.in_time import InTimeWith
 from chronotome.engine.jack_client import JackClient
+from chronotome.engine.jack_ports import JackPorts
 from chronotome.engine.jack_sound import JACK, JackOutput
 from chronotome.engine.midi import Midi
 from chronotome.engine.midi_messages import MidiMessages
@@ -117,6 +118,7 @@ class Sound:
         device = None if heard == AUTO else heard
         self._taking = Taking(control, floats, mixer.notes, mixer.monitor, block=block, device=device)
         self._in_time = InTimeWith(control, mixer)
+        self._ports = JackPorts(control, mixer)
         self._lost = 0
 
     def serve(self, why: str, goes_on: Callable[[], bool]) -> None:
@@ -153,6 +155,7 @@ class Sound:
         self._taking.jack = output.client if isinstance(output, JackOutput) else None
         self._taking.look()
         self._in_time.look(output)
+        self._ports.look(output)
 
     def _try_again(self) -> None:
         """Look for a real device in place of the simulated one."""

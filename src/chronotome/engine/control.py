@@ -29,7 +29,7 @@ VALUES = 6
 COMMAND_BYTES = 8 * (1 + VALUES)
 PAGE = mmap.PAGESIZE
 LONG_TEXT_BYTES = 2 * PAGE
-TEXTS = 5
+TEXTS = 6
 LEFT_GAPS = 2
 
 
@@ -169,6 +169,8 @@ class Control:
         """Names of MIDI ports that a clock can go to, a line each."""
         self.wanted_clock = SharedText(view, texts + 4 * LONG_TEXT_BYTES)
         """Those that it goes to; empty: none."""
+        self.wanted_ports = SharedText(view, texts + 5 * LONG_TEXT_BYTES)
+        """Buses that have outputs of their own where that can be: number, a space, name; a line each."""
         self.beats = BeatTable(view, beats)
         self.take = TakeRing(view, self.take_offset)
         self.tape: Samples = np.frombuffer(view, np.float32, TAPE_FRAMES * OUT_CHANNELS, tape).reshape(

@@ -5,7 +5,7 @@ import ctypes
 import threading
 import time
 from collections import deque
-from collections.abc import Callable, Iterable
+from collections.abc import Callable, Iterable, Sequence
 from typing import Any
 
 import numpy as np
@@ -14,9 +14,10 @@ from chronotome.dsp.audio import Samples
 from chronotome.engine.beat_table import BeatTable
 from chronotome.engine.block_clock import BELIEVED
 from chronotome.engine.jack_transport import JackTransport
+from chronotome.engine.mixer import Target
 from chronotome.engine.streams import Hear, Process
 from chronotome.errors import DeviceUnavailable
-from chronotome.render.mix import OUT_CHANNELS
+from chronotome.render.mix import OUT_CHANNELS, Heard
 
 NAME = "Chronotome"
 CAPTURE, PLAYBACK = 0, 1
@@ -65,6 +66,7 @@ class JackClient:
         """Ports came or went, or the server is gone."""
         self.dropouts = 0
         """Cycles that the server left out."""
+        self._apart: tuple[tuple[Target, list[Any]], ...] = ()
         self.is_gone = False
         self.has_other_ports = True
         """Whether some came or went since somebody looked."""
@@ -105,6 +107,27 @@ class JackClient:
             self.main = [self._client.outports.register(f"main {side}") for side in SIDES]
         self._play = play
         self.poll()
+
+    def open_apart(self, wanted: Sequence[tuple[int, str]]) -> list[Target]:
+        """A pair of outputs for each bus, by name; what is there already stays, and so do its cables."""
+        known = {
+            (min(target.heard.buses), ports[0].shortname): (target, ports) for target, ports in self._apart
+        }
+        kept, gone = [], list(self._apart)
+        for bus, name in wanted:
+            found = known.get((bus, f"{name} {SIDES[0]}"))
+            if found is None:
+                with self._asks:
+                    ports = [self._client.outports.register(f"{name} {side}") for side in SIDES]
+                block: Samples = np.zeros((MOST_FRAMES, OUT_CHANNELS), np.float32)
+                found = Target(block, Heard(frozenset([bus]), is_without=False)), ports
+            else:
+                gone.remove(found)
+            kept.append(found)
+        self._apart = tuple(kept)
+        for _, ports in gone:
+            self._unregister(ports)
+        return [target for target, _ in kept]
 
     def open_input(self, hear: Hear) -> None:
         """What comes in is handed over from now on."""
@@ -226,11 +249,8 @@ class JackClient:
         if hear is not None:
             self._come_in(hear, frames, left_out, moment - self.in_latency)
         if play is not None:
-            out, base = self._out[:frames], moment + self.out_latency
-            if play(out, base) and left_out:
-                self.dropouts += 1
-            for side, port in enumerate(self.main):
-                port.get_array()[:] = out[:, side]
+            base += self.out_latency
+            self._go_out(play, frames, left_out, base)
         if clock is not None:
             self._send(clock, frames, base)
 
@@ -246,6 +266,17 @@ class JackClient:
         heard = self._in[:frames]
         heard[:, 0], heard[:, 1] = (port.get_array() for port in self.heard)
         hear(heard, came)
+
+    def _go_out(self, play: Process, frames: int, left_out: int, when: float) -> None:
+        out = self._out[:frames]
+        if play(out, when) and left_out:
+            self.dropouts += 1
+        for block, ports in (
+            (out, self.main),
+            *((target.out[:frames], each) for target, each in self._apart),
+        ):
+            for side, port in enumerate(ports):
+                port.get_array()[:] = block[:, side]
 
     def _arrive(self, keys: Any, frames: int, moment: float) -> None:
         for at, data in keys.incoming_midi_events():

@@ -37,6 +37,11 @@ class JackOutput:
         return self.client.is_alive
 
     @property
+    def is_resampled(self) -> bool:
+        """Whether the server has another rate than the session."""
+        return self._other is not None
+
+    @property
     def ahead(self) -> float:
         """Frames of the session that were asked for and do not sound in this cycle yet."""
         return 0.0 if self._other is None else self._other.ahead

@@ -3,6 +3,7 @@
 import time
 from collections import deque
 from collections.abc import Callable, Sequence
+from dataclasses import dataclass
 from typing import Protocol
 
 import numpy as np
@@ -15,7 +16,7 @@ from chronotome.engine.kit_table import Note
 from chronotome.engine.midi_clock import ClockOut, Order
 from chronotome.engine.monitor import Monitor
 from chronotome.engine.voices import PREVIEW, Span, Voices
-from chronotome.render.mix import OUT_CHANNELS, Side
+from chronotome.render.mix import EVERY_BUS, OUT_CHANNELS, Heard, Side
 
 CHANGE_FADE = 256
 """Frames over which one mix or side gives way to another."""
@@ -32,6 +33,14 @@ class Leader(Protocol):
     def stop(self) -> None: ...
 
     def seek(self, position: int) -> None: ...
+
+
+@dataclass(eq=False)
+class Target:
+    """A pair of outputs: a block, and which buses are heard there."""
+
+    out: Samples
+    heard: Heard = EVERY_BUS
 
 
 class Mixer:
@@ -67,6 +76,9 @@ class Mixer:
         self.sent: deque[tuple[float, bytes]] = deque(maxlen=MOST_SENT)
         """What machines are told: moments in seconds of the monotonic clock, and MIDI messages."""
         self._clock = ClockOut(control.beats)
+        self._targets = [Target(np.zeros((0, OUT_CHANNELS), np.float32))]
+        self.apart: tuple[Target, ...] = ()
+        """Buses that have outputs of their own, each with a block as long as any that is asked for."""
         self._obeyed: dict[int, Callable[[Sequence[int]], None]] = {
             Command.PLAY: self._begin,
             Command.STOP: self._stop,
@@ -91,6 +103,7 @@ class Mixer:
         control = self._control
         sounds = self._is_playing or self._voices.sound
         out.fill(0)
+        self._aim(out)
         self._obey()
         self._take_newest()
         self._keys.begin(when, len(out))
@@ -109,6 +122,16 @@ class Mixer:
         control.put(Word.BUSIEST, max(control.get(Word.BUSIEST), time.perf_counter_ns() - began))
         return sounds
 
+    def _aim(self, out: Samples) -> None:
+        """The main outputs, which have what no others have, then those."""
+        apart = self.apart
+        without = (
+            frozenset[int]().union(*(target.heard.buses for target in apart)) if apart else frozenset[int]()
+        )
+        self._targets = [Target(out, Heard(without)), *(Target(t.out[: len(out)], t.heard) for t in apart)]
+        for target in self._targets[1:]:
+            target.out.fill(0)
+
     def _play_block(self, out: Samples) -> None:
         """What is played from the position on, waited for, and gone round; keys and clock hear of it."""
         clock, done = self._clock, 0
@@ -117,7 +140,7 @@ class Mixer:
             length = len(out) - done
             if self._wait:
                 length = min(self._wait, length)
-                self._fade_old(out[done : done + length])
+                self._fade_old(done, length)
                 self._keys.passed(done, self._position - self._wait, length)
                 clock.rest(done, self._position, length)
                 self._wait -= length
@@ -128,12 +151,12 @@ class Mixer:
                 length = min(length, end - self._position)
             self._keys.passed(done, self._position, length)
             clock.passed(done, self._position, length)
-            self._play(out[done : done + length])
+            self._play(done, length)
             done += length
             if start < end and self._position == end:
                 self._jump(start)
         if not self._is_playing:
-            self._fade_old(out)
+            self._fade_old(0, len(out))
             clock.rest(0, self._position, len(out))
 
     def _tell(self, out: Samples, when: float) -> None:
@@ -237,33 +260,38 @@ class Mixer:
         self._rise = START_FADE
         self._jumped = True
 
-    def _play(self, out: Samples) -> None:
-        if self._slot >= 0:
-            self._control.tables[self._slot].add_into(out, self._position, self._side, self._floats)
-        self._position += len(out)
-        if self._rise:
-            done = START_FADE - self._rise
-            count = min(self._rise, len(out))
-            out[:count] *= self._start[done : done + count]
-            self._rise -= count
-        self._fade_old(out)
+    def _play(self, at: int, frames: int) -> None:
+        done = START_FADE - self._rise
+        count = min(self._rise, frames)
+        for target in self._targets:
+            out = target.out[at : at + frames]
+            if self._slot >= 0:
+                table = self._control.tables[self._slot]
+                table.add_into(out, self._position, self._side, self._floats, target.heard)
+            if count:
+                out[:count] *= self._start[done : done + count]
+        self._position += frames
+        self._rise -= count
+        self._fade_old(at, frames)
 
-    def _fade_old(self, out: Samples) -> None:
-        """Lead what sounded before into `out`; where both are the same, nothing changes, to the bit."""
+    def _fade_old(self, at: int, frames: int) -> None:
+        """Lead what sounded before into what is played; where both are the same, not a bit changes."""
         if not self._old_left:
             return
-        count = min(self._old_left, len(out))
+        count = min(self._old_left, frames)
         done = CHANGE_FADE - self._old_left
-        tail = self._scratch[:count]
-        tail.fill(0)
-        self._control.tables[self._old_slot].add_into(tail, self._old_position, self._old_side, self._floats)
-        if self._jumped or not self._is_playing:
-            tail *= self._falling[done : done + count]
-            out[:count] += tail
-        elif (tail != out[:count]).any():
-            out[:count] *= self._rising[done : done + count]
-            tail *= self._falling[done : done + count]
-            out[:count] += tail
+        tail, table = self._scratch[:count], self._control.tables[self._old_slot]
+        for target in self._targets:
+            out = target.out[at : at + count]
+            tail.fill(0)
+            table.add_into(tail, self._old_position, self._old_side, self._floats, target.heard)
+            if self._jumped or not self._is_playing:
+                tail *= self._falling[done : done + count]
+                out += tail
+            elif (tail != out).any():
+                out *= self._rising[done : done + count]
+                tail *= self._falling[done : done + count]
+                out += tail
         self._old_position += count
         self._old_left -= count
         if not self._old_left:

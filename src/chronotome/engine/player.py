@@ -14,6 +14,7 @@ import numpy as np
 import chronotome
 from chronotome.dsp.audio import Samples
 from chronotome.engine.control import LEFT_GAPS, TAPE_FRAMES, Command, Control, InTime, Word
+from chronotome.engine.jack_ports import port_lines
 from chronotome.engine.kit_table import PLAYED, WANTED, KeySound, Note, NoteKind
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import LOST, SimulatedOutput
@@ -73,6 +74,7 @@ class Player:
         self._midi: tuple[str, ...] = ()
         self._clocks: tuple[str, ...] = ()
         self._in_time = InTime.NOTHING
+        self._buses: tuple[tuple[int, str], ...] = ()
         self._beats: tuple[TempoMap, Metre] | None = None
         self._crashes = 0
         self._asked = False, 0
@@ -146,6 +148,7 @@ class Player:
         control.wanted_midi.text = "\n".join(self._midi)
         control.wanted_clock.text = "\n".join(self._clocks)
         control.put(Word.IN_TIME, self._in_time)
+        control.wanted_ports.text = port_lines(self._buses)
         if self._beats is not None:
             control.beats.write(*self._beats, self.rate)
         if self._mix is not None:
@@ -260,6 +263,11 @@ class Player:
     def clock_words(self) -> str:
         """Names of MIDI outputs that a clock can go to, a line each."""
         return self.control.clocks.text
+
+    def give_ports(self, buses: Sequence[tuple[int, str]]) -> None:
+        """Buses that have outputs of their own where that can be, and their names."""
+        self._buses = tuple(buses)
+        self.control.wanted_ports.text = port_lines(self._buses)
 
     def keep_in_time(self, wanted: InTime) -> None:
         """With what it starts, stops and is at a place."""

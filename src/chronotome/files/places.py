@@ -62,6 +62,8 @@ class Settings(Struct, frozen=True):
     """MIDI outputs that hear the song's clock."""
     in_time: Annotated[str, Meta(pattern=r"\A(nothing|jack|clock)\Z")] = "nothing"
     """With what it starts, stops and is at a place."""
+    jack_ports: Annotated[str, Meta(pattern=r"\A(main|click|tracks)\Z")] = "main"
+    """What has outputs of its own on JACK: nothing, the click, each track too."""
     controls: Annotated[
         dict[Annotated[str, Meta(pattern=r"\A[0-9]{1,4}\Z")], Annotated[str, Meta(max_length=200)]],
         Meta(max_length=512),

@@ -17,13 +17,19 @@ MOST_LANES = 512
 MOST_PLACEMENTS = 1 << 18
 MOST_PARTS = 1 << 18
 HEADER = 8
+LANE_COLUMNS = 4
 COLUMNS = 5
 PART_COLUMNS = 10
 OUT_CHANNELS = 2
 GAIN_COLUMNS = 5
 TABLE_BYTES = 8 * (
-    HEADER + 3 * MOST_LANES + PART_COLUMNS * MOST_PARTS + (COLUMNS + GAIN_COLUMNS) * MOST_PLACEMENTS
+    HEADER
+    + LANE_COLUMNS * MOST_LANES
+    + PART_COLUMNS * MOST_PARTS
+    + (COLUMNS + GAIN_COLUMNS) * MOST_PLACEMENTS
 )
+MAIN, CLICK, FIRST_TRACK = range(3)
+"""Buses: those of tracks follow in their order. The main outputs have all that has none of its own."""
 QUARTER = np.pi / 2
 Parts = NDArray[np.float64]
 """(parts, 10): gains of left and right, then start and end of four fades: those of the clip, of its row."""
@@ -55,6 +61,16 @@ class Part(NamedTuple):
         return np.array([[self.left, self.right, *self.fade_in, *self.fade_out, 0, 0, 0, 0]], np.float64)
 
 
+class Heard(NamedTuple):
+    """Which buses go to a pair of outputs: these, or all without them."""
+
+    buses: frozenset[int] = frozenset()
+    is_without: bool = True
+
+
+EVERY_BUS = Heard()
+
+
 @dataclass(frozen=True, eq=False)
 class Lane:
     """Placements that do not overlap: where they start, how long they are, where their samples lie.
@@ -72,6 +88,8 @@ class Lane:
     loud: NDArray[np.float64] | None = None
     """(5, placements): how loud each is left and right, how loud at its end, over how many frames that
     changes; None: 1."""
+    bus: int = field(default=MAIN, kw_only=True)
+    """Which outputs it may have for itself: its track's, or the click's."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -96,10 +114,10 @@ class MixTable:
         self._whole: NDArray[np.int64] = np.frombuffer(buffer, np.int64, HEADER, offset)
         self._gains: NDArray[np.float64] = np.frombuffer(buffer, np.float64, HEADER, offset)
         at = offset + 8 * HEADER
-        self._lanes: NDArray[np.int64] = np.frombuffer(buffer, np.int64, 3 * MOST_LANES, at).reshape(
-            MOST_LANES, 3
-        )
-        at += 8 * 3 * MOST_LANES
+        self._lanes: NDArray[np.int64] = np.frombuffer(
+            buffer, np.int64, LANE_COLUMNS * MOST_LANES, at
+        ).reshape(MOST_LANES, LANE_COLUMNS)
+        at += 8 * LANE_COLUMNS * MOST_LANES
         self._parts: NDArray[np.float64] = np.frombuffer(
             buffer, np.float64, PART_COLUMNS * MOST_PARTS, at
         ).reshape(MOST_PARTS, PART_COLUMNS)
@@ -133,21 +151,21 @@ class MixTable:
             for row, column in enumerate(columns):
                 self._columns[row, at:end] = column
             self._loud[:, at:end] = EVEN if lane.loud is None else lane.loud
-            self._lanes[index] = (at, end, lane.side)
+            self._lanes[index] = (at, end, lane.side, lane.bus)
             at = end
         self._parts[: len(mix.parts)] = mix.parts
         self._whole[:3] = (mix.serial, mix.frames, len(mix.lanes))
         self._gains[3] = mix.played_gain
 
-    def add_into(self, out: Samples, start: int, side: int, floats: Curve) -> None:
-        """Add frames [start, start + len(out)) to `out`.
+    def add_into(self, out: Samples, start: int, side: int, floats: Curve, heard: Heard = EVERY_BUS) -> None:
+        """Add frames [start, start + len(out)) of the buses that are heard to `out`.
 
         Runs in the audio callback and in the export; what it does depends on nothing but its arguments.
         """
         end = start + len(out)
         for lane in range(int(self._whole[2])):
-            first, last, lane_side = self._lanes[lane].tolist()
-            if lane_side not in {side, Side.BOTH}:
+            first, last, lane_side, bus = self._lanes[lane].tolist()
+            if lane_side not in {side, Side.BOTH} or (bus in heard.buses) is heard.is_without:
                 continue
             gain = float(self._gains[3]) if lane_side == Side.AS_PLAYED else 1.0
             at = first + max(0, int(self._starts[first:last].searchsorted(start, "right")) - 1)

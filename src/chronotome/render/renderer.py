@@ -14,6 +14,8 @@ from chronotome.render.cache import PieceCache
 from chronotome.render.click import ClickPlan, click_sound
 from chronotome.render.laid import Laid, Placed, laid_out
 from chronotome.render.mix import (
+    CLICK,
+    FIRST_TRACK,
     OUT_CHANNELS,
     PART_COLUMNS,
     TABLE_BYTES,
@@ -206,7 +208,8 @@ class Renderer:
             if found is None or not found.is_of(track, (*knowns, *played)):
                 found = laid_out(track, knowns, played)
             laid[number] = found
-            lanes.extend(replace(lane, parts=lane.parts + count) for lane in found.lanes)
+            bus = FIRST_TRACK + number
+            lanes.extend(replace(lane, parts=lane.parts + count, bus=bus) for lane in found.lanes)
             parts.append(found.parts)
             count += len(found.parts)
         self._laid = laid
@@ -233,6 +236,7 @@ class Renderer:
                 np.full(count, region.offset),
                 np.full(count, region.channels),
                 np.full(count, part),
+                bus=CLICK,
             )
 
 

@@ -107,7 +107,7 @@ def build(
         Bouncing(store, tasks, recordings, kept, arena),
         Proving(store, rendering, arena, store),
         Preferences(settings),
-        InTimeSwitch(player, transport, store),
+        InTimeSwitch(store, player, transport),
         MediaKeys(transport, store),
     )
     apply_settings(desk, settings, settings)

@@ -33,6 +33,7 @@ def apply_settings(desk: Desk, before: Settings, settings: Settings) -> None:
     if before.midi != settings.midi or before is settings:
         desk.keys.listen_to_midi(settings.midi)
     desk.in_time.send_clock(settings.clock_to)
+    desk.in_time.give_ports(settings.jack_ports)
     desk.in_time.use(InTime[settings.in_time.upper()])
     if settings.has_media_keys or before.has_media_keys:
         _switch_media_keys(desk, is_on=settings.has_media_keys)

@@ -43,10 +43,12 @@ THEMES = ((tr("Day"), "day"), (tr("Night"), "night"), (tr("As the desktop"), DES
 STEPS = (0, 50, 200, MOST_STEPS)
 MINUTES = (0, 1, 5, 15)
 STAND_INS = ((tr("Automatic"), "auto"), (tr("Simulated"), "simulated"))
+PORTS = ((tr("Main"), "main"), (tr("Click apart"), "click"), (tr("Each track"), "tracks"))
 ROWS = (
     tr("Sound output"),
     tr("Sound input"),
     tr("Frames at once"),
+    tr("JACK outputs"),
     tr("Delay of the hand"),
     tr("In time with"),
     tr("MIDI inputs and clock"),
@@ -176,6 +178,12 @@ class PreferencesDialog(QDialog):
         self._held = self._notes[tr("Frames at once")]
         self._show_held()
         self._desk.transport.device_changed.connect(self._show_held)
+
+        ports = self._one_of(
+            tr("JACK outputs"), [words for words, _ in PORTS], [value for _, value in PORTS], "jack_ports"
+        )
+        note = tr("Where the session has JACK’s sample rate. The rest is heard from the main outputs.")
+        self._row(tr("JACK outputs"), ports, note=note)
 
     def _build_hand(self) -> None:
         settings = self._desk.preferences.settings
