@@ -160,13 +160,22 @@ def test_start_stop_and_place_are_followed_to_the_frame_for_ten_minutes():
     for _ in range(10 * 60 * RATE // BLOCK):
         others.cycle()
     assert others.position == others.place
+    others.place += BLOCK  # read too late
+    others.cycle()
+    others.place -= BLOCK
+    others.cycle()
+    assert others.position == others.place
+    others.place += 3 * BLOCK  # a short way, and there it stays
+    others.cycle()
+    others.cycle()
+    assert others.position == others.place
     others.place = 7
     others.cycle()
     assert others.position == 7 + BLOCK
     others.is_rolling = False
     others.cycle()
     assert not others.is_playing
-    assert sum(answer != NOTHING for answer in others.answers) == 4
+    assert sum(answer != NOTHING for answer in others.answers) == 5
 
 
 def test_each_round_of_a_loop_others_are_asked_to_be_where_we_are():

@@ -65,12 +65,14 @@ def record(person, seconds):
 
 def off_by(person, take, samples):
     """By how many frames a take lies beside what was performed."""
-    count, after = 60000, 100
-    performed = person.hits[take.start + after : take.start + after + count, 0]
-    starts = take.source_start + after + np.arange(-after, 1500)
-    unlike = [float((samples[start : start + count, 0] - performed).std()) for start in starts]
-    assert min(unlike) < 0.02  # beside it 0.06; a busy machine loses a block
-    return int(np.argmin(unlike)) - after
+    count, found = 14000, []
+    for after in range(100, 56000, count):  # of several places, since a busy machine loses a block
+        performed = person.hits[take.start + after : take.start + after + count, 0]
+        starts = take.source_start + after + np.arange(-100, 1500)
+        unlike = [float((samples[start : start + count, 0] - performed).std()) for start in starts]
+        if min(unlike) < 0.02:  # beside it 0.06
+            found.append(int(np.argmin(unlike)) - 100)
+    return min(found, key=abs)
 
 
 def test_a_take_lies_where_it_was_played_once_its_delay_is_measured(singer, monkeypatch):

@@ -14,7 +14,7 @@ from chronotome.dsp.audio import Curve
 from chronotome.engine.control import LEFT_GAPS, Control, Word
 from chronotome.engine.devices import PORTAUDIO_JACK
 from chronotome.engine.in_time import InTimeWith
-from chronotome.engine.jack_client import JackClient
+from chronotome.engine.jack_client import OPEN_SECONDS, JackClient
 from chronotome.engine.jack_ports import JackPorts
 from chronotome.engine.jack_sound import JACK, JackOutput
 from chronotome.engine.midi import Midi
@@ -44,11 +44,15 @@ class OneJack:
 
     def __call__(self) -> JackClient:
         """Raises DeviceUnavailable where no server answers."""
-        with self._lock:
+        if not self._lock.acquire(timeout=OPEN_SECONDS):  # somebody asks a server that hangs
+            raise DeviceUnavailable("JACK does not answer")
+        try:
             if self.client is None or self.client.is_gone:
                 self.client = None
                 self.client = JackClient()
             return self.client
+        finally:
+            self._lock.release()
 
     def poll(self) -> None:
         client = self.client

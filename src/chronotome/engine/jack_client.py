@@ -70,8 +70,11 @@ class JackClient:
         self.is_gone = False
         self.has_other_ports = True
         """Whether some came or went since somebody looked."""
-        self._expected: int | None = None
-        self._passed = 0
+        self._line = -1
+        """Where the next cycle begins by the server's counter."""
+        self._passed = self._strange = self._held_frames = 0
+        self._held: Samples = np.zeros((MOST_FRAMES, OUT_CHANNELS), np.float32)
+        """A block that came in a cycle of which it is not known yet whether one was left out before it."""
         self._called = time.monotonic()
         self.out_latency = self.in_latency = 0.0
         self._is_out_wired = self._is_in_wired = False
@@ -133,6 +136,7 @@ class JackClient:
         """What comes in is handed over from now on."""
         with self._asks:
             self.heard = [self._client.inports.register(f"in {side}") for side in SIDES]
+        self._held_frames = 0
         self._hear = hear
         self.poll()
 
@@ -236,10 +240,8 @@ class JackClient:
     def _on_cycle(self, frames: int) -> None:
         self._called = time.monotonic()
         began = int(self._client.last_frame_time)
-        moment = self.moment_of(began)
-        left_out = 0 if self._expected is None else (began - self._expected) % WRAP
-        self._passed += left_out + frames
-        self._expected = (began + frames) % WRAP
+        left_out = self._left_out(began, frames)
+        moment = self.moment_of((self._line - frames) % WRAP)
         keys, clock, hear, play = self.keys, self.clock, self._hear, self._play
         if keys is not None:
             self._arrive(keys, frames, moment)
@@ -254,18 +256,36 @@ class JackClient:
         if clock is not None:
             self._send(clock, frames, base)
 
+    def _left_out(self, began: int, frames: int) -> int:
+        """Frames that the server left out, once two cycles say so: a late one reads the next one's place."""
+        if self._line < 0:
+            self._line = began
+        off = (began - self._line + WRAP // 2) % WRAP - WRAP // 2
+        left_out = off if off and off == self._strange else 0
+        self._strange = off - left_out
+        self._line = (self._line + left_out + frames) % WRAP
+        self._passed += left_out + frames
+        return max(0, left_out)
+
     def _come_in(self, hear: Hear, frames: int, left_out: int, came: float) -> None:
         """Frames that the server left out are silent: what comes after them stays where it came in."""
+        before = came - self._held_frames / self.rate
         left = left_out if left_out <= self.rate else 0
         while left:
             count = min(left, MOST_FRAMES)
             silence = self._in[:count]
             silence.fill(0)
-            hear(silence, came - left / self.rate)
+            hear(silence, before - left / self.rate)
             left -= count
-        heard = self._in[:frames]
+        if self._held_frames:
+            hear(self._held[: self._held_frames], before)
+            self._held_frames = 0
+        heard = self._held[:frames] if self._strange else self._in[:frames]
         heard[:, 0], heard[:, 1] = (port.get_array() for port in self.heard)
-        hear(heard, came)
+        if self._strange:
+            self._held_frames = frames
+        else:
+            hear(heard, came)
 
     def _go_out(self, play: Process, frames: int, left_out: int, when: float) -> None:
         out = self._out[:frames]

@@ -44,6 +44,7 @@ class Follower:
     def __init__(self) -> None:
         self._expected: int | None = None
         self._was_rolling = False
+        self._doubted = 0
         self._asked: tuple[int, int] | None = None
         """Where they were asked to be, and how many cycles may pass until they are."""
 
@@ -53,8 +54,11 @@ class Follower:
 
     def cycle(self, place: int, now: Now, frames: int, *, is_rolling: bool) -> Answer:
         """What is to be done in this cycle, of so many frames of the session, that begins at `place`."""
-        before, self._expected = self._expected, place + frames if is_rolling else place
+        before = self._expected
         has_jumped = before is not None and abs(place - before) > 1  # of another rate: a rounded one
+        if before is not None and has_jumped and is_rolling and self._is_doubtful(place - before, frames):
+            place, has_jumped = before, False
+        self._expected = place + frames if is_rolling else place
         was_rolling, self._was_rolling = self._was_rolling, is_rolling
         is_ours = self._is_ours(place, frames) if has_jumped else False
         if not is_rolling:
@@ -68,6 +72,11 @@ class Follower:
         if not was_rolling or (has_jumped and not is_ours):
             return Answer(be_at=place)
         return self._round(now, frames)
+
+    def _is_doubtful(self, off: int, frames: int) -> bool:
+        """A short way off is believed the second time: a cycle that is late reads the next one's place."""
+        before, self._doubted = self._doubted, off
+        return self._asked is None and abs(off) <= NEAR_CYCLES * frames and abs(off - before) > 1
 
     def _stand(self, place: int, now: Now, *, is_new: bool, frames: int) -> Answer:
         if not now.is_playing:
