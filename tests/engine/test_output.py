@@ -315,3 +315,19 @@ def test_the_stand_in_keeps_what_it_played_and_goes_round_on_its_tape():
     assert tape[::BLOCK, 0] == pytest.approx([0.4, 0.5, 0.3])
     assert output.played == 5 * BLOCK
     assert output.dropouts == 0
+
+
+@pytest.mark.parametrize(("gap_at", "holds"), [(0.5, True), (1.5, False), (2.5, True)])
+def test_a_device_is_tried_for_its_second_second_be_it_in_silence(library, monkeypatch, gap_at, holds):
+    now = [50.0]
+    monkeypatch.setattr("chronotome.engine.output.time", SimpleNamespace(monotonic=lambda: now[0]))
+    output = PortAudioOutput(fill(0.0, sounds=False), rate=RATE, block=BLOCK)
+    output.start()
+    due = 50.1
+    assert output.holds is None
+    while now[0] < 53.0:
+        now[0] += BLOCK / RATE
+        due += BLOCK / RATE + (0.03 if abs(now[0] - 50 - gap_at) < BLOCK / RATE / 2 else 0)
+        library.opened[0].block_at(due)
+    assert output.holds is holds
+    assert output.dropouts == 0
