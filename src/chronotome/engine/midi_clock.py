@@ -18,6 +18,7 @@ MOST_SIXTEENTHS = (1 << 14) - 1
 HEARD_TICKS = 4 * TICKS
 """Over so many the tempo is measured."""
 LEAST_TICKS = TICKS
+UNEVEN_SECONDS = 0.002
 SLOWEST, FASTEST = 20.0, 400.0
 NEAR = 1e-6
 LOST_SECONDS = 0.5
@@ -151,10 +152,16 @@ class ClockIn:
         return Order(self._place, moment)
 
     def tempo(self, now: float) -> float | None:
-        """Beats a minute, the slope of a line through the last four beats of ticks; None without a clock."""
+        """Beats a minute, the slope of a line through the last four beats of ticks; None without a clock.
+
+        Where ticks do not lie on a line, for some came late or the clock was halted, the middle one of all beats.
+        """
         moments = np.array(self._ticks)
         if len(moments) <= LEAST_TICKS or now - self._last > LOST_SECONDS:
             return None
-        slope = float(np.polyfit(np.arange(len(moments)), moments - moments[0], 1)[0])
+        numbers, moments = np.arange(len(moments)), moments - moments[0]
+        slope, begin = np.polyfit(numbers, moments, 1).tolist()
+        if np.abs(begin + slope * numbers - moments).max() > UNEVEN_SECONDS:
+            slope = float(np.median(moments[TICKS:] - moments[:-TICKS])) / TICKS
         tempo = 60.0 / (TICKS * slope) if slope > 0 else 0.0
         return tempo if SLOWEST <= tempo <= FASTEST else None
