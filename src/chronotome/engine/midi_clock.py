@@ -154,7 +154,7 @@ class ClockIn:
     def tempo(self, now: float) -> float | None:
         """Beats a minute, the slope of a line through the last four beats of ticks; None without a clock.
 
-        Where ticks do not lie on a line, for some came late or the clock was halted, the middle one of all beats.
+        Where ticks do not lie on a line, since some came late, the middle one of all beats.
         """
         moments = np.array(self._ticks)
         if len(moments) <= LEAST_TICKS or now - self._last > LOST_SECONDS:
