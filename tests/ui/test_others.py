@@ -7,6 +7,7 @@ from PySide6.QtWidgets import QLabel, QPushButton
 from chronotome.engine.control import LEFT_GAPS, InTime, Word
 from chronotome.engine.kit_table import PLAYED, Note, NoteKind
 from chronotome.files.places import load_settings
+from chronotome.render.mix import CLICK, FIRST_TRACK, Side
 from chronotome.session.edits.tracks import with_track
 from chronotome.session.model import replace
 from chronotome.ui.controls.value_slider import ValueSlider
@@ -70,7 +71,7 @@ def test_a_command_that_is_chosen_is_bound_not_done_and_a_button_does_it_when_it
     table.run("mute")
     assert person.session.tracks[0].is_muted is muted
     assert load_settings().controls == {"7": "action mute"}
-    turn(person, 7, 1.0, 0.0)
+    turn(person, 7, 0.6, 0.8, 1.0, 0.0)
     assert person.session.tracks[0].is_muted is not muted
     turn(person, 7, 1.0)
     assert person.session.tracks[0].is_muted is muted
@@ -138,6 +139,17 @@ def test_outputs_of_their_own_are_named_by_tracks_and_follow_them(at_work):
     assert wanted.text == "1 1 click\n2 2 Pier  h?he"
     at_work.desk.preferences.keep(jack_ports="main")
     assert wanted.text == ""
+
+
+def test_what_a_track_sounds_like_is_on_its_own_bus_and_the_click_on_another(at_work, hits_file):
+    mixes = []
+    at_work.desk.rendering.rendered.connect(mixes.append)
+    at_work.window.open([hits_file])
+    at_work.window.actions_table.run("click")
+    at_work.settle()
+    buses = {lane.bus: lane.side for lane in mixes[-1].lanes}
+    assert set(buses) == {CLICK, FIRST_TRACK, FIRST_TRACK + 1}
+    assert buses[CLICK] is Side.BOTH
 
 
 def test_the_tempo_of_a_clock_is_shown_and_the_song_takes_it_when_it_is_told_to(at_work):
