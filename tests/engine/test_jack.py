@@ -116,3 +116,20 @@ def test_without_a_server_and_with_one_that_hangs_it_is_said(server, monkeypatch
     assert len(jack_client._hanging) == 1
     released.append(True)
     jack_client._hanging.pop().join()
+
+
+def test_a_server_that_is_going_takes_no_ports_and_that_is_said(server):
+    client = JackClient()
+
+    def refuse(_name):
+        raise RuntimeError("port registration failed")
+
+    server.outports.register = refuse
+    ways = (
+        lambda: client.open_output(None),
+        lambda: client.open_input(None),
+        lambda: client.open_midi(None, None),
+    )
+    for open_it in ways:
+        with pytest.raises(DeviceUnavailable, match="JACK takes no port"):
+            open_it()

@@ -71,7 +71,7 @@ def test_a_command_that_is_chosen_is_bound_not_done_and_a_button_does_it_when_it
     table.run("mute")
     assert person.session.tracks[0].is_muted is muted
     assert load_settings().controls == {"7": "action mute"}
-    turn(person, 7, 0.6, 0.8, 1.0, 0.0)
+    turn(person, 7, 0.6, 0.8, 0.0)
     assert person.session.tracks[0].is_muted is not muted
     turn(person, 7, 1.0)
     assert person.session.tracks[0].is_muted is muted

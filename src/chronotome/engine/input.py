@@ -141,7 +141,10 @@ class PortAudioInput:
         self.words = rate_words(str(told["name"]), rate, at)
 
     def start(self) -> None:
-        self._stream.start()
+        try:
+            self._stream.start()
+        except Exception as error:
+            raise DeviceUnavailable(f"the sound input does not start ({error})") from error
 
     def stop(self) -> None:
         with silent_stderr():

@@ -23,7 +23,7 @@ NAME = "Chronotome"
 CAPTURE, PLAYBACK = 0, 1
 """Directions of latency."""
 SIDES = "left", "right"
-HANGING_SECONDS = 5.0
+HANGING_SECONDS = 3.0
 """A server that ends says so; one that has not called for so long hangs."""
 OPEN_SECONDS = 3.0
 """A server that does not answer for so long hangs: nobody waits for it."""
@@ -106,8 +106,7 @@ class JackClient:
 
     def open_output(self, play: Process) -> None:
         """What it fills sounds from now on."""
-        with self._asks:
-            self.main = [self._client.outports.register(f"main {side}") for side in SIDES]
+        self.main = self._registered(self._client.outports, "main")
         self._play = play
         self.poll()
 
@@ -120,8 +119,7 @@ class JackClient:
         for bus, name in wanted:
             found = known.get((bus, f"{name} {SIDES[0]}"))
             if found is None:
-                with self._asks:
-                    ports = [self._client.outports.register(f"{name} {side}") for side in SIDES]
+                ports = self._registered(self._client.outports, name)
                 block: Samples = np.zeros((MOST_FRAMES, OUT_CHANNELS), np.float32)
                 found = Target(block, Heard(frozenset([bus]), is_without=False)), ports
             else:
@@ -134,8 +132,7 @@ class JackClient:
 
     def open_input(self, hear: Hear) -> None:
         """What comes in is handed over from now on."""
-        with self._asks:
-            self.heard = [self._client.inports.register(f"in {side}") for side in SIDES]
+        self.heard = self._registered(self._client.inports, "in")
         self._held_frames = 0
         self._hear = hear
         self.poll()
@@ -148,15 +145,22 @@ class JackClient:
 
     def open_midi(self, take: Take, sent: deque[tuple[float, bytes]]) -> None:
         """Messages are taken from now on, and what is sent goes out: moments in seconds, messages."""
-        with self._asks:
-            self.clock = self._client.midi_outports.register("clock")
-            self.keys = self._client.midi_inports.register("keys")
+        (self.clock,) = self._registered(self._client.midi_outports, "clock", ("",))
+        (self.keys,) = self._registered(self._client.midi_inports, "keys", ("",))
         self._take, self._sent, self.has_other_ports = take, sent, True
 
     def close_midi(self) -> None:
         """No more."""
         gone, self.keys, self.clock = (self.keys, self.clock), None, None
         self._unregister(gone)
+
+    def _registered(self, kind: Any, name: str, sides: Sequence[str] = SIDES) -> list[Any]:
+        """New ports; raises DeviceUnavailable where the server takes none, for it is going."""
+        with self._asks:
+            try:
+                return [kind.register(f"{name} {side}".rstrip()) for side in sides]
+            except self._jack.JackError as error:
+                raise DeviceUnavailable(f"JACK takes no port ({error})") from error
 
     def _unregister(self, ports: Iterable[Any]) -> None:
         for port in ports:

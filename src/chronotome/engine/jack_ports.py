@@ -1,11 +1,13 @@
 """Outputs of their own on a JACK server, for the click or for each track."""
 
+import contextlib
 from collections.abc import Sequence
 
 from chronotome.engine.control import Control
 from chronotome.engine.jack_sound import JackOutput
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import Output
+from chronotome.errors import DeviceUnavailable
 
 MOST_PORTS = 64
 LONGEST_NAME = 60
@@ -40,5 +42,6 @@ class JackPorts:
             self._mixer.apart = ()
             return
         lines = [line.partition(" ") for line in wanted.text.split("\n") if line]
-        targets = output.client.open_apart([(int(bus), name) for bus, _, name in lines])
-        self._mixer.apart = tuple(targets)
+        with contextlib.suppress(DeviceUnavailable):  # the server is going: the main loop sees to that
+            targets = output.client.open_apart([(int(bus), name) for bus, _, name in lines])
+            self._mixer.apart = tuple(targets)

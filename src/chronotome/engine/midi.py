@@ -75,9 +75,9 @@ class Midi:
         """Until the server goes away; False where there is none."""
         try:
             client = self._jack_client()
+            client.open_midi(self._messages.take, self._sent)
         except DeviceUnavailable:
             return False
-        client.open_midi(self._messages.take, self._sent)
         run_jack(client, self._control, self._messages, self._quit)
         client.close_midi()
         return True

@@ -51,7 +51,6 @@ class Taking:
         self._is_for = wanted
         if wanted != NONE:
             self._input = self._opened(wanted)
-            self._input.start()
 
     @property
     def is_real(self) -> bool:
@@ -66,18 +65,21 @@ class Taking:
             self._monitor.drop()
 
     def _opened(self, wanted: int) -> Input:
-        """The input that is wanted, or the simulated one with the reason."""
+        """The input that is wanted, or the simulated one with the reason; it hears."""
         rate, why = self._control.get(Word.RATE), ""
         if wanted == REAL:
             try:
                 found = self._real(rate)
+                found.start()
             except DeviceUnavailable:
                 why = ": no sound input"
             else:
                 self._control.input.text = found.words
                 return found
         self._control.input.text = SimulatedInput.words + why
-        return SimulatedInput(self.hear, self._control, self._floats, block=self._block)
+        stand_in = SimulatedInput(self.hear, self._control, self._floats, block=self._block)
+        stand_in.start()
+        return stand_in
 
     def _real(self, rate: int) -> Input:
         if self.jack is not None and self._device in {None, JACK}:
