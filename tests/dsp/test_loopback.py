@@ -60,6 +60,8 @@ def test_a_take_belongs_where_a_line_through_its_marks_says():
     few = np.r_[:100, 590:600]  # most of the time nothing was heard
     drifting = np.rint(7000 + 300e-6 * (keys - 31.5 * RATE)).astype(np.int64)
     assert place_of(keys[few], drifting[few], RATE) == pytest.approx(7000, abs=10)
+    halted = np.where(keys < 40 * RATE, 7000, 7000 - 1024)
+    assert place_of(keys, halted, RATE) == 7000
     rounds = np.where(keys < 20 * RATE, 7000, 7000 - 8 * RATE)
     assert place_of(keys, rounds, RATE) == 7000
     assert place_of(keys[:1], rounds[:1], RATE) == 7000

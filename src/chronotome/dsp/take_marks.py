@@ -25,8 +25,9 @@ def place_of(keys: NDArray[np.int64], places: NDArray[np.int64], rate: int) -> i
 
     Returns
     -------
-    The value of a line, by least squares, in the middle of the take: there it is right however the two clocks
-    drift apart, and least wrong at both ends. None without marks.
+    The middle one of the marks along a line, by least squares, in the middle of the take: there it is right
+    however the two clocks drift apart, and where something was left out it is right for most of it. None without
+    marks.
     """
     if not len(keys):
         return None
@@ -40,7 +41,7 @@ def place_of(keys: NDArray[np.int64], places: NDArray[np.int64], rate: int) -> i
     if keys[-1] > keys[0]:
         slope = float(np.polyfit(keys - middle, places, 1)[0])
     away = 0.0 if abs(slope) > MOST_SLOPE else slope
-    return round(float(np.mean(places - away * (keys - middle))))
+    return round(float(np.median(places - away * (keys - middle))))
 
 
 def _round_of(places: NDArray[np.int64], rate: int) -> NDArray[np.bool_]:
