@@ -26,8 +26,7 @@ def place_of(keys: NDArray[np.int64], places: NDArray[np.int64], rate: int) -> i
     Returns
     -------
     The middle one of the marks along a line, by least squares, in the middle of the take: there it is right
-    however the two clocks drift apart, and where something was left out it is right for most of it. None without
-    marks.
+    however two clocks drift apart; where something was left out, for most of it. None without marks.
     """
     if not len(keys):
         return None
