@@ -2,11 +2,8 @@
 
 BELIEVED = (-0.1, 2.0)
 """Seconds from now at which a block may be said to sound: the last of a burst a little ago, none for days."""
-FOLLOWED, STEADILY, SETTLING = 0.02, 0.02, 10
-"""Shares of what a block is off by that the next ones make up for, a delay-locked loop: at first, and once it
-has run for a while, `SETTLING` over how many blocks that was."""
-STRAY_SECONDS = 0.02
-"""Off by so much, it is at its beginning again: another latency, or a server whose clock is slow."""
+FOLLOWED = 0.02
+"""Share of what a block is off by that the next ones make up for: a delay-locked loop."""
 ANEW_SECONDS = 0.1
 """Off by so much, the device has gone on without us, and the line begins anew."""
 FORGOTTEN = 0.005
@@ -24,7 +21,7 @@ class BlockClock:
         self._rate, self._line = rate, 0.0
         low, high = BELIEVED
         self.latency = latency if max(low, 0.0) < latency < high else 2 * block / rate
-        self._usual, self._blocks = self.latency, 0
+        self._usual = self.latency
 
     def sounds_at(self, now: float, ahead: float, frames: int) -> float:
         """The moment of the monotonic clock at which a block sounds that the device says is so far ahead."""
@@ -43,9 +40,7 @@ class BlockClock:
     def _along(self, moment: float, frames: int) -> float:
         """Where the line has a block that is said to be at a moment."""
         off = moment - self._line
-        self._blocks = self._blocks + 1 if abs(off) < STRAY_SECONDS else 0
-        followed = min(FOLLOWED, max(STEADILY, SETTLING / (self._blocks + 1)))
-        self._line += followed * off if abs(off) < ANEW_SECONDS else off
+        self._line += FOLLOWED * off if abs(off) < ANEW_SECONDS else off
         due = self._line
         self._line += frames / self._rate
         return due
