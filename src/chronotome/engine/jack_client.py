@@ -169,7 +169,7 @@ class JackClient:
 
     def transport(self, rate: int, beats: BeatTable) -> JackTransport:
         """Start, stop and place of all on the server, in frames of a session at a rate."""
-        return JackTransport(self._client, self._jack, rate, beats)
+        return JackTransport(self._client, self._jack, self._asks, rate, beats)
 
     def wire(self, *, is_in: bool) -> bool:
         """Connect to the card's ports, the first two; False where there are none."""

@@ -1,5 +1,6 @@
 """In time with other programs: start, stop and place are shared with all on a JACK server."""
 
+import threading
 from typing import Any, NamedTuple
 
 from chronotome.engine.beat_table import BeatTable
@@ -114,8 +115,8 @@ class Follower:
 class JackTransport:
     """The transport of a client, and bars and tempo for those who follow."""
 
-    def __init__(self, client: Any, jack: Any, rate: int, beats: BeatTable) -> None:
-        self._client, self._jack, self._beats = client, jack, beats
+    def __init__(self, client: Any, jack: Any, asks: threading.RLock, rate: int, beats: BeatTable) -> None:
+        self._client, self._jack, self._asks, self._beats = client, jack, asks, beats
         self._rate, self._theirs = rate, int(client.samplerate)
         self._follower = Follower()
         self.has_led = self.is_leading = False
@@ -124,13 +125,15 @@ class JackTransport:
     def close(self) -> None:
         """Nobody is led any more."""
         if self.is_leading:
-            self._client.release_timebase()
+            with self._asks:
+                self._client.release_timebase()
             self.is_leading = False
 
     def lead(self) -> None:
         """Tell bars and tempo, where no other program does."""
         self.has_led = True
-        self.is_leading = bool(self._client.set_timebase_callback(self._tell, conditional=True))
+        with self._asks:
+            self.is_leading = bool(self._client.set_timebase_callback(self._tell, conditional=True))
 
     # In JACK's threads
 
