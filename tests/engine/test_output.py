@@ -118,6 +118,27 @@ def test_blocks_that_come_three_at_a_time_sound_one_after_the_other(library, mon
     assert output.latency == pytest.approx(0.12 if says < 1 else 0.02, abs=0.01)
 
 
+def test_a_device_whose_words_wander_is_believed_when_it_calls(library, monkeypatch):
+    """Four blocks a call, each word up to 20 ms off for seconds; the machine stalls now and then."""
+    chance, moments, now, wrong = np.random.default_rng(5), [], [0.0], 0.0
+    PortAudioOutput(lambda _out, moment: moments.append(moment) or True, rate=RATE, block=BLOCK)
+    monkeypatch.setattr("chronotome.engine.output.time", SimpleNamespace(monotonic=lambda: now[0]))
+    for number in range(6000):
+        if number % 4 == 0:
+            now[0] = 50 + number * BLOCK / RATE + (0.03 if number % 1000 == 0 else chance.uniform(0, 0.0001))
+        if number % 150 == 0:
+            wrong = chance.uniform(-0.02, 0.02)
+        sounds = 50 + number * BLOCK / RATE + 0.12 + wrong
+        times = SimpleNamespace(currentTime=now[0], outputBufferDacTime=sounds)
+        library.opened[0].settings["callback"](np.ones((BLOCK, 2), np.float32), BLOCK, times, None)
+
+    off = np.diff(moments[2000:]) - BLOCK / RATE
+    assert np.abs(off).max() < 0.0008
+    assert np.abs(np.array(moments[2000:]) - 50.12 - np.arange(2000, 6000) * BLOCK / RATE).max() < 0.02
+    quarter = np.array(moments[2000:])[::23]
+    assert np.diff(quarter).std() < 0.0003
+
+
 def test_a_device_that_says_nonsense_has_two_blocks_of_latency(library):
     library.OutputStream = lambda **settings: SimpleNamespace(
         **vars(Stream(**settings)) | {"latency": 89478.0}
