@@ -212,7 +212,7 @@ def drawing_and_export(home: Path) -> None:
     view.show_stage(Stage.REWORK)
     made = store.session.tracks[-1]
     view.choose_hits((made.id, made.clips[0].id), ids[:3])
-    store.apply(lambda s: set_played(s, (made.id, made.clips[0].id), 64.0), "Rounds")
+    store.apply(lambda s: set_played(s, (made.id, made.clips[0].id), 64.0), "Cycles")
     view.show(view.viewport.fitted(0, int(desk.session.frame_of(32.0))))
     wait_until_ready(window)
     took = []

@@ -74,7 +74,7 @@ def padded(audio: Audio) -> Audio:
 
 
 ALTERED: dict[str, tuple[Callable[[Audio], Audio], float]] = {
-    "as it is": (lambda audio: audio, 1.0),
+    "as is": (lambda audio: audio, 1.0),
     "7 % faster": (faster, FASTER),
     "four in a row": (four_in_a_row, 1.0),
     "padded": (padded, 1.0),

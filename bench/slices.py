@@ -212,7 +212,7 @@ def edits(window, place: Place) -> None:
         ("all, pitch too", Scatter(1, 6.0, 0.5, 2.0, 5.0, 8.0)),
     ):
         took = [
-            waited(window, scattered(place, every, replace(scatter, seed=seed)), "Scatter")
+            waited(window, scattered(place, every, replace(scatter, seed=seed)), "Random")
             for seed in range(1, EDITS // 3)
         ]
         print(
@@ -271,7 +271,7 @@ def export(window) -> None:
     track = desk.session.tracks[0]
     every = track.clips[0].take.slices.ids
     scatter = Scatter(3, 6.0, 0.5, 2.0, 5.0, 8.0)
-    desk.store.apply(scattered((track.id, track.clips[0].id), every, scatter), "Scatter")
+    desk.store.apply(scattered((track.id, track.clips[0].id), every, scatter), "Random")
     desk.rendering.wait(60)
     player.step(2)
     start = int(149.5 * RATE)
@@ -302,7 +302,7 @@ def main() -> None:
     store = window.desk.store
     track = store.session.tracks[0]
     place = (track.id, track.clips[0].id)
-    store.apply(lambda s: take_apart(s, place, Cuts()), "Apart")
+    store.apply(lambda s: take_apart(s, place, Cuts()), "Slice")
     wait_until_ready(window)
     edits(window, place)
     listening(window, place)

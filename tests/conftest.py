@@ -44,6 +44,15 @@ class Person:
 
         self.bot.keyClick(self.window, keys, modifier or Qt.KeyboardModifier.NoModifier)
 
+    def type_into(self, field, text, key=None) -> None:
+        """Clicked, typed anew, and left by a key, by Enter where none is named."""
+        from PySide6.QtCore import Qt
+
+        self.click(field)
+        field.selectAll()
+        self.bot.keyClicks(field, text)
+        self.bot.keyClick(field, key or Qt.Key.Key_Return)
+
     def press_in(self, widget, key) -> None:
         """A key, where the keyboard is with a widget."""
         self.bot.keyClick(widget, key)

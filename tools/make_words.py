@@ -16,7 +16,6 @@ from chronotome.session.check import Choice, Kind
 from chronotome.session.grid import Feel
 from chronotome.session.model import ClickSound
 from chronotome.session.targets import REASON_WORDS
-from chronotome.ui.actions import MENUS
 from chronotome.ui.language import CONTEXT
 from chronotome.ui.view_state import Evidence, RowsBy, Stage
 
@@ -43,20 +42,16 @@ def texts_in(tree: ast.AST) -> Iterator[str]:
 
 def named() -> dict[str, str]:
     """Values of enumerations and tables that are shown as words."""
-    found = {str(each): "session/check.py" for each in (*Kind, *Choice)}
-    found |= {str(each): "session/grid.py" for each in Feel}
-    found |= {each.value: "files/finish.py" for each in Aim}
-    found |= {str(each): "dsp/stretch/engines.py" for each in (*Fill, *Crossing, *EngineName)}
-    found |= {str(each): "session/model.py" for each in ClickSound}
+    found = {each.text: "session/check.py" for each in (*Kind, *Choice)}
+    found |= {each.text: "session/grid.py" for each in Feel}
+    found |= {each.text: "files/finish.py" for each in Aim}
+    found |= {each.text: "dsp/stretch/engines.py" for each in (*Fill, *Crossing, *EngineName)}
+    found |= {each.text: "session/model.py" for each in ClickSound}
     found |= {each.name.lower(): "dsp/bands.py" for each in Band}
-    found |= {str(each).capitalize(): "dsp/stretch/engines.py" for each in MoveBy}
+    found |= {each.text: "dsp/stretch/engines.py" for each in MoveBy}
     found |= {each.name.capitalize(): "ui/view_state.py" for each in (*Stage, *Evidence)}
     found |= {each.name.lower(): "ui/view_state.py" for each in RowsBy}
-    return (
-        found
-        | dict.fromkeys(REASON_WORDS.values(), "session/targets.py")
-        | dict.fromkeys(MENUS, "ui/actions.py")
-    )
+    return found | dict.fromkeys(REASON_WORDS.values(), "session/targets.py")
 
 
 def texts() -> dict[str, str]:

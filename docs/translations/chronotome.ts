@@ -6,58 +6,68 @@
     <message>
         <location filename="ui/dialogs/keys_and_marks.py"/>
         <source>
-&lt;p&gt;&lt;b&gt;Shape first, colour second&lt;/b&gt;&lt;/p&gt;
-&lt;p&gt;▼ notch on the wave: an onset. Hollow: below the threshold.&lt;br&gt;
-◆ on the ruler: a hit that was set by hand. ◇: placed by Tighten.&lt;br&gt;
-▲ early, ▼ late, ○ left alone: a hit as it was played. The small ring: where it lands.&lt;br&gt;
-Hatching under the wave: stretched, by the ratio printed on it.&lt;br&gt;
+&lt;p&gt;&lt;b&gt;Symbols&lt;/b&gt;&lt;/p&gt;
+&lt;p&gt;▼ above the wave: an onset. Hollow: below the threshold.&lt;br&gt;
+◆ on the ruler: a warp marker set by hand. ◇: placed by Tighten.&lt;br&gt;
+▲ early, ▼ late, ○ within tolerance: a hit as played. Small ring: its target.&lt;br&gt;
+Hatching under the wave: stretched by the printed ratio.&lt;br&gt;
 Ochre: a place to check. N goes to the next one.&lt;/p&gt;
-&lt;p&gt;■ ● ▲ on a stem: low, mid, high. A bar under a mark: it is locked.&lt;/p&gt;
-&lt;p&gt;&lt;b&gt;The mouse in Mark&lt;/b&gt;&lt;/p&gt;
-&lt;p&gt;Click a notch or a stem: hear that hit. Shift: select up to it.&lt;br&gt;
-Drag a notch: the mark is corrected, the sound stays. Ctrl: the sound slips, the mark stays.&lt;br&gt;
-Shift (or Alt) while dragging: no snap.&lt;br&gt;
-Double-click the wave adds an onset, a mark is dropped or kept. Drag over wave or stems selects.&lt;br&gt;
-In the lens a pixel is a frame.&lt;/p&gt;
-&lt;p&gt;&lt;b&gt;The mouse in Fit&lt;/b&gt;&lt;/p&gt;
-&lt;p&gt;Drag a beat or a bar in the Pulse lane; from a bar that is dragged far, later ones count on.&lt;br&gt;
-Double-click a diamond there: as it was found.&lt;br&gt;
-Click a faint line: the recording has that tempo. Ctrl+drag the end of the sound: it is that many bars.&lt;br&gt;
-A section: click jumps, double-click loops, its ends can be dragged.&lt;/p&gt;
-&lt;p&gt;&lt;b&gt;The mouse in Tighten&lt;/b&gt;&lt;/p&gt;
-&lt;p&gt;Shift+click a notch or a triangle: choose more hits; drag over the wave or the Drift lane: several.
-What is chosen moves together. Ctrl+drag: the hits beside it stay. A drag stops where sound is stretched
-more than it bears; Alt pushes through. Double-click the wave: a warp marker there, its neighbours held.&lt;br&gt;
-Groove: drag a step up or down, Shift draws over many, Ctrl its loudness, double-click: on its line.&lt;br&gt;
-Match: drag the end of a line, or a lone hit, to another hit to pair them.&lt;br&gt;
-In the folded bar a click chooses all hits of a step. A span under the ruler: click for its recipe,
-drag its ends.&lt;/p&gt;
-&lt;p&gt;&lt;b&gt;The mouse in Rework&lt;/b&gt;&lt;/p&gt;
-&lt;p&gt;A clip’s strip: click chooses, with Shift more of them; drag moves in whole steps, to another track too;
-Ctrl+drag copies. Its edges trim: the sound stays where it is.&lt;br&gt;
-The rings at its upper corners fade, the arrow at its lower corner repeats.&lt;br&gt;
-Drag over waves, of several tracks too: a range. X cuts at its ends; copy, cut out, duplicate, delete, reverse
-and mute act on what is between, Shift+L loops it, Esc lets go of it.&lt;br&gt;
-Curves where clips overlap: they cross over. A broken line: muted. An arrow to the left: reversed.&lt;br&gt;
-A track’s header: drag moves it among the others, its lower edge makes the lane taller, lower or folds it.
-Double-click on the name of the tall one: rename.&lt;/p&gt;
-&lt;p&gt;&lt;b&gt;Hits that were taken apart (Ctrl+H)&lt;/b&gt;&lt;/p&gt;
-&lt;p&gt;A hit in the wave: click chooses and hears it, with Shift more of them; drag moves it to a line,
-Ctrl+drag copies, its end makes it longer or shorter. Drag along the foot, or in a gap: several.&lt;br&gt;
-At its foot stands what was done to it: ← reversed, ×4 or ≣ a roll, +3 its pitch, ~ scattered.&lt;br&gt;
-Shape: draw a value over hits; Shift: a line, Ctrl: a curve up and back, Alt: without steps. On the ring
-of a chosen hit: all chosen ones move together. Double-click: type it. Arrows up and down nudge it.&lt;/p&gt;
+&lt;p&gt;■ ● ▲ on a stem: low, mid, high. A bar under an onset: pinned.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;Mouse in Mark&lt;/b&gt;&lt;/p&gt;
+&lt;p&gt;Click an onset or a stem: play its hit. Shift+click: select up to it.&lt;br&gt;
+Drag an onset: correct it; the audio stays. Ctrl+drag: slip the audio; the onset stays.&lt;br&gt;
+Shift or Alt while dragging: no snap.&lt;br&gt;
+Double-click the wave: add an onset. Double-click an onset: delete or keep it. Drag over the wave or the
+stems: select.&lt;br&gt;
+In the magnifier, one pixel is one sample.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;Mouse in Fit&lt;/b&gt;&lt;/p&gt;
+&lt;p&gt;Drag a beat or a bar in the Pulse lane. After a long drag of a bar, later bars are counted again.&lt;br&gt;
+Double-click a diamond: reset it.&lt;br&gt;
+Click a faint line: use that tempo. Ctrl+drag the end of the recording: set its length in bars.&lt;br&gt;
+Click a section: go there. Double-click: loop it. Drag its ends: resize it.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;Mouse in Tighten&lt;/b&gt;&lt;/p&gt;
+&lt;p&gt;Shift+click an onset or a triangle: select more hits. Drag over the wave or the Drift lane: select
+several.
+Selected hits move together. Ctrl+drag: hold the neighbours. A drag stops at the stretch limit;
+Alt ignores the limit. Double-click the wave: add a warp marker and hold its neighbours.&lt;br&gt;
+Groove: drag a step up or down. Shift+drag: draw over steps. Ctrl+drag: loudness. Double-click: reset the
+step.&lt;br&gt;
+Match: drag the end of a line, or an unpaired hit, onto another hit to pair them.&lt;br&gt;
+In the folded bar, click a step to select its hits in all bars. Click a span under the ruler to edit its
+settings;
+drag its ends to resize it.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;Mouse in Rework&lt;/b&gt;&lt;/p&gt;
+&lt;p&gt;Click a clip title: select the clip. Shift+click: select more. Drag: move in grid steps, also to
+another track.
+Ctrl+drag: copy. Drag the edges: trim; the audio stays in place.&lt;br&gt;
+Drag the rings at the upper corners: fade. Drag the arrow at the lower corner: repeat.&lt;br&gt;
+Drag over waves, also of several tracks: select a range. X splits at its ends. Copy, cut, duplicate,
+delete, reverse
+and mute act on the range. Shift+L loops it, Esc clears it.&lt;br&gt;
+Curves where clips overlap: a crossfade. A dashed outline: muted. An arrow to the left: reversed.&lt;br&gt;
+Drag a track header: move the track. Drag its lower edge: resize or fold the lane.
+Double-click the name of the large track: rename it.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;Hits of a sliced clip (Ctrl+H)&lt;/b&gt;&lt;/p&gt;
+&lt;p&gt;Click a hit: select and play it. Shift+click: select more. Drag: move it to a line.
+Ctrl+drag: copy. Drag its end: change its length. Drag along the bottom edge, or in a gap: select
+several.&lt;br&gt;
+Signs at the bottom edge: ← reversed, ×4 or ≣ roll, +3 pitch, ~ randomised.&lt;br&gt;
+Shape: draw values over hits. Shift: line. Ctrl: curve up and back. Alt: no steps. Drag the ring
+of a selected hit: change all selected hits. Double-click: type a value. Up and down arrows: nudge it.&lt;/p&gt;
 &lt;p&gt;&lt;b&gt;Patterns and keys (Ctrl+U, Ctrl+P, F8)&lt;/b&gt;&lt;/p&gt;
-&lt;p&gt;Click or draw on an empty cell: steps. A step: drag moves it, its end lengthens, Ctrl up and down:
-loudness, Ctrl+Shift: chance, Ctrl+Alt: repeats. The right button erases. A row’s key: all its steps.&lt;br&gt;
-A bar is as long as it sounds, as high as it is loud. Broken: by chance, filled to its odds.
-Combed: repeats.&lt;br&gt;
-While letters play (F8): , and . reach more slices, Backspace takes the last round back, Esc ends it.&lt;/p&gt;
-&lt;p&gt;&lt;b&gt;The mouse&lt;/b&gt;&lt;/p&gt;
-&lt;p&gt;Wheel scrolls, Ctrl+wheel zooms where the pointer is.&lt;br&gt;
-Drag a drift mark, a notch or a diamond to move that hit; Alt: without snap; Escape: leave it.&lt;br&gt;
-Double-click a mark takes back what was set by hand.&lt;br&gt;
-Drag over the ruler loops that span.&lt;/p&gt;
+&lt;p&gt;Click or drag on empty cells: add steps. Drag a step: move it. Drag its end: lengthen it. Ctrl+drag up
+or down:
+loudness. Ctrl+Shift+drag: chance. Ctrl+Alt+drag: repeats. Right-drag: delete. Click the key of a row:
+select its steps.&lt;br&gt;
+The length of a bar is the length of the sound, its height the loudness. Dashed: plays by chance, filled
+to the chance.
+Divided: repeats.&lt;br&gt;
+While letter keys play (F8): , and . show more slices, Backspace removes the last pass, Esc ends it.&lt;/p&gt;
+&lt;p&gt;&lt;b&gt;Mouse in every stage&lt;/b&gt;&lt;/p&gt;
+&lt;p&gt;Wheel: scroll. Ctrl+wheel: zoom at the pointer.&lt;br&gt;
+Drag a drift mark, an onset or a diamond: move its hit. Alt: no snap. Escape: cancel the drag.&lt;br&gt;
+Double-click a mark: reset it.&lt;br&gt;
+Drag over the ruler: loop that span.&lt;/p&gt;
 </source>
         <translation type="unfinished"></translation>
     </message>
@@ -88,11 +98,6 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/rework.py"/>
-        <source> chosen</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/panels/shelf.py"/>
         <source> of {0}</source>
         <translation type="unfinished"></translation>
@@ -103,13 +108,28 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/rework.py"/>
+        <source> selected</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/fit.py"/>
         <source> · swing {0:.0f} %</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>&amp;Recent</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>+1 ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>+5 %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>+5 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -118,13 +138,18 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>, and all after it</source>
+        <location filename="ui/commands/grooves.py"/>
+        <source>, accurate to ±{0:.1f} ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/told.py"/>
-        <source>, clicks</source>
+        <source>, audible</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/told.py"/>
+        <source>, chance {0} %</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -134,12 +159,12 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/timeline/told.py"/>
-        <source>, locked</source>
+        <source>, pinned</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>, sure to ±{0:.1f} ms</source>
+        <location filename="ui/commands/hits.py"/>
+        <source>, ripple</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -148,13 +173,8 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
-        <source>, {0} % of the time</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/check_rows.py"/>
-        <source>, {0} more: N</source>
+        <source>, {0} hidden</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -169,7 +189,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>. There is {0}</source>
+        <source>. Problem: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -180,26 +200,6 @@ Drag over the ruler loops that span.&lt;/p&gt;
     <message>
         <location filename="ui/stages/fit.py"/>
         <source>1 bar</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>1 ms earlier</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>1 ms later</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>1 ms less</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>1 ms more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -278,28 +278,8 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>5 % less</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>5 % more</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/walk.py"/>
         <source>5 Export</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>5 ms less</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>5 ms more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -309,102 +289,43 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/commands/slices.py"/>
-        <source>A clip holds {0:,} hits at most: {1:,} were added</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/document.py"/>
-        <source>A copy is in “{0}”; this is still “{1}”</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>A folder for the shelf</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/slice_lane.py"/>
-        <source>A hit: click chooses and hears it, drag moves, Ctrl+drag copies, its end makes it longer. Drag along the foot: several.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>A mark is pulled to</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/lens.py"/>
-        <source>A mark under the pointer is seen here</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/handing.py"/>
-        <source>A new folder for the kit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>A new folder for the pattern</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/handing.py"/>
-        <source>A new folder for the slices</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>A new folder for the stems</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/keeping.py"/>
-        <source>A new folder for “{0}”</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/wave_lane.py"/>
-        <source>A notch: click hears it, drag corrects the mark, Ctrl+drag slips the sound. Double-click adds or drops. Drag over the wave selects.</source>
+        <source>A clip holds at most {0:,} hits. Added {1:,}.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/pulse_lane.py"/>
-        <source>A pattern keeps the song’s time</source>
+        <source>A pattern keeps the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>A place on this machine</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>A stand-in, for trying it out: it keeps what it is given in a folder</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/clip_lane.py"/>
-        <source>A strip: click chooses, drag moves, Ctrl+drag copies. Edges trim, corners fade. Drag over waves: a range.</source>
+        <location filename="ui/commands/keeping.py"/>
+        <source>A template keeps tempo, metre, grooves, sections and track
+settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/walk.py"/>
-        <source>A switches between both, at one level and without a gap: nothing is ever lost.</source>
+        <source>A triangle shows a hit as played, the ring shows its target. Drag a triangle up or down.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
-        <source>A triangle is a hit as it was played, the ring is where it lands. Drag one up or down.</source>
+        <location filename="ui/action_table.py"/>
+        <source>About Chronotome</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/moving_rows.py"/>
-        <source>A voice keeps its colour at that pitch</source>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Acceleration</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>Accent on one</source>
+        <source>Accent beat one</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Accent off</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -414,32 +335,27 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/commands/hits.py"/>
-        <source>Accept as it is</source>
+        <source>Accept place</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Accept the place as it is</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Add a folder of sound files</source>
+        <location filename="ui/dialogs/share.py"/>
+        <source>Access key</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/panels/shelf.py"/>
-        <source>Add a folder with sound files or patterns. Nothing in it is altered.</source>
+        <source>Add a folder with audio files or patterns. The files stay unchanged.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Add a folder…</source>
+        <location filename="ui/kit_actions.py"/>
+        <source>Add cycle</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Add an empty track</source>
+        <source>Add empty track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -453,7 +369,12 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/shelf.py"/>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Add folder of audio files</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
         <source>Add folder…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -464,12 +385,72 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/commands/kits.py"/>
-        <source>Add hits to the kit</source>
+        <source>Add hits to kit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Add layer</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Add noise to hide rounding to 16 bits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Add octave layer above</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Add octave layer below</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Add onset</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/marks.py"/>
-        <source>Add onset</source>
+        <source>Add onset by ear</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>Add onsets at {0} equal parts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>Add onsets on grid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Add section…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Add step</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Add step at playhead</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/midi_out.py"/>
+        <source>Add steps first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Add the tail after the loop end to the loop start</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -478,53 +459,38 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/hits.py"/>
+        <source>Add warp marker</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/sections.py"/>
         <source>Add {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>Address of the sharing place</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>Again</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Alike</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/controls/folded_bar.py"/>
-        <source>All hits folded into one bar</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>All lines</source>
+        <location filename="ui/commands/kits.py"/>
+        <source>Added {0} to the kit: {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/export.py"/>
-        <source>All of it</source>
+        <source>All</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>All that are less softer than the loudest than (dB):</source>
+        <location filename="ui/dialogs/information.py"/>
+        <source>All audio is converted to this rate and keeps its place. Undo restores the old rate.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pair_rows.py"/>
-        <source>Alone</source>
+        <location filename="ui/controls/folded_bar.py"/>
+        <source>All bars folded into one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
-        <source>Among the others {0} is {1} now</source>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Also applies to the open session.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -533,38 +499,23 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/finding.py"/>
-        <source>An action, a track, a section, a place to check, or keys</source>
+        <location filename="bridge/analyses.py"/>
+        <source>Analysing hits of {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions.py"/>
-        <source>Apart</source>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Appearance</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>As found</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Apply suggested fix</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/slice_files.py"/>
-        <source>As it stands {0}.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/groove_shelf.py"/>
-        <source>As it was</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/history.py"/>
-        <source>As it was opened</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>As measured</source>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Apply to</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -574,27 +525,12 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/walk.py"/>
-        <source>As played, edited</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/shape_lane.py"/>
-        <source>As played, nothing is shaped: A listens to it as edited</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>As recorded</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>As the desktop</source>
+        <source>As played or edited</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/batch.py"/>
-        <source>As {0}: {1} of its own drift is taken out.</source>
+        <source>As {0}: remove {1} of the tempo drift of each file.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -603,23 +539,108 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/pack.py"/>
-        <source>Ask whoever packed it to pack it again.</source>
+        <location filename="ui/commands/recovery.py"/>
+        <source>Ask later</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="bridge/sharing.py"/>
-        <source>Asking the secret store</source>
+        <location filename="files/pack.py"/>
+        <source>Ask the sender to pack the session again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/kits.py"/>
+        <source>Assign slice to key {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/rhythm.py"/>
+        <source>Assignment</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>At song’s tempo</source>
+        <source>At bars</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>At hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>At most {0} can be opened. Shorten the file.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/notes.py"/>
+        <source>At most {0} can be played. Shorten the file.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>At song tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Attraction</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/proof_lane.py"/>
+        <source>Audible joins</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/proving.py"/>
+        <source>Audible: right-click for a fix</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Audio</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Audio ({0})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Audio and sessions ({0} session.json *{1})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Audio input</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Audio output</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>Automatic</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Autosave</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/journal.py"/>
+        <source>Autosave of the last edit failed. Save the session.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/journal.py"/>
+        <source>Autosave to “{0}” failed: {1}. Save often.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -634,12 +655,12 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Back by 8 bars</source>
+        <source>Back 8 bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Back by a bar</source>
+        <source>Back one bar</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -654,7 +675,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/panels/status_line.py"/>
-        <source>Bar 1 moved right by {0}, and all with it: a pickup lies before it</source>
+        <source>Bar 1 moved right by {0}, because the pickup starts before it</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -663,33 +684,13 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Bar {0} here</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Bar … is here</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
+        <location filename="ui/timeline/ruler.py"/>
         <source>Bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>Bars by hand: a bar is here, every hit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/moving.py"/>
-        <source>Bears up to</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Beat by beat</source>
+        <source>Bars of the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -698,13 +699,13 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Beat one here</source>
+        <location filename="ui/stages/fit.py"/>
+        <source>Beat one not set</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>Beat one not set</source>
+        <source>Beat source</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -719,42 +720,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>Beats come from</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Beats from this bar on: double</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Beats from this bar on: half</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Beats from this bar on: one earlier</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Beats from this bar on: one later</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
         <source>Beats of the recording</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>Being listened to: {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>Being listened to…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -763,8 +729,13 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Bend the grid</source>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Bias</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Bit depth</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -779,7 +750,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/stages/groove_rows.py"/>
-        <source>Blend the groove with another one</source>
+        <source>Blend with another groove</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -788,8 +759,8 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/transport_bar.py"/>
-        <source>Both at one level, switched where it plays ({0})</source>
+        <location filename="ui/menus.py"/>
+        <source>Bounce</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -799,12 +770,12 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Bounce the whole track</source>
+        <source>Bounce to new track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Bounce to a track of its own</source>
+        <source>Bounce whole track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -818,88 +789,28 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/bound_controls.py"/>
-        <source>Bound controls</source>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Buffer size (samples)</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Bound controls…</source>
+        <location filename="ui/dialogs/about.py"/>
+        <source>Cache</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Break</source>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Cache cleared. Recordings are analysed again when you open them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Break pair</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Break the pair</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Bring a groove file…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/recovery.py"/>
-        <source>Bring back</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/recovery.py"/>
-        <source>Bring back only</source>
+        <location filename="ui/dialogs/calibration.py"/>
+        <source>Calibrate tapping</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Bring back what was bounced</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/recovery.py"/>
-        <source>Bring back, and add the files</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>Bring groove {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/recovery.py"/>
-        <source>Bring it in</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/audio_file.py"/>
-        <source>Bring the old file back, or open it anew.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Bring the recording back whole</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/main_window.py"/>
-        <source>Brought back {0} of “{1}”: save it.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/playing.py"/>
-        <source>By ear cuts while it plays: Space starts it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/playing.py"/>
-        <source>By ear: a free key cuts a slice where it plays; one that is taken goes there</source>
+        <source>Calibrate tapping…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -909,7 +820,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/panels/status_line.py"/>
-        <source>Cancel the running work</source>
+        <source>Cancel this task</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -919,12 +830,82 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/dialogs/share.py"/>
-        <source>Cancelled: what was handed over is taken back.</source>
+        <source>Cancelled. The upload was removed.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>Catch range</source>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Cannot add a layer to a layer. Detach it first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/bouncing.py"/>
+        <source>Cannot bounce in place: other tracks follow its hits. Unlock the track, or bounce to a new track.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/bouncing.py"/>
+        <source>Cannot bounce in place: spans would tighten the audio twice. Bounce to a new track.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/bouncing.py"/>
+        <source>Cannot bounce: the session changed meanwhile. Bounce again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="errors.py"/>
+        <source>Cannot find {0}. Choose the file, or a folder that contains it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>Cannot move the onset: it is pinned, or touches its neighbour</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Cannot paste: {0} is missing from this session</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>Cannot reach the server ({0}). Check the address and the network.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/journal.py"/>
+        <source>Cannot read the recovered edits in “{0}” ({1}).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/bouncing.py"/>
+        <source>Cannot restore: the clip was not bounced in place, or its track was removed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Cannot set {0:g} bars: the tempo must be 20 to 400 bpm and different from now</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Cannot split here: one part would be empty</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/applying.py"/>
+        <source>Cannot use media keys: the desktop has no session bus</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/application.py"/>
+        <source>Cannot write “{0}”. Choose another folder and an extension such as .png.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="errors.py"/>
+        <source>Cannot write “{0}”: {1}. {2}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -938,43 +919,53 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Chance: draw again</source>
+        <location filename="ui/stages/moving_rows.py"/>
+        <source>Change crossfade curve</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/moving_rows.py"/>
+        <source>Change gap fill</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/shaping.py"/>
+        <source>Change length with pitch of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/moving.py"/>
+        <source>Change method</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/patterns.py"/>
-        <source>Chance: keep this round</source>
+        <source>Change pattern</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Change pitch mode of kit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/shaping.py"/>
+        <source>Change stretch mode of {}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/audio_file.py"/>
-        <source>Change its permissions, or copy it.</source>
+        <source>Change the permissions of the file, or copy it.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/sections.py"/>
-        <source>Change section</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Change shortcuts…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/recipe_lane.py"/>
-        <source>Change span of a recipe</source>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Changes stay in the other window. You can open a copy here and save it under another name.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/notes.py"/>
         <source>Check that it is a MIDI file.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/headless.py"/>
-        <source>Check that it is the right file, and its level.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -988,18 +979,33 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/headless.py"/>
+        <source>Check the file and its level.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/grooves.py"/>
         <source>Check the file.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/audio_file.py"/>
-        <source>Check the name, or where it was moved to.</source>
+        <source>Check the name and the folder.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/application.py"/>
         <source>Check the name.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Checking joins: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Checking joins…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1009,87 +1015,47 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
-        <source>Choke group of the slices of chosen steps</source>
+        <source>Choke group of selected slices</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>Choked by</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/alike.py"/>
-        <source>Choose</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Choose a bar in the Pulse lane first</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>Choose a clip to {0} it: click its name in Rework</source>
+        <location filename="files/midi_out.py"/>
+        <source>Choose a clip that plays a pattern.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/audio_file.py"/>
-        <source>Choose a file inside it.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/audio_file.py"/>
-        <source>Choose a file that has some.</source>
+        <source>Choose a file in that folder.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/pack.py"/>
-        <source>Choose a file that “Pack the session” wrote.</source>
+        <source>Choose a file made with Pack session.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>Choose a file with audio.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/session_file.py"/>
-        <source>Choose a folder with a session.json.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/slice_files.py"/>
-        <source>Choose a folder…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>Choose a hit first: those of its band are chosen with it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>Choose a hit first: two beats around it are played</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Choose a hit that is paired first</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>Choose a hit: Q takes it to the earlier line, E to the later</source>
+        <source>Choose a folder that contains session.json.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/loop_file.py"/>
-        <source>Choose a longer one.</source>
+        <source>Choose a longer loop.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/session_file.py"/>
-        <source>Choose a new or an empty folder.</source>
+        <source>Choose a new or empty folder.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/batch.py"/>
-        <source>Choose a recipe that was saved from the window.</source>
+        <source>Choose a preset saved with Process files.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1099,37 +1065,12 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="files/sharing.py"/>
-        <source>Choose a smaller kind of file.</source>
+        <source>Choose a smaller file format.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/audio_file.py"/>
-        <source>Choose a sound file.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>Choose a step of the slice first</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/history.py"/>
-        <source>Choose a step, and say that it is {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Choose all clips of the track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Choose all hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Choose all steps of the slice</source>
+        <source>Choose an audio file.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1139,11 +1080,11 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="files/batch.py"/>
-        <source>Choose another folder, or move it away.</source>
+        <source>Choose another folder, or move the existing one.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/writing.py"/>
+        <location filename="files/shelf.py"/>
         <source>Choose another folder.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1158,123 +1099,48 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/shelf.py"/>
-        <source>Choose another one.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="files/batch.py"/>
-        <source>Choose another recipe.</source>
+        <source>Choose another preset.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Choose bands</source>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Choose folder with recordings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>Choose hits</source>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Choose folder…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Choose hits earlier than 20 ms</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Choose hits first: click them, Shift+click for more, or sweep over them</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Choose hits later than 20 ms</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Choose hits louder than…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Choose hits of the same band</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Choose hits that sound alike…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/rework.py"/>
-        <source>Choose hits to {0} them, or the clip by the strip with its name</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>Choose hits to {0} them: click one in the wave, drag along its foot for several</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/noises.py"/>
-        <source>Choose hits, or drag over the ruler, to say what is not to be heard</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/patterns.py"/>
-        <source>Choose its folder.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Choose material</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Choose one hit of every few…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/midi_out.py"/>
-        <source>Choose one that does.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Choose onsets by the grid</source>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Choose output folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/patterns.py"/>
-        <source>Choose steps first: a click in the pattern</source>
+        <source>Choose pattern folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/rework.py"/>
-        <source>Choose steps to {0} them, or the clip by the strip with its name</source>
+        <location filename="ui/panels/shelf.py"/>
+        <source>Choose shelf folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Choose the other hits</source>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Choose takes folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Choose the {0} hits</source>
+        <location filename="files/patterns.py"/>
+        <source>Choose the folder of the pattern.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>Choose two clips or more to group them: Shift+click adds one</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Choose two hits to swap them: Shift+click adds one</source>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Choose the folder that contains them, then save again.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1283,108 +1149,103 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/history.py"/>
-        <source>Chosen step is {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/controls/plain_text.py"/>
         <source>Chronotome</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Click</source>
+        <location filename="ui/walk.py"/>
+        <source>Chronotome checks every join as you work. F3 finds anything, F1 opens the manual.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/about.py"/>
+        <source>Chronotome is under the MIT licence. It ships Inter and JetBrains Mono (SIL Open Font License 1.1) and uses Qt and PySide6 (LGPL 3), NumPy, SciPy and msgspec (BSD), libsndfile and soxr (LGPL 2.1), PortAudio, sounddevice, mido, alsa-midi and JACK-Client (MIT). The folder LICENSES has all of them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/recovery.py"/>
+        <source>Chronotome recovered {0} made since the last save.{1} Restore them?</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/about.py"/>
+        <source>Chronotome {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/messages.py"/>
+        <source>Clear</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Clear cache</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/panels/groove_shelf.py"/>
-        <source>Click a groove to hear it on {0}</source>
+        <source>Click a groove to preview it on {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/slice_lane.py"/>
+        <source>Click a hit to select and play it, drag to move, Ctrl+drag to copy. Drag its end to change the length. Drag along the bottom edge to select several.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/section_lane.py"/>
-        <source>Click a section to jump there, double-click to loop it, drag its ends. Right-click for more.</source>
+        <source>Click a section to go there, double-click to loop it, drag its ends to resize. Right-click for more.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/recipe_lane.py"/>
-        <source>Click a span for its recipe, double-click to loop it, drag its ends; Shift+Backspace removes it.</source>
+        <source>Click a span to edit its settings, double-click to loop it, drag its ends to resize. Shift+Backspace removes it.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Click apart</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Click of new sessions</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/general.py"/>
-        <source>Click off</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/general.py"/>
-        <source>Click on</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Click on the beats</source>
+        <location filename="ui/timeline/wave_lane.py"/>
+        <source>Click an onset to play its hit, drag to correct it, Ctrl+drag to slip the audio. Double-click to add or delete. Drag over the wave to select.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/pattern_lane.py"/>
-        <source>Click or draw: steps. A step: drag moves, its end lengthens, Ctrl up and down: loudness, Ctrl+Shift: chance, Ctrl+Alt: repeats. Right button erases.</source>
+        <source>Click or drag on an empty cell to add steps. Drag a step to move it, its end to lengthen it. Ctrl+drag: loudness. Ctrl+Shift+drag: chance. Ctrl+Alt+drag: repeats. Right-drag: delete.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/clip_lane.py"/>
+        <source>Click the clip title to select, drag to move, Ctrl+drag to copy. Drag edges to trim, corners to fade. Drag over the wave to select a range.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/wave_lane.py"/>
+        <source>Click to set the playhead. Ctrl+drag the end of the recording to a bar line to set its length in bars.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/wave_lane.py"/>
+        <source>Click to set the playhead. Drag an onset to move its hit. Ctrl+wheel zooms.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/context_lane.py"/>
-        <source>Click to bring this track into the tall lane, and the playhead here.</source>
+        <source>Click to show this track in the large lane and to set the playhead.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/wave_lane.py"/>
-        <source>Click to put the playhead. Ctrl+drag the end of the sound to a bar line: it is that many bars.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/wave_lane.py"/>
-        <source>Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Click: sound, count-in, level</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/rework.py"/>
+        <location filename="ui/menus.py"/>
         <source>Clip</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Clip a line earlier</source>
+        <location filename="ui/stages/rework.py"/>
+        <source>Clip loudness</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Clip a line later</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Clip has a recipe of its own</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Clip is moved in a way of its own</source>
+        <location filename="ui/commands/clips.py"/>
+        <source>Clip name (empty: name of the track):</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1393,8 +1254,18 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions.py"/>
-        <source>Clips</source>
+        <location filename="ui/commands/clips.py"/>
+        <source>Clipboard is empty. Copy clips with Ctrl+C.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Clipboard is empty. Copy hits with Ctrl+C.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/bouncing.py"/>
+        <source>Clips of one track can be bounced in place. To bounce several tracks, use Bounce to new track.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1408,18 +1279,58 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="bridge/document.py"/>
-        <source>Close it there, or save elsewhere.</source>
+        <location filename="files/audio_file.py"/>
+        <source>Close other programs, or split the file.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/audio_file.py"/>
-        <source>Close other programs, or cut the file into parts.</source>
+        <location filename="bridge/document.py"/>
+        <source>Close the session there, or save under another name.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Coarser grid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Combine lows and highs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Combine lows and highs…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Combining bands needs a second clip</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/history.py"/>
+        <source>Compare</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/history.py"/>
+        <source>Compare this step as {0}, without undoing ({1})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/likenesses.py"/>
+        <source>Comparing hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/loopback.py"/>
-        <source>Connect an output of the sound card to its input with a cable, or hold the microphone to the loudspeaker. Three times six short sounds are played, and looked for in what comes back.</source>
+        <source>Connect an output of the audio interface to its input with a cable, or hold the microphone to the loudspeaker. Chronotome plays six short sounds, three times, and measures when they come back.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Content</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1428,13 +1339,28 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Copy</source>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Convert clip to pattern</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Convert {0} to pattern</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Copy as files for other programs</source>
+        <source>Copy</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/share.py"/>
+        <source>Copy address</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Copy as audio files</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1448,28 +1374,48 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Copy of it</source>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Copy report</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>Copy the address</source>
+        <location filename="ui/dialogs/rhythm.py"/>
+        <source>Copy rhythm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/rhythm.py"/>
+        <source>Copy rhythm from {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Copy rhythm from…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>Copy rhythm…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Copy the clip</source>
+        <source>Copy tempo to song</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Copy the report</source>
+        <location filename="ui/commands/slices.py"/>
+        <source>Copying a rhythm needs a second clip</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/menus.py"/>
+        <source>Correct beats</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>Correct the tempo: half, double, as measured</source>
+        <source>Correct tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1478,13 +1424,23 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/rough.py"/>
-        <source>Cross longer</source>
+        <location filename="ui/commands/kits.py"/>
+        <source>Create kit from hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/moving_rows.py"/>
-        <source>Cross otherwise</source>
+        <location filename="ui/commands/kits.py"/>
+        <source>Create kit from {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Create loop</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Created pattern “{0}”. The old one stays in the list.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1493,93 +1449,68 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
-        <source>Ctrl+H takes the clip apart into hits: drag them, roll them, put them on keys with Ctrl+U.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/moving_rows.py"/>
-        <source>Curve of the crossfade</source>
+        <source>Crossfade curve</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Crossfade: +1 ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Crossfade: −1 ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Crossover frequency (Hz):</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/slice_files.py"/>
+        <source>Current settings: {0}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
         <source>Cut</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Cut a hit in two</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Cut at every bar</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Cut at every hit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/clips.py"/>
-        <source>Cut at the playhead</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/bouncing.py"/>
-        <source>Cut at the range’s ends</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Cut at the selected hit, or here</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/playing.py"/>
-        <source>Cut by ear onto {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Cut here</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>Cut out clip</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Cut out the clip</source>
+        <source>Cut clip</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/slices.py"/>
-        <source>Cut out {}</source>
+        <source>Cut {}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Cut {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="dsp/stretch/engines.py"/>
+        <location filename="ui/stages/fit.py"/>
         <source>Cutting</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Dark colours</source>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Cycle offset</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Dark to bright</source>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Cycles</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Cycles in which the steps play</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Dark theme</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1588,13 +1519,23 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Delay of the hand</source>
+        <location filename="ui/action_table.py"/>
+        <source>Decrease track height</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/loopback.py"/>
-        <source>Delay of the input</source>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Default metronome sound</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Default settings. To use your own, open a recording and select its track.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Delete</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1604,27 +1545,47 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/commands/clips.py"/>
-        <source>Delete clip and close the gap</source>
+        <source>Delete clip and close gap</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Delete clip, close the gap</source>
+        <location filename="ui/commands/marks.py"/>
+        <source>Delete onset</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
+        <location filename="session/other_checks.py"/>
+        <source>Delete the onset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/pattern_drag.py"/>
+        <source>Delete {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>Delete {0} onsets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
         <source>Delete {}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/slices.py"/>
-        <source>Delete {} and close the gap</source>
+        <source>Delete {} and close gap</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/export.py"/>
-        <source>Depth</source>
+        <location filename="ui/action_table.py"/>
+        <source>Delete, close gap</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>Density</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1633,8 +1594,68 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/action_table.py"/>
+        <source>Deselect</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Detach</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Detach layer</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Detect onsets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Detected</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/pulse_lane.py"/>
+        <source>Detecting beats…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/analyses.py"/>
+        <source>Detecting onsets in {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/menus.py"/>
+        <source>Devices and sync</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/recovery.py"/>
         <source>Discard</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/loops.py"/>
+        <source>Discard the rest</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Discard the rest of the recording</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/guarded.py"/>
+        <source>Display error. Undo the last step or reopen the session; your work is safe.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Distribution</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1643,13 +1664,23 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
-        <source>Done</source>
+        <location filename="ui/stages/mark.py"/>
+        <source>Divide</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/status_line.py"/>
-        <source>Done again: {0}</source>
+        <location filename="ui/stages/mark.py"/>
+        <source>Divide into</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>Divide into equal steps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>Done</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1658,18 +1689,28 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Double tempo</source>
+        <location filename="ui/action_table.py"/>
+        <source>Double beats from here</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Double the recording’s tempo</source>
+        <source>Double number of bars</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Double pattern length</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Double the song’s tempo</source>
+        <source>Double recording tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Double song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1684,127 +1725,117 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/rework_actions.py"/>
-        <source>Double time, sounds half as long</source>
+        <source>Double time, shorten hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>Drag Strength to 100 %: each hit moves to its line. Changes play at once.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/pulse_lane.py"/>
-        <source>Drag a beat to where it is; far from where it was, later beats count on from it. Shift: no snap. Double-click a diamond takes it back.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/drift_lane.py"/>
-        <source>Drag a drift mark up or down to move that hit; Alt: no snap. Shift+click or sweep: choose more.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/wave_lane.py"/>
-        <source>Drag a notch to move that hit by hand; Shift+click chooses more, drag over the wave several. Click to put the playhead.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/groove_lane.py"/>
-        <source>Drag a step up or down: the groove changes in every bar. Shift draws over many, Ctrl its loudness.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Drag over the ruler first: that span gets a recipe of its own</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Drag over the ruler to mark a rough span</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/loops.py"/>
-        <source>Drag over the ruler to mark a rough span first</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/general.py"/>
-        <source>Drag over the ruler to say what is looped</source>
+        <source>Drag a beat to its place. After a long drag, later beats are counted again. Shift: no snap. Double-click a diamond to reset it.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/match_lane.py"/>
-        <source>Drag the end of a line, or a lone hit, to another hit to pair them. Ctrl+B breaks the chosen pair.</source>
+        <source>Drag a hit, or the end of a line, onto another hit to pair them. Ctrl+B removes the selected pair.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/mark_drag.py"/>
-        <source>Drag the end to a bar</source>
+        <location filename="ui/timeline/drift_lane.py"/>
+        <source>Drag a mark up or down to move its hit (Alt: no snap). Shift+click or drag over several to select more.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/strength_lane.py"/>
-        <source>Drag the threshold line. Double-click keeps a hollow onset, drops a solid one. Drag over several: Delete drops them.</source>
+        <location filename="ui/timeline/groove_lane.py"/>
+        <source>Drag a step up or down to change the groove in every bar. Shift+drag: draw over steps. Ctrl+drag: loudness.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/wave_lane.py"/>
+        <source>Drag an onset to move its hit. Shift+click or drag over the wave to select more. Click to set the playhead.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Drag over the ruler first: the span gets its own settings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/general.py"/>
+        <source>Drag over the ruler to set a loop</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/loops.py"/>
+        <source>Drag over the ruler to set a rough loop first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Drag over the ruler to set the loop</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/clip_drag.py"/>
+        <source>Drag right to repeat the clip.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/overview_strip.py"/>
-        <source>Drag the window over the take to look elsewhere. The wheel scrolls, Ctrl+wheel zooms.</source>
+        <source>Drag the outline to scroll. The wheel scrolls, Ctrl+wheel zooms.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/context_lane.py"/>
-        <source>Drag to another place among the tracks. The lower edge: taller, lower, folded.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/clip_drag.py"/>
-        <source>Drag to fade the clip in.</source>
+        <location filename="ui/timeline/strength_lane.py"/>
+        <source>Drag the threshold line. Double-click a hollow onset to keep it, a solid one to delete it. Drag over several, then press Delete.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/clip_drag.py"/>
-        <source>Drag to fade the clip out.</source>
+        <source>Drag to fade in.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/clip_drag.py"/>
+        <source>Drag to fade out.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/clip_drag.py"/>
+        <source>Drag to move the clip, Ctrl+drag to copy, drag out of the window to export. Shift: no snap.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/ruler.py"/>
-        <source>Drag to loop a span. Drag a diamond to move that hit; double-click takes it back. Shift: no snap.</source>
+        <source>Drag to set a loop. Drag a diamond to move its hit, double-click to reset it. Shift: no snap.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/clip_drag.py"/>
-        <source>Drag to move the clip, Ctrl+drag to copy it; out of the window it is a file. Shift: no snap.</source>
+        <source>Drag to trim. The audio stays in place.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/clip_drag.py"/>
-        <source>Drag to the right to repeat the clip.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/clip_drag.py"/>
-        <source>Drag to trim: the sound stays where it is.</source>
+        <location filename="ui/timeline/context_lane.py"/>
+        <source>Drag up or down to reorder tracks. Drag the lower edge to resize or fold the lane.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/lens.py"/>
-        <source>Drag: one pixel is one frame. , and . move by a frame, Alt+← and Alt+→ by 1 ms.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>Draw again</source>
+        <source>Drag: 1 pixel is 1 sample. , and . move by 1 sample, Alt+← and Alt+→ by 1 ms.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/shape_lane.py"/>
-        <source>Draw over hits: free, Shift a line, Ctrl a curve up and back, Alt without steps. Double-click types. Chosen hits move together.</source>
+        <source>Draw values over hits. Shift: line. Ctrl: curve up and back. Alt: no steps. Double-click to type. Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/step_shape_lane.py"/>
-        <source>Draw over steps: free, Shift a line, Ctrl up and back, Alt without steps. Double-click types.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>Draw the scatter of {} again</source>
+        <source>Draw values over steps. Shift: line. Ctrl: curve up and back. Alt: no steps. Double-click to type.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1818,53 +1849,13 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Drop</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/panels/welcome.py"/>
         <source>Drop a recording here</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Drop onset</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/other_checks.py"/>
-        <source>Drop the mark</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Drop the onset; in Rework, delete clips or hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/loops.py"/>
-        <source>Drop the rest</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Drop the rest of the recording</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Drop {0} onsets</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/drag_out.py"/>
-        <source>Dropped</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/drag_out.py"/>
-        <source>Dropped nowhere</source>
+        <source>Drop failed: no window took the file</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1883,11 +1874,6 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Duplicate the clip</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/slices.py"/>
         <source>Duplicate {0}</source>
         <translation type="unfinished"></translation>
@@ -1903,18 +1889,8 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Each file becomes a folder of slices that are it again, put end to end.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Each hit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/timeline/proof_lane.py"/>
-        <source>Each stem is a join: its roughness against the roughest place of the recording, in dB. A click goes there, the right button offers what mends it. N: the next one that clicks.</source>
+        <source>Each line is a join; its height is its roughness in dB, compared with the roughest place in the recording. Click to go there, right-click for fixes. N: next audible join.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1928,8 +1904,18 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions.py"/>
+        <location filename="ui/menus.py"/>
         <source>Edit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/sections.py"/>
+        <source>Edit section</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/recipe_lane.py"/>
+        <source>Edit span</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1938,43 +1924,33 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/journal.py"/>
-        <source>Edits cannot be kept safe in “{0}”: {1}. Save often.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/dialogs/preferences.py"/>
-        <source>Empty it</source>
+        <source>Edits are also stored at once, so that Chronotome can restore them after a crash.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
-        <source>End loop</source>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>End pan</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/track_buttons.py"/>
-        <source>End solo</source>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>End pitch</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>End the take, and stop hearing the input: then its delay can be measured</source>
+        <source>End the take and turn off input monitoring before measuring the latency</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/headless.py"/>
+        <source>Enter the tempo.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/finding.py"/>
-        <source>Enter does it, Escape leaves</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/pattern_drag.py"/>
-        <source>Erase {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Erase {}</source>
+        <source>Enter: run. Escape: close.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1983,53 +1959,33 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Every bar</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Every edit is kept aside at once in any case, and offered again after a crash.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Every hit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>Every how many hits one, from the chosen one on?</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/walk.py"/>
-        <source>Every notch is a hit that was found. Drag the threshold: faint ones turn hollow and silent.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>Every recording is there</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/fit.py"/>
-        <source>Every tempo it may have, and what speaks for it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>Everything is heard at this rate, and keeps its place. Undo takes it back.</source>
+        <source>Evenness</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/hit_rows.py"/>
-        <source>Every…</source>
+        <source>Every nth…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/slice_files.py"/>
         <source>Example</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/shaping.py"/>
+        <source>Expand rolls of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Expand rolls to hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Expand to hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2039,37 +1995,117 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Export each track as a stem…</source>
+        <source>Export audio…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/audio_file.py"/>
-        <source>Export it again from where it was made.</source>
+        <location filename="ui/commands/grooves.py"/>
+        <source>Export groove</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/sharing.py"/>
-        <source>Export it again.</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Export groove…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/audio_file.py"/>
-        <source>Export it with {0} channels or fewer.</source>
+        <location filename="ui/kit_actions.py"/>
+        <source>Export kit as SFZ…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/menus.py"/>
+        <source>Export more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/mark_files.py"/>
-        <source>Export marks</source>
+        <source>Export onsets</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Export marks…</source>
+        <source>Export onsets…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/handing.py"/>
+        <source>Export pattern as MIDI</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Export pattern as MIDI…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/slice_files.py"/>
+        <source>Export slices</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Export the sound…</source>
+        <source>Export slices…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Export stems…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/handing.py"/>
+        <source>Export tempo map</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Export tempo map…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>Export the file again from its source.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>Export the file again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>Export the file with at most {0} channels.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Export this much of the tail after the loop</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/handing.py"/>
+        <source>Exported tempo map to “{0}”</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/handing.py"/>
+        <source>Exported {0} to “{1}”</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/main_window.py"/>
+        <source>Exported “{0}”</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/grooves.py"/>
+        <source>Exported “{0}” to {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/share.py"/>
+        <source>Exporting, then uploading…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2078,8 +2114,43 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/action_table.py"/>
+        <source>Extend to next hit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Extend to previous hit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Extract</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Extract 4-bar groove</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Extract groove</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/grooves.py"/>
+        <source>Extract groove from {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/grooves.py"/>
+        <source>Extracting groove from {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/export.py"/>
-        <source>FLAC holds whole numbers: 24 bit is written.</source>
+        <source>FLAC has no float format. 24 bit is used.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2088,13 +2159,13 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Fade its ends</source>
+        <location filename="ui/stages/rework.py"/>
+        <source>Fade in clip</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/proving.py"/>
-        <source>Fade longer</source>
+        <location filename="ui/stages/fit.py"/>
+        <source>Fade length</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2104,12 +2175,12 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/stages/rework.py"/>
-        <source>Fade the clip in</source>
+        <source>Fade out clip</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/rework.py"/>
-        <source>Fade the clip out</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Fade out noise</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2118,38 +2189,33 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>Faster and faster</source>
+        <location filename="ui/dialogs/share.py"/>
+        <source>File</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>Feel of the grid</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/shelf.py"/>
-        <source>Fetching {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Fewer sound sooner, more are safer on a busy machine. For playing keys, choose JACK.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>Files of the shelf</source>
+        <location filename="ui/drag_out.py"/>
+        <source>File dropped</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/batch.py"/>
-        <source>Files, and what became of each</source>
+        <source>File format</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Fill emptied places</source>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>File names</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Files and results</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source>Files on the shelf</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2158,18 +2224,28 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/moving_rows.py"/>
-        <source>Fill gaps otherwise</source>
+        <location filename="ui/commands/slices.py"/>
+        <source>Fill gaps with tails</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>Fill of a lengthened hit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>Filter bands</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>Filter onsets by grid</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/finding.py"/>
-        <source>Find anything</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Find anything…</source>
+        <source>Find</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2179,32 +2255,22 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Find hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/rail.py"/>
-        <source>Find hits, in Mark</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
         <source>Find missing recordings…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Find the hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="files/patterns.py"/>
-        <source>Find the recording first.</source>
+        <source>Find the missing recording first.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="bridge/analyses.py"/>
-        <source>Finding hits in {0}</source>
+        <location filename="ui/action_table.py"/>
+        <source>Find…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Finer grid</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2218,13 +2284,18 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Fit as measured</source>
+        <location filename="ui/commands/kits.py"/>
+        <source>Fit kit to song tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Fit kit to tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
-        <source>Fit the song’s tempo</source>
+        <source>Fit to tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2233,13 +2304,13 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Flip phase</source>
+        <location filename="ui/commands/hits.py"/>
+        <source>Fix: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Flip the track’s phase</source>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Flam window</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2249,7 +2320,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Fold or unfold the other tracks</source>
+        <source>Fold other tracks</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2263,143 +2334,73 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>Folder of the shelf</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>Folder that holds the recordings</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/pair_rows.py"/>
-        <source>Follows</source>
+        <source>Follow</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>For</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>Forget</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Forget marks set by hand</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/messages.py"/>
-        <source>Forget them</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>Forget what nothing plays…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>Forget {0} that nothing plays? {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>Forgotten. Save the session, and their room is free</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>Frames a second of the file</source>
+        <location filename="ui/panels/decision.py"/>
+        <source>Follow song</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
-        <source>Frames at once</source>
+        <source>For testing without a device: the simulated output stores what it plays, the simulated input plays a shaker.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>Free</source>
+        <location filename="ui/dialogs/share.py"/>
+        <source>For testing: a server on this computer that stores uploads in a folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/pulse_lane.py"/>
-        <source>Free beat</source>
+        <location filename="ui/action_table.py"/>
+        <source>Forward 8 bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>Free neighbours</source>
+        <location filename="ui/action_table.py"/>
+        <source>Forward one bar</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Free the hits beside this one</source>
+        <location filename="files/pack.py"/>
+        <source>Free some disk space, or choose another disk.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>From a chosen bar on, the beats are:</source>
+        <location filename="files/writing.py"/>
+        <source>Free some disk space, or choose another disk. Your work is safe.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/fit.py"/>
-        <source>From here {0}</source>
+        <source>From here: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
-        <source>From left to right becomes from top to bottom: 1 to 5 go there.</source>
+        <location filename="ui/action_table.py"/>
+        <source>From recording</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>From the selected bar on:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/moving_rows.py"/>
-        <source>Gaps</source>
+        <source>Gap fill</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Gaps: crossfade 1 ms longer</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Gaps: crossfade 1 ms shorter</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Gaps: next curve</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Gaps: next filling</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Glue</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Glue {} together</source>
+        <location filename="ui/timeline/section_lane.py"/>
+        <source>Go to section</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Go to the next track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Go to the previous track</source>
+        <source>Go to {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2408,47 +2409,42 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Grid as the ruler: {0}</source>
+        <location filename="ui/menus.py"/>
+        <source>Grid and scope</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/fit.py"/>
-        <source>Grid bends to the performance</source>
+        <source>Grid follows performance</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
-        <source>Grid follows the zoom</source>
+        <source>Grid follows zoom</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/tightening.py"/>
-        <source>Grid {0}</source>
+        <source>Grid from ruler: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Grid: as the ruler shows</source>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Grid shift</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Grid: coarser</source>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Grid type</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Grid: finer</source>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Grid: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Grid: next feel</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/actions.py"/>
+        <location filename="ui/view_state.py"/>
         <source>Groove</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2458,13 +2454,38 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>Groove is</source>
+        <location filename="ui/commands/grooves.py"/>
+        <source>Groove from {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>Groove over more bars</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Groove length: 1 bar</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Groove length: 2 bars</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Groove length: 4 bars</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Groove offsets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Groove offsets: same ms at any tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Groove offsets: same share of a step</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2484,22 +2505,7 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/timeline/groove_lane.py"/>
-        <source>Groove: ms of each step from its line</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Groove: same ms, or share of a step</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Groove: the same ms at any tempo</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Groove: the same share of a step</source>
+        <source>Groove: offset of each step in milliseconds</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2509,17 +2515,17 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/panels/groove_shelf.py"/>
-        <source>Grooves of the shelf</source>
+        <source>Grooves on the shelf</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/clips.py"/>
+        <location filename="ui/action_table.py"/>
         <source>Group clips</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Group the chosen clips</source>
+        <source>Guided tour</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2539,107 +2545,42 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/rework_actions.py"/>
-        <source>Half time, sounds twice as long</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Halve tempo</source>
+        <source>Half time, lengthen hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Halve the recording’s tempo</source>
+        <source>Halve beats from here</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Halve the song’s tempo</source>
+        <source>Halve number of bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Hand and ear</source>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Halve pattern length</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Halve recording tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Halve song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/main_window.py"/>
-        <source>Harbour ferry: a street-percussion trio, in a stairwell</source>
+        <source>Harbour ferry: a street-percussion trio in a stairwell</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Hear</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Hear all bands of it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Hear all bands of the clip</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Hear both</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Hear both hits of a pair</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>Hear in the song’s tempo, in time</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/walk.py"/>
-        <source>Hear it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Hear only the track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Hear the input</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Hear the loop go round</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Hear the selected hit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Hear two beats around the hit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>Hearing {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/actions.py"/>
+        <location filename="ui/menus.py"/>
         <source>Help</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Here</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2648,43 +2589,18 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Highs of which clip?</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/history.py"/>
+        <location filename="ui/action_table.py"/>
         <source>History</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Hit and all after it a line earlier</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Hit and all after it a line later</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Hit to the earlier line</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Hit to the later line</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>Hit to the {0}</source>
+        <location filename="ui/rework_actions.py"/>
+        <source>Hit {0}: {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/general.py"/>
-        <source>Hit {0}</source>
+        <source>Hit: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2693,23 +2609,18 @@ Drag over the ruler loops that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pair_rows.py"/>
-        <source>Hits alone</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/alike.py"/>
-        <source>Hits that sound alike</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/timeline/timeline.py"/>
-        <source>Hits, and how far off they are</source>
+        <source>Hits and their drift</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Hits: {0} {1}</source>
+        <location filename="ui/stages/fit.py"/>
+        <source>Hits are bars</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Hits are beats</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2719,72 +2630,62 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Hold the hits beside this one</source>
+        <source>Hold neighbours while dragging</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/alike.py"/>
-        <source>How alike</source>
+        <location filename="ui/walk.py"/>
+        <source>How hits moved</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>How far apart repeats are</source>
+        <location filename="ui/menus.py"/>
+        <source>Import</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>How long slices sound</source>
+        <location filename="ui/commands/grooves.py"/>
+        <source>Import groove {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>How many bars the recording is</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>How many more times?</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>How many times the clip plays it</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Import groove…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/mark_files.py"/>
-        <source>Import marks</source>
+        <source>Import onsets</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/marks.py"/>
-        <source>Import marks of a shorter span.</source>
+        <source>Import onsets of a shorter span.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Import marks…</source>
+        <source>Import onsets…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/bouncing.py"/>
-        <source>In place, clips of one track are bounced: several become a track of their own</source>
+        <location filename="ui/stages/export.py"/>
+        <source>Include tempo and sections</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>In time with</source>
+        <location filename="ui/action_table.py"/>
+        <source>Increase track height</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>In which rounds the steps sound</source>
+        <location filename="ui/commands/playing.py"/>
+        <source>Input monitoring is off</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/midi.py"/>
-        <source>Inputs that play the keys:</source>
+        <location filename="ui/commands/playing.py"/>
+        <source>Input monitoring is on. With a microphone, use headphones to avoid feedback.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2794,113 +2695,32 @@ Drag over the ruler loops that span.&lt;/p&gt;
     </message>
     <message>
         <location filename="ui/stages/mark.py"/>
-        <source>Instead</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Instead of attacks: lines, equal parts</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Into hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Into how many equal parts?</source>
+        <source>Instrument</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/batch.py"/>
-        <source>Into…</source>
+        <source>Invalid file names: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
-        <source>It follows the song</source>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>Invert</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>It is a layer itself: set it free first</source>
+        <location filename="ui/action_table.py"/>
+        <source>Invert polarity</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>It is a pattern already</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>It is at {0}
-The address is copied.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/leaving.py"/>
-        <source>It is being saved: one moment</source>
+        <location filename="ui/rework_actions.py"/>
+        <source>Invert selection</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/session_files.py"/>
-        <source>It is changed there only. A copy of it can be opened here, and saved elsewhere.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/bouncing.py"/>
-        <source>It is locked with others, which follow its hits: unlock it, or bounce it beside</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>It is locked, or touches its neighbour</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>It is no layer</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>It is on keys already</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>It is shared, but the sharing place gave no address that can be opened.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>It is taken apart already: X cuts a hit in two, Ctrl+Shift+H brings it back whole</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/drag_out.py"/>
-        <source>It is written now: drag it out once more, or paste it there</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>It is written, then handed over…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/desk.py"/>
-        <source>It plays a pattern: shape its steps, or the slices of its kit, instead</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/session_file.py"/>
-        <source>It was not made by Chronotome; do not open it.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/store.py"/>
-        <source>It would lie more than a day away: it stays as it was</source>
+        <source>Its audio is still in memory. Chronotome can write the file again and save.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2909,13 +2729,8 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>JACK has its own number, and its keys sound soonest and most evenly.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="bridge/in_time.py"/>
-        <source>JACK is not the sound output</source>
+        <source>JACK is not the audio output</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2925,7 +2740,12 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
-        <source>JACK shares start, stop and position both ways; a MIDI clock starts and stops playback.</source>
+        <source>JACK sets its own buffer size. Keys respond fastest with JACK.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>JACK shares start, stop and position both ways. A MIDI clock starts and stops playback.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2935,32 +2755,32 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/commands/proving.py"/>
-        <source>Join at {0}, {1} dB against the roughest place: {2}</source>
+        <source>Join at {0}: {1} dB relative to the roughest place. {2}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Join clips</source>
+        <location filename="ui/commands/slices.py"/>
+        <source>Join {}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/proof_lane.py"/>
-        <source>Joins of what is heard</source>
+        <location filename="ui/stages/export.py"/>
+        <source>Joins</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/timeline.py"/>
-        <source>Joins, and how rough they are</source>
+        <source>Joins and their roughness</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/section_lane.py"/>
-        <source>Jump there</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/stages/mark.py"/>
         <source>Keep</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>Keep as played</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2969,143 +2789,118 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/loopback.py"/>
-        <source>Keep it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Keep it as it was on a muted track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>Keep it in the desktop’s secret store</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Keep only the selection</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Keep onset</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Keep takes in</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Keep the groove in the library</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/other_checks.py"/>
-        <source>Keep the mark</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Keep the onset</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Keep the recipe as a variant…</source>
+        <source>Keep hit as played</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/shaping.py"/>
-        <source>Keep the scatter of {}</source>
+        <source>Keep length with pitch of {}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>Keep this round</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Keep variant</source>
+        <location filename="ui/stages/export.py"/>
+        <source>Keep level</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Keep variant…</source>
+        <source>Keep onset</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/moving_rows.py"/>
-        <source>Keeps</source>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>Keep original</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Keeps: next material</source>
+        <location filename="ui/commands/slices.py"/>
+        <source>Keep original, muted</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
-        <source>Kept since it was last saved: {0}.{1} Bring it back?</source>
+        <location filename="ui/panels/decision.py"/>
+        <source>Keep positions</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Kept to be there sooner</source>
+        <location filename="ui/rework_actions.py"/>
+        <source>Keep random values</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/share.py"/>
+        <location filename="ui/commands/shaping.py"/>
+        <source>Keep random values of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>Keep song at {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>Keep song tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Keep tempos separate</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/other_checks.py"/>
+        <source>Keep the onset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Keep this cycle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>Keep {0:g} kHz</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
         <source>Key</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Keys cut by ear while it plays</source>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Key of the slice</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/playing.py"/>
-        <source>Keys no longer cut</source>
+        <location filename="ui/dialogs/keys_and_marks.py"/>
+        <source>Keyboard shortcuts</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Kind of file</source>
+        <location filename="ui/action_table.py"/>
+        <source>Keyboard shortcuts…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/check_rows.py"/>
-        <source>Kind of places to check</source>
+        <source>Kinds of checks</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions.py"/>
+        <location filename="ui/menus.py"/>
         <source>Kit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>Kit as recorded</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>Kit fits the song</source>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Kit pitch</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>Kit · {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/bound_controls.py"/>
-        <source>Kit, Learn a control: turn it, then touch a slider or choose a command.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3124,6 +2919,16 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/menus.py"/>
+        <source>Lane height</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/general.py"/>
+        <source>Lane height of {0}: {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/roll_rows.py"/>
         <source>Last</source>
         <translation type="unfinished"></translation>
@@ -3135,32 +2940,12 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/kit_actions.py"/>
-        <source>Layer an octave down</source>
+        <source>Learn MIDI control</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Layer an octave up</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Layer of the pattern</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>Lean</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>Lean of the scatter</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Learn a control</source>
+        <location filename="ui/main_window.py"/>
+        <source>Learn the window in nine steps, with the demo session</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3169,58 +2954,8 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Least spacing</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/check_rows.py"/>
-        <source>Leave</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>Leave alone</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/decision.py"/>
-        <source>Leave as played</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/slices.py"/>
-        <source>Leave emptied places silent</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/recovery.py"/>
-        <source>Leave for later</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/decision.py"/>
-        <source>Leave it at {0:g}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Leave the hit as played</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/decision.py"/>
-        <source>Leave the song at {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/decision.py"/>
-        <source>Leave the song's tempo</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/decision.py"/>
-        <source>Leave where they are</source>
+        <source>Leave gaps silent</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3229,53 +2964,38 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/slice_drag.py"/>
-        <source>Length of hit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/pattern_rows.py"/>
-        <source>Length of one round</source>
+        <source>Length of one cycle</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Length of the pattern</source>
+        <location filename="ui/timeline/mark_drag.py"/>
+        <source>Length: {0:.0f} {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>Length of {} otherwise</source>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>Lengthen by</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/lens.py"/>
-        <source>Lens: 30 ms to either side of a mark</source>
+        <location filename="session/rough.py"/>
+        <source>Lengthen crossfade</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>Less</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Less than one bar: halve it</source>
+        <location filename="ui/commands/proving.py"/>
+        <source>Lengthen fade</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>Letters are shortcuts again</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Letters play the kit</source>
+        <source>Letter keys are shortcuts again</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>Letters play {0} of “{1}”. , and . reach more; Escape leaves</source>
+        <source>Letter keys play {0} of “{1}”. Press , or . for more slices, Escape to end.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3284,28 +3004,8 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Level of the click</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>Level of the file</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/wave_lane.py"/>
-        <source>Level of the track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>Level to reach</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Listen as played or edited</source>
+        <location filename="ui/stages/mark.py"/>
+        <source>Limit onset density</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3314,13 +3014,13 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="bridge/likenesses.py"/>
-        <source>Listening to hits</source>
+        <location filename="bridge/shelf.py"/>
+        <source>Loading {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Lock</source>
+        <location filename="ui/dialogs/share.py"/>
+        <source>Local test server</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3329,13 +3029,8 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
-        <source>Lock all tracks</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/action_table.py"/>
-        <source>Lock all tracks to this one</source>
+        <source>Lock all tracks</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3344,18 +3039,13 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Lock onset</source>
+        <location filename="ui/commands/general.py"/>
+        <source>Lock this track to others first</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Lock or free the onset</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/general.py"/>
-        <source>Lock this track with others first</source>
+        <source>Lock to track below</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3364,48 +3054,18 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Lock with the track below</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/rework.py"/>
         <source>Locked tracks</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Longer</source>
+        <location filename="ui/stages/rework.py"/>
+        <source>Locked tracks move together. The guide sets the amounts.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Look</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>Look for files…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/pulse_lane.py"/>
-        <source>Looking for beats…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/recordings.py"/>
-        <source>Looking for recordings</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Looking for sound devices</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/shelf.py"/>
-        <source>Looking through {0}</source>
+        <location filename="ui/commands/general.py"/>
+        <source>Locking needs a second track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3414,33 +3074,38 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/recipe_lane.py"/>
-        <source>Loop a span</source>
+        <location filename="ui/commands/loops.py"/>
+        <source>Loop as recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Loop as a recording of its own…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Loop from this recording</source>
+        <location filename="ui/commands/general.py"/>
+        <source>Loop off</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>Loop the pattern</source>
+        <source>Loop pattern</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/menus.py"/>
+        <source>Loop points</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Loop the section here</source>
+        <source>Loop section</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Loop the selection</source>
+        <source>Loop selection</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/recipe_lane.py"/>
+        <source>Loop span</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3449,28 +3114,18 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/loops.py"/>
+        <source>Loop: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>Louder…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/meter.py"/>
-        <source>Loudest {0:.1f} dB</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/patterns.py"/>
         <source>Loudness</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/groove_lane.py"/>
-        <source>Loudness of a step</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/rework.py"/>
-        <source>Loudness of the clip</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3484,28 +3139,23 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Lower noise 12 dB</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/headless.py"/>
         <source>Lower the threshold.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Lows here, highs of {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Lows of it, highs of another</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Lows of it, highs of…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/hit_rows.py"/>
-        <source>Lows, highs…</source>
+        <source>Lows and highs…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Lows of this clip, highs of {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3529,6 +3179,16 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/bound_controls.py"/>
+        <source>MIDI controls</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>MIDI controls…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/midi.py"/>
         <source>MIDI inputs and clock</source>
         <translation type="unfinished"></translation>
@@ -3539,48 +3199,38 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/midi.py"/>
+        <source>MIDI inputs that play the keys:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/midi.py"/>
+        <source>MIDI is unavailable: {0}. The computer keyboard, pads and MIDI files still play.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/midi.py"/>
+        <source>MIDI note C2 (36) is key Q; higher notes are the next keys. If no input is ticked, all inputs play.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/playing.py"/>
         <source>MIDI notes (*.mid *.midi)</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/midi.py"/>
+        <source>MIDI outputs that receive the clock, with start, stop and position:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/lens.py"/>
+        <source>Magnifier: 30 ms on either side of an onset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/preferences.py"/>
-        <source>Main</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Make guide</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Make rolls into single hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/pack.py"/>
-        <source>Make room, or choose another disk.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/writing.py"/>
-        <source>Make room, or choose another disk; nothing is lost.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>Make single hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>Make single hits of {}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Make the track the guide</source>
+        <source>Main only</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3594,63 +3244,8 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Mark by ear</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Mark here</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Mark here, or by ear while it plays</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/actions.py"/>
-        <source>Marks</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/mark_files.py"/>
-        <source>Marks ({0})</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/keys_and_marks.py"/>
-        <source>Marks and mouse</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Marks as found</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Marks at lines instead of at attacks</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Marks at these places instead of at attacks; undo, or As found, takes them back</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Marks at {0} equal parts</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/beside.py"/>
-        <source>Marks by ear are set {0:.0f} ms before the key</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Marks on the grid</source>
+        <location filename="ui/menus.py"/>
+        <source>Mark and fit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3660,16 +3255,21 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/commands/tightening.py"/>
-        <source>Match a take</source>
+        <source>Match to take</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/match_lane.py"/>
-        <source>Match: pairs of two takes</source>
+        <source>Match: paired hits of two takes</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Matching needs a second track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/moving_rows.py"/>
         <source>Material</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3685,22 +3285,12 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/kit_actions.py"/>
-        <source>Measure the input’s delay…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Measured</source>
+        <source>Measure recording latency…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>Measure…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/analyses.py"/>
-        <source>Measuring hits of {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3714,18 +3304,13 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Mend the place to check</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>Mend: {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/messages.py"/>
+        <location filename="ui/action_table.py"/>
         <source>Messages</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/menus.py"/>
+        <source>Method</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3734,28 +3319,63 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/action_table.py"/>
+        <source>Metronome</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Metronome level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/general.py"/>
+        <source>Metronome off</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/general.py"/>
+        <source>Metronome on</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Metronome separate</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Metronome sound</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>Mid</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Mirror early and late</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/grooves.py"/>
-        <source>Mirror groove</source>
+        <source>Mirror groove timing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>More</source>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Missing: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Monitor input</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>More filters</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/tighten.py"/>
-        <source>More: rounds, variants, strokes, swing</source>
+        <source>More settings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3769,13 +3389,13 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Move by</source>
+        <location filename="ui/action_table.py"/>
+        <source>Move beats earlier</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Move by: next way</source>
+        <location filename="ui/action_table.py"/>
+        <source>Move beats later</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3784,48 +3404,38 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/action_table.py"/>
+        <source>Move clip earlier</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Move clip later</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/noises.py"/>
-        <source>Move edge of noise</source>
+        <source>Move edge of muted span</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/grooves.py"/>
+        <source>Move groove step</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/gestures.py"/>
-        <source>Move hit by hand</source>
+        <source>Move hit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/session_file.py"/>
-        <source>Move it away, or save elsewhere.</source>
+        <location filename="ui/commands/hits.py"/>
+        <source>Move hit to {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Move mark 1 frame earlier</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Move mark 1 frame later</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Move mark 1 ms earlier</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Move mark 1 ms later</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Move mark 10 ms earlier</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Move mark 10 ms later</source>
+        <location filename="ui/menus.py"/>
+        <source>Move hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3834,33 +3444,43 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/moving.py"/>
-        <source>Move otherwise</source>
+        <location filename="ui/menus.py"/>
+        <source>Move playhead</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>Move step of groove</source>
+        <location filename="ui/kit_actions.py"/>
+        <source>Move steps down</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/moving_rows.py"/>
-        <source>Move the audio another way</source>
+        <location filename="ui/kit_actions.py"/>
+        <source>Move steps up</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/moving_rows.py"/>
-        <source>Move the audio by</source>
+        <location filename="files/session_file.py"/>
+        <source>Move the folder, or save under another name.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Move the track down</source>
+        <location filename="ui/dialogs/rhythm.py"/>
+        <source>Move these hits to the times of the hits in:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Move the track up</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Move to earlier line</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Move to later line</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/other_checks.py"/>
+        <source>Move to {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3869,38 +3489,33 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/action_table.py"/>
+        <source>Move track down</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Move track up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/pattern_drag.py"/>
         <source>Move {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/other_checks.py"/>
+        <source>Move {0} here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/gestures.py"/>
-        <source>Move {0} hits by hand</source>
+        <source>Move {0} hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/patterns.py"/>
         <source>Move {}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/general.py"/>
-        <source>Moved as its track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>Moved as the track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Moved its own way</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Moving a hit holds its neighbours</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3910,7 +3525,7 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/stages/export.py"/>
-        <source>Mute and solo count. The click is never written.</source>
+        <source>Mute and solo apply. The metronome is never exported.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3920,17 +3535,12 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Mute the clip</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Mute the track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/general.py"/>
         <source>Mute track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Muted noises</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3939,43 +3549,83 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Name a section…</source>
+        <location filename="ui/needs.py"/>
+        <source>Needs a clip. Open a recording (Ctrl+O).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>Name of the clip; empty: its track’s</source>
+        <location filename="ui/needs.py"/>
+        <source>Needs a groove. Extract one first (Shift+G).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/sections.py"/>
-        <source>Name of the section</source>
+        <location filename="ui/needs.py"/>
+        <source>Needs a kit. Create one from hits first (Ctrl+U).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/rework.py"/>
-        <source>Name of the track</source>
+        <location filename="ui/needs.py"/>
+        <source>Needs a loop. Drag over the ruler.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Name of the variant</source>
+        <location filename="ui/needs.py"/>
+        <source>Needs a pattern. Convert a clip first (Ctrl+P).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Names</source>
+        <location filename="ui/needs.py"/>
+        <source>Needs a section at the playhead. Add one (Ctrl+M).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/slice_files.py"/>
-        <source>Names of the files</source>
+        <location filename="ui/needs.py"/>
+        <source>Needs a section. Add one (Ctrl+M).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Names of the slices</source>
+        <location filename="ui/needs.py"/>
+        <source>Needs a selected step. Click one in a pattern.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/needs.py"/>
+        <source>Needs a selection. Click a hit or a clip, or drag over several.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/needs.py"/>
+        <source>Needs a sliced clip. Slice it first (Ctrl+H).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/needs.py"/>
+        <source>Needs a track with a recording. Open one (Ctrl+O).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/needs.py"/>
+        <source>Needs a track. Open a recording (Ctrl+O).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/needs.py"/>
+        <source>Needs locked tracks. Lock this track first (Ctrl+L).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/needs.py"/>
+        <source>Needs onsets. Detect them in Mark, or lower Threshold.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/needs.py"/>
+        <source>Needs two tracks. Open another recording (Ctrl+O).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/hits.py"/>
+        <source>Neighbours of a moved hit {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3989,8 +3639,33 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/handing.py"/>
+        <source>New folder for the kit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>New folder for the pattern</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/handing.py"/>
+        <source>New folder for the slices</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>New folder for the stems</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/keeping.py"/>
-        <source>New from a &amp;template</source>
+        <source>New folder for “{0}”</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/keeping.py"/>
+        <source>New from template</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4000,7 +3675,7 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>New pattern to play in</source>
+        <source>New recorded pattern</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4014,8 +3689,28 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/rail.py"/>
+        <source>Next check  N</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Next groove of the session</source>
+        <source>Next crossfade curve</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Next gap fill</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Next grid type</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Next groove</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4024,8 +3719,23 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Next material</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Next method</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/action_table.py"/>
         <source>Next place to check</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Next scope</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4034,13 +3744,18 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/rail.py"/>
-        <source>Next to check  N</source>
+        <location filename="ui/action_table.py"/>
+        <source>Next snapshot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Next swing unit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Next variant</source>
+        <source>Next track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4050,12 +3765,22 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/commands/others.py"/>
-        <source>No MIDI clock is heard: choose MIDI clock in Playback, then start the machine</source>
+        <source>No MIDI clock received. Choose Sync: MIDI clock in Play, then start it.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>No accent on one</source>
+        <location filename="ui/dialogs/bound_controls.py"/>
+        <source>No MIDI control is assigned yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/midi.py"/>
+        <source>No MIDI input is connected</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/midi.py"/>
+        <source>No MIDI output is connected.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4064,33 +3789,53 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/bound_controls.py"/>
-        <source>No control is bound yet.</source>
+        <location filename="ui/stages/groove_rows.py"/>
+        <source>No groove to blend. Extract one first.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>No count-in</source>
+        <location filename="ui/commands/grooves.py"/>
+        <source>No groove to export. Extract one first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/grooves.py"/>
+        <source>No groove to save. Extract one first.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/groove_lane.py"/>
-        <source>No groove yet: take one from a track (Shift+G), or choose one in the tray</source>
+        <source>No groove yet. Extract one from a track (Shift+G), or choose one in the tray.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/grooves.py"/>
+        <source>No groove yet. Extract one from a track, or choose one in the tray.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/grooves.py"/>
+        <source>No hits for a groove. Detect onsets first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>No hits for a pattern. Detect onsets first.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="bridge/analyses.py"/>
-        <source>No hits found in {0}: it is silent, or very even.</source>
+        <source>No hits found in {0}. The recording is silent or very even. Lower the threshold in Mark.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="bridge/analyses.py"/>
-        <source>No hits were looked for in {0}. Find hits, in Mark, does it.</source>
+        <location filename="ui/commands/clips.py"/>
+        <source>No hits or bars here to split at</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/midi.py"/>
-        <source>No input is plugged in.</source>
+        <location filename="ui/commands/handing.py"/>
+        <source>No hits to export. Detect onsets, or create a kit.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4100,67 +3845,92 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/dialogs/pads.py"/>
-        <source>No kit is on the keys</source>
+        <source>No kit to play</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>No kit yet: Escape, then Ctrl+U puts hits on keys; or cut them by ear</source>
+        <source>No kit to play. Create one from the hits of a clip with Ctrl+U.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/midi.py"/>
-        <source>No output for a clock is plugged in.</source>
+        <location filename="ui/commands/handing.py"/>
+        <source>No kit yet. Create one from the hits of a clip with Ctrl+U.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/kits.py"/>
+        <source>No kit yet. Create one with Ctrl+U.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>No round was played in yet</source>
+        <source>No kit yet. Press Escape, then Ctrl+U, or slice by ear.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>No swing is heard in it: its pairs are even</source>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>No output folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>No variant is kept yet: V keeps this recipe under a name</source>
+        <location filename="ui/commands/playing.py"/>
+        <source>No pass was recorded yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/grooves.py"/>
+        <source>No recording here. Select a track with a recording.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>No recording is missing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/fit.py"/>
-        <source>Nobody follows</source>
+        <source>No recording yet. Drop a file into the window.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Noise back</source>
+        <location filename="ui/dialogs/finding.py"/>
+        <source>No result. Try another word.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Noise: 12 dB softer</source>
+        <location filename="ui/commands/sections.py"/>
+        <source>No section at the playhead</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Noise: fade it out</source>
+        <location filename="ui/commands/sections.py"/>
+        <source>No section here</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Noise: hear it again</source>
+        <location filename="ui/dialogs/loopback.py"/>
+        <source>No signal. Check the cable, the input and its level.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Noise: room tone instead</source>
+        <location filename="ui/commands/tightening.py"/>
+        <source>No snapshot yet. Press V to save the settings of this track.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Noise: silence it</source>
+        <location filename="ui/dialogs/history.py"/>
+        <source>No steps yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>No swing detected: the pairs are even</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/menus.py"/>
+        <source>Noise</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4169,143 +3939,88 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>Noises</source>
+        <location filename="ui/commands/others.py"/>
+        <source>None</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/shaping.py"/>
-        <source>None of the chosen hits is a roll</source>
+        <source>None of the selected hits is a roll</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/shaping.py"/>
-        <source>None of the chosen hits is scattered</source>
+        <source>None of the selected hits is randomised</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>Not found: {0}.</source>
+        <location filename="bridge/store.py"/>
+        <source>Not moved: the position would be more than a day away</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>Not played</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/midi.py"/>
-        <source>Notes from C2 (36) on play the keys from Q on. With none ticked, all inputs play.</source>
+        <location filename="ui/commands/slices.py"/>
+        <source>Not sliced yet</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/notes.py"/>
-        <source>Notes from {0} on play the keys.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/others.py"/>
-        <source>Nothing</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/loopback.py"/>
-        <source>Nothing came back</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Nothing here has a recipe of its own</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/finding.py"/>
-        <source>Nothing is called so: try another word</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/bouncing.py"/>
-        <source>Nothing is kept of this clip: it was not bounced in place, or its track is gone</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Nothing is known of its beats yet: say how many bars it is, tap it, or type its tempo</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Nothing is known of its beats yet: tap them while it plays</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/pulse_lane.py"/>
-        <source>Nothing is known of its beats: tap them while it plays (T), or say how many bars it is</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>Nothing to accept here: N goes to the next place to check</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/check_rows.py"/>
-        <source>Nothing to check</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Nothing to check here</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>Nothing to cut here</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Nothing to cut there: it would be one hit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/proof_lane.py"/>
-        <source>Nothing to mend here</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>Nothing to mend here: N goes to the next place to check</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>Nothing to paste: Ctrl+C keeps the chosen clips</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Nothing to paste: Ctrl+C keeps the chosen hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/history.py"/>
-        <source>Nothing was done yet</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>Nothing was saved: {0} is gone, or was replaced by another file.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/grooves.py"/>
-        <source>Nothing was taken away.</source>
+        <source>Notes from {0} up play the keys.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/export.py"/>
-        <source>Nothing was written yet.</source>
+        <source>Nothing exported yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Nothing here has its own settings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/hits.py"/>
+        <source>Nothing to accept here. Press N for the next place to check.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/bouncing.py"/>
+        <source>Nothing to bounce. Select clips, or drag over the waves in Rework.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Nothing to check</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/drag_out.py"/>
+        <source>Nothing to copy. Select a clip.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Nothing to export. Open a recording.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/proof_lane.py"/>
+        <source>Nothing to fix here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/hits.py"/>
+        <source>Nothing to fix here. Press N for the next place to check.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/grooves.py"/>
+        <source>Nothing was removed.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Nothing was saved: {0} is missing or was replaced by another file.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4315,32 +4030,92 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Nudge hits 1 ms earlier</source>
+        <source>Nudge hits +1 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Nudge hits 1 ms later</source>
+        <source>Nudge hits +10 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Nudge hits 10 ms earlier</source>
+        <source>Nudge hits −1 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Nudge hits 10 ms later</source>
+        <source>Nudge hits −10 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/marks.py"/>
-        <source>Nudge mark</source>
+        <source>Nudge onset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Nudge onset +1 ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Nudge onset +1 sample</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Nudge onset +10 ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Nudge onset −1 ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Nudge onset −1 sample</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Nudge onset −10 ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Number of bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/mark.py"/>
         <source>Number of equal parts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Number of equal parts:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Number of further bars:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Number of pattern cycles</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/clips.py"/>
+        <source>Number of repeats:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Number of the bar that starts at this hit:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4359,18 +4134,8 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Of them</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>On by 8 bars</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>On by a bar</source>
+        <location filename="ui/stages/fit.py"/>
+        <source>Off</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4380,47 +4145,27 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Once less</source>
+        <source>One bar fewer</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Once more</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Once more: closer by as much again</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>One more round</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>One round fewer</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>One stroke</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/groove_shelf.py"/>
-        <source>Only grooves of your own can be taken out of the library</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Only neighbours that go on in one another as they were recorded can be glued</source>
+        <source>One bar more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/clips.py"/>
-        <source>Only parts of one take that still meet can be joined</source>
+        <source>Only adjacent clips from the same recording can be joined</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Only hits that follow each other in the recording can be joined</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/groove_shelf.py"/>
+        <source>Only your own grooves can be removed from the library</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4429,13 +4174,38 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/mark_files.py"/>
+        <source>Onsets ({0})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/beside.py"/>
+        <source>Onsets added by ear are placed {0:.0f} ms before the key press</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/timeline.py"/>
+        <source>Onsets and their strength</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>Onsets at equal steps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/mark.py"/>
         <source>Onsets of the {0} band</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/timeline.py"/>
-        <source>Onsets, and how strong they are</source>
+        <location filename="bridge/analyses.py"/>
+        <source>Onsets of {0} are not detected yet. Choose Detect onsets in Mark.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>Onsets snap to</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4450,17 +4220,17 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="files/session_file.py"/>
-        <source>Open a copy of it from a backup.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Open a pattern…</source>
+        <source>Open a copy from a backup.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/panels/groove_shelf.py"/>
-        <source>Open a recording: a groove is heard on what plays</source>
+        <source>Open a recording to preview grooves on it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Open demo session</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4469,18 +4239,18 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Open files…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/pack.py"/>
-        <source>Open it anew, or bring the old one back.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/patterns.py"/>
         <source>Open pattern {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Open pattern…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Open recent</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4494,23 +4264,18 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Open the demo</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/audio_file.py"/>
-        <source>Open the file anew.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="bridge/recordings.py"/>
         <source>Open {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/history.py"/>
+        <source>Opened</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/taking.py"/>
-        <source>Opening the input</source>
+        <source>Opening audio input</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4519,7 +4284,7 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pattern_rows.py"/>
+        <location filename="ui/action_table.py"/>
         <source>Open…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4529,58 +4294,53 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/menus.py"/>
+        <source>Order and rhythm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Output folder…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/controls/meter.py"/>
         <source>Output level</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/midi.py"/>
-        <source>Outputs that receive the song’s clock, with start, stop and position:</source>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Output: “{0}”</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Over 1 bar</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Over 2 bars</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Over 4 bars</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Over how many more bars?</source>
+        <location filename="ui/timeline/overview_strip.py"/>
+        <source>Overview</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Own recipe</source>
+        <source>Own method</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Own recording…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Pack into one file…</source>
+        <source>Own settings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/keeping.py"/>
-        <source>Pack the session</source>
+        <source>Pack session</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Pack session…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="bridge/document.py"/>
-        <source>Packed as “{0}”</source>
+        <source>Packed session as “{0}”</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4595,7 +4355,12 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/kit_actions.py"/>
-        <source>Pads for mouse and touch</source>
+        <source>Pads</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/pads.py"/>
+        <source>Pads of the kit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4604,28 +4369,13 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/pads.py"/>
-        <source>Pads: the keys of the kit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Pair as found</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/tightening.py"/>
         <source>Pair hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Pair the chosen hits as found</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/pair_rows.py"/>
-        <source>Pair within</source>
+        <source>Pair window</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4634,13 +4384,13 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>Pan to</source>
+        <location filename="ui/stages/rework.py"/>
+        <source>Pan track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/rework.py"/>
-        <source>Pan track</source>
+        <location filename="ui/action_table.py"/>
+        <source>Paste</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4649,8 +4399,8 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Paste here</source>
+        <location filename="ui/commands/clips.py"/>
+        <source>Paste needs {0}. Add one with Ctrl+Shift+N.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4664,18 +4414,18 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pattern_rows.py"/>
+        <location filename="ui/menus.py"/>
         <source>Pattern</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Pattern half as long</source>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Pattern of the clip</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Pattern twice as long</source>
+        <location filename="ui/commands/playing.py"/>
+        <source>Pattern recording is off</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4689,48 +4439,33 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/controls/meter.py"/>
+        <source>Peak {0:.1f} dB</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>Pin</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Pin onset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/moving.py"/>
         <source>Pitch</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>Pitch and pan of the roll</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/rework_actions.py"/>
-        <source>Pitch changes the length as well</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>Pitch changes the length of {}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>Pitch keeps the length of {}</source>
+        <source>Pitch changes length</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
-        <source>Pitch of the kit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>Pitch of the kit otherwise</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>Pitch of the whole kit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>Pitch up to</source>
+        <source>Pitch mode</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4740,67 +4475,82 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Pitch: 10 cents down</source>
+        <source>Pitch: +1 semitone</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Pitch: 10 cents up</source>
+        <source>Pitch: +10 cents</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Pitch: a semitone down</source>
+        <source>Pitch: −1 semitone</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Pitch: a semitone up</source>
+        <source>Pitch: −10 cents</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Pitch: a voice keeps its colour</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>Place</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Places, order, rhythm</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Play another pattern</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Play in a loop</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/playing_in.py"/>
-        <source>Play in, round {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/groove_shelf.py"/>
-        <source>Play it</source>
+        <location filename="ui/menus.py"/>
+        <source>Play</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>Play notes of a file</source>
+        <source>Play MIDI file</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/kit_actions.py"/>
-        <source>Play notes of a file…</source>
+        <source>Play MIDI file…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Play across loop end</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Play and pause Chronotome</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>Play and stop</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Play around hit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Play both</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Play both paired hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Play in</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/kits.py"/>
+        <source>Play kit at recorded tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Play kit with keyboard</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4809,28 +4559,53 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Play the pattern once more</source>
+        <location filename="ui/action_table.py"/>
+        <source>Play selected hit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions.py"/>
-        <source>Playback</source>
+        <location filename="ui/commands/kits.py"/>
+        <source>Play slices forwards</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/others.py"/>
-        <source>Playback follows nothing</source>
+        <source>Playback is in sync with nothing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>Plays</source>
+        <location filename="ui/panels/transport_bar.py"/>
+        <source>Playhead {0}: double-click to type a position</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>Point to the folder that holds them, then save again.</source>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Playing and recording</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/playing.py"/>
+        <source>Playing {0} of “{1}” from here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/lens.py"/>
+        <source>Point at an onset to magnify it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>Position</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Possible tempi</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Possible tempi and their source</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4844,6 +4619,46 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Presets (*{0})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>Press A to switch between as played and edited. Both have the same level, and no edit is lost.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>Press Ctrl+H to slice a clip into hits. Drag or roll the hits, or create a kit with Ctrl+U.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>Press Space to play or stop. You hear a bucket kit as played.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/groove_shelf.py"/>
+        <source>Preview</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source>Preview at song tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source>Previewing {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/groove_shelf.py"/>
+        <source>Previewing “{0}”</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/action_table.py"/>
         <source>Previous hit</source>
         <translation type="unfinished"></translation>
@@ -4854,48 +4669,23 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/export.py"/>
-        <source>Proof</source>
+        <location filename="ui/action_table.py"/>
+        <source>Previous track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Pull</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/loops.py"/>
-        <source>Pull loop to attacks</source>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Process files</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Pull mark to its attack</source>
+        <source>Process files…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Pull the loop’s ends to attacks</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Pull to</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Pull to attack</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Pull to attacks</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Pulled to</source>
+        <location filename="bridge/batching.py"/>
+        <source>Process {0} files</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4904,18 +4694,13 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>Put the hits on keys</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>Put {0} on keys</source>
+        <location filename="ui/dialogs/about.py"/>
+        <source>Python {0} · Qt {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Quit Chronotome</source>
+        <source>Quit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4924,18 +4709,43 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Ramp values</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/roll_rows.py"/>
-        <source>Ramps of the roll</source>
+        <source>Random</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>Rate</source>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Random property</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>Rate of the session</source>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Random · {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Randomise hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/shaping.py"/>
+        <source>Randomise {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Range</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/sharing.py"/>
+        <source>Reading the system keyring</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4944,38 +4754,18 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Recipe for: track, span, chosen hits</source>
+        <location filename="ui/kit_actions.py"/>
+        <source>Record pattern</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
-        <source>Recipe of its own</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/general.py"/>
-        <source>Recipe of its track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/recipe_lane.py"/>
-        <source>Recipes</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Recipes (*{0})</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/bouncing.py"/>
-        <source>Recipes of bars would tighten it once more: bounce it to a track of its own</source>
+        <location filename="bridge/playing_in.py"/>
+        <source>Record pattern, pass {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/kit_actions.py"/>
-        <source>Record a take</source>
+        <source>Record take</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4984,38 +4774,28 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions.py"/>
-        <source>Recording</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/fit.py"/>
-        <source>Recording follows the song</source>
+        <source>Recording follows song</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Recording has half the bars</source>
+        <location filename="ui/dialogs/loopback.py"/>
+        <source>Recording latency</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Recording has one bar fewer</source>
+        <location filename="ui/menus.py"/>
+        <source>Recording tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Recording has one bar more</source>
+        <location filename="ui/stages/fit.py"/>
+        <source>Recording tempo in beats per minute</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Recording has twice the bars</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Recording is at the song’s tempo</source>
+        <location filename="ui/commands/playing.py"/>
+        <source>Recording the pattern in a loop. Press Backspace to remove the last pass.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5025,12 +4805,17 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/panels/decision.py"/>
-        <source>Recordings follow the song</source>
+        <source>Recordings follow song</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/main_window.py"/>
-        <source>Recordings of yours, or a session; or drop them here</source>
+        <source>Recordings or a session. You can also drop files here.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/about.py"/>
+        <source>Recovered edits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5044,8 +4829,43 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/bound_controls.py"/>
+        <location filename="ui/panels/status_line.py"/>
+        <source>Redone: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Redraw</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Redraw chance</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Redraw random values</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/shaping.py"/>
+        <source>Redraw random values of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/hits.py"/>
+        <source>Release neighbours</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
         <source>Remove</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Remove cycle</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5054,28 +4874,38 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Remove last pass</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Remove own settings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/shaping.py"/>
+        <source>Remove roll of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Remove section</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/tightening.py"/>
-        <source>Remove span’s recipe</source>
+        <source>Remove settings of span</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Remove the groove</source>
+        <location filename="ui/commands/slices.py"/>
+        <source>Remove slicing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Remove the recipe of its own here</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Remove the section</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Remove the track</source>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Remove snapshot</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5084,8 +4914,8 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Remove variant</source>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Remove unused recordings…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5094,8 +4924,23 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/recipe_lane.py"/>
-        <source>Remove: the track’s recipe holds here</source>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Remove {0} that no clip plays? {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/playing.py"/>
+        <source>Removed the last pass</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/groove_shelf.py"/>
+        <source>Removed “{0}” from the library. Its file is still in {1}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Removed. Save the session to free the disk space.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5104,38 +4949,48 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/straighten.py"/>
-        <source>Rename one of them.</source>
+        <location filename="ui/action_table.py"/>
+        <source>Rename clip…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Rename the clip…</source>
+        <location filename="files/straighten.py"/>
+        <source>Rename one of the tracks.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/patterns.py"/>
-        <source>Rename the pattern</source>
+        <source>Rename pattern</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Rename the section…</source>
+        <source>Rename section…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Rename the track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/rework.py"/>
         <source>Rename track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/section_lane.py"/>
         <source>Rename…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>Reopen the file.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/pack.py"/>
+        <source>Reopen the session, or restore the old file.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Repeat</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5149,8 +5004,18 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Repeat the clip…</source>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Repeat pattern clip</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Repeat ramp</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Repeat spacing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5159,18 +5024,28 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>Repeats of the roll</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/action_table.py"/>
         <source>Repeat…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>Replace onsets with onsets at equal steps. Reset onsets restores them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Replace with room tone</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/recordings.py"/>
         <source>Resampling {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Reset</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5184,18 +5059,108 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/pulse_lane.py"/>
+        <source>Reset beat</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/action_table.py"/>
-        <source>Reset hit</source>
+        <source>Reset fit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/groove_lane.py"/>
+        <source>Reset groove step</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Reset onsets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Reset pairs</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Reset the chosen hits</source>
+        <source>Reset selected hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Return to the start</source>
+        <source>Reset settings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Reset shape</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/shaping.py"/>
+        <source>Reset shape of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Reset to detected fit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Reset value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Restore</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Restore all bands</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/recovery.py"/>
+        <source>Restore and add files</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Restore bounced clips</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Restore noise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/recovery.py"/>
+        <source>Restore only</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>Restore the old file, or import the new one.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/main_window.py"/>
+        <source>Restored {0} of “{1}”. Save the session.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/finding.py"/>
+        <source>Results</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Return to start</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5209,23 +5174,18 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>Reverse slices</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Reverse the clip</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/rework_actions.py"/>
-        <source>Reverse the order of the hits</source>
+        <source>Reverse order</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/slices.py"/>
-        <source>Reverse the order of {}</source>
+        <source>Reverse order of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/kits.py"/>
+        <source>Reverse slices</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5239,13 +5199,13 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Rhythm of…</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Ripple one line earlier</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/export.py"/>
-        <source>Ring after the end</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Ripple one line later</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5254,8 +5214,13 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Roll the hits, or make them single</source>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Roll pitch and pan</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Roll repeats</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5279,33 +5244,18 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Rotate a step earlier</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Rotate a step later</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/grooves.py"/>
         <source>Rotate groove</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Rounds</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Rotate groove earlier</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>Rounds of steps</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Rounds of the pattern</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Rotate groove later</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5314,73 +5264,123 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>S-curve</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/transport_bar.py"/>
         <source>SNAP</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/keeping.py"/>
-        <source>Save a copy as a folder</source>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Sample rate</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Sample rate of the file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>Sample rates from {0} to {1} can be opened. Convert the file.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Save a copy…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Save as a recipe</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Save as a recipe…</source>
+        <source>Save</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/keeping.py"/>
-        <source>Save as a template</source>
+        <source>Save as template</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Save as a template…</source>
+        <source>Save as template…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Save by itself</source>
+        <location filename="ui/action_table.py"/>
+        <source>Save as…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/patterns.py"/>
-        <source>Save it again.</source>
+        <location filename="ui/commands/keeping.py"/>
+        <source>Save copy as folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>Save session as a folder</source>
+        <location filename="ui/action_table.py"/>
+        <source>Save copy…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Save fit file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Save groove to library</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Save loop as recording…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Save loop…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/kit_actions.py"/>
-        <source>Save the pattern with its kit…</source>
+        <source>Save pattern with kit…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Save preset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Save preset…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Save session as folder</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Save snapshot</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Save the session</source>
+        <source>Save snapshot…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Save the session as…</source>
+        <location filename="files/patterns.py"/>
+        <source>Save the pattern again.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/leaving.py"/>
-        <source>Save them first?</source>
+        <source>Save your changes?</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/document.py"/>
+        <source>Saved a copy in “{0}”. You are still working in “{1}”.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5389,8 +5389,38 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Saved snapshot “{0}”. Shift+V switches between snapshots.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/keeping.py"/>
+        <source>Saved template “{0}”. Open it with File &gt; New from template.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Saved undo steps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/fits.py"/>
+        <source>Saved {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Saved “{0}” and its kit in “{1}”</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/grooves.py"/>
+        <source>Saved “{0}” in the library as {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/batch.py"/>
-        <source>Saved: chronotome batch “{0}” FILES does the same</source>
+        <source>Saved. Command line: chronotome batch “{0}” FILES</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5399,58 +5429,38 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Saving the session will delete {0} from its folder. Files elsewhere stay. The undo history is cleared, because it needs these recordings.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/document.py"/>
         <source>Saving {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>Say how much is scattered first: Scatter in the tray</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/headless.py"/>
-        <source>Say which tempo it has.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/batch.py"/>
-        <source>Say {0}, {1}.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/marks.py"/>
-        <source>Say {0}.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>Scatter</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>Scatter hits</source>
+        <location filename="ui/commands/leaving.py"/>
+        <source>Saving. Please wait.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/shaping.py"/>
-        <source>Scatter {}</source>
+        <source>Scale down</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>Scatter · {0}</source>
+        <location filename="ui/commands/shaping.py"/>
+        <source>Scale up</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Scatter: draw again</source>
+        <location filename="bridge/shelf.py"/>
+        <source>Scanning {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Scatter: keep what was drawn</source>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Scope of the settings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5460,7 +5470,22 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Scrub on</source>
+        <source>Scrub forward</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/finding.py"/>
+        <source>Search text</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Searching for audio devices</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/recordings.py"/>
+        <source>Searching for recordings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5469,33 +5494,178 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/section_lane.py"/>
+        <location filename="ui/commands/sections.py"/>
+        <source>Section name:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/menus.py"/>
         <source>Sections</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Select an onset to {0}: click its notch, or step with ← and →</source>
+        <location filename="ui/dialogs/alike.py"/>
+        <source>Select</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Select a bar in the Pulse lane first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/kits.py"/>
+        <source>Select a clip for the kit first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Select a clip to convert first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Select a clip to slice first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/clips.py"/>
+        <source>Select a clip to {0}: click its name in Rework</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/hits.py"/>
+        <source>Select a hit first: hits of the same band are added</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/hits.py"/>
+        <source>Select a hit first: the two beats around it are played</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/hits.py"/>
+        <source>Select a hit. Q moves it to the earlier line, E to the later.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Select a paired hit first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/kits.py"/>
+        <source>Select a step of the slice first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/history.py"/>
+        <source>Select a step, then click {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Select back to the previous hit</source>
+        <source>Select all</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Select all hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/marks.py"/>
-        <source>Select hits, or drag over the ruler, to say what is looped</source>
+        <source>Select an onset to {0}: click it, or press ← or →</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Select up to the next hit</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Select early hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions.py"/>
-        <source>Session</source>
+        <location filename="ui/commands/choosing.py"/>
+        <source>Select every nth hit, from the selected one on. n:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Select every nth hit…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/choosing.py"/>
+        <source>Select hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/choosing.py"/>
+        <source>Select hits at most this many dB below the loudest:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Select hits first: click one, Shift+click more, or drag over several</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Select hits of band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/rework.py"/>
+        <source>Select hits to {0} them, or click the clip title</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/choosing.py"/>
+        <source>Select hits to {0}: click one in the wave, or drag along its bottom edge</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Select late hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Select louder hits…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Select similar hits…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Select steps first: click one in the pattern</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Select steps of slice</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/rework.py"/>
+        <source>Select steps to {0} them, or click the clip title</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Select {0} hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/share.py"/>
+        <source>Server</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/share.py"/>
+        <source>Server address</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5514,38 +5684,63 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Session sample rate</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/session_files.py"/>
         <source>Sessions</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Set a step</source>
+        <location filename="ui/commands/shaping.py"/>
+        <source>Set an amount first: Random in the tray</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Set a step here</source>
+        <location filename="ui/action_table.py"/>
+        <source>Set as guide</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Set beat one</source>
+        <location filename="ui/dialogs/history.py"/>
+        <source>Set as {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/tighten.py"/>
-        <source>Set catch range</source>
+        <source>Set attraction</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Set click level</source>
+        <location filename="ui/action_table.py"/>
+        <source>Set bar number…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Set bar {0} here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Set beat one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/rework.py"/>
         <source>Set clip loudness</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Set cycles of steps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Set flam window</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5559,6 +5754,11 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/grooves.py"/>
+        <source>Set groove length</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/groove_rows.py"/>
         <source>Set groove loudness</source>
         <translation type="unfinished"></translation>
@@ -5569,13 +5769,23 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Set least spacing</source>
+        <location filename="ui/stages/fit.py"/>
+        <source>Set here</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>Set leave-alone window</source>
+        <location filename="ui/timeline/slice_drag.py"/>
+        <source>Set hit length</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Set kit pitch</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Set length to {0:g} {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5584,13 +5794,33 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>Set material</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/transport_bar.py"/>
         <source>Set metre</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Set metronome level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/pair_rows.py"/>
-        <source>Set pairing</source>
+        <source>Set pair window</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Set pattern cycles</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>Set pattern length</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5599,28 +5829,33 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Set random bias</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/fit.py"/>
-        <source>Set recording's tempo</source>
+        <source>Set recording tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Set steadiness</source>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>Set roll ramps</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/midi_out.py"/>
-        <source>Set steps first.</source>
+        <location filename="ui/stages/mark.py"/>
+        <source>Set spacing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/groove_lane.py"/>
+        <source>Set step loudness</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/tighten.py"/>
         <source>Set strength</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>Set stroke</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5634,8 +5869,13 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Set the layer free</source>
+        <location filename="ui/stages/fit.py"/>
+        <source>Set tempo evenness</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>Set tempo map detail</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5644,8 +5884,23 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>Set warp marker</source>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Set tolerance</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Set track as guide</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Set trigger mode</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/history.py"/>
+        <source>Set two steps as A and B to compare them at the playhead.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5654,7 +5909,12 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/value_lane.py"/>
+        <location filename="ui/dialogs/about.py"/>
+        <source>Settings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/menus.py"/>
         <source>Shape</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5670,32 +5930,12 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/rework_actions.py"/>
-        <source>Shape of the hits as recorded</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>Shape of {} as recorded</source>
+        <source>Shape: +10 %</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/rework_actions.py"/>
-        <source>Shape: a ramp from the first to the last</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Shape: a tenth less</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Shape: a tenth more</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Shape: this value as recorded</source>
+        <source>Shape: −10 %</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5704,33 +5944,43 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Share the sound…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/dialogs/share.py"/>
-        <source>Shared: the address is copied</source>
+        <source>Shared. The address was copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/shelf.py"/>
+        <location filename="ui/action_table.py"/>
+        <source>Share…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
         <source>Shelf</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source>Shelf content</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source>Shelf folder</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/tighten.py"/>
-        <source>Shift the lines</source>
+        <source>Shift grid</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/keys_and_marks.py"/>
-        <source>Shortcuts</source>
+        <location filename="ui/dialogs/about.py"/>
+        <source>Show</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/recipe_lane.py"/>
-        <source>Show its recipe</source>
+        <location filename="ui/dialogs/about.py"/>
+        <source>Show folder: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5739,28 +5989,18 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Show the history</source>
+        <location filename="ui/timeline/recipe_lane.py"/>
+        <source>Show settings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Show the lane {0}</source>
+        <source>Show {0} lane</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Show the messages</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Show the shelf</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Show the whole take</source>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Shown as −1234.5 in every language. You can type a comma or a point.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5770,17 +6010,12 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="ui/rework_actions.py"/>
-        <source>Shuffle the hits</source>
+        <source>Shuffle hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/slices.py"/>
         <source>Shuffle {}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Sift more: bands, strongest, near lines</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5790,7 +6025,22 @@ The address is copied.</source>
     </message>
     <message>
         <location filename="session/noises.py"/>
-        <source>Silence it</source>
+        <source>Silence noise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>Similar</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/alike.py"/>
+        <source>Similar hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/alike.py"/>
+        <source>Similarity</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5799,29 +6049,88 @@ The address is copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Simulated ones are stand-ins: an output that keeps what it played, an input that plays a shaker.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>Single {}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/calibration.py"/>
-        <source>Sixteen clicks come, one every 0.6 seconds.
-Press any key, or click here, together with each of them.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
+        <location filename="ui/dialogs/batch.py"/>
         <source>Slice</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>Slice on key {0}</source>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Slice at</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Slice at bars</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Slice at hand-set onsets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Slice at onsets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/kit_actions.py"/>
+        <source>Slice by ear</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/playing.py"/>
+        <source>Slice by ear to {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Slice clip</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Slice clip {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Slice each file into a folder of short files. Joined, they are the original.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Slice in equal parts…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Slice names</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Slice on {0} lines</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Slice position</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/choosing.py"/>
+        <source>Slice the clip first (Ctrl+H)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/shape_lane.py"/>
+        <source>Slice the clip to shape its hits: Ctrl+H</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>Slice the clip, or the selected range, as set above</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5831,47 +6140,37 @@ Press any key, or click here, together with each of them.</source>
     </message>
     <message>
         <location filename="ui/dialogs/slice_files.py"/>
-        <source>Slices as files</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Slices fit the song’s tempo</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>Slices forwards</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/slice_files.py"/>
         <source>Slices of</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
-        <source>Slide Strength to 100 %: each hit goes to its line, and you hear it while it plays.</source>
+        <location filename="ui/commands/playing.py"/>
+        <source>Slicing by ear is off</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/playing.py"/>
+        <source>Slicing by ear needs playback. Press Space.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/playing.py"/>
+        <source>Slicing by ear: a free key starts a slice at the playhead; an assigned key jumps to its slice</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/mark_drag.py"/>
-        <source>Slip the sound</source>
+        <source>Slip audio</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/marks.py"/>
-        <source>Slipping changes what is edited: you listen to that now</source>
+        <source>Slipping changes the edited sound, so playback switched to Edited</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Slope</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Smooth</source>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Smaller buffers respond faster; larger buffers are safer on a busy computer. For playing keys, choose JACK.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5880,23 +6179,63 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Smoothed</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/panels/transport_bar.py"/>
         <source>Snap</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/export.py"/>
-        <source>So long what rings after the loop is written too</source>
+        <location filename="ui/panels/transport_bar.py"/>
+        <source>Snap grid: follows the zoom, or fixed</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/export.py"/>
-        <source>So that they come back where it is opened: as cues, chapters and tags</source>
+        <location filename="ui/action_table.py"/>
+        <source>Snap loop to attacks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Snap onset to attack</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>Snap target for dragged hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>Snap to</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Snap to attacks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/proving.py"/>
+        <source>Snap to zero crossing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Snapshot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Snapshot name:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Snapshot {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Snapshot “{0}”</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5905,18 +6244,8 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
+        <location filename="ui/action_table.py"/>
         <source>Solo track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/track_buttons.py"/>
-        <source>Solo: hear only this</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/bouncing.py"/>
-        <source>Something of it was changed meanwhile: bounce it again</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5925,98 +6254,108 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
-        <source>Song takes it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Song takes tempo, metre and beat one</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/fit.py"/>
-        <source>Song takes the recording's tempo</source>
+        <source>Song takes recording tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/others.py"/>
+        <source>Song tempo set from the clock: {0:.2f} bpm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/transport_bar.py"/>
+        <source>Song tempo: type or tap</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>Song {0} bpm: halve, double, take</source>
+        <source>Song: {0} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Sound</source>
+        <location filename="ui/dialogs/loopback.py"/>
+        <source>Sound from “{0}” arrives {1}. New takes are moved by this amount.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Sound ({0})</source>
+        <location filename="ui/dialogs/rhythm.py"/>
+        <source>Source of the rhythm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>Sound and sessions ({0} session.json *{1})</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Sound bears 0.05 less</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Sound bears 0.05 more</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Sound input</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Sound of the click</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Sound output</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>Sounds</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>Sounds in</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/walk.py"/>
-        <source>Space plays, and stops. It is a bucket kit, as it was played.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>Span</source>
+        <location filename="ui/stages/mark.py"/>
+        <source>Spacing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/recipe_lane.py"/>
-        <source>Spans with a recipe of their own</source>
+        <source>Spans</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Split</source>
+        <location filename="ui/timeline/recipe_lane.py"/>
+        <source>Spans with their own settings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Stage {0}</source>
+        <source>Split</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/clips.py"/>
+        <source>Split at playhead</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/bouncing.py"/>
+        <source>Split at range ends</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Split clip at bars</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Split clip at hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Split here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Split hit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>Split {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Spot check</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tour.py"/>
+        <source>Spot check ended</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tour.py"/>
+        <source>Spot check: {0} of {1}. Space ends it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Spot-check fit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6030,18 +6369,13 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/others.py"/>
-        <source>Start, stop and place are shared with all programs on JACK</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/hit_rows.py"/>
-        <source>Starts later</source>
+        <source>Start offset</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Steady</source>
+        <location filename="ui/commands/others.py"/>
+        <source>Start, stop and position are shared with all JACK programs</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6050,23 +6384,18 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/groove_lane.py"/>
-        <source>Step on its line</source>
+        <location filename="ui/timeline/step_shape_lane.py"/>
+        <source>Step value</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/kit_actions.py"/>
-        <source>Steps a key down</source>
+        <source>Step {0}: {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Steps a key up</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/history.py"/>
-        <source>Steps of the history</source>
+        <location filename="ui/menus.py"/>
+        <source>Steps</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6075,18 +6404,18 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Steps saved</source>
+        <location filename="bridge/likenesses.py"/>
+        <source>Still reading the recording. Try again in a moment.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Steps saved with a session</source>
+        <location filename="ui/panels/shelf.py"/>
+        <source>Stop</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Steps: {0} {1}</source>
+        <location filename="ui/dialogs/share.py"/>
+        <source>Store key in the system keyring</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6100,18 +6429,18 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
-        <source>Straighten it to the song</source>
+        <location filename="ui/action_table.py"/>
+        <source>Straighten tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Straighten the take</source>
+        <location filename="ui/panels/decision.py"/>
+        <source>Straighten to song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/fit.py"/>
-        <source>Straightened {0}: it was {1} ms off a steady tempo. The tray sets how much</source>
+        <source>Straightened {0}: tempo drift was {1} ms. Set the amount in the tray.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6130,7 +6459,27 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="dsp/stretch/engines.py"/>
+        <location filename="ui/timeline/mark_drag.py"/>
+        <source>Stretch end to bar line</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/moving.py"/>
+        <source>Stretch limit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Stretch limit: +0.05</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Stretch limit: −0.05</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
         <source>Stretching</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6161,17 +6510,57 @@ Press any key, or click here, together with each of them.</source>
     </message>
     <message>
         <location filename="ui/stages/tighten.py"/>
-        <source>Swing of</source>
+        <source>Swing unit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/tightening.py"/>
-        <source>Swing of {0}</source>
+        <source>Swing unit: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/transport_bar.py"/>
+        <source>Switch between as played and edited at equal level ({0})</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/tighten_actions.py"/>
-        <source>Swing of: grid, eighths, sixteenths</source>
+        <source>Switch groove offsets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Switch played / edited</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Symbols and mouse actions</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Sync</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/others.py"/>
+        <source>Sync: JACK</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/others.py"/>
+        <source>Sync: MIDI clock</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/others.py"/>
+        <source>Sync: none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>System</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6190,158 +6579,38 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Take a groove from this track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Take a groove of 4 bars</source>
+        <location filename="ui/stages/export.py"/>
+        <source>Tail length</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/slices.py"/>
-        <source>Take apart</source>
+        <source>Take high band from:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Take apart at every bar</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Take apart at marks set by hand</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Take apart at onsets</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Take apart into equal parts…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Take apart on lines of {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Take apart {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>Take groove from {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>Take groove of {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>Take in</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Take one</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Take out</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Take recording’s</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Take the clip apart</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Take the clip apart as chosen, or what was swept over of it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Take the clip apart first</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>Take the clip apart first to choose its hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>Take the clip apart first to {0} its hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>Take the clip apart first: its hits are put on the rhythm of another</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/shape_lane.py"/>
-        <source>Take the clip apart to shape its hits: Ctrl+H</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Take the fit as measured</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Take the last round back</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/rhythm.py"/>
-        <source>Take the rhythm of</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/rhythm.py"/>
-        <source>Take the rhythm of {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>Take the rhythm of…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Takes are kept in</source>
+        <location filename="ui/dialogs/about.py"/>
+        <source>Takes</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/loopback.py"/>
-        <source>Takes can be off by as much: choose JACK in Preferences for exact takes.</source>
+        <source>Takes can be off by as much. For exact takes, choose JACK in Preferences.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Takes folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>Takes from “{0}” are put {1:.1f} ms earlier from now on</source>
+        <source>Takes from “{0}” are now moved {1:.1f} ms earlier</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>Taking the groove of {0}</source>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Takes stay here until you save the session.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6350,38 +6619,43 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/calibration.py"/>
-        <source>Tap calibration</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/action_table.py"/>
-        <source>Tap calibration…</source>
+        <source>Tap beats</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/fit.py"/>
-        <source>Tap tempo</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Tap the beats</source>
+        <source>Tap song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/fit.py"/>
-        <source>Tap {0} more for a tempo</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="dsp/stretch/engines.py"/>
-        <source>Tape</source>
+        <source>Tap {0} more times for a tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>Tempi it may have</source>
+        <source>Tape</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Target</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Target level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Target of the hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>Task</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6390,38 +6664,18 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/export.py"/>
-        <source>Tempo and sections in the file</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/pulse_lane.py"/>
-        <source>Tempo beat by beat</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/panels/transport_bar.py"/>
         <source>Tempo in beats per minute</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/others.py"/>
-        <source>Tempo of the clock: {0:.2f}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/fit.py"/>
-        <source>Tempo of the recording in beats per minute</source>
+        <source>Tempo map</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/transport_bar.py"/>
-        <source>Tempo of the song: type it, or tap it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Tempo of this recording</source>
+        <location filename="ui/timeline/pulse_lane.py"/>
+        <source>Tempo of each beat</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6430,264 +6684,158 @@ Press any key, or click here, together with each of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/menus.py"/>
+        <source>Tempo sync</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/fit.py"/>
         <source>Tempo {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/keeping.py"/>
-        <source>Tempo, metre, grooves, sections and tracks with
-their recipes are kept, no sound. Its name:</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>The clip is whole</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>The clip plays no pattern</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/handing.py"/>
-        <source>The clip plays no pattern: Ctrl+P makes one of it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/main_window.py"/>
-        <source>The demo, and what is done with it, in nine steps</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/applying.py"/>
-        <source>The desktop’s media keys cannot be used: no session bus answers</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>The folder of a pattern</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>The grid bends</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/session_file.py"/>
-        <source>The history of this session could not be read; the session itself is whole.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>The hits beside one that is moved {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/playing.py"/>
-        <source>The input is heard no more</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/playing.py"/>
-        <source>The input is heard. With a microphone, use headphones: loudspeakers would howl</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/journal.py"/>
-        <source>The journal “{0}” is damaged.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/journal.py"/>
-        <source>The journal “{0}” {1}.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/journal.py"/>
-        <source>The kept edits in “{0}” cannot be read ({1}).</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="files/sharing.py"/>
-        <source>The key holds signs that no key has. Copy it anew, without spaces.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>The key of the slice</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>The key was given for another place. Enter the key for this one.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/journal.py"/>
-        <source>The last edit could not be kept safe: save the session.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/playing.py"/>
-        <source>The last round is taken back</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>The loop</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/loops.py"/>
-        <source>The loop as its own recording</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>The loop begins with its own ring</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/loops.py"/>
-        <source>The loop is {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>The mix is {0} dB over full scale: that is cut off in this kind of file.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>The names cannot be made: {0}.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>The others</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/handing.py"/>
-        <source>The pattern as MIDI</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>The pattern that the clip plays</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/proving.py"/>
-        <source>The proof is not ready yet</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/walk.py"/>
-        <source>The proof listens to every join as you work. F3 finds anything else, F1 opens the manual.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/likenesses.py"/>
-        <source>The recording is being read: ask again in a moment</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>The same for many files</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>The same for many files…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/batching.py"/>
-        <source>The same for {0} files</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>The session that is open takes it too.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>The sharing place could not be reached ({0}).</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>The sharing place does not know this key. Check it in the dialog.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>The sharing place gave no known answer. Check its address.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>The sharing place refused it ({0}): {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>The sharing place takes nothing more. Try again later.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>The sound is still in memory: Chronotome can write it anew, and save.</source>
+        <source>The access key has invalid characters. Copy the key again, without spaces.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="bridge/taking.py"/>
-        <source>The sound was started anew: {0} ends here.</source>
+        <source>The audio device restarted, so {0} ends here.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/loopback.py"/>
-        <source>The sounds could not be told from the rest</source>
+        <location filename="ui/commands/fit.py"/>
+        <source>The beats are unknown. Enter the bars or the tempo, or tap the beats.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>The straight grid</source>
+        <location filename="ui/commands/fit.py"/>
+        <source>The beats are unknown. Tap the beats during playback.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/handing.py"/>
-        <source>The tempo map</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/handing.py"/>
-        <source>The tempo map is written to “{0}”</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/walk.py"/>
-        <source>The tempo, beat by beat. Drag a beat to where it is, or tap with T while it plays.</source>
+        <location filename="ui/timeline/pulse_lane.py"/>
+        <source>The beats are unknown. Tap them during playback (T), or enter the number of bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/patterns.py"/>
-        <source>The track plays no pattern: Ctrl+P makes one of a clip</source>
+        <source>The clip already plays a pattern</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>The track’s recipe</source>
+        <location filename="ui/commands/slices.py"/>
+        <source>The clip is already sliced. X splits a hit, Ctrl+Shift+H removes the slicing.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>The usual settings: open a recording, and those of its track are taken.</source>
+        <location filename="ui/commands/handing.py"/>
+        <source>The clip plays no pattern. Convert it with Ctrl+P.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>The clip plays no pattern. Select a clip with a pattern.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/drag_out.py"/>
+        <source>The file is ready. Drag the clip again, or paste the file.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>The file is shared, but the server sent no address that can be opened. Look on the server’s page.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/proving.py"/>
+        <source>The joins are not checked yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>The lane shows the tempo of each beat. Drag a beat to its place, or press T to tap along.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>The mix clips: {0} dB over full scale. Lower it, or choose float.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>The recording is shorter than one bar. Halve the number of bars.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/journal.py"/>
+        <source>The recovery file “{0}” is damaged.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/journal.py"/>
+        <source>The recovery file “{0}” {1}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/share.py"/>
+        <source>The saved key is for another server. Enter the key for this server.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>The server accepts no more uploads. Try again later.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>The server refused the upload ({0}): {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>The server rejected the key. Check the key in this dialog.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>The server sent an invalid answer. Check the address.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/leaving.py"/>
+        <source>The session has unsaved changes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/walk.py"/>
+        <source>The small triangles above the wave are onsets. Drag the threshold: faint onsets turn hollow and do not count.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/loopback.py"/>
+        <source>The sounds are hidden in noise. Raise the level and measure again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/transport_bar.py"/>
+        <source>The tempo “{0}” is invalid. Enter {1:.0f} to {2:.0f} bpm.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>The track plays no pattern. Convert a clip with Ctrl+P.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/session_file.py"/>
+        <source>The undo history could not be read. The session is complete.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Their clips are silent until you find them. Choose the folder that contains them?</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6696,208 +6844,48 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/leaving.py"/>
-        <source>There are edits that are not saved.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>There are no hits to take a groove from</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>There are no hits to write a pattern with</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/handing.py"/>
-        <source>There are no hits to write: find them, or put some on keys</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>There is no clip to make one of</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>There is no clip to put on keys</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>There is no clip to take apart</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/groove_rows.py"/>
-        <source>There is no groove to blend yet</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>There is no groove to keep yet</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>There is no groove to write yet</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>There is no groove yet: take one from a track, or choose one in the tray</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/playing.py"/>
-        <source>There is no kit to play: Ctrl+U puts the hits of a clip on keys</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>There is no kit yet: Ctrl+U makes one</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>There is no kit yet: Ctrl+U puts the hits of a clip on keys</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/handing.py"/>
-        <source>There is no kit: Ctrl+U puts the hits of a clip on keys</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>There is no other clip to take a rhythm of</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>There is no other clip to take the highs of</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>There is no other track to follow</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/general.py"/>
-        <source>There is no other track to lock with</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>There is no recording here to take a groove from</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>There is no recording yet: drop one into the window</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/sections.py"/>
-        <source>There is no section at the playhead</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/sections.py"/>
-        <source>There is no section there</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/application.py"/>
         <source>There is no track “{0}”.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/bouncing.py"/>
-        <source>There is nothing to bounce: choose clips, or sweep over the waves in Rework</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/drag_out.py"/>
-        <source>There is nothing to copy: choose a clip</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>There is nothing yet.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/midi.py"/>
-        <source>There is {0}. Keys, pads and files of notes play all the same.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>There must be {0}: Ctrl+Shift+N adds one</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/rhythm.py"/>
-        <source>These hits sound where the hits of another clip do:</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/decision.py"/>
-        <source>They follow the song</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>They meet at (Hz):</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>They stay silent until they are found. Point to the folder that holds them?</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Thin onsets</source>
+        <location filename="ui/commands/kits.py"/>
+        <source>These slices are already in a kit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/sharing.py"/>
-        <source>This address would be reached without encryption. Say https://….</source>
+        <source>This address is not encrypted. Enter an address that begins with https://.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/guarded.py"/>
-        <source>This could not be drawn. Undo, or open the session anew; nothing is lost.</source>
+        <location filename="ui/desk.py"/>
+        <source>This clip plays a pattern. Shape its steps, or the slices of its kit.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/session_file.py"/>
+        <source>This folder is not from Chronotome. Do not open it.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/sharing.py"/>
-        <source>This is no address of a sharing place. Say https://….</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/mark_drag.py"/>
-        <source>This is {0:.0f} {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>This is {0:g} {1}</source>
+        <source>This is not a server address. Enter an address that begins with https://.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/match_lane.py"/>
-        <source>This track follows no other take: choose one in the tray</source>
+        <source>This track has no take to match. Choose one in the tray.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>This track is not a layer</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/loopback.py"/>
-        <source>Three rounds agree to ±{0:.2f} ms.</source>
+        <source>Three measurements agree to ±{0:.2f} ms.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6916,8 +6904,13 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>Tighten to the grid</source>
+        <location filename="ui/action_table.py"/>
+        <source>Tighten again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Tighten less</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6926,7 +6919,7 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions.py"/>
+        <location filename="ui/stages/groove_rows.py"/>
         <source>Timing</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6936,13 +6929,8 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>To</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/history.py"/>
-        <source>To be heard as {0} below, without going there ({1})</source>
+        <location filename="ui/dialogs/bound_controls.py"/>
+        <source>To add one, choose Play &gt; Devices and sync &gt; Learn MIDI control.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6956,42 +6944,57 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/proving.py"/>
-        <source>To the nearest crossing</source>
+        <location filename="ui/commands/slices.py"/>
+        <source>To copy a rhythm, slice the clip first (Ctrl+H)</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/other_checks.py"/>
-        <source>To {0}</source>
+        <location filename="ui/commands/clips.py"/>
+        <source>To group clips, select two or more: Shift+click adds one</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/noises.py"/>
+        <source>To mute a noise, select hits or drag over the ruler</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>To set a loop, select hits or drag over the ruler</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>To swap hits, select two: Shift+click adds one</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/choosing.py"/>
+        <source>To {0} hits, slice the clip first (Ctrl+H)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/rework_actions.py"/>
+        <source>Toggle roll</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Tolerance</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>Tone</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/calibration.py"/>
-        <source>Too few keys came close to a click. Close this, and try again.</source>
+        <source>Too few taps were close to a click. Close this dialog and try again.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Tour</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tour.py"/>
-        <source>Tour ended</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Tour through the take</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tour.py"/>
-        <source>Tour: spot {0} of {1}. Space ends it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/rework.py"/>
+        <location filename="ui/menus.py"/>
         <source>Track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7001,13 +7004,23 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
-        <source>Track louder by 1 dB</source>
+        <location filename="ui/timeline/wave_lane.py"/>
+        <source>Track level</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Track softer by 1 dB</source>
+        <source>Track level: +1 dB</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Track level: −1 dB</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/rework.py"/>
+        <source>Track name</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7026,28 +7039,23 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/rework.py"/>
-        <source>Tracks that are locked move by the amounts of their guide.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Track’s lane lower</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Track’s lane taller</source>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Trigger</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/clip_drag.py"/>
-        <source>Trim the clip's end</source>
+        <source>Trim end of clip</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/clip_drag.py"/>
-        <source>Trim the clip's start</source>
+        <source>Trim start of clip</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Trim to selection</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7056,33 +7064,38 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Turn</source>
+        <location filename="ui/learning.py"/>
+        <source>Turn a knob or press a pad first, then click “{0}”</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/learning.py"/>
-        <source>Turn a control of the MIDI device first, then touch “{0}”</source>
+        <source>Turn a knob or press a pad, then click a slider or choose a command</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/learning.py"/>
-        <source>Turn a control of the MIDI device, then touch a slider or choose a command</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Turn round</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/history.py"/>
-        <source>Two steps can be heard against one another, where the playhead is.</source>
+        <location filename="ui/dialogs/finding.py"/>
+        <source>Type an action, a setting and its new value, a track, a section or a shortcut</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
         <source>Undo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/groove_shelf.py"/>
+        <source>Undo preview</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/history.py"/>
+        <source>Undo steps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Undo steps to save</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7101,13 +7114,8 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>Ungroup clips</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/action_table.py"/>
-        <source>Ungroup the clips</source>
+        <source>Ungroup clips</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7116,17 +7124,7 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>Unlock onset</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/action_table.py"/>
-        <source>Unlock the track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/general.py"/>
         <source>Unlock track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7137,12 +7135,12 @@ their recipes are kept, no sound. Its name:</source>
     </message>
     <message>
         <location filename="ui/commands/keeping.py"/>
-        <source>Unpack a session</source>
+        <source>Unpack session</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Unpack a session…</source>
+        <source>Unpack session…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7151,48 +7149,109 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Until a session that is saved has them.</source>
+        <location filename="ui/action_table.py"/>
+        <source>Unpair</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>Unpair hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pair_rows.py"/>
+        <source>Unpaired</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pair_rows.py"/>
+        <source>Unpaired hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>Unpin onset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/track_buttons.py"/>
+        <source>Unsolo track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Unused</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/session_file.py"/>
-        <source>Update Chronotome; the session was left untouched.</source>
+        <source>Update Chronotome. The session is unchanged.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/share.py"/>
+        <source>Uploaded to {0}
+The address was copied.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/loopback.py"/>
+        <source>Use</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Use clock’s tempo</source>
+        <source>Use MIDI clock tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Use measured tempo</source>
+        <location filename="ui/panels/decision.py"/>
+        <source>Use for song</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>Use grid as target</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/general.py"/>
+        <source>Use method of track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Use own method</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/general.py"/>
+        <source>Use own settings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>Use ruler grid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/general.py"/>
+        <source>Use settings of track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
-        <source>Usual recipe</source>
+        <source>Use song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/step_shape_lane.py"/>
-        <source>Value of the step</source>
+        <location filename="files/batch.py"/>
+        <source>Use {0}, {1}.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Variant</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Variant {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>Variant “{0}”</source>
+        <location filename="files/marks.py"/>
+        <source>Use {0}.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7202,12 +7261,17 @@ their recipes are kept, no sound. Its name:</source>
     </message>
     <message>
         <location filename="ui/commands/patterns.py"/>
-        <source>Vary the pattern</source>
+        <source>Vary pattern</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions.py"/>
+        <location filename="ui/menus.py"/>
         <source>View</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/share.py"/>
+        <source>Visibility</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7222,202 +7286,27 @@ their recipes are kept, no sound. Its name:</source>
     </message>
     <message>
         <location filename="ui/panels/welcome.py"/>
-        <source>WAV, AIFF, FLAC, OGG, Opus or MP3. It is never altered, and nothing moves by itself.</source>
+        <source>WAV, AIFF, FLAC, OGG, Opus or MP3. Files stay unchanged; nothing moves until you move it.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
-        <source>Walk through</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Walk through the window</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Warp marker here, neighbours held</source>
+        <location filename="ui/menus.py"/>
+        <source>Warp markers</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/wave_lane.py"/>
-        <source>Wave of the focused track</source>
+        <source>Wave of the selected track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>What</source>
+        <location filename="ui/timeline/groove_lane.py"/>
+        <source>Width: loudness. Whisker: uncertainty. A step you drag changes in every bar.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>What becomes of a hit that is made longer</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>What dragged hits are pulled to</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>What hits are drawn to</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>What is done</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/transport_bar.py"/>
-        <source>What is drawn and snapped to: follows the zoom, or fixed</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/history.py"/>
-        <source>What is heard</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>What is less than a step of 16 bits is kept, as noise</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/finding.py"/>
-        <source>What is looked for</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/playing.py"/>
-        <source>What is played is no longer written down</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/playing.py"/>
-        <source>What is played is written down, round after round. Backspace takes the last round back</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>What is scattered</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>What marks and mouse mean</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/walk.py"/>
-        <source>What moved</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>What pitch does to length</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>What rings after the loop’s end is added to its start</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/rework_actions.py"/>
-        <source>What rings before emptied places fills them</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>What the recipe is for</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>What the scatter does</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>What the shelf shows</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/finding.py"/>
-        <source>What was found</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>What was found in recordings is found anew when they are opened again</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/loopback.py"/>
-        <source>What “{0}” hears comes {1}. Takes are put right by that.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>Where</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Where it is cut</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Where the clip is cut into hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>Where the session has JACK’s sample rate. The rest is heard from the main outputs.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>Which bar starts at this hit? Later bars count on from it.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/rhythm.py"/>
-        <source>Which hit goes where</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>Who</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>Who follows whom</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>Who may hear it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>Whole again</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/overview_strip.py"/>
-        <source>Whole take</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/rhythm.py"/>
-        <source>Whose rhythm it is</source>
+        <location filename="ui/dialogs/keys_and_marks.py"/>
+        <source>Without menu entry</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7426,73 +7315,38 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/walk.py"/>
+        <source>Work from top to bottom. Keys 1 to 5 open a stage.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Works where session and JACK have the same sample rate. All else plays on the main outputs.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>Wrap tail to loop start</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/session_files.py"/>
-        <source>Write anew and save</source>
+        <source>Write file and save</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Write down what is played</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>Write into</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Write slices as files…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Write the clip as a pattern</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Write the fit beside the file</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>Write the groove</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/tighten_actions.py"/>
-        <source>Write the groove to a file…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Write the kit as SFZ…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/kit_actions.py"/>
-        <source>Write the pattern as MIDI…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/action_table.py"/>
-        <source>Write the tempo map…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>Write {0} as a pattern</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/document.py"/>
-        <source>Writing recordings anew</source>
+        <location filename="ui/stages/export.py"/>
+        <source>Write tempo and sections as cues, chapters and tags</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/drag_out.py"/>
-        <source>Writing what is dragged</source>
+        <source>Writing dragged file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/document.py"/>
+        <source>Writing recordings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7501,23 +7355,24 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="bridge/fits.py"/>
-        <source>Wrote {0}</source>
+        <location filename="ui/dialogs/calibration.py"/>
+        <source>You hear sixteen clicks, one every 0.6 seconds.
+Press any key, or click here, together with each click.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/mark_files.py"/>
-        <source>Wrote {0} to “{1}”</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/main_window.py"/>
-        <source>Wrote “{0}”</source>
+        <location filename="ui/timeline/shape_lane.py"/>
+        <source>You hear the clip as played. Press A to hear the shaped hits.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/calibration.py"/>
-        <source>Your hand comes {0:.0f} ms {1} the click.</source>
+        <source>You tap {0:.0f} ms {1} the click.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Your tapping latency</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7531,52 +7386,29 @@ their recipes are kept, no sound. Its name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/action_table.py"/>
+        <source>Zoom to fit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/session_file.py"/>
-        <source>a file of this name is there</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/check.py"/>
-        <source>a hit is missing</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/rough.py"/>
-        <source>a join after {0} clicks:
-{1:.0f} dB above the roughest place</source>
+        <source>a file with this name exists</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/panels/rail.py"/>
         <source>a pattern keeps
-the song’s time</source>
+the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
-        <source>a recipe of its own</source>
+        <location filename="ui/synonyms.py"/>
+        <source>a/b, bypass, compare</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/other_checks.py"/>
-        <source>a second hit at {0},
-where the other bars have one</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/mark_checks.py"/>
-        <source>a slow start: listen, and move the mark</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/other_checks.py"/>
-        <source>a strong hit at {0}
-that {1} does not have</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>a track to lay it on</source>
+        <location filename="ui/timeline/groove_lane.py"/>
+        <source>accurate to</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7585,8 +7417,23 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
+        <location filename="ui/synonyms.py"/>
+        <source>algorithm, time stretch, pitch</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>align to other track, double tracking</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/choosing.py"/>
         <source>all</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>all connected inputs</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7595,18 +7442,18 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>all of them</source>
+        <location filename="ui/stages/mark.py"/>
+        <source>all onsets</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>all that are plugged in</source>
+        <location filename="ui/commands/clips.py"/>
+        <source>an empty track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/pair_rows.py"/>
-        <source>along</source>
+        <location filename="ui/synonyms.py"/>
+        <source>anchor, hold</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7615,58 +7462,33 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/checks.py"/>
-        <source>another hit is nearer</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/mark.py"/>
         <source>anywhere</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
-        <source>apart</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/hits.py"/>
-        <source>are worked out anew</source>
+        <source>are recalculated</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>as each file is</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>as heard</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>as heard: {0}</source>
+        <location filename="ui/synonyms.py"/>
+        <source>arm, overdub, record audio</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/finish.py"/>
-        <source>as it is</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>as it is heard</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/general.py"/>
-        <source>as its track is</source>
+        <source>as is</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/pair_rows.py"/>
         <source>as played</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>as played back</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7680,38 +7502,18 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>as saved</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>as the ruler</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>as the session</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/recipe_lane.py"/>
-        <source>as {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/slices.py"/>
         <source>at every bar</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/slices.py"/>
-        <source>at marks set by hand</source>
+        <source>at hand-set onsets</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/choosing.py"/>
-        <source>at most {0:g} dB softer than the loudest</source>
+        <source>at most {0:g} dB below the loudest</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7721,12 +7523,12 @@ that {1} does not have</source>
     </message>
     <message>
         <location filename="ui/commands/hits.py"/>
-        <source>at this place of every bar</source>
+        <source>at this step in every bar</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="session/other_checks.py"/>
-        <source>at {0}; nearly every bar has it at {1},
+        <source>at {0}; in nearly every bar at {1},
 {2:.0f} ms {3} of that</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7736,8 +7538,38 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/mark_checks.py"/>
-        <source>attack not sure</source>
+        <location filename="ui/commands/tightening.py"/>
+        <source>attraction</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/check.py"/>
+        <source>audible join</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/status_line.py"/>
+        <source>audio is starting</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/mark_drag.py"/>
+        <source>audio stays</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/mark_drag.py"/>
+        <source>audio {0} ms · onset stays</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>auto: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/drift_lane.py"/>
+        <source>average</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7751,18 +7583,8 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/fit_checks.py"/>
-        <source>bar {0} jumps</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/fit.py"/>
         <source>bars</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>bars and beats</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7772,7 +7594,12 @@ that {1} does not have</source>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>bars, heard as {0}/{1}</source>
+        <source>bars, detected: {0}/{1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>batch, convert folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7801,11 +7628,6 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/targets.py"/>
-        <source>between</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="session/check.py"/>
         <source>between two lines</source>
         <translation type="unfinished"></translation>
@@ -7822,17 +7644,22 @@ that {1} does not have</source>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>bpm, as you said</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
         <source>bpm, drifting</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>bpm, from its hits</source>
+        <source>bpm, from tapped or set beats</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>bpm, set by you</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>bpm, set tempo, tap tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7846,38 +7673,23 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/targets.py"/>
-        <source>by hand</source>
+        <location filename="ui/synonyms.py"/>
+        <source>buffer, latency, audio device, driver</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>by its name</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>by its tags</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/rhythm.py"/>
-        <source>by order</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>by tape</source>
+        <location filename="ui/panels/groove_shelf.py"/>
+        <source>built in</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/audio_file.py"/>
-        <source>cannot be read ({0})</source>
+        <source>cannot be read: permission denied</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>catch range</source>
+        <location filename="files/audio_file.py"/>
+        <source>cannot be read: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7886,13 +7698,23 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/mark_checks.py"/>
+        <source>check for a hit before the first onset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>chop, slice, cut up, slice to transients</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/moving_rows.py"/>
         <source>chords and mixes</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>chosen</source>
+        <location filename="files/audio_file.py"/>
+        <source>claims {0} samples</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7916,6 +7738,76 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/share.py"/>
+        <source>comma-separated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/choosing.py"/>
+        <source>compare</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>conform, follow tempo, sync</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>contains invalid levels (up to {0:.0e} times full scale)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>contains invalid samples</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>contains invalid samples (the first at {0:.3f} s)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/grooves.py"/>
+        <source>contains no groove</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/grooves.py"/>
+        <source>contains no notes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/marks.py"/>
+        <source>contains no onsets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/patterns.py"/>
+        <source>contains no pattern: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/notes.py"/>
+        <source>contains no readable notes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/grooves.py"/>
+        <source>contains too many notes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/pack.py"/>
+        <source>contains “{0}”, which does not belong in a session</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/pack.py"/>
+        <source>contains “{0}”, which its session does not use</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/learning.py"/>
         <source>control</source>
         <translation type="unfinished"></translation>
@@ -7927,7 +7819,27 @@ that {1} does not have</source>
     </message>
     <message>
         <location filename="ui/timeline/told.py"/>
-        <source>counts</source>
+        <source>counted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/mark_checks.py"/>
+        <source>counted as one; a shorter spacing makes two</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>crash, lost work, log</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>crop, trim</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>crossfade, fade curve</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7936,18 +7848,8 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>cut</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/rework.py"/>
-        <source>cut out</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>cut there</source>
+        <source>cut</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7956,8 +7858,18 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/synonyms.py"/>
+        <source>cycle, loop range</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/shape_scale.py"/>
         <source>dark</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>dark mode, night</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7966,8 +7878,53 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>delete it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>detected</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/moving_rows.py"/>
+        <source>detected: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/rail.py"/>
+        <source>detecting…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>detects hits, moves nothing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>does not match the length or type in the session</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="session/grid.py"/>
         <source>dotted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>double time, double tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>double-time feel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>downbeat, bar one, first beat</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7982,13 +7939,13 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
-        <source>drifts</source>
+        <location filename="ui/synonyms.py"/>
+        <source>drift, straighten, fix tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>drop it</source>
+        <location filename="ui/panels/decision.py"/>
+        <source>drifts</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8002,13 +7959,18 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="dsp/stretch/engines.py"/>
-        <source>drums</source>
+        <location filename="ui/panels/status_line.py"/>
+        <source>dropouts at {0} samples</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/moving_rows.py"/>
-        <source>drums: noise and tails</source>
+        <location filename="ui/synonyms.py"/>
+        <source>drum pads</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>drums</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8017,8 +7979,8 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>each its own</source>
+        <location filename="ui/stages/fit.py"/>
+        <source>each beat</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8047,6 +8009,16 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/controls/typed.py"/>
+        <source>enter a number</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/controls/typed.py"/>
+        <source>enter a value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/mark.py"/>
         <source>equal parts</source>
         <translation type="unfinished"></translation>
@@ -8072,18 +8044,23 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>every one</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/pattern_rows.py"/>
-        <source>every round</source>
+        <source>every cycle</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/choosing.py"/>
-        <source>every {0} hits one</source>
+        <source>every {0} hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/shaping.py"/>
+        <source>expand rolls of</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>extract groove, groove template</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8102,13 +8079,13 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>far from the grid</source>
+        <location filename="ui/commands/recovery.py"/>
+        <source>file</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
-        <source>file</source>
+        <location filename="ui/stages/fit.py"/>
+        <source>file length</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8117,38 +8094,13 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>file tags</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/recovery.py"/>
         <source>files</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>file’s length</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>file’s tags</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>find others like</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>finds, and moves nothing</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>finished as said here</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="dsp/stretch/engines.py"/>
-        <source>firm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8178,22 +8130,37 @@ that {1} does not have</source>
     </message>
     <message>
         <location filename="ui/stages/tighten.py"/>
-        <source>for {0} hits</source>
+        <source>from ruler</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source>from the file name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source>from the file tags</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/shelf.py"/>
+        <source>from the pattern file</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/tighten.py"/>
-        <source>for {} to {}</source>
+        <source>from {} to {}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>forget the shape of</source>
+        <location filename="ui/controls/figures.py"/>
+        <source>full</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/lens.py"/>
-        <source>frame {0}</source>
+        <location filename="ui/timeline/pattern_drag.py"/>
+        <source>full slice</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8202,13 +8169,33 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/status_line.py"/>
-        <source>gaps at {0} samples</source>
+        <location filename="ui/synonyms.py"/>
+        <source>gate, breath, bleed, noise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>glue, merge, consolidate clips</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="session/targets.py"/>
         <source>grid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>grid from performance, tempo map</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>grid shift</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>grid steps</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8222,6 +8209,11 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>groove {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/shelf.py"/>
         <source>grooves</source>
         <translation type="unfinished"></translation>
@@ -8232,43 +8224,83 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/grooves.py"/>
-        <source>has a grid that is none (“{0}”)</source>
+        <location filename="ui/stages/tighten.py"/>
+        <source>guide: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>half time, half tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>half-time feel</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/marks.py"/>
-        <source>has an ending that marks are not read from</source>
+        <source>has a file extension that cannot be imported as onsets</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/marks.py"/>
-        <source>has an ending that marks are not written to</source>
+        <source>has a file extension that cannot be written for onsets</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/audio_file.py"/>
-        <source>has changed since it was first opened</source>
+        <source>has a sample rate of {0} Hz</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/grooves.py"/>
+        <source>has an invalid grid (“{0}”)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/batch.py"/>
+        <source>has an unknown file format (“{0}”)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>has changed since you first opened it</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/pack.py"/>
-        <source>has changed since it was opened</source>
+        <source>has changed since you opened it</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/headless.py"/>
-        <source>has no beats: too few hits</source>
+        <location filename="files/door.py"/>
+        <source>has more header data than any valid file</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/headless.py"/>
-        <source>has no hits to take a groove from</source>
+        <location filename="files/marks.py"/>
+        <source>has more than {0:,} onsets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>has no audio</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/loop_file.py"/>
-        <source>has nothing in this span</source>
+        <source>has no audio in this span</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/headless.py"/>
+        <source>has no hits for a groove</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/headless.py"/>
+        <source>has too few hits to find beats</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8277,28 +8309,8 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/audio_file.py"/>
-        <source>has {0} frames a second</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>hear</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>hear it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>heard</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>held at {0:g} kHz</source>
+        <location filename="ui/timeline/told.py"/>
+        <source>hidden</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8327,83 +8339,28 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/pack.py"/>
-        <source>holds more than a session may be (“{0}”)</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/marks.py"/>
-        <source>holds more than {0:,} marks</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/grooves.py"/>
-        <source>holds no groove</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/marks.py"/>
-        <source>holds no marks</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/grooves.py"/>
-        <source>holds no notes</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/notes.py"/>
-        <source>holds no notes that can be read</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/patterns.py"/>
-        <source>holds no pattern ({0})</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/audio_file.py"/>
-        <source>holds no sound</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/grooves.py"/>
-        <source>holds too many notes</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/audio_file.py"/>
-        <source>holds values that are no numbers</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/audio_file.py"/>
-        <source>holds values that are no numbers (the first at {0:.3f} s)</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/audio_file.py"/>
-        <source>holds values that are no sound (up to {0:.0e} times full scale)</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="files/notes.py"/>
         <source>holds {0} notes</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/pack.py"/>
-        <source>holds “{0}”, which its session does not name</source>
+        <location filename="ui/synonyms.py"/>
+        <source>hotkeys, key bindings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/pack.py"/>
-        <source>holds “{0}”, which no session has</source>
+        <location filename="ui/synonyms.py"/>
+        <source>humanize, humanise, loosen</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
-        <source>in a way of its own</source>
+        <location filename="ui/synonyms.py"/>
+        <source>import cues</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>in 8 equal parts</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8417,8 +8374,33 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/rhythm.py"/>
+        <source>in order</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/in_time.py"/>
-        <source>in time with JACK</source>
+        <source>in sync with JACK</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/hits.py"/>
+        <source>in the dragged range</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>in {0} parts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/proving.py"/>
+        <source>inaudible</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>input latency, round trip</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8427,33 +8409,23 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>into 8 equal parts</source>
+        <location filename="ui/synonyms.py"/>
+        <source>invert selection</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>into no folder yet</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>into {0} parts</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>into “{0}”</source>
+        <location filename="ui/commands/choosing.py"/>
+        <source>inverted selection</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/audio_file.py"/>
-        <source>is a folder, not a sound file</source>
+        <source>is a folder, not an audio file</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/writing.py"/>
-        <source>is a recording itself, and these are never altered</source>
+        <source>is an original recording; recordings are never overwritten</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8462,23 +8434,13 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/audio_file.py"/>
-        <source>is cut off: {0} of the {1} bytes of sound are missing</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/audio_file.py"/>
-        <source>is cut off: {0} of {1} frames are there</source>
+        <location filename="files/marks.py"/>
+        <source>is damaged or contains no onsets</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/door.py"/>
-        <source>is damaged ({0})</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/marks.py"/>
-        <source>is damaged, or holds no marks</source>
+        <source>is damaged: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8488,7 +8450,17 @@ that {1} does not have</source>
     </message>
     <message>
         <location filename="files/sharing.py"/>
-        <source>is empty, or larger than 4 GB</source>
+        <source>is empty or larger than 4 GB</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>is incomplete: it has {0} of {1} samples</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/audio_file.py"/>
+        <source>is incomplete: {0} of {1} bytes of audio are missing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8497,23 +8469,13 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/shelf.py"/>
-        <source>is no folder that can be read</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/grooves.py"/>
-        <source>is no groove of the library</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/pack.py"/>
-        <source>is no packed session</source>
+        <location filename="files/audio_file.py"/>
+        <source>is missing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/application.py"/>
-        <source>is no session and no sound file</source>
+        <source>is neither a session nor an audio file</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8532,104 +8494,43 @@ that {1} does not have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/audio_file.py"/>
-        <source>is not a sound file that can be read</source>
+        <location filename="files/pack.py"/>
+        <source>is not a packed session</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/shelf.py"/>
+        <source>is not a readable folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/audio_file.py"/>
-        <source>is not as long, or not of the kind, that the session says</source>
+        <source>is not an audio file that Chronotome can read</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/audio_file.py"/>
-        <source>is not there</source>
+        <location filename="files/grooves.py"/>
+        <source>is not in the groove library</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/headless.py"/>
-        <source>is silent: there is nothing to find</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/mark_checks.py"/>
-        <source>is there nothing before it?</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/midi_out.py"/>
-        <source>is to be written of a clip that plays no pattern</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/sharing.py"/>
-        <source>it answered {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/proving.py"/>
-        <source>it clicks: the right button mends it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/journal.py"/>
-        <source>it failed</source>
+        <source>is silent</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/pack.py"/>
-        <source>it holds {0} MB, and there is no room for that</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/session_file.py"/>
-        <source>it is a link, or no folder</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/naming.py"/>
-        <source>it is empty</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/naming.py"/>
-        <source>it is longer than {0} letters</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/document.py"/>
-        <source>it is open {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/batch.py"/>
-        <source>it is there already</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/checks.py"/>
-        <source>its line is past the end of the take:
-it stays inside, {0:.0f} ms before</source>
+        <source>is too large for a session (“{0}”)</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/desktop.py"/>
-        <source>its name holds a line break or another sign that no menu entry can hold</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/controls/figures.py"/>
-        <source>its own</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/mark_drag.py"/>
-        <source>its target follows</source>
+        <source>its name has a line break or another character that no menu entry can have</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/general.py"/>
-        <source>its track’s recipe</source>
+        <source>its own settings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8638,8 +8539,9 @@ it stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/check.py"/>
-        <source>join above the proof</source>
+        <location filename="session/rough.py"/>
+        <source>join after {0} clicks: {1:.0f} dB above
+the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8648,13 +8550,13 @@ it stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/proof_lane.py"/>
-        <source>joins, dB</source>
+        <location filename="ui/panels/shelf.py"/>
+        <source>kHz</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/shelf.py"/>
-        <source>kHz</source>
+        <location filename="session/check.py"/>
+        <source>keep as played</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8663,13 +8565,13 @@ it stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>keep only it</source>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>keep length</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/shaping.py"/>
-        <source>keep the scatter of</source>
+        <source>keep random values of</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8703,8 +8605,8 @@ it stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
-        <source>lands {0}, {1}</source>
+        <location filename="ui/synonyms.py"/>
+        <source>labels, cue points, markers</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8714,7 +8616,7 @@ it stays inside, {0:.0f} ms before</source>
     </message>
     <message>
         <location filename="session/mark_checks.py"/>
-        <source>late first hit</source>
+        <source>late first onset</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8723,43 +8625,8 @@ it stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/drift_lane.py"/>
-        <source>leans</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/check.py"/>
-        <source>leave it as played</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>leave-alone window</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>led by {0}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/targets.py"/>
-        <source>left alone</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/told.py"/>
-        <source>left out</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/panels/shelf.py"/>
         <source>length</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>length kept</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8768,23 +8635,38 @@ it stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/recipe_lane.py"/>
+        <source>like {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>limited to {0:g} kHz</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>linear</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/tighten.py"/>
-        <source>live · nothing is committed</source>
+        <source>live, non-destructive</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/onset_table.py"/>
-        <source>lock</source>
+        <location filename="ui/synonyms.py"/>
+        <source>lock hit, pin</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>lock it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/onset_table.py"/>
-        <source>locked</source>
+        <location filename="ui/timeline/wave_lane.py"/>
+        <source>locked to</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8793,28 +8675,8 @@ it stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/check.py"/>
-        <source>locked track lacks it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/wave_lane.py"/>
-        <source>locked with</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/rail.py"/>
-        <source>looking…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/marks.py"/>
         <source>loop it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>loud</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8834,27 +8696,27 @@ it stays inside, {0:.0f} ms before</source>
     </message>
     <message>
         <location filename="ui/dialogs/pads.py"/>
-        <source>lower is louder    , and . reach more keys</source>
+        <source>lower on a pad: louder    , and . for more pads</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/mark_files.py"/>
-        <source>mark</source>
+        <location filename="ui/dialogs/finding.py"/>
+        <source>manual</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/mark_drag.py"/>
-        <source>mark {0} ms · {1}</source>
+        <location filename="ui/synonyms.py"/>
+        <source>match project tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/mark_files.py"/>
-        <source>marks</source>
+        <location filename="ui/panels/shelf.py"/>
+        <source>measured</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/audio_file.py"/>
-        <source>may not be read</source>
+        <location filename="ui/synonyms.py"/>
+        <source>metronome, click track, count-in, pre-roll</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8868,8 +8730,33 @@ it stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/synonyms.py"/>
+        <source>midi controller, keyboard</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/check.py"/>
+        <source>missing hit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/other_checks.py"/>
+        <source>missing in {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>mixdown, export wav, normalise, normalize, loudness, LUFS, sample rate, bit depth, dither</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/mark.py"/>
         <source>mixed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>monitoring, direct monitoring</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8878,14 +8765,24 @@ it stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/takes.py"/>
+        <source>more takes in one second than can be named</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/slices.py"/>
         <source>move</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/pair_rows.py"/>
+        <source>move along</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="session/checks.py"/>
-        <source>moved by {0:.0f} ms,
-nearly all others by less than {1:.0f}</source>
+        <source>moved by {0:.0f} ms; nearly all other
+hits move by less than {1:.0f} ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8894,8 +8791,23 @@ nearly all others by less than {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/targets.py"/>
+        <source>moved with neighbours</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/moving.py"/>
         <source>ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>multitrack, stems</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pair_rows.py"/>
+        <source>mute</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8904,39 +8816,49 @@ nearly all others by less than {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/session_file.py"/>
-        <source>names a file outside its folder</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/batch.py"/>
-        <source>names a kind of file that there is not (“{0}”)</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/patterns.py"/>
-        <source>names frames that {0} does not have</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/mark.py"/>
         <source>near the grid</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/checks.py"/>
+        <source>nearer to another hit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/rhythm.py"/>
+        <source>nearest</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="session/other_checks.py"/>
         <source>nearly every bar has a hit at {0};
-here is a faint one, strength {1:.0f}</source>
+here a faint one, strength {1:.0f}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/midi_out.py"/>
+        <source>needs a clip that plays a pattern</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/session_file.py"/>
+        <source>needs a newer Chronotome (format {0}; this version reads up to {1})</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/audio_file.py"/>
-        <source>needs {0:.1f} GB of memory, {1:.1f} GB are free</source>
+        <source>needs {0:.1f} GB of memory; {1:.1f} GB are free</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/patterns.py"/>
         <source>needs {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/pack.py"/>
+        <source>needs {0} MB; the disk has less free space</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8956,7 +8878,7 @@ here is a faint one, strength {1:.0f}</source>
     </message>
     <message>
         <location filename="ui/panels/shelf.py"/>
-        <source>no folder yet</source>
+        <source>no folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8966,12 +8888,22 @@ here is a faint one, strength {1:.0f}</source>
     </message>
     <message>
         <location filename="files/sharing.py"/>
-        <source>no reason was given</source>
+        <source>no reason given</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/mark.py"/>
         <source>no recording</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>no snapshot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>no snapshot selected</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8985,48 +8917,23 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/information.py"/>
+        <location filename="dsp/stretch/engines.py"/>
         <source>none</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>none kept</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>none of them</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>none taken away</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>not done</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>not done: cancelled</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/panels/rail.py"/>
-        <source>not looked for</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>not saved yet</source>
+        <source>not analysed</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="session/check.py"/>
-        <source>not the usual line</source>
+        <source>not in locked track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/information.py"/>
+        <source>not saved</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9040,28 +8947,18 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="dsp/stretch/engines.py"/>
-        <source>nothing</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/proving.py"/>
-        <source>nothing is heard of it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>nothing known yet</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/panels/rail.py"/>
         <source>nothing yet</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/drift_lane.py"/>
+        <location filename="ui/dialogs/history.py"/>
         <source>now</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>nudge</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9070,8 +8967,13 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>of this clip</source>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>of each file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>of the song</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9085,67 +8987,67 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
-        <source>on its line</source>
+        <location filename="ui/stages/mark.py"/>
+        <source>off the grid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>on 1/16 lines</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>on 1/2 lines</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>on 1/32 lines</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>on 1/4 lines</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>on 1/8 lines</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/slices.py"/>
-        <source>on lines</source>
+        <source>on grid lines</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>on lines of 1/16</source>
+        <location filename="ui/timeline/told.py"/>
+        <source>on the line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>on lines of 1/2</source>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>one-shot</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>on lines of 1/32</source>
+        <location filename="ui/synonyms.py"/>
+        <source>one-shots, sample pack</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>on lines of 1/4</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>on lines of 1/8</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/mark_checks.py"/>
-        <source>one counts: less spacing makes them two</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="dsp/stretch/engines.py"/>
-        <source>one note</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/moving_rows.py"/>
-        <source>one note at a time</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>one way</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/rail.py"/>
+        <location filename="ui/commands/mark_files.py"/>
         <source>onset</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/rail.py"/>
+        <location filename="ui/timeline/mark_drag.py"/>
+        <source>onset {0} ms · {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/mark_files.py"/>
         <source>onsets</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9201,18 +9103,48 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/synonyms.py"/>
+        <source>phase, polarity, invert</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/onset_table.py"/>
+        <source>pin</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>pin it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/onset_table.py"/>
+        <source>pinned</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/view_state.py"/>
         <source>pitch</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>play and pause Chronotome</source>
+        <location filename="ui/commands/choosing.py"/>
+        <source>play</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>play it</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/mark.py"/>
-        <source>plucked, struck</source>
+        <source>plucked or struck</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>polyphonic, monophonic, drums</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9221,8 +9153,8 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>proposed</source>
+        <location filename="ui/synonyms.py"/>
+        <source>probability</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9231,13 +9163,43 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/marks.py"/>
-        <source>pull it to its attack</source>
+        <location filename="ui/synonyms.py"/>
+        <source>quantize grid, resolution, subdivision</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>quantize, quantise, align, tighten, timing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="session/grid.py"/>
         <source>quintuplet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>ramp</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/shaping.py"/>
+        <source>randomise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>randomize, randomise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>ratchet, retrigger</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/finding.py"/>
+        <source>recent</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9248,6 +9210,16 @@ here is a faint one, strength {1:.0f}</source>
     <message>
         <location filename="ui/commands/bouncing.py"/>
         <source>recordings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/session_file.py"/>
+        <source>refers to a file outside its folder</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>render, freeze, print</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9262,7 +9234,17 @@ here is a faint one, strength {1:.0f}</source>
     </message>
     <message>
         <location filename="ui/commands/slices.py"/>
+        <source>reorder</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
         <source>repeat</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>repeat tail</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9271,8 +9253,23 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>ring on</source>
+        <location filename="ui/stages/fit.py"/>
+        <source>repetition</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/shaping.py"/>
+        <source>reset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>ripple</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>room noise, ambience</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9281,8 +9278,43 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/proof_lane.py"/>
+        <source>roughness, dB</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>same as each file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>same as session</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>same ms at any tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>same share of a step</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/export.py"/>
         <source>sample</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/lens.py"/>
+        <source>sample {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>sampler, create instrument</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9291,18 +9323,9 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/audio_file.py"/>
-        <source>says it holds {0} frames</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/door.py"/>
-        <source>says more of itself than there is to say</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>scatter</source>
+        <location filename="session/other_checks.py"/>
+        <source>second hit at {0};
+other bars have one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9311,8 +9334,8 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/share.py"/>
-        <source>separated by commas</source>
+        <location filename="ui/stages/tighten.py"/>
+        <source>selected</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9321,13 +9344,28 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/synonyms.py"/>
+        <source>sequencer, step</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/sharing.py"/>
+        <source>server</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/fit.py"/>
         <source>set</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/groove_lane.py"/>
+        <location filename="session/targets.py"/>
         <source>set by hand</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/rail.py"/>
+        <source>set it in Fit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9341,23 +9379,8 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="bridge/sharing.py"/>
-        <source>share place</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>shift of the lines</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/groove_shelf.py"/>
-        <source>shipped</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pair_rows.py"/>
-        <source>silent</source>
+        <location filename="ui/synonyms.py"/>
+        <source>shuffle, swing eighths</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9366,8 +9389,23 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>single notes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/tighten.py"/>
         <source>sixteenths</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>skipped</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>skipped: cancelled</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9376,44 +9414,58 @@ here is a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/told.py"/>
+        <source>sliced</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/handing.py"/>
         <source>slices</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="dsp/stretch/engines.py"/>
-        <source>smooth</source>
+        <location filename="session/mark_checks.py"/>
+        <source>slow attack: listen, then move the onset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>smoothed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>snap it to its attack</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/pattern_lane.py"/>
-        <source>solid: always    broken: by chance, filled to its odds    combed: repeats</source>
+        <source>solid: always    dashed: by chance    divided: repeats</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/status_line.py"/>
-        <source>sound is starting</source>
+        <location filename="ui/synonyms.py"/>
+        <source>song part, marker, verse, chorus</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/mark_drag.py"/>
-        <source>sound stays</source>
+        <location filename="session/checks.py"/>
+        <source>sound up to the next hit: ×{0:.2f} as long</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/mark_drag.py"/>
-        <source>sound {0} ms · mark stays</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/noises.py"/>
-        <source>sounds like no other hit,
-off the lines near {0}</source>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>source</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/tighten.py"/>
         <source>span</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>split there</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9428,12 +9480,17 @@ off the lines near {0}</source>
     </message>
     <message>
         <location filename="ui/commands/hits.py"/>
-        <source>stay where they are</source>
+        <source>stay in place</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/pulse_lane.py"/>
         <source>steady</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>steep</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9462,13 +9519,18 @@ off the lines near {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="dsp/stretch/engines.py"/>
+        <location filename="session/grid.py"/>
         <source>straight</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/panels/decision.py"/>
         <source>straighten {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/onset_table.py"/>
+        <source>strength</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9488,32 +9550,28 @@ off the lines near {0}</source>
     </message>
     <message>
         <location filename="session/checks.py"/>
-        <source>stretched past {0:.3g}</source>
+        <source>stretched beyond {0:.3g}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/onset_table.py"/>
-        <source>strong</source>
+        <location filename="dsp/stretch/engines.py"/>
+        <source>stretching</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>strongest in 1 s</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>strongest in 2 s</source>
+        <location filename="session/other_checks.py"/>
+        <source>strong hit at {0};
+none in {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/mark.py"/>
-        <source>strongest in ¼ s</source>
+        <source>strongest per 1 s</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/mark.py"/>
-        <source>strongest in ½ s</source>
+        <source>strongest per 2 s</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9527,8 +9585,13 @@ off the lines near {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/groove_lane.py"/>
-        <source>sure to</source>
+        <location filename="ui/stages/mark.py"/>
+        <source>strongest per ¼ s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>strongest per ½ s</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9537,18 +9600,18 @@ off the lines near {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/hits.py"/>
-        <source>swept over</source>
+        <location filename="ui/synonyms.py"/>
+        <source>swap, reorder</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>tail</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="dsp/stretch/engines.py"/>
-        <source>tail again</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="dsp/stretch/engines.py"/>
-        <source>tail to and fro</source>
+        <source>tail back and forth</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9557,8 +9620,13 @@ off the lines near {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/synonyms.py"/>
+        <source>tap offset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/rail.py"/>
-        <source>tap or say bars</source>
+        <source>tap or set bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9567,8 +9635,29 @@ off the lines near {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/handing.py"/>
-        <source>the chosen {0} of the clip</source>
+        <location filename="ui/timeline/mark_drag.py"/>
+        <source>target moves along</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/checks.py"/>
+        <source>target past the end of the take:
+the hit stays inside, {0:.0f} ms before</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/told.py"/>
+        <source>target {0}, {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/fit_checks.py"/>
+        <source>tempo jump at bar {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>tempo, bars and beats</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9577,39 +9666,23 @@ off the lines near {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/checks.py"/>
-        <source>the end of the take is its start:
-the first hit has that line</source>
+        <location filename="files/batch.py"/>
+        <source>the file already exists</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/session_file.py"/>
-        <source>the folder holds other things</source>
+        <source>the folder contains other files</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/writing.py"/>
-        <source>the folder is not there</source>
+        <source>the folder is missing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/writing.py"/>
-        <source>the folder may not be written to</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>the grid</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>the grid’s pairs</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>the groove {0}</source>
+        <source>the folder is write-protected</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9618,33 +9691,54 @@ the first hit has that line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="bridge/taking.py"/>
-        <source>the process that writes it is gone</source>
+        <location filename="files/naming.py"/>
+        <source>the name is empty</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>the same ms at any tempo</source>
+        <location filename="files/naming.py"/>
+        <source>the name is longer than {0} characters</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>the same share of a step</source>
+        <location filename="files/journal.py"/>
+        <source>the operation failed</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/rail.py"/>
-        <source>the song has none</source>
+        <location filename="files/session_file.py"/>
+        <source>the path is a link or not a folder</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>the song’s</source>
+        <location filename="ui/commands/handing.py"/>
+        <source>the selected {0} of the clip</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/sharing.py"/>
+        <source>the server answered {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/document.py"/>
+        <source>the session is open {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/general.py"/>
+        <source>the settings of its track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="session/checks.py"/>
-        <source>the sound up to the next hit is made ×{0:.2f} as long</source>
+        <source>the take loops:
+its first hit already has this line</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/taking.py"/>
+        <source>the writing process ended</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9653,23 +9747,8 @@ the first hit has that line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>the {0} ones</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/roll_rows.py"/>
-        <source>there and back</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/naming.py"/>
-        <source>there is no {{{0}}}: say {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>those that were not</source>
+        <location filename="ui/stages/tighten.py"/>
+        <source>this clip only</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9699,37 +9778,22 @@ the first hit has that line</source>
     </message>
     <message>
         <location filename="session/check.py"/>
-        <source>to the earlier line</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/pattern_rows.py"/>
-        <source>to the end</source>
+        <source>to earlier line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="session/check.py"/>
-        <source>to the later line</source>
+        <source>to later line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/rhythm.py"/>
-        <source>to the nearest</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/groove_rows.py"/>
-        <source>to {0}</source>
+        <location filename="ui/commands/tightening.py"/>
+        <source>tolerance</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="dsp/stretch/engines.py"/>
         <source>tones</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/takes.py"/>
-        <source>too many takes in one second</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9743,33 +9807,43 @@ the first hit has that line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/synonyms.py"/>
+        <source>transient, detect transients, beat detection, analyse</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/marks.py"/>
+        <source>trim to it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="session/grid.py"/>
         <source>triplet</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>turn round</source>
+        <location filename="ui/synonyms.py"/>
+        <source>triplet, dotted</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/mark_checks.py"/>
-        <source>two close together</source>
+        <location filename="ui/synonyms.py"/>
+        <source>tutorial, getting started</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="session/check.py"/>
-        <source>two on one line</source>
+        <source>two hits on one line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/typed.py"/>
-        <source>type a number</source>
+        <location filename="session/mark_checks.py"/>
+        <source>two onsets close together</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/typed.py"/>
-        <source>type it</source>
+        <location filename="session/mark_checks.py"/>
+        <source>unclear attack</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9778,13 +9852,54 @@ the first hit has that line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/shaping.py"/>
-        <source>unroll</source>
+        <location filename="ui/synonyms.py"/>
+        <source>undo list</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/session_file.py"/>
-        <source>was written by a newer Chronotome (format {0}, this one knows {1})</source>
+        <location filename="ui/synonyms.py"/>
+        <source>undo slicing, flatten</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>unknown</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>unless you set a fixed grid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/noises.py"/>
+        <source>unlike all other hits,
+off the grid near {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/check.py"/>
+        <source>unusual line</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/roll_rows.py"/>
+        <source>up and back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/patterns.py"/>
+        <source>uses samples that {0} does not have</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>volume, gain, fader up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>warp marker, anchor point</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9794,33 +9909,38 @@ the first hit has that line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>what repeats in it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>while held</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>while the grid is left to it</source>
+        <location filename="session/targets.py"/>
+        <source>with its flam</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/groove_lane.py"/>
-        <source>width: loudness · whisker: how sure · drag a step, every bar follows</source>
+        <location filename="ui/commands/general.py"/>
+        <source>with its own method</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/general.py"/>
+        <source>with the method of its track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/export.py"/>
+        <source>with the settings below</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/groove_rows.py"/>
+        <source>with {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="session/targets.py"/>
-        <source>with its stroke</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/match_lane.py"/>
-        <source>with {0}</source>
+        <source>within tolerance</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9829,23 +9949,28 @@ the first hit has that line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/pack.py"/>
-        <source>would become {0} MB, which no recording packs so small</source>
+        <location filename="files/midi_out.py"/>
+        <source>would contain no notes</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="files/straighten.py"/>
-        <source>would get two files of the same name</source>
+        <source>would create two files with the same name</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/midi_out.py"/>
-        <source>would hold no note</source>
+        <location filename="files/pack.py"/>
+        <source>would unpack to {0} MB, which is too much for its size</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/panels/groove_shelf.py"/>
-        <source>your own</source>
+        <source>yours</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>zoom all</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9855,7 +9980,7 @@ the first hit has that line</source>
     </message>
     <message>
         <location filename="ui/commands/tightening.py"/>
-        <source>{0:.0%} of the way, drawn in {1} times</source>
+        <source>{0:.0%} of the distance, in {1} passes</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9896,17 +10021,12 @@ usually {4:+.0f} ms</source>
     </message>
     <message>
         <location filename="session/fit_checks.py"/>
-        <source>{0:.2f} bpm between bars of {1:.2f}</source>
+        <source>{0:.2f} bpm; bars nearby: {1:.2f} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/loopback.py"/>
-        <source>{0:.2f} ms {1} than the device says</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/fit.py"/>
-        <source>{0:g} bars would be no tempo between 20 and 400 bpm, or are set already</source>
+        <source>{0:.2f} ms {1} than the device reports</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9936,8 +10056,8 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
-        <source>{0} It was set aside as “{1}” in “{2}”.</source>
+        <location filename="ui/stages/export.py"/>
+        <source>{0} (N: next)</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9946,23 +10066,23 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/recovery.py"/>
+        <source>{0} The damaged file was moved to “{1}” in “{2}”.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/sharing.py"/>
-        <source>{0} Try again: it goes on where it was.</source>
+        <source>{0} Try again: the upload continues where it stopped.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/match_lane.py"/>
-        <source>{0} alone · {1} unsure</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>{0} are chosen and moved together now</source>
+        <location filename="ui/commands/bouncing.py"/>
+        <source>{0} are missing, so there is nothing to bounce</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="render/mix.py"/>
-        <source>{0} are more than can sound: take the last step back.</source>
+        <source>{0} are too many to play. Undo the last step.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9976,6 +10096,11 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/choosing.py"/>
+        <source>{0} band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/rail.py"/>
         <source>{0} bars</source>
         <translation type="unfinished"></translation>
@@ -9986,8 +10111,8 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>{0} become free in the session’s folder as it is saved. Files outside of it stay. The steps of the history go too: they need what is forgotten.</source>
+        <location filename="bridge/fits.py"/>
+        <source>{0} belongs to a session that is open elsewhere. Save this copy first.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10011,33 +10136,18 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
-        <source>{0} by hand</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/audio_file.py"/>
-        <source>{0} can be opened: cut it.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/notes.py"/>
-        <source>{0} can be played at once: cut it.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/choosing.py"/>
-        <source>{0} chosen: {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/timeline/proof_lane.py"/>
         <source>{0} clicks</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/drag_out.py"/>
-        <source>{0} copied: paste it into a file manager</source>
+        <source>{0} copied. Paste in a file manager.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/clips.py"/>
+        <source>{0} copied. Press Ctrl+V to paste at the playhead.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10047,7 +10157,12 @@ A pattern of {1}, {2} bpm</source>
     </message>
     <message>
         <location filename="bridge/recordings.py"/>
-        <source>{0} could not be read again: it goes on with what was read before.</source>
+        <source>{0} could not be read again. Chronotome uses the audio that it read before.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/recordings.py"/>
+        <source>{0} could not be read to its end. It stays silent until you reopen the session.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10062,17 +10177,17 @@ A pattern of {1}, {2} bpm</source>
     </message>
     <message>
         <location filename="ui/dialogs/batch.py"/>
-        <source>{0} done, {1} failed, of {2}</source>
+        <source>{0} done, {1} failed, {2} in all</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="bridge/taking.py"/>
-        <source>{0} ended: {1}. Nothing of it could be kept.</source>
+        <source>{0} ended: {1}. Nothing was kept. Record the take again.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="bridge/taking.py"/>
-        <source>{0} ended: {2}. {1:.1f} s of it are kept.</source>
+        <source>{0} ended: {2}. Its first {1:.1f} s were kept.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10091,23 +10206,23 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/clips.py"/>
+        <source>{0} grouped: they are selected and moved together</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/groove_shelf.py"/>
-        <source>{0} has strength 0 %: nothing moves yet. Raise it in Tighten</source>
+        <source>{0} has strength 0 %, so nothing moves. Raise the strength in Tighten.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>{0} has {1:g} kHz, the session {2:g} kHz.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/clips.py"/>
         <source>{0} has {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/general.py"/>
-        <source>{0} has {1} now</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/other_checks.py"/>
-        <source>{0} here</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10117,37 +10232,42 @@ A pattern of {1}, {2} bpm</source>
     </message>
     <message>
         <location filename="ui/commands/hits.py"/>
-        <source>{0} hits chosen: {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/decision.py"/>
-        <source>{0} is at {1:g} kHz, the session at {2:g}.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/wave_lane.py"/>
-        <source>{0} is being read</source>
+        <source>{0} hits selected: {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/learning.py"/>
-        <source>{0} is bound to “{1}”</source>
+        <source>{0} is assigned to “{1}”</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="bridge/taking.py"/>
-        <source>{0} is kept: another session is open. The next start asks</source>
+        <location filename="bridge/fits.py"/>
+        <source>{0} is missing. Choose File &gt; Find missing recordings.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/rework.py"/>
+        <source>{0} is not locked</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/general.py"/>
-        <source>{0} is moved {1} now</source>
+        <source>{0} is now moved {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>{0} is not in this session, and was not found</source>
+        <location filename="bridge/taking.py"/>
+        <source>{0} is saved for recovery, because another session is open. You are asked at the next start.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/match_lane.py"/>
+        <source>{0} is the reference</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/keys_and_marks.py"/>
+        <source>{0} is used by two actions. Change one of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10156,33 +10276,8 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/clips.py"/>
-        <source>{0} kept: Ctrl+V lays it at the playhead</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>{0} kept: Ctrl+V lays them at the playhead</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>{0} kept: Ctrl+V sets them at the playhead</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/handing.py"/>
         <source>{0} kit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/other_checks.py"/>
-        <source>{0} lacks it</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/match_lane.py"/>
-        <source>{0} leads</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10191,33 +10286,13 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="bridge/fits.py"/>
-        <source>{0} lies in a session of which this is a copy: save it first.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/hits.py"/>
         <source>{0} line{1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/mark_files.py"/>
-        <source>{0} marks.txt</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>{0} min</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>{0} more on keys: {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/rework.py"/>
-        <source>{0} moves by itself</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10237,22 +10312,22 @@ A pattern of {1}, {2} bpm</source>
     </message>
     <message>
         <location filename="ui/stages/tighten.py"/>
-        <source>{0} not heard</source>
+        <source>{0} muted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/general.py"/>
+        <source>{0} now uses {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/recovery.py"/>
+        <source>{0} of audio are on disk. Restore the take at its place?</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>{0} of hits</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/bouncing.py"/>
-        <source>{0} of it are not found: nothing could be heard</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/recovery.py"/>
-        <source>{0} of it are on disk. Bring it in, where it was played?</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10266,11 +10341,6 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/transport_bar.py"/>
-        <source>{0} of the playhead: double-click to type where it goes</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>{0} of the slice</source>
         <translation type="unfinished"></translation>
@@ -10281,13 +10351,13 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>{0} of {1} chosen</source>
+        <location filename="ui/dialogs/batch.py"/>
+        <source>{0} of {1} done</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
-        <source>{0} of {1} done</source>
+        <location filename="ui/stages/hit_rows.py"/>
+        <source>{0} of {1} selected</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10296,23 +10366,28 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/playing.py"/>
-        <source>{0} of “{1}” from here on</source>
+        <location filename="ui/commands/kits.py"/>
+        <source>{0} on keys Q to {1}. Press Ctrl+P to create a pattern.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/kits.py"/>
-        <source>{0} on keys, Q to {1}. Ctrl+P writes a pattern with them</source>
+        <location filename="ui/commands/mark_files.py"/>
+        <source>{0} onsets.txt</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/keys_and_marks.py"/>
+        <source>{0} opens a menu. Choose another shortcut.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/export.py"/>
-        <source>{0} over full scale: lower a level, or write float</source>
+        <source>{0} over full scale. Lower a level, or export float.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>{0} plays from here on; it ends where the next cut is</source>
+        <source>{0} plays from here; its slice ends at the next cut</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10336,8 +10411,28 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/tighten.py"/>
+        <source>{0} selected hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/marks.py"/>
-        <source>{0} selected: Delete drops them</source>
+        <source>{0} selected. Press Delete to delete them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/choosing.py"/>
+        <source>{0} selected: {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/mark.py"/>
+        <source>{0} set by hand</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/alike.py"/>
+        <source>{0} similar hits: they are marked in the wave.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10346,18 +10441,8 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/alike.py"/>
-        <source>{0} sound like what is chosen: they are marked in the wave.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/controls/figures.py"/>
         <source>{0} st</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/keys_and_marks.py"/>
-        <source>{0} stands for two actions: change one of them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10387,32 +10472,17 @@ A pattern of {1}, {2} bpm</source>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>{0} to check: N goes there</source>
+        <source>{0} to check (N: next)</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/audio_file.py"/>
-        <source>{0} to {1} can be opened: export it with another rate.</source>
+        <location filename="ui/timeline/match_lane.py"/>
+        <source>{0} unpaired · {1} unsure</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/controls/histogram.py"/>
         <source>{0} values from {1} to {2}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/fits.py"/>
-        <source>{0} was not found: Session, Find missing recordings</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/recordings.py"/>
-        <source>{0} was not read to its end: it is silent until it is opened anew.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/handing.py"/>
-        <source>{0} written to “{1}”</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10428,7 +10498,7 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/panels/decision.py"/>
-        <source>{0} {1}, the song at {2}: off its lines.</source>
+        <source>{0} {1}, the song is at {2}: off the grid.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10438,7 +10508,7 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/stages/rework.py"/>
-        <source>{0} · led by {1}</source>
+        <source>{0} · guide: {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10453,7 +10523,7 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/timeline/pattern_drag.py"/>
-        <source>{0} · the sound is over after {1}</source>
+        <source>{0} · the slice ends after {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10463,7 +10533,7 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/stages/mark.py"/>
-        <source>{0} · {1} left out · {2}</source>
+        <source>{0} · {1} hidden · {2}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10473,12 +10543,12 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/dialogs/share.py"/>
-        <source>{0}, as the tray of Export has it</source>
+        <source>{0}, as set in Export</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/roll_rows.py"/>
-        <source>{0}, evenly: they are not on the grid any more</source>
+        <source>{0}, evenly spaced: off the grid</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10492,33 +10562,33 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="bridge/taking.py"/>
-        <source>{0}, kept on disk until the session is saved</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="files/batch.py"/>
         <source>{0}, moved by {1:.1f} ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/hit_rows.py"/>
-        <source>{0}, none chosen</source>
+        <source>{0}, none selected</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>{0}, sounding as before. Press A to hear the clip as played.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/patterns.py"/>
+        <source>{0}, sounding like the clip. The track of the clip is muted.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/taking.py"/>
+        <source>{0}, stored in the takes folder until you save the session</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/told.py"/>
         <source>{0}, strength {1:.0f}, {2}{3}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>{0}, which sound as before. A plays it as it was played</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>{0}, which sound as the clip did; its track is muted</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10533,12 +10603,7 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/controls/value_slider.py"/>
-        <source>{0}. Drag, or arrow keys. Double-click the figure, or Enter: type it. Double-click the track: {1}.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>{0}: N goes there</source>
+        <source>{0}. Drag or use the arrow keys. Double-click the figure or press Enter to type. Double-click the track: {1}.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10548,7 +10613,12 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/stages/roll_rows.py"/>
-        <source>{0}: as many as the hit has room for</source>
+        <source>{0}: as many as fit into the hit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/fit.py"/>
+        <source>{0}: click to type, arrow keys to step</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10562,33 +10632,28 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="errors.py"/>
-        <source>{0}: not found. Point to the file, or to a folder that holds it.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/learning.py"/>
-        <source>{0}: now touch a slider, or choose a command</source>
+        <source>{0}: now click a slider or choose a command</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/fit.py"/>
-        <source>{0}: the recording's beats, beat one at the first tap</source>
+        <source>{0}: set as recording tempo; the first tap is beat one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/fit.py"/>
-        <source>{0}: the song's tempo. Tap while it plays to set the recording's beats too</source>
+        <source>{0}: set as song tempo. Tap during playback to set the beats of the recording.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/finding.py"/>
+        <source>{0}: set to {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/panels/decision.py"/>
-        <source>{0}: tightened at {1}, the song is at {2}. Let them follow it?</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
-        <source>{0}: type it if you know it</source>
+        <source>{0}: tightened at {1}, but the song is at {2}. Follow the song?</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10608,7 +10673,7 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/controls/folded_bar.py"/>
-        <source>{0}: {1}, {2} ms {3}, half of them within ±{4:.1f} ms. Click chooses them</source>
+        <source>{0}: {1}, {2} ms {3}, half of them within ±{4:.1f} ms. Click to select them.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10623,12 +10688,17 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/dialogs/history.py"/>
-        <source>{0}{1}. A click goes there</source>
+        <source>{0}{1}. Click a step to go there.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/panels/decision.py"/>
-        <source>{0}{1}. Song: {2}.</source>
+        <source>{0}{1}. The song is at {2}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/naming.py"/>
+        <source>{{{0}}} is unknown; use {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10647,118 +10717,58 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/lens.py"/>
-        <source>±{0} frames</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/panels/rail.py"/>
         <source>±{0} ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>“{0}” and its kit are written to “{1}”</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/application.py"/>
-        <source>“{0}” could not be written. Choose another place, and an ending like .png.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="errors.py"/>
-        <source>“{0}” could not be written: {1}. {2}</source>
+        <location filename="ui/timeline/lens.py"/>
+        <source>±{0} samples</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/patterns.py"/>
-        <source>“{0}” holds no pattern. Choose the folder of one.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/patterns.py"/>
-        <source>“{0}” is a new pattern: the old one is kept in the list</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/keeping.py"/>
-        <source>“{0}” is a template: Session ▸ New from a template</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>“{0}” is kept in the library, as {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/tightening.py"/>
-        <source>“{0}” is kept: Shift+V goes from variant to variant</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/groove_shelf.py"/>
-        <source>“{0}” is no longer in the library; its file lies in {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/transport_bar.py"/>
-        <source>“{0}” is no tempo: {1:.0f} to {2:.0f} bpm.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/learning.py"/>
-        <source>“{0}” is not in sight: show its tray, then turn the control</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/session_files.py"/>
-        <source>“{0}” is open {1}.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/document.py"/>
-        <source>“{0}” is open {1}: this is a copy, to be saved elsewhere.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/panels/groove_shelf.py"/>
-        <source>“{0}” is played now</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="files/batch.py"/>
-        <source>“{0}” is too large for this machine's memory.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/export.py"/>
-        <source>“{0}” is written</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/grooves.py"/>
-        <source>“{0}” is written to {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/taking.py"/>
-        <source>“{0}” lacks {1:.1f} s: the disk was too slow for that long.</source>
+        <source>“{0}” contains no pattern. Choose a pattern folder.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
-        <source>“{0}” leaves gaps at {1}: choose more, or JACK as sound output.</source>
+        <source>“{0}” drops out at {1} samples. Choose a larger buffer, or JACK as audio output.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/taking.py"/>
+        <source>“{0}” has a gap of {1:.1f} s, because the disk was too slow.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>“{0}” is already open {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/learning.py"/>
+        <source>“{0}” is hidden. Open its stage, then turn the control.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/document.py"/>
+        <source>“{0}” is open {1}. This is a copy: save it under another name.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/batch.py"/>
+        <source>“{0}” is too large for the memory of this computer.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/recovery.py"/>
-        <source>“{0}” was not closed properly.</source>
+        <source>“{0}” was not closed properly</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/commands/recovery.py"/>
-        <source>“{0}” was recorded and is in no saved session.</source>
+        <source>“{0}” was recorded but not saved in a session</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10768,12 +10778,22 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/commands/grooves.py"/>
-        <source>“{0}”: {1} steps{2}. Choose a track to play it</source>
+        <source>“{0}”: {1} steps{2}. Select a track to preview the groove.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/preferences.py"/>
-        <source>−1234.5 in every language. What is typed may have a comma.</source>
+        <location filename="ui/tighten_actions.py"/>
+        <source>−1 ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>−5 %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/tighten_actions.py"/>
+        <source>−5 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

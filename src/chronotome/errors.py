@@ -27,7 +27,7 @@ class CannotWrite(ChronotomeError):  # noqa: N818 - reads as what happened
     """A file or folder that could not be written."""
 
     def __init__(self, path: Path | str, reason: str, way_out: str) -> None:
-        super().__init__(tr("“{0}” could not be written: {1}. {2}", readable(path), reason, way_out))
+        super().__init__(tr("Cannot write “{0}”: {1}. {2}", readable(path), reason, way_out))
         self.path = Path(path)
 
 
@@ -36,7 +36,7 @@ class MissingRecordings(ChronotomeError):  # noqa: N818 - reads as what happened
 
     def __init__(self, names: dict[str, str]) -> None:
         listed = ", ".join(f"“{name}”" for name in names.values())
-        super().__init__(tr("{0}: not found. Point to the file, or to a folder that holds it.", listed))
+        super().__init__(tr("Cannot find {0}. Choose the file, or a folder that contains it.", listed))
         self.names = names
 
 

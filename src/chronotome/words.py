@@ -6,6 +6,8 @@ any other part of it is imported, which translator speaks (`ui/language.py`); wi
 
 import re
 from collections.abc import Callable
+from enum import StrEnum
+from typing import Self
 
 UNSEEN = "\x00-\x08\x0b-\x1f\x7f-\x9f\u202a-\u202e\u2066-\u2069"
 """Signs that nobody sees: controls, and those that turn the direction of what follows."""
@@ -39,3 +41,21 @@ def tr(text: str, *values: object) -> str:
 def trn(number: int, one: str, many: str) -> str:
     """So many of a thing: the words for one of them, or for several."""
     return tr("{0} {1}", number, tr(one if number == 1 else many))
+
+
+class Named(StrEnum):
+    """Values as files keep them; each may be followed by the text that is shown instead."""
+
+    text: str
+    """In English: what translators see."""
+
+    def __new__(cls, value: str, text: str = "") -> Self:
+        made = str.__new__(cls, value)
+        made._value_ = value
+        made.text = text or value
+        return made
+
+    @property
+    def label(self) -> str:
+        """The text in the language that is spoken."""
+        return tr(self.text)

@@ -54,7 +54,7 @@ def test_a_cancelled_task_stops_without_a_word(tasks, qtbot):
 @pytest.mark.parametrize(
     ("raised", "words"),
     [
-        (UnusableFile("a.wav", "is empty", "Export it again."), "“a.wav” is empty"),
+        (UnusableFile("a.wav", "is empty", "Export the file again."), "“a.wav” is empty"),
         (MemoryError(), "not enough memory"),
     ],
 )

@@ -49,7 +49,7 @@ def test_hits_that_were_looked_for_in_another_material_are_not_taken(works, qtbo
     works.document.open([works.drum("a.wav")])
     qtbot.waitUntil(lambda: sought == [None])
     content = works.store.session.recordings[0].content
-    works.store.apply(lambda s: choose_material(s, content, Material.SUSTAINED), "Material")
+    works.store.apply(lambda s: choose_material(s, content, Material.SUSTAINED), "Instrument")
     qtbot.waitUntil(lambda: works.store.session.recordings[0].is_analysed)
     taken = works.store.session.recordings[0].onsets
     go.set()

@@ -114,9 +114,9 @@ def test_folders_missing_files_and_too_many_channels_are_refused(tmp_path):
 
     for path, words in (
         (tmp_path, "is a folder"),
-        (tmp_path / "gone.wav", "is not there"),
+        (tmp_path / "gone.wav", "is missing"),
         (many, "has 9 channels"),
-        (none, "holds no sound"),
+        (none, "has no audio"),
     ):
         with pytest.raises(UnusableFile, match=words):
             facts_of(path)

@@ -64,7 +64,7 @@ def test_labels_of_others_are_read_with_comma_span_and_frequency_lines(tmp_path)
     ("name", "content", "words"),
     [
         ("a.txt", b"not a number\tat all\n", "damaged"),
-        ("a.csv", b"", "holds no marks"),
+        ("a.csv", b"", "contains no onsets"),
         ("a.csv", b"seconds,band\n1.0,violet\n", "damaged"),
         ("a.wav", b"RIFF\x00\x00\x00\x00WAVE", "damaged"),
         ("a.wav", b"what is this", "damaged"),

@@ -79,7 +79,7 @@ def test_parts_of_one_take_have_one_take_again_after_reading(saved, tmp_path):
     folder, history = saved
     opened = load_session(folder)
     parts = split(history.session, history.session.tracks[0].id, [5000, 9000])
-    save_session(tmp_path / "parts", History(history.session).then(parts, "Cut"), opened.places)
+    save_session(tmp_path / "parts", History(history.session).then(parts, "Slice at"), opened.places)
 
     again = load_session(tmp_path / "parts").history
 

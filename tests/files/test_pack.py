@@ -35,8 +35,8 @@ def test_a_packed_session_comes_back_with_history_and_recordings(packed, tmp_pat
 
 
 def test_any_archiver_opens_it(packed, tmp_path):
-    shutil.unpack_archive(packed, tmp_path / "by hand", "zip")
-    assert load_session(tmp_path / "by hand").history.session.tracks
+    shutil.unpack_archive(packed, tmp_path / "set by hand", "zip")
+    assert load_session(tmp_path / "set by hand").history.session.tracks
 
 
 def test_what_is_not_there_or_another_by_now_is_not_packed(tmp_path):

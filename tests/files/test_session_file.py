@@ -229,7 +229,7 @@ def taken_apart(tmp_path):
     """Steps of hits that were moved and shaped one by one, and what each holds."""
     session, files = with_audio(simple_session(list(range(1000, 400_000, 4000)), 400_000), tmp_path)
     place = session.tracks[0].id, session.tracks[0].clips[0].id
-    history = History(session).then(take_apart(session, place, Cuts()), "Take apart")
+    history = History(session).then(take_apart(session, place, Cuts()), "Slice clip")
     ids = history.session.tracks[0].clips[0].take.slices.ids
     for number in range(30):
         edit = (
@@ -284,7 +284,7 @@ def test_how_tracks_are_moved_is_read_from_where_it_stood_before(tmp_path):
     track = session.tracks[0].id
     history = History(session)
     for values in ({"by": MoveBy.CUTTING}, {"fill": Fill.NOTHING, "semitones": 2.5}, {"bears": 1.5}):
-        history = history.then(set_moving(history.session, track, **values), "Move otherwise")
+        history = history.then(set_moving(history.session, track, **values), "Change method")
     save_session(tmp_path / "ferry", history, places)
     for path in (tmp_path / "ferry" / "session.json", *(tmp_path / "ferry").glob("history*")):
         text = path.read_text().replace(f'"version": {VERSION}', '"version": 2')

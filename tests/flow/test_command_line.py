@@ -96,7 +96,7 @@ def test_swing_strength_and_window_are_obeyed(take, tmp_path):
     alone = json.loads(moves.read_text())["moves"]
 
     assert all(move["source_frame"] == move["target_frame"] for move in still)
-    assert {move["reason"] for move in alone} == {"left alone"}
+    assert {move["reason"] for move in alone} == {"within tolerance"}
 
 
 def test_a_session_is_rendered_in_part_and_as_played(tmp_path):
@@ -252,7 +252,7 @@ def test_the_demo_s_truth_is_found_in_its_recordings():
         (lambda path: path.write_text("words" * 100), "not a sound file"),
         (lambda path: write(path, np.zeros((44100, 1), np.float32)), "is silent"),
         (lambda path: write(path, np.full((4410, 1), np.nan, np.float32), subtype="FLOAT"), "no numbers"),
-        (lambda _path: None, "is not there"),
+        (lambda _path: None, "is missing"),
     ],
 )
 @pytest.mark.parametrize("command", [("onsets",), ("tempo",), ("tighten", "--bpm", "90", "-o", "out.wav")])

@@ -379,7 +379,7 @@ def test_a_join_above_the_proof_is_found_named_and_crossed_longer(studio):
 
     before = found(session)
     assert [each.onset for each in before] == list(session.recordings[0].onsets.ids[1:3])
-    assert before[0].mends[0].words == "Cross longer"
+    assert before[0].mends[0].words == "Lengthen crossfade"
     for _ in range(4):
         session = mended(session, track.id, track.clips[0].id, before[0], 0)
     assert session.tracks[0].moving.crossfade == 8.0

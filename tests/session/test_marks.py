@@ -156,8 +156,12 @@ def test_unsure_attacks_close_pairs_and_a_late_start_are_to_check():
     found = mark_checks_of(apart, session.tracks[0])
 
     as_one_stroke = [each.title for each in mark_checks_of(session, session.tracks[0])]
-    assert as_one_stroke == ["late first hit", "attack not sure"]
-    assert [each.title for each in found] == ["late first hit", "two close together", "attack not sure"]
+    assert as_one_stroke == ["late first onset", "unclear attack"]
+    assert [each.title for each in found] == [
+        "late first onset",
+        "two onsets close together",
+        "unclear attack",
+    ]
     assert [each.figure for each in found] == ["3.0 s", "20 ms", "± 7 ms"]
     locked = lock_onsets(session, session.recordings[0].content, onsets.ids, is_locked=True)
-    assert [each.title for each in mark_checks_of(locked, locked.tracks[0])] == ["late first hit"]
+    assert [each.title for each in mark_checks_of(locked, locked.tracks[0])] == ["late first onset"]

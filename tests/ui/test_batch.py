@@ -46,7 +46,7 @@ def test_files_are_tightened_as_the_track_is_and_what_fails_is_told(batch, tmp_p
     batch.wait(lambda: not dialog._batching.is_running)
 
     assert [words.split(" ")[0] for words in rows(dialog)] == ["24", "failed:", "24"]
-    assert "2 done, 1 failed, of 3" in dialog.told.text()
+    assert "2 done, 1 failed, 3 in all" in dialog.told.text()
     assert sorted(each.name for each in (tmp_path / "out").iterdir()) == ["take 0.wav", "take 2.wav"]
     dialog.copy.click()
     assert QGuiApplication.clipboard().text().count("\n") == 3
@@ -61,7 +61,7 @@ def test_cancelled_the_rest_is_not_done_and_the_window_works_on(batch, tmp_path)
     dialog.add([tmp_path])
     dialog.go.click()
     batch.wait(lambda: not dialog._batching.is_running)
-    assert rows(dialog)[-1] == "not done: cancelled"
+    assert rows(dialog)[-1] == "skipped: cancelled"
     assert dialog.go.text() == "Start"
     assert len(dialog.paths) == 3
 
@@ -73,7 +73,7 @@ def test_a_recipe_is_what_is_chosen_and_what_cannot_be_named_is_not_begun(batch,
     dialog.do.choose(2)
     dialog.names.setText("{nothing}")
     dialog.names.textEdited.emit("")
-    assert "there is no {nothing}" in dialog.about.text()
+    assert "{nothing} is unknown" in dialog.about.text()
     assert not dialog.go.isEnabled()
     dialog.names.setText("{name} {number}")
     dialog.names.textEdited.emit("")

@@ -164,20 +164,21 @@ def test_in_place_of_what_others_are_locked_to_is_refused(loud):
     loud.desk.tasks.told.connect(said.append)
     run(loud, "bounce")
     first, second = loud.session.tracks
-    loud.desk.store.apply(lambda s: lock(s, first.id, [second.id]), "Lock")
+    loud.desk.store.apply(lambda s: lock(s, first.id, [second.id]), "Pin")
     before = loud.session
     loud.desk.view.focus(first.id)
     run(loud, "bounce-in-place")
     assert loud.session is before
-    assert "locked with others" in said[-1]
+    assert "other tracks follow its hits" in said[-1]
 
 
 def test_nothing_to_bounce_is_said(person):
-    said = []
+    said, words = [], person.window.status.words
     person.desk.tasks.told.connect(said.append)
     for action in ("bounce", "bounce-in-place", "bounce-track", "bounce-back"):
         said.clear()
+        words.said = ""
         person.window.actions_table.run(action)
-        assert said
+        assert said or words.said
     person.desk.store.apply(lambda s: set_tempo(s, 99.0), "Tempo")
     assert person.session.tracks == ()

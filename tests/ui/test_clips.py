@@ -34,7 +34,7 @@ def reworking(at_work):
     session = at_work.session
     middle = round(session.tempo.seconds_of(2.0) * session.rate)
     track = session.tracks[0].id
-    at_work.desk.store.apply(lambda s: split(s, track, [middle]), "Cut")
+    at_work.desk.store.apply(lambda s: split(s, track, [middle]), "Slice at")
     at_work.desk.view.fit()
     at_work.desk.view.zoom(0.5)
     at_work.settle()
@@ -174,7 +174,7 @@ def test_cut_out_and_pasted_at_the_playhead_and_duplicated(reworking):
 def test_locked_tracks_are_cut_in_step(two_tracks):
     person = two_tracks
     first, second = (track.id for track in person.session.tracks)
-    person.desk.store.apply(lambda s: lock(s, first, [second]), "Lock")
+    person.desk.store.apply(lambda s: lock(s, first, [second]), "Pin")
     person.desk.transport.go_to(20000)
     person.desk.view.focus(first)
     person.press(Qt.Key.Key_X)
@@ -474,9 +474,9 @@ def test_a_clip_has_a_recipe_of_its_own_and_its_neighbour_keeps_the_track_s(rewo
     after = [targets_of(person.session, whole, clip.take).target for clip in whole.clips]
     np.testing.assert_array_equal(after[0], before[0])
     assert np.abs(after[1] - before[1]).max() > 100
-    assert tray.about.text() == "of this clip"
+    assert tray.about.text() == "this clip only"
     person.desk.view.choose_clips(((track, first.id),))
-    assert tray.about.text() != "of this clip"
+    assert tray.about.text() != "this clip only"
     person.desk.view.choose_clips(((track, second.id),))
     person.window.actions_table.run("own-recipe")
     assert person.session.tracks[0].clips[1].take.tighten is None

@@ -61,7 +61,7 @@ def test_a_row_of_the_check_list_goes_there(at_work):
 def test_nothing_to_check_is_said(at_work):
     at_work.press(Qt.Key.Key_N)
 
-    assert at_work.window.status.words.said == "Nothing to check here"
+    assert at_work.window.status.words.said == "Nothing to check"
 
 
 def test_tracks_are_locked_unlocked_and_removed_by_command(two_tracks):
@@ -161,8 +161,7 @@ def test_renaming_and_level_in_the_tray(at_work):
     at_work.press(Qt.Key.Key_4)
     tray = at_work.window.trays[Stage.REWORK]
 
-    tray.name.setText("Buckets")
-    tray.name.editingFinished.emit()
+    at_work.type_into(tray.name, "Buckets")
     tray.level.setFocus()
     at_work.bot.keyClick(tray.level, Qt.Key.Key_Left)
 
@@ -231,7 +230,7 @@ def test_what_is_exported_is_finished_as_the_tray_says(at_work, tmp_path):
     at_work.settle()
     assert not tray.precision.isVisible()
     assert not tray.dither.isVisible()
-    assert tray.about.text().startswith("held at 48 kHz")
+    assert tray.about.text().startswith("limited to 48 kHz")
     tray.kind.choose(0)
     tray.export_stems(tmp_path / "stems")
     at_work.settle()
@@ -244,5 +243,5 @@ def test_what_is_exported_is_finished_as_the_tray_says(at_work, tmp_path):
 def test_an_export_that_cannot_be_written_is_told_and_nothing_is_lost(at_work, tmp_path):
     at_work.window.export_tray.export(tmp_path / "gone" / "a.wav")
 
-    at_work.wait(lambda: "folder is not there" in at_work.window.status.words.said)
+    at_work.wait(lambda: "the folder is missing" in at_work.window.status.words.said)
     assert at_work.window.rail.exported == "nothing yet"

@@ -43,7 +43,7 @@ def between(at_work):
     """A hit that lies between two sixteenths."""
     with_measured(at_work, [0.025, 0.525, 1.025 + 0.056, 1.525, 2.025])
     track = at_work.session.tracks[0].id
-    at_work.desk.store.apply(lambda s: set_tighten(s, track, grid=Grid(16), strength=1.0), "Pull")
+    at_work.desk.store.apply(lambda s: set_tighten(s, track, grid=Grid(16), strength=1.0), "Snap")
     at_work.settle()
     return at_work
 
@@ -70,7 +70,7 @@ def test_without_a_hit_between_lines_the_keys_say_what_to_do(at_work):
     at_work.press(Qt.Key.Key_Q)
 
     assert at_work.session is before
-    assert "Q takes it to the earlier line" in at_work.window.status.words.said
+    assert "Q moves it to the earlier line" in at_work.window.status.words.said
 
 
 def test_the_tray_offers_the_same_and_only_where_it_can(between):
@@ -112,7 +112,7 @@ def test_a_tempo_that_is_not_sure_says_so(at_work):
     decision = decision_now(at_work.desk)
 
     assert "41 % sure" in decision.sentence
-    assert decision.yes == "Song takes it"
+    assert decision.yes == "Use for song"
 
 
 def test_a_drifting_take_is_offered_to_be_straightened_once(at_work):
@@ -174,7 +174,7 @@ def test_one_question_asks_for_all_recordings_that_a_new_tempo_leaves_behind(at_
     at_work.settle()
     bar = at_work.window.decision
     at_work.wait(lambda: bar.isVisible() and "2 recordings" in bar.words.text())
-    assert f"tightened at {tempo:.2f}, the song is at 110.00" in bar.words.text()
+    assert f"tightened at {tempo:.2f}, but the song is at 110.00" in bar.words.text()
 
     at_work.press(Qt.Key.Key_Return)
     assert {track.follow for track in at_work.session.tracks} == {Follow.SONG}

@@ -23,7 +23,7 @@ def carried(at_work, monkeypatch):
     """In Rework, the take cut in two; what is dragged out, and whether the hand still holds it."""
     at_work.desk.view.show_stage(Stage.REWORK)
     track = at_work.session.tracks[0].id
-    at_work.desk.store.apply(lambda s: split(s, track, [s.frames // 2]), "Cut")
+    at_work.desk.store.apply(lambda s: split(s, track, [s.frames // 2]), "Slice at")
     at_work.desk.view.fit()
     at_work.settle()
     at_work.files, at_work.held = [], Qt.MouseButton.LeftButton
@@ -84,7 +84,7 @@ def test_let_go_of_too_early_it_waits_on_the_clipboard(carried):
     carried.held = Qt.MouseButton.NoButton
     drag_out(carried, middle_of(carried, 0))
     assert not carried.files
-    assert "once more" in carried.window.status.words.text()
+    assert "Drag the clip again" in carried.window.status.words.text()
     assert paths(QGuiApplication.clipboard().mimeData())[0].is_file()
 
 

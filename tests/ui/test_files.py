@@ -97,7 +97,7 @@ def test_what_is_saved_is_found_again_by_its_folder_and_among_the_recent(at_work
     assert load_settings().recent[0] == str(folder)
     files = at_work.window.session_files
     files._fill_recent()
-    action = next(each for each in files._recent.actions() if each.text() == str(folder))
+    action = next(each for each in files.recent.actions() if each.text() == str(folder))
     run(at_work, "new")
     at_work.settle()
     action.trigger()
@@ -158,7 +158,7 @@ def test_a_missing_recording_is_named_and_found_where_one_points(at_work, tmp_pa
     elsewhere = tmp_path / "elsewhere"
     elsewhere.mkdir()
     run(at_work, "find-missing")
-    assert "Every recording is there" in at_work.window.status.words.said
+    assert "No recording is missing" in at_work.window.status.words.said
     (kept,) = (folder / "audio").iterdir()
     shutil.move(kept, elsewhere / "renamed.wav")
     hits_file.unlink()
@@ -372,12 +372,12 @@ def test_another_rate_loses_no_recording_whose_file_is_gone(at_work, tmp_path):
     desk.recordings.places[content].unlink()
 
     for rate in (96000, 44100, 96000):  # the last while the one before is still worked out
-        desk.store.apply(lambda session, rate=rate: set_rate(session, rate), "Rate")
+        desk.store.apply(lambda session, rate=rate: set_rate(session, rate), "Sample rate")
     at_work.settle()
     source = desk.recordings.pool.ready()[content]
     recording = at_work.session.recording_with(content)
     assert (source.rate, len(source.region.samples)) == (96000, recording.frames * 96000 // recording.rate)
-    assert "goes on with what was read" in at_work.window.status.words.said
+    assert "uses the audio that it read before" in at_work.window.status.words.said
     for _ in range(3):
         desk.store.undo()
     at_work.settle()

@@ -41,7 +41,7 @@ def test_dragging_a_drift_mark_moves_the_hit_by_hand_as_one_step_and_is_heard(at
     assert moved.reasons[5] == Reason.BY_HAND
     assert moved.landing[5] == round(moved.landing[5])  # whole milliseconds, with snap
     assert len(at_work.desk.store.history.past) == steps + 1
-    assert at_work.desk.store.history.undo_label == "Move hit by hand"
+    assert at_work.desk.store.history.undo_label == "Move hit"
     after = at_work.listen(4.0)
     assert np.abs(after[:190000] - at_work.offline(190000)[: len(after)])[16:].max() == 0
     assert np.abs(at_work.offline(200000) - before).max() > 0.01

@@ -43,7 +43,7 @@ def test_every_step_is_listed_by_name_and_a_click_goes_there_and_back(stepped):
     click(stepped, "Tempo 101")
     assert (tempo(stepped), heard) == (101.0, [101.0])
     assert rows(stepped) == shown
-    assert stepped.window.beside.history.told.text().endswith("2 steps undone. A click goes there")
+    assert stepped.window.beside.history.told.text().endswith("2 steps undone. Click a step to go there.")
     click(stepped, "Tempo 103")
     assert tempo(stepped) == 103.0
     click(stepped, OPENED)

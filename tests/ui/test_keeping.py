@@ -51,7 +51,7 @@ def test_packed_dropped_onto_the_window_and_unpacked_it_is_the_same(at_work, tmp
     before = at_work.session
     saving_to["path"] = tmp_path / "ferry"
     run(at_work, "pack")
-    assert "Packed as" in at_work.window.status.words.text()
+    assert "Packed session as" in at_work.window.status.words.text()
     at_work.desk.store.mark_saved(at_work.desk.store.history.session)
     saving_to["path"] = tmp_path / "again"
     at_work.drop(tmp_path / "ferry.chronotome")
@@ -65,9 +65,9 @@ def test_a_template_begins_a_session_with_its_tracks_and_no_sound(at_work, monke
     run(at_work, "template")
     assert template_names() == ["Stairwell _ trio"]
     at_work.desk.store.mark_saved(at_work.desk.store.history.session)
-    menu = at_work.window._menus["Session"]
+    menu = at_work.window._menus["File"]
     menu.aboutToShow.emit()
-    (action,) = at_work.window.session_files.keeping._templates.actions()
+    (action,) = at_work.window.session_files.keeping.templates.actions()
     action.trigger()
 
     (track,) = at_work.session.tracks
@@ -83,8 +83,8 @@ def test_a_template_that_was_damaged_is_told_of(at_work, monkeypatch):
     from chronotome.files.templates import templates_folder
 
     (templates_folder() / "x.json").write_text("{")
-    at_work.window._menus["Session"].aboutToShow.emit()
-    at_work.window.session_files.keeping._templates.actions()[0].trigger()
+    at_work.window._menus["File"].aboutToShow.emit()
+    at_work.window.session_files.keeping.templates.actions()[0].trigger()
     assert "is not a Chronotome session" in at_work.window.status.words.text()
     assert len(at_work.session.tracks) == 1
 
@@ -100,7 +100,7 @@ def test_what_nothing_plays_is_told_and_forgotten_on_request(at_work, tmp_path, 
 
     dialog = InformationDialog(at_work.desk, at_work.window)
     rows = dict(dialog.rows())
-    assert rows["Not played"].startswith("1 file, 0.")
+    assert rows["Unused"].startswith("1 file, 0.")
     assert rows["Hits"] == "16"
     assert rows["Recordings"].startswith("1 file, ")
     assert (tmp_path / "ferry/audio/claps.wav").is_file()

@@ -27,7 +27,7 @@ def keyed(at_work):
     person.desk.view.show_stage(Stage.REWORK)
     track = person.session.tracks[0]
     place = (track.id, track.clips[0].id)
-    person.desk.store.apply(lambda s: take_apart(s, place, Cuts(At.LINES, step=0.25)), "Apart")
+    person.desk.store.apply(lambda s: take_apart(s, place, Cuts(At.LINES, step=0.25)), "Slice")
     person.desk.store.apply(lambda s: make_kit(s, place), "Kit")
     person.settle()
     return person
@@ -78,8 +78,8 @@ def test_notes_of_a_midi_file_are_played_from_the_playhead_on_in_the_song_s_time
 @pytest.mark.parametrize(
     ("make", "words"),
     [
-        (lambda path: path.write_bytes(b"MThd nonsense"), "no notes that can be read"),
-        (lambda path: midi_file(path, [(20, 0, 10)]), "holds no notes"),
+        (lambda path: path.write_bytes(b"MThd nonsense"), "contains no readable notes"),
+        (lambda path: midi_file(path, [(20, 0, 10)]), "contains no notes"),
         (lambda path: midi_file(path, [(40, 0, 1)] * 600), "holds 600 notes"),
         (lambda path: path.write_bytes(bytes(5 << 20)), "larger than 4 MB"),
         (lambda path: path.mkdir(), "Is a directory"),
@@ -132,7 +132,7 @@ def test_without_midi_it_is_said_once_and_keys_play_all_the_same(keyed, monkeypa
     dialogs = []
     monkeypatch.setattr(MidiDialog, "exec", lambda dialog: dialogs.append(dialog.inputs.label.text()) or 0)
     keyed.window.actions_table.run("midi-inputs")
-    assert dialogs[0].startswith(f"There is {MISSING}")
+    assert dialogs[0].startswith(f"MIDI is unavailable: {MISSING}")
 
 
 def test_more_slices_than_letters_are_reached_in_banks_and_held_keys_are_let_go_of(keyed):
@@ -212,21 +212,13 @@ def test_a_pattern_of_the_shelf_is_taken_in_by_a_click_and_one_that_is_dropped_t
     said = told(keyed)
     (tmp_path / "nothing").mkdir()
     keyed.window.commands.patterns.read(tmp_path / "nothing")
-    assert "holds no pattern" in said[-1]
-
-
-def test_steps_of_the_menu_lie_in_a_menu_of_their_own(keyed):
-    menu = keyed.window._menus["Steps"]
-    names = [action.text().replace("&", "") for action in menu.actions() if action.text()]
-    assert "Steps: chance less" in names
-    assert "Letters play the kit" not in names
-    assert menu.menuAction() in keyed.window._menus["Kit"].actions()
+    assert "no pattern" in said[-1]
 
 
 def test_kit_pattern_and_tempo_map_are_handed_over_from_the_menu(keyed, tmp_path, monkeypatch):
     run, said, asked = keyed.window.actions_table.run, told(keyed), []
     run("pattern-midi")
-    assert "no pattern" in said[-1]
+    assert "Needs a pattern" in keyed.window.status.words.said
     run("pattern")
     keyed.settle()
 
@@ -273,7 +265,7 @@ def test_slices_are_written_as_files_named_as_the_example_says(keyed, tmp_path, 
     keyed.window.actions_table.run("slice-files")
     keyed.settle()
 
-    assert seen[0][0].startswith("As it stands there is no {nothing}")
+    assert seen[0][0].startswith("Current settings: {nothing}")
     assert [enabled for _, enabled in seen] == [False, True]
     shown = seen[1][0].splitlines()
     written = sorted(each.name for each in (tmp_path / "slices").iterdir())

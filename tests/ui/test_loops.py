@@ -38,7 +38,7 @@ def test_without_a_span_both_actions_say_what_to_do_first(at_work):
     for action in ("pull-loop", "own-recording"):
         at_work.window.status.words.said = ""
         run(at_work, action)
-        assert "Drag over the ruler to mark a rough span first" in at_work.window.status.words.said
+        assert "Needs a loop. Drag over the ruler." in at_work.window.status.words.said
 
 
 def test_the_loop_is_written_where_one_says_and_a_no_writes_nothing(at_work, tmp_path, monkeypatch):

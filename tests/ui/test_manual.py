@@ -49,9 +49,9 @@ def test_f1_opens_the_page_of_the_stage_and_nothing_outside_is_shown(at_work):
     manual = at_work.window.beside.manual
     assert manual.isVisible()
     assert manual.text.source() == QUrl.fromLocalFile(str(page_of(Stage.REWORK)))
-    assert "takes the clip apart" in manual.text.toPlainText()
+    assert "slices the clip" in manual.text.toPlainText()
     manual.first.click()
-    assert "Nothing is ever written into the recording" in manual.text.toPlainText()
+    assert "Recordings are never changed" in manual.text.toPlainText()
     assert manual.text.document().resource(2, QUrl("tighten.png")) is not None
     manual.back.click()
     assert manual.text.source().fileName() == "rework.md"

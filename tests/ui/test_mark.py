@@ -322,7 +322,7 @@ def test_marks_at_equal_parts_and_as_found(marking):
     tray = marking.window.mark_tray
     every = int(marking.desk.shown.counts.sum())
     tray.grid.setCurrentText("equal parts")
-    tray.parts.setValue(8)
+    marking.type_into(tray.parts, "8")
 
     marking.click(tray.mark_grid)
     parts = marking.desk.shown.recording.onsets.frame_array[marking.desk.shown.counts]

@@ -46,7 +46,7 @@ def test_a_control_is_bound_to_the_slider_that_is_touched_and_a_turn_is_one_step
     slider = strength(person)
     person.window.actions_table.run("learn-control")
     person.bot.mouseClick(slider, Qt.MouseButton.LeftButton, pos=QPoint(10, 32))
-    assert said[-1] == "Turn a control of the MIDI device first, then touch “Strength”"
+    assert said[-1] == "Turn a knob or press a pad first, then click “Strength”"
     turn(person, 256 + 21, 0.3)
     assert "channel 2, control 21" in said[-1]
     before, steps = slider.value, len(person.desk.store.history.past)
@@ -59,7 +59,7 @@ def test_a_control_is_bound_to_the_slider_that_is_touched_and_a_turn_is_one_step
     assert slider.value == 75
     person.desk.view.show_stage(Stage.MARK)
     turn(person, 277, 0.9)
-    assert said[-1].startswith("“Strength” is not in sight")
+    assert said[-1].startswith("“Strength” is hidden")
     assert slider.value == 75
 
 
@@ -108,9 +108,9 @@ def test_others_start_stop_and_place_the_window_that_is_in_time_with_them(at_wor
     table.run("in-time-jack")
     assert control.get(Word.IN_TIME) == InTime.JACK
     assert load_settings().in_time == "jack"
-    assert "JACK is not the sound output" in at_work.window.status.state.text()
+    assert "JACK is not the audio output" in at_work.window.status.state.text()
     control.put(Word.IS_IN_TIME, 1)
-    at_work.wait(lambda: "in time with JACK" in at_work.window.status.state.text())
+    at_work.wait(lambda: "in sync with JACK" in at_work.window.status.state.text())
     control.put(Word.POSITION, 96000)
     at_work.wait(lambda: desk.transport.position == 96000)
     control.put(Word.IS_PLAYING, 1)
@@ -156,7 +156,7 @@ def test_the_tempo_of_a_clock_is_shown_and_the_song_takes_it_when_it_is_told_to(
     said, table, control = told(at_work), at_work.window.actions_table, at_work.window.player.control
     before = at_work.session.tempo.beats_per_minute
     table.run("clock-tempo")
-    assert said[-1].startswith("No MIDI clock is heard")
+    assert said[-1].startswith("No MIDI clock received")
     table.run("in-time-clock")
     assert "no MIDI clock" in at_work.window.status.state.text()
     control.put(Word.CLOCK_TEMPO, 123_401_234)
@@ -175,13 +175,13 @@ def test_a_device_that_leaves_gaps_is_named_where_its_block_is_chosen(at_work):
     at_work.wait(
         lambda: (
             dialog._held.text()
-            == "“simulated output” leaves gaps at 512: choose more, or JACK as sound output."
+            == "“simulated output” drops out at 512 samples. Choose a larger buffer, or JACK as audio output."
         )
     )
-    assert "gaps at 512 samples" in at_work.window.status.state.text()
+    assert "dropouts at 512 samples" in at_work.window.status.state.text()
     control.put(Word.HELD, 1)
     control.text = "JACK"
-    at_work.wait(lambda: dialog._held.text().startswith("JACK has its own number"))
+    at_work.wait(lambda: dialog._held.text().startswith("JACK sets its own buffer size"))
     dialog.close()
 
 
@@ -191,4 +191,4 @@ def test_media_keys_are_off_and_without_a_bus_that_is_said(at_work, monkeypatch)
     at_work.desk.preferences.keep(block=256)
     assert said == []
     at_work.desk.preferences.keep(has_media_keys=True)
-    assert said == ["The desktop’s media keys cannot be used: no session bus answers"]
+    assert said == ["Cannot use media keys: the desktop has no session bus"]

@@ -117,7 +117,7 @@ def test_what_is_stretched_is_hatched_along_the_foot_and_what_is_not_is_clean(fl
 
     assert min(shades(span) for span in stretched) > 1
     track = flams.session.tracks[0].id
-    flams.desk.store.apply(lambda s: set_moving(s, track, by=MoveBy.CUTTING), "Cut")
+    flams.desk.store.apply(lambda s: set_moving(s, track, by=MoveBy.CUTTING), "Slice at")
     flams.settle()
     foot = picture(lane)[-8:-4]
     assert max(shades(span) for span in stretched) == 1  # hits begin as played: only gaps before the next
@@ -204,7 +204,7 @@ def grooves(person, first):
     view.show_stage(Stage.TIGHTEN)
     view.fit()
     first, other = person.session.tracks[:2]
-    store.apply(lambda s: set_recipe(s, first.id, None, Scope(span=(2.0, 4.0)), strength=0.5), "Span")
+    store.apply(lambda s: set_recipe(s, first.id, None, Scope(span=(2.0, 4.0)), strength=0.5), "Range")
     take = first.takes[0]
     store.apply(lambda s: hush(s, first.id, take, [Hush(4 * STEP, 6 * STEP)]), "Silence")
     view.show_evidence(Evidence.GROOVE)
@@ -257,7 +257,7 @@ def arrangements(person, first):
     view, store, window = person.desk.view, person.desk.store, person.window
     view.show_stage(Stage.REWORK)
     middle = round(2.0 * RATE)
-    store.apply(lambda s: split(s, first.id, [middle]), "Cut")
+    store.apply(lambda s: split(s, first.id, [middle]), "Slice at")
     clips = person.session.tracks[0].clips
     store.apply(lambda s: set_clip(s, [(first.id, clips[0].id)], fade_in=0.5), "Fade")
     person.settle()
@@ -267,9 +267,9 @@ def arrangements(person, first):
     yield "a range"
     view.choose_range(None)
     place = (first.id, person.session.tracks[0].clips[0].id)
-    store.apply(lambda s: take_apart(s, place, Cuts()), "Apart")
+    store.apply(lambda s: take_apart(s, place, Cuts()), "Slice")
     ids = person.session.tracks[0].clips[0].take.slices.ids
-    store.apply(lambda s: set_scatter(s, place, ids[::2], Scatter(loudness=12.0)), "Scatter")
+    store.apply(lambda s: set_scatter(s, place, ids[::2], Scatter(loudness=12.0)), "Random")
     person.settle()
     view.choose_hits(place, ids[1:3])
     shape = window.timeline.shape
@@ -288,7 +288,7 @@ def patterns(person):
     view.show_stage(Stage.REWORK)
     track = person.session.tracks[1]
     view.focus(track.id)
-    store.apply(lambda s: take_apart(s, (track.id, track.clips[0].id), Cuts(At.LINES, step=0.125)), "Apart")
+    store.apply(lambda s: take_apart(s, (track.id, track.clips[0].id), Cuts(At.LINES, step=0.125)), "Slice")
     for action in ("put-on-keys", "pattern", "rounds-more"):
         window.actions_table.run(action)
         person.settle()

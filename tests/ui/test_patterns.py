@@ -324,7 +324,7 @@ def test_what_is_played_in_is_kept_round_by_round_and_tightened(drawn):
     count = len(pattern(person))
     for beat in beats:
         play(3, beat)
-    assert label(person) == "Play in, round 1"
+    assert label(person) == "Record pattern, pass 1"
     assert len(pattern(person)) == count + 3
     made = pattern(person)
     at = [made.places.index(pytest.approx(beat, abs=1e-4)) for beat in beats]
@@ -332,7 +332,7 @@ def test_what_is_played_in_is_kept_round_by_round_and_tightened(drawn):
     desk.transport.moved.emit(person.session.frame_of(take.beat + 3.9))
     desk.transport.moved.emit(person.session.frame_of(take.beat))
     play(4, 0.5)
-    assert label(person) == "Play in, round 2"
+    assert label(person) == "Record pattern, pass 2"
     person.press(Qt.Key.Key_Backspace)
     assert len(pattern(person)) == count + 3
     for beat in (0.75, 3.07, 3.2):
@@ -419,5 +419,5 @@ def test_of_several_chosen_steps_the_one_clicked_last_is_the_last_and_a_long_one
     drag.to(drag.most - 0.1)
     assert "is over" not in drag.words
     drag.to(min(64.0, drag.most + 1.0))
-    assert "the sound is over after" in drag.words
+    assert "the slice ends after" in drag.words
     drag.cancel()

@@ -33,16 +33,16 @@ def choose(dialog, name, index):
 
 def test_every_setting_has_its_row_and_is_found_by_name(person, dialog):
     assert tuple(dialog.fields) == ROWS
-    person.window.beside.edit_preferences("Save by itself")
+    person.window.beside.edit_preferences("Autosave")
     shown = person.window.findChildren(PreferencesDialog)[-1]
-    assert shown.fields["Save by itself"].hasFocus() or shown.isVisible()
+    assert shown.fields["Autosave"].hasFocus() or shown.isVisible()
     shown.close()
 
 
 def test_devices_that_are_there_are_offered_and_used(person, dialog):
     used = []
     person.window.player.use = lambda **which: used.append(which)
-    combo = dialog.fields["Sound input"]
+    combo = dialog.fields["Audio input"]
     assert [combo.itemText(row) for row in range(combo.count())] == [
         "Automatic",
         "Simulated",
@@ -50,7 +50,7 @@ def test_devices_that_are_there_are_offered_and_used(person, dialog):
     ]
     combo.setCurrentIndex(2)
     combo.activated.emit(2)
-    choose(dialog, "Frames at once", 2)
+    choose(dialog, "Buffer size (samples)", 2)
 
     assert used[-1] == {"output": "auto", "heard": "Stair mic, ALSA", "block": 256}
     assert (load_settings().input, load_settings().block) == ("Stair mic, ALSA", 256)
@@ -78,7 +78,7 @@ def test_the_theme_is_another_at_once_and_may_follow_the_desktop(person, dialog,
 
 
 def test_the_click_is_that_of_this_session_and_of_new_ones(person, dialog):
-    choose(dialog, "Click of new sessions", 2)
+    choose(dialog, "Default metronome sound", 2)
     assert person.session.click.sound is ClickSound.BELL
     person.desk.store.mark_saved(person.desk.store.history.session)
     person.window.session_files.new()
@@ -91,7 +91,7 @@ def test_takes_are_kept_where_it_was_said(dialog, tmp_path, monkeypatch):
     dialog._on_folder()
     path, _ = new_take()
     assert path.parent == tmp_path / "takes here"
-    assert dialog.fields["Takes are kept in"].text() == str(tmp_path / "takes here")
+    assert dialog.fields["Takes folder"].text() == str(tmp_path / "takes here")
 
 
 def test_no_more_steps_are_saved_than_were_asked_for(at_work, tmp_path):

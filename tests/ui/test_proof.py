@@ -63,7 +63,7 @@ def test_it_follows_each_edit_and_is_nowhere_old(proved):
 
     proved.desk.store.apply(lambda s: set_tighten(s, track, strength=0.0), "Strength")
     assert proved.desk.proving.proof is None
-    assert "listened to" in proved.window.export_tray.proof.text()
+    assert "Checking joins" in proved.window.export_tray.proof.text()
     after = again(proved)
     assert len(after.joins) == 0
     assert after.peak == pytest.approx(np.abs(proved.offline(proved.session.frames)).max(), rel=1e-6)
@@ -72,10 +72,10 @@ def test_it_follows_each_edit_and_is_nowhere_old(proved):
 def test_a_session_opened_while_export_is_shown_is_being_listened_to(person, hits_file):
     person.desk.view.show_stage(Stage.EXPORT)
     said = person.window.export_tray.proof
-    assert said.text() == "There is nothing yet."
+    assert said.text() == "Nothing to export. Open a recording."
     person.window.open([hits_file])
     person.settle()
-    assert said.text() != "There is nothing yet."
+    assert said.text() != "Nothing to export. Open a recording."
 
 
 def test_nobody_is_served_while_nobody_looks(at_work):
@@ -88,7 +88,7 @@ def test_nobody_is_served_while_nobody_looks(at_work):
 
 def test_the_click_is_not_part_of_what_is_proved(proved):
     before = proved.desk.proving.proof
-    proved.desk.store.apply(lambda s: set_click(s, Click(is_on=True, level=6.0)), "Click")
+    proved.desk.store.apply(lambda s: set_click(s, Click(is_on=True, level=6.0)), "Metronome")
     after = again(proved)
     assert (after.peak, after.loudness) == (before.peak, before.loudness)
 
@@ -98,7 +98,7 @@ def test_a_click_on_a_join_goes_there(proved):
     frame = int(proof.joins[5])
     click(proved, lane(proved).x_of(frame))
     assert proved.desk.transport.position == frame
-    assert "nothing is heard of it" in proved.window.status.words.text()
+    assert "inaudible" in proved.window.status.words.text()
     gap = max(range(len(proof.joins) - 1), key=lambda at: proof.joins[at + 1] - proof.joins[at])
     middle = (int(proof.joins[gap]) + int(proof.joins[gap + 1])) / 2
     click(proved, lane(proved).x_of(middle))
@@ -115,20 +115,20 @@ def test_n_goes_to_what_clicks_and_a_longer_crossfade_is_offered(proved, monkeyp
     proved.desk.transport.go_to(0)
     proved.press("n")
     assert proved.desk.transport.position == proved.desk.proving.proof.joins[number]
-    assert "it clicks" in proved.window.status.words.text()
+    assert "Audible" in proved.window.status.words.text()
 
     menu = lane(proved).offer(number)
     (action,) = menu.actions()
-    assert action.text() == "Cross longer"
+    assert action.text() == "Lengthen crossfade"
     before = proved.session.tracks[0].moving.crossfade
     action.trigger()
     assert proved.session.tracks[0].moving.crossfade == 2 * before
-    assert proved.desk.store.history.undo_label == "Mend: cross longer"
+    assert proved.desk.store.history.undo_label == "Fix: lengthen crossfade"
 
 
 def test_a_cut_edge_is_faded_longer_or_put_where_the_wave_crosses(proved):
     track = proved.session.tracks[0]
-    proved.desk.store.apply(lambda s: split(s, track.id, [30_000]), "Cut")
+    proved.desk.store.apply(lambda s: split(s, track.id, [30_000]), "Slice at")
     second = proved.session.tracks[0].clips[1]
     proved.desk.store.apply(lambda s: trim(s, track.id, second.id, start=31_003, end=None), "Trim")
     proof = again(proved)
@@ -137,16 +137,16 @@ def test_a_cut_edge_is_faded_longer_or_put_where_the_wave_crosses(proved):
     assert len(starts) == 1
     assert len(ends) == 1
     mends = dict(proved.window.commands.proof.mends(int(starts[0])))
-    assert list(mends) == ["Fade longer", "To the nearest crossing"]
-    mends["Fade longer"]()
+    assert list(mends) == ["Lengthen fade", "Snap to zero crossing"]
+    mends["Lengthen fade"]()
     assert proved.session.tracks[0].clip(second.id).fade_in == 0.01
-    mends["To the nearest crossing"]()
+    mends["Snap to zero crossing"]()
     frame = proved.session.tracks[0].clip(second.id).source_start
     samples = proved.desk.recordings.pool.get(second.recording).region.samples.sum(axis=1)
     assert 0 < abs(frame - 31_003) < 1000
     assert samples[frame - 1] * samples[frame] <= 0
     again(proved)
-    dict(proved.window.commands.proof.mends(int(ends[0])))["Fade longer"]()
+    dict(proved.window.commands.proof.mends(int(ends[0])))["Lengthen fade"]()
     assert proved.session.tracks[0].clips[0].fade_out == 0.01
 
 
@@ -172,7 +172,7 @@ def test_a_recording_that_begins_in_the_middle_of_a_sound_clicks_and_none_is_cal
     proof = full(person, tmp_path, tone)
     assert proof.clicks == 1
     assert (proof.joins[0], proof.found.edges[0]) == (0, Edge.START)
-    assert "1 click: N goes there" in person.window.export_tray.proof.text()
+    assert "1 click (N: next)" in person.window.export_tray.proof.text()
 
 
 def test_one_that_rises_from_silence_and_ends_in_it_has_no_joins(person, tmp_path):

@@ -144,7 +144,7 @@ def test_keys_step_from_section_to_section_and_say_where_none_is(named):
     run(named, "next-section")
     assert beat_now(named) == pytest.approx(3.0, abs=1e-3)
     run(named, "next-section")
-    assert "There is no section there" in named.window.status.words.said
+    assert "No section here" in named.window.status.words.said
     run(named, "previous-section")
     assert beat_now(named) == pytest.approx(0.0, abs=1e-3)
 
@@ -155,7 +155,7 @@ def test_away_from_every_section_that_is_said(named):
     for action in ("rename-section", "loop-section"):
         named.window.status.words.said = ""
         run(named, action)
-        assert "There is no section at the playhead" in named.window.status.words.said
+        assert "Needs a section at the playhead" in named.window.status.words.said
     run(named, "remove-section")
 
     assert names(named) == ["One", "Two"]
@@ -190,7 +190,7 @@ def test_a_click_jumps_and_the_menu_of_a_section_does_what_it_says(named):
     QTimer.singleShot(50, choose)
     lane.contextMenuEvent(QContextMenuEvent(QContextMenuEvent.Reason.Mouse, place, lane.mapToGlobal(place)))
 
-    assert words == ["Jump there", "Loop", "Rename…", "Remove"]
+    assert words == ["Go to section", "Loop", "Rename…", "Remove"]
     assert names(named) == ["One", "Verse"]
 
 

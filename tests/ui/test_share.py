@@ -33,7 +33,7 @@ def test_what_export_would_write_is_at_the_address_that_is_copied(sharing):
     dialog.who.choose(1)
     dialog.go.click()
     assert dialog.go.text() == "Cancel"
-    assert "The address is copied" in finished(sharing)
+    assert "The address was copied" in finished(sharing)
 
     address = QGuiApplication.clipboard().text()
     host, _, path = address.removeprefix("http://").partition("/")
@@ -54,22 +54,22 @@ def test_a_wrong_key_is_told_and_the_right_one_goes_on(sharing):
     right = dialog.key.text()
     dialog.key.setText("wrong")
     dialog.go.click()
-    assert "does not know this key" in finished(sharing)
+    assert "rejected the key" in finished(sharing)
     assert dialog.go.text() == "Try again"
     dialog.key.setText(right)
     dialog.go.click()
-    assert "It is at http://127.0.0.1" in finished(sharing)
+    assert "Uploaded to http://127.0.0.1" in finished(sharing)
 
 
 def test_cancelled_it_is_taken_back_and_an_address_that_is_none_is_told(sharing):
     dialog = sharing.dialog
     dialog.go.click()
     dialog.go.click()
-    assert "taken back" in finished(sharing)
+    assert "The upload was removed" in finished(sharing)
     assert not list(dialog._sharing.practice_place().shelf.folder.iterdir())
     dialog.place.setText("http://harbour.example")
     dialog.go.click()
-    assert "without encryption" in dialog.told.text()
+    assert "not encrypted" in dialog.told.text()
     assert TRIES > 1
 
 
@@ -78,7 +78,7 @@ def test_a_key_is_for_the_place_it_was_given_for_and_an_upload_goes_on_at_its_ow
     right, first = dialog.key.text(), dialog.place.text()
     sharing.bot.keyClicks(dialog.key, "x")  # a wrong one
     dialog.go.click()
-    assert "does not know this key" in finished(sharing)
+    assert "rejected the key" in finished(sharing)
     dialog._sharing.ask_key = asked.append
 
     other = SharePlace(tmp_path / "other").start()
@@ -94,6 +94,6 @@ def test_a_key_is_for_the_place_it_was_given_for_and_an_upload_goes_on_at_its_ow
     assert dialog.go.text() == "Try again"
     dialog.place.setText(other.address)  # and pressed before the field was left
     dialog.go.click()
-    assert "given for another place" in dialog.told.text()
+    assert "for another server" in dialog.told.text()
     assert not list(other.shelf.folder.iterdir())
     other.close()

@@ -73,7 +73,7 @@ def test_a_clip_is_taken_apart_sounds_as_before_and_is_whole_again_by_keys(at_wo
     at_work.settle()
 
     assert len(slices(at_work)) > 8
-    assert label(at_work) == "Take apart at onsets"
+    assert label(at_work) == "Slice clip at onsets"
     np.testing.assert_array_equal(at_work.offline(60000), before)
     assert at_work.window.timeline.shape.isVisible()
     at_work.press(Qt.Key.Key_H, CONTROL | SHIFT)
@@ -92,7 +92,7 @@ def test_hits_are_chosen_by_click_shift_sweep_and_arrow(apart):
     assert view.hits == (ids[5],)
     apart.drag(wave(apart), (x_of(apart, 3, 0.01) - 4, foot(apart)), (x_of(apart, 6, 0.01) - 4, foot(apart)))
     assert view.hits == ids[3:6]
-    assert label(apart) == "Take apart at onsets"
+    assert label(apart) == "Slice clip at onsets"
 
 
 def open_dialogs():
@@ -189,7 +189,7 @@ def test_the_end_of_a_hit_is_dragged(apart):
 
     apart.drag(wave(apart), (edge - 2, 80), (middle, 80), modifier=None)
 
-    assert label(apart) == "Length of hit"
+    assert label(apart) == "Set hit length"
     _starts, ends = spans(apart)
     assert float(wave(apart).x_of(ends[number])) < edge - 10
     assert 0 < slices(apart).spans[number] < slices(apart).ends[number] - slices(apart).starts[number]
@@ -323,7 +323,7 @@ def test_rolls_and_scatters_are_set_in_the_tray_and_taken_back(apart):
 def test_a_slider_moves_all_chosen_hits_by_as_much(apart):
     tray, view = apart.window.trays[Stage.REWORK], apart.desk.view
     view.choose_hits(view.place, slices(apart).ids[1:3])
-    press(apart, "loudness-more")
+    press(apart, "hit-loudness-more")
     view.choose_hits(view.place, slices(apart).ids[2:4])
 
     tray.hits.sliders["loudness"][0].settled.emit(-6.0)
@@ -376,7 +376,7 @@ def test_the_rhythm_of_another_clip_and_the_bands_of_two(apart, tmp_path, monkey
     assert apart.session == session
     assert not np.allclose(seen[0], own)
     press(apart, "take-rhythm")
-    assert label(apart) == "Take the rhythm of other"
+    assert label(apart) == "Copy rhythm from other"
     press(apart, "share-bands")
 
     low, high = (track.clips[0].take.crossover for track in apart.session.tracks)
@@ -403,7 +403,7 @@ def test_with_no_hit_chosen_delete_asks_for_hits_and_the_clip_goes_by_its_strip_
     for name in ("drop-onset", "cut-out", "delete-close"):
         press(apart, name)
         assert apart.session is session
-        assert "Choose hits to" in apart.window.status.words.said
+        assert "Select hits to" in apart.window.status.words.said
     apart.desk.view.choose_clips((apart.desk.view.place,))
     press(apart, "drop-onset")
     assert not apart.session.tracks[0].clips
@@ -424,7 +424,7 @@ def test_a_hit_is_taken_from_its_attack_on_and_no_end_of_the_one_before(apart, p
     x = round(float(wave(apart).x_of(starts[4]))) + pixels
     apart.click(wave(apart), (x, 80))
     assert apart.desk.view.hits == (slices(apart).ids[4],)
-    assert label(apart) == "Take apart at onsets"
+    assert label(apart) == "Slice clip at onsets"
 
 
 @pytest.mark.parametrize("both", [False, True])
@@ -474,4 +474,4 @@ def test_repeats_and_grid_of_a_roll_tell_what_sounds(apart):
     rows.count.activated.emit(2)
     apart.wait(lambda: rows.step.currentText() == "evenly")
     assert rows.count.currentText() == "3"
-    assert "not on the grid any more" in apart.window.status.words.said
+    assert "off the grid" in apart.window.status.words.said

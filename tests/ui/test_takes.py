@@ -97,7 +97,7 @@ def test_a_take_lies_where_it_was_played_once_its_delay_is_measured(singer, monk
     assert abs(raw - SIMULATED_DELAY * RATE) <= 1
     assert dialog.measured == pytest.approx(SIMULATED_DELAY * 1000, abs=0.03)
     assert abs(off_by(singer, take, samples)) <= 1
-    assert "Three rounds agree to ±0.0" in words
+    assert "Three measurements agree to ±0.0" in words
     assert "JACK" not in words
 
 
@@ -112,7 +112,7 @@ def test_a_take_is_kept_until_the_session_has_it_and_asked_about_where_none_has(
     assert offer_takes(singer.window)
     assert (found.path, found.about.track) == (path, "Take 1")
     (box,) = singer.window.findChildren(QMessageBox)
-    next(each for each in box.buttons() if each.text() == "Bring it in").click()
+    next(each for each in box.buttons() if each.text() == "Restore").click()
     singer.settle()
     assert sum(each.name == "Take 1" for each in singer.session.tracks) == 2
 
@@ -155,8 +155,8 @@ def test_a_take_that_cannot_be_written_on_is_told_at_once_and_what_was_written_i
 
     (recording,) = [each for each in singer.session.recordings if "take" in each.file]
     assert recording.frames > 0.7 * RATE
-    assert f"{recording.frames / RATE:.1f} s of it are kept" in said[0]
-    assert ("too large" if ends == "full" else "is gone") in said[0]
+    assert f"Its first {recording.frames / RATE:.1f} s were kept" in said[0]
+    assert ("too large" if ends == "full" else "process ended") in said[0]
 
 
 def test_with_a_count_in_what_was_recorded_before_bar_one_is_left_out(singer):
@@ -214,9 +214,9 @@ def test_where_nothing_comes_back_the_delay_is_not_guessed_and_can_be_measured_a
     monkeypatch.setattr(LoopbackDialog, "exec", measure)
     singer.window.actions_table.run("input-delay")
     dialog, unsteady, nothing, unclear = dialogs
-    assert "±7.00 ms. Takes can be off by as much: choose JACK" in unsteady
-    assert nothing.startswith("Nothing came back")
-    assert unclear.startswith("The sounds could not be told")
+    assert "±7.00 ms. Takes can be off by as much. For exact takes, choose JACK" in unsteady
+    assert nothing.startswith("No signal. Check the cable, the input and its level.")
+    assert unclear.startswith("The sounds are hidden in noise. Raise the level and measure again. Connect")
     assert not dialog._loopback.is_on
     assert singer.desk.preferences.settings.input_ms == {}
 
@@ -270,7 +270,7 @@ def test_a_take_over_a_session_that_was_left_meanwhile_is_not_put_into_the_next_
     singer.desk.store.mark_saved(singer.desk.store.history.session)
     singer.window.session_files.new()
     singer.desk.transport.stop()
-    singer.bot.waitUntil(lambda: any("is kept" in words for words in said), timeout=10000)
+    singer.bot.waitUntil(lambda: any("is saved for recovery" in words for words in said), timeout=10000)
     singer.settle()
     assert singer.session.tracks == ()
     assert [each.about.track for each in left_behind()] == ["Take 1"]

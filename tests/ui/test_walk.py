@@ -17,7 +17,7 @@ def middle(widget, window):
 
 def test_three_cards_open_the_demo_files_or_the_walk(person, monkeypatch, hits_file):
     cards = welcome(person).cards
-    assert [card.accessibleName() for card in cards] == ["Open the demo", "Open files", "Walk through"]
+    assert [card.accessibleName() for card in cards] == ["Open demo session", "Open files", "Guided tour"]
     assert all(card.isVisible() for card in cards)
     monkeypatch.setattr(QFileDialog, "getOpenFileNames", lambda *_: ([str(hits_file)], ""))
     person.click(cards[1])
@@ -71,6 +71,6 @@ def test_the_walk_ends_where_nothing_is_left_to_point_at(at_work):
     at_work.window.actions_table.run("walk")
     walk = at_work.window.beside.walk
     track = at_work.session.tracks[0].id
-    at_work.desk.store.apply(lambda session: remove_track(session, track), "Remove the track")
+    at_work.desk.store.apply(lambda session: remove_track(session, track), "Remove track")
     assert not walk.is_on
     assert not walk.card.isVisible()

@@ -94,7 +94,11 @@ class Analyses(QObject):
                 self._amend(found)
                 if not len(found.analysis.onsets):
                     self._tasks.told.emit(
-                        tr("No hits found in {0}: it is silent, or very even.", recording.file)
+                        tr(
+                            "No hits found in {0}. The recording is silent or very even. Lower the threshold "
+                            "in Mark.",
+                            recording.file,
+                        )
                     )
 
         def fail(error: ChronotomeError) -> None:
@@ -104,7 +108,7 @@ class Analyses(QObject):
                 self._say_why_not(recording, error)
 
         place = self._recordings.places.get(recording.content)
-        words = tr("Finding hits in {0}", recording.file) + (tr(" as {0}", asked[1]) if asked[1] else "")
+        words = tr("Detecting onsets in {0}", recording.file) + (tr(" as {0}", asked[1]) if asked[1] else "")
         self._tasks.run(words, lambda progress: _find(recording, source, place, progress), show, fail)
 
     def _measure(self, recording: Recording, source: Source) -> None:
@@ -126,7 +130,7 @@ class Analyses(QObject):
         frames = at_other_rate(onsets.frame_array, recording.rate, source.rate)
         samples = source.region.samples
         self._tasks.run(
-            tr("Measuring hits of {0}", recording.file),
+            tr("Analysing hits of {0}", recording.file),
             lambda _progress: hit_traits(samples, source.rate, frames),
             show,
             fail,
@@ -135,7 +139,9 @@ class Analyses(QObject):
     def _say_why_not(self, recording: Recording, error: ChronotomeError) -> None:
         name = recording.file
         if isinstance(error, Cancelled):
-            self._tasks.told.emit(tr("No hits were looked for in {0}. Find hits, in Mark, does it.", name))
+            self._tasks.told.emit(
+                tr("Onsets of {0} are not detected yet. Choose Detect onsets in Mark.", name)
+            )
         else:
             self._tasks.error.emit(str(error))
 

@@ -49,7 +49,7 @@ class Batching(QObject):
             return outcomes
 
         self._task = self._tasks.run(
-            tr("The same for {0} files", len(paths)), work, lambda _outcomes: self._end(None), self._end
+            tr("Process {0} files", len(paths)), work, lambda _outcomes: self._end(None), self._end
         )
 
     def cancel(self) -> None:

@@ -21,7 +21,7 @@ from chronotome.session.edits.clips import Place
 from chronotome.session.model import Clip, Recording, Session
 from chronotome.words import tr
 
-MEANWHILE = tr("Something of it was changed meanwhile: bounce it again")
+MEANWHILE = tr("Cannot bounce: the session changed meanwhile. Bounce again.")
 
 
 class Bouncing(QObject):

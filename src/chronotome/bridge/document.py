@@ -137,7 +137,7 @@ class Document(QObject):
         if isinstance(lock, Holder):
             self._tasks.told.emit(
                 tr(
-                    "“{0}” is open {1}: this is a copy, to be saved elsewhere.",
+                    "“{0}” is open {1}. This is a copy: save it under another name.",
                     readable(folder or ""),
                     lock.words,
                 )
@@ -216,7 +216,7 @@ class Document(QObject):
                 self._recordings.has_another_content(recording.content, facts)
             then()
 
-        self._tasks.run(tr("Writing recordings anew"), work, show)
+        self._tasks.run(tr("Writing recordings"), work, show)
 
     def begin_with(self, session: Session) -> None:
         """What a new session begins as; the one that is open too, where nothing was done in it yet."""
@@ -249,7 +249,11 @@ class Document(QObject):
 
         def show(_done: None) -> None:
             self._tasks.told.emit(
-                tr("A copy is in “{0}”; this is still “{1}”", readable(folder), readable(self.title))
+                tr(
+                    "Saved a copy in “{0}”. You are still working in “{1}”.",
+                    readable(folder),
+                    readable(self.title),
+                )
             )
 
         self._tasks.run(tr("Saving {0}", folder.name), work, show)
@@ -260,7 +264,7 @@ class Document(QObject):
         self._tasks.run(
             tr("Packing {0}", path.name),
             lambda progress: pack(path, history, places, progress),
-            lambda written: self._tasks.told.emit(tr("Packed as “{0}”", readable(written))),
+            lambda written: self._tasks.told.emit(tr("Packed session as “{0}”", readable(written))),
         )
 
     def unpack(self, path: Path, folder: Path) -> None:
@@ -343,7 +347,11 @@ def _saved(
         folder.mkdir(parents=True, exist_ok=True)
     lock = take(folder)
     if isinstance(lock, Holder):
-        raise CannotWrite(folder, tr("it is open {0}", lock.words), tr("Close it there, or save elsewhere."))
+        raise CannotWrite(
+            folder,
+            tr("the session is open {0}", lock.words),
+            tr("Close the session there, or save under another name."),
+        )
     try:
         return save_session(folder, history, places, progress), lock
     except BaseException:

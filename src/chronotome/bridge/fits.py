@@ -34,15 +34,17 @@ class Fits(QObject):
         """Write the fit beside the recording's file."""
         recording, place = self._store.session.recording_with(content), self._recordings.places.get(content)
         if place is None:
-            self._tasks.told.emit(tr("{0} was not found: Session, Find missing recordings", recording.file))
+            self._tasks.told.emit(
+                tr("{0} is missing. Choose File > Find missing recordings.", recording.file)
+            )
             return
         if any(place.is_relative_to(folder) for folder in (OURS, self.left_alone) if folder is not None):
             self._tasks.told.emit(
-                tr("{0} lies in a session of which this is a copy: save it first.", recording.file)
+                tr("{0} belongs to a session that is open elsewhere. Save this copy first.", recording.file)
             )
             return
         try:
-            self._tasks.told.emit(tr("Wrote {0}", write_sidecar(recording, place)))
+            self._tasks.told.emit(tr("Saved {0}", write_sidecar(recording, place)))
         except ChronotomeError as error:
             self._tasks.error.emit(str(error))
 

@@ -81,7 +81,7 @@ class InTimeSwitch(QObject):
         """How it is, for the status line; empty where nothing is followed."""
         if self.wanted is InTime.JACK:
             is_there = self._player.in_time is InTime.JACK
-            return tr("in time with JACK") if is_there else tr("JACK is not the sound output")
+            return tr("in sync with JACK") if is_there else tr("JACK is not the audio output")
         if self.wanted is InTime.CLOCK:
             tempo = self.tempo
             return tr("no MIDI clock") if tempo is None else tr("MIDI clock {0:.2f} bpm", tempo)

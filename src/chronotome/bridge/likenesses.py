@@ -43,7 +43,7 @@ class Likenesses(QObject):
             then(known)
             return
         if source is None or not source.is_whole:
-            self._tasks.told.emit(tr("The recording is being read: ask again in a moment"))
+            self._tasks.told.emit(tr("Still reading the recording. Try again in a moment."))
             return
         self._asked.setdefault(key, []).append(then)
         if len(self._asked[key]) == 1:
@@ -69,4 +69,4 @@ class Likenesses(QObject):
         def work(_progress: Progress) -> Likeness:
             return likeness_of(samples, rate, starts, ends)
 
-        self._tasks.run(tr("Listening to hits"), work, told, failed)
+        self._tasks.run(tr("Comparing hits"), work, told, failed)

@@ -45,6 +45,8 @@ class PlayingIn(QObject):
         self._pattern: PatternId | None = None
         self._round: list[_Played] = []
         self._label, self._number, self._last = "", 0, -np.inf
+        self._labels = set[str]()
+        """Of passes: the steps of undo that taking back may undo."""
         self._is_begun = False
         keys.played.connect(self._on_played)
         transport.moved.connect(self._on_moved)
@@ -73,8 +75,7 @@ class PlayingIn(QObject):
 
     def take_back(self) -> bool:
         """The last round, as it is so far, or the one before it; False where there is none."""
-        undone = self._store.history.undo_label or ""
-        if not self.is_on or not undone.startswith("Play in"):
+        if not self.is_on or self._store.history.undo_label not in self._labels:
             return False
         self._store.undo()
         self._new_round()
@@ -84,7 +85,8 @@ class PlayingIn(QObject):
     def _new_round(self) -> None:
         self._number += 1
         self._round, self._is_begun = [], False
-        self._label = tr("Play in, round {0}", self._number)
+        self._label = tr("Record pattern, pass {0}", self._number)
+        self._labels.add(self._label)
 
     def _on_moved(self, frame: float) -> None:
         """Back at the loop's start: another round."""

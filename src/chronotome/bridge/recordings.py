@@ -225,7 +225,10 @@ class Recordings(QObject):
                 self._let_go_of(before)
             elif before is not None:
                 self._tasks.told.emit(
-                    tr("{0} could not be read again: it goes on with what was read before.", path.name)
+                    tr(
+                        "{0} could not be read again. Chronotome uses the audio that it read before.",
+                        path.name,
+                    )
                 )
                 self._resample(before)
             else:
@@ -271,7 +274,7 @@ class Recordings(QObject):
         name = path.name
         if isinstance(error, Cancelled):
             self._tasks.told.emit(
-                tr("{0} was not read to its end: it is silent until it is opened anew.", name)
+                tr("{0} could not be read to its end. It stays silent until you reopen the session.", name)
             )
         else:
             self._tasks.error.emit(str(error))
@@ -349,7 +352,7 @@ class Recordings(QObject):
                 self.missing.emit(dict(self.lost))
 
         self._tasks.run(
-            tr("Looking for recordings"), lambda progress: find_recordings(lost, places, progress), show
+            tr("Searching for recordings"), lambda progress: find_recordings(lost, places, progress), show
         )
 
 

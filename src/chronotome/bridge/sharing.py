@@ -50,7 +50,7 @@ class Sharing(QObject):
     def practice_place(self) -> SharePlace:
         """The stand-in, which runs as long as the window."""
         if self._place is None:
-            self._place = SharePlace(state_folder() / tr("share place")).start()
+            self._place = SharePlace(state_folder() / tr("server")).start()
         return self._place
 
     def close(self) -> None:
@@ -63,7 +63,7 @@ class Sharing(QObject):
     def ask_key(self, place: str) -> None:
         """Look for the key of a place; a store may take its time."""
         self._tasks.run(
-            tr("Asking the secret store"),
+            tr("Reading the system keyring"),
             lambda progress: kept_key(origin_of(place), progress),
             lambda key: self.key_found.emit(place, key or ""),
         )

@@ -104,7 +104,7 @@ class Shelf(QObject):
                 self._scan = None
                 self._set(entries)
 
-        self._scan = self._tasks.run(tr("Looking through {0}", folder.name), work, show)
+        self._scan = self._tasks.run(tr("Scanning {0}", folder.name), work, show)
 
     def _set(self, entries: list[ShelfEntry]) -> None:
         self.entries = entries
@@ -148,7 +148,7 @@ class Shelf(QObject):
                 self.stop()
 
         self._tasks.run(
-            tr("Fetching {0}", shown(entry.path.name)),
+            tr("Loading {0}", shown(entry.path.name)),
             lambda progress: _prepared(path, entry, session, self._arena, progress, in_tempo=asks_tempo),
             show,
             fail,

@@ -83,7 +83,7 @@ class Store(QObject):
         after = settled(edit(before))
         if is_within_reach(before, after):
             return after
-        self.refused.emit(tr("It would lie more than a day away: it stays as it was"))
+        self.refused.emit(tr("Not moved: the position would be more than a day away"))
         return before
 
     def draft(self, edit: Edit, *, is_sifting: bool = False) -> None:

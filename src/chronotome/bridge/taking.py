@@ -69,7 +69,7 @@ class _Running:
         number = self.control.take.get(TakeWord.PROBLEM)
         if number:
             return tr("the disk is full") if number == errno.ENOSPC else os.strerror(number)
-        return tr("the process that writes it is gone") if self.writer.poll() is not None else None
+        return tr("the writing process ended") if self.writer.poll() is not None else None
 
     def stop(self) -> None:
         """No more comes; what came is written."""
@@ -182,7 +182,7 @@ class Taking(QObject):
             go_on(self._performance[1])
         else:
             self._tasks.run(
-                tr("Opening the input"),
+                tr("Opening audio input"),
                 lambda progress: load_source(
                     facts_of(performance, progress), self._arena, rate, progress=progress
                 ),
@@ -267,7 +267,7 @@ class Taking(QObject):
         if lost:
             self._tasks.error.emit(
                 tr(
-                    "“{0}” lacks {1:.1f} s: the disk was too slow for that long.",
+                    "“{0}” has a gap of {1:.1f} s, because the disk was too slow.",
                     running.path.name,
                     lost / about.rate,
                 )
@@ -287,7 +287,11 @@ class Taking(QObject):
                 self.bring(LeftBehind(running.path, about), why)
             else:
                 self._tasks.told.emit(
-                    tr("{0} is kept: another session is open. The next start asks", about.track)
+                    tr(
+                        "{0} is saved for recovery, because another session is open. You are asked at "
+                        "the next start.",
+                        about.track,
+                    )
                 )
 
         self._tasks.run(tr("Writing {0}", running.path.name), work, show)
@@ -319,16 +323,18 @@ class Taking(QObject):
             length = facts.frames / facts.rate
             if why:
                 self._tasks.error.emit(
-                    tr("{0} ended: {2}. {1:.1f} s of it are kept.", about.track, length, why)
+                    tr("{0} ended: {2}. Its first {1:.1f} s were kept.", about.track, length, why)
                 )
             else:
                 told = f"{about.track}: {length:.1f} s"
-                self._tasks.told.emit(tr("{0}, kept on disk until the session is saved", told))
+                self._tasks.told.emit(tr("{0}, stored in the takes folder until you save the session", told))
 
         def fail(error: ChronotomeError) -> None:
             if why and not path.stat().st_size:
                 discard(path)
-                self._tasks.error.emit(tr("{0} ended: {1}. Nothing of it could be kept.", about.track, why))
+                self._tasks.error.emit(
+                    tr("{0} ended: {1}. Nothing was kept. Record the take again.", about.track, why)
+                )
             elif not isinstance(error, Cancelled):
                 self._tasks.error.emit(str(error))
 
@@ -337,7 +343,7 @@ class Taking(QObject):
     def _look(self) -> None:
         running = self._running
         if running is not None and running.control is not self._player.control:
-            self._tasks.error.emit(tr("The sound was started anew: {0} ends here.", running.about.track))
+            self._tasks.error.emit(tr("The audio device restarted, so {0} ends here.", running.about.track))
             self.end()
             return
         if running is not None and running.problem is not None:

@@ -75,15 +75,15 @@ def parser() -> argparse.ArgumentParser:
     main.add_argument("--version", action="version", version=f"chronotome {__version__}")
     commands = main.add_subparsers(dest="command", metavar="COMMAND")
 
-    onsets = commands.add_parser("onsets", help="find where hits start")
+    onsets = commands.add_parser("onsets", help="detect onsets")
     onsets.add_argument("audio", type=Path)
     onsets.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
     onsets.add_argument(
-        "--material", choices=["auto", *Material], default="auto", help="auto: as it is heard"
+        "--material", choices=["auto", *Material], default="auto", help="instrument; auto: detected"
     )
     onsets.add_argument("--least-spacing", type=between(0, 500), default=USUAL_SPACING, metavar="MS")
     onsets.add_argument(
-        "--strongest-per", type=_per, metavar="bar|beat|SECONDS", help="leave the weaker ones out"
+        "--strongest-per", type=_per, metavar="bar|beat|SECONDS", help="keep only the strongest onset of each"
     )
     for kind, words in (
         ("labels", "tab-separated labels"),
@@ -92,7 +92,7 @@ def parser() -> argparse.ArgumentParser:
     ):
         onsets.add_argument(f"--{kind}", type=Path, metavar="OUT", help=f"write {words} too")
     kinds = onsets.add_mutually_exclusive_group()
-    kinds.add_argument("--json", action="store_true", help="one JSON document (as without)")
+    kinds.add_argument("--json", action="store_true", help="one JSON document (default)")
     kinds.add_argument("--csv", action="store_true", help="frame,seconds,strength,band,locked")
 
     add_fit_commands(commands)
@@ -103,30 +103,30 @@ def parser() -> argparse.ArgumentParser:
 
     add_batch_command(commands)
 
-    render = commands.add_parser("render", help="write what a session sounds like")
+    render = commands.add_parser("render", help="render a session to an audio file")
     render.add_argument("session", type=Path)
     render.add_argument("-o", "--out", type=Path, required=True, metavar="OUT")
-    render.add_argument("--as-played", action="store_true", help="without what was edited")
+    render.add_argument("--as-played", action="store_true", help="without edits")
     render.add_argument("--start", type=float, metavar="BAR")
-    render.add_argument("--end", type=float, metavar="BAR", help="up to the start of this bar")
+    render.add_argument("--end", type=float, metavar="BAR", help="end at the start of this bar")
     _add_finish(render)
     for command in (*writers, render):
         command.add_argument(
-            "--encoding", choices=list(ENCODINGS), help="as the ending says, where not given"
+            "--encoding", choices=list(ENCODINGS), help="file format; by the file name if not given"
         )
 
-    shot = commands.add_parser("shot", help="a picture of the window")
+    shot = commands.add_parser("shot", help="write a picture of the window")
     shot.add_argument("session", help="a session, or “demo”")
     shot.add_argument("-o", "--out", type=Path, required=True, metavar="PNG")
     shot.add_argument("--stage", choices=["mark", "fit", "tighten", "rework", "export"], default="tighten")
-    shot.add_argument("--track", metavar="NAME", help="the track in the tall lane")
+    shot.add_argument("--track", metavar="NAME", help="track in the large lane")
     shot.add_argument("--size", type=size_of, default=(1280, 800), metavar="1280x800")
     shot.add_argument("--theme", choices=["day", "night"], default="day")
 
     add_share_place_command(commands)
     add_desktop_command(commands)
 
-    demo = commands.add_parser("demo", help="open the window with demo material")
+    demo = commands.add_parser("demo", help="open the window with the demo session")
     demo.add_argument("--output", choices=["auto", "simulated"], default="auto")
     return main
 
@@ -256,16 +256,24 @@ def _sift_of(arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets
 
 def _add_finish(render: argparse.ArgumentParser) -> None:
     """What becomes of the mix on its way into the file."""
-    render.add_argument("--stems", action="store_true", help="OUT is a new folder: each track by itself")
-    render.add_argument("--rate", type=int, choices=RATES, default=0, help="the session's, where not given")
+    render.add_argument(
+        "--stems", action="store_true", help="write each track as a stem into the new folder OUT"
+    )
+    render.add_argument(
+        "--rate", type=int, choices=RATES, default=0, help="sample rate; the session's if not given"
+    )
     level = render.add_mutually_exclusive_group()
-    level.add_argument("--peak", type=between(-60, 0), metavar="DB", help="bring the loudest sample there")
-    level.add_argument("--loudness", type=between(-60, 0), metavar="LUFS", help="by ITU-R BS.1770")
-    render.add_argument("--no-dither", action="store_true", help="for 16 bits")
+    level.add_argument("--peak", type=between(-60, 0), metavar="DB", help="target peak")
+    level.add_argument(
+        "--loudness", type=between(-60, 0), metavar="LUFS", help="target loudness (ITU-R BS.1770)"
+    )
+    render.add_argument("--no-dither", action="store_true", help="no dither noise at 16 bits")
     render.add_argument("--tail", type=between(0, LONGEST_TAIL), default=0.0, metavar="SECONDS")
     words = "no tempo, bars and sections in the file"
     render.add_argument("--no-markers", action="store_true", help=words)
-    render.add_argument("--closes", action="store_true", help="what rings after the end begins the file")
+    render.add_argument(
+        "--closes", action="store_true", help="add the tail after the end to the start, for loops"
+    )
 
 
 def _finish_of(arguments: argparse.Namespace) -> Finish:
@@ -356,6 +364,9 @@ def window_parser() -> argparse.ArgumentParser:
     words = "a session folder, or recordings, which are added to an empty one"
     window.add_argument("files", nargs="*", type=Path, metavar="FILE", help=words)
     window.add_argument(
-        "--output", choices=["auto", "simulated"], default="auto", help="simulated: without a sound card"
+        "--output",
+        choices=["auto", "simulated"],
+        default="auto",
+        help="audio output; simulated: without an audio device",
     )
     return window

@@ -59,7 +59,7 @@ def encoding_of(path: Path, name: str | None) -> Encoding:
         return ENCODINGS[name]
     usual = {".wav": "wav24", ".flac": "flac24", ".ogg": "ogg", ".opus": "opus", ".mp3": "mp3"}
     if path.suffix.lower() not in usual:
-        words = "Say .wav, .flac, .ogg, .opus or .mp3."
+        words = "Use .wav, .flac, .ogg, .opus or .mp3."
         raise UnusableFile(path, "has an ending that cannot be written", words)
     return ENCODINGS[usual[path.suffix.lower()]]
 

@@ -13,7 +13,7 @@ from chronotome.progress import Progress
 
 
 def add_desktop_command(commands: Any) -> None:
-    desktop = commands.add_parser("desktop", help="put the program into your desktop’s menus, or take it out")
+    desktop = commands.add_parser("desktop", help="add Chronotome to your desktop’s menus, or remove it")
     desktop.add_argument("action", choices=["install", "uninstall", "manual"])
     words = "what the menu starts; this program where not given"
     desktop.add_argument("--program", type=Path, metavar="PATH", help=words)

@@ -34,27 +34,25 @@ def metre_of(text: str) -> Metre:
 
 def add_fit_commands(commands: Any) -> None:
     """`tempo` and `straighten`."""
-    tempo = commands.add_parser("tempo", help="find tempo, beats and bars")
+    tempo = commands.add_parser("tempo", help="detect tempo, beats and bars")
     tempo.add_argument("audio", type=Path)
     tempo.add_argument("--json", action="store_true", help="one JSON document")
-    tempo.add_argument("--bars", type=between(0.25, 4096), metavar="N", help="the file is so many bars")
-    tempo.add_argument(
-        "--metre", type=metre_of, metavar="4/4", help="of these bars; as measured where not given"
-    )
-    tempo.add_argument(
-        "--guide", type=Path, metavar="AUDIO", help="take the beats from this recording instead"
-    )
+    tempo.add_argument("--bars", type=between(0.25, 4096), metavar="N", help="length of the file in bars")
+    tempo.add_argument("--metre", type=metre_of, metavar="4/4", help="metre; detected if not given")
+    tempo.add_argument("--guide", type=Path, metavar="AUDIO", help="recording whose beats are used")
 
     straighten = commands.add_parser(
-        "straighten", help="make drifting recordings steady, locked to one of them"
+        "straighten", help="straighten drifting recordings, locked to one of them"
     )
     straighten.add_argument("audio", type=Path, nargs="+")
     straighten.add_argument(
-        "--guide", type=Path, metavar="AUDIO", help="whose beats count; the first where not given"
+        "--guide", type=Path, metavar="AUDIO", help="recording whose beats are used; the first if not given"
     )
-    straighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="the guide's own where not given")
     straighten.add_argument(
-        "--beats", choices=list(BEATS), default="measured", help="of the guide; each of its hits can be one"
+        "--bpm", type=between(SLOWEST, FASTEST), help="target tempo; the guide's own if not given"
+    )
+    straighten.add_argument(
+        "--beats", choices=list(BEATS), default="measured", help="beat source of the guide"
     )
     straighten.add_argument("--steady", type=between(0, 100), default=100.0, metavar="0..100")
     straighten.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
@@ -90,7 +88,7 @@ def _fit_of(arguments: argparse.Namespace, metre: Metre) -> Fit:
     bpm = 60 * arguments.bars * metre.bar * facts.rate / facts.frames
     if not SLOWEST <= bpm <= FASTEST:
         words = f"would be {bpm:.2f} bpm as {arguments.bars:g} bars"
-        raise UnusableFile(arguments.audio, words, "Say another number.")
+        raise UnusableFile(arguments.audio, words, "Give another number.")
     return Fit(tempo=bpm, beat_one=0)
 
 

@@ -25,13 +25,13 @@ MOST_BARS = 1000
 
 
 def add_pattern_command(commands: Any) -> argparse.ArgumentParser:
-    pattern = commands.add_parser("pattern", help="write what a saved pattern sounds like")
+    pattern = commands.add_parser("pattern", help="render a saved pattern to an audio file")
     words = "a saved pattern with its kit, or what split wrote"
     pattern.add_argument("folder", type=Path, metavar="FOLDER", help=words)
     pattern.add_argument("-o", "--out", type=Path, required=True, metavar="OUT", help="WAV or FLAC")
     pattern.add_argument("--bpm", type=between(SLOWEST, FASTEST), required=True)
     pattern.add_argument("--bars", type=between(1, MOST_BARS), required=True, metavar="N")
-    pattern.add_argument("--seed", type=between(0, 1 << 31), help="what chance draws by")
+    pattern.add_argument("--seed", type=between(0, 1 << 31), help="seed of chance and random values")
     made: argparse.ArgumentParser = pattern
     return made
 
@@ -48,7 +48,7 @@ def pattern(arguments: argparse.Namespace, progress: Progress) -> None:
     session = bring_pattern(set_tempo(Session(), arguments.bpm), written, saved.kit, saved.recordings)
     beats = bars * session.metre.bar
     if beats > LONGEST_PATTERN:
-        raise UnusableFile(arguments.folder, f"cannot play {bars} bars", "Say fewer bars.")
+        raise UnusableFile(arguments.folder, f"cannot play {bars} bars", "Use fewer bars.")
     session = settled(play_pattern(session, None, session.patterns[-1].id, 0.0, beats))
     arena, pool = Arena(), Pool()
     for content, path in saved.places.items():

@@ -39,11 +39,13 @@ def template_of(text: str) -> str:
 
 
 def add_split_command(commands: Any) -> None:
-    split = commands.add_parser("split", help="write a recording as slices")
+    split = commands.add_parser("split", help="slice a recording into files")
     split.add_argument("audio", type=Path)
-    split.add_argument("-o", "--out", type=Path, required=True, metavar="FOLDER", help="new, or empty")
+    split.add_argument("-o", "--out", type=Path, required=True, metavar="FOLDER", help="new or empty folder")
     split.add_argument("--at", type=cuts_of, default=Cuts(), metavar="onsets|1/8|N")
-    split.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="of lines; as measured where not given")
+    split.add_argument(
+        "--bpm", type=between(SLOWEST, FASTEST), help="tempo of the grid; detected if not given"
+    )
     split.add_argument("--beat-one", type=between(-1e6, 1e6), metavar="SECONDS")
     words = f"of files, with any of {', '.join(f'{{{each}}}' for each in FIELDS)}"
     split.add_argument("--names", type=template_of, default=Splitting.names, metavar="TEMPLATE", help=words)

@@ -61,21 +61,27 @@ def add_tighten_commands(commands: Any) -> list[argparse.ArgumentParser]:
     """`tighten`, `groove` and `match`; those that write sound are returned."""
     tighten = commands.add_parser("tighten", help="move hits to the grid, to a groove or to another take")
     tighten.add_argument("audio", type=Path)
-    tighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="as measured where not given")
+    tighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="tempo; detected if not given")
     tighten.add_argument("--beat-one", type=between(-1e6, 1e6), metavar="SECONDS")
     tighten.add_argument("--grid", type=grid_of, default=Grid(), metavar="1/16")
     tighten.add_argument("--swing", type=swing_of, default=50.0, metavar="50..75|as-played")
-    tighten.add_argument("--groove", type=Path, metavar="FILE|AUDIO", help="a groove file, or whose it is")
+    tighten.add_argument(
+        "--groove", type=Path, metavar="FILE|AUDIO", help="groove file, or recording to extract it from"
+    )
     tighten.add_argument("--groove-amount", type=between(0, 150), default=100.0, metavar="0..150")
     words = "its offsets stay ms, or the same share of a step at any tempo"
     tighten.add_argument("--groove-as", choices=["ms", "share"], default="ms", help=words)
     tighten.add_argument("--match", type=Path, metavar="AUDIO", help="move hits to those of this take")
     tighten.add_argument(
-        "--catch", type=between(0, 100), default=100.0, metavar="0..100", help="of half a step"
+        "--catch",
+        type=between(0, 100),
+        default=100.0,
+        metavar="0..100",
+        help="attraction, in percent of half a step",
     )
-    tighten.add_argument("--bars", type=bars_of, metavar="A-B", help="move nothing outside of these")
-    match = commands.add_parser("match", help="move the hits of one take to those of another")
-    match.add_argument("audio", type=Path, metavar="A", help="the one that is moved")
+    tighten.add_argument("--bars", type=bars_of, metavar="A-B", help="move hits only in these bars")
+    match = commands.add_parser("match", help="move the hits of one take to the hits of another")
+    match.add_argument("audio", type=Path, metavar="A", help="take that is moved")
     match.add_argument("other", type=Path, metavar="B")
     match.add_argument("--within", type=between(5, 500), default=90.0, metavar="MS")
     for writer in (tighten, match):
@@ -89,12 +95,12 @@ def add_tighten_commands(commands: Any) -> list[argparse.ArgumentParser]:
         words = "write every onset and where it landed"
         writer.add_argument("--moves", type=Path, metavar="JSON", help=words)
 
-    groove = commands.add_parser("groove", help="write how a recording is played, step by step")
+    groove = commands.add_parser("groove", help="extract the groove of a recording")
     groove.add_argument("audio", type=Path)
     groove.add_argument("-o", "--out", type=Path, required=True, metavar="FILE", help="JSON, or MIDI: .mid")
     groove.add_argument("--bars", type=int, choices=range(1, MOST_BARS + 1), default=1)
     groove.add_argument("--grid", type=grid_of, default=Grid(), metavar="1/16")
-    groove.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="as measured where not given")
+    groove.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="tempo; detected if not given")
     groove.add_argument("--beat-one", type=between(-1e6, 1e6), metavar="SECONDS")
     groove.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
     return [tighten, match]

@@ -30,7 +30,7 @@ MOST_HASHED = 4096
 LOUDEST = 1e6
 """Times full scale: more is damage, and its square is no number."""
 SUFFIXES = (".wav", ".aif", ".aiff", ".flac", ".ogg", ".oga", ".opus", ".mp3", ".w64", ".rf64", ".caf", ".au")
-EXPORT_AGAIN = tr("Export it again from where it was made.")
+EXPORT_AGAIN = tr("Export the file again from its source.")
 UNKNOWN_LENGTHS = {0, 0xFFFFFFFF, 0x7FFFFFFF, 0x7FFFF000}
 
 
@@ -121,19 +121,23 @@ def facts_of(path: Path, progress: Progress = unheard) -> FileFacts:
     rate, frames, channels = facts
     if channels > MOST_CHANNELS:
         raise UnusableFile(
-            path, tr("has {0} channels", channels), tr("Export it with {0} channels or fewer.", MOST_CHANNELS)
+            path,
+            tr("has {0} channels", channels),
+            tr("Export the file with at most {0} channels.", MOST_CHANNELS),
         )
     if frames <= 0:
-        raise UnusableFile(path, tr("holds no sound"), tr("Choose a file that has some."))
+        raise UnusableFile(path, tr("has no audio"), tr("Choose a file with audio."))
     if not LOWEST_RATE <= rate <= HIGHEST_RATE:
         raise UnusableFile(
             path,
-            tr("has {0} frames a second", rate),
-            tr("{0} to {1} can be opened: export it with another rate.", LOWEST_RATE, HIGHEST_RATE),
+            tr("has a sample rate of {0} Hz", rate),
+            tr("Sample rates from {0} to {1} can be opened. Convert the file.", LOWEST_RATE, HIGHEST_RATE),
         )
     if frames > MOST_FRAMES:
         raise UnusableFile(
-            path, tr("says it holds {0} frames", frames), tr("{0} can be opened: cut it.", MOST_FRAMES)
+            path,
+            tr("claims {0} samples", frames),
+            tr("At most {0} can be opened. Shorten the file.", MOST_FRAMES),
         )
     _refuse_cut_off(path)
     return FileFacts(path, content_hash(path, progress), rate, frames, channels)
@@ -149,15 +153,15 @@ def refuse_another(facts: FileFacts, recording: Recording) -> None:
     if facts.content != recording.content:
         raise UnusableFile(
             facts.path,
-            tr("has changed since it was first opened"),
-            tr("Bring the old file back, or open it anew."),
+            tr("has changed since you first opened it"),
+            tr("Restore the old file, or import the new one."),
         )
     told = (recording.rate, recording.frames, recording.channels)
     if told != (facts.rate, facts.frames, facts.channels):
         raise UnusableFile(
             facts.path,
-            tr("is not as long, or not of the kind, that the session says"),
-            tr("Open the file anew."),
+            tr("does not match the length or type in the session"),
+            tr("Reopen the file."),
         )
 
 
@@ -177,28 +181,32 @@ def header_of(path: Path) -> tuple[int, int, int]:
 def _opened(path: Path) -> Iterator[soundfile.SoundFile]:
     try:
         if path.is_dir():
-            raise UnusableFile(path, tr("is a folder, not a sound file"), tr("Choose a file inside it."))
+            raise UnusableFile(
+                path, tr("is a folder, not an audio file"), tr("Choose a file in that folder.")
+            )
         refuse_other_than_files(path)
         if path.stat().st_size == 0:
             raise UnusableFile(path, tr("is empty"), EXPORT_AGAIN)
         with soundfile.SoundFile(os.fsencode(path)) as file:  # as text, some names cannot be opened
             yield file
     except Untrusted as error:
-        raise UnusableFile(path, str(error), tr("Choose a sound file.")) from None
+        raise UnusableFile(path, str(error), tr("Choose an audio file.")) from None
     except FileNotFoundError:
-        raise UnusableFile(
-            path, tr("is not there"), tr("Check the name, or where it was moved to.")
-        ) from None
+        raise UnusableFile(path, tr("is missing"), tr("Check the name and the folder.")) from None
     except PermissionError:
-        raise UnusableFile(path, tr("may not be read"), tr("Change its permissions, or copy it.")) from None
+        raise UnusableFile(
+            path,
+            tr("cannot be read: permission denied"),
+            tr("Change the permissions of the file, or copy it."),
+        ) from None
     except OSError as error:
         raise UnusableFile(
-            path, tr("cannot be read ({0})", error.strerror), tr("Copy it to another disk.")
+            path, tr("cannot be read: {0}", error.strerror), tr("Copy it to another disk.")
         ) from None
     except (soundfile.LibsndfileError, ValueError, RuntimeError):
         raise UnusableFile(
             path,
-            tr("is not a sound file that can be read"),
+            tr("is not an audio file that Chronotome can read"),
             tr("WAV, AIFF, FLAC, OGG Vorbis, Opus and MP3 can be opened."),
         ) from None
 
@@ -214,7 +222,7 @@ def _refuse_cut_off(path: Path) -> None:
     if there < length:
         raise UnusableFile(
             path,
-            tr("is cut off: {0} of the {1} bytes of sound are missing", length - max(0, there), length),
+            tr("is incomplete: {0} of {1} bytes of audio are missing", length - max(0, there), length),
             EXPORT_AGAIN,
         )
 
@@ -253,19 +261,19 @@ def read_blocks(path: Path, frames: int, out: Callable[[int], Samples]) -> Itera
             if len(read) < wanted:
                 raise UnusableFile(
                     path,
-                    tr("is cut off: {0} of {1} frames are there", done + len(read), frames),
+                    tr("is incomplete: it has {0} of {1} samples", done + len(read), frames),
                     EXPORT_AGAIN,
                 )
             if not np.isfinite(read).all():
                 bad = done + int(np.flatnonzero(~np.isfinite(read).all(axis=1))[0])
                 raise UnusableFile(
                     path,
-                    tr("holds values that are no numbers (the first at {0:.3f} s)", bad / file.samplerate),
+                    tr("contains invalid samples (the first at {0:.3f} s)", bad / file.samplerate),
                     EXPORT_AGAIN,
                 )
             loudest = float(np.abs(read).max())
             if loudest > LOUDEST:
-                words = tr("holds values that are no sound (up to {0:.0e} times full scale)", loudest)
+                words = tr("contains invalid levels (up to {0:.0e} times full scale)", loudest)
                 raise UnusableFile(path, words, EXPORT_AGAIN)
             yield done, read
             done += len(read)
@@ -315,7 +323,7 @@ def read_span(path: Path, start: int, end: int) -> Audio:
         file.seek(start)
         samples = file.read(max(0, end - start), dtype="float32", always_2d=True)
     if not np.isfinite(samples).all():
-        raise UnusableFile(path, tr("holds values that are no numbers"), EXPORT_AGAIN)
+        raise UnusableFile(path, tr("contains invalid samples"), EXPORT_AGAIN)
     return Audio(samples, rate)
 
 
@@ -396,11 +404,11 @@ def _refuse_too_large(path: Path, frames: int, channels: int) -> None:
         raise UnusableFile(
             path,
             tr(
-                "needs {0:.1f} GB of memory, {1:.1f} GB are free",
+                "needs {0:.1f} GB of memory; {1:.1f} GB are free",
                 needed / 1000000000.0,
                 available / 1000000000.0,
             ),
-            tr("Close other programs, or cut the file into parts."),
+            tr("Close other programs, or split the file."),
         )
 
 

@@ -107,14 +107,14 @@ def read_recipe(path: Path) -> Recipe:
         names_by(recipe.names, [], "")
     except OSError as error:
         raise UnusableFile(
-            path, tr("cannot be read ({0})", error.strerror), tr("Choose another recipe.")
+            path, tr("cannot be read: {0}", error.strerror), tr("Choose another preset.")
         ) from None
     except (Untrusted, WrongTemplate) as error:
-        words = tr("Choose a recipe that was saved from the window.")
+        words = tr("Choose a preset saved with Process files.")
         raise UnusableFile(path, str(error), words) from None
     if recipe.encoding != LIKE and recipe.encoding not in ENCODINGS:
-        words = tr("Say {0}, {1}.", LIKE, ", ".join(ENCODINGS))
-        raise UnusableFile(path, tr("names a kind of file that there is not (“{0}”)", recipe.encoding), words)
+        words = tr("Use {0}, {1}.", LIKE, ", ".join(ENCODINGS))
+        raise UnusableFile(path, tr("has an unknown file format (“{0}”)", recipe.encoding), words)
     return recipe
 
 
@@ -171,7 +171,9 @@ def run_one(recipe: Recipe, path: Path, folder: Path, progress: Progress = unhea
     except ChronotomeError as error:
         return Outcome(path, None, str(error))
     except MemoryError:
-        return Outcome(path, None, tr("“{0}” is too large for this machine's memory.", readable(path.name)))
+        return Outcome(
+            path, None, tr("“{0}” is too large for the memory of this computer.", readable(path.name))
+        )
     return Outcome(path, out, words)
 
 
@@ -179,7 +181,9 @@ def _free(folder: Path, path: Path, suffix: str) -> Path:
     """Where it is written to: nothing that is there is written over."""
     out = folder / f"{path.stem}{suffix}"
     if out.exists():
-        raise CannotWrite(out, tr("it is there already"), tr("Choose another folder, or move it away."))
+        raise CannotWrite(
+            out, tr("the file already exists"), tr("Choose another folder, or move the existing one.")
+        )
     return out
 
 

@@ -78,7 +78,7 @@ def put_in_menus(program: Path, made: Mapping[str, str]) -> list[Path]:
     """
     for path in (program, data_home()):
         if not str(path).isprintable():
-            words = tr("its name holds a line break or another sign that no menu entry can hold")
+            words = tr("its name has a line break or another character that no menu entry can have")
             raise CannotWrite(path, words, tr("Install from a folder with a plain name."))
     files = [*_drawn(program), *((place, text.encode()) for place, text in made.items())]
     written = []

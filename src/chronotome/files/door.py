@@ -78,7 +78,7 @@ class Bounded:
             self._at_once + 1 if size is None or size < 0 else min(size, self._at_once + 1)
         )
         if self._left < 0 or len(data) > self._at_once:
-            raise Untrusted(tr("says more of itself than there is to say"))
+            raise Untrusted(tr("has more header data than any valid file"))
         return data
 
     def __getattr__(self, name: str) -> Any:
@@ -110,7 +110,7 @@ def trusted(data: bytes, kind: type[T]) -> T:
     try:
         return msgspec.json.decode(_UNSEEN.sub(_seen, data), type=kind)
     except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
-        raise Untrusted(tr("is damaged ({0})", first_line(error))) from None
+        raise Untrusted(tr("is damaged: {0}", first_line(error))) from None
 
 
 def _seen(found: re.Match[bytes]) -> bytes:
@@ -128,7 +128,7 @@ def converted(value: object, kind: type[T]) -> T:
     try:
         return msgspec.convert(value, kind)
     except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
-        raise Untrusted(tr("is damaged ({0})", first_line(error))) from None
+        raise Untrusted(tr("is damaged: {0}", first_line(error))) from None
 
 
 def _get_to_know(kind: Any) -> None:

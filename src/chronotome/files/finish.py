@@ -2,7 +2,6 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from enum import StrEnum
 
 import numpy as np
 
@@ -13,6 +12,7 @@ from chronotome.progress import Progress, unheard
 from chronotome.render.mix import Side
 from chronotome.render.renderer import OfflineMix
 from chronotome.units import gain_of
+from chronotome.words import Named
 
 FRAMES_AT_ONCE = 1 << 16
 MOST_GAIN = 60.0
@@ -21,10 +21,10 @@ RATES = (22050, 32000, 44100, 48000, 88200, 96000, 176400, 192000)
 LONGEST_TAIL = 60.0
 
 
-class Aim(StrEnum):
+class Aim(Named):
     """What the level of what is written is brought to."""
 
-    NOTHING = "as it is"
+    NOTHING = "as it is", "as is"
     PEAK = "peak"
     LOUDNESS = "loudness"
 

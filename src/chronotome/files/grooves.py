@@ -76,9 +76,9 @@ def read_groove(path: Path) -> Groove:
             return _from_midi(data, path.stem)
         return _groove_of(trusted(data, GrooveDocument))
     except OSError as error:
-        raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Check the file.")) from None
+        raise UnusableFile(path, tr("cannot be read: {0}", error.strerror), tr("Check the file.")) from None
     except ValueError as error:
-        words = str(error) if isinstance(error, Untrusted) else tr("holds no groove")
+        words = str(error) if isinstance(error, Untrusted) else tr("contains no groove")
         raise UnusableFile(path, words, tr("Check that it is the right file.")) from None
 
 
@@ -115,7 +115,7 @@ def groove_text(groove: Groove) -> bytes:
 def _groove_of(document: GrooveDocument) -> Groove:
     found = re.fullmatch(r"1/(\d{1,2})(?: (\w+))?", document.grid)
     if found is None:
-        raise Untrusted(tr("has a grid that is none (“{0}”)", shown(document.grid)))
+        raise Untrusted(tr("has an invalid grid (“{0}”)", shown(document.grid)))
     beats, unit = (int(each) for each in document.metre.split("/"))
     metre = converted({"beats": beats, "unit": unit}, Metre)
     grid = converted({"division": int(found[1]), "feel": found[2] or "straight"}, Grid)
@@ -160,7 +160,7 @@ def _from_midi(data: bytes, name: str) -> Groove:
         (beat, note.velocity) for note, beat in zip(file.notes, file.beats(), strict=True) if note.velocity
     ]
     if not notes or len(notes) > MOST_STEPS:
-        raise Untrusted(tr("holds no notes") if not notes else tr("holds too many notes"))
+        raise Untrusted(tr("contains no notes") if not notes else tr("contains too many notes"))
     beats, unit = file.metre or (4, 4)
     metre = converted({"beats": beats, "unit": unit}, Metre)
     bpm = min(FASTEST, max(SLOWEST, 60e6 / file.tempos[-1][1]))
@@ -210,7 +210,7 @@ def forget_groove(path: Path) -> Path:
     CannotWrite
     """
     if path.parent != library_folder() or not path.name.endswith(SUFFIX):
-        raise CannotWrite(path, tr("is no groove of the library"), tr("Nothing was taken away."))
+        raise CannotWrite(path, tr("is not in the groove library"), tr("Nothing was removed."))
     folder = path.parent / REMOVED
     try:
         private_folder(folder)

@@ -29,7 +29,7 @@ from chronotome.session.model import Recording, Session, Track, replace
 from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.words import tr
 
-SILENT = (tr("is silent: there is nothing to find"), tr("Check that it is the right file, and its level."))
+SILENT = (tr("is silent"), tr("Check the file and its level."))
 
 
 class Headless:
@@ -130,7 +130,7 @@ def timed(
     if not needs_beats:
         return session
     if measured is None:
-        raise UnusableFile(path, tr("has no beats: too few hits"), tr("Say which tempo it has."))
+        raise UnusableFile(path, tr("has too few hits to find beats"), tr("Enter the tempo."))
     session = set_following(session, track.id, Following.SONG if measured.is_constant else Following.GRID)
     return session if beat_one is None else set_beat_one(session, beat_one)
 
@@ -158,7 +158,7 @@ def groove_from(
     if tempo is not None:
         session = set_beat_one(set_tempo(session, tempo), beat_one or 0.0)
     elif measured is None:
-        raise UnusableFile(path, tr("has no beats: too few hits"), tr("Say which tempo it has."))
+        raise UnusableFile(path, tr("has too few hits to find beats"), tr("Enter the tempo."))
     else:
         session = set_following(session, track.id, Following.SONG)
         if not measured.is_constant:
@@ -168,5 +168,5 @@ def groove_from(
     (take,) = session.track(track.id).takes
     found = groove_of(session, session.track(track.id), take, grid, bars)
     if not found.steps:
-        raise UnusableFile(path, tr("has no hits to take a groove from"), tr("Lower the threshold."))
+        raise UnusableFile(path, tr("has no hits for a groove"), tr("Lower the threshold."))
     return replace(found, name=path.stem)

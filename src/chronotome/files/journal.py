@@ -239,13 +239,15 @@ class Journal:
             write(self._book, self._folder)
             self.problem = None
         except OSError as error:
-            why = tr("the disk is full") if error.errno == errno.ENOSPC else error.strerror or tr("it failed")
-            self.problem = tr(
-                "Edits cannot be kept safe in “{0}”: {1}. Save often.", shown(str(self._folder)), why
+            why = (
+                tr("the disk is full")
+                if error.errno == errno.ENOSPC
+                else error.strerror or tr("the operation failed")
             )
+            self.problem = tr("Autosave to “{0}” failed: {1}. Save often.", shown(str(self._folder)), why)
         except Exception:  # noqa: BLE001 - one edit that cannot be written must not end the keeping of all
             self._book.is_behind = True
-            self.problem = tr("The last edit could not be kept safe: save the session.")
+            self.problem = tr("Autosave of the last edit failed. Save the session.")
 
 
 @dataclass(frozen=True, eq=False)
@@ -308,10 +310,10 @@ def recover(path: Path) -> Recovered | None:
         lines = list(whole_lines(bytes_of(path)))
     except OSError as error:
         raise ChronotomeError(
-            tr("The kept edits in “{0}” cannot be read ({1}).", path, error.strerror)
+            tr("Cannot read the recovered edits in “{0}” ({1}).", path, error.strerror)
         ) from None
     except Untrusted as error:
-        raise ChronotomeError(tr("The journal “{0}” {1}.", path, error)) from None
+        raise ChronotomeError(tr("The recovery file “{0}” {1}.", path, error)) from None
     is_whole = True
     try:
         reader.read(lines)
@@ -320,7 +322,7 @@ def recover(path: Path) -> Recovered | None:
     edits = reader.events + _newest(reader, "edits", Count, 0)
     if reader.history is None or edits == 0:
         if not is_whole:
-            raise ChronotomeError(tr("The journal “{0}” is damaged.", path))
+            raise ChronotomeError(tr("The recovery file “{0}” is damaged.", path))
         return None
     older = tuple(path.parent / name for name in _newest(reader, "instead_of", JournalNames, ()))
     return Recovered(path, reader.history, _places_in(reader), _folder_in(reader), edits, older)

@@ -31,7 +31,7 @@ def write_span(
     start, end = span
     refuse_sources(out, [source])
     if end - start < 2:
-        raise UnusableFile(source, tr("has nothing in this span"), tr("Choose a longer one."))
+        raise UnusableFile(source, tr("has no audio in this span"), tr("Choose a longer loop."))
     audio = read_span(source, start, end)
     samples = audio.samples.copy()
     fade = min(fade, len(samples) // 2)

@@ -85,7 +85,9 @@ def write_marks(
     refuse_sources(path, [recording])
     if suffix not in SUFFIXES:
         raise UnusableFile(
-            path, tr("has an ending that marks are not written to"), tr("Say {0}.", ", ".join(SUFFIXES))
+            path,
+            tr("has a file extension that cannot be written for onsets"),
+            tr("Use {0}.", ", ".join(SUFFIXES)),
         )
     if suffix == ".wav":
         _write_cues(path, marks, recording, rate)
@@ -112,24 +114,26 @@ def read_marks(path: Path, rate: int, progress: Progress = unheard) -> list[Mark
     """
     if path.suffix.lower() not in SUFFIXES:
         raise UnusableFile(
-            path, tr("has an ending that marks are not read from"), tr("Say {0}.", ", ".join(SUFFIXES))
+            path,
+            tr("has a file extension that cannot be imported as onsets"),
+            tr("Use {0}.", ", ".join(SUFFIXES)),
         )
     try:
         marks = list(_bounded(_read(path, rate, progress), progress))
     except OSError as error:
-        raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Check the file.")) from None
+        raise UnusableFile(path, tr("cannot be read: {0}", error.strerror), tr("Check the file.")) from None
     except Untrusted as error:
         raise UnusableFile(path, str(error), tr("Check that it is the right file.")) from None
     except _TooMany:
-        words = tr("holds more than {0:,} marks", MOST_MARKS)
-        raise UnusableFile(path, words, tr("Import marks of a shorter span.")) from None
+        words = tr("has more than {0:,} onsets", MOST_MARKS)
+        raise UnusableFile(path, words, tr("Import onsets of a shorter span.")) from None
     except (ValueError, KeyError, ArithmeticError, TypeError, struct.error, csv.Error):
         raise UnusableFile(
-            path, tr("is damaged, or holds no marks"), tr("Check that it is the right file.")
+            path, tr("is damaged or contains no onsets"), tr("Check that it is the right file.")
         ) from None
     marks = [mark for mark in marks if mark.seconds >= 0]
     if not marks:
-        raise UnusableFile(path, tr("holds no marks"), tr("Check that it is the right file."))
+        raise UnusableFile(path, tr("contains no onsets"), tr("Check that it is the right file."))
     return sorted(marks, key=lambda mark: mark.seconds)
 
 

@@ -34,7 +34,7 @@ def write_pattern_midi(path: Path, session: Session, take: Take) -> int:
 
     if take.playing is None:
         raise UnusableFile(
-            path, tr("is to be written of a clip that plays no pattern"), tr("Choose one that does.")
+            path, tr("needs a clip that plays a pattern"), tr("Choose a clip that plays a pattern.")
         )
     _, pattern, kit = session.played_by(take, take.playing)
     laid = laid_of(pattern, take.beat, take.playing.beats, session.tempo, session.rate)
@@ -56,7 +56,7 @@ def write_pattern_midi(path: Path, session: Session, take: Take) -> int:
             events.append((round(start * TICKS), 1, mido.Message("note_on", note=note, velocity=velocity)))
             events.append((round(end * TICKS), 0, mido.Message("note_off", note=note)))
     if not events:
-        raise UnusableFile(path, tr("would hold no note"), tr("Set steps first."))
+        raise UnusableFile(path, tr("would contain no notes"), tr("Add steps first."))
     name = _text(pattern.name)
     whole = round(take.playing.beats * TICKS)
     _save(path, [_tempo_track(session, take.beat), (name, events, whole)])

@@ -27,12 +27,12 @@ def names_by(template: str, rows: Sequence[Mapping[str, str]], suffix: str) -> l
     unknown = [each for each in _FIELD.findall(template) if each not in FIELDS]
     if unknown:
         raise WrongTemplate(
-            tr("there is no {{{0}}}: say {1}", unknown[0], ", ".join(f"{{{each}}}" for each in FIELDS))
+            tr("{{{0}}} is unknown; use {1}", unknown[0], ", ".join(f"{{{each}}}" for each in FIELDS))
         )
     if not _FIELD.sub("", template).strip() and not _FIELD.findall(template):
-        raise WrongTemplate(tr("it is empty"))
+        raise WrongTemplate(tr("the name is empty"))
     if len(template) > LONGEST:
-        raise WrongTemplate(tr("it is longer than {0} letters", LONGEST))
+        raise WrongTemplate(tr("the name is longer than {0} characters", LONGEST))
     taken, made = set[str](), []
     for row in rows:
         stem = plain_name(_FIELD.sub(lambda found: row.get(found[1], ""), template).strip(" .") or "slice")  # noqa: B023 - at once

@@ -35,15 +35,15 @@ def read_notes(path: Path, progress: Progress = unheard) -> list[KeyNote]:
     try:
         notes = _notes(bytes_of(path, MOST_BYTES), progress)
     except OSError as error:
-        raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Check the file.")) from None
+        raise UnusableFile(path, tr("cannot be read: {0}", error.strerror), tr("Check the file.")) from None
     except ValueError as error:
-        words = str(error) if isinstance(error, Untrusted) else tr("holds no notes that can be read")
+        words = str(error) if isinstance(error, Untrusted) else tr("contains no readable notes")
         raise UnusableFile(path, words, tr("Check that it is a MIDI file.")) from None
     if not notes:
-        raise UnusableFile(path, tr("holds no notes"), tr("Notes from {0} on play the keys.", FIRST_NOTE))
+        raise UnusableFile(path, tr("contains no notes"), tr("Notes from {0} up play the keys.", FIRST_NOTE))
     if len(notes) > MOST_NOTES:
         words = tr("holds {0} notes", sum(note.is_start for note in notes))
-        raise UnusableFile(path, words, tr("{0} can be played at once: cut it.", MOST_NOTES // 2))
+        raise UnusableFile(path, words, tr("At most {0} can be played. Shorten the file.", MOST_NOTES // 2))
     return notes
 
 

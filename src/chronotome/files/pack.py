@@ -41,7 +41,7 @@ KEPT_FREE = 64 << 20
 TEXTS_SHARE = 0.05
 _SOUND = re.compile(AUDIO + r"/(?!\.{1,2}\Z)[^/\\\x00-\x1f]{1,255}")
 _ENCRYPTED = 0x1
-WHENCE = tr("Ask whoever packed it to pack it again.")
+WHENCE = tr("Ask the sender to pack the session again.")
 
 
 def is_pack(path: Path) -> bool:
@@ -97,8 +97,8 @@ def _put_sound(archive: zipfile.ZipFile, place: Path, name: str, content: str, p
             done += len(block)
             progress(done / total)
     if digest.hexdigest() != content:
-        words = tr("Open it anew, or bring the old one back.")
-        raise UnusableFile(place, tr("has changed since it was opened"), words)
+        words = tr("Reopen the session, or restore the old file.")
+        raise UnusableFile(place, tr("has changed since you opened it"), words)
 
 
 def unpack(path: Path, folder: Path, progress: Progress = unheard) -> Path:
@@ -122,11 +122,11 @@ def unpack(path: Path, folder: Path, progress: Progress = unheard) -> Path:
     except Untrusted as error:
         raise UnusableFile(path, str(error), WHENCE) from None
     except (zipfile.BadZipFile, zlib.error, EOFError, NotImplementedError, ValueError) as error:
-        raise UnusableFile(path, tr("is damaged ({0})", first_line(error)), WHENCE) from None
+        raise UnusableFile(path, tr("is damaged: {0}", first_line(error)), WHENCE) from None
     except OSError as error:
         if error.filename == str(path):
             raise UnusableFile(
-                path, tr("cannot be read ({0})", error.strerror), tr("Choose another file.")
+                path, tr("cannot be read: {0}", error.strerror), tr("Choose another file.")
             ) from None
         raise cannot_write(folder, error) from None
     return folder
@@ -140,16 +140,14 @@ def _entries(path: Path, archive: zipfile.ZipFile) -> list[zipfile.ZipInfo]:
         is_ours = entry.filename in most or _SOUND.fullmatch(entry.filename) is not None
         is_known = entry.compress_type in {zipfile.ZIP_STORED, zipfile.ZIP_DEFLATED}
         if not is_ours or not is_known or entry.flag_bits & _ENCRYPTED:
-            raise UnusableFile(path, tr("holds “{0}”, which no session has", entry.filename[:80]), WHENCE)
-        if entry.file_size > most.get(entry.filename, MOST_SOUND):
             raise UnusableFile(
-                path, tr("holds more than a session may be (“{0}”)", entry.filename[:80]), WHENCE
+                path, tr("contains “{0}”, which does not belong in a session", entry.filename[:80]), WHENCE
             )
+        if entry.file_size > most.get(entry.filename, MOST_SOUND):
+            raise UnusableFile(path, tr("is too large for a session (“{0}”)", entry.filename[:80]), WHENCE)
     names = [entry.filename for entry in found]
     if DOCUMENT not in names or len(set(names)) < len(names) or len(names) > MOST_ENTRIES:
-        raise UnusableFile(
-            path, tr("is no packed session"), tr("Choose a file that “Pack the session” wrote.")
-        )
+        raise UnusableFile(path, tr("is not a packed session"), tr("Choose a file made with Pack session."))
     return found
 
 
@@ -164,7 +162,7 @@ def _write_all(
     names = {f"{AUDIO}/{each.file}" for each in recordings_of(load_session(folder).history).values()}
     foreign = next((entry.filename[:80] for entry in sounds if entry.filename not in names), None)
     if foreign is not None:
-        raise UnusableFile(path, tr("holds “{0}”, which its session does not name", foreign), WHENCE)
+        raise UnusableFile(path, tr("contains “{0}”, which its session does not use", foreign), WHENCE)
     rest = part_of(progress, TEXTS_SHARE, 1.0)
     for number, entry in enumerate(sounds):
         _write_out(archive, entry, folder, part_of(rest, number / len(sounds), (number + 1) / len(sounds)))
@@ -175,12 +173,12 @@ def _refuse_too_large(path: Path, folder: Path, entries: Iterable[zipfile.ZipInf
     """Rather than fill a disk and find out then."""
     needed = sum(entry.file_size for entry in entries)
     if needed > MOST_OF_LITTLE + MOST_RATIO * path.stat().st_size:
-        words = tr("would become {0} MB, which no recording packs so small", needed >> 20)
+        words = tr("would unpack to {0} MB, which is too much for its size", needed >> 20)
         raise UnusableFile(path, words, WHENCE)
     near = next((each for each in (folder, *folder.parents) if each.is_dir()), Path("/"))
     if needed > min(MOST_SOUND, shutil.disk_usage(near).free - KEPT_FREE):
-        words = tr("it holds {0} MB, and there is no room for that", needed >> 20)
-        raise CannotWrite(folder, words, tr("Make room, or choose another disk."))
+        words = tr("needs {0} MB; the disk has less free space", needed >> 20)
+        raise CannotWrite(folder, words, tr("Free some disk space, or choose another disk."))
 
 
 def _write_out(archive: zipfile.ZipFile, entry: zipfile.ZipInfo, folder: Path, progress: Progress) -> None:

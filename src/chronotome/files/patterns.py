@@ -132,7 +132,7 @@ def pattern_facts(folder: Path) -> PatternFacts:
         document = trusted(bytes_of(folder / DOCUMENT, MOST_BYTES), PatternDocument)
     except (OSError, Untrusted, ValueError) as error:
         raise UnusableFile(
-            folder / DOCUMENT, tr("cannot be read ({0})", error), tr("Save it again.")
+            folder / DOCUMENT, tr("cannot be read: {0}", error), tr("Save the pattern again.")
         ) from None
     made = document.pattern
     return PatternFacts(document.bpm, made.beats, len(made), len(document.slices))
@@ -164,7 +164,9 @@ def write_pattern(
             recording, path = session.recording_with(each.recording), places.get(each.recording)
             if path is None:
                 raise UnusableFile(
-                    folder / DOCUMENT, tr("needs {0}", recording.file), tr("Find the recording first.")
+                    folder / DOCUMENT,
+                    tr("needs {0}", recording.file),
+                    tr("Find the missing recording first."),
                 )
             lead = min(each.start, round(LEAD_SECONDS * recording.rate))
             tail = min(recording.frames - each.end, max(reaches[at], round(TAIL_SECONDS * recording.rate)))
@@ -249,10 +251,10 @@ def read_pattern(folder: Path, tempo: float, progress: Progress = unheard) -> Sa
         return _from_document(folder, trusted(data, PatternDocument), progress)
     except OSError as error:
         raise UnusableFile(
-            folder, tr("holds no pattern ({0})", error.strerror), tr("Choose its folder.")
+            folder, tr("contains no pattern: {0}", error.strerror), tr("Choose the folder of the pattern.")
         ) from None
     except (Untrusted, ValueError) as error:
-        words = str(error) if isinstance(error, Untrusted) else tr("is damaged ({0})", first_line(error))
+        words = str(error) if isinstance(error, Untrusted) else tr("is damaged: {0}", first_line(error))
         raise UnusableFile(folder / name, words, tr("Check that it is the right folder.")) from None
 
 
@@ -261,7 +263,7 @@ def _from_document(folder: Path, document: PatternDocument, progress: Progress) 
     for at, each in enumerate(document.slices):
         recording = _recording(folder / each.file, each.start_frame, each.material)
         if not each.start_frame < each.end_frame <= recording.frames:
-            raise Untrusted(tr("names frames that {0} does not have", each.file))
+            raise Untrusted(tr("uses samples that {0} does not have", each.file))
         own = {"id": each.number, "recording": recording.content}
         span = {"start": each.start_frame, "end": each.end_frame}
         made.append(converted({**each.slice, **own, **span}, KitSlice))

@@ -119,7 +119,7 @@ def _read_document(path: Path) -> Document:
         data = bytes_of(path, MOST_DOCUMENT)
     except OSError as error:
         raise UnusableFile(
-            path, tr("cannot be read ({0})", error.strerror), tr("Choose a session folder.")
+            path, tr("cannot be read: {0}", error.strerror), tr("Choose a session folder.")
         ) from None
     except Untrusted as error:
         raise UnusableFile(path, str(error), tr("Choose a session folder.")) from None
@@ -127,17 +127,17 @@ def _read_document(path: Path) -> Document:
         head = trusted(data, Head)
     except Untrusted:
         raise UnusableFile(
-            path, tr("is not a Chronotome session, or is damaged"), tr("Open a copy of it from a backup.")
+            path, tr("is not a Chronotome session, or is damaged"), tr("Open a copy from a backup.")
         ) from None
     if head.format != FORMAT:
         raise UnusableFile(
-            path, tr("is not a Chronotome session"), tr("Choose a folder with a session.json.")
+            path, tr("is not a Chronotome session"), tr("Choose a folder that contains session.json.")
         )
     if head.version > VERSION:
         raise UnusableFile(
             path,
-            tr("was written by a newer Chronotome (format {0}, this one knows {1})", head.version, VERSION),
-            tr("Update Chronotome; the session was left untouched."),
+            tr("needs a newer Chronotome (format {0}; this version reads up to {1})", head.version, VERSION),
+            tr("Update Chronotome. The session is unchanged."),
         )
     try:
         document = _decoded(data, head.version)
@@ -146,11 +146,11 @@ def _read_document(path: Path) -> Document:
         if ".file`" in str(error) or ".history`" in str(error):
             raise UnusableFile(
                 path,
-                tr("names a file outside its folder"),
-                tr("It was not made by Chronotome; do not open it."),
+                tr("refers to a file outside its folder"),
+                tr("This folder is not from Chronotome. Do not open it."),
             ) from None
-        words = str(error) if isinstance(error, Untrusted) else tr("is damaged ({0})", first_line(error))
-        raise UnusableFile(path, words, tr("Open a copy of it from a backup.")) from None
+        words = str(error) if isinstance(error, Untrusted) else tr("is damaged: {0}", first_line(error))
+        raise UnusableFile(path, words, tr("Open a copy from a backup.")) from None
     return document
 
 
@@ -169,7 +169,7 @@ def _read_history(folder: Path, document: Document) -> tuple[History, str | None
     alone = History(document.session)
     if document.history is None:
         return alone, None
-    lost = tr("The history of this session could not be read; the session itself is whole.")
+    lost = tr("The undo history could not be read. The session is complete.")
     reader = LedgerReader()
     try:
         reader.read(whole_lines(bytes_of(folder / document.history)))
@@ -232,7 +232,9 @@ def save_session(
     except OSError as error:
         if error.errno in {errno.ELOOP, errno.ENOTDIR} and folder.is_dir():
             raise CannotWrite(
-                folder / AUDIO, tr("it is a link, or no folder"), tr("Move it away, or save elsewhere.")
+                folder / AUDIO,
+                tr("the path is a link or not a folder"),
+                tr("Move the folder, or save under another name."),
             ) from None
         raise cannot_write(folder / DOCUMENT, error) from None
     progress(1.0)
@@ -371,7 +373,9 @@ def _copy(place: Path, name: str, audio: int, content: ContentHash, progress: Pr
                 progress(done / total)
         if digest.hexdigest() != content:
             raise UnusableFile(
-                place, tr("has changed since it was opened"), tr("Open it anew, or bring the old one back.")
+                place,
+                tr("has changed since you opened it"),
+                tr("Reopen the session, or restore the old file."),
             )
 
 
@@ -383,10 +387,10 @@ def check_place(folder: Path) -> None:
     CannotWrite
     """
     if folder.is_file():
-        raise CannotWrite(folder, tr("a file of this name is there"), tr("Choose another name."))
+        raise CannotWrite(folder, tr("a file with this name exists"), tr("Choose another name."))
     if (
         folder.is_dir()
         and any(each.name != LOCK for each in folder.iterdir())
         and not (folder / DOCUMENT).is_file()
     ):
-        raise CannotWrite(folder, tr("the folder holds other things"), tr("Choose a new or an empty folder."))
+        raise CannotWrite(folder, tr("the folder contains other files"), tr("Choose a new or empty folder."))

@@ -96,9 +96,9 @@ def place_of(text: str) -> SplitResult:
     except ValueError:
         is_known = False
     if not is_known or place.username or place.query or place.fragment:
-        raise CannotShare(tr("This is no address of a sharing place. Say https://…."))
+        raise CannotShare(tr("This is not a server address. Enter an address that begins with https://."))
     if place.scheme == "http" and not _is_here(place.hostname or ""):
-        raise CannotShare(tr("This address would be reached without encryption. Say https://…."))
+        raise CannotShare(tr("This address is not encrypted. Enter an address that begins with https://."))
     return place
 
 
@@ -115,7 +115,7 @@ def origin_of(text: str) -> str:
 def _checked_key(key: str) -> str:
     """A key, which is one word of plain signs; what is wrong is told without it."""
     if not (key.isascii() and key.isprintable()) or " " in key:
-        raise CannotShare(tr("The key holds signs that no key has. Copy it anew, without spaces."))
+        raise CannotShare(tr("The access key has invalid characters. Copy the key again, without spaces."))
     return key
 
 
@@ -128,7 +128,12 @@ def _checked_address(text: str) -> str:
     except ValueError:
         is_safe = False
     if not is_safe or not (text.isascii() and text.isprintable()) or " " in text:
-        raise CannotShare(tr("It is shared, but the sharing place gave no address that can be opened."))
+        raise CannotShare(
+            tr(
+                "The file is shared, but the server sent no address that can be opened. Look on "
+                "the server’s page."
+            )
+        )
     return text
 
 
@@ -174,8 +179,8 @@ def share(upload: Upload, progress: Progress = unheard, *, pause: float = FIRST_
             failures += 1
             if failures >= TRIES:
                 words = _words(error).replace(upload.key, "•••") if upload.key else _words(error)
-                text = tr("The sharing place could not be reached ({0}).", words)
-                raise CannotShare(tr("{0} Try again: it goes on where it was.", text)) from None
+                text = tr("Cannot reach the server ({0}). Check the address and the network.", words)
+                raise CannotShare(tr("{0} Try again: the upload continues where it stopped.", text)) from None
             _wait(min(LONGEST_PAUSE, pause * 2**failures), progress, received / max(1, size))
 
 
@@ -200,9 +205,11 @@ def _facts(path: Path, progress: Progress) -> tuple[int, str]:
                 size += len(block)
                 progress(0.0)
     except OSError as error:
-        raise UnusableFile(path, tr("cannot be read ({0})", error.strerror), tr("Export it again.")) from None
+        raise UnusableFile(
+            path, tr("cannot be read: {0}", error.strerror), tr("Export the file again.")
+        ) from None
     if not 0 < size <= MOST_FILE:
-        raise UnusableFile(path, tr("is empty, or larger than 4 GB"), tr("Choose a smaller kind of file."))
+        raise UnusableFile(path, tr("is empty or larger than 4 GB"), tr("Choose a smaller file format."))
     return size, digest.hexdigest()
 
 
@@ -228,7 +235,7 @@ class _Client:
                 head = {"Content-Range": f"bytes {at}-{at + len(block) - 1}/{size}"}
                 told = self._asked("PATCH", f"/v1/uploads/{begun.upload}", Begun, block, head)
                 if told.received <= at:
-                    raise CannotShare(tr("The sharing place takes nothing more. Try again later."))
+                    raise CannotShare(tr("The server accepts no more uploads. Try again later."))
                 at = told.received
                 file.seek(at)
                 progress(at / size)
@@ -251,15 +258,15 @@ class _Client:
     def _asked(self, method: str, path: str, kind: Any, body: bytes, head: dict[str, str]) -> Any:
         status, data = self._answer(method, path, body, head)
         if status in {401, 403}:
-            raise CannotShare(tr("The sharing place does not know this key. Check it in the dialog."))
+            raise CannotShare(tr("The server rejected the key. Check the key in this dialog."))
         if status >= http.HTTPStatus.INTERNAL_SERVER_ERROR and status != http.HTTPStatus.INSUFFICIENT_STORAGE:
-            raise http.client.HTTPException(tr("it answered {0}", status))
+            raise http.client.HTTPException(tr("the server answered {0}", status))
         if status >= 300:
-            raise CannotShare(tr("The sharing place refused it ({0}): {1}", status, self._told(data)))
+            raise CannotShare(tr("The server refused the upload ({0}): {1}", status, self._told(data)))
         try:
             return trusted(data, kind)
         except Untrusted:
-            raise CannotShare(tr("The sharing place gave no known answer. Check its address.")) from None
+            raise CannotShare(tr("The server sent an invalid answer. Check the address.")) from None
 
     def _answer(self, method: str, path: str, body: bytes, head: dict[str, str]) -> tuple[int, bytes]:
         """Whoever cancels waits no longer than a moment, whatever the place does or does not say."""
@@ -299,7 +306,7 @@ class _Client:
         words = readable(data[:300].decode("utf-8", "replace"))
         if self._key:
             words = words.replace(self._key, "•••")
-        return words or tr("no reason was given")
+        return words or tr("no reason given")
 
 
 def _break(connection: http.client.HTTPConnection) -> None:

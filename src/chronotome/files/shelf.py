@@ -174,7 +174,7 @@ def scan(
         Where `progress` raises it.
     """
     if not folder.is_dir() or not os.access(folder, os.R_OK | os.X_OK):
-        raise UnusableFile(folder, tr("is no folder that can be read"), tr("Choose another one."))
+        raise UnusableFile(folder, tr("is not a readable folder"), tr("Choose another folder."))
     entries: dict[str, ShelfEntry] = {}
     batch: list[ShelfEntry] = []
     for entry in _files_in(folder):

@@ -75,7 +75,9 @@ def straighten_files(
     every = [guide, *others]
     outs = [folder / f"{path.stem}{(how.encoding or encoding_like(path)).suffix}" for path in every]
     if len(set(outs)) < len(outs):
-        raise UnusableFile(folder, tr("would get two files of the same name"), tr("Rename one of them."))
+        raise UnusableFile(
+            folder, tr("would create two files with the same name"), tr("Rename one of the tracks.")
+        )
     for out in outs:
         refuse_sources(out, every)
     try:
@@ -113,7 +115,7 @@ def _fitted(session: Session, source: Source, path: Path, how: Straightening, pr
     """The guide's beats found, and the guide made to follow a steady tempo."""
     recording, track = session.recordings[0], session.tracks[0]
     if is_silent(source.region.samples):
-        raise UnusableFile(path, tr("is silent: there is nothing to find"), tr("Choose another guide."))
+        raise UnusableFile(path, tr("is silent"), tr("Choose another guide."))
     audio = Audio(source.region.samples, source.rate)
     heard = analyse(audio, path.stem, progress, tag=tempo_tag(path))
     session = set_analysis(
@@ -121,7 +123,7 @@ def _fitted(session: Session, source: Source, path: Path, how: Straightening, pr
     )
     session = set_reads(session, track.id, how.reads)
     if all(beats_of(session, take) is None for take in track.takes):
-        raise UnusableFile(path, tr("has no beats: too few hits"), tr("Choose another guide."))
+        raise UnusableFile(path, tr("has too few hits to find beats"), tr("Choose another guide."))
     session = set_moving(session, track.id, by=how.move_by)
     if how.beat_one is not None:
         session = set_beat_one(session, how.beat_one)

@@ -70,7 +70,7 @@ def new_take(kind: str = "take") -> tuple[Path, int]:
                 return path, os.open(path, flags, 0o600)
     except OSError as error:
         raise cannot_write(folder, error) from None
-    raise cannot_write(folder, OSError(17, tr("too many takes in one second")))
+    raise cannot_write(folder, OSError(17, tr("more takes in one second than can be named")))
 
 
 def describe(path: Path, about: About) -> None:

@@ -208,7 +208,7 @@ def refuse_full(folder: Path) -> None:
     except OSError as error:
         raise cannot_write(folder, error) from None
     if is_full:
-        raise CannotWrite(folder, tr("the folder holds other things"), tr("Choose a new or an empty folder."))
+        raise CannotWrite(folder, tr("the folder contains other files"), tr("Choose a new or empty folder."))
 
 
 @contextlib.contextmanager
@@ -256,7 +256,7 @@ def refuse_sources(out: Path, sources: Iterable[Path]) -> None:
     """
     if any(_is_same_file(out, source) for source in sources):
         raise UnusableFile(
-            out, tr("is a recording itself, and these are never altered"), tr("Choose another name.")
+            out, tr("is an original recording; recordings are never overwritten"), tr("Choose another name.")
         )
 
 
@@ -274,14 +274,16 @@ def cannot_write(path: Path, error: Exception) -> CannotWrite:
         number = errno.ENOSPC
     if number == errno.ENOSPC:
         return CannotWrite(
-            path, tr("the disk is full"), tr("Make room, or choose another disk; nothing is lost.")
+            path,
+            tr("the disk is full"),
+            tr("Free some disk space, or choose another disk. Your work is safe."),
         )
     if number in {errno.EACCES, errno.EPERM, errno.EROFS}:
-        return CannotWrite(path, tr("the folder may not be written to"), tr("Choose another folder."))
+        return CannotWrite(path, tr("the folder is write-protected"), tr("Choose another folder."))
     if number == errno.ENOENT or not path.parent.is_dir():
-        return CannotWrite(path, tr("the folder is not there"), tr("Choose another folder."))
+        return CannotWrite(path, tr("the folder is missing"), tr("Choose another folder."))
     if not os.access(path.parent, os.W_OK):
-        return CannotWrite(path, tr("the folder may not be written to"), tr("Choose another folder."))
+        return CannotWrite(path, tr("the folder is write-protected"), tr("Choose another folder."))
     return CannotWrite(path, getattr(error, "strerror", None) or str(error), tr("Choose another folder."))
 
 

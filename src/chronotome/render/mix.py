@@ -143,7 +143,7 @@ class MixTable:
         total = sum(len(lane.starts) for lane in mix.lanes)
         if total > MOST_PLACEMENTS or len(mix.lanes) > MOST_LANES or len(mix.parts) > MOST_PARTS:
             counts = f"{total} placements of {len(mix.parts)} parts in {len(mix.lanes)} lanes"
-            raise ChronotomeError(tr("{0} are more than can sound: take the last step back.", counts))
+            raise ChronotomeError(tr("{0} are too many to play. Undo the last step.", counts))
         at = 0
         for index, lane in enumerate(mix.lanes):
             end = at + len(lane.starts)

@@ -2,7 +2,6 @@
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
-from enum import StrEnum
 from functools import cached_property
 from typing import Protocol, overload
 
@@ -12,17 +11,18 @@ from numpy.typing import NDArray
 from chronotome.session.model import TrackId
 from chronotome.session.onsets import OnsetId
 from chronotome.units import Frames
+from chronotome.words import Named
 
 
-class Choice(StrEnum):
+class Choice(Named):
     """What a person can decide about a hit between two lines."""
 
-    EARLIER = "to the earlier line"
-    LATER = "to the later line"
-    LEAVE = "leave it as played"
+    EARLIER = "to the earlier line", "to earlier line"
+    LATER = "to the later line", "to later line"
+    LEAVE = "leave it as played", "keep as played"
 
 
-class Kind(StrEnum):
+class Kind(Named):
     """What is doubtful about a place."""
 
     BETWEEN = "between two lines"
@@ -30,15 +30,15 @@ class Kind(StrEnum):
     INSIDE = "kept inside"
     STRETCHED = "stretched"
     FLAM = "flam with another track"
-    LACKS = "locked track lacks it"
-    WRONG_LINE = "not the usual line"
-    MISSING = "a hit is missing"
-    DOUBLED = "two on one line"
+    LACKS = "locked track lacks it", "not in locked track"
+    WRONG_LINE = "not the usual line", "unusual line"
+    MISSING = "a hit is missing", "missing hit"
+    DOUBLED = "two on one line", "two hits on one line"
     NOISE = "noise"
-    JOIN = "join above the proof"
+    JOIN = "join above the proof", "audible join"
 
 
-class Do(StrEnum):
+class Do(Named):
     """What a mend does."""
 
     MOVE = "move the hit"

@@ -116,7 +116,7 @@ class _Between(_Places):
             position_words(float(steps[at]), metre) for steps in (targets.steps, targets.other_steps)
         )
         sentence = tr("{0} {1}\nor {2} {3}", _side(off), here, _side(rest), there)
-        title = tr("between two lines") if targets.reasons[at] == Reason.GRID else tr("another hit is nearer")
+        title = tr("between two lines") if targets.reasons[at] == Reason.GRID else tr("nearer to another hit")
         figure = tr("{0:.0f} ms", abs(off))
         return _check(targets, at, title, figure, sentence, (min(line, other), max(line, other)))
 
@@ -154,8 +154,8 @@ class _Stretched(_Places):
         at = int(self.places[number])
         ratio = float(self._ratios_of(np.array([at]))[0])
         limit = self._bears if ratio > 1 else 1 / self._bears
-        sentence = tr("the sound up to the next hit is made ×{0:.2f} as long", ratio)
-        title = tr("stretched past {0:.3g}", limit)
+        sentence = tr("sound up to the next hit: ×{0:.2f} as long", ratio)
+        title = tr("stretched beyond {0:.3g}", limit)
         return replace(
             _check(self.targets, at, title, f"×{ratio:.2f}", sentence),
             kind=self.kind,
@@ -179,7 +179,9 @@ class _Far(_Places):
     def check(self, number: int) -> Check:
         at = int(self.places[number])
         move = float(self.targets.target[at] - self.targets.fitted[at]) * 1000 / self.targets.rate
-        sentence = tr("moved by {0:.0f} ms,\nnearly all others by less than {1:.0f}", abs(move), self._usual)
+        sentence = tr(
+            "moved by {0:.0f} ms; nearly all other\nhits move by less than {1:.0f} ms", abs(move), self._usual
+        )
         return replace(
             _check(self.targets, at, tr("moved far"), tr("{0:.0f} ms", abs(move)), sentence),
             kind=self.kind,
@@ -201,9 +203,9 @@ class _Inside(_Places):
         away = abs(float(targets.landing[at]))
         is_shared = self._is_the_first_ones(at)
         sentence = (
-            tr("the end of the take is its start:\nthe first hit has that line")
+            tr("the take loops:\nits first hit already has this line")
             if is_shared
-            else tr("its line is past the end of the take:\nit stays inside, {0:.0f} ms before", away)
+            else tr("target past the end of the take:\nthe hit stays inside, {0:.0f} ms before", away)
         )
         title = tr("kept inside the take")
         made = _check(targets, at, title, tr("{0:.0f} ms", away), sentence)

@@ -65,9 +65,9 @@ def _found(beats: BeatMap, metre: Metre) -> tuple[FitCheck, ...]:
             FitCheck(
                 float(starts[bar]),
                 float(moments[bar]),
-                tr("bar {0} jumps", number),
+                tr("tempo jump at bar {0}", number),
                 f"{100 * (tempo / usual - 1):+.0f} %".replace("-", "−"),
-                tr("{0:.2f} bpm between bars of {1:.2f}", tempo, usual),
+                tr("{0:.2f} bpm; bars nearby: {1:.2f} bpm", tempo, usual),
             )
         )
     return tuple(found)

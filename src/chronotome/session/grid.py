@@ -2,7 +2,6 @@
 
 import re
 from bisect import bisect_right
-from enum import StrEnum
 from functools import cached_property, lru_cache
 from itertools import pairwise
 from typing import Annotated
@@ -13,6 +12,7 @@ from numpy.typing import NDArray
 
 from chronotome.session.limits import MOST_BEATS, Beat, Moment
 from chronotome.units import BeatArray, SecondsArray
+from chronotome.words import Named
 
 SLOWEST, FASTEST = 20.0, 400.0
 Tempo = Annotated[float, Meta(ge=SLOWEST, le=FASTEST)]
@@ -94,7 +94,7 @@ class Metre(Struct, frozen=True):
         return 4.0 / self.unit
 
 
-class Feel(StrEnum):
+class Feel(Named):
     STRAIGHT = "straight"
     TRIPLET = "triplet"
     DOTTED = "dotted"

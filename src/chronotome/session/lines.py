@@ -1,7 +1,6 @@
 """Where the lines of a recipe are: grid, swing, groove and shift as one."""
 
 from dataclasses import dataclass
-from enum import StrEnum
 from functools import lru_cache
 from typing import NamedTuple
 
@@ -13,6 +12,7 @@ from chronotome.session.groove import Groove
 from chronotome.session.memo import by_identity
 from chronotome.session.onsets import OnsetId
 from chronotome.units import BeatArray
+from chronotome.words import Named
 
 LEAST_GAP = 1e-4
 """Beats between two lines, however far a groove moves them."""
@@ -21,7 +21,7 @@ AT_ONCE = 64
 """Bars: lines are worked out for so many bars, so that what is scrolled over is not worked out anew."""
 
 
-class SwingOf(StrEnum):
+class SwingOf(Named):
     """Which pairs swing: those of the grid itself, or of eighths or sixteenths whatever the grid."""
 
     GRID = "grid"

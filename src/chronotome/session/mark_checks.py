@@ -50,9 +50,9 @@ def _found(  # noqa: PLR0917 - found again by the identity of each
     unsure = counts & untouched & ~onsets.lock_array & (onsets.doubt_array > DOUBTFUL_MS)
     places = {
         int(place): (
-            tr("attack not sure"),
+            tr("unclear attack"),
             tr("± {0:.0f} ms", onsets.doubts[place]),
-            tr("a slow start: listen, and move the mark"),
+            tr("slow attack: listen, then move the onset"),
         )
         for place in np.flatnonzero(unsure)[:MOST]
     }
@@ -61,12 +61,18 @@ def _found(  # noqa: PLR0917 - found again by the identity of each
     for at in np.flatnonzero(gaps < CLOSE_SECONDS)[:MOST].tolist():
         if counts[strong[at]] and counts[strong[at + 1]]:
             continue  # Tighten moves them as one stroke
-        words = tr("one counts: less spacing makes them two")
-        places.setdefault(int(strong[at]), (tr("two close together"), f"{gaps[at] * 1000:.0f} ms", words))
+        words = tr("counted as one; a shorter spacing makes two")
+        places.setdefault(
+            int(strong[at]), (tr("two onsets close together"), f"{gaps[at] * 1000:.0f} ms", words)
+        )
     first = int(counts.argmax()) if counts.any() else -1
     if first >= 0 and onsets.frames[first] - source_start > LATE_SECONDS * recording.rate:
         late = (onsets.frames[first] - source_start) / recording.rate
-        places[first] = (tr("late first hit"), f"{late:.1f} s", tr("is there nothing before it?"))
+        places[first] = (
+            tr("late first onset"),
+            f"{late:.1f} s",
+            tr("check for a hit before the first onset"),
+        )
     if not places:
         return ()
     beats = clock.beats_of(onsets)

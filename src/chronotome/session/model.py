@@ -45,6 +45,7 @@ from chronotome.session.settings import (
 from chronotome.session.sift import USUAL_THRESHOLD, Sift
 from chronotome.session.slices import COPY, Semitones, Slices
 from chronotome.units import Frames
+from chronotome.words import Named
 
 replace = msgspec.structs.replace
 TrackId = Id
@@ -424,7 +425,7 @@ class Span(Struct, frozen=True):
     end: Beat
 
 
-class ClickSound(StrEnum):
+class ClickSound(Named):
     """What a click sounds like."""
 
     WOOD = "wood"

@@ -43,13 +43,16 @@ def noises_of(
                 tr("noise"),
                 tr("{0:.0f} ms", lasts),
                 tr(
-                    "sounds like no other hit,\noff the lines near {0}",
+                    "unlike all other hits,\noff the grid near {0}",
                     hit_words(float(targets.steps[at]), metre),
                 ),
                 kind=Kind.NOISE,
                 mends=(
                     Mend(
-                        tr("Silence it"), Do.SILENCE, int(targets.onsets[at]), frames=(int(start), int(end))
+                        tr("Silence noise"),
+                        Do.SILENCE,
+                        int(targets.onsets[at]),
+                        frames=(int(start), int(end)),
                     ),
                 ),
             )

@@ -102,13 +102,13 @@ def _flams(  # noqa: PLR0917 - found again by the identity of each
         words = hit_words(float(mine.steps[place]), metre)
         mends = (
             Mend(
-                tr("To {0}", name),
+                tr("Move to {0}", name),
                 Do.MOVE,
                 int(mine.onsets[place]),
                 _beat(mine, place, int(there[nearest[at]])),
             ),
             Mend(
-                tr("{0} here", name),
+                tr("Move {0} here", name),
                 Do.MOVE_OTHER,
                 int(theirs.onsets[to]),
                 _beat(mine, place, int(places[at])),
@@ -238,17 +238,17 @@ def _wrong_line(targets: Targets, place: int, line: float, metre: Metre) -> Chec
         int(targets.onsets[place]),
         float(targets.steps[place]),
         int(targets.played[place]),
-        tr("not the usual line"),
+        tr("unusual line"),
         tr("{0:.0f} ms", abs(milliseconds)),
         tr(
-            "at {0}; nearly every bar has it at {1},\n{2:.0f} ms {3} of that",
+            "at {0}; in nearly every bar at {1},\n{2:.0f} ms {3} of that",
             here,
             there,
             abs(milliseconds),
             side,
         ),
         kind=Kind.WRONG_LINE,
-        mends=(Mend(tr("To {0}", there), Do.MOVE, int(targets.onsets[place]), line),),
+        mends=(Mend(tr("Move to {0}", there), Do.MOVE, int(targets.onsets[place]), line),),
     )
 
 
@@ -258,14 +258,14 @@ def _doubled(targets: Targets, place: int, metre: Metre) -> Check:
         int(targets.onsets[place]),
         float(targets.steps[place]),
         int(targets.played[place]),
-        tr("two on one line"),
+        tr("two hits on one line"),
         tr("{0:.0f} ms", abs(off)),
         tr(
-            "a second hit at {0},\nwhere the other bars have one",
+            "second hit at {0};\nother bars have one",
             hit_words(float(targets.steps[place]), metre),
         ),
         kind=Kind.DOUBLED,
-        mends=(Mend(tr("Drop the mark"), Do.DROP, int(targets.onsets[place])),),
+        mends=(Mend(tr("Delete the onset"), Do.DROP, int(targets.onsets[place])),),
     )
 
 
@@ -307,15 +307,15 @@ def _missing(  # noqa: PLR0917 - all that says so
                 onset,
                 beat,
                 int(played[best]),
-                tr("a hit is missing"),
+                tr("missing hit"),
                 f"{strength:.0f}",
                 tr(
-                    "nearly every bar has a hit at {0};\nhere is a faint one, strength {1:.0f}",
+                    "nearly every bar has a hit at {0};\nhere a faint one, strength {1:.0f}",
                     hit_words(beat, metre),
                     strength,
                 ),
                 kind=Kind.MISSING,
-                mends=(Mend(tr("Keep the mark"), Do.KEEP, onset),),
+                mends=(Mend(tr("Keep the onset"), Do.KEEP, onset),),
             )
         )
     return found
@@ -355,10 +355,10 @@ def _lacks(  # noqa: PLR0917 - found again by the identity of each
             int(targets.onsets[at]),
             float(targets.steps[at]),
             int(targets.played[at]),
-            tr("{0} lacks it", name),
+            tr("missing in {0}", name),
             f"{targets.strengths[at]:.0f}",
             tr(
-                "a strong hit at {0}\nthat {1} does not have",
+                "strong hit at {0};\nnone in {1}",
                 hit_words(float(targets.steps[at]), metre),
                 name,
             ),

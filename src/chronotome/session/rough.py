@@ -45,16 +45,16 @@ class Rough:
         at, level = int(self._at[number]), float(self._levels[number])
         targets = self._targets
         onset, beat = int(targets.onsets[at]), float(targets.steps[at])
-        mends = [Mend(tr("Cross longer"), Do.CROSS, onset)] if self._is_cut else []
+        mends = [Mend(tr("Lengthen crossfade"), Do.CROSS, onset)] if self._is_cut else []
         mends.append(Mend(tr("As played"), Do.MOVE, onset, float(targets.fitted_beats[at])))
         return Check(
             onset,
             beat,
             int(targets.played[at]),
-            tr("join above the proof"),
+            tr("audible join"),
             tr("+{0:.0f} dB", level),
             tr(
-                "a join after {0} clicks:\n{1:.0f} dB above the roughest place",
+                "join after {0} clicks: {1:.0f} dB above\nthe roughest place in the recording",
                 hit_words(beat, self._metre),
                 level,
             ),

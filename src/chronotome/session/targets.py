@@ -29,10 +29,10 @@ class Reason(IntEnum):
 
 REASON_WORDS = {
     Reason.GRID: "grid",
-    Reason.LEFT_ALONE: "left alone",
-    Reason.BY_HAND: "by hand",
-    Reason.CARRIED: "between",
-    Reason.WITH_STROKE: "with its stroke",
+    Reason.LEFT_ALONE: "within tolerance",
+    Reason.BY_HAND: "set by hand",
+    Reason.CARRIED: "moved with neighbours",
+    Reason.WITH_STROKE: "with its flam",
     Reason.INSIDE: "kept inside",
 }
 

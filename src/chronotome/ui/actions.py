@@ -1,7 +1,8 @@
-"""Everything that can be done, in one table: name, menu, words, shortcut, and what it does."""
+"""Everything that can be done, in one table: name, words, shortcut, and what it does; its menus and keys."""
 
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
+from functools import partial
 
 from PySide6.QtCore import QObject, Qt
 from PySide6.QtGui import QAction, QKeySequence
@@ -9,34 +10,16 @@ from PySide6.QtWidgets import QMenu, QMenuBar, QPushButton, QWidget
 
 from chronotome.errors import ChronotomeError
 from chronotome.ui.controls.plain_text import tip
-from chronotome.words import tr
-
-MENUS = (
-    "Session",
-    "Edit",
-    "Recording",
-    "Clips",
-    "Marks",
-    "Timing",
-    "Groove",
-    "Apart",
-    "Kit",
-    "Playback",
-    "View",
-    "Help",
-)
-"""Their first letters differ: Alt with the letter opens one."""
-WITHIN = {"Steps": "Kit", "In time with": "Playback"}
-"""Menus within another one, where its first entry stands."""
+from chronotome.ui.menus import KEYS_OF_ACTIONS, LINE, MENUS, Menu
+from chronotome.ui.needs import Need
 
 
 @dataclass(frozen=True)
 class Entry:
-    """One action. An empty `words` is a line between two groups of a menu."""
+    """One action."""
 
     name: str
-    menu: str
-    words: str = ""
+    words: str
     keys: str = ""
     do: Callable[[], object] | None = None
     is_on: Callable[[], bool] | None = None
@@ -63,18 +46,20 @@ class Actions(QObject):
         entries: Sequence[Entry],
         shortcuts: Mapping[str, str],
         tell: Callable[[str], None],
+        needs: Mapping[str, Need],
     ) -> None:
         super().__init__(window)
-        self.entries = [entry for entry in entries if entry.words]
-        self._table = entries
-        self._tell = tell
+        self.entries = list(entries)
+        self._tell, self._needs = tell, needs
         self._actions: dict[str, QAction] = {}
         self._buttons: list[tuple[QPushButton, str]] = []
         self.takes: Callable[[str], bool] = lambda _name: False
         """Asked before each action: True where it is not to be done now."""
-        letters = self._letters = {menu: set[str]() for menu in (*MENUS, *WITHIN)}
+        self.letters = set[str]()
+        """With Alt they open menus."""
+        self._tips: dict[str, str] = {}
         for entry in self.entries:
-            action = QAction(with_letter(entry.words, letters[entry.menu]), window)
+            action = QAction(entry.words, window)
             action.setShortcutContext(Qt.ShortcutContext.WindowShortcut)
             action.setCheckable(entry.is_on is not None)
             action.triggered.connect(self._runner(entry))
@@ -83,8 +68,19 @@ class Actions(QObject):
         self.use_shortcuts(shortcuts)
 
     def _runner(self, entry: Entry) -> Callable[[], None]:
-        run = self.guarded(entry.do) if entry.do is not None else self.refresh
-        return lambda: self.refresh() if self.takes(entry.name) else run()
+        do = self.guarded(entry.do) if entry.do is not None else self.refresh
+
+        def run() -> None:
+            missing = self.missing(entry.name)
+            if self.takes(entry.name):
+                self.refresh()
+            elif missing:
+                self._tell(missing)
+                self.refresh()
+            else:
+                do()
+
+        return run
 
     def guarded(self, do: Callable[[], object]) -> Callable[[], None]:
         """What cannot be done is told, not raised."""
@@ -104,7 +100,8 @@ class Actions(QObject):
             action = self._actions[entry.name]
             action.setShortcuts([QKeySequence(each) for each in keys.split(", ") if each])
             words = entry.words.rstrip("…")
-            action.setToolTip(tip(f"{words} ({keys})" if keys else words))
+            self._tips[entry.name] = tip(f"{words} ({keys})" if keys else words)
+            action.setToolTip(self._tips[entry.name])
         for button, name in self._buttons:
             button.setToolTip(self._actions[name].toolTip())
 
@@ -131,20 +128,56 @@ class Actions(QObject):
         button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self._buttons.append((button, name))
 
-    def fill(self, bar: QMenuBar) -> dict[str, QMenu]:
-        menus = {name: bar.addMenu(f"&{tr(name)}") for name in MENUS}
-        for entry in self._table:
-            if entry.menu not in menus:
-                around = WITHIN[entry.menu]
-                menus[entry.menu] = menus[around].addMenu(with_letter(tr(entry.menu), self._letters[around]))
-            if entry.words:
-                menus[entry.menu].addAction(self._actions[entry.name])
-            else:
-                menus[entry.menu].addSeparator()
-        for menu in menus.values():
-            menu.setToolTipsVisible(True)
-            menu.aboutToShow.connect(self.refresh)
+    def fill(self, bar: QMenuBar, lists: Mapping[str, QMenu]) -> dict[str, QMenu]:
+        """Build the menus, with those that are filled while the program runs; by their words."""
+        menus, taken = dict[str, QMenu](), set(KEYS_OF_ACTIONS)
+        for menu in MENUS:
+            built = bar.addMenu(with_letter(menu.words, taken))
+            menus |= {menu.words: built} | self._fill(built, menu, lists)
+            built.aboutToShow.connect(partial(self._open, menu))
+            built.aboutToHide.connect(partial(self._close, menu))
+        self.letters = taken - KEYS_OF_ACTIONS
         return menus
+
+    def _fill(self, built: QMenu, menu: Menu, lists: Mapping[str, QMenu]) -> dict[str, QMenu]:
+        built.setToolTipsVisible(True)
+        within, taken = dict[str, QMenu](), set[str]()
+        for row in menu.rows:
+            if isinstance(row, Menu):
+                inner = within[row.words] = built.addMenu(with_letter(row.words, taken))
+                within |= self._fill(inner, row, lists)
+            elif row == LINE:
+                built.addSeparator()
+            elif row in lists:
+                lists[row].setTitle(with_letter(lists[row].title(), taken))
+                built.addMenu(lists[row])
+                built.aboutToShow.connect(lists[row].aboutToShow)  # it is grey where nothing is in it
+            else:
+                action = self._actions[row]
+                action.setText(with_letter(action.text(), taken))
+                built.addAction(action)
+        return within
+
+    def missing(self, name: str) -> str:
+        """What an action needs that is not there; empty where it can be done."""
+        need = self._needs.get(name)
+        return "" if need is None or need.holds() else need.words
+
+    def _open(self, menu: Menu) -> None:
+        """What cannot be done is grey while a menu is open, and says why."""
+        self.refresh()
+        for name in menu.names:
+            missing = self.missing(name)
+            if missing:
+                self._actions[name].setEnabled(False)
+                self._actions[name].setToolTip(tip(missing))
+
+    def _close(self, menu: Menu) -> None:
+        """Keys say in the status line what is missing: a grey action would swallow them."""
+        for name in menu.names:
+            if name in self._needs:
+                self._actions[name].setEnabled(True)
+                self._actions[name].setToolTip(self._tips[name])
 
     def refresh(self) -> None:
         """Show which of them are on."""

@@ -259,7 +259,7 @@ def shot(arguments: argparse.Namespace) -> int:
             errors.append(
                 str(
                     UnusableFile(
-                        arguments.session, tr("is no session and no sound file"), tr("Check the name.")
+                        arguments.session, tr("is neither a session nor an audio file"), tr("Check the name.")
                     )
                 )
             )
@@ -296,7 +296,7 @@ def take_picture(window: MainWindow, stage: Stage, path: Path, errors: list[str]
         _wait_for_proof(window)
     pause(SETTLE_MILLISECONDS)
     if not window.grab().save(str(path)):
-        errors.append(tr("“{0}” could not be written. Choose another place, and an ending like .png.", path))
+        errors.append(tr("Cannot write “{0}”. Choose another folder and an extension such as .png.", path))
 
 
 def demo_without_display() -> int:

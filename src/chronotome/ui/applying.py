@@ -24,7 +24,7 @@ def theme_name(chosen: str) -> str:
 
 def _switch_media_keys(desk: Desk, *, is_on: bool) -> None:
     if not desk.media_keys.switch(is_on=is_on):
-        desk.say(tr("The desktop’s media keys cannot be used: no session bus answers"))
+        desk.say(tr("Cannot use media keys: the desktop has no session bus"))
 
 
 def apply_settings(desk: Desk, before: Settings, settings: Settings) -> None:

@@ -1,14 +1,21 @@
 """What opens beside the window: dialogs that stay, dialogs that ask, the walk; built when asked for."""
 
-from functools import cached_property
+from collections.abc import Callable, Iterator
+from functools import cached_property, partial
 from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt
 
+from chronotome.files.names import path_from, shown
+from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.guarded import guard_overrides
 from chronotome.words import tr
 
 if TYPE_CHECKING:
+    from pathlib import Path
+
+    from PySide6.QtWidgets import QDialog
+
     from chronotome.ui.dialogs.batch import BatchDialog
     from chronotome.ui.dialogs.history import HistoryDialog
     from chronotome.ui.dialogs.manual import ManualDialog
@@ -44,7 +51,9 @@ class Beside:
         dialog = CalibrationDialog(self._desk, self._window)
         if dialog.exec() and dialog.measured is not None:
             self._desk.preferences.keep(reaction_ms=dialog.measured)
-            self._window.tell(tr("Marks by ear are set {0:.0f} ms before the key", dialog.measured))
+            self._window.tell(
+                tr("Onsets added by ear are placed {0:.0f} ms before the key press", dialog.measured)
+            )
 
     def edit_preferences(self, row: str = "") -> None:
         from chronotome.ui.dialogs.preferences import PreferencesDialog  # noqa: PLC0415 - seldom wanted
@@ -105,15 +114,56 @@ class Beside:
         self.history.show()
         self.history.raise_()
 
-    def find_anything(self) -> None:
-        """Every action, track, section and place to check, by what it is called."""
+    def find_anything(self, over: "QDialog | None" = None) -> None:
+        """Every action, value, track, section, page: over a dialog too, which ends where one is chosen."""
         from chronotome.ui.dialogs.finding import FindDialog, findable  # noqa: PLC0415 - seldom wanted
 
         guard_overrides()
-        items = findable(self._desk, self._window.commands, self._window.actions_table, self.edit_preferences)
-        dialog = FindDialog(items, self._window)
+        items = findable(self._desk, self._window.commands, self._window.actions_table, self)
+        dialog = FindDialog(items, self._window if over is None else over)
         if dialog.exec() and dialog.chosen is not None:
+            if over is not None and over.isModal():
+                over.reject()
             dialog.chosen.do()
+
+    def sliders(self) -> Iterator[tuple[ValueSlider, str]]:
+        """Those of all stages that can be moved now, and the words of their stage."""
+        for stage, tray in self._window.trays.items():
+            for slider in tray.findChildren(ValueSlider):
+                if slider.isEnabled() and slider.isVisibleTo(tray):
+                    yield slider, stage.words
+
+    def show_slider(self, slider: ValueSlider) -> None:
+        """In its stage, with the keys on it."""
+        for stage, tray in self._window.trays.items():
+            if tray.isAncestorOf(slider):
+                self._desk.view.show_stage(stage)
+        slider.setFocus(Qt.FocusReason.ShortcutFocusReason)
+
+    def pages(self) -> Iterator[tuple[str, Callable[[], object]]]:
+        """Pages of the manual."""
+        from chronotome.ui.dialogs.manual import pages  # noqa: PLC0415 - seldom wanted
+
+        for page, words in pages():
+            yield words, partial(self.show_page, page)
+
+    def show_page(self, page: "Path") -> None:
+        self.manual.show_file(page)
+        self.manual.show()
+        self.manual.raise_()
+
+    def recent(self) -> Iterator[tuple[str, Callable[[], object]]]:
+        """Sessions and recordings that were opened lately."""
+        settings = self._desk.preferences.settings
+        for name in (*settings.recent, *settings.recent_files):
+            path = path_from(name)
+            yield shown(path.name), partial(self._window.session_files.open_safely, [path])
+
+    def show_about(self) -> None:
+        from chronotome.ui.dialogs.about import AboutDialog  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        AboutDialog(self._window).open()
 
     @cached_property
     def manual(self) -> "ManualDialog":

@@ -77,7 +77,7 @@ class Desk:
         """Say so where a clip plays a pattern, for what can be done to recordings only."""
         plays = any(each is not None and each.take.playing is not None for each in clips)
         if plays:
-            self.say(tr("It plays a pattern: shape its steps, or the slices of its kit, instead"))
+            self.say(tr("This clip plays a pattern. Shape its steps, or the slices of its kit."))
         return plays
 
     @property

@@ -52,7 +52,7 @@ class DragOut(QObject):
         view, clip = self._desk.view, self._desk.view.clip
         place = view.place
         if place is None or clip is None:
-            self._desk.say(tr("There is nothing to copy: choose a clip"))
+            self._desk.say(tr("Nothing to copy. Select a clip."))
             return
         if view.range is not None:
             work = self._of_range(view.range)
@@ -150,12 +150,12 @@ class DragOut(QObject):
             if not isinstance(error, Cancelled):
                 self._desk.tasks.error.emit(str(error))
 
-        self._desk.tasks.run(tr("Writing what is dragged"), work, done, failed)
+        self._desk.tasks.run(tr("Writing dragged file"), work, done, failed)
 
     def _carry(self, paths: list[Path]) -> None:
         """On under the hand that still holds it; it was let go of meanwhile: once more."""
         if not QGuiApplication.mouseButtons() & Qt.MouseButton.LeftButton:
-            self._desk.say(tr("It is written now: drag it out once more, or paste it there"))
+            self._desk.say(tr("The file is ready. Drag the clip again, or paste the file."))
             self._to_clipboard(paths, is_told=False)
             return
         drag = QDrag(self._window)
@@ -164,12 +164,16 @@ class DragOut(QObject):
 
     def _exec(self, drag: QDrag) -> None:
         done = drag.exec(Qt.DropAction.CopyAction)
-        self._desk.say(tr("Dropped") if done is Qt.DropAction.CopyAction else tr("Dropped nowhere"))
+        self._desk.say(
+            tr("File dropped")
+            if done is Qt.DropAction.CopyAction
+            else tr("Drop failed: no window took the file")
+        )
 
     def _to_clipboard(self, paths: list[Path], *, is_told: bool = True) -> None:
         QGuiApplication.clipboard().setMimeData(_as_files(paths))
         if is_told:
-            self._desk.say(tr("{0} copied: paste it into a file manager", counted(len(paths), "file")))
+            self._desk.say(tr("{0} copied. Paste in a file manager.", counted(len(paths), "file")))
 
 
 def _as_files(paths: Sequence[Path]) -> QMimeData:

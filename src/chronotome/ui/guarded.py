@@ -13,7 +13,7 @@ from PySide6.QtWidgets import QWidget
 from chronotome.words import tr
 
 W = TypeVar("W", bound=QWidget)
-NOT_DRAWN = tr("This could not be drawn. Undo, or open the session anew; nothing is lost.")
+NOT_DRAWN = tr("Display error. Undo the last step or reopen the session; your work is safe.")
 _reported: set[tuple[type, str]] = set()
 
 

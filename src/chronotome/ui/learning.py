@@ -73,7 +73,7 @@ class Learning(QObject):
         self.is_on, self._control = True, None
         self._attend()
         QApplication.instance().installEventFilter(self)  # type: ignore[union-attr]
-        self._desk.say(tr("Turn a control of the MIDI device, then touch a slider or choose a command"))
+        self._desk.say(tr("Turn a knob or press a pad, then click a slider or choose a command"))
         self.changed.emit()
 
     def end(self) -> None:
@@ -101,12 +101,12 @@ class Learning(QObject):
 
     def _bind(self, target: str, words: str) -> None:
         if self._control is None:
-            self._desk.say(tr("Turn a control of the MIDI device first, then touch “{0}”", words))
+            self._desk.say(tr("Turn a knob or press a pad first, then click “{0}”", words))
             return
         number, self._control = self._control, None
         self._desk.preferences.keep(controls={**self.bound, str(number): target})
         self.end()
-        self._desk.say(tr("{0} is bound to “{1}”", control_words(number), words))
+        self._desk.say(tr("{0} is assigned to “{1}”", control_words(number), words))
 
     def forget(self, number: str) -> None:
         """The control does nothing any more."""
@@ -133,7 +133,7 @@ class Learning(QObject):
         if self.is_on:
             if self._control != number:
                 self._control = number
-                self._desk.say(tr("{0}: now touch a slider, or choose a command", control_words(number)))
+                self._desk.say(tr("{0}: now click a slider or choose a command", control_words(number)))
             return
         target = self.bound.get(str(number), "")
         if target.startswith(ACTION):
@@ -155,7 +155,7 @@ class Learning(QObject):
         )
         if slider is None:
             self._desk.say(
-                tr("“{0}” is not in sight: show its tray, then turn the control", key.partition("/")[2])
+                tr("“{0}” is hidden. Open its stage, then turn the control.", key.partition("/")[2])
             )
             return
         if self._turning is not slider:

@@ -16,6 +16,7 @@ from PySide6.QtGui import (
     QShortcut,
 )
 from PySide6.QtWidgets import (
+    QDialog,
     QHBoxLayout,
     QMainWindow,
     QScrollArea,
@@ -41,6 +42,7 @@ from chronotome.ui.commands.others import OtherCommands
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
 from chronotome.ui.controls.dropping import take_as_copy
+from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
@@ -48,6 +50,8 @@ from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.drag_out import DragOut
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.learning import Learning
+from chronotome.ui.menus import RECENT, TEMPLATES
+from chronotome.ui.needs import needs_of
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.status_line import StatusLine
 from chronotome.ui.panels.transport_bar import TransportBar
@@ -87,13 +91,16 @@ class MainWindow(QMainWindow):
         self._fit_the_screen()
         self.setAcceptDrops(True)
         self.actions_table = Actions(
-            self, table_of(self, self.commands), desk.preferences.settings.shortcuts, self.tell
+            self,
+            table_of(self, self.commands),
+            desk.preferences.settings.shortcuts,
+            self.tell,
+            needs_of(desk, self.commands),
         )
         self.actions_table.takes = self.learning.takes
-        self._menus = self.actions_table.fill(self.menuBar())
+        lists = {RECENT: self.session_files.recent, TEMPLATES: self.session_files.keeping.templates}
+        self._menus = self.actions_table.fill(self.menuBar(), lists)
         self._refresh = Soon(self.actions_table.refresh, self)
-        self.session_files.add_recent(self._menus["Session"], self.actions_table)
-        self.session_files.keeping.add_templates(self._menus["Session"], self.actions_table)
         QShortcut(QKeySequence("F10"), self, self._open_menus)
         self._build()
         desk.view.snap_follows_zoom = desk.preferences.settings.grid_follows_zoom
@@ -177,18 +184,18 @@ class MainWindow(QMainWindow):
         welcome = Welcome(self.desk.view)
         for title, words, do in (
             (
-                tr("Open the demo"),
-                tr("Harbour ferry: a street-percussion trio, in a stairwell"),
+                tr("Open demo session"),
+                tr("Harbour ferry: a street-percussion trio in a stairwell"),
                 files.open_demo,
             ),
             (
                 tr("Open files"),
-                tr("Recordings of yours, or a session; or drop them here"),
+                tr("Recordings or a session. You can also drop files here."),
                 files.ask_and_open,
             ),
             (
-                tr("Walk through"),
-                tr("The demo, and what is done with it, in nine steps"),
+                tr("Guided tour"),
+                tr("Learn the window in nine steps, with the demo session"),
                 self.beside.walk_through,
             ),
         ):
@@ -212,6 +219,9 @@ class MainWindow(QMainWindow):
         if self.is_shelf_shown:
             self.shelf.stop()
         self.desk.proving.want(is_wanted=self.desk.view.stage is Stage.EXPORT)
+        field = self.focusWidget()
+        if isinstance(field, Field):
+            field.leave(is_kept=True)
         self._tray.setCurrentIndex(list(Stage).index(self.desk.view.stage))
         self.actions_table.refresh()
 
@@ -288,7 +298,7 @@ class MainWindow(QMainWindow):
 
     def _on_exported(self, written: Written) -> None:
         self.rail.show_exported(written.path.name)
-        self.tell(tr("Wrote “{0}”", written.path))
+        self.tell(tr("Exported “{0}”", written.path))
 
     # Session
 
@@ -307,7 +317,7 @@ class MainWindow(QMainWindow):
         self.desk.document.restore(recovered)
         self.tell(
             tr(
-                "Brought back {0} of “{1}”: save it.",
+                "Restored {0} of “{1}”. Save the session.",
                 counted(recovered.edits, "edit"),
                 recovered.history.session.name,
             )
@@ -359,10 +369,20 @@ class MainWindow(QMainWindow):
             self.actions_table.refresh()
             return
         if is_escape:
-            self.desk.view.choose_range(None)
-            self.desk.view.select(None)
+            self.select_none()
         else:
             super().keyPressEvent(event)
+
+    def find_over(self, dialog: QDialog) -> None:
+        self.beside.find_anything(dialog)
+
+    def select_none(self) -> None:
+        """Hits and steps, a range, clips, onsets."""
+        view = self.desk.view
+        view.let_go_of_hits()
+        view.choose_range(None)
+        view.choose_clips(())
+        view.select(None)
 
     def _cancel_drag(self) -> bool:
         """False where nothing is being dragged."""

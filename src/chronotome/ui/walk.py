@@ -52,54 +52,60 @@ def steps_of(parts: Parts) -> list[Step]:
     timeline, rail = parts.timeline, parts.rail
     return [
         Step(
-            tr("Hear it"),
-            tr("Space plays, and stops. It is a bucket kit, as it was played."),
+            tr("Play and stop"),
+            tr("Press Space to play or stop. You hear a bucket kit as played."),
             lambda: parts.transport.play,
         ),
         Step(
             tr("Five stages"),
-            tr("From left to right becomes from top to bottom: 1 to 5 go there."),
+            tr("Work from top to bottom. Keys 1 to 5 open a stage."),
             lambda: rail,
         ),
         Step(
             tr("1 Mark"),
-            tr("Every notch is a hit that was found. Drag the threshold: faint ones turn hollow and silent."),
+            tr(
+                "The small triangles above the wave are onsets. Drag the threshold: faint onsets "
+                "turn hollow and do not count."
+            ),
             lambda: timeline.strength,
             Stage.MARK,
         ),
         Step(
             tr("2 Fit"),
-            tr("The tempo, beat by beat. Drag a beat to where it is, or tap with T while it plays."),
+            tr("The lane shows the tempo of each beat. Drag a beat to its place, or press T to tap along."),
             lambda: timeline.pulse,
             Stage.FIT,
         ),
         Step(
             tr("3 Tighten"),
-            tr("Slide Strength to 100 %: each hit goes to its line, and you hear it while it plays."),
+            tr("Drag Strength to 100 %: each hit moves to its line. Changes play at once."),
             lambda: parts.trays[Stage.TIGHTEN],
             Stage.TIGHTEN,
         ),
         Step(
-            tr("What moved"),
-            tr("A triangle is a hit as it was played, the ring is where it lands. Drag one up or down."),
+            tr("How hits moved"),
+            tr("A triangle shows a hit as played, the ring shows its target. Drag a triangle up or down."),
             lambda: timeline.drift,
             Stage.TIGHTEN,
         ),
         Step(
-            tr("As played, edited"),
-            tr("A switches between both, at one level and without a gap: nothing is ever lost."),
+            tr("As played or edited"),
+            tr(
+                "Press A to switch between as played and edited. Both have the same level, and "
+                "no edit is lost."
+            ),
             lambda: parts.transport.listen,
             Stage.TIGHTEN,
         ),
         Step(
             tr("4 Rework"),
-            tr("Ctrl+H takes the clip apart into hits: drag them, roll them, put them on keys with Ctrl+U."),
+            tr("Press Ctrl+H to slice a clip into hits. Drag or roll the hits, or create a kit with Ctrl+U."),
             lambda: timeline.wave,
             Stage.REWORK,
         ),
         Step(
             tr("5 Export"),
-            tr("The proof listens to every join as you work. F3 finds anything else, F1 opens the manual."),
+            tr("Chronotome checks every join as you work. F3 finds anything, F1 opens the manual."),
             lambda: parts.export_tray,
             Stage.EXPORT,
         ),
@@ -206,7 +212,7 @@ class _Card(QWidget):
         layout.addWidget(self.title)
         layout.addWidget(self.words)
         row = QHBoxLayout()
-        self.leave = QPushButton(tr("Leave"))
+        self.leave = QPushButton(tr("Close"))
         self.back, self.next = QPushButton(tr("Back")), QPushButton(tr("Next"))
         self.next.setObjectName("main")
         row.addWidget(self.leave)

@@ -1,9 +1,9 @@
 """What sound is moved by: three ways that a person chooses, materials, and the engines behind both."""
 
-from enum import StrEnum
 from typing import NamedTuple
 
 from chronotome.dsp.bands import Material
+from chronotome.words import Named
 
 OVERLAP, FINE_OVERLAP = 4, 6
 """Windows of the vocoder that lie over one another; finer steps serve one note by 0.2 dB, a fifth slower."""
@@ -11,7 +11,7 @@ Bends = tuple[tuple[int, int], ...]
 """Source and heard frames, counted from a span's start."""
 
 
-class MoveBy(StrEnum):
+class MoveBy(Named):
     """How targets are realised."""
 
     CUTTING = "cutting"
@@ -19,22 +19,22 @@ class MoveBy(StrEnum):
     TAPE = "tape"
 
 
-class Keeps(StrEnum):
+class Keeps(Named):
     """What stretching must keep clean."""
 
-    HEARD = "as heard"
+    HEARD = "as heard", "detected"
     DRUMS = "drums"
-    ONE_NOTE = "one note"
+    ONE_NOTE = "one note", "single notes"
     CHORDS = "chords"
 
 
-class Fill(StrEnum):
+class Fill(Named):
     """What comes into the gap behind a hit that was cut and moved."""
 
-    TO_AND_FRO = "tail to and fro"
-    AGAIN = "tail again"
+    TO_AND_FRO = "tail to and fro", "tail back and forth"
+    AGAIN = "tail again", "repeat tail"
     ROOM = "room tone"
-    NOTHING = "nothing"
+    NOTHING = "nothing", "none"
 
     @classmethod
     def _missing_(cls, value: object) -> "Fill | None":
@@ -42,12 +42,12 @@ class Fill(StrEnum):
         return cls.TO_AND_FRO if value == "tail reversed" else None
 
 
-class Crossing(StrEnum):
+class Crossing(Named):
     """Along which curve one sound gives way to another where it is cut."""
 
-    SMOOTH = "smooth"
-    STRAIGHT = "straight"
-    FIRM = "firm"
+    SMOOTH = "smooth", "S-curve"
+    STRAIGHT = "straight", "linear"
+    FIRM = "firm", "steep"
     """Most of it happens in the middle."""
 
 
@@ -60,12 +60,12 @@ class Gap(NamedTuple):
     crossing: Crossing = Crossing.SMOOTH
 
 
-class EngineName(StrEnum):
+class EngineName(Named):
     """What renders a span."""
 
     CUTTING = "cutting"
     DRUMS = "drums"
-    NOTE = "one note"
+    NOTE = "one note", "single notes"
     TONES = "tones"
     TAPE = "tape"
 

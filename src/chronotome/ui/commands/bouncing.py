@@ -38,21 +38,29 @@ class BounceCommands:
         span = self._desk.view.range
         if span is not None:
             places = cut_out(self._desk.session, span)[1]
-            self._desk.store.apply(lambda session: cut_out(session, span)[0], tr("Cut at the range’s ends"))
+            self._desk.store.apply(lambda session: cut_out(session, span)[0], tr("Split at range ends"))
         else:
             places = self._chosen
         if len({track for track, _ in places}) > 1:
             self._desk.say(
-                tr("In place, clips of one track are bounced: several become a track of their own")
+                tr(
+                    "Clips of one track can be bounced in place. To bounce several tracks, use "
+                    "Bounce to new track."
+                )
             )
             return
         if places and self._desk.session.group_of(places[0][0]) is not None:
             self._desk.say(
-                tr("It is locked with others, which follow its hits: unlock it, or bounce it beside")
+                tr(
+                    "Cannot bounce in place: other tracks follow its hits. Unlock the track, or "
+                    "bounce to a new track."
+                )
             )
             return
         if places and self._desk.session.track(places[0][0]).spans:
-            self._desk.say(tr("Recipes of bars would tighten it once more: bounce it to a track of its own"))
+            self._desk.say(
+                tr("Cannot bounce in place: spans would tighten the audio twice. Bounce to a new track.")
+            )
             return
         self._bounce(self._desk.session, places, in_place=True)
 
@@ -64,14 +72,14 @@ class BounceCommands:
 
     def _bounce(self, session: Session, places: tuple[Place, ...], *, in_place: bool) -> None:
         if not places:
-            self._desk.say(tr("There is nothing to bounce: choose clips, or sweep over the waves in Rework"))
+            self._desk.say(tr("Nothing to bounce. Select clips, or drag over the waves in Rework."))
             return
         lost = {session.track(track).clip(clip).recording for track, clip in places} & set(
             self._desk.recordings.lost
         )
         if lost:
             self._desk.say(
-                tr("{0} of it are not found: nothing could be heard", counted(len(lost), "recording"))
+                tr("{0} are missing, so there is nothing to bounce", counted(len(lost), "recording"))
             )
             return
         name = session.track(places[0][0]).name
@@ -81,8 +89,6 @@ class BounceCommands:
         """What the clip was bounced of, in its place again."""
         place = self._desk.view.place
         if place is None or kept_of(self._desk.session, place) is None:
-            self._desk.say(
-                tr("Nothing is kept of this clip: it was not bounced in place, or its track is gone")
-            )
+            self._desk.say(tr("Cannot restore: the clip was not bounced in place, or its track was removed"))
             return
-        self._desk.store.apply(lambda session: bring_back(session, place), tr("Bring back what was bounced"))
+        self._desk.store.apply(lambda session: bring_back(session, place), tr("Restore bounced clips"))

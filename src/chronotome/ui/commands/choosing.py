@@ -44,12 +44,10 @@ class ChosenHits:
         view = self._desk.view
         place, hits = view.place, view.hits
         if place is None or self.slices is None:
-            self._desk.say(tr("Take the clip apart first to {0} its hits", do))
+            self._desk.say(tr("To {0} hits, slice the clip first (Ctrl+H)", do))
             return None
         if not hits:
-            self._desk.say(
-                tr("Choose hits to {0} them: click one in the wave, drag along its foot for several", do)
-            )
+            self._desk.say(tr("Select hits to {0}: click one in the wave, or drag along its bottom edge", do))
             return None
         return place, hits
 
@@ -59,13 +57,13 @@ class ChosenHits:
         if place is not None and slices is not None and spans is not None:
             found = slices.id_array[which & spans.heard].tolist()
             self._desk.view.choose_hits(place, found)
-            self._desk.say(tr("{0} chosen: {1}", counted(len(found), "hit"), words))
+            self._desk.say(tr("{0} selected: {1}", counted(len(found), "hit"), words))
 
     def _traits(self) -> tuple[NDArray[np.int64], NDArray[np.float64]] | None:
         """Band and level of each hit by its first onset; -1 and NaN where it has none."""
         session, clip, slices = self._desk.session, self._clip, self.slices
         if clip is None or slices is None:
-            self._desk.say(tr("Take the clip apart first to choose its hits"))
+            self._desk.say(tr("Slice the clip first (Ctrl+H)"))
             return None
         laid = rearranged(session.recording_with(clip.recording), slices)
         bands, levels = np.full(len(slices), -1), np.full(len(slices), np.nan)
@@ -84,18 +82,18 @@ class ChosenHits:
 
     def choose_all(self) -> None:
         if self.slices is not None:
-            self._choose(self._has_hit, tr("all of them"))
+            self._choose(self._has_hit, tr("all"))
 
     def choose_others(self) -> None:
         slices = self.slices
         if slices is not None:
             is_other = ~np.isin(slices.id_array, self._desk.view.hits)
-            self._choose(is_other & self._has_hit, tr("those that were not"))
+            self._choose(is_other & self._has_hit, tr("inverted selection"))
 
     def choose_band(self, band: int) -> None:
         traits = self._traits()
         if traits is not None:
-            self._choose(traits[0] == band, tr("the {0} ones", tr(BANDS[band])))
+            self._choose(traits[0] == band, tr("{0} band", tr(BANDS[band])))
 
     def ask_louder(self) -> None:
         """All hits that are as loud as is said, in dB below the loudest, or louder."""
@@ -104,8 +102,8 @@ class ChosenHits:
             return
         below, is_said = QInputDialog.getDouble(
             QApplication.activeWindow(),
-            tr("Choose hits"),
-            tr("All that are less softer than the loudest than (dB):"),
+            tr("Select hits"),
+            tr("Select hits at most this many dB below the loudest:"),
             12.0,
             0.0,
             90.0,
@@ -114,9 +112,7 @@ class ChosenHits:
         if is_said:
             loudest = float(np.nanmax(traits[1]))
             with np.errstate(invalid="ignore"):
-                self._choose(
-                    traits[1] >= loudest - below, tr("at most {0:g} dB softer than the loudest", below)
-                )
+                self._choose(traits[1] >= loudest - below, tr("at most {0:g} dB below the loudest", below))
 
     def ask_every(self) -> None:
         slices = self.slices
@@ -124,8 +120,8 @@ class ChosenHits:
             return
         every, is_said = QInputDialog.getInt(
             QApplication.activeWindow(),
-            tr("Choose hits"),
-            tr("Every how many hits one, from the chosen one on?"),
+            tr("Select hits"),
+            tr("Select every nth hit, from the selected one on. n:"),
             2,
             2,
             64,
@@ -133,11 +129,11 @@ class ChosenHits:
         if is_said:
             at = slices.at(self._desk.view.hits)
             first = at[0] % every if at else 0
-            self._choose(np.arange(len(slices)) % every == first, tr("every {0} hits one", every))
+            self._choose(np.arange(len(slices)) % every == first, tr("every {0} hits", every))
 
     def choose_alike(self) -> None:
         """All that are the same sound as a chosen one, by their spectra."""
-        meant = self._meant(tr("find others like"))
+        meant = self._meant(tr("compare"))
         clip, slices = self._clip, self.slices
         if meant is None or clip is None or slices is None:
             return
@@ -193,6 +189,6 @@ class ChosenHits:
         self._desk.transport.hear(source.region, start, end, gain_of(shown.track.level))
 
     def hear_chosen(self) -> None:
-        meant = self._meant(tr("hear"))
+        meant = self._meant(tr("play"))
         if meant is not None:
             self.hear(meant[1][-1])

@@ -97,24 +97,24 @@ class ClipCommands:
     def _with_chosen(self, do: str) -> tuple[Place, ...]:
         places = self.chosen
         if not places:
-            self._desk.say(tr("Choose a clip to {0} it: click its name in Rework", do))
+            self._desk.say(tr("Select a clip to {0}: click its name in Rework", do))
         return places
 
     def split_here(self) -> None:
         """Cut at the playhead, or at both ends of the range that was swept."""
         span = self._desk.view.range
         if span is not None:
-            self._desk.store.apply(lambda session: cut_out(session, span)[0], tr("Cut at the range’s ends"))
+            self._desk.store.apply(lambda session: cut_out(session, span)[0], tr("Split at range ends"))
             return
         track, position = self._desk.view.focused, round(self._desk.transport.position)
         if track is not None:
-            self._split(track, [position], tr("Cut at the playhead"))
+            self._split(track, [position], tr("Split at playhead"))
 
     def split_at_hits(self) -> None:
         shown = self._desk.shown
         if shown is not None:
             frames = shown.heard_of_played(shown.targets.played).round().astype(int).tolist()
-            self._split(shown.track, frames, tr("Cut at every hit"))
+            self._split(shown.track, frames, tr("Split clip at hits"))
 
     def split_at_bars(self) -> None:
         track, session = self._desk.view.focused, self._desk.session
@@ -123,14 +123,16 @@ class ClipCommands:
         last = session.beat_of(self._desk.view.extent)
         bars = range(int(last / session.metre.bar) + 1)
         frames = [round(session.frame_of(bar * session.metre.bar)) for bar in bars]
-        self._split(track, frames, tr("Cut at every bar"))
+        self._split(track, frames, tr("Split clip at bars"))
 
     def _split(self, track: Track, frames: Sequence[int], label: str) -> None:
         before = len(track.clips)
         self._desk.store.apply(lambda session: split(session, track.id, frames), label)
         now = len(self._desk.session.track(track.id).clips)
         self._desk.say(
-            tr("{0} has {1}", track.name, counted(now, "clip")) if now > before else tr("Nothing to cut here")
+            tr("{0} has {1}", track.name, counted(now, "clip"))
+            if now > before
+            else tr("No hits or bars here to split at")
         )
 
     def join(self) -> None:
@@ -141,9 +143,9 @@ class ClipCommands:
         chosen = [clip for each, clip in self._desk.view.clips if each == track.id]
         clips = chosen if len(chosen) > 1 else [clip.id for clip in track.clips]
         if not any(meets(*pair) for pair in zip(track.clips, track.clips[1:], strict=False)):
-            self._desk.say(tr("Only parts of one take that still meet can be joined"))
+            self._desk.say(tr("Only adjacent clips from the same recording can be joined"))
             return
-        self._desk.store.apply(lambda session: join(session, track.id, clips), tr("Join clips"))
+        self._desk.store.apply(lambda session: join(session, track.id, clips), tr("Join"))
 
     def duplicate(self) -> None:
         """Lay the chosen clips once more, right after themselves; a range in the place of what is there."""
@@ -174,14 +176,14 @@ class ClipCommands:
         if len(places) != 1:
             return
         times, is_said = QInputDialog.getInt(
-            QApplication.activeWindow(), tr("Repeat clip"), tr("How many more times?"), 3, 1, MOST_REPEATS
+            QApplication.activeWindow(), tr("Repeat clip"), tr("Number of repeats:"), 3, 1, MOST_REPEATS
         )
         if is_said:
             every = self._length(places)
             self._do(lambda session: repeat(session, *places[0], times, every), tr("Repeat clip"))
 
     def delete(self, *, is_closed: bool = False) -> None:
-        label = tr("Delete clip and close the gap") if is_closed else tr("Delete clip")
+        label = tr("Delete clip and close gap") if is_closed else tr("Delete clip")
         self._edit_chosen(
             "delete", label, lambda session, places: delete(session, places, is_closed=is_closed)
         )
@@ -209,8 +211,8 @@ class ClipCommands:
             for (track, clip), start in zip(clips, starts, strict=True)
         )
         if is_cut:
-            self._edit_chosen("cut", tr("Cut out clip"), delete)
-        self._desk.say(tr("{0} kept: Ctrl+V lays it at the playhead", counted(len(places), "clip")))
+            self._edit_chosen("cut", tr("Cut clip"), delete)
+        self._desk.say(tr("{0} copied. Press Ctrl+V to paste at the playhead.", counted(len(places), "clip")))
 
     def paste(self) -> None:
         """Lay what was cut or copied at the playhead: one clip on the focused track, several on their own.
@@ -223,10 +225,8 @@ class ClipCommands:
         known = {recording.content for recording in desk.session.recordings}
         kept = tuple(each for each in self._kept if each.clip.recording in known or each.file is not None)
         if not kept or track is None:
-            words = (
-                tr("a track to lay it on") if kept else tr("Nothing to paste: Ctrl+C keeps the chosen clips")
-            )
-            desk.say(tr("There must be {0}: Ctrl+Shift+N adds one", words) if kept else words)
+            words = tr("an empty track") if kept else tr("Clipboard is empty. Copy clips with Ctrl+C.")
+            desk.say(tr("Paste needs {0}. Add one with Ctrl+Shift+N.", words) if kept else words)
             return
         tracks, own = {each.id for each in desk.session.tracks}, track.id
         kept = tuple(replace(each, recording=desk.recordings.renamed(each.recording)) for each in kept)
@@ -256,10 +256,10 @@ class ClipCommands:
     def group(self) -> None:
         places = self._desk.view.clips
         if len(places) < 2:
-            self._desk.say(tr("Choose two clips or more to group them: Shift+click adds one"))
+            self._desk.say(tr("To group clips, select two or more: Shift+click adds one"))
             return
         self._desk.store.apply(lambda session: group(session, places), tr("Group clips"))
-        self._desk.say(tr("{0} are chosen and moved together now", counted(len(places), "clip")))
+        self._desk.say(tr("{0} grouped: they are selected and moved together", counted(len(places), "clip")))
 
     def ungroup(self) -> None:
         places = self._with_chosen("ungroup")
@@ -282,7 +282,7 @@ class ClipCommands:
         said, is_sure = QInputDialog.getText(
             QApplication.activeWindow(),
             tr("Rename clip"),
-            tr("Name of the clip; empty: its track’s"),
+            tr("Clip name (empty: name of the track):"),
             text=old,
         )
         if is_sure:

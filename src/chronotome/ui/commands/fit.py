@@ -116,7 +116,7 @@ class FitCommands:
     def _with_guide(self, do: Callable[[Guide], None]) -> None:
         guide = self.guide
         if guide is None:
-            self._say(tr("There is no recording yet: drop one into the window"))
+            self._say(tr("No recording yet. Drop a file into the window."))
         else:
             do(guide)
 
@@ -138,15 +138,15 @@ class FitCommands:
             self._tapped_frames.clear()
         found = tempo_of_taps(self._taps)
         if found is None:
-            self._say(tr("Tap {0} more for a tempo", FEWEST_TAPS - len(self._taps)))
+            self._say(tr("Tap {0} more times for a tempo", FEWEST_TAPS - len(self._taps)))
             return
         words = tr("{0} bpm ± {1} from {2} taps", plain(found.tempo, 2), plain(found.unsure, 2), found.taps)
         if len(self._tapped_frames) == len(self._taps) and self.guide is not None:
             self._set_tapped(words)
             return
         tempo = round(found.tempo, 2)
-        self._apply_run(lambda session: set_tempo(session, tempo), tr("Tap tempo"))
-        self._say(tr("{0}: the song's tempo. Tap while it plays to set the recording's beats too", words))
+        self._apply_run(lambda session: set_tempo(session, tempo), tr("Tap song tempo"))
+        self._say(tr("{0}: set as song tempo. Tap during playback to set the beats of the recording.", words))
 
     def _set_tapped(self, words: str) -> None:
         guide = self.guide
@@ -161,8 +161,8 @@ class FitCommands:
                 return after
             return fitting.set_following(after, track, Following.SONG)
 
-        self._apply_run(edit, tr("Tap the beats"))
-        self._say(tr("{0}: the recording's beats, beat one at the first tap", words))
+        self._apply_run(edit, tr("Tap beats"))
+        self._say(tr("{0}: set as recording tempo; the first tap is beat one", words))
 
     def _apply_run(self, edit: Callable[[Session], Session], label: str) -> None:
         """One run of taps is one step of undo, however often it was tapped."""
@@ -201,7 +201,7 @@ class FitCommands:
         self._with_guide(
             lambda guide: self._apply(
                 lambda session: fitting.set_recording_tempo(session, guide.track.id, tempo),
-                tr("Set recording's tempo"),
+                tr("Set recording tempo"),
             )
         )
 
@@ -220,7 +220,7 @@ class FitCommands:
 
     def scale_song(self, factor: float) -> None:
         tempo = self._desk.session.tempo.beats_per_minute * factor
-        words = tr("Double tempo") if factor > 1 else tr("Halve tempo")
+        words = tr("Double song tempo") if factor > 1 else tr("Halve song tempo")
         self._apply(lambda session: set_tempo(session, tempo), words)
 
     def set_bars(self, bars: float) -> None:
@@ -229,10 +229,12 @@ class FitCommands:
 
         def do(guide: Guide) -> None:
             before = self._desk.session
-            words = tr("This is {0:g} {1}", bars, tr("bar") if bars == 1 else tr("bars"))
+            words = tr("Set length to {0:g} {1}", bars, tr("bar") if bars == 1 else tr("bars"))
             self._apply(lambda session: fitting.set_bars(session, guide.track.id, bars), words)
             if self._desk.session is before:
-                self._say(tr("{0:g} bars would be no tempo between 20 and 400 bpm, or are set already", bars))
+                self._say(
+                    tr("Cannot set {0:g} bars: the tempo must be 20 to 400 bpm and different from now", bars)
+                )
 
         self._with_guide(do)
 
@@ -243,7 +245,7 @@ class FitCommands:
             now = fitting.bars_in(self._desk.session, guide.take)
             wanted = np.floor(now + NEARLY_WHOLE) + 1 if step > 0 else np.ceil(now - NEARLY_WHOLE) - 1
             if wanted < 1:
-                self._say(tr("Less than one bar: halve it"))
+                self._say(tr("The recording is shorter than one bar. Halve the number of bars."))
                 return
             self.set_bars(float(wanted))
 
@@ -303,7 +305,7 @@ class FitCommands:
             number, is_sure = QInputDialog.getInt(
                 QApplication.activeWindow(),
                 tr("Bar number"),
-                tr("Which bar starts at this hit? Later bars count on from it."),
+                tr("Number of the bar that starts at this hit:"),
                 now,
                 -999,
                 99999,
@@ -317,7 +319,7 @@ class FitCommands:
         self._with_guide(
             lambda guide: self._apply(
                 lambda session: fitting.bar_is_here(session, guide.track.id, number, frame),
-                tr("Bar {0} here", number),
+                tr("Set bar {0} here", number),
             )
         )
 
@@ -329,11 +331,11 @@ class FitCommands:
             if beat is None:
                 checks = fit_checks_of(self._desk.session, guide.track)
                 if not checks:
-                    self._say(tr("Choose a bar in the Pulse lane first"))
+                    self._say(tr("Select a bar in the Pulse lane first"))
                     return
                 beat = checks[0].beat
             self._apply(
-                lambda session: fitting.mend(session, guide.track.id, beat, how), tr("From here {0}", how)
+                lambda session: fitting.mend(session, guide.track.id, beat, how), tr("From here: {0}", how)
             )
 
         self._with_guide(do)
@@ -341,7 +343,7 @@ class FitCommands:
     def forget(self) -> None:
         self._with_guide(
             lambda guide: self._apply(
-                lambda session: fitting.forget_fit(session, guide.track.id), tr("Fit as measured")
+                lambda session: fitting.forget_fit(session, guide.track.id), tr("Reset to detected fit")
             )
         )
 
@@ -354,12 +356,7 @@ class FitCommands:
     def set_following(self, who: Following) -> None:
         def do(guide: Guide) -> None:
             if guide.beats is None and who is not Following.NOBODY:
-                self._say(
-                    tr(
-                        "Nothing is known of its beats yet: say how many bars it is, tap it, "
-                        "or type its tempo"
-                    )
-                )
+                self._say(tr("The beats are unknown. Enter the bars or the tempo, or tap the beats."))
             self._apply(
                 lambda session: fitting.set_following(session, guide.track.id, who), FOLLOWING_WORDS[who]
             )
@@ -369,15 +366,11 @@ class FitCommands:
     def straighten(self) -> None:
         def do(guide: Guide) -> None:
             if guide.beats is None:
-                self._say(tr("Nothing is known of its beats yet: tap them while it plays"))
+                self._say(tr("The beats are unknown. Tap the beats during playback."))
                 return
-            self._apply(
-                lambda session: fitting.straighten(session, guide.track.id), tr("Straighten the take")
-            )
+            self._apply(lambda session: fitting.straighten(session, guide.track.id), tr("Straighten tempo"))
             beats, off = counted(len(guide.beats), "beat"), plain(guide.beats.residual)
-            self._say(
-                tr("Straightened {0}: it was {1} ms off a steady tempo. The tray sets how much", beats, off)
-            )
+            self._say(tr("Straightened {0}: tempo drift was {1} ms. Set the amount in the tray.", beats, off))
 
         self._with_guide(do)
 
@@ -385,7 +378,7 @@ class FitCommands:
         """The song takes tempo, metre and beat one from what was measured."""
         self._with_guide(
             lambda guide: self._apply(
-                lambda session: fitting.use_measured(session, guide.track.id), tr("Use measured tempo")
+                lambda session: fitting.use_measured(session, guide.track.id), tr("Copy tempo to song")
             )
         )
 
@@ -397,7 +390,7 @@ class FitCommands:
         def do(guide: Guide) -> None:
             checks = fit_checks_of(self._desk.session, guide.track)
             if not checks:
-                self._say(tr("Nothing to check here"))
+                self._say(tr("Nothing to check"))
                 return
             beat = self._desk.view.beat
             later = [check for check in checks if beat is None or check.beat > beat + 1e-6]
@@ -420,8 +413,8 @@ class FitCommands:
 
 
 FOLLOWING_WORDS = {
-    Following.NOBODY: tr("Nobody follows"),
-    Following.RECORDING: tr("Recording follows the song"),
-    Following.SONG: tr("Song takes the recording's tempo"),
-    Following.GRID: tr("Grid bends to the performance"),
+    Following.NOBODY: tr("Keep tempos separate"),
+    Following.RECORDING: tr("Recording follows song"),
+    Following.SONG: tr("Song takes recording tempo"),
+    Following.GRID: tr("Grid follows performance"),
 }

@@ -112,7 +112,7 @@ class Commands:
         takes = () if shown is None else shown.track.takes
         doubtful = [take for take in takes if len(self._checks(shown.track, take))] if shown else []
         if shown is None or not doubtful:
-            self._desk.say(tr("Nothing to check here"))
+            self._desk.say(tr("Nothing to check"))
             return
         checks = self._checks(shown.track, shown.take)
         selected = np.flatnonzero(checks.onsets == self._desk.view.selected)
@@ -154,7 +154,7 @@ class Commands:
         beat = {Choice.EARLIER: check.earlier, Choice.LATER: check.later, Choice.LEAVE: as_played}[choice]
         self._desk.store.apply(
             lambda session: move_hit(session, shown.track.id, shown.clip.id, check.onset, beat),
-            tr("Hit {0}", tr(choice)),
+            tr("Hit: {0}", choice.label),
         )
         self._next_after(check.played)
 
@@ -183,10 +183,10 @@ class Commands:
         if shown is None:
             return
         is_own, track, take = shown.take.tighten is None, shown.track, shown.take
-        label = tr("Recipe of its own") if is_own else tr("Recipe of its track")
+        label = tr("Use own settings") if is_own else tr("Use settings of track")
         self._desk.store.apply(lambda session: set_own_recipe(session, track.id, take, is_own=is_own), label)
-        whose = tr("a recipe of its own") if is_own else tr("its track’s recipe")
-        self._desk.say(tr("{0} has {1} now", shown.clip.name or track.name, whose))
+        whose = tr("its own settings") if is_own else tr("the settings of its track")
+        self._desk.say(tr("{0} now uses {1}", shown.clip.name or track.name, whose))
 
     @property
     def has_own_recipe(self) -> bool:
@@ -199,10 +199,10 @@ class Commands:
         if shown is None:
             return
         is_own, track, take = shown.take.moving is None, shown.track, shown.take
-        label = tr("Moved its own way") if is_own else tr("Moved as its track")
+        label = tr("Own method") if is_own else tr("Use method of track")
         self._desk.store.apply(lambda session: set_own_moving(session, track.id, take, is_own=is_own), label)
-        whose = tr("in a way of its own") if is_own else tr("as its track is")
-        self._desk.say(tr("{0} is moved {1} now", shown.clip.name or track.name, whose))
+        whose = tr("with its own method") if is_own else tr("with the method of its track")
+        self._desk.say(tr("{0} is now moved {1}", shown.clip.name or track.name, whose))
 
     @property
     def has_own_moving(self) -> bool:
@@ -247,7 +247,7 @@ class Commands:
         """The other way up, or as it was recorded."""
         self._with_track(
             lambda track: self._desk.store.apply(
-                lambda session: set_flipped(session, track.id, not track.is_flipped), tr("Flip phase")
+                lambda session: set_flipped(session, track.id, not track.is_flipped), tr("Invert polarity")
             )
         )
 
@@ -275,7 +275,7 @@ class Commands:
             place = min(max(0, sizes.index(track.size) + step), len(sizes) - 1)
             size, own = sizes[place], track.id
             self._desk.store.apply(lambda session: set_size(session, own, size), tr("Track height"))
-            self._desk.say(tr("Among the others {0} is {1} now", track.name, size))
+            self._desk.say(tr("Lane height of {0}: {1}", track.name, size))
 
     def fold_others(self) -> None:
         """All tracks but the focused one; unfolded where all of them are folded."""
@@ -309,7 +309,7 @@ class Commands:
         after = ids[ids.index(track.id) + 1 :] + ids
         below = next((each for each in after if each not in inside), None)
         if below is None:
-            self._desk.say(tr("There is no other track to lock with"))
+            self._desk.say(tr("Locking needs a second track"))
             return
         guide = group.guide if group is not None else track.id
         self._desk.store.apply(lambda each: lock(each, guide, [*inside, below]), tr("Lock tracks"))
@@ -326,9 +326,9 @@ class Commands:
         track, session = self._desk.view.focused, self._desk.session
         group = None if track is None else session.group_of(track.id)
         if track is None or group is None:
-            self._desk.say(tr("Lock this track with others first"))
+            self._desk.say(tr("Lock this track to others first"))
             return
-        self._desk.store.apply(lambda each: lock(each, track.id, group.tracks), tr("Make guide"))
+        self._desk.store.apply(lambda each: lock(each, track.id, group.tracks), tr("Set as guide"))
 
     def unlock(self) -> None:
         track = self._desk.view.focused
@@ -340,14 +340,14 @@ class Commands:
     def loop(self) -> None:
         session = self._desk.session
         if session.loop is None:
-            self._desk.say(tr("Drag over the ruler to say what is looped"))
+            self._desk.say(tr("Drag over the ruler to set a loop"))
             return
-        words = tr("End loop") if session.is_looping else tr("Loop")
+        words = tr("Loop off") if session.is_looping else tr("Loop")
         self._desk.store.apply(lambda each: set_looping(each, not session.is_looping), words)
 
     def click(self) -> None:
         click = self._desk.session.click
-        words = tr("Click off") if click.is_on else tr("Click on")
+        words = tr("Metronome off") if click.is_on else tr("Metronome on")
         self._desk.store.apply(
             lambda session: set_click(session, replace(click, is_on=not click.is_on)), words
         )

@@ -63,23 +63,28 @@ class GrooveCommands:
         at = next((number for number, each in enumerate(every) if each is self.groove), 0)
         chosen = every[(at + 1) % len(every)]
         self.play(chosen)
-        self._desk.say(tr("The straight grid") if chosen is None else tr("Groove “{0}”", chosen.name))
+        self._desk.say(tr("Straight grid") if chosen is None else tr("Groove “{0}”", chosen.name))
 
     def take(self, bars: int = 1) -> None:
         """Take a groove from the focused track: from its chosen hits or its span where there are such."""
         track, clip, view = self._desk.view.focused, self._desk.view.clip, self._desk.view
         if track is None or clip is None:
-            self._desk.say(tr("There is no recording here to take a groove from"))
+            self._desk.say(tr("No recording here. Select a track with a recording."))
             return
         scope, session = view.scope, self._desk.session
         found = groove_of(session, track, clip.take, view.recipe.grid, bars, scope.hits, scope.span)
         if not found.steps:
-            self._desk.say(tr("There are no hits to take a groove from"))
+            self._desk.say(tr("No hits for a groove. Detect onsets first."))
             return
-        self._bring(found, tr("Take groove from {0}", track.name))
-        sure = tr(", sure to ±{0:.1f} ms", found.sure_to) if found.sure_to else ""
+        self._bring(found, tr("Extract groove from {0}", track.name))
+        sure = tr(", accurate to ±{0:.1f} ms", found.sure_to) if found.sure_to else ""
         self._desk.say(
-            tr("“{0}”: {1} steps{2}. Choose a track to play it", found.name, len(found.steps), sure)
+            tr(
+                "“{0}”: {1} steps{2}. Select a track to preview the groove.",
+                found.name,
+                len(found.steps),
+                sure,
+            )
         )
 
     def _bring(self, groove: Groove, label: str) -> None:
@@ -97,7 +102,7 @@ class GrooveCommands:
         """Change the groove in the lane."""
         groove = self._desk.groove
         if groove is None:
-            self._desk.say(tr("There is no groove yet: take one from a track, or choose one in the tray"))
+            self._desk.say(tr("No groove yet. Extract one from a track, or choose one in the tray."))
             return
         number = groove.id
         self._desk.store.apply(lambda session: change_groove(session, number, change), label)
@@ -106,13 +111,13 @@ class GrooveCommands:
         self.change(smoothed, tr("Smooth groove"))
 
     def mirror(self) -> None:
-        self.change(mirrored, tr("Mirror groove"))
+        self.change(mirrored, tr("Mirror groove timing"))
 
     def rotate(self, by: int) -> None:
         self.change(lambda groove: rotated(groove, by), tr("Rotate groove"))
 
     def repeat(self, bars: int) -> None:
-        self.change(lambda groove: repeated(groove, bars), tr("Groove over more bars"))
+        self.change(lambda groove: repeated(groove, bars), tr("Set groove length"))
 
     def nudge_step(self, step: int, milliseconds: float) -> None:
         def later(groove: Groove) -> Groove:
@@ -120,7 +125,7 @@ class GrooveCommands:
                 return groove
             return with_step(groove, step, offset_ms=groove.steps[step].offset_ms + milliseconds)
 
-        self.change(later, tr("Move step of groove"))
+        self.change(later, tr("Move groove step"))
 
     def remove(self) -> None:
         groove = self._desk.groove
@@ -132,11 +137,11 @@ class GrooveCommands:
         """In the person's library, for every session."""
         groove = self._desk.groove
         if groove is None:
-            self._desk.say(tr("There is no groove to keep yet"))
+            self._desk.say(tr("No groove to save. Extract one first."))
             return
         path = keep_groove(groove)
         self._desk.view.library_changed.emit()
-        self._desk.say(tr("“{0}” is kept in the library, as {1}", groove.name, path.name))
+        self._desk.say(tr("Saved “{0}” in the library as {1}", groove.name, path.name))
 
     def ask_and_read(self) -> None:
         sounds = " ".join(f"*{each}" for each in SUFFIXES)
@@ -154,9 +159,9 @@ class GrooveCommands:
         if path.suffix.lower() in SUFFIXES:
             grid = self._desk.view.recipe.grid
             self._desk.tasks.run(
-                tr("Taking the groove of {0}", path.name),
+                tr("Extracting groove from {0}", path.name),
                 lambda progress: groove_from(path, grid, 1, progress),
-                lambda groove: self._bring(groove, tr("Take groove of {0}", path.name)),
+                lambda groove: self._bring(groove, tr("Groove from {0}", path.name)),
             )
             return
         try:
@@ -164,22 +169,22 @@ class GrooveCommands:
         except ChronotomeError as error:
             self._desk.tasks.error.emit(str(error))
             return
-        self._bring(groove, tr("Bring groove {0}", groove.name))
+        self._bring(groove, tr("Import groove {0}", groove.name))
 
     def ask_and_write(self) -> None:
         groove = self._desk.groove
         if groove is None:
-            self._desk.say(tr("There is no groove to write yet"))
+            self._desk.say(tr("No groove to export. Extract one first."))
             return
         said, _ = QFileDialog.getSaveFileName(
             QApplication.activeWindow(),
-            tr("Write the groove"),
+            tr("Export groove"),
             f"{groove.name}{SUFFIX}",
             tr("Groove (*{0});;MIDI (*.mid)", SUFFIX),
         )
         if said:
             write_groove(Path(said), groove)
-            self._desk.say(tr("“{0}” is written to {1}", groove.name, Path(said).name))
+            self._desk.say(tr("Exported “{0}” to {1}", groove.name, Path(said).name))
 
 
 def _free_name(session: Session, name: str) -> str:

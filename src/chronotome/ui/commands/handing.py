@@ -30,9 +30,9 @@ class HandCommands:
         """The kit at hand as SFZ, in a folder of its own."""
         kit = self._patterns.kit
         if kit is None:
-            self._desk.say(tr("There is no kit: Ctrl+U puts the hits of a clip on keys"))
+            self._desk.say(tr("No kit yet. Create one from the hits of a clip with Ctrl+U."))
             return
-        self._ask(tr("A new folder for the kit"), tr("{0} kit", kit.name), tr("Folder"), self.write_kit)
+        self._ask(tr("New folder for the kit"), tr("{0} kit", kit.name), tr("Folder"), self.write_kit)
 
     def write_kit(self, folder: Path) -> None:
         kit, session, recordings = self._patterns.kit, self._desk.session, self._desk.recordings
@@ -55,7 +55,9 @@ class HandCommands:
             pieces = slices_for_keys(session, place, chosen)
             if pieces:
                 hits = counted(len(pieces), "hit")
-                words = tr("the chosen {0} of the clip", hits) if chosen else tr("the {0} of the clip", hits)
+                words = (
+                    tr("the selected {0} of the clip", hits) if chosen else tr("the {0} of the clip", hits)
+                )
                 found.append((words, kit_of(clip.name or track.name, pieces)))
         kit = self._patterns.kit
         if kit is not None:
@@ -69,13 +71,13 @@ class HandCommands:
         guard_overrides()
         kits = self._kits()
         if not kits:
-            self._desk.say(tr("There are no hits to write: find them, or put some on keys"))
+            self._desk.say(tr("No hits to export. Detect onsets, or create a kit."))
             return
         dialog = SliceFilesDialog(self._desk, kits, QApplication.activeWindow())
         if dialog.exec():
             kit, encoding, template = dialog.kit, dialog.encoding, dialog.template
             self._ask(
-                tr("A new folder for the slices"),
+                tr("New folder for the slices"),
                 tr("{0} slices", kit.name),
                 tr("Folder"),
                 lambda folder: self.write_slices(folder, kit, encoding, template),
@@ -89,16 +91,16 @@ class HandCommands:
             lambda progress: write_slice_files(
                 folder, session, kit, sources, arena, encoding, template, progress
             ),
-            lambda count: self._desk.say(tr("{0} written to “{1}”", counted(count, "slice"), folder)),
+            lambda count: self._desk.say(tr("Exported {0} to “{1}”", counted(count, "slice"), folder)),
         )
 
     def ask_pattern(self) -> None:
         """What the clip's pattern plays as MIDI."""
         pattern = self._patterns.pattern
         if pattern is None:
-            self._desk.say(tr("The clip plays no pattern: Ctrl+P makes one of it"))
+            self._desk.say(tr("The clip plays no pattern. Convert it with Ctrl+P."))
             return
-        self._ask(tr("The pattern as MIDI"), f"{pattern.name}.mid", MIDI, self.write_pattern)
+        self._ask(tr("Export pattern as MIDI"), f"{pattern.name}.mid", MIDI, self.write_pattern)
 
     def write_pattern(self, path: Path) -> None:
         clip, session = self._desk.view.clip, self._desk.session
@@ -108,13 +110,13 @@ class HandCommands:
         self._desk.tasks.run(
             tr("Writing {0}", path.name),
             lambda _progress: write_pattern_midi(path, session, take),
-            lambda count: self._desk.say(tr("{0} written to “{1}”", counted(count, "note"), path)),
+            lambda count: self._desk.say(tr("Exported {0} to “{1}”", counted(count, "note"), path)),
         )
 
     def ask_tempo(self) -> None:
         """The song's tempo, metre and sections as MIDI, or as JSON."""
         usual = tr("{0} tempo.mid", self._desk.document.title)
-        self._ask(tr("The tempo map"), usual, tr("{0};;JSON (*.json)", MIDI), self.write_tempo)
+        self._ask(tr("Export tempo map"), usual, tr("{0};;JSON (*.json)", MIDI), self.write_tempo)
 
     def write_tempo(self, path: Path) -> None:
         session, is_json = self._desk.session, path.suffix.lower() == ".json"
@@ -123,7 +125,7 @@ class HandCommands:
         self._desk.tasks.run(
             tr("Writing {0}", path.name),
             lambda _progress: write(path, session),
-            lambda _done: self._desk.say(tr("The tempo map is written to “{0}”", path)),
+            lambda _done: self._desk.say(tr("Exported tempo map to “{0}”", path)),
         )
 
     def _ask(self, title: str, usual: str, kinds: str, write: Callable[[Path], None]) -> None:

@@ -44,10 +44,10 @@ class HitCommands:
             return
         found = tuple(shown.targets.onsets[which(shown)].tolist())
         self._desk.view.pick(found, found[0] if found else None)
-        self._desk.say(tr("{0} hits chosen: {1}", len(found), words))
+        self._desk.say(tr("{0} hits selected: {1}", len(found), words))
 
     def choose_all(self) -> None:
-        self.choose_hits(lambda shown: np.ones(len(shown.targets), bool), tr("all of them"))
+        self.choose_hits(lambda shown: np.ones(len(shown.targets), bool), tr("all"))
 
     def choose_late(self, sign: int) -> None:
         words = tr("{0} than {1:.0f} ms", tr("later") if sign > 0 else tr("earlier"), LATE_MILLISECONDS)
@@ -58,7 +58,7 @@ class HitCommands:
         shown, selected = self._guiding, self._desk.view.selected
         place = None if shown is None or selected is None else shown.recording.onsets.place_of(selected)
         if shown is None or place is None:
-            self._desk.say(tr("Choose a hit first: those of its band are chosen with it"))
+            self._desk.say(tr("Select a hit first: hits of the same band are added"))
             return
         onsets = shown.recording.onsets
         band = onsets.bands[place]
@@ -75,7 +75,7 @@ class HitCommands:
             away = np.mod(shown.targets.steps - step + bar / 2, bar) - bar / 2
             return np.asarray(np.abs(away) < 1e-6)
 
-        self.choose_hits(at_step, tr("at this place of every bar"))
+        self.choose_hits(at_step, tr("at this step in every bar"))
 
     def add_or_drop(self, onset: int) -> None:
         """Shift+click: chosen with the others, or no longer."""
@@ -86,7 +86,7 @@ class HitCommands:
     def sweep(self, start: float, end: float) -> None:
         """Choose the hits that are heard between two session frames."""
         low, high = sorted((start, end))
-        self.choose_hits(lambda shown: (shown.hits >= low) & (shown.hits < high), tr("swept over"))
+        self.choose_hits(lambda shown: (shown.hits >= low) & (shown.hits < high), tr("in the dragged range"))
 
     def _chosen(self, shown: Shown) -> NDArray[np.int64]:
         """Places of the chosen hits among the targets."""
@@ -124,7 +124,7 @@ class HitCommands:
         shown = self._guiding
         at = np.zeros(0, int) if shown is None else self._chosen(shown)
         if shown is None or not len(at):
-            self._desk.say(tr("Choose a hit: Q takes it to the earlier line, E to the later"))
+            self._desk.say(tr("Select a hit. Q moves it to the earlier line, E to the later."))
             return
         targets, session = shown.targets, self._desk.session
         rest = self._after(targets, at) if ripples else at[:0]
@@ -144,9 +144,9 @@ class HitCommands:
         words = tr(
             "{0} line{1}",
             tr("later") if step > 0 else tr("earlier"),
-            tr(", and all after it") if ripples else "",
+            tr(", ripple") if ripples else "",
         )
-        self._desk.store.apply(lambda each: move_hits(each, track, clip, moved), tr("Hit to the {0}", words))
+        self._desk.store.apply(lambda each: move_hits(each, track, clip, moved), tr("Move hit to {0}", words))
 
     @staticmethod
     def _after(targets: Targets, at: NDArray[np.int64]) -> NDArray[np.int64]:
@@ -159,8 +159,8 @@ class HitCommands:
         """Whether a hit that is moved leaves those beside it where they are."""
         view = self._desk.view
         view.holds_neighbours = not view.holds_neighbours
-        words = tr("stay where they are") if view.holds_neighbours else tr("are worked out anew")
-        self._desk.say(tr("The hits beside one that is moved {0}", words))
+        words = tr("stay in place") if view.holds_neighbours else tr("are recalculated")
+        self._desk.say(tr("Neighbours of a moved hit {0}", words))
 
     def hold(self) -> None:
         """Hold the hits beside the selected one."""
@@ -179,7 +179,7 @@ class HitCommands:
             track, clip = shown.track.id, shown.clip.id
             beside = shown.targets.onsets[shown.targets.beside(int(at[0]))].tolist()
             self._desk.store.apply(
-                lambda session: reset_some(session, track, clip, beside), tr("Free neighbours")
+                lambda session: reset_some(session, track, clip, beside), tr("Release neighbours")
             )
 
     def tie_here(self) -> None:
@@ -192,7 +192,7 @@ class HitCommands:
             return
         place, track, clip = shown.recording_frame(frame), shown.track.id, shown.clip.id
         self._desk.store.apply(
-            lambda session: tie_here(session, track, clip, place)[0], tr("Set warp marker")
+            lambda session: tie_here(session, track, clip, place)[0], tr("Add warp marker")
         )
         onsets = self._desk.session.recording_of(self._desk.session.track(track).clip(clip)).onsets
         if place in onsets.frames:
@@ -203,7 +203,7 @@ class HitCommands:
         shown, picked = self._guiding, self._desk.view.picked
         if shown is not None and picked:
             track, clip = shown.track.id, shown.clip.id
-            self._desk.store.apply(lambda session: reset_some(session, track, clip, picked), tr("Reset hit"))
+            self._desk.store.apply(lambda session: reset_some(session, track, clip, picked), tr("Reset"))
 
     @property
     def check(self) -> Check | None:
@@ -217,22 +217,22 @@ class HitCommands:
         """Put the selected place right in one of the ways that are offered."""
         shown, check = self._guiding, self.check
         if shown is None or check is None or number >= len(check.mends):
-            self._desk.say(tr("Nothing to mend here: N goes to the next place to check"))
+            self._desk.say(tr("Nothing to fix here. Press N for the next place to check."))
             return
         track, clip, words = shown.track.id, shown.clip.id, check.mends[number].words
         self._desk.store.apply(
-            lambda session: mended(session, track, clip, check, number), tr("Mend: {0}", words.lower())
+            lambda session: mended(session, track, clip, check, number), tr("Fix: {0}", words.lower())
         )
 
     def accept(self) -> None:
         """The selected place is as it should be."""
         shown, check = self._guiding, self.check
         if shown is None or check is None:
-            self._desk.say(tr("Nothing to accept here: N goes to the next place to check"))
+            self._desk.say(tr("Nothing to accept here. Press N for the next place to check."))
             return
         self._tighten.edit(
             lambda session, track, take: session if take is None else accept(session, track, take, check),
-            tr("Accept as it is"),
+            tr("Accept place"),
         )
 
     def hear_place(self) -> None:
@@ -240,7 +240,7 @@ class HitCommands:
         shown, selected = self._guiding, self._desk.view.selected
         at = np.zeros(0, int) if shown is None else np.flatnonzero(shown.targets.onsets == selected)
         if shown is None or not len(at):
-            self._desk.say(tr("Choose a hit first: two beats around it are played"))
+            self._desk.say(tr("Select a hit first: the two beats around it are played"))
             return
         session, transport = self._desk.session, self._desk.transport
         beat = session.beat_of(float(shown.landings[at[0]]))

@@ -33,11 +33,13 @@ class KitCommands:
         is_played = self._desk.pattern is not None
         if place is None or is_played:
             self._desk.say(
-                tr("It is on keys already") if is_played else tr("There is no clip to put on keys")
+                tr("These slices are already in a kit")
+                if is_played
+                else tr("Select a clip for the kit first")
             )
             return
         hits, before = view.hits, len(self._desk.session.kits)
-        words = tr("Put {0} on keys", counted(len(hits), "hit")) if hits else tr("Put the hits on keys")
+        words = tr("Create kit from {0}", counted(len(hits), "hit")) if hits else tr("Create kit from hits")
         self._desk.store.apply(lambda session: make_kit(session, place, hits), words)
         if len(self._desk.session.kits) > before:
             kit = self._desk.session.kits[-1]
@@ -45,7 +47,7 @@ class KitCommands:
             last = key_name(kit.slices[-1].key)
             self._desk.say(
                 tr(
-                    "{0} on keys, Q to {1}. Ctrl+P writes a pattern with them",
+                    "{0} on keys Q to {1}. Press Ctrl+P to create a pattern.",
                     counted(len(kit.slices), "slice"),
                     last,
                 )
@@ -55,14 +57,14 @@ class KitCommands:
         """The chosen hits of another clip on the keys that are free."""
         place, kit, hits = self._desk.view.place, self.kit, self._desk.view.hits
         if place is None or kit is None:
-            self._desk.say(tr("There is no kit yet: Ctrl+U makes one"))
+            self._desk.say(tr("No kit yet. Create one with Ctrl+U."))
             return
         number = kit.id
         self._desk.store.apply(
-            lambda session: add_to_kit(session, number, place, hits), tr("Add hits to the kit")
+            lambda session: add_to_kit(session, number, place, hits), tr("Add hits to kit")
         )
         now = len(self._desk.session.kit(number).slices)
-        self._desk.say(tr("{0} more on keys: {1}", now - len(kit.slices), counted(now, "slice")))
+        self._desk.say(tr("Added {0} to the kit: {1}", now - len(kit.slices), counted(now, "slice")))
 
     def set_kit(self, label: str, **values: object) -> None:
         kit = self.kit
@@ -74,7 +76,7 @@ class KitCommands:
         kit = self.kit
         if kit is not None:
             self.set_kit(
-                tr("Kit fits the song") if not kit.fits_song else tr("Kit as recorded"),
+                tr("Fit kit to song tempo") if not kit.fits_song else tr("Play kit at recorded tempo"),
                 fits_song=not kit.fits_song,
             )
 
@@ -86,7 +88,7 @@ class KitCommands:
         """Of the slices that the chosen steps play."""
         kit, pieces = self.kit, self.chosen_pieces
         if kit is None or not pieces:
-            self._desk.say(tr("Choose a step of the slice first"))
+            self._desk.say(tr("Select a step of the slice first"))
             return
         number = kit.id
         self._desk.store.apply(lambda session: set_slice(session, number, pieces, **values), label)
@@ -96,7 +98,7 @@ class KitCommands:
         kit, piece = self.kit, self.last_piece
         if kit is None or piece is None:
             return
-        label = tr("Slice on key {0}", key_name(key))
+        label = tr("Assign slice to key {0}", key_name(key))
         self._desk.store.apply(lambda session: set_slice(session, kit.id, {piece}, key=key), label)
 
     def reverse(self) -> None:
@@ -104,7 +106,7 @@ class KitCommands:
         kit, pieces = self.kit, self.chosen_pieces
         known = [] if kit is None else [each for each in kit.slices if each.id in pieces]
         is_on = not all(each.is_reversed for each in known)
-        self.set_slices(tr("Reverse slices") if is_on else tr("Slices forwards"), is_reversed=is_on)
+        self.set_slices(tr("Reverse slices") if is_on else tr("Play slices forwards"), is_reversed=is_on)
 
     @property
     def chosen_pieces(self) -> set[int]:

@@ -38,7 +38,7 @@ class Leaving:
     def when_safe(self, then: Then) -> None:
         """Do something that closes the session, after asking about edits that are not saved."""
         if self.way is Way.SAVING:
-            self._desk.say(tr("It is being saved: one moment"))
+            self._desk.say(tr("Saving. Please wait."))
         elif self._box is not None:
             self._box.raise_()
         elif not self._desk.store.is_modified:
@@ -48,7 +48,7 @@ class Leaving:
 
     def _ask(self, then: Then) -> None:
         self.way = Way.ASKED
-        box = question(self._window, tr("There are edits that are not saved."), tr("Save them first?"))
+        box = question(self._window, tr("The session has unsaved changes"), tr("Save your changes?"))
         buttons = QMessageBox.StandardButton
         box.setStandardButtons(buttons.Save | buttons.Discard | buttons.Cancel)
         box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)

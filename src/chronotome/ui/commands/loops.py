@@ -82,7 +82,7 @@ class LoopCommands:
         """Pull both ends of the loop to the attacks of the nearest hits."""
         session, shown = self._desk.session, self._shown()
         if shown is None or session.loop is None:
-            self._desk.say(tr("Drag over the ruler to mark a rough span first"))
+            self._desk.say(tr("Drag over the ruler to set a rough loop first"))
             return
         hits, beats = shown.hits, []
         for beat in (session.loop.start, session.loop.end):
@@ -90,16 +90,16 @@ class LoopCommands:
             at = int(np.abs(hits - frame).argmin()) if len(hits) else -1
             is_near = at >= 0 and abs(float(hits[at]) - frame) <= PULL_SECONDS * session.rate
             beats.append(session.beat_of(float(hits[at])) if is_near else beat)
-        self._desk.store.apply(lambda each: set_loop(each, beats[0], beats[1]), tr("Pull loop to attacks"))
+        self._desk.store.apply(lambda each: set_loop(each, beats[0], beats[1]), tr("Snap loop to attacks"))
         implied = self.implied()
         if implied is not None:
-            self._desk.say(tr("The loop is {0}", implied.words))
+            self._desk.say(tr("Loop: {0}", implied.words))
 
     def ask_and_write(self) -> None:
         """Ask where to, and write the looped span as a recording of its own."""
         found, implied = self.span(), self.implied()
         if found is None or implied is None:
-            self._desk.say(tr("Drag over the ruler to mark a rough span first"))
+            self._desk.say(tr("Drag over the ruler to set a rough loop first"))
             return
         source = self._desk.recordings.places.get(found[0].recording.content)
         if source is None:
@@ -107,7 +107,7 @@ class LoopCommands:
         name = f"{source.stem} loop {implied.beats_per_minute:.2f}bpm.wav"
         said, _ = QFileDialog.getSaveFileName(
             QApplication.activeWindow(),
-            tr("The loop as its own recording"),
+            tr("Loop as recording"),
             str(source.with_name(name)),
             tr("WAV (*.wav)"),
         )
@@ -137,4 +137,4 @@ class LoopCommands:
         self._desk.tasks.run(tr("Writing {0}", out.name), work, show)
 
     def _drop(self, track: TrackId) -> None:
-        self._desk.store.apply(lambda session: remove_track(session, track), tr("Drop the rest"))
+        self._desk.store.apply(lambda session: remove_track(session, track), tr("Discard the rest"))

@@ -27,7 +27,7 @@ class MarkFiles:
             return
         endings = " ".join(f"*{suffix}" for suffix in MARK_SUFFIXES)
         name, _ = QFileDialog.getOpenFileName(
-            self._window, tr("Import marks"), str(Path.home()), tr("Marks ({0})", endings)
+            self._window, tr("Import onsets"), str(Path.home()), tr("Onsets ({0})", endings)
         )
         if name:
             self.bring(Path(name))
@@ -42,9 +42,9 @@ class MarkFiles:
         def show(marks: list[Mark]) -> None:
             frames = [round(mark.seconds * recording.rate) for mark in marks]
             self._desk.store.apply(
-                lambda session: add_onsets(session, recording.content, frames), tr("Import marks")
+                lambda session: add_onsets(session, recording.content, frames), tr("Import onsets")
             )
-            self._tell(tr("{0} from “{1}”", counted(len(frames), "mark"), path.name))
+            self._tell(tr("{0} from “{1}”", counted(len(frames), "onset"), path.name))
 
         self._desk.tasks.run(
             tr("Reading {0}", path.name), lambda progress: read_marks(path, recording.rate, progress), show
@@ -54,9 +54,9 @@ class MarkFiles:
         shown = self._marks.shown
         if shown is None:
             return
-        usual = Path.home() / tr("{0} marks.txt", Path(shown.recording.file).stem)
+        usual = Path.home() / tr("{0} onsets.txt", Path(shown.recording.file).stem)
         kinds = tr("Labels (*.txt);;Table (*.csv);;WAV with cue markers (*.wav);;MIDI notes (*.mid)")
-        name, kind = QFileDialog.getSaveFileName(self._window, tr("Export marks"), str(usual), kinds)
+        name, kind = QFileDialog.getSaveFileName(self._window, tr("Export onsets"), str(usual), kinds)
         if name:
             path = Path(name)
             self.write(path if path.suffix else path.with_suffix(kind[-5:-1]))
@@ -73,6 +73,6 @@ class MarkFiles:
             write_marks(path, marks, place, rate)
 
         def show(_done: None) -> None:
-            self._tell(tr("Wrote {0} to “{1}”", counted(len(marks), "mark"), path))
+            self._tell(tr("Exported {0} to “{1}”", counted(len(marks), "onset"), path))
 
         self._desk.tasks.run(tr("Writing {0}", path.name), work, show)

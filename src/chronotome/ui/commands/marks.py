@@ -59,7 +59,7 @@ class MarkCommands:
         """The clip and the selected onsets, or a sentence that there are none."""
         shown, picked = self.shown, self._desk.view.picked
         if shown is None or not picked:
-            self._desk.say(tr("Select an onset to {0}: click its notch, or step with ← and →", what))
+            self._desk.say(tr("Select an onset to {0}: click it, or press ← or →", what))
             return None
         return shown, picked
 
@@ -118,7 +118,7 @@ class MarkCommands:
         ids = tuple(shown.recording.onsets.id_array[inside].tolist())
         self._desk.view.pick(ids, ids[-1] if ids else None)
         if ids:
-            self._desk.say(tr("{0} selected: Delete drops them", counted_words(len(ids), "onset")))
+            self._desk.say(tr("{0} selected. Press Delete to delete them.", counted_words(len(ids), "onset")))
 
     def _show(self, shown: Shown, onset: OnsetId) -> None:
         place = shown.recording.onsets.place_of(onset)
@@ -136,7 +136,7 @@ class MarkCommands:
             () if shown is None else mark_checks_of(self._desk.session, shown.track, shown.take)
         )
         if shown is None or not checks:
-            self._desk.say(tr("Nothing to check here"))
+            self._desk.say(tr("Nothing to check"))
             return
         frames = [check.played for check in checks]
         at = next((n for n, check in enumerate(checks) if check.onset == self._desk.view.selected), None)
@@ -166,7 +166,7 @@ class MarkCommands:
         self._desk.transport.hear(source.region, start, end, gain_of(shown.track.level))
 
     def hear_selected(self) -> None:
-        found = self._picked(tr("hear it"))
+        found = self._picked(tr("play it"))
         if found is not None and self._desk.view.selected is not None:
             self.hear(self._desk.view.selected)
 
@@ -222,7 +222,7 @@ class MarkCommands:
         if transport.is_playing:
             frame = self.pulled(shown, frame, reach=EAR_REACH)
         content = shown.recording.content
-        words = tr("Mark by ear") if transport.is_playing else tr("Add onset")
+        words = tr("Add onset by ear") if transport.is_playing else tr("Add onset")
         before = shown.recording.onsets
         self._apply(lambda session: add_onset(session, content, frame), words)
         after = self._desk.session.recording_with(content).onsets
@@ -230,10 +230,10 @@ class MarkCommands:
             self._desk.view.select(after.ids[after.frames.index(frame)])
 
     def drop(self) -> None:
-        found = self._picked(tr("drop it"))
+        found = self._picked(tr("delete it"))
         if found is not None:
             content, picked = found[0].recording.content, found[1]
-            words = tr("Drop onset") if len(picked) == 1 else tr("Drop {0} onsets", len(picked))
+            words = tr("Delete onset") if len(picked) == 1 else tr("Delete {0} onsets", len(picked))
             self._apply(lambda session: drop_onsets(session, content, picked), words)
 
     def keep(self) -> None:
@@ -244,14 +244,14 @@ class MarkCommands:
 
     def lock(self) -> None:
         """Hold the selected onsets where they are; free them where all are held."""
-        found = self._picked(tr("lock it"))
+        found = self._picked(tr("pin it"))
         if found is None:
             return
         shown, picked = found
         onsets = shown.recording.onsets
         places = [place for place in map(onsets.place_of, picked) if place is not None]
         is_locked = not all(onsets.lock_array[place] for place in places)
-        words = tr("Lock onset") if is_locked else tr("Unlock onset")
+        words = tr("Pin onset") if is_locked else tr("Unpin onset")
         content = shown.recording.content
         self._apply(lambda session: lock_onsets(session, content, picked, is_locked=is_locked), words)
 
@@ -264,13 +264,13 @@ class MarkCommands:
         by = frames + round(milliseconds / 1000 * shown.recording.rate)
         track, clip = shown.track.id, shown.clip.id
         before = self._desk.session
-        self._apply(lambda session: correct_onsets(session, track, clip, picked, by), tr("Nudge mark"))
+        self._apply(lambda session: correct_onsets(session, track, clip, picked, by), tr("Nudge onset"))
         if self._desk.session is before:
-            self._desk.say(tr("It is locked, or touches its neighbour"))
+            self._desk.say(tr("Cannot move the onset: it is pinned, or touches its neighbour"))
 
     def pull_to_attack(self) -> None:
         """Move each selected mark to the attack nearest to it."""
-        found = self._picked(tr("pull it to its attack"))
+        found = self._picked(tr("snap it to its attack"))
         if found is None:
             return
         shown, picked = found
@@ -293,28 +293,28 @@ class MarkCommands:
                 session = correct_onsets(session, track, clip, [onset], by)
             return session
 
-        self._apply(edit, tr("Pull to attack"))
+        self._apply(edit, tr("Snap onset to attack"))
 
     def as_found(self) -> None:
         """Forget what was added, dropped and kept by hand."""
         shown = self.shown
         if shown is not None:
             content = shown.recording.content
-            self._apply(lambda session: marks_as_found(session, content), tr("Marks as found"))
+            self._apply(lambda session: marks_as_found(session, content), tr("Reset onsets"))
 
     def on_grid(self, step: float) -> None:
         """Marks on lines instead of on attacks, every `step` quarter notes; 0: every bar."""
         shown = self.shown
         if shown is not None:
             take, length = shown.take, step or self._desk.session.metre.bar
-            self._apply(lambda session: mark_grid(session, take, length), tr("Marks on the grid"))
+            self._apply(lambda session: mark_grid(session, take, length), tr("Add onsets on grid"))
 
     def in_parts(self, parts: int) -> None:
         shown = self.shown
         if shown is not None:
             take = shown.take
             self._apply(
-                lambda session: mark_parts(session, take, parts), tr("Marks at {0} equal parts", parts)
+                lambda session: mark_parts(session, take, parts), tr("Add onsets at {0} equal parts", parts)
             )
 
     # Cutting and looping
@@ -331,23 +331,23 @@ class MarkCommands:
 
     def cut(self) -> None:
         """Cut the clip in two at the selected onset; locked tracks are cut with it."""
-        found = self._picked(tr("cut there"))
+        found = self._picked(tr("split there"))
         if found is not None:
             shown, picked = found
             frame = self._span(shown, picked)[0]
             track, clip = shown.track.id, shown.clip.id
             self._apply(
-                lambda session: split_at(session, track, clip, frame), tr("Cut {0}", shown.track.name)
+                lambda session: split_at(session, track, clip, frame), tr("Split {0}", shown.track.name)
             )
 
     def keep_selection(self) -> None:
         """Keep only what is selected of the track."""
-        found = self._picked(tr("keep only it"))
+        found = self._picked(tr("trim to it"))
         if found is not None:
             shown, picked = found
             start, end = self._span(shown, picked)
             track, clip = shown.track.id, shown.clip.id
-            self._apply(lambda session: crop(session, track, clip, start, end), tr("Keep only the selection"))
+            self._apply(lambda session: crop(session, track, clip, start, end), tr("Trim to selection"))
 
     def loop_selection(self) -> bool:
         """Loop the range that was swept, or from the first selected hit to the end of the last."""
@@ -355,7 +355,7 @@ class MarkCommands:
         if span is not None:
             session = self._desk.session
             first, last = session.beat_of(span.start), session.beat_of(span.end)
-            self._apply(lambda each: set_loop(each, first, last), tr("Loop the selection"))
+            self._apply(lambda each: set_loop(each, first, last), tr("Loop selection"))
             return True
         found = self._picked(tr("loop it"))
         if found is None:
@@ -363,7 +363,7 @@ class MarkCommands:
         shown, picked = found
         session = self._desk.session
         start, end = (session.beat_of(shown.frame_shown(frame)) for frame in self._span(shown, picked))
-        self._apply(lambda each: set_loop(each, start, end), tr("Loop the selection"))
+        self._apply(lambda each: set_loop(each, start, end), tr("Loop selection"))
         return True
 
     def hear_join(self) -> None:
@@ -373,7 +373,7 @@ class MarkCommands:
             return
         session = self._desk.session
         if session.loop is None:
-            self._desk.say(tr("Select hits, or drag over the ruler, to say what is looped"))
+            self._desk.say(tr("To set a loop, select hits or drag over the ruler"))
             return
         if not session.is_looping:
             loop = session.loop
@@ -387,4 +387,4 @@ class MarkCommands:
         """Slipping is heard in what is edited only: listen to that."""
         if self._desk.transport.side is not Side.EDITED:
             self._desk.transport.listen(Side.EDITED)
-            self._desk.say(tr("Slipping changes what is edited: you listen to that now"))
+            self._desk.say(tr("Slipping changes the edited sound, so playback switched to Edited"))

@@ -1,6 +1,5 @@
 """What the actions do to how sound is moved: of the track, or of a clip that is moved in a way of its own."""
 
-from enum import StrEnum
 from typing import cast
 
 from chronotome.session.edits.tracks import set_moving
@@ -8,12 +7,12 @@ from chronotome.session.model import Session
 from chronotome.session.settings import LEAST_CROSSFADE, MOST_CROSSFADE, MOST_SEMITONES, Moving
 from chronotome.ui.controls.figures import plain
 from chronotome.ui.desk import Desk
-from chronotome.words import tr
+from chronotome.words import Named, tr
 
 BOUNDS = {
     "semitones": (-MOST_SEMITONES, MOST_SEMITONES, tr("Pitch"), tr("st")),
     "crossfade": (LEAST_CROSSFADE, MOST_CROSSFADE, tr("Crossfade"), tr("ms")),
-    "bears": (1.05, 3.0, tr("Bears up to"), tr("times")),
+    "bears": (1.05, 3.0, tr("Stretch limit"), tr("times")),
 }
 
 
@@ -48,11 +47,11 @@ class MovingCommands:
 
     def next(self, name: str) -> None:
         """The choice after the present one; the first after the last."""
-        now = cast("StrEnum", getattr(self.current, name))
+        now = cast("Named", getattr(self.current, name))
         every = list(type(now))
         new = every[(every.index(now) + 1) % len(every)]
-        self.set(tr("Move otherwise"), **{name: new})
-        self._desk.say(str(new).capitalize())
+        self.set(tr("Change method"), **{name: new})
+        self._desk.say(new.label.capitalize())
 
     def toggle_formants(self) -> None:
         self.set(tr("Keep formants"), keeps_formants=not self.current.keeps_formants)

@@ -34,7 +34,7 @@ class NoiseCommands:
             return
         spans = self._spans_meant(shown)
         if not spans:
-            self._desk.say(tr("Choose hits, or drag over the ruler, to say what is not to be heard"))
+            self._desk.say(tr("To mute a noise, select hits or drag over the ruler"))
             return
         room = (0, 0)
         if by is HushBy.ROOM:
@@ -79,4 +79,4 @@ class NoiseCommands:
                 session = unhush(session, track, take, start, end)
             return session
 
-        self._tighten.edit(edit, tr("Noise back"))
+        self._tighten.edit(edit, tr("Restore"))

@@ -14,7 +14,12 @@ if TYPE_CHECKING:
     from chronotome.ui.learning import Learning
 
 
-IN_TIME_WORDS = {InTime.NOTHING: tr("Nothing"), InTime.JACK: tr("JACK"), InTime.CLOCK: tr("MIDI clock")}
+IN_TIME_WORDS = {InTime.NOTHING: tr("None"), InTime.JACK: tr("JACK"), InTime.CLOCK: tr("MIDI clock")}
+SYNC_WORDS = {
+    InTime.NOTHING: tr("Sync: none"),
+    InTime.JACK: tr("Sync: JACK"),
+    InTime.CLOCK: tr("Sync: MIDI clock"),
+}
 
 
 class OtherCommands:
@@ -28,9 +33,9 @@ class OtherCommands:
         desk = self._desk
         desk.preferences.keep(in_time=wanted.name.lower())
         if wanted is InTime.NOTHING:
-            desk.say(tr("Playback follows nothing"))
+            desk.say(tr("Playback is in sync with nothing"))
         elif wanted is InTime.JACK:
-            desk.say(tr("Start, stop and place are shared with all programs on JACK"))
+            desk.say(tr("Start, stop and position are shared with all JACK programs"))
         else:
             desk.say(tr("A MIDI clock starts and stops playback; its tempo is shown"))
 
@@ -41,9 +46,11 @@ class OtherCommands:
         """The song takes the tempo of the clock that comes in."""
         desk, tempo = self._desk, self._desk.in_time.tempo
         if tempo is None:
-            desk.say(tr("No MIDI clock is heard: choose MIDI clock in Playback, then start the machine"))
+            desk.say(tr("No MIDI clock received. Choose Sync: MIDI clock in Play, then start it."))
             return
-        desk.store.apply(lambda session: set_tempo(session, tempo), tr("Tempo of the clock: {0:.2f}", tempo))
+        desk.store.apply(
+            lambda session: set_tempo(session, tempo), tr("Song tempo set from the clock: {0:.2f} bpm", tempo)
+        )
 
     def learn(self) -> None:
         """Bind a control to what is touched next; again, and it ends."""

@@ -48,9 +48,9 @@ LABELS = {
     "lengths": tr("Length"),
     "chances": tr("Chance"),
     "repeats": tr("Repeats"),
-    "slopes": tr("Slope"),
-    "everys": tr("Rounds"),
-    "turns": tr("Turn"),
+    "slopes": tr("Repeat ramp"),
+    "everys": tr("Cycles"),
+    "turns": tr("Cycle offset"),
 }
 VARIED = 4
 """Steps that a variation changes."""
@@ -86,14 +86,14 @@ class PatternCommands:
     def _with_pattern(self, do: Callable[[Place, Pattern], Edit], label: str) -> None:
         place, pattern = self._desk.view.place, self.pattern
         if place is None or pattern is None:
-            self._desk.say(tr("The clip plays no pattern: Ctrl+P makes one of it"))
+            self._desk.say(tr("The clip plays no pattern. Convert it with Ctrl+P."))
             return
         self._desk.store.apply(do(place, pattern), label)
 
     def _with_steps(self, do: Callable[[Pattern, tuple[StepId, ...]], Edit], label: str) -> None:
         pattern, steps = self.pattern, self._desk.view.steps
         if pattern is None or not steps:
-            self._desk.say(tr("Choose steps first: a click in the pattern"))
+            self._desk.say(tr("Select steps first: click one in the pattern"))
             return
         self._desk.store.apply(do(pattern, steps), label.format(counted(len(steps), "step")))
 
@@ -104,24 +104,24 @@ class PatternCommands:
         place, before = self._desk.view.place, len(self._desk.session.patterns)
         if place is None or self.is_here:
             self._desk.say(
-                tr("It is a pattern already") if self.is_here else tr("There is no clip to make one of")
+                tr("The clip already plays a pattern")
+                if self.is_here
+                else tr("Select a clip to convert first")
             )
             return
         hits, kit = self._desk.view.hits, self._kit_for(place)
         words = (
-            tr("Write {0} as a pattern", counted(len(hits), "hit"))
-            if hits
-            else tr("Write the clip as a pattern")
+            tr("Convert {0} to pattern", counted(len(hits), "hit")) if hits else tr("Convert clip to pattern")
         )
         self._desk.store.apply(lambda session: pattern_of_clip(session, place, kit, hits), words)
         session = self._desk.session
         if len(session.patterns) == before:
-            self._desk.say(tr("There are no hits to write a pattern with"))
+            self._desk.say(tr("No hits for a pattern. Detect onsets first."))
             return
         pattern = session.patterns[-1]
         self.show(pattern)
         self._desk.say(
-            tr("{0}, which sound as the clip did; its track is muted", counted(len(pattern), "step"))
+            tr("{0}, sounding like the clip. The track of the clip is muted.", counted(len(pattern), "step"))
         )
 
     def _kit_for(self, place: Place) -> KitId | None:
@@ -144,7 +144,7 @@ class PatternCommands:
         """A bar without a step, of the kit, on a new track; on the track itself where it plays patterns."""
         kit, session = self.kit, self._desk.session
         if kit is None:
-            self._desk.say(tr("There is no kit yet: Ctrl+U puts the hits of a clip on keys"))
+            self._desk.say(tr("No kit yet. Create one from the hits of a clip with Ctrl+U."))
             return
         track = self._desk.view.focused if self.is_here else None
         bar, number, here = session.metre.bar, kit.id, self.bar_here()
@@ -178,7 +178,7 @@ class PatternCommands:
             end = max(self._end_of(clip) for clip in track.clips) if track is not None else 0.0
             return lambda session: play_pattern(session, place[0], pattern.id, end)
 
-        self._with_pattern(edit, tr("Play the pattern once more"))
+        self._with_pattern(edit, tr("Repeat pattern clip"))
 
     def longer(self, times: float) -> None:
         """The length of one round."""
@@ -186,19 +186,19 @@ class PatternCommands:
         def edit(_place: Place, pattern: Pattern) -> Edit:
             return lambda session: set_beats(session, pattern.id, pattern.beats * times)
 
-        self._with_pattern(edit, tr("Pattern twice as long") if times > 1 else tr("Pattern half as long"))
+        self._with_pattern(edit, tr("Double pattern length") if times > 1 else tr("Halve pattern length"))
 
     def set_beats(self, beats: float) -> None:
         self._with_pattern(
             lambda _place, pattern: lambda session: set_beats(session, pattern.id, beats),
-            tr("Length of the pattern"),
+            tr("Set pattern length"),
         )
 
     def set_rounds(self, rounds: float) -> None:
         """How many times the clip plays it."""
         self._with_pattern(
             lambda place, pattern: lambda session: set_played(session, place, rounds * pattern.beats),
-            tr("Rounds of the pattern"),
+            tr("Set pattern cycles"),
         )
 
     def more_rounds(self, by: int) -> None:
@@ -209,7 +209,7 @@ class PatternCommands:
 
     def draw_again(self) -> None:
         self._with_pattern(
-            lambda _place, pattern: lambda session: draw_again(session, pattern.id), tr("Chance: draw again")
+            lambda _place, pattern: lambda session: draw_again(session, pattern.id), tr("Redraw chance")
         )
 
     def keep_round(self) -> None:
@@ -224,15 +224,15 @@ class PatternCommands:
             number = min(last, max(0, int(along // pattern.beats)))
             return lambda session: keep_round(session, place, number)
 
-        self._with_pattern(edit, tr("Chance: keep this round"))
+        self._with_pattern(edit, tr("Keep this cycle"))
 
     def vary(self) -> None:
         seed = next(self._seeds)
         self._with_pattern(
-            lambda place, _pattern: lambda session: vary(session, place, VARIED, seed), tr("Vary the pattern")
+            lambda place, _pattern: lambda session: vary(session, place, VARIED, seed), tr("Vary pattern")
         )
         if self.pattern is not None:
-            self._desk.say(tr("“{0}” is a new pattern: the old one is kept in the list", self.pattern.name))
+            self._desk.say(tr("Created pattern “{0}”. The old one stays in the list.", self.pattern.name))
 
     def play_other(self, number: int) -> None:
         """Another pattern in the clip."""
@@ -253,7 +253,7 @@ class PatternCommands:
 
             return change
 
-        self._with_pattern(edit, tr("Play another pattern"))
+        self._with_pattern(edit, tr("Change pattern"))
 
     def rename(self, name: str) -> None:
         if name.strip():
@@ -263,36 +263,34 @@ class PatternCommands:
                         session, pattern.id, lambda old: replace(old, name=name.strip()[:200])
                     )
                 ),
-                tr("Rename the pattern"),
+                tr("Rename pattern"),
             )
 
     def layer(self, semitones: float) -> None:
         """The track once more, higher or lower, as long as it is not set free."""
         track = self._desk.view.focused
         if track is None or not self.is_here:
-            self._desk.say(tr("The track plays no pattern: Ctrl+P makes one of a clip"))
+            self._desk.say(tr("The track plays no pattern. Convert a clip with Ctrl+P."))
             return
         if track.layer is not None:
-            self._desk.say(tr("It is a layer itself: set it free first"))
+            self._desk.say(tr("Cannot add a layer to a layer. Detach it first."))
             return
         number = track.id
-        self._desk.store.apply(
-            lambda session: add_layer(session, number, semitones), tr("Layer of the pattern")
-        )
+        self._desk.store.apply(lambda session: add_layer(session, number, semitones), tr("Add layer"))
 
     def free(self) -> None:
         track = self._desk.view.focused
         if track is None or track.layer is None:
-            self._desk.say(tr("It is no layer"))
+            self._desk.say(tr("This track is not a layer"))
             return
         number = track.id
-        self._desk.store.apply(lambda session: free_layer(session, number), tr("Set the layer free"))
+        self._desk.store.apply(lambda session: free_layer(session, number), tr("Detach layer"))
 
     # Steps
 
     def delete(self) -> None:
         self._with_steps(
-            lambda pattern, steps: lambda session: remove_steps(session, pattern.id, steps), tr("Erase {}")
+            lambda pattern, steps: lambda session: remove_steps(session, pattern.id, steps), tr("Delete {}")
         )
 
     def choose_all(self) -> None:
@@ -362,7 +360,7 @@ class PatternCommands:
         at = float((np.floor(beat / grid + 1e-6) * grid - clip.take.beat) % pattern.beats)
         before = pattern.ids
         self._desk.store.apply(
-            lambda session: set_step(session, pattern.id, piece, round(at, 9)), tr("Set a step")
+            lambda session: set_step(session, pattern.id, piece, round(at, 9)), tr("Add step")
         )
         now = self.pattern
         if now is not None:
@@ -408,7 +406,7 @@ class PatternCommands:
         self._kept = pattern, steps
         if is_cut:
             self.delete()
-        self._desk.say(tr("{0} kept: Ctrl+V sets them at the playhead", counted(len(steps), "step")))
+        self._desk.say(tr("{0} copied. Press Ctrl+V to paste at the playhead.", counted(len(steps), "step")))
 
     def paste(self) -> None:
         """What was kept, from the cell under the playhead on."""
@@ -456,11 +454,11 @@ class PatternCommands:
     def ask_and_write(self) -> None:
         pattern = self.pattern
         if pattern is None:
-            self._desk.say(tr("The clip plays no pattern"))
+            self._desk.say(tr("The clip plays no pattern. Select a clip with a pattern."))
             return
         usual = str(Path.home() / pattern.name)
         said, _ = QFileDialog.getSaveFileName(
-            QApplication.activeWindow(), tr("A new folder for the pattern"), usual, tr("Folder")
+            QApplication.activeWindow(), tr("New folder for the pattern"), usual, tr("Folder")
         )
         if said:
             self.write(Path(said))
@@ -474,18 +472,20 @@ class PatternCommands:
         self._desk.tasks.run(
             tr("Writing {0}", folder.name),
             lambda progress: write_pattern(folder, session, number, places, progress),
-            lambda _done: self._desk.say(tr("“{0}” and its kit are written to “{1}”", pattern.name, folder)),
+            lambda _done: self._desk.say(tr("Saved “{0}” and its kit in “{1}”", pattern.name, folder)),
         )
 
     def ask_and_read(self) -> None:
-        said = QFileDialog.getExistingDirectory(QApplication.activeWindow(), tr("The folder of a pattern"))
+        said = QFileDialog.getExistingDirectory(QApplication.activeWindow(), tr("Choose pattern folder"))
         if said:
             self.read(Path(said))
 
     def read(self, folder: Path) -> None:
         """A pattern with its kit, in the song's tempo, from the bar under the playhead on."""
         if not is_pattern(folder):
-            self._desk.tasks.error.emit(tr("“{0}” holds no pattern. Choose the folder of one.", folder.name))
+            self._desk.tasks.error.emit(
+                tr("“{0}” contains no pattern. Choose a pattern folder.", folder.name)
+            )
             return
         tempo = self._desk.session.tempo.beats_per_minute
         self._desk.tasks.run(

@@ -72,14 +72,18 @@ class PlayingCommands:
         self.play.switch(is_on=True)
         self._follow()
         kit = self._patterns.kit
-        words = tr("No kit yet: Escape, then Ctrl+U puts hits on keys; or cut them by ear")
+        words = tr("No kit yet. Press Escape, then Ctrl+U, or slice by ear.")
         if kit is not None:
             slices = counted(len(kit.slices), "slice")
-            words = tr("Letters play {0} of “{1}”. , and . reach more; Escape leaves", slices, kit.name)
+            words = tr(
+                "Letter keys play {0} of “{1}”. Press , or . for more slices, Escape to end.",
+                slices,
+                kit.name,
+            )
         missing = self._desk.keys.midi_missing
         if missing and not self._is_missing_told:
             self._is_missing_told = True
-            words += tr(". There is {0}", missing)
+            words += tr(". Problem: {0}", missing)
         self._desk.say(words)
 
     def leave(self) -> bool:
@@ -89,7 +93,7 @@ class PlayingCommands:
         self.is_by_ear = False
         self._desk.playing_in.end()
         self.play.switch(is_on=False)
-        self._desk.say(tr("Letters are shortcuts again"))
+        self._desk.say(tr("Letter keys are shortcuts again"))
         return True
 
     def show_pads(self) -> None:
@@ -122,11 +126,11 @@ class PlayingCommands:
         desk = self._desk
         if self.is_recording:
             desk.playing_in.end()
-            desk.say(tr("What is played is no longer written down"))
+            desk.say(tr("Pattern recording is off"))
             return
         kit = self._patterns.kit
         if kit is None:
-            desk.say(tr("There is no kit to play: Ctrl+U puts the hits of a clip on keys"))
+            desk.say(tr("No kit to play. Create one from the hits of a clip with Ctrl+U."))
             return
         self.enter()
         if not self._patterns.is_here:
@@ -137,7 +141,7 @@ class PlayingCommands:
         session, take = desk.session, clip.take
         end = take.beat + clip.take.playing.beats
         if not session.is_looping or session.loop is None:
-            desk.store.apply(lambda session: set_loop(session, take.beat, end), tr("Loop the pattern"))
+            desk.store.apply(lambda session: set_loop(session, take.beat, end), tr("Loop pattern"))
         desk.playing_in.begin(place, pattern.id)
         start = session.frame_of(take.beat)
         is_inside = start <= desk.transport.position < session.frame_of(end)
@@ -145,7 +149,7 @@ class PlayingCommands:
             desk.transport.go_to(max(0.0, start))
         if not desk.transport.is_playing:
             desk.transport.play()
-        desk.say(tr("What is played is written down, round after round. Backspace takes the last round back"))
+        desk.say(tr("Recording the pattern in a loop. Press Backspace to remove the last pass."))
 
     def _make_room(self) -> None:
         """An empty pattern as long as the loop, or some bars, for what is played in."""
@@ -161,14 +165,14 @@ class PlayingCommands:
             session = new_pattern(session, number, beats)
             return play_pattern(session, None, session.patterns[-1].id, start, beats)
 
-        self._desk.store.apply(edit, tr("New pattern to play in"))
+        self._desk.store.apply(edit, tr("New recorded pattern"))
         self._patterns.show(self._desk.session.patterns[-1])
 
     def take_back(self) -> None:
         if not self._desk.playing_in.take_back():
-            self._desk.say(tr("No round was played in yet"))
+            self._desk.say(tr("No pass was recorded yet"))
             return
-        self._desk.say(tr("The last round is taken back"))
+        self._desk.say(tr("Removed the last pass"))
 
     # Takes
 
@@ -194,11 +198,9 @@ class PlayingCommands:
         taking = self._desk.taking
         taking.monitor(is_on=not taking.is_monitoring, performance=PERFORMANCE)
         if taking.is_monitoring:
-            self._desk.say(
-                tr("The input is heard. With a microphone, use headphones: loudspeakers would howl")
-            )
+            self._desk.say(tr("Input monitoring is on. With a microphone, use headphones to avoid feedback."))
         else:
-            self._desk.say(tr("The input is heard no more"))
+            self._desk.say(tr("Input monitoring is off"))
 
     def ask_delay(self) -> None:
         """Measure by how much the input is late."""
@@ -207,7 +209,7 @@ class PlayingCommands:
         guard_overrides()
         desk = self._desk
         if desk.taking.is_open:
-            desk.say(tr("End the take, and stop hearing the input: then its delay can be measured"))
+            desk.say(tr("End the take and turn off input monitoring before measuring the latency"))
             return
         loopback = desk.taking.loopback()
         dialog = LoopbackDialog(loopback, QApplication.activeWindow())
@@ -216,7 +218,7 @@ class PlayingCommands:
             desk.preferences.keep(input_ms=known)
             desk.say(
                 tr(
-                    "Takes from “{0}” are put {1:.1f} ms earlier from now on",
+                    "Takes from “{0}” are now moved {1:.1f} ms earlier",
                     loopback.device,
                     dialog.measured,
                 )
@@ -229,9 +231,14 @@ class PlayingCommands:
         self.is_by_ear = not self.is_by_ear
         if self.is_by_ear:
             self.enter()
-            self._desk.say(tr("By ear: a free key cuts a slice where it plays; one that is taken goes there"))
+            self._desk.say(
+                tr(
+                    "Slicing by ear: a free key starts a slice at the playhead; an assigned key "
+                    "jumps to its slice"
+                )
+            )
         else:
-            self._desk.say(tr("Keys no longer cut"))
+            self._desk.say(tr("Slicing by ear is off"))
 
     def _on_played(self, notes: list[Note]) -> None:
         if not self.is_by_ear:
@@ -251,7 +258,7 @@ class PlayingCommands:
                 desk.transport.go_to(max(0.0, shown.frame_shown(piece.start)))
             return
         if note.frame == NOWHERE or shown is None:
-            desk.say(tr("By ear cuts while it plays: Space starts it"))
+            desk.say(tr("Slicing by ear needs playback. Press Space."))
             return
         early = desk.preferences.reaction_seconds * desk.session.rate
         frame = shown.recording_frame(max(0.0, note.frame - early))
@@ -267,15 +274,15 @@ class PlayingCommands:
             near = int(frames[int(np.abs(frames - frame).argmin())])
             frame = near if abs(near - frame) <= PULL_SECONDS * recording.rate else frame
         edit: Edit = lambda session: slice_from(session, number, (track, clip.id), frame, key)  # noqa: E731 - typed
-        desk.store.apply(edit, tr("Cut by ear onto {0}", key_name(key)))
+        desk.store.apply(edit, tr("Slice by ear to {0}", key_name(key)))
         self._follow()
-        desk.say(tr("{0} plays from here on; it ends where the next cut is", key_name(key)))
+        desk.say(tr("{0} plays from here; its slice ends at the next cut", key_name(key)))
 
     # Scripts
 
     def ask_and_play_notes(self) -> None:
         said, _ = QFileDialog.getOpenFileName(
-            QApplication.activeWindow(), tr("Play notes of a file"), "", tr("MIDI notes (*.mid *.midi)")
+            QApplication.activeWindow(), tr("Play MIDI file"), "", tr("MIDI notes (*.mid *.midi)")
         )
         if said:
             self.play_notes(Path(said))
@@ -303,4 +310,4 @@ class PlayingCommands:
             for note in notes
         ]
         taken = desk.keys.play_script(placed)
-        desk.say(tr("{0} of “{1}” from here on", counted(taken, "note"), path.name))
+        desk.say(tr("Playing {0} of “{1}” from here", counted(taken, "note"), path.name))

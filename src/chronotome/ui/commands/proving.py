@@ -53,15 +53,15 @@ class ProofCommands:
         if not desk.transport.is_playing:
             desk.transport.go_to(frame)
         where = hit_words(desk.session.beat_of(frame), desk.session.metre)
-        kind = tr("it clicks: the right button mends it") if level > ALLOWED else tr("nothing is heard of it")
-        desk.say(tr("Join at {0}, {1} dB against the roughest place: {2}", where, signed(level), kind))
+        kind = tr("Audible: right-click for a fix") if level > ALLOWED else tr("inaudible")
+        desk.say(tr("Join at {0}: {1} dB relative to the roughest place. {2}", where, signed(level), kind))
 
     def next_click(self) -> None:
         """The next join that clicks, after the playhead; round again after the last."""
         proof = self.proof
         bad = np.zeros(0, int) if proof is None else np.flatnonzero(proof.levels > ALLOWED)
         if proof is None or not len(bad):
-            self._desk.say(tr("No join clicks") if proof is not None else tr("The proof is not ready yet"))
+            self._desk.say(tr("No join clicks") if proof is not None else tr("The joins are not checked yet"))
             return
         after = bad[proof.joins[bad] > self._desk.transport.position + 1]
         self.go_to(int(after[0] if len(after) else bad[0]))
@@ -78,18 +78,18 @@ class ProofCommands:
         if edge is not Edge.INSIDE:
             name = "fade_in" if edge is Edge.START else "fade_out"
             longer = min(MOST_FADE, max(LONGER_FADE, 2 * getattr(clip, name)))
-            edits.append((tr("Fade longer"), lambda session: set_clip(session, [place], **{name: longer})))
+            edits.append((tr("Lengthen fade"), lambda session: set_clip(session, [place], **{name: longer})))
             crossing = self._crossing(clip, edge)
             if crossing is not None:
                 start, end = (crossing, None) if edge is Edge.START else (None, crossing)
                 edits.append(
                     (
-                        tr("To the nearest crossing"),
+                        tr("Snap to zero crossing"),
                         lambda session: trim(session, *place, start=start, end=end),
                     )
                 )
         return [
-            (words, partial(self._desk.store.apply, edit, tr("Mend: {0}", words.lower())))
+            (words, partial(self._desk.store.apply, edit, tr("Fix: {0}", words.lower())))
             for words, edit in edits
         ]
 
@@ -124,7 +124,7 @@ class ProofCommands:
         longer = min(MOST_CROSSFADE, 2 * moving.crossfade)
         return [
             (
-                tr("Cross longer"),
+                tr("Lengthen crossfade"),
                 lambda session: set_moving(session, track.id, clip.take, crossfade=longer),
             )
         ]

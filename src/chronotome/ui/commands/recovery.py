@@ -29,12 +29,12 @@ def offer_recovery(window: MainWindow, files: Sequence[Path] = ()) -> bool:
     name = found.history.session.name
     named = tr(" You are opening {0}.", counted(len(files), "file")) if files else ""
     kept = counted(found.edits, "edit")
-    more = tr("Kept since it was last saved: {0}.{1} Bring it back?", kept, named)
-    box = question(window, tr("“{0}” was not closed properly.", name), more)
+    more = tr("Chronotome recovered {0} made since the last save.{1} Restore them?", kept, named)
+    box = question(window, tr("“{0}” was not closed properly", name), more)
     roles = QMessageBox.ButtonRole
-    both = box.addButton(tr("Bring back, and add the files"), roles.AcceptRole) if files else None
-    only = box.addButton(tr("Bring back only") if files else tr("Bring back"), roles.AcceptRole)
-    later = box.addButton(tr("Leave for later"), roles.RejectRole)
+    both = box.addButton(tr("Restore and add files"), roles.AcceptRole) if files else None
+    only = box.addButton(tr("Restore only") if files else tr("Restore"), roles.AcceptRole)
+    later = box.addButton(tr("Ask later"), roles.RejectRole)
     discarded = box.addButton(tr("Discard"), roles.DestructiveRole)
     box.setEscapeButton(later)
     box.setDefaultButton(both or only)
@@ -68,11 +68,11 @@ def offer_takes(window: MainWindow) -> bool:
     if not frames:  # it was ended before anything came
         discard_take(found.path)
         return offer_takes(window)
-    more = tr("{0} of it are on disk. Bring it in, where it was played?", clock(frames / rate))
-    box = question(window, tr("“{0}” was recorded and is in no saved session.", found.about.track), more)
+    more = tr("{0} of audio are on disk. Restore the take at its place?", clock(frames / rate))
+    box = question(window, tr("“{0}” was recorded but not saved in a session", found.about.track), more)
     roles = QMessageBox.ButtonRole
-    brought = box.addButton(tr("Bring it in"), roles.AcceptRole)
-    later = box.addButton(tr("Leave for later"), roles.RejectRole)
+    brought = box.addButton(tr("Restore"), roles.AcceptRole)
+    later = box.addButton(tr("Ask later"), roles.RejectRole)
     discarded = box.addButton(tr("Discard"), roles.DestructiveRole)
     box.setEscapeButton(later)
     box.setDefaultButton(brought)
@@ -99,7 +99,9 @@ def _newest_kept(window: MainWindow) -> Recovered | None:
         except ChronotomeError as error:
             aside = set_aside(path)
             if aside is not None:
-                window.tell(tr("{0} It was set aside as “{1}” in “{2}”.", error, aside.name, aside.parent))
+                window.tell(
+                    tr("{0} The damaged file was moved to “{1}” in “{2}”.", error, aside.name, aside.parent)
+                )
             continue
         if found is not None:
             return found

@@ -65,9 +65,9 @@ class ReworkCommands:
         if not self._is_here or view.clips or view.range is not None:
             return False
         if self._patterns.is_here:
-            words = tr("Choose steps to {0} them, or the clip by the strip with its name", do)
+            words = tr("Select steps to {0} them, or click the clip title", do)
         elif self._slices.slices is not None:
-            words = tr("Choose hits to {0} them, or the clip by the strip with its name", do)
+            words = tr("Select hits to {0} them, or click the clip title", do)
         else:
             return False
         self._desk.say(words)
@@ -80,7 +80,7 @@ class ReworkCommands:
         (self._slices if self._on_hits else self._clips).ask_repeats()
 
     def keep(self, *, is_cut: bool = False) -> None:
-        if is_cut and not (self._on_hits or self._on_steps) and self._asks_for_hits(tr("cut out")):
+        if is_cut and not (self._on_hits or self._on_steps) and self._asks_for_hits(tr("cut")):
             return
         self._kept = self._meant
         self._kept.keep(is_cut=is_cut)

@@ -34,7 +34,7 @@ class SectionCommands:
 
     def _ask_name(self, name: str) -> str | None:
         said, is_sure = QInputDialog.getText(
-            QApplication.activeWindow(), tr("Section"), tr("Name of the section"), text=name
+            QApplication.activeWindow(), tr("Section"), tr("Section name:"), text=name
         )
         return said if is_sure and said.strip() else None
 
@@ -54,14 +54,14 @@ class SectionCommands:
     def rename(self, section: Section | None = None) -> None:
         section = section or self.here
         if section is None:
-            self._desk.say(tr("There is no section at the playhead"))
+            self._desk.say(tr("No section at the playhead"))
             return
         name = self._ask_name(section.name)
         if name is not None:
             self.change(section, name=name)
 
     def change(self, section: Section, **values: object) -> None:
-        self._desk.store.apply(lambda each: change_section(each, section, **values), tr("Change section"))
+        self._desk.store.apply(lambda each: change_section(each, section, **values), tr("Edit section"))
 
     def remove(self, section: Section | None = None) -> None:
         section = section or self.here
@@ -73,7 +73,7 @@ class SectionCommands:
         """Loop a section, the one at the playhead where none is said."""
         section = section or self.here
         if section is None:
-            self._desk.say(tr("There is no section at the playhead"))
+            self._desk.say(tr("No section at the playhead"))
             return
         chosen = section
         self._desk.store.apply(lambda each: loop_section(each, chosen), tr("Loop {0}", chosen.name))
@@ -94,4 +94,4 @@ class SectionCommands:
         if later:
             self.go_to(later[0])
         else:
-            self._desk.say(tr("There is no section there"))
+            self._desk.say(tr("No section here"))

@@ -15,7 +15,6 @@ from chronotome.files.pack import is_pack
 from chronotome.files.session_file import document_of
 from chronotome.files.session_lock import Holder
 from chronotome.session.limits import ContentHash
-from chronotome.ui.actions import Actions
 from chronotome.ui.commands.keeping import Keeping
 from chronotome.ui.commands.leaving import Leaving
 from chronotome.ui.controls.plain_text import question
@@ -30,7 +29,8 @@ class SessionFiles:
 
     def __init__(self, window: QWidget, desk: Desk, tell: Callable[[str], None]) -> None:
         self._window, self._desk, self._tell = window, desk, tell
-        self._recent: QMenu | None = None
+        self.recent = QMenu(tr("Open recent"), window)
+        self.recent.aboutToShow.connect(self._fill_recent)
         self.leaving = Leaving(window, desk, self._ask_folder)
         self.when_safe = self.leaving.when_safe
         self.keeping = Keeping(window, desk, self.when_safe)
@@ -57,7 +57,7 @@ class SessionFiles:
             self._window,
             tr("Open"),
             str(Path.home()),
-            tr("Sound and sessions ({0} session.json *{1})", endings, PACK),
+            tr("Audio and sessions ({0} session.json *{1})", endings, PACK),
         )
         if names:
             self.open_safely([Path(name) for name in names])
@@ -90,27 +90,18 @@ class SessionFiles:
         if sounds:
             self._desk.preferences.remember_files(sounds)
 
-    def add_recent(self, menu: QMenu, actions: Actions) -> None:
-        """Recent sessions and recordings, above the way out."""
-        recent, last = QMenu(tr("&Recent"), self._window), actions.get("quit")
-        menu.insertMenu(last, recent)
-        menu.insertSeparator(last)
-        menu.aboutToShow.connect(self._fill_recent)
-        self._recent = recent
-
     def _fill_recent(self) -> None:
-        if self._recent is None:
-            return
-        self._recent.clear()
+        """Recent sessions and recordings."""
+        self.recent.clear()
         settings = self._desk.preferences.settings
         for title, names in ((tr("Sessions"), settings.recent), (tr("Recordings"), settings.recent_files)):
             if names:
-                self._recent.addSection(title)
+                self.recent.addSection(title)
             for name in names:
                 path = path_from(name)
-                action = self._recent.addAction(shown(str(path)).replace("&", "&&"))
+                action = self.recent.addAction(shown(str(path)).replace("&", "&&"))
                 action.triggered.connect(lambda _checked=False, path=path: self.open_safely([path]))
-        self._recent.setEnabled(bool(settings.recent or settings.recent_files))
+        self.recent.setEnabled(bool(settings.recent or settings.recent_files))
 
     def save(self) -> None:
         folder = self._desk.document.folder
@@ -126,7 +117,7 @@ class SessionFiles:
 
     def _ask_folder(self) -> Path | None:
         usual = str(Path.home() / self._desk.document.title)
-        name, _ = QFileDialog.getSaveFileName(self._window, tr("Save session as a folder"), usual)
+        name, _ = QFileDialog.getSaveFileName(self._window, tr("Save session as folder"), usual)
         return Path(name) if name else None
 
     def _on_saved(self) -> None:
@@ -136,8 +127,10 @@ class SessionFiles:
 
     def _on_held(self, path: Path, holder: Holder) -> None:
         name = readable(document_of(path).parent.name)
-        more = tr("It is changed there only. A copy of it can be opened here, and saved elsewhere.")
-        box = question(self._window, tr("“{0}” is open {1}.", name, holder.words), more)
+        more = tr(
+            "Changes stay in the other window. You can open a copy here and save it under another name."
+        )
+        box = question(self._window, tr("“{0}” is already open {1}", name, holder.words), more)
         copy = box.addButton(tr("Open a copy"), QMessageBox.ButtonRole.AcceptRole)
         box.addButton(QMessageBox.StandardButton.Cancel)
         box.setDefaultButton(copy)
@@ -147,8 +140,8 @@ class SessionFiles:
 
     def _on_missing(self, missing: dict[str, str]) -> None:
         names = ", ".join(f"“{name}”" for name in missing.values())
-        more = tr("They stay silent until they are found. Point to the folder that holds them?")
-        box = question(self._window, tr("Not found: {0}.", names), more)
+        more = tr("Their clips are silent until you find them. Choose the folder that contains them?")
+        box = question(self._window, tr("Missing: {0}", names), more)
         box.setStandardButtons(QMessageBox.StandardButton.Open | QMessageBox.StandardButton.Cancel)
         box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         box.accepted.connect(self.find_missing)
@@ -160,15 +153,15 @@ class SessionFiles:
         self._desk.recordings.lost.update(lost)
         can_write = set(lost) <= set(self._desk.recordings.pool.ready())
         more = (
-            tr("The sound is still in memory: Chronotome can write it anew, and save.")
+            tr("Its audio is still in memory. Chronotome can write the file again and save.")
             if can_write
-            else tr("Point to the folder that holds them, then save again.")
+            else tr("Choose the folder that contains them, then save again.")
         )
-        text = tr("Nothing was saved: {0} is gone, or was replaced by another file.", names)
+        text = tr("Nothing was saved: {0} is missing or was replaced by another file.", names)
         box = question(self._window, text, more)
         roles = QMessageBox.ButtonRole
-        anew = box.addButton(tr("Write anew and save"), roles.AcceptRole) if can_write else None
-        look = box.addButton(tr("Look for files…"), roles.ActionRole)
+        anew = box.addButton(tr("Write file and save"), roles.AcceptRole) if can_write else None
+        look = box.addButton(tr("Choose folder…"), roles.ActionRole)
         box.addButton(QMessageBox.StandardButton.Cancel)
         box.setDefaultButton(anew or look)
         box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
@@ -184,10 +177,10 @@ class SessionFiles:
 
     def find_missing(self) -> None:
         if not self._desk.recordings.lost:
-            self._tell(tr("Every recording is there"))
+            self._tell(tr("No recording is missing"))
             return
         name = QFileDialog.getExistingDirectory(
-            self._window, tr("Folder that holds the recordings"), str(Path.home())
+            self._window, tr("Choose folder with recordings"), str(Path.home())
         )
         if name:
             self._desk.recordings.find_missing([Path(name)])

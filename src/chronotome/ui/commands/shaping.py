@@ -59,7 +59,7 @@ class ShapedHits(ChosenHits):
         is_on = not self.is_tape
         self._edit(
             "pitch",
-            tr("Pitch changes the length of {}") if is_on else tr("Pitch keeps the length of {}"),
+            tr("Change length with pitch of {}") if is_on else tr("Keep length with pitch of {}"),
             lambda session, place, hits: set_flag(session, place, hits, "by_tape", value=is_on),
         )
 
@@ -75,12 +75,12 @@ class ShapedHits(ChosenHits):
         if self.has_chosen:
             self._edit(
                 "lengthen",
-                tr("Length of {} otherwise"),
+                tr("Change stretch mode of {}"),
                 lambda session, place, hits: set_lengthened(session, place, hits, how),
             )
 
     def as_recorded(self) -> None:
-        self._edit(tr("forget the shape of"), tr("Shape of {} as recorded"), as_recorded)
+        self._edit(tr("reset"), tr("Reset shape of {}"), as_recorded)
 
     def change(self, name: str, by: float) -> None:
         """One of the values of the chosen hits, each by as much."""
@@ -124,10 +124,10 @@ class ShapedHits(ChosenHits):
 
     def scale_values(self, factor: float) -> None:
         """All values of the chosen hits so many times as far from what is usual."""
-        self._shape(tr("More") if factor > 1 else tr("Less"), lambda values: values * factor)
+        self._shape(tr("Scale up") if factor > 1 else tr("Scale down"), lambda values: values * factor)
 
     def usual(self) -> None:
-        self._shape(tr("As recorded"), np.zeros_like)
+        self._shape(tr("Reset"), np.zeros_like)
 
     # Rolls and scatters
 
@@ -138,7 +138,7 @@ class ShapedHits(ChosenHits):
         return None if slices is None else roll_of(slices, self._desk.view.hits)
 
     def set_roll(self, roll: Roll | None) -> None:
-        label = tr("Roll {}") if roll is not None else tr("Single {}")
+        label = tr("Roll {}") if roll is not None else tr("Remove roll of {}")
         self._edit("roll", label, lambda session, place, hits: set_roll(session, place, hits, roll))
 
     def toggle_roll(self) -> None:
@@ -146,29 +146,29 @@ class ShapedHits(ChosenHits):
 
     def single_hits(self) -> None:
         """What rolls sound like, as hits that can be changed one by one."""
-        if self._meant(tr("unroll")) is not None and self.roll is None:
-            self._desk.say(tr("None of the chosen hits is a roll"))
+        if self._meant(tr("expand rolls of")) is not None and self.roll is None:
+            self._desk.say(tr("None of the selected hits is a roll"))
             return
-        self._edit("unroll", tr("Make single hits of {}"), roll_to_hits)
+        self._edit("unroll", tr("Expand rolls of {}"), roll_to_hits)
 
     @property
     def scatter(self) -> Scatter | None:
         slices = self.slices
         return None if slices is None else scatter_of(slices, self._desk.view.hits)
 
-    def set_scatter(self, scatter: Scatter | None, label: str = tr("Scatter {}")) -> None:
+    def set_scatter(self, scatter: Scatter | None, label: str = tr("Randomise {}")) -> None:
         self._edit("scatter", label, lambda session, place, hits: set_scatter(session, place, hits, scatter))
 
     def draw_again(self) -> None:
         scatter = self.scatter
         if scatter is None:
-            if self._meant(tr("scatter")) is not None:
-                self._desk.say(tr("Say how much is scattered first: Scatter in the tray"))
+            if self._meant(tr("randomise")) is not None:
+                self._desk.say(tr("Set an amount first: Random in the tray"))
             return
-        self.set_scatter(replace(scatter, seed=scatter.seed + 1), tr("Draw the scatter of {} again"))
+        self.set_scatter(replace(scatter, seed=scatter.seed + 1), tr("Redraw random values of {}"))
 
     def keep_scatter(self) -> None:
-        if self._meant(tr("keep the scatter of")) is not None and self.scatter is None:
-            self._desk.say(tr("None of the chosen hits is scattered"))
+        if self._meant(tr("keep random values of")) is not None and self.scatter is None:
+            self._desk.say(tr("None of the selected hits is randomised"))
             return
-        self._edit("scatter", tr("Keep the scatter of {}"), keep_scatter)
+        self._edit("scatter", tr("Keep random values of {}"), keep_scatter)

@@ -72,58 +72,56 @@ class SliceCommands(ShapedHits):
         """Of the range that was swept, where there is one."""
         view, place = self._desk.view, self._desk.view.place
         if place is None:
-            self._desk.say(tr("There is no clip to take apart"))
+            self._desk.say(tr("Select a clip to slice first"))
             return
         if self._desk.refuses_pattern(view.clip):
             return
         if self.slices is not None:
             self._desk.say(
-                tr("It is taken apart already: X cuts a hit in two, Ctrl+Shift+H brings it back whole")
+                tr("The clip is already sliced. X splits a hit, Ctrl+Shift+H removes the slicing.")
             )
             return
         span = view.range
         if span is not None and place[0] in span.tracks:
             cuts = Cuts(cuts.at, cuts.step, cuts.parts, (span.start, span.end))
-        self._desk.store.apply(lambda session: take_apart(session, place, cuts), tr("Take apart {0}", words))
+        self._desk.store.apply(lambda session: take_apart(session, place, cuts), tr("Slice clip {0}", words))
         slices = self.slices
         if slices is None:
-            self._desk.say(tr("Nothing to cut there: it would be one hit"))
+            self._desk.say(tr("Cannot split here: one part would be empty"))
             return
         view.choose_hits(place, ())
         self._desk.likenesses.listen(self._desk.session.track(place[0]).clip(place[1]).recording, slices)
         self._desk.say(
-            tr("{0}, which sound as before. A plays it as it was played", counted(len(slices), "hit"))
+            tr("{0}, sounding as before. Press A to hear the clip as played.", counted(len(slices), "hit"))
         )
 
     def at_onsets(self) -> None:
         self.take_apart(Cuts(), tr("at onsets"))
 
     def at_marks(self) -> None:
-        self.take_apart(Cuts(At.MARKS), tr("at marks set by hand"))
+        self.take_apart(Cuts(At.MARKS), tr("at hand-set onsets"))
 
     def at_lines(self, step: float | None = None) -> None:
         """Lines so many quarter notes apart; of the grid that is shown, where none is said."""
-        self.take_apart(Cuts(At.LINES, step=step or self._desk.view.grid.step), tr("on lines"))
+        self.take_apart(Cuts(At.LINES, step=step or self._desk.view.grid.step), tr("on grid lines"))
 
     def at_bars(self) -> None:
         self.take_apart(Cuts(At.LINES, step=self._desk.session.metre.bar), tr("at every bar"))
 
     def ask_parts(self) -> None:
         parts, is_said = QInputDialog.getInt(
-            QApplication.activeWindow(), tr("Take apart"), tr("Into how many equal parts?"), 8, 2, 1024
+            QApplication.activeWindow(), tr("Slice clip"), tr("Number of equal parts:"), 8, 2, 1024
         )
         if is_said:
-            self.take_apart(Cuts(At.PARTS, parts=parts), tr("into {0} parts", parts))
+            self.take_apart(Cuts(At.PARTS, parts=parts), tr("in {0} parts", parts))
 
     def make_whole(self) -> None:
         """The recording as it was before it was taken apart."""
         place = self._desk.view.place
         if place is None or self.slices is None:
-            self._desk.say(tr("The clip is whole"))
+            self._desk.say(tr("Not sliced yet"))
             return
-        self._desk.store.apply(
-            lambda session: make_whole(session, place), tr("Bring the recording back whole")
-        )
+        self._desk.store.apply(lambda session: make_whole(session, place), tr("Remove slicing"))
 
     def keep_copy(self) -> None:
         place = self._desk.view.place
@@ -134,16 +132,16 @@ class SliceCommands(ShapedHits):
                     if self.slices is not None
                     else keep_whole_copy(session, place)
                 ),
-                tr("Keep it as it was on a muted track"),
+                tr("Keep original, muted"),
             )
 
     def toggle_fills(self) -> None:
         place, slices = self._desk.view.place, self.slices
         if place is None or slices is None:
-            self._desk.say(tr("Take the clip apart first"))
+            self._desk.say(tr("Slice the clip first (Ctrl+H)"))
             return
         fills = not slices.fills
-        label = tr("Fill emptied places") if fills else tr("Leave emptied places silent")
+        label = tr("Fill gaps with tails") if fills else tr("Leave gaps silent")
         self._desk.store.apply(lambda session: set_fills(session, place, fills=fills), label)
 
     @property
@@ -154,7 +152,7 @@ class SliceCommands(ShapedHits):
     # Places
 
     def delete(self, *, is_closed: bool = False) -> None:
-        label = tr("Delete {} and close the gap") if is_closed else tr("Delete {}")
+        label = tr("Delete {} and close gap") if is_closed else tr("Delete {}")
         self._edit(
             "delete", label, lambda session, place, hits: delete(session, place, hits, is_closed=is_closed)
         )
@@ -168,7 +166,7 @@ class SliceCommands(ShapedHits):
         if self._meant(tr("repeat")) is None:
             return
         bars, is_said = QInputDialog.getInt(
-            QApplication.activeWindow(), tr("Repeat hits"), tr("Over how many more bars?"), 1, 1, TIMES
+            QApplication.activeWindow(), tr("Repeat hits"), tr("Number of further bars:"), 1, 1, TIMES
         )
         if is_said:
             beats = self._length()
@@ -183,7 +181,7 @@ class SliceCommands(ShapedHits):
         self._desk.store.apply(lambda session: copy(session, place, hits, beats, min(times, TIMES)), label)
         made = 0 if self.slices is None else len(self.slices) - len(slices)
         if made < len(hits) * min(times, TIMES):
-            self._desk.say(tr("A clip holds {0:,} hits at most: {1:,} were added", MOST_SLICES, made))
+            self._desk.say(tr("A clip holds at most {0:,} hits. Added {1:,}.", MOST_SLICES, made))
         self._choose_new(place, slices.ids)
 
     def _length(self) -> float:
@@ -204,20 +202,22 @@ class SliceCommands(ShapedHits):
 
     def keep(self, *, is_cut: bool = False) -> None:
         """Remember the chosen hits for pasting."""
-        meant, clip, slices = self._meant(tr("cut out") if is_cut else tr("copy")), self._clip, self.slices
+        meant, clip, slices = self._meant(tr("cut") if is_cut else tr("copy")), self._clip, self.slices
         if meant is None or clip is None or slices is None:
             return
         recording = self._desk.session.recording_with(clip.recording)
         self.kept = KeptHits(recording, slices.only(slices.at(meant[1])))
         if is_cut:
-            self._edit(tr("cut out"), tr("Cut out {}"), delete)
-        self._desk.say(tr("{0} kept: Ctrl+V lays them at the playhead", counted(len(meant[1]), "hit")))
+            self._edit(tr("cut"), tr("Cut {}"), delete)
+        self._desk.say(
+            tr("{0} copied. Press Ctrl+V to paste at the playhead.", counted(len(meant[1]), "hit"))
+        )
 
     def paste(self) -> None:
         """Lay what was cut or copied at the playhead: in the clip of its recording, else on the track."""
         desk, kept, track = self._desk, self.kept, self._desk.view.focused
         if kept is None or track is None:
-            desk.say(tr("Nothing to paste: Ctrl+C keeps the chosen hits"))
+            desk.say(tr("Clipboard is empty. Copy hits with Ctrl+C."))
             return
         here, place = round(desk.transport.position), desk.view.place
         before = () if self.slices is None else self.slices.ids
@@ -225,7 +225,7 @@ class SliceCommands(ShapedHits):
         is_known = any(each.content == recording.content for each in desk.session.recordings)
         file = desk.recordings.places.get(recording.content)
         if not is_known and file is None:
-            desk.say(tr("{0} is not in this session, and was not found", recording.file))
+            desk.say(tr("Cannot paste: {0} is missing from this session", recording.file))
             return
         found: list[Place] = []
 
@@ -263,7 +263,7 @@ class SliceCommands(ShapedHits):
         if meant is None:
             return
         if len(meant[1]) != 2:
-            self._desk.say(tr("Choose two hits to swap them: Shift+click adds one"))
+            self._desk.say(tr("To swap hits, select two: Shift+click adds one"))
             return
         self._edit("swap", tr("Swap two hits"), lambda session, place, hits: swap(session, place, *hits))
 
@@ -274,7 +274,7 @@ class SliceCommands(ShapedHits):
         )
 
     def turn_order(self) -> None:
-        self._edit(tr("turn round"), tr("Reverse the order of {}"), turn_order)
+        self._edit(tr("reorder"), tr("Reverse order of {}"), turn_order)
 
     def scale_time(self, factor: float, *, stretches: bool = False) -> None:
         label = tr("Double time of {}") if factor < 1 else tr("Half time of {}")
@@ -286,17 +286,15 @@ class SliceCommands(ShapedHits):
 
     def glue(self) -> None:
         before = 0 if self.slices is None else len(self.slices)
-        self._edit("glue", tr("Glue {} together"), glue)
+        self._edit("glue", tr("Join {}"), glue)
         if self.slices is not None and self._desk.view.hits and len(self.slices) == before:
-            self._desk.say(tr("Only neighbours that go on in one another as they were recorded can be glued"))
+            self._desk.say(tr("Only hits that follow each other in the recording can be joined"))
 
     def cut_here(self) -> None:
         """Cut the hit under the playhead in two."""
         place, position = self._desk.view.place, self._desk.transport.position
         if place is not None:
-            self._desk.store.apply(
-                lambda session: cut_slice(session, place, position), tr("Cut a hit in two")
-            )
+            self._desk.store.apply(lambda session: cut_slice(session, place, position), tr("Split hit"))
 
     # Another rhythm
 
@@ -312,11 +310,11 @@ class SliceCommands(ShapedHits):
         """Put the chosen hits, or all, on the hits of another clip."""
         place, slices = self._desk.view.place, self.slices
         if place is None or slices is None:
-            self._desk.say(tr("Take the clip apart first: its hits are put on the rhythm of another"))
+            self._desk.say(tr("To copy a rhythm, slice the clip first (Ctrl+H)"))
             return
         others = [(each, self.name_of(each)) for each in self.others]
         if not others:
-            self._desk.say(tr("There is no other clip to take a rhythm of"))
+            self._desk.say(tr("Copying a rhythm needs a second clip"))
             return
         hits = self._desk.view.hits or slices.ids
         RhythmDialog(self._desk, place, hits, others, QApplication.activeWindow()).exec()
@@ -331,18 +329,18 @@ class SliceCommands(ShapedHits):
         """The lows of this clip with the highs of another one."""
         place, others = self._desk.view.place, self.others
         if place is None or not others:
-            self._desk.say(tr("There is no other clip to take the highs of"))
+            self._desk.say(tr("Combining bands needs a second clip"))
             return
         names, parent = [self.name_of(each) for each in others], QApplication.activeWindow()
         name, is_said = QInputDialog.getItem(
-            parent, tr("Lows of it, highs of another"), tr("Highs of which clip?"), names, 0, editable=False
+            parent, tr("Combine lows and highs"), tr("Take high band from:"), names, 0, editable=False
         )
         if not is_said:
             return
         hertz, is_said = QInputDialog.getDouble(
             parent,
-            tr("Lows of it, highs of another"),
-            tr("They meet at (Hz):"),
+            tr("Combine lows and highs"),
+            tr("Crossover frequency (Hz):"),
             USUAL_CROSSOVER,
             20.0,
             20_000.0,
@@ -357,11 +355,11 @@ class SliceCommands(ShapedHits):
         if place is not None and not self._desk.refuses_pattern(clip, clip_at(self._desk.session, other)):
             self._desk.store.apply(
                 lambda session: share_bands(session, place, other, hertz),
-                tr("Lows here, highs of {0}", self.name_of(other)),
+                tr("Lows of this clip, highs of {0}", self.name_of(other)),
             )
 
     def all_bands(self) -> None:
         place = self._desk.view.place
         if place is not None:
             edit: Edit = lambda session: set_crossover(session, place, None)  # noqa: E731 - typed
-            self._desk.store.apply(edit, tr("Hear all bands of the clip"))
+            self._desk.store.apply(edit, tr("Restore all bands"))

@@ -27,12 +27,12 @@ from chronotome.words import tr
 STEPPED = {
     "strength": (0.0, 1.0, "strength"),
     "swing": (50.0, 75.0, "swing"),
-    "leave_alone": (0.0, 100.0, tr("leave-alone window")),
+    "leave_alone": (0.0, 100.0, tr("tolerance")),
     "timing": (0.0, 1.5, tr("groove timing")),
     "loudness": (0.0, 1.0, "loudness"),
     "stroke": (0.0, 100.0, "stroke"),
-    "catch": (0.05, 1.0, tr("catch range")),
-    "shift": (-MOST_SHIFT, MOST_SHIFT, tr("shift of the lines")),
+    "catch": (0.05, 1.0, tr("attraction")),
+    "shift": (-MOST_SHIFT, MOST_SHIFT, tr("grid shift")),
 }
 """Settings that keys move: between what, and what they are called."""
 
@@ -64,9 +64,9 @@ class TightenCommands:
     def show_for(self, what: For) -> None:
         view = self._desk.view
         if what is For.SPAN and view.span is None:
-            self._desk.say(tr("Drag over the ruler first: that span gets a recipe of its own"))
+            self._desk.say(tr("Drag over the ruler first: the span gets its own settings"))
         elif what is For.CHOSEN and not view.picked:
-            self._desk.say(tr("Choose hits first: click them, Shift+click for more, or sweep over them"))
+            self._desk.say(tr("Select hits first: click one, Shift+click more, or drag over several"))
         else:
             view.set_recipe_for(what)
 
@@ -94,15 +94,15 @@ class TightenCommands:
             hits = scope.hits
             self.edit(
                 lambda session, each, its: session if its is None else clear_hits(session, each, its, hits),
-                tr("Usual recipe"),
+                tr("Reset settings"),
             )
             return
         span = scope.span or self._span_here(track)
         if span is None:
-            self._desk.say(tr("Nothing here has a recipe of its own"))
+            self._desk.say(tr("Nothing here has its own settings"))
             return
         self._desk.store.apply(
-            lambda session: clear_span(session, track.id, *span), tr("Remove span’s recipe")
+            lambda session: clear_span(session, track.id, *span), tr("Remove settings of span")
         )
         view.set_recipe_for(For.TRACK)
 
@@ -125,7 +125,7 @@ class TightenCommands:
         if known:
             new = replace(grid, division=known[0] if by > 0 else known[-1])
             self.set(tr("Set grid"), grid=new, follows_ruler=False)
-            self._desk.say(tr("Grid {0}", grid_words(new)))
+            self._desk.say(tr("Grid: {0}", grid_words(new)))
 
     def set(self, label: str, **values: object) -> None:
         scope = self._desk.view.scope
@@ -143,7 +143,7 @@ class TightenCommands:
         """The lines swing as the take does: hits are drawn to them, left alone and checked by them."""
         swing = self.played_swing
         if swing is None:
-            self._desk.say(tr("No swing is heard in it: its pairs are even"))
+            self._desk.say(tr("No swing detected: the pairs are even"))
             return
         self.set(tr("Set swing"), swing=swing[0], swing_of=swing[1])
         self._desk.say(tr("Swing as played: {0:.0f} % of {1}", swing[0], tr(swing[1])))
@@ -152,35 +152,37 @@ class TightenCommands:
         """The grid is what the ruler shows, and follows the zoom."""
         grid = replace(self._desk.view.recipe.grid, division=self._desk.view.grid.division)
         self.set(tr("Set grid"), grid=grid, follows_ruler=True)
-        self._desk.say(tr("Grid as the ruler: {0}", grid_words(grid)))
+        self._desk.say(tr("Grid from ruler: {0}", grid_words(grid)))
 
     def next_feel(self) -> None:
         grid, feels = self._desk.view.recipe.grid, list(Feel)
         new = replace(grid, feel=feels[(feels.index(grid.feel) + 1) % len(feels)])
         self.set(tr("Set grid"), grid=new)
-        self._desk.say(tr("Grid {0}", grid_words(new)))
+        self._desk.say(tr("Grid: {0}", grid_words(new)))
 
     def next_swing_of(self) -> None:
         kinds = list(SwingOf)
         new = kinds[(kinds.index(self._desk.view.recipe.swing_of) + 1) % len(kinds)]
         self.set(tr("Set swing"), swing_of=new)
-        self._desk.say(tr("Swing of {0}", tr("the grid’s pairs") if new is SwingOf.GRID else tr(str(new))))
+        self._desk.say(tr("Swing unit: {0}", tr("grid steps") if new is SwingOf.GRID else new.label))
 
     def toggle_scales(self) -> None:
         """The groove in ms, or as a share of a step."""
         scales = not self._desk.view.recipe.scales
         self.set(tr("Set groove"), scales=scales)
         self._desk.say(
-            tr("Groove: the same share of a step") if scales else tr("Groove: the same ms at any tempo")
+            tr("Groove offsets: same share of a step")
+            if scales
+            else tr("Groove offsets: same ms at any tempo")
         )
 
     def more(self, by: int) -> None:
         scope = self._desk.view.scope
-        words = tr("Once more") if by > 0 else tr("Once less")
+        words = tr("Tighten again") if by > 0 else tr("Tighten less")
         self.edit(lambda session, track, take: once_more(session, track, take, scope, by), words)
         rounds = self._desk.view.recipe.rounds
         pull = self._desk.view.recipe.pull
-        self._desk.say(tr("{0:.0%} of the way, drawn in {1} times", pull, rounds + 1).replace("%", " %"))
+        self._desk.say(tr("{0:.0%} of the distance, in {1} passes", pull, rounds + 1).replace("%", " %"))
 
     def ask_variant(self) -> None:
         """Keep the recipe under a name."""
@@ -191,22 +193,22 @@ class TightenCommands:
         number = len(track.variants) + 1
         said, is_sure = QInputDialog.getText(
             QApplication.activeWindow(),
-            tr("Variant"),
-            tr("Name of the variant"),
-            text=tr("Variant {0}", number),
+            tr("Snapshot"),
+            tr("Snapshot name:"),
+            text=tr("Snapshot {0}", number),
         )
         if is_sure and said.strip():
             self.keep_variant(said.strip())
 
     def keep_variant(self, name: str) -> None:
-        self.edit(lambda session, track, _take: keep_variant(session, track, name), tr("Keep variant"))
-        self._desk.say(tr("“{0}” is kept: Shift+V goes from variant to variant", name))
+        self.edit(lambda session, track, _take: keep_variant(session, track, name), tr("Save snapshot"))
+        self._desk.say(tr("Saved snapshot “{0}”. Shift+V switches between snapshots.", name))
 
     def use_variant(self, name: str) -> None:
-        self.edit(lambda session, track, _take: use_variant(session, track, name), tr("Variant {0}", name))
+        self.edit(lambda session, track, _take: use_variant(session, track, name), tr("Snapshot {0}", name))
 
     def remove_variant(self, name: str) -> None:
-        self.edit(lambda session, track, _take: remove_variant(session, track, name), tr("Remove variant"))
+        self.edit(lambda session, track, _take: remove_variant(session, track, name), tr("Remove snapshot"))
 
     @property
     def variant(self) -> str | None:
@@ -223,35 +225,35 @@ class TightenCommands:
         leading = self.leading
         names = [each.name for each in leading[0].variants] if leading is not None else []
         if not names:
-            self._desk.say(tr("No variant is kept yet: V keeps this recipe under a name"))
+            self._desk.say(tr("No snapshot yet. Press V to save the settings of this track."))
             return
         current = self.variant
         at = (names.index(current) + 1) % len(names) if current in names else 0
         self.use_variant(names[at])
-        self._desk.say(tr("Variant “{0}”", names[at]))
+        self._desk.say(tr("Snapshot “{0}”", names[at]))
 
     def match(self, other: TrackId | None) -> None:
         scope = self._desk.view.scope
         self.edit(
-            lambda session, track, take: match_to(session, track, take, other, scope), tr("Match a take")
+            lambda session, track, take: match_to(session, track, take, other, scope), tr("Match to take")
         )
 
     def break_pair(self) -> None:
         """The selected hit has no partner."""
         selected = self._desk.view.selected
         if selected is None or self._desk.view.recipe.match is None:
-            self._desk.say(tr("Choose a hit that is paired first"))
+            self._desk.say(tr("Select a paired hit first"))
             return
         self.pair(selected, None)
 
     def pair(self, onset: int, other: int | None) -> None:
         scope = self._desk.view.scope
-        words = tr("Break pair") if other is None else tr("Pair hits")
+        words = tr("Unpair hits") if other is None else tr("Pair hits")
         self.edit(lambda session, track, take: set_pair(session, track, take, onset, other, scope), words)
 
     def forget_pairs(self) -> None:
         scope, picked = self._desk.view.scope, self._desk.view.picked
         self.edit(
             lambda session, track, take: forget_pairs(session, track, take, picked, scope),
-            tr("Pair as found"),
+            tr("Reset pairs"),
         )

@@ -92,7 +92,7 @@ class Tour(QObject):
         self._desk.view.center_on(self._spots[self._at][0])
         self._desk.transport.go_to(self._spots[self._at][0])
         self._leads = False
-        self._desk.say(tr("Tour: spot {0} of {1}. Space ends it", self._at + 1, len(self._spots)))
+        self._desk.say(tr("Spot check: {0} of {1}. Space ends it.", self._at + 1, len(self._spots)))
 
     def _on_moved(self, frame: float) -> None:
         if not self.is_running or self._leads:
@@ -101,7 +101,7 @@ class Tour(QObject):
         if start - self._desk.session.rate < frame < end:
             return
         if frame > end + self._desk.session.rate or frame < start:
-            self._end(tr("Tour ended"))
+            self._end(tr("Spot check ended"))
             return
         self._at += 1
         if self._at < len(self._spots):
@@ -111,7 +111,7 @@ class Tour(QObject):
 
     def _on_playing(self, is_playing: bool) -> None:  # noqa: FBT001 - a signal's value
         if not is_playing and self.is_running:
-            self._end(tr("Tour ended"))
+            self._end(tr("Spot check ended"))
 
     def _end(self, words: str) -> None:
         self._spots = []

@@ -62,9 +62,9 @@ def times(value: float) -> str:
 
 def grid_words(grid: Grid) -> str:
     """As in files, in the language that is spoken."""
-    return grid.words if grid.feel is Feel.STRAIGHT else f"1/{grid.division} {tr(str(grid.feel))}"
+    return grid.words if grid.feel is Feel.STRAIGHT else f"1/{grid.division} {grid.feel.label}"
 
 
 def own_or_notes(value: float) -> str:
     """A length in quarter notes; none is the sound's own."""
-    return tr("its own") if value <= 0 else f"{plain(value, 3)} ♩"
+    return tr("full") if value <= 0 else f"{plain(value, 3)} ♩"

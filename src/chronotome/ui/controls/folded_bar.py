@@ -52,7 +52,7 @@ class FoldedBar(QWidget):
         self.setFixedHeight(HEIGHT)
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setAccessibleName(tr("All hits folded into one bar"))
+        self.setAccessibleName(tr("All bars folded into one"))
         view = desk.view
         for signal in (view.theme_changed, view.focus_changed, view.evidence_changed, view.selection_changed):
             signal.connect(self.update)
@@ -140,7 +140,7 @@ class FoldedBar(QWidget):
         middle = float(np.median(drift))
         side = tr("late") if middle > 0 else tr("early")
         return tr(
-            "{0}: {1}, {2} ms {3}, half of them within ±{4:.1f} ms. Click chooses them",
+            "{0}: {1}, {2} ms {3}, half of them within ±{4:.1f} ms. Click to select them.",
             name,
             counted(int(here.sum()), "hit"),
             signed(middle),

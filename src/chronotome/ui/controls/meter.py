@@ -55,7 +55,7 @@ class Meter(QWidget):
         if levels != self._levels or peak != self._peak:
             self._levels, self._peak = levels, peak
             self.setAccessibleDescription(tr("{0:.0f} dB", max(levels)))
-            self.setToolTip(tr("Loudest {0:.1f} dB", peak).replace("-", "−"))
+            self.setToolTip(tr("Peak {0:.1f} dB", peak).replace("-", "−"))
             self.update()
 
     def paintEvent(self, _event: QPaintEvent) -> None:

@@ -33,7 +33,7 @@ def numbers_only(keep: Callable[[float], None]) -> Callable[[str], None]:
 class TypedFigure(QLineEdit):
     """Over the figure while it is typed. Enter and leaving it keep what was typed, Escape does not."""
 
-    asks_for = tr("type a number")
+    asks_for = tr("enter a number")
 
     def __init__(
         self, parent: QWidget, box: QRect, shown: str, keep: Callable[[str], None], name: str
@@ -84,7 +84,7 @@ class TypedFigure(QLineEdit):
 class TypedName(TypedFigure):
     """A name that is typed where it stands."""
 
-    asks_for = tr("type it")
+    asks_for = tr("enter a value")
 
     def __init__(
         self, parent: QWidget, box: QRect, shown: str, keep: Callable[[str], None], name: str

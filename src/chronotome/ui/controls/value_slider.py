@@ -58,8 +58,8 @@ class ValueSlider(QWidget):
         usual_words = words(self._usual)
         self.setToolTip(
             tr(
-                "{0}. Drag, or arrow keys. Double-click the figure, or Enter: type it. "
-                "Double-click the track: {1}.",
+                "{0}. Drag or use the arrow keys. Double-click the figure or press Enter to "
+                "type. Double-click the track: {1}.",
                 name,
                 usual_words,
             )
@@ -94,6 +94,20 @@ class ValueSlider(QWidget):
     def _settle(self, value: float) -> None:
         self.set_value(value, self._note)
         self.settled.emit(value)
+
+    @property
+    def words(self) -> str:
+        """Its value as it is shown."""
+        return self._words(self._value)
+
+    def near(self, number: float) -> tuple[float, str]:
+        """What a number that is typed for it would be, and its words."""
+        value = round(min(self._high, max(self._low, number)), 2)
+        return value, self._words(value)
+
+    def put(self, number: float) -> None:
+        """As if the number were typed."""
+        self._settle(self.near(number)[0])
 
     def turn(self, share: float) -> None:
         """Slide to a share of its way; who turns it tells when it has settled."""
@@ -132,10 +146,7 @@ class ValueSlider(QWidget):
     def type(self) -> None:
         """Let the value be typed, at any number that it may have."""
         box = QRect(self.width() - TYPED_WIDTH, 0, TYPED_WIDTH, 22)
-        TypedFigure(self, box, self._words(self._value), numbers_only(self._on_typed), self._name)
-
-    def _on_typed(self, value: float) -> None:
-        self._settle(round(min(self._high, max(self._low, value)), 2))
+        TypedFigure(self, box, self._words(self._value), numbers_only(self.put), self._name)
 
     def wheelEvent(self, event: QWheelEvent) -> None:
         event.ignore()  # scrolling a tray must not change values

@@ -4,11 +4,12 @@ from collections.abc import Callable, Iterable
 
 import numpy as np
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialogButtonBox, QVBoxLayout, QWidget
 
 from chronotome.dsp.likeness import ALIKE
 from chronotome.session.edits.clips import Place
 from chronotome.session.slices import SliceId
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.figures import counted, percent
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.value_slider import ValueSlider
@@ -19,7 +20,7 @@ LEAST, MOST = 60, 97
 USUAL = round(100 * (1 - ALIKE))
 
 
-class AlikeDialog(QDialog):
+class AlikeDialog(Dialog):
     """What is found is chosen as long as it is open; Cancel chooses what was chosen before."""
 
     def __init__(
@@ -32,21 +33,21 @@ class AlikeDialog(QDialog):
         super().__init__(parent)
         self._desk, self._place, self._found = desk, place, found
         self._before = desk.view.hits
-        self.setWindowTitle(tr("Hits that sound alike"))
+        self.setWindowTitle(tr("Similar hits"))
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         self.setMinimumWidth(320)
         layout = QVBoxLayout(self)
         layout.setSpacing(10)
         self.told = Label()
         layout.addWidget(self.told)
-        self.how = ValueSlider(desk.view, tr("How alike"), LEAST, MOST, percent, step=1, usual=USUAL)
+        self.how = ValueSlider(desk.view, tr("Similarity"), LEAST, MOST, percent, step=1, usual=USUAL)
         self.how.slid.connect(lambda _value: self._show())
         self.how.settled.connect(lambda _value: self._show())
         layout.addWidget(self.how)
         buttons = QDialogButtonBox(
             QDialogButtonBox.StandardButton.Ok | QDialogButtonBox.StandardButton.Cancel
         )
-        buttons.button(QDialogButtonBox.StandardButton.Ok).setText(tr("Choose"))
+        buttons.button(QDialogButtonBox.StandardButton.Ok).setText(tr("Select"))
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         layout.addWidget(buttons)
@@ -55,9 +56,7 @@ class AlikeDialog(QDialog):
     def _show(self) -> None:
         hits = tuple(self._found(1 - self.how.value / 100))
         count = len(np.unique(np.array(hits, np.int64)))
-        self.told.setText(
-            tr("{0} sound like what is chosen: they are marked in the wave.", counted(count, "hit"))
-        )
+        self.told.setText(tr("{0} similar hits: they are marked in the wave.", counted(count, "hit")))
         self._desk.view.choose_hits(self._place, hits)
 
     def reject(self) -> None:

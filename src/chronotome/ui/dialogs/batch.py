@@ -5,7 +5,6 @@ from pathlib import Path
 
 from PySide6.QtGui import QDragEnterEvent, QDragMoveEvent, QDropEvent, QGuiApplication
 from PySide6.QtWidgets import (
-    QDialog,
     QFileDialog,
     QFormLayout,
     QHBoxLayout,
@@ -38,6 +37,7 @@ from chronotome.session.edits.apart import At
 from chronotome.session.settings import Moving
 from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.dropping import take_as_copy
 from chronotome.ui.controls.figures import counted, grid_words, percent
 from chronotome.ui.controls.plain_button import plain_button
@@ -47,23 +47,23 @@ from chronotome.ui.desk import Desk
 from chronotome.words import tr
 
 WIDTH, HEIGHT = 620, 560
-DOINGS = ((tr("Tighten"), Doing.TIGHTEN), (tr("Straighten"), Doing.STRAIGHTEN), (tr("Split"), Doing.SPLIT))
+DOINGS = ((tr("Tighten"), Doing.TIGHTEN), (tr("Straighten"), Doing.STRAIGHTEN), (tr("Slice"), Doing.SPLIT))
 CUTS = (
     (tr("at onsets"), At.ONSETS, 0.5),
-    (tr("on lines of 1/4"), At.LINES, 1.0),
-    (tr("on lines of 1/8"), At.LINES, 0.5),
-    (tr("on lines of 1/16"), At.LINES, 0.25),
-    (tr("into 8 equal parts"), At.PARTS, 0.5),
+    (tr("on 1/4 lines"), At.LINES, 1.0),
+    (tr("on 1/8 lines"), At.LINES, 0.5),
+    (tr("on 1/16 lines"), At.LINES, 0.25),
+    (tr("in 8 equal parts"), At.PARTS, 0.5),
 )
 OWN_TEMPO, SONG_TEMPO = range(2)
 
 
-class BatchDialog(QDialog):
+class BatchDialog(Dialog):
     """Stays open beside the window; closing it while it works asks for nothing and goes on working."""
 
     def __init__(self, desk: Desk, batching: Batching, parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle(tr("The same for many files"))
+        self.setWindowTitle(tr("Process files"))
         self.setModal(False)
         self.resize(WIDTH, HEIGHT)
         self.setAcceptDrops(True)
@@ -89,25 +89,25 @@ class BatchDialog(QDialog):
 
     def _build_what(self) -> QFormLayout:
         view, form = self._desk.view, QFormLayout()
-        self.do = Segmented(view, tr("What is done"), [words for words, _ in DOINGS])
+        self.do = Segmented(view, tr("Task"), [words for words, _ in DOINGS])
         self.do.chosen.connect(lambda _index: self._show())
-        form.addRow(tr("What"), self.do)
+        form.addRow(tr("Task"), self.do)
         self.about = Label()
         self.about.setObjectName("soft")
         self.about.setWordWrap(True)
         form.addRow("", self.about)
-        self.tempo = Segmented(view, tr("Tempo"), [tr("each its own"), tr("the song’s")])
+        self.tempo = Segmented(view, tr("Tempo"), [tr("of each file"), tr("of the song")])
         form.addRow(tr("Tempo"), self.tempo)
-        self.cuts = Combo(tr("Where it is cut"), [words for words, *_ in CUTS])
+        self.cuts = Combo(tr("Slice position"), [words for words, *_ in CUTS])
         self.names = QLineEdit(SPLIT_NAMES)
-        self.names.setAccessibleName(tr("Names of the slices"))
+        self.names.setAccessibleName(tr("Slice names"))
         self.names.textEdited.connect(lambda _text: self._show())
-        form.addRow(tr("Cut"), self.cuts)
-        form.addRow(tr("Names"), self.names)
+        form.addRow(tr("Slice at"), self.cuts)
+        form.addRow(tr("File names"), self.names)
         self.kind = Combo(
-            tr("Kind of file"), [tr("as each file is"), *(each.words for each in ENCODINGS.values())]
+            tr("File format"), [tr("same as each file"), *(each.words for each in ENCODINGS.values())]
         )
-        form.addRow(tr("Kind of file"), self.kind)
+        form.addRow(tr("File format"), self.kind)
         self._form = form
         return form
 
@@ -117,7 +117,7 @@ class BatchDialog(QDialog):
         made.setHeaderHidden(True)
         made.setRootIsDecorated(False)
         made.setUniformRowHeights(True)
-        made.setAccessibleName(tr("Files, and what became of each"))
+        made.setAccessibleName(tr("Files and results"))
         made.header().setStretchLastSection(True)
         made.header().setSectionResizeMode(0, QHeaderView.ResizeMode.Interactive)
         made.header().resizeSection(0, 240)
@@ -126,19 +126,19 @@ class BatchDialog(QDialog):
     def _build_files(self) -> QHBoxLayout:
         row = QHBoxLayout()
         plain_button(tr("Add files…"), self._ask_files, row)
-        plain_button(tr("Add a folder…"), self._ask_folder, row)
-        self.remove = plain_button(tr("Take out"), self._take_out, row)
+        plain_button(tr("Add folder…"), self._ask_folder, row)
+        self.remove = plain_button(tr("Remove"), self._take_out, row)
         row.addStretch(1)
-        self.to = Label(tr("into no folder yet"))
+        self.to = Label(tr("No output folder"))
         self.to.setObjectName("soft")
         row.addWidget(self.to)
-        plain_button(tr("Into…"), self._ask_out, row)
+        plain_button(tr("Output folder…"), self._ask_out, row)
         return row
 
     def _build_end(self) -> QHBoxLayout:
         row = QHBoxLayout()
-        plain_button(tr("Save as a recipe…"), self._ask_recipe, row)
-        self.copy = plain_button(tr("Copy the report"), self._copy, row)
+        plain_button(tr("Save preset…"), self._ask_recipe, row)
+        self.copy = plain_button(tr("Copy report"), self._copy, row)
         self.told = Label()
         self.told.setObjectName("soft")
         row.addWidget(self.told, 1)
@@ -178,13 +178,15 @@ class BatchDialog(QDialog):
     def _words(self) -> str:
         track, settings = self._desk.view.focused, self._desk.view.recipe
         if track is None:
-            return tr("The usual settings: open a recording, and those of its track are taken.")
+            return tr("Default settings. To use your own, open a recording and select its track.")
         if self.doing is Doing.STRAIGHTEN:
-            return tr("As {0}: {1} of its own drift is taken out.", track.name, percent(100 * track.steady))
+            return tr(
+                "As {0}: remove {1} of the tempo drift of each file.", track.name, percent(100 * track.steady)
+            )
         if self.doing is Doing.SPLIT:
-            return tr("Each file becomes a folder of slices that are it again, put end to end.")
+            return tr("Slice each file into a folder of short files. Joined, they are the original.")
         groove = self._desk.session.groove(settings.groove)
-        aim = grid_words(settings.grid) if groove is None else tr("the groove {0}", groove.name)
+        aim = grid_words(settings.grid) if groove is None else tr("groove {0}", groove.name)
         return tr(
             "As {0}: {1} to {2}, {3}.", track.name, percent(100 * settings.strength), aim, track.moving.by
         )
@@ -206,12 +208,12 @@ class BatchDialog(QDialog):
     def _ask_files(self) -> None:
         endings = " ".join(f"*{suffix}" for suffix in SUFFIXES)
         names, _ = QFileDialog.getOpenFileNames(
-            self, tr("Add files"), str(Path.home()), tr("Sound ({0})", endings)
+            self, tr("Add files"), str(Path.home()), tr("Audio ({0})", endings)
         )
         self.add([Path(name) for name in names])
 
     def _ask_folder(self) -> None:
-        name = QFileDialog.getExistingDirectory(self, tr("Add a folder of sound files"), str(Path.home()))
+        name = QFileDialog.getExistingDirectory(self, tr("Add folder of audio files"), str(Path.home()))
         if name:
             self.add([Path(name)])
 
@@ -223,20 +225,18 @@ class BatchDialog(QDialog):
         self._show()
 
     def _ask_out(self) -> None:
-        name = QFileDialog.getExistingDirectory(self, tr("Write into"), str(Path.home()))
+        name = QFileDialog.getExistingDirectory(self, tr("Choose output folder"), str(Path.home()))
         if name:
             self.write_into(Path(name))
 
     def write_into(self, folder: Path) -> None:
         self.folder = folder
-        self.to.setText(tr("into “{0}”", shown(folder.name)))
+        self.to.setText(tr("Output: “{0}”", shown(folder.name)))
         self._show()
 
     def _ask_recipe(self) -> None:
         usual = str(Path.home() / f"{self.doing}{SUFFIX}")
-        name, _ = QFileDialog.getSaveFileName(
-            self, tr("Save as a recipe"), usual, tr("Recipes (*{0})", SUFFIX)
-        )
+        name, _ = QFileDialog.getSaveFileName(self, tr("Save preset"), usual, tr("Presets (*{0})", SUFFIX))
         if name:
             path = Path(name if name.endswith(SUFFIX) else f"{name}{SUFFIX}")
             try:
@@ -244,7 +244,7 @@ class BatchDialog(QDialog):
             except ChronotomeError as error:
                 self._desk.tasks.error.emit(str(error))
                 return
-            self._desk.say(tr("Saved: chronotome batch “{0}” FILES does the same", shown(path.name)))
+            self._desk.say(tr("Saved. Command line: chronotome batch “{0}” FILES", shown(path.name)))
 
     def _on_go(self) -> None:
         if self._batching.is_running:
@@ -276,7 +276,7 @@ class BatchDialog(QDialog):
 
     def _on_finished(self, error: ChronotomeError | None) -> None:
         for row in range(len(self.outcomes), len(self.paths)):
-            self._tell(row, tr("not done: cancelled") if isinstance(error, Cancelled) else tr("not done"))
+            self._tell(row, tr("skipped: cancelled") if isinstance(error, Cancelled) else tr("skipped"))
         self._show()
         done = sum(each.is_done for each in self.outcomes)
         self._desk.say(tr("{0} of {1} done", done, counted(len(self.paths), "file")))
@@ -300,14 +300,16 @@ class BatchDialog(QDialog):
         failed = sum(not each.is_done for each in self.outcomes)
         words = counted(len(self.paths), "file")
         if self.outcomes:
-            words = tr("{0} done, {1} failed, of {2}", len(self.outcomes) - failed, failed, len(self.paths))
+            words = tr(
+                "{0} done, {1} failed, {2} in all", len(self.outcomes) - failed, failed, len(self.paths)
+            )
         self.told.setText(words)
 
     def _wrong_names(self) -> str:
         try:
             names_by(self.names.text(), [], "")
         except WrongTemplate as error:
-            return tr("The names cannot be made: {0}.", error)
+            return tr("Invalid file names: {0}", error)
         return ""
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:

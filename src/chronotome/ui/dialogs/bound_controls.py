@@ -2,8 +2,9 @@
 
 from functools import partial
 
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QGridLayout, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialogButtonBox, QGridLayout, QVBoxLayout, QWidget
 
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.learning import Learning, control_words
@@ -13,10 +14,10 @@ from chronotome.words import tr
 WIDTH = 460
 
 
-class BoundControls(QDialog):
+class BoundControls(Dialog):
     def __init__(self, preferences: Preferences, learning: Learning, parent: QWidget | None) -> None:
         super().__init__(parent)
-        self.setWindowTitle(tr("Bound controls"))
+        self.setWindowTitle(tr("MIDI controls"))
         self.setMinimumWidth(WIDTH)
         self._preferences, self._learning = preferences, learning
         layout = QVBoxLayout(self)
@@ -45,8 +46,8 @@ class BoundControls(QDialog):
             remove = plain_button(tr("Remove"), partial(self._on_remove, number))
             remove.setAccessibleName(tr("Remove {0}", control_words(int(number))))
             self._rows.addWidget(remove, row, 2)
-        how = tr("Kit, Learn a control: turn it, then touch a slider or choose a command.")
-        self.words.setText(how if bound else tr("No control is bound yet.") + " " + how)
+        how = tr("To add one, choose Play > Devices and sync > Learn MIDI control.")
+        self.words.setText(how if bound else tr("No MIDI control is assigned yet.") + " " + how)
 
     def _on_remove(self, number: str) -> None:
         self._learning.forget(number)

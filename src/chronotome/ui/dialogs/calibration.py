@@ -6,8 +6,9 @@ import time
 import numpy as np
 from PySide6.QtCore import QEvent, Qt, QTimer
 from PySide6.QtGui import QCloseEvent, QKeyEvent, QMouseEvent
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QProgressBar, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialogButtonBox, QProgressBar, QVBoxLayout, QWidget
 
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
@@ -30,7 +31,7 @@ def lateness_ms(taps: list[float], clicks: list[float]) -> float | None:
     return round(statistics.median(near) * 1000, 1) if len(near) >= LEAST_TAPS else None
 
 
-class CalibrationDialog(QDialog):
+class CalibrationDialog(Dialog):
     """Plays clicks; a key is pressed with each of them."""
 
     def __init__(self, desk: Desk, parent: QWidget) -> None:
@@ -39,12 +40,12 @@ class CalibrationDialog(QDialog):
         self.measured: float | None = None
         self.clicks: list[float] = []
         self.taps: list[float] = []
-        self.setWindowTitle(tr("Tap calibration"))
+        self.setWindowTitle(tr("Calibrate tapping"))
         layout = QVBoxLayout(self)
         self.words = Label(
             tr(
-                "Sixteen clicks come, one every 0.6 seconds.\n"
-                "Press any key, or click here, together with each of them."
+                "You hear sixteen clicks, one every 0.6 seconds.\nPress any key, or click here, "
+                "together with each click."
             )
         )
         self.words.setMinimumWidth(360)
@@ -83,10 +84,10 @@ class CalibrationDialog(QDialog):
     def _finish(self) -> None:
         self.measured = lateness_ms(self.taps, self.clicks[LEAD_IN:])
         if self.measured is None:
-            self.words.setText(tr("Too few keys came close to a click. Close this, and try again."))
+            self.words.setText(tr("Too few taps were close to a click. Close this dialog and try again."))
             return
         side = tr("after") if self.measured >= 0 else tr("before")
-        self.words.setText(tr("Your hand comes {0:.0f} ms {1} the click.", abs(self.measured), side))
+        self.words.setText(tr("You tap {0:.0f} ms {1} the click.", abs(self.measured), side))
         self.buttons.button(QDialogButtonBox.StandardButton.Ok).setEnabled(True)
 
     def event(self, event: QEvent) -> bool:

@@ -8,7 +8,6 @@ from functools import partial
 from PySide6.QtCore import QEvent, QObject, Qt
 from PySide6.QtGui import QKeyEvent
 from PySide6.QtWidgets import (
-    QDialog,
     QHBoxLayout,
     QPushButton,
     QTreeWidget,
@@ -18,6 +17,7 @@ from PySide6.QtWidgets import (
 )
 
 from chronotome.session.model import Session
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
@@ -25,12 +25,12 @@ from chronotome.ui.desk import Desk
 from chronotome.words import tr
 
 WIDTH, HEIGHT = 340, 560
-OPENED = tr("As it was opened")
+OPENED = tr("Opened")
 NOW = 2
 LETTERS = [Qt.Key.Key_A, Qt.Key.Key_B]
 
 
-class HistoryDialog(QDialog):
+class HistoryDialog(Dialog):
     """Stays open beside the window, and follows what is done there."""
 
     def __init__(self, desk: Desk, parent: QWidget) -> None:
@@ -44,7 +44,7 @@ class HistoryDialog(QDialog):
         self.list.setHeaderHidden(True)
         self.list.setRootIsDecorated(False)
         self.list.setUniformRowHeights(True)
-        self.list.setAccessibleName(tr("Steps of the history"))
+        self.list.setAccessibleName(tr("Undo steps"))
         self.list.itemClicked.connect(self._on_click)
         self.list.installEventFilter(self)
         layout.addWidget(self.list, 1)
@@ -61,14 +61,14 @@ class HistoryDialog(QDialog):
         made, row = QVBoxLayout(), QHBoxLayout()
         self.marks = []
         for number, letter in enumerate("AB"):
-            button = QPushButton(tr("Chosen step is {0}", letter))
+            button = QPushButton(tr("Set as {0}", letter))
             button.setAutoDefault(False)
-            button.setToolTip(tr("To be heard as {0} below, without going there ({1})", letter, letter))
+            button.setToolTip(tr("Compare this step as {0}, without undoing ({1})", letter, letter))
             button.clicked.connect(partial(self.mark, number))
             row.addWidget(button)
             self.marks.append(button)
         made.addLayout(row)
-        self.hear = Segmented(self._desk.view, tr("What is heard"), ["A", "B", tr("as it is")])
+        self.hear = Segmented(self._desk.view, tr("Compare"), ["A", "B", tr("now")])
         self.hear.set_index(NOW)
         self.hear.chosen.connect(self._on_hear)
         made.addWidget(self.hear)
@@ -97,7 +97,7 @@ class HistoryDialog(QDialog):
         if point is None:
             self._desk.store.drop_draft()
             if index != NOW:
-                self._desk.say(tr("Choose a step, and say that it is {0}", "AB"[index]))
+                self._desk.say(tr("Select a step, then click {0}", "AB"[index]))
                 self.hear.set_index(NOW)
             return
         session = point[0]
@@ -115,7 +115,7 @@ class HistoryDialog(QDialog):
             if point
         ]
         self.compared.setText(
-            "\n".join(names) or tr("Two steps can be heard against one another, where the playhead is.")
+            "\n".join(names) or tr("Set two steps as A and B to compare them at the playhead.")
         )
 
     def done(self, result: int) -> None:
@@ -149,8 +149,8 @@ class HistoryDialog(QDialog):
         self.list.scrollToItem(items[self.here])
         undone = len(history.future)
         more = tr(", {0} undone", counted(undone, "step")) if undone else ""
-        steps = tr("{0}{1}. A click goes there", counted(self.here, "step"), more)
-        self.told.setText(steps if len(labels) > 1 else tr("Nothing was done yet"))
+        steps = tr("{0}{1}. Click a step to go there.", counted(self.here, "step"), more)
+        self.told.setText(steps if len(labels) > 1 else tr("No steps yet"))
         self._tell_points()
 
     def _on_click(self, item: QTreeWidgetItem) -> None:

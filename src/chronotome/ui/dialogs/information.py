@@ -5,7 +5,6 @@ from pathlib import Path
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import (
     QComboBox,
-    QDialog,
     QDialogButtonBox,
     QGridLayout,
     QMessageBox,
@@ -18,6 +17,7 @@ from chronotome.session.anchors import extent_of
 from chronotome.session.counting import counted_of
 from chronotome.session.edits.recordings import first_rate, set_rate
 from chronotome.session.model import Session
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.figures import clock, counted, megabytes, plain
 from chronotome.ui.controls.plain_text import Label, question, tip
 from chronotome.ui.desk import Desk
@@ -36,7 +36,7 @@ def hits_in(session: Session) -> int:
     return sum(int(counted_of(session, take).sum()) for track in session.tracks for take in track.takes)
 
 
-class InformationDialog(QDialog):
+class InformationDialog(Dialog):
     def __init__(self, desk: Desk, parent: QWidget) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Session information"))
@@ -60,9 +60,7 @@ class InformationDialog(QDialog):
         self._grid.setColumnMinimumWidth(1, 320)
         self._add_rate(len(self.rows()))
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
-        self.drop = buttons.addButton(
-            tr("Forget what nothing plays…"), QDialogButtonBox.ButtonRole.ActionRole
-        )
+        self.drop = buttons.addButton(tr("Remove unused recordings…"), QDialogButtonBox.ButtonRole.ActionRole)
         self.drop.setEnabled(bool(desk.document.unheard))
         self.drop.clicked.connect(self.ask_and_drop)
         buttons.rejected.connect(self.reject)
@@ -70,12 +68,12 @@ class InformationDialog(QDialog):
 
     def _add_rate(self, row: int) -> None:
         """How many frames a second all of it has: more than its recordings have brings nothing."""
-        label, self.rate, session = Label(tr("Rate")), QComboBox(), self._desk.session
+        label, self.rate, session = Label(tr("Sample rate")), QComboBox(), self._desk.session
         label.setObjectName("soft")
         label.setBuddy(self.rate)
-        self.rate.setAccessibleName(tr("Rate of the session"))
+        self.rate.setAccessibleName(tr("Session sample rate"))
         self.rate.setToolTip(
-            tip(tr("Everything is heard at this rate, and keeps its place. Undo takes it back."))
+            tip(tr("All audio is converted to this rate and keeps its place. Undo restores the old rate."))
         )
         own = max((each.rate for each in session.recordings), default=session.rate)
         for rate in sorted({*RATES, session.rate, first_rate(own)}):
@@ -101,7 +99,7 @@ class InformationDialog(QDialog):
         idle = f"{counted(len(unheard), 'file')}, {megabytes(bytes_in(unheard))}" if unheard else tr("none")
         return [
             (tr("Name"), desk.document.title),
-            (tr("Folder"), readable(folder) if folder else tr("not saved yet")),
+            (tr("Folder"), readable(folder) if folder else tr("not saved")),
             (tr("Length"), tr("{0}, about {1} bars", clock(frames / session.rate), plain(max(0.0, bars)))),
             (
                 tr("Tempo"),
@@ -116,7 +114,7 @@ class InformationDialog(QDialog):
             (tr("Hits"), f"{hits_in(session):,}".replace(",", " ")),
             (tr("Kits"), f"{counted(len(session.kits), 'kit')}, {counted(len(session.patterns), 'pattern')}"),
             (tr("Recordings"), f"{counted(len(session.recordings), 'file')}, {megabytes(bytes_in(own))}"),
-            (tr("Not played"), idle),
+            (tr("Unused"), idle),
             (tr("History"), counted(steps, "step")),
         ]
 
@@ -126,14 +124,14 @@ class InformationDialog(QDialog):
         names = ", ".join(f"“{readable(path.name)}”" for path in files.values())
         box = question(
             self,
-            tr("Forget {0} that nothing plays? {1}", counted(len(files), "recording"), names),
+            tr("Remove {0} that no clip plays? {1}", counted(len(files), "recording"), names),
             tr(
-                "{0} become free in the session’s folder as it is saved."
-                " Files outside of it stay. The steps of the history go too: they need what is forgotten.",
+                "Saving the session will delete {0} from its folder. Files elsewhere stay. The "
+                "undo history is cleared, because it needs these recordings.",
                 megabytes(bytes_in(list(files.values()))),
             ),
         )
-        forget = box.addButton(tr("Forget"), QMessageBox.ButtonRole.DestructiveRole)
+        forget = box.addButton(tr("Remove"), QMessageBox.ButtonRole.DestructiveRole)
         box.addButton(QMessageBox.StandardButton.Cancel)
         box.buttonClicked.connect(lambda button: self.forget() if button is forget else None)
         box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
@@ -141,5 +139,5 @@ class InformationDialog(QDialog):
 
     def forget(self) -> None:
         self._desk.document.drop_unheard()
-        self._desk.say(tr("Forgotten. Save the session, and their room is free"))
+        self._desk.say(tr("Removed. Save the session to free the disk space."))
         self.accept()

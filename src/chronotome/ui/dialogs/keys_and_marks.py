@@ -2,10 +2,9 @@
 
 from collections.abc import Mapping
 
-from PySide6.QtCore import Qt
+from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QKeySequence
 from PySide6.QtWidgets import (
-    QDialog,
     QDialogButtonBox,
     QGridLayout,
     QKeySequenceEdit,
@@ -16,63 +15,79 @@ from PySide6.QtWidgets import (
 )
 
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_text import Label
+from chronotome.ui.menus import paths
 from chronotome.words import tr
 
-HELP = tr("""
-<p><b>Shape first, colour second</b></p>
-<p>▼ notch on the wave: an onset. Hollow: below the threshold.<br>
-◆ on the ruler: a hit that was set by hand. ◇: placed by Tighten.<br>
-▲ early, ▼ late, ○ left alone: a hit as it was played. The small ring: where it lands.<br>
-Hatching under the wave: stretched, by the ratio printed on it.<br>
+HELP_SIZE = 760, 640
+
+HELP = tr(
+    """
+<p><b>Symbols</b></p>
+<p>▼ above the wave: an onset. Hollow: below the threshold.<br>
+◆ on the ruler: a warp marker set by hand. ◇: placed by Tighten.<br>
+▲ early, ▼ late, ○ within tolerance: a hit as played. Small ring: its target.<br>
+Hatching under the wave: stretched by the printed ratio.<br>
 Ochre: a place to check. N goes to the next one.</p>
-<p>■ ● ▲ on a stem: low, mid, high. A bar under a mark: it is locked.</p>
-<p><b>The mouse in Mark</b></p>
-<p>Click a notch or a stem: hear that hit. Shift: select up to it.<br>
-Drag a notch: the mark is corrected, the sound stays. Ctrl: the sound slips, the mark stays.<br>
-Shift (or Alt) while dragging: no snap.<br>
-Double-click the wave adds an onset, a mark is dropped or kept. Drag over wave or stems selects.<br>
-In the lens a pixel is a frame.</p>
-<p><b>The mouse in Fit</b></p>
-<p>Drag a beat or a bar in the Pulse lane; from a bar that is dragged far, later ones count on.<br>
-Double-click a diamond there: as it was found.<br>
-Click a faint line: the recording has that tempo. Ctrl+drag the end of the sound: it is that many bars.<br>
-A section: click jumps, double-click loops, its ends can be dragged.</p>
-<p><b>The mouse in Tighten</b></p>
-<p>Shift+click a notch or a triangle: choose more hits; drag over the wave or the Drift lane: several.
-What is chosen moves together. Ctrl+drag: the hits beside it stay. A drag stops where sound is stretched
-more than it bears; Alt pushes through. Double-click the wave: a warp marker there, its neighbours held.<br>
-Groove: drag a step up or down, Shift draws over many, Ctrl its loudness, double-click: on its line.<br>
-Match: drag the end of a line, or a lone hit, to another hit to pair them.<br>
-In the folded bar a click chooses all hits of a step. A span under the ruler: click for its recipe,
-drag its ends.</p>
-<p><b>The mouse in Rework</b></p>
-<p>A clip’s strip: click chooses, with Shift more of them; drag moves in whole steps, to another track too;
-Ctrl+drag copies. Its edges trim: the sound stays where it is.<br>
-The rings at its upper corners fade, the arrow at its lower corner repeats.<br>
-Drag over waves, of several tracks too: a range. X cuts at its ends; copy, cut out, duplicate, delete, reverse
-and mute act on what is between, Shift+L loops it, Esc lets go of it.<br>
-Curves where clips overlap: they cross over. A broken line: muted. An arrow to the left: reversed.<br>
-A track’s header: drag moves it among the others, its lower edge makes the lane taller, lower or folds it.
-Double-click on the name of the tall one: rename.</p>
-<p><b>Hits that were taken apart (Ctrl+H)</b></p>
-<p>A hit in the wave: click chooses and hears it, with Shift more of them; drag moves it to a line,
-Ctrl+drag copies, its end makes it longer or shorter. Drag along the foot, or in a gap: several.<br>
-At its foot stands what was done to it: ← reversed, ×4 or ≣ a roll, +3 its pitch, ~ scattered.<br>
-Shape: draw a value over hits; Shift: a line, Ctrl: a curve up and back, Alt: without steps. On the ring
-of a chosen hit: all chosen ones move together. Double-click: type it. Arrows up and down nudge it.</p>
+<p>■ ● ▲ on a stem: low, mid, high. A bar under an onset: pinned.</p>
+<p><b>Mouse in Mark</b></p>
+<p>Click an onset or a stem: play its hit. Shift+click: select up to it.<br>
+Drag an onset: correct it; the audio stays. Ctrl+drag: slip the audio; the onset stays.<br>
+Shift or Alt while dragging: no snap.<br>
+Double-click the wave: add an onset. Double-click an onset: delete or keep it. Drag over the wave or the
+stems: select.<br>
+In the magnifier, one pixel is one sample.</p>
+<p><b>Mouse in Fit</b></p>
+<p>Drag a beat or a bar in the Pulse lane. After a long drag of a bar, later bars are counted again.<br>
+Double-click a diamond: reset it.<br>
+Click a faint line: use that tempo. Ctrl+drag the end of the recording: set its length in bars.<br>
+Click a section: go there. Double-click: loop it. Drag its ends: resize it.</p>
+<p><b>Mouse in Tighten</b></p>
+<p>Shift+click an onset or a triangle: select more hits. Drag over the wave or the Drift lane: select
+several.
+Selected hits move together. Ctrl+drag: hold the neighbours. A drag stops at the stretch limit;
+Alt ignores the limit. Double-click the wave: add a warp marker and hold its neighbours.<br>
+Groove: drag a step up or down. Shift+drag: draw over steps. Ctrl+drag: loudness. Double-click: reset the
+step.<br>
+Match: drag the end of a line, or an unpaired hit, onto another hit to pair them.<br>
+In the folded bar, click a step to select its hits in all bars. Click a span under the ruler to edit its
+settings;
+drag its ends to resize it.</p>
+<p><b>Mouse in Rework</b></p>
+<p>Click a clip title: select the clip. Shift+click: select more. Drag: move in grid steps, also to
+another track.
+Ctrl+drag: copy. Drag the edges: trim; the audio stays in place.<br>
+Drag the rings at the upper corners: fade. Drag the arrow at the lower corner: repeat.<br>
+Drag over waves, also of several tracks: select a range. X splits at its ends. Copy, cut, duplicate,
+delete, reverse
+and mute act on the range. Shift+L loops it, Esc clears it.<br>
+Curves where clips overlap: a crossfade. A dashed outline: muted. An arrow to the left: reversed.<br>
+Drag a track header: move the track. Drag its lower edge: resize or fold the lane.
+Double-click the name of the large track: rename it.</p>
+<p><b>Hits of a sliced clip (Ctrl+H)</b></p>
+<p>Click a hit: select and play it. Shift+click: select more. Drag: move it to a line.
+Ctrl+drag: copy. Drag its end: change its length. Drag along the bottom edge, or in a gap: select
+several.<br>
+Signs at the bottom edge: ← reversed, ×4 or ≣ roll, +3 pitch, ~ randomised.<br>
+Shape: draw values over hits. Shift: line. Ctrl: curve up and back. Alt: no steps. Drag the ring
+of a selected hit: change all selected hits. Double-click: type a value. Up and down arrows: nudge it.</p>
 <p><b>Patterns and keys (Ctrl+U, Ctrl+P, F8)</b></p>
-<p>Click or draw on an empty cell: steps. A step: drag moves it, its end lengthens, Ctrl up and down:
-loudness, Ctrl+Shift: chance, Ctrl+Alt: repeats. The right button erases. A row’s key: all its steps.<br>
-A bar is as long as it sounds, as high as it is loud. Broken: by chance, filled to its odds.
-Combed: repeats.<br>
-While letters play (F8): , and . reach more slices, Backspace takes the last round back, Esc ends it.</p>
-<p><b>The mouse</b></p>
-<p>Wheel scrolls, Ctrl+wheel zooms where the pointer is.<br>
-Drag a drift mark, a notch or a diamond to move that hit; Alt: without snap; Escape: leave it.<br>
-Double-click a mark takes back what was set by hand.<br>
-Drag over the ruler loops that span.</p>
-""")
+<p>Click or drag on empty cells: add steps. Drag a step: move it. Drag its end: lengthen it. Ctrl+drag up
+or down:
+loudness. Ctrl+Shift+drag: chance. Ctrl+Alt+drag: repeats. Right-drag: delete. Click the key of a row:
+select its steps.<br>
+The length of a bar is the length of the sound, its height the loudness. Dashed: plays by chance, filled
+to the chance.
+Divided: repeats.<br>
+While letter keys play (F8): , and . show more slices, Backspace removes the last pass, Esc ends it.</p>
+<p><b>Mouse in every stage</b></p>
+<p>Wheel: scroll. Ctrl+wheel: zoom at the pointer.<br>
+Drag a drift mark, an onset or a diamond: move its hit. Alt: no snap. Escape: cancel the drag.<br>
+Double-click a mark: reset it.<br>
+Drag over the ruler: loop that span.</p>
+"""
+)
 
 
 def first_of(keys: str) -> QKeySequence:
@@ -80,19 +95,30 @@ def first_of(keys: str) -> QKeySequence:
     return QKeySequence(keys.split(", ", maxsplit=1)[0])
 
 
-class ShortcutsDialog(QDialog):
+class ShortcutsDialog(Dialog):
     """Every action with its keys, to be changed."""
 
     def __init__(self, actions: Actions, own: Mapping[str, str], parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle(tr("Shortcuts"))
+        self.setWindowTitle(tr("Keyboard shortcuts"))
         self.resize(460, 560)
         layout = QVBoxLayout(self)
         body = QWidget()
         grid = QGridLayout(body)
         self._edits: dict[str, tuple[QKeySequenceEdit, str]] = {}
-        for row, entry in enumerate(actions.entries):
-            label = Label(f"{entry.menu}: {entry.words.rstrip('…')}")
+        self._letters = actions.letters
+        way, shown = paths(), ""
+        known = {entry.name: entry for entry in actions.entries}
+        loose = [name for name in known if name not in way]
+        for entry in (known[name] for name in (*way, *loose)):
+            where = way.get(entry.name, tr("Without menu entry"))
+            if where != shown:
+                shown = where
+                heading = Label(where)
+                heading.setObjectName("heading")
+                grid.addWidget(heading, grid.rowCount(), 0, 1, 2)
+            row = grid.rowCount()
+            label = Label(entry.words.rstrip("…"))
             edit = QKeySequenceEdit(first_of(own.get(entry.name, entry.keys)))
             edit.setClearButtonEnabled(True)
             edit.setAccessibleName(entry.words)
@@ -136,21 +162,31 @@ class ShortcutsDialog(QDialog):
         for name, (edit, _) in self._edits.items():
             keys = edit.keySequence().toString()
             if keys and keys in taken:
-                self.problem.setText(tr("{0} stands for two actions: change one of them.", keys))
+                self.problem.setText(tr("{0} is used by two actions. Change one of them.", keys))
+                edit.setFocus(Qt.FocusReason.OtherFocusReason)
+                return
+            if keys.startswith("Alt+") and keys.removeprefix("Alt+").lower() in self._letters:
+                self.problem.setText(tr("{0} opens a menu. Choose another shortcut.", keys))
                 edit.setFocus(Qt.FocusReason.OtherFocusReason)
                 return
             taken[keys] = name
         self.accept()
 
 
-class HelpDialog(QDialog):
+class HelpDialog(Dialog):
     def __init__(self, parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle(tr("Marks and mouse"))
+        self.setWindowTitle(tr("Symbols and mouse actions"))
         layout = QVBoxLayout(self)
         text = QLabel(HELP)
         text.setTextFormat(Qt.TextFormat.RichText)
-        layout.addWidget(text)
+        text.setWordWrap(True)
+        text.setContentsMargins(16, 8, 16, 8)
+        area = QScrollArea()
+        area.setWidgetResizable(True)
+        area.setWidget(text)
+        layout.addWidget(area)
+        self.resize(QSize(*HELP_SIZE).boundedTo(parent.screen().availableSize() * 0.9))
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
         buttons.rejected.connect(self.reject)
         layout.addWidget(buttons)

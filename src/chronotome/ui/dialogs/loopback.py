@@ -1,26 +1,28 @@
 """How late the sound input is, measured through a cable or the room."""
 
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QProgressBar, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialogButtonBox, QProgressBar, QVBoxLayout, QWidget
 
 from chronotome.bridge.loopback import Loopback
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_text import Label
 from chronotome.words import tr
 
 HOW = tr(
-    "Connect an output of the sound card to its input with a cable, or hold the microphone to the "
-    "loudspeaker. Three times six short sounds are played, and looked for in what comes back."
+    "Connect an output of the audio interface to its input with a cable, or hold the "
+    "microphone to the loudspeaker. Chronotome plays six short sounds, three times, "
+    "and measures when they come back."
 )
 QUIET = 0.003
 UNSTEADY = 0.003
 """Seconds: where rounds differ by more, a measurement does not stand for the next take."""
 
 
-class LoopbackDialog(QDialog):
+class LoopbackDialog(Dialog):
     """Measure, then keep or leave it."""
 
     def __init__(self, loopback: Loopback, parent: QWidget | None) -> None:
         super().__init__(parent)
-        self.setWindowTitle(tr("Delay of the input"))
+        self.setWindowTitle(tr("Recording latency"))
         self._loopback = loopback
         self.measured: float | None = None
         """Milliseconds; None where nothing was found."""
@@ -56,23 +58,25 @@ class LoopbackDialog(QDialog):
         self.keep.setEnabled(True)
         if seconds is None:
             what = (
-                tr("Nothing came back")
+                tr("No signal. Check the cable, the input and its level.")
                 if loudest < QUIET
-                else tr("The sounds could not be told from the rest")
+                else tr("The sounds are hidden in noise. Raise the level and measure again.")
             )
-            self.words.setText(f"{what}. {HOW}")
+            self.words.setText(f"{what} {HOW}")
             self.keep.setText(tr("Measure again"))
             return
         self.measured = round(1000 * seconds, 2)
         side = tr("later") if self.measured >= 0 else tr("earlier")
-        late = tr("{0:.2f} ms {1} than the device says", abs(self.measured), side)
-        words = tr("What “{0}” hears comes {1}. Takes are put right by that.", self._loopback.device, late)
+        late = tr("{0:.2f} ms {1} than the device reports", abs(self.measured), side)
+        words = tr(
+            "Sound from “{0}” arrives {1}. New takes are moved by this amount.", self._loopback.device, late
+        )
         spread = self._loopback.spread
-        words += " " + tr("Three rounds agree to ±{0:.2f} ms.", 1000 * spread)
+        words += " " + tr("Three measurements agree to ±{0:.2f} ms.", 1000 * spread)
         if spread > UNSTEADY:
-            words += " " + tr("Takes can be off by as much: choose JACK in Preferences for exact takes.")
+            words += " " + tr("Takes can be off by as much. For exact takes, choose JACK in Preferences.")
         self.words.setText(words)
-        self.keep.setText(tr("Keep it"))
+        self.keep.setText(tr("Use"))
 
     def done(self, result: int) -> None:
         """However it ends, the sounds end."""

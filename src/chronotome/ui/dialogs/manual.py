@@ -1,13 +1,15 @@
 """The manual inside the program: a page a stage, opened where one is."""
 
+from collections.abc import Iterator
 from functools import partial
 from pathlib import Path
 
 from PySide6.QtCore import QUrl
 from PySide6.QtGui import QTextBlockFormat, QTextCursor, QTextDocument
-from PySide6.QtWidgets import QDialog, QHBoxLayout, QTextBrowser, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QTextBrowser, QVBoxLayout, QWidget
 
 from chronotome import assets
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.view_state import Stage, ViewState
 from chronotome.words import tr
@@ -20,6 +22,13 @@ HEADING, PARAGRAPH, LINE = 16, 7, 120
 
 def page_of(stage: Stage | None) -> Path:
     return FOLDER / f"{FIRST if stage is None else stage.name.lower()}.md"
+
+
+def pages() -> Iterator[tuple[Path, str]]:
+    """Each page and its heading."""
+    for page in sorted(FOLDER.glob("*.md")):
+        with page.open(encoding="utf-8") as text:
+            yield page, text.readline().removeprefix("# ").strip()
 
 
 class _Pages(QTextBrowser):
@@ -46,7 +55,7 @@ class _Pages(QTextBrowser):
         self.moveCursor(QTextCursor.MoveOperation.Start)
 
 
-class ManualDialog(QDialog):
+class ManualDialog(Dialog):
     """Stays open beside the window; links lead from page to page, and to nothing outside of it."""
 
     def __init__(self, view: ViewState, parent: QWidget) -> None:
@@ -78,7 +87,11 @@ class ManualDialog(QDialog):
 
     def show_page(self, stage: Stage | None) -> None:
         """A stage's page, or the contents."""
-        self.text.setSource(QUrl.fromLocalFile(str(page_of(stage))))
+        self.show_file(page_of(stage))
+
+    def show_file(self, page: Path) -> None:
+        """One page."""
+        self.text.setSource(QUrl.fromLocalFile(str(page)))
 
     def _on_theme(self) -> None:
         """Its links in the colours of the theme."""

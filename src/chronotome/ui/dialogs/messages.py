@@ -3,8 +3,9 @@
 import time
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QScrollArea, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialogButtonBox, QScrollArea, QVBoxLayout, QWidget
 
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_text import Label
 from chronotome.words import tr
 
@@ -12,7 +13,7 @@ MOST = 200
 WIDTH, HEIGHT = 520, 260
 
 
-class Messages(QDialog):
+class Messages(Dialog):
     """The newest at the top; open until it is closed, and nothing waits for it."""
 
     def __init__(self, parent: QWidget) -> None:
@@ -30,7 +31,7 @@ class Messages(QDialog):
         area.setWidget(body)
         layout.addWidget(area)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Close)
-        forget = buttons.addButton(tr("Forget them"), QDialogButtonBox.ButtonRole.ResetRole)
+        forget = buttons.addButton(tr("Clear"), QDialogButtonBox.ButtonRole.ResetRole)
         forget.clicked.connect(self.forget)
         buttons.rejected.connect(self.reject)
         layout.addWidget(buttons)

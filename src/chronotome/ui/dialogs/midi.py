@@ -3,8 +3,9 @@
 from collections.abc import Callable, Iterable
 
 from PySide6.QtCore import QTimer
-from PySide6.QtWidgets import QCheckBox, QDialog, QDialogButtonBox, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QCheckBox, QDialogButtonBox, QVBoxLayout, QWidget
 
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
@@ -45,7 +46,7 @@ class _Boxes:
         self.label.setText(self._words(bool(names)))
 
 
-class MidiDialog(QDialog):
+class MidiDialog(Dialog):
     """With no input ticked, every one plays, also later ones; the clock goes where it is ticked."""
 
     def __init__(self, desk: Desk, parent: QWidget | None) -> None:
@@ -55,7 +56,12 @@ class MidiDialog(QDialog):
         settings = desk.preferences.settings
         layout = QVBoxLayout(self)
         self.inputs = _Boxes(layout, settings.midi, self._input_words)
-        note = Label(tr("Notes from C2 (36) on play the keys from Q on. With none ticked, all inputs play."))
+        note = Label(
+            tr(
+                "MIDI note C2 (36) is key Q; higher notes are the next keys. If no input is "
+                "ticked, all inputs play."
+            )
+        )
         note.setObjectName("soft")
         note.setWordWrap(True)
         layout.addWidget(note)
@@ -81,13 +87,15 @@ class MidiDialog(QDialog):
     def _input_words(self, has_ports: bool) -> str:  # noqa: FBT001 - one of a kind
         missing = self._keys.midi_missing
         if missing:
-            return tr("There is {0}. Keys, pads and files of notes play all the same.", missing)
-        return tr("Inputs that play the keys:") if has_ports else tr("No input is plugged in.")
+            return tr(
+                "MIDI is unavailable: {0}. The computer keyboard, pads and MIDI files still play.", missing
+            )
+        return tr("MIDI inputs that play the keys:") if has_ports else tr("No MIDI input is connected")
 
     def _output_words(self, has_ports: bool) -> str:  # noqa: FBT001 - one of a kind
         if has_ports:
-            return tr("Outputs that receive the song’s clock, with start, stop and position:")
-        return tr("No output for a clock is plugged in.")
+            return tr("MIDI outputs that receive the clock, with start, stop and position:")
+        return tr("No MIDI output is connected.")
 
     def _show(self) -> None:
         """What is there now."""

@@ -27,7 +27,7 @@ class PadsWindow(QWidget):
     def __init__(self, desk: Desk, play: KeyPlay, parent: QWidget | None) -> None:
         super().__init__(parent, Qt.WindowType.Tool)
         self.setWindowTitle(tr("Pads – Chronotome"))
-        self.setAccessibleName(tr("Pads: the keys of the kit"))
+        self.setAccessibleName(tr("Pads of the kit"))
         self.setAttribute(Qt.WidgetAttribute.WA_AcceptTouchEvents)
         self._desk, self._play = desk, play
         self._pressed: dict[int, int] = {}
@@ -65,11 +65,11 @@ class PadsWindow(QWidget):
         painter.fillRect(self.rect(), colour(theme.panel))
         painter.setFont(text_font(12, 600))
         painter.setPen(colour(theme.ink))
-        name = tr("No kit is on the keys") if kit is None else kit.name
+        name = tr("No kit to play") if kit is None else kit.name
         painter.drawText(QRectF(GAP + 4, 0, self.width(), TOP), Qt.AlignmentFlag.AlignVCenter, name)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        words = tr("lower is louder    , and . reach more keys")
+        words = tr("lower on a pad: louder    , and . for more pads")
         box = QRectF(0, 0, self.width() - GAP - 4, TOP)
         painter.drawText(box, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, words)
         for at in range(BANK):

@@ -7,7 +7,6 @@ from typing import Any
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import (
     QCheckBox,
-    QDialog,
     QDialogButtonBox,
     QFileDialog,
     QGridLayout,
@@ -29,6 +28,7 @@ from chronotome.session.model import ClickSound, replace
 from chronotome.ui.applying import DESKTOP
 from chronotome.ui.commands.others import IN_TIME_WORDS
 from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.figures import megabytes, milliseconds
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label
@@ -39,33 +39,33 @@ from chronotome.words import tr
 
 WIDTH, HEIGHT = 560, 660
 BLOCKS = (64, 128, 256, 512, 1024, 2048)
-THEMES = ((tr("Day"), "day"), (tr("Night"), "night"), (tr("As the desktop"), DESKTOP))
+THEMES = ((tr("Day"), "day"), (tr("Night"), "night"), (tr("System"), DESKTOP))
 STEPS = (0, 50, 200, MOST_STEPS)
 MINUTES = (0, 1, 5, 15)
 STAND_INS = ((tr("Automatic"), "auto"), (tr("Simulated"), "simulated"))
-PORTS = ((tr("Main"), "main"), (tr("Click apart"), "click"), (tr("Each track"), "tracks"))
+PORTS = ((tr("Main only"), "main"), (tr("Metronome separate"), "click"), (tr("Each track"), "tracks"))
 ROWS = (
-    tr("Sound output"),
-    tr("Sound input"),
-    tr("Frames at once"),
+    tr("Audio output"),
+    tr("Audio input"),
+    tr("Buffer size (samples)"),
     tr("JACK outputs"),
-    tr("Delay of the hand"),
-    tr("In time with"),
+    tr("Your tapping latency"),
+    tr("Sync"),
     tr("MIDI inputs and clock"),
     tr("Media keys"),
-    tr("Click of new sessions"),
-    tr("Takes are kept in"),
+    tr("Default metronome sound"),
+    tr("Takes folder"),
     tr("Theme"),
-    tr("Grid follows the zoom"),
+    tr("Grid follows zoom"),
     tr("Numbers"),
-    tr("Steps saved with a session"),
-    tr("Save by itself"),
-    tr("Kept to be there sooner"),
+    tr("Undo steps to save"),
+    tr("Autosave"),
+    tr("Cache"),
 )
 """Also what is found by name."""
 
 
-class PreferencesDialog(QDialog):
+class PreferencesDialog(Dialog):
     def __init__(self, desk: Desk, calibrate: Callable[[], None], parent: QWidget) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Preferences"))
@@ -74,8 +74,8 @@ class PreferencesDialog(QDialog):
         self._desk, self._calibrate = desk, calibrate
         self.fields: dict[str, QWidget] = {}
         self._notes: dict[str, Label] = {}
-        self._outputs = self._names(tr("Sound output"), "output")
-        self._inputs = self._names(tr("Sound input"), "input")
+        self._outputs = self._names(tr("Audio output"), "output")
+        self._inputs = self._names(tr("Audio input"), "input")
         body = QWidget()
         body.setObjectName("trayBody")
         self._grid = QGridLayout(body)
@@ -101,7 +101,7 @@ class PreferencesDialog(QDialog):
         buttons.setContentsMargins(0, 0, 24, 0)
         buttons.rejected.connect(self.reject)
         layout.addWidget(buttons)
-        desk.tasks.run(tr("Looking for sound devices"), lambda _progress: devices(), self._on_devices)
+        desk.tasks.run(tr("Searching for audio devices"), lambda _progress: devices(), self._on_devices)
 
     def show_row(self, name: str) -> None:
         """Scroll to a setting, and put the keys there."""
@@ -167,89 +167,90 @@ class PreferencesDialog(QDialog):
                     combo.addItem(shown(each), each)
 
     def _build_sound(self) -> None:
-        self._heading(tr("Sound"))
-        self._row(tr("Sound output"), self._outputs)
+        self._heading(tr("Audio"))
+        self._row(tr("Audio output"), self._outputs)
         note = tr(
-            "Simulated ones are stand-ins: an output that keeps what it played, an input that plays a shaker."
+            "For testing without a device: the simulated output stores what it plays, the "
+            "simulated input plays a shaker."
         )
-        self._row(tr("Sound input"), self._inputs, note=note)
-        blocks = self._one_of(tr("Frames at once"), [str(each) for each in BLOCKS], BLOCKS, "block")
-        self._row(tr("Frames at once"), blocks, note=" ")
-        self._held = self._notes[tr("Frames at once")]
+        self._row(tr("Audio input"), self._inputs, note=note)
+        blocks = self._one_of(tr("Buffer size (samples)"), [str(each) for each in BLOCKS], BLOCKS, "block")
+        self._row(tr("Buffer size (samples)"), blocks, note=" ")
+        self._held = self._notes[tr("Buffer size (samples)")]
         self._show_held()
         self._desk.transport.device_changed.connect(self._show_held)
 
         ports = self._one_of(
             tr("JACK outputs"), [words for words, _ in PORTS], [value for _, value in PORTS], "jack_ports"
         )
-        note = tr("Where the session has JACK’s sample rate. The rest is heard from the main outputs.")
+        note = tr(
+            "Works where session and JACK have the same sample rate. All else plays on the main outputs."
+        )
         self._row(tr("JACK outputs"), ports, note=note)
 
     def _build_hand(self) -> None:
         settings = self._desk.preferences.settings
-        self._heading(tr("Hand and ear"))
+        self._heading(tr("Playing and recording"))
         self._delay = Label(milliseconds(settings.reaction_ms))
         self._delay.setObjectName("figure")
         measure = plain_button(tr("Measure…"), self._on_calibrate)
-        self._row(tr("Delay of the hand"), self._delay, measure)
+        self._row(tr("Your tapping latency"), self._delay, measure)
         self._midi = Label()
         self._show_midi()
         values = [each.name.lower() for each in IN_TIME_WORDS]
-        in_time = self._one_of(tr("In time with"), list(IN_TIME_WORDS.values()), values, "in_time")
+        in_time = self._one_of(tr("Sync"), list(IN_TIME_WORDS.values()), values, "in_time")
         self._row(
-            tr("In time with"),
+            tr("Sync"),
             in_time,
             note=tr(
-                "JACK shares start, stop and position both ways; a MIDI clock starts and stops playback."
+                "JACK shares start, stop and position both ways. A MIDI clock starts and stops playback."
             ),
         )
         self._row(tr("MIDI inputs and clock"), self._midi, plain_button(tr("Choose…"), self._on_midi))
-        keys = QCheckBox(tr("play and pause Chronotome"))
+        keys = QCheckBox(tr("Play and pause Chronotome"))
         keys.setAccessibleName(tr("Media keys"))
         keys.setChecked(settings.has_media_keys)
         keys.toggled.connect(lambda is_on: self._keep(has_media_keys=is_on))
         self._row(tr("Media keys"), keys)
         sounds = tuple(ClickSound)
-        click = self._one_of(tr("Click of new sessions"), [tr(str(each)) for each in sounds], sounds, "click")
+        click = self._one_of(tr("Default metronome sound"), [each.label for each in sounds], sounds, "click")
         click.chosen.connect(self._on_click)
-        self._row(tr("Click of new sessions"), click, note=tr("The session that is open takes it too."))
+        self._row(tr("Default metronome sound"), click, note=tr("Also applies to the open session."))
         self._folder = Label()
         self._folder.setWordWrap(True)
         self._show_folder()
         self._row(
-            tr("Takes are kept in"),
+            tr("Takes folder"),
             self._folder,
             plain_button(tr("Choose…"), self._on_folder),
-            note=tr("Until a session that is saved has them."),
+            note=tr("Takes stay here until you save the session."),
         )
 
     def _build_look(self) -> None:
-        self._heading(tr("Look"))
+        self._heading(tr("Appearance"))
         words, values = [each for each, _ in THEMES], [value for _, value in THEMES]
         self._row(tr("Theme"), self._one_of(tr("Theme"), words, values, "theme"))
-        follows = QCheckBox(tr("while the grid is left to it"))
-        follows.setAccessibleName(tr("Grid follows the zoom"))
+        follows = QCheckBox(tr("unless you set a fixed grid"))
+        follows.setAccessibleName(tr("Grid follows zoom"))
         follows.setChecked(self._desk.view.snap_follows_zoom)
         follows.toggled.connect(self._on_follows)
-        self._row(tr("Grid follows the zoom"), follows)
-        numbers = Label(tr("−1234.5 in every language. What is typed may have a comma."))
+        self._row(tr("Grid follows zoom"), follows)
+        numbers = Label(tr("Shown as −1234.5 in every language. You can type a comma or a point."))
         numbers.setWordWrap(True)
         self._row(tr("Numbers"), numbers)
 
     def _build_session(self) -> None:
         self._heading(tr("Sessions"))
-        steps = ["none", *map(str, STEPS[1:-1]), tr("all of them")]
-        self._row(
-            tr("Steps saved with a session"), self._one_of(tr("Steps saved"), steps, STEPS, "steps_kept")
-        )
+        steps = ["none", *map(str, STEPS[1:-1]), tr("all")]
+        self._row(tr("Undo steps to save"), self._one_of(tr("Saved undo steps"), steps, STEPS, "steps_kept"))
         minutes = ["no", *(tr("{0} min", each) for each in MINUTES[1:])]
-        saves = self._one_of(tr("Save by itself"), minutes, MINUTES, "autosave_minutes")
-        note = tr("Every edit is kept aside at once in any case, and offered again after a crash.")
-        self._row(tr("Save by itself"), saves, note=note)
+        saves = self._one_of(tr("Autosave"), minutes, MINUTES, "autosave_minutes")
+        note = tr("Edits are also stored at once, so that Chronotome can restore them after a crash.")
+        self._row(tr("Autosave"), saves, note=note)
         self._room = Label()
         self._room.setObjectName("figure")
         self._show_room()
-        self._row(tr("Kept to be there sooner"), self._room, plain_button(tr("Empty it"), self._on_empty))
+        self._row(tr("Cache"), self._room, plain_button(tr("Clear cache"), self._on_empty))
 
     # Doing
 
@@ -266,25 +267,32 @@ class PreferencesDialog(QDialog):
         transport = self._desk.transport
         state, block = transport.device, transport.block
         if state.device.startswith(JACK):
-            words = tr("JACK has its own number, and its keys sound soonest and most evenly.")
+            words = tr("JACK sets its own buffer size. Keys respond fastest with JACK.")
         elif state.holds_block:
-            words = tr("Fewer sound sooner, more are safer on a busy machine. For playing keys, choose JACK.")
+            words = tr(
+                "Smaller buffers respond faster; larger buffers are safer on a busy computer. "
+                "For playing keys, choose JACK."
+            )
         else:
-            words = tr("“{0}” leaves gaps at {1}: choose more, or JACK as sound output.", state.device, block)
+            words = tr(
+                "“{0}” drops out at {1} samples. Choose a larger buffer, or JACK as audio output.",
+                state.device,
+                block,
+            )
         self._held.setText(words)
 
     def _show_midi(self) -> None:
         names = self._desk.preferences.settings.midi
-        self._midi.setText(", ".join(map(shown, names)) if names else tr("all that are plugged in"))
+        self._midi.setText(", ".join(map(shown, names)) if names else tr("all connected inputs"))
 
     def _on_click(self, index: int) -> None:
         sound = tuple(ClickSound)[index]
         self._desk.store.apply(
-            lambda session: set_click(session, replace(session.click, sound=sound)), tr("Sound of the click")
+            lambda session: set_click(session, replace(session.click, sound=sound)), tr("Metronome sound")
         )
 
     def _on_folder(self) -> None:
-        said = QFileDialog.getExistingDirectory(self, tr("Keep takes in"), str(takes_folder()))
+        said = QFileDialog.getExistingDirectory(self, tr("Choose takes folder"), str(takes_folder()))
         if said:
             self._keep(takes=path_words(Path(said)))
             self._show_folder()
@@ -300,7 +308,7 @@ class PreferencesDialog(QDialog):
     def _on_empty(self) -> None:
         empty_cache()
         self._show_room()
-        self._desk.say(tr("What was found in recordings is found anew when they are opened again"))
+        self._desk.say(tr("Cache cleared. Recordings are analysed again when you open them."))
 
     def _show_room(self) -> None:
         self._room.setText(megabytes(cache_bytes()))

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialogButtonBox, QVBoxLayout, QWidget
 
 from chronotome.bridge.store import Edit
 from chronotome.session.edits.clips import Place
@@ -10,6 +10,7 @@ from chronotome.session.edits.rhythm import rhythm_of, take_rhythm
 from chronotome.session.model import Session
 from chronotome.session.slices import SliceId
 from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.figures import percent
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
@@ -20,7 +21,7 @@ from chronotome.words import tr
 BY_ORDER, BY_NEAREST = range(2)
 
 
-class RhythmDialog(QDialog):
+class RhythmDialog(Dialog):
     """A draft of the session at each choice; one step of undo when it is taken, no trace when it is not."""
 
     def __init__(
@@ -33,15 +34,15 @@ class RhythmDialog(QDialog):
     ) -> None:
         super().__init__(parent)
         self._desk, self._place, self._hits, self._others = desk, place, hits, others
-        self.setWindowTitle(tr("Take the rhythm of"))
+        self.setWindowTitle(tr("Copy rhythm"))
         self.setMinimumWidth(320)
         layout = QVBoxLayout(self)
         layout.setSpacing(10)
-        layout.addWidget(Label(tr("These hits sound where the hits of another clip do:")))
-        self.of = Combo(tr("Whose rhythm it is"), [name for _, name in others])
+        layout.addWidget(Label(tr("Move these hits to the times of the hits in:")))
+        self.of = Combo(tr("Source of the rhythm"), [name for _, name in others])
         self.of.activated.connect(lambda _index: self._draft())
         layout.addWidget(self.of)
-        self.by = Segmented(desk.view, tr("Which hit goes where"), [tr("by order"), tr("to the nearest")])
+        self.by = Segmented(desk.view, tr("Assignment"), [tr("in order"), tr("nearest")])
         self.by.chosen.connect(lambda _index: self._draft())
         layout.addWidget(self.by)
         self.strength = ValueSlider(desk.view, tr("Strength"), 0, 100, percent, step=1, usual=100)
@@ -72,7 +73,7 @@ class RhythmDialog(QDialog):
         self._desk.store.draft(self.edit)
 
     def accept(self) -> None:
-        self._desk.store.apply(self.edit, tr("Take the rhythm of {0}", self.of.currentText()))
+        self._desk.store.apply(self.edit, tr("Copy rhythm from {0}", self.of.currentText()))
         super().accept()
 
     def reject(self) -> None:

@@ -4,7 +4,6 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import (
     QCheckBox,
-    QDialog,
     QFormLayout,
     QHBoxLayout,
     QLineEdit,
@@ -18,6 +17,7 @@ from PySide6.QtWidgets import (
 from chronotome.bridge.sharing import Sharing
 from chronotome.errors import ChronotomeError
 from chronotome.files.sharing import MOST_DESCRIPTION, MOST_TAGS, MOST_TITLE, About, origin_of, place_of
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
@@ -29,7 +29,7 @@ WIDTH = 520
 LONGEST_TAG = 60
 
 
-class ShareDialog(QDialog):
+class ShareDialog(Dialog):
     """Stays open beside the window while it is handed over."""
 
     def __init__(self, desk: Desk, sharing: Sharing, tray: ExportTray, parent: QWidget) -> None:
@@ -51,7 +51,7 @@ class ShareDialog(QDialog):
         self.told.setMinimumHeight(36)
         layout.addWidget(self.told)
         row = QHBoxLayout()
-        self.again = plain_button(tr("Copy the address"), self._copy, row)
+        self.again = plain_button(tr("Copy address"), self._copy, row)
         row.addStretch(1)
         self.go = plain_button(tr("Share"), self._on_go, row)
         self.go.setObjectName("main")
@@ -73,8 +73,8 @@ class ShareDialog(QDialog):
         self.description.setFixedHeight(72)
         self.description.setTabChangesFocus(True)
         self.tags = QLineEdit()
-        self.tags.setPlaceholderText(tr("separated by commas"))
-        self.who = Segmented(self._desk.view, tr("Who may hear it"), [tr("private"), tr("public")])
+        self.tags.setPlaceholderText(tr("comma-separated"))
+        self.who = Segmented(self._desk.view, tr("Visibility"), [tr("private"), tr("public")])
         self.what = Label()
         self.what.setObjectName("soft")
         self.place = QLineEdit(settings.share_place)
@@ -83,11 +83,11 @@ class ShareDialog(QDialog):
         self.key = QLineEdit()
         self.key.setEchoMode(QLineEdit.EchoMode.Password)
         self.key.textEdited.connect(lambda _text: self._key_is_for(self.place.text()))
-        self.keeps = QCheckBox(tr("Keep it in the desktop’s secret store"))
+        self.keeps = QCheckBox(tr("Store key in the system keyring"))
         self.keeps.setChecked(True)
-        practice = QPushButton(tr("A place on this machine"))
+        practice = QPushButton(tr("Local test server"))
         practice.setAutoDefault(False)
-        practice.setToolTip(tr("A stand-in, for trying it out: it keeps what it is given in a folder"))
+        practice.setToolTip(tr("For testing: a server on this computer that stores uploads in a folder"))
         practice.clicked.connect(self._practise)
         side = QHBoxLayout()
         side.addWidget(self.place, 1)
@@ -96,15 +96,15 @@ class ShareDialog(QDialog):
             (tr("Title"), self.title),
             (tr("Description"), self.description),
             (tr("Tags"), self.tags),
-            (tr("Who"), self.who),
+            (tr("Visibility"), self.who),
         ):
             field.setAccessibleName(words)
             form.addRow(words, field)
-        form.addRow(tr("What"), self.what)
-        self.place.setAccessibleName(tr("Address of the sharing place"))
-        form.addRow(tr("Place"), side)
-        self.key.setAccessibleName(tr("Key"))
-        form.addRow(tr("Key"), self.key)
+        form.addRow(tr("File"), self.what)
+        self.place.setAccessibleName(tr("Server address"))
+        form.addRow(tr("Server"), side)
+        self.key.setAccessibleName(tr("Access key"))
+        form.addRow(tr("Access key"), self.key)
         form.addRow("", self.keeps)
         if settings.share_place:
             self._sharing.ask_key(settings.share_place)
@@ -172,10 +172,10 @@ class ShareDialog(QDialog):
             self.told.setText(str(error))
             return
         if self._drop_foreign_key():
-            self.told.setText(tr("The key was given for another place. Enter the key for this one."))
+            self.told.setText(tr("The saved key is for another server. Enter the key for this server."))
             return
         self._desk.preferences.keep(share_place=place)
-        self.told.setText(tr("It is written, then handed over…"))
+        self.told.setText(tr("Exporting, then uploading…"))
         self._address = ""
         if sharing.can_go_on(place):
             sharing.go_on(self.key.text())
@@ -190,12 +190,12 @@ class ShareDialog(QDialog):
         self._address = address
         self.bar.setValue(100)
         self._copy()
-        self.told.setText(tr("It is at {0}\nThe address is copied.", address))
-        self._desk.say(tr("Shared: the address is copied"))
+        self.told.setText(tr("Uploaded to {0}\nThe address was copied.", address))
+        self._desk.say(tr("Shared. The address was copied."))
         self._show()
 
     def _on_failed(self, words: str) -> None:
-        self.told.setText(words or tr("Cancelled: what was handed over is taken back."))
+        self.told.setText(words or tr("Cancelled. The upload was removed."))
         self.bar.setValue(0)
         self._show()
 
@@ -204,7 +204,7 @@ class ShareDialog(QDialog):
 
     def _show(self) -> None:
         is_running = self._sharing.is_running
-        self.what.setText(tr("{0}, as the tray of Export has it", self._tray.encoding.words))
+        self.what.setText(tr("{0}, as set in Export", self._tray.encoding.words))
         words = tr("Cancel") if is_running else tr("Share")
         if not is_running and self._sharing.can_go_on(self.place.text().strip()):
             words = tr("Try again")

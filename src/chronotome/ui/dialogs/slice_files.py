@@ -1,12 +1,13 @@
 """Slices as sound files: of what, as what, and how they are called, with an example while it is typed."""
 
-from PySide6.QtWidgets import QDialog, QDialogButtonBox, QFormLayout, QLineEdit, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QDialogButtonBox, QFormLayout, QLineEdit, QVBoxLayout, QWidget
 
 from chronotome.files.audio_out import ENCODINGS, Encoding
 from chronotome.files.naming import FIELDS, USUAL, WrongTemplate
 from chronotome.files.slice_files import slice_names
 from chronotome.session.kits import Kit
 from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.desk import Desk
@@ -15,26 +16,26 @@ from chronotome.words import tr
 SHOWN = 3
 
 
-class SliceFilesDialog(QDialog):
+class SliceFilesDialog(Dialog):
     """What is chosen is in `kit`, `encoding` and `template`."""
 
     def __init__(self, desk: Desk, kits: list[tuple[str, Kit]], parent: QWidget | None) -> None:
         super().__init__(parent)
-        self.setWindowTitle(tr("Slices as files"))
+        self.setWindowTitle(tr("Export slices"))
         self.setMinimumWidth(460)
         self._desk, self._kits = desk, kits
         form = QFormLayout()
         self.of = Combo(tr("Slices of"), [words for words, _ in kits])
         self.of.activated.connect(lambda _index: self._show())
         form.addRow(tr("Slices of"), self.of)
-        self.kind = Combo(tr("Kind of file"), [each.words for each in ENCODINGS.values()])
+        self.kind = Combo(tr("File format"), [each.words for each in ENCODINGS.values()])
         self.kind.setCurrentIndex(list(ENCODINGS).index("wav24"))
         self.kind.activated.connect(lambda _index: self._show())
-        form.addRow(tr("Kind of file"), self.kind)
+        form.addRow(tr("File format"), self.kind)
         self.names = QLineEdit(USUAL)
-        self.names.setAccessibleName(tr("Names of the files"))
+        self.names.setAccessibleName(tr("File names"))
         self.names.textEdited.connect(lambda _text: self._show())
-        form.addRow(tr("Names"), self.names)
+        form.addRow(tr("File names"), self.names)
         fields = Label("  ".join(f"{{{each}}}" for each in FIELDS))
         fields.setObjectName("soft")
         form.addRow("", fields)
@@ -47,7 +48,7 @@ class SliceFilesDialog(QDialog):
         layout.addLayout(form)
         kinds = QDialogButtonBox.StandardButton
         self.buttons = QDialogButtonBox(kinds.Ok | kinds.Cancel)
-        self.buttons.button(kinds.Ok).setText(tr("Choose a folder…"))
+        self.buttons.button(kinds.Ok).setText(tr("Choose folder…"))
         self.buttons.accepted.connect(self.accept)
         self.buttons.rejected.connect(self.reject)
         layout.addWidget(self.buttons)
@@ -70,7 +71,7 @@ class SliceFilesDialog(QDialog):
         try:
             names = slice_names(self._desk.session, self.kit, self.template, self.encoding.suffix)
         except WrongTemplate as error:
-            self.example.setText(tr("As it stands {0}.", error))
+            self.example.setText(tr("Current settings: {0}.", error))
             names = []
         else:
             more = len(names) - SHOWN

@@ -148,10 +148,10 @@ def _own_tempi(desk: Desk) -> Decision | None:
 
     return Decision(
         about,
-        tr("{0}: tightened at {1}, the song is at {2}. Let them follow it?", who, played, song),
-        tr("They follow the song"),
-        tr("Leave where they are"),
-        lambda: desk.store.apply(follow, tr("Recordings follow the song")),
+        tr("{0}: tightened at {1}, but the song is at {2}. Follow the song?", who, played, song),
+        tr("Follow song"),
+        tr("Keep positions"),
+        lambda: desk.store.apply(follow, tr("Recordings follow song")),
         decline,
     )
 
@@ -165,9 +165,9 @@ def _higher_rate(desk: Desk) -> Decision | None:
     rate, heard, about = highest.rate, session.rate, f"rate {highest.rate}"
     return Decision(
         about,
-        tr("{0} is at {1:g} kHz, the session at {2:g}.", shown(highest.file), rate / 1000, heard / 1000),
+        tr("{0} has {1:g} kHz, the session {2:g} kHz.", shown(highest.file), rate / 1000, heard / 1000),
         tr("Session at {0:g} kHz", rate / 1000),
-        tr("Leave it at {0:g}", heard / 1000),
+        tr("Keep {0:g} kHz", heard / 1000),
         lambda: desk.store.apply(lambda each: set_rate(each, rate), tr("Session at {0:g} kHz", rate / 1000)),
         lambda: desk.view.decline(about),
     )
@@ -178,17 +178,15 @@ def _first_tempo(take: _Subject) -> Decision:
     desk, track = take.desk, take.track.id
 
     def accept() -> None:
-        desk.store.apply(lambda each: use_measured(each, track), tr("Song takes the recording's tempo"))
+        desk.store.apply(lambda each: use_measured(each, track), tr("Song takes recording tempo"))
         if desk.view.stage is Stage.MARK:
             desk.view.show_stage(Stage.FIT)
 
     def decline() -> None:
-        desk.store.apply(
-            lambda each: set_tempo(each, each.tempo.beats_per_minute), tr("Leave the song's tempo")
-        )
+        desk.store.apply(lambda each: set_tempo(each, each.tempo.beats_per_minute), tr("Keep song tempo"))
 
     song = plain(take.session.tempo.beats_per_minute, 2)
-    yes, no = tr("Song takes it"), tr("Leave the song at {0}", song)
+    yes, no = tr("Use for song"), tr("Keep song at {0}", song)
     return Decision(tr("first {0}", track), f"{take.words}.", yes, no, accept, decline)
 
 
@@ -203,7 +201,7 @@ def _straighten(take: _Subject) -> Callable[[], None]:
     desk, track = take.desk, take.track.id
 
     def accept() -> None:
-        desk.store.apply(lambda each: straighten(each, track), tr("Straighten the take"))
+        desk.store.apply(lambda each: straighten(each, track), tr("Straighten tempo"))
 
     return accept
 
@@ -211,9 +209,11 @@ def _straighten(take: _Subject) -> Callable[[], None]:
 def _straightening(take: _Subject) -> Decision:
     about = tr("straighten {0}", take.track.id)
     kind = tr(", drifting") if take.is_drifting else ""
-    sentence = tr("{0}{1}. Song: {2}.", take.words, kind, plain(take.session.tempo.beats_per_minute, 2))
-    yes = tr("Straighten it to the song") if take.is_drifting else tr("It follows the song")
-    return Decision(about, sentence, yes, tr("Leave as played"), _straighten(take), _declining(take, about))
+    sentence = tr(
+        "{0}{1}. The song is at {2}.", take.words, kind, plain(take.session.tempo.beats_per_minute, 2)
+    )
+    yes = tr("Straighten to song tempo") if take.is_drifting else tr("Follow song")
+    return Decision(about, sentence, yes, tr("Keep as played"), _straighten(take), _declining(take, about))
 
 
 def _disagreement(take: _Subject) -> Decision:
@@ -221,12 +221,12 @@ def _disagreement(take: _Subject) -> Decision:
     about = tr("tighten {0}", take.track.id)
     song = plain(take.session.tempo.beats_per_minute, 2)
     kind = tr("drifts") if take.is_drifting else tr("is at {0}", plain(take.tempo, 2))
-    sentence = tr("{0} {1}, the song at {2}: off its lines.", take.track.name, kind, song)
+    sentence = tr("{0} {1}, the song is at {2}: off the grid.", take.track.name, kind, song)
     return Decision(
         about,
         sentence,
-        tr("It follows the song"),
-        tr("Leave as played"),
+        tr("Follow song"),
+        tr("Keep as played"),
         _straighten(take),
         _declining(take, about),
     )

@@ -57,7 +57,7 @@ class GrooveDelegate(QStyledItemDelegate):
         painter.drawText(words, Qt.AlignmentFlag.AlignLeft, groove.name)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        whose = tr("your own") if index.data(PLACE) else tr("shipped")
+        whose = tr("yours") if index.data(PLACE) else tr("built in")
         about = f"{grid_words(groove.grid)} · {counted(groove.bars, 'bar')} · {whose}"
         painter.drawText(words, Qt.AlignmentFlag.AlignRight, about)
         picture = QRectF(box.left() + 6, box.bottom() - PICTURE - 4, box.width() - 12, PICTURE)
@@ -126,7 +126,7 @@ class GrooveShelf(QWidget):
         layout.setSpacing(8)
         self.list = GrooveList(self)
         self.list.setObjectName("grooves")
-        self.list.setAccessibleName(tr("Grooves of the shelf"))
+        self.list.setAccessibleName(tr("Grooves on the shelf"))
         self.list.setItemDelegate(GrooveDelegate(desk, self.list))
         self.list.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.list.currentItemChanged.connect(lambda *_: self._hear())
@@ -138,9 +138,9 @@ class GrooveShelf(QWidget):
         self.told.setFixedHeight(34)
         layout.addWidget(self.told)
         row = QHBoxLayout()
-        self.as_it_was = QPushButton(tr("As it was"))
+        self.as_it_was = QPushButton(tr("Undo preview"))
         self.as_it_was.clicked.connect(self.drop)
-        self.play = QPushButton(tr("Play it"))
+        self.play = QPushButton(tr("Preview"))
         self.play.clicked.connect(self.take)
         for button in (self.as_it_was, self.play):
             row.addWidget(button)
@@ -203,14 +203,14 @@ class GrooveShelf(QWidget):
         if groove is not None:
             self.list.setCurrentRow(-1)
             self._commands.play(groove)
-            self._desk.say(tr("“{0}” is played now", groove.name))
+            self._desk.say(tr("Previewing “{0}”", groove.name))
 
     def forget(self) -> None:
         """Take the chosen one out of the person's library; sessions that play it have their own."""
         item = self.list.currentItem()
         place = None if item is None else item.data(PLACE)
         if place is None:
-            self._desk.say(tr("Only grooves of your own can be taken out of the library"))
+            self._desk.say(tr("Only your own grooves can be removed from the library"))
             return
         name = item.data(GROOVE).name
         self.drop()
@@ -221,7 +221,7 @@ class GrooveShelf(QWidget):
             return
         self._desk.view.library_changed.emit()
         self._desk.say(
-            tr("“{0}” is no longer in the library; its file lies in {1}", name, shown(str(lies.parent)))
+            tr("Removed “{0}” from the library. Its file is still in {1}.", name, shown(str(lies.parent)))
         )
 
     def _tell(self) -> None:
@@ -230,10 +230,12 @@ class GrooveShelf(QWidget):
         self.as_it_was.setEnabled(heard)
         self.play.setEnabled(groove is not None and track is not None)
         if track is None:
-            self.told.setText(tr("Open a recording: a groove is heard on what plays"))
+            self.told.setText(tr("Open a recording to preview grooves on it"))
         elif not heard:
-            self.told.setText(tr("Click a groove to hear it on {0}", track.name))
+            self.told.setText(tr("Click a groove to preview it on {0}", track.name))
         elif not recipe.strength:
-            self.told.setText(tr("{0} has strength 0 %: nothing moves yet. Raise it in Tighten", track.name))
+            self.told.setText(
+                tr("{0} has strength 0 %, so nothing moves. Raise the strength in Tighten.", track.name)
+            )
         else:
             self.told.setText(tr("On {0}, strength {1:.0%}", track.name, recipe.strength).replace("%", " %"))

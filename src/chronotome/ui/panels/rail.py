@@ -121,11 +121,11 @@ def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
     """The recording's bpm and bars, whether beat one is set, and how far it is from a steady tempo."""
     if take.playing is not None:
         return Figures(
-            tr("{0} bpm", plain(session.tempo.beats_per_minute, 2)), tr("a pattern keeps\nthe song’s time")
+            tr("{0} bpm", plain(session.tempo.beats_per_minute, 2)), tr("a pattern keeps\nthe song tempo")
         )
     beats = beats_of(session, take)
     if beats is None:
-        return Figures(tr("no beats yet"), tr("tap or say bars"))
+        return Figures(tr("no beats yet"), tr("tap or set bars"))
     bars = bars_in(session, take)
     fit = session.recording_of(take).fit
     is_set = (
@@ -146,7 +146,7 @@ def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
 def _tighten_figures(desk: Desk, guide: Track, take: Take) -> Figures:
     """How far every hit is from its line; nothing against a tempo that nobody chose."""
     if not desk.session.is_tempo_set:
-        return Figures(tr("no tempo"), tr("the song has none"))
+        return Figures(tr("no tempo"), tr("set it in Fit"))
     targets = targets_of(desk.session, guide, take)
     return Figures(
         tr("±{0} ms", plain(targets.spread_now)),
@@ -214,9 +214,7 @@ class Rail(QWidget):
         if not recording.is_analysed:
             is_looking = self._desk.analyses.is_looking(recording)
             looking = (
-                Figures(tr("looking…"))
-                if is_looking
-                else Figures(tr("not looked for"), tr("Find hits, in Mark"))
+                Figures(tr("detecting…")) if is_looking else Figures(tr("not analysed"), tr("Detect onsets"))
             )
             return dict.fromkeys(Stage, looking) | {Stage.EXPORT: Figures(self.exported)}
         counted_onsets = int(np.count_nonzero(counted_of(session, take)))
@@ -242,4 +240,4 @@ class Rail(QWidget):
         painter.setPen(colour(theme.soft_ink))
         painter.setFont(text_font(10))
         painter.drawText(QPointF(16, self.height() - 30), tr("Stages  1 – 5"))
-        painter.drawText(QPointF(16, self.height() - 14), tr("Next to check  N"))
+        painter.drawText(QPointF(16, self.height() - 14), tr("Next check  N"))

@@ -59,10 +59,10 @@ def length_words(seconds: float) -> str:
 
 def _tip(entry: ShelfEntry) -> str:
     sources = {
-        "name": tr("by its name"),
-        "tag": tr("by its tags"),
-        "measured": tr("as heard"),
-        "saved": tr("as saved"),
+        "name": tr("from the file name"),
+        "tag": tr("from the file tags"),
+        "measured": tr("measured"),
+        "saved": tr("from the pattern file"),
     }
     said = sources.get(entry.source, "")
     if entry.is_pattern:
@@ -222,7 +222,7 @@ class ShelfPanel(QWidget):
         layout.setContentsMargins(16, 12, 16, 12)
         layout.setSpacing(8)
         layout.addLayout(self._head())
-        self.what = Segmented(desk.view, tr("What the shelf shows"), [tr("files"), tr("grooves")])
+        self.what = Segmented(desk.view, tr("Shelf content"), [tr("files"), tr("grooves")])
         self.what.chosen.connect(self._show_page)
         layout.addWidget(self.what)
         self.grooves = GrooveShelf(desk, grooves)
@@ -245,7 +245,7 @@ class ShelfPanel(QWidget):
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(8)
         self.folder = QComboBox()
-        self.folder.setAccessibleName(tr("Folder of the shelf"))
+        self.folder.setAccessibleName(tr("Shelf folder"))
         self.folder.activated.connect(self._on_folder)
         layout.addWidget(self.folder)
         self.wanted = QLineEdit()
@@ -259,14 +259,14 @@ class ShelfPanel(QWidget):
         self.told.setWordWrap(True)
         self.told.setFixedHeight(34)  # other words must not lay the panel out anew
         layout.addWidget(self.told)
-        self.in_tempo = QCheckBox(tr("Hear in the song’s tempo, in time"))
+        self.in_tempo = QCheckBox(tr("Preview at song tempo"))
         self.in_tempo.setChecked(self._shelf.in_song_tempo)
         self.in_tempo.toggled.connect(self._on_in_tempo)
         layout.addWidget(self.in_tempo)
         row = QHBoxLayout()
-        self.silence = QPushButton(tr("Silence"))
+        self.silence = QPushButton(tr("Stop"))
         self.silence.clicked.connect(self._shelf.stop)
-        self.take = QPushButton(tr("Take in"))
+        self.take = QPushButton(tr("Import"))
         self.take.clicked.connect(lambda: self._take(self.table.currentIndex()))
         row.addWidget(self.silence)
         row.addWidget(self.take)
@@ -291,7 +291,7 @@ class ShelfPanel(QWidget):
         table.setModel(self.rows)
         table.setObjectName("onsets")
         table.setItemDelegate(ShelfDelegate(self._desk, self.rows, table))
-        table.setAccessibleName(tr("Files of the shelf"))
+        table.setAccessibleName(tr("Files on the shelf"))
         table.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
         table.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
         table.setShowGrid(False)
@@ -320,7 +320,7 @@ class ShelfPanel(QWidget):
     # Folders
 
     def ask_folder(self) -> None:
-        folder = QFileDialog.getExistingDirectory(self, tr("A folder for the shelf"))
+        folder = QFileDialog.getExistingDirectory(self, tr("Choose shelf folder"))
         if folder:
             self.open(Path(folder))
 
@@ -352,7 +352,7 @@ class ShelfPanel(QWidget):
     def _fill_folders(self) -> None:
         self.folder.clear()
         names = [readable(path_from(each).name) or each for each in self._folders]
-        self.folder.addItems(names or [tr("no folder yet")])
+        self.folder.addItems(names or [tr("no folder")])
         for row, each in enumerate(self._folders):
             self.folder.setItemData(row, tip(words_shown(each)), Qt.ItemDataRole.ToolTipRole)
 
@@ -408,13 +408,13 @@ class ShelfPanel(QWidget):
         self.silence.setEnabled(heard is not None)
         self.take.setEnabled(bool(self.rows.entries))
         if heard is not None:
-            self.told.setText(tr("Hearing {0}", readable(heard.path.name)))
+            self.told.setText(tr("Previewing {0}", readable(heard.path.name)))
         elif self._shelf.folder is None:
-            self.told.setText(tr("Add a folder with sound files or patterns. Nothing in it is altered."))
+            self.told.setText(tr("Add a folder with audio files or patterns. The files stay unchanged."))
         else:
             shown, all_of_them = len(self.rows.entries), len(self._shelf.entries)
             of = "" if shown == all_of_them else tr(" of {0}", all_of_them)
             patterns = sum(entry.is_pattern for entry in self.rows.entries)
             some = [(shown - patterns, "file"), (patterns, "pattern")]
             words = tr(" and ").join(counted(number, name) for number, name in some if number)
-            self.told.setText(f"{words or tr('nothing')}{of}")
+            self.told.setText(f"{words or tr('none')}{of}")

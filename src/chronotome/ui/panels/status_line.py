@@ -63,7 +63,7 @@ class StatusLine(QWidget):
         self.cancel = QPushButton(tr("Cancel"))
         self.cancel.setFixedHeight(20)
         self.cancel.setStyleSheet("padding: 0 8px;")
-        self.cancel.setAccessibleName(tr("Cancel the running work"))
+        self.cancel.setAccessibleName(tr("Cancel this task"))
         self.cancel.clicked.connect(self._on_cancel)
         layout.addWidget(self.cancel)
         self.state = Label()
@@ -124,10 +124,10 @@ class StatusLine(QWidget):
         """What was said before an edit no longer holds: the line says what was done."""
         if kind in {"undo", "redo"}:
             label = history.redo_label if kind == "undo" else history.undo_label
-            self.tell(tr("Undone: {0}", label) if kind == "undo" else tr("Done again: {0}", label))
+            self.tell(tr("Undone: {0}", label) if kind == "undo" else tr("Redone: {0}", label))
         elif kind == "then" and (bars := bars_of_room(history)):
             self.tell(
-                tr("Bar 1 moved right by {0}, and all with it: a pickup lies before it", counted(bars, "bar"))
+                tr("Bar 1 moved right by {0}, because the pickup starts before it", counted(bars, "bar"))
             )
         elif kind == "then" and self._told.isActive() and not self._is_important:
             self._told.stop()
@@ -165,9 +165,9 @@ class StatusLine(QWidget):
         if not session.tracks:
             parts = []
         parts.append(tr("{0:g} kHz", session.rate / 1000))
-        parts.append(device.device if device.is_ready else tr("sound is starting"))
+        parts.append(device.device if device.is_ready else tr("audio is starting"))
         if not device.holds_block:
-            parts.append(tr("gaps at {0} samples", self._desk.transport.block))
+            parts.append(tr("dropouts at {0} samples", self._desk.transport.block))
         parts.append(self._desk.in_time.words)
         if device.dropouts:
             parts.append(counted(device.dropouts, "dropout"))

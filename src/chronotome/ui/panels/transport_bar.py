@@ -6,7 +6,6 @@ from PySide6.QtWidgets import (
     QComboBox,
     QFrame,
     QHBoxLayout,
-    QLineEdit,
     QPushButton,
     QVBoxLayout,
     QWidget,
@@ -17,6 +16,7 @@ from chronotome.session.edits.fitting import led
 from chronotome.session.edits.timing import set_metre, set_tempo
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, beat_in, position_words
 from chronotome.ui.actions import Actions
+from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import clock, grid_words, plain
 from chronotome.ui.controls.meter import Meter
 from chronotome.ui.controls.plain_text import Label
@@ -83,12 +83,11 @@ class TransportBar(QWidget):
         layout.addLayout(self._captioned(tr("BAR"), self.bar))
         layout.addLayout(self._captioned(tr("TIME"), self.clock))
         layout.addWidget(self._rule())
-        self.tempo = QLineEdit()
+        self.tempo = Field(tr("Tempo in beats per minute"), is_number=True, confirms=True)
         self.tempo.setObjectName("figure")
         self.tempo.setFixedWidth(76)
-        self.tempo.setAccessibleName(tr("Tempo in beats per minute"))
-        self.tempo.setToolTip(tr("Tempo of the song: type it, or tap it"))
-        self.tempo.editingFinished.connect(self._on_tempo)
+        self.tempo.setToolTip(tr("Song tempo: type or tap"))
+        self.tempo.kept.connect(self._on_tempo)
         layout.addLayout(self._captioned(tr("TEMPO"), self.tempo))
         self._tap = QPushButton(tr("Tap"))
         self._actions.attach(self._tap, "tap")
@@ -100,7 +99,7 @@ class TransportBar(QWidget):
         layout.addLayout(self._captioned(tr("METRE"), self.metre))
         self.snap = QComboBox()
         self.snap.setAccessibleName(tr("Snap"))
-        self.snap.setToolTip(tr("What is drawn and snapped to: follows the zoom, or fixed"))
+        self.snap.setToolTip(tr("Snap grid: follows the zoom, or fixed"))
         self._grids = [Grid(division, feel) for feel, divisions in SNAPS.items() for division in divisions]
         self.snap.addItems([tr("follows zoom"), *(grid_words(grid) for grid in self._grids), tr("off")])
         self.snap.activated.connect(self._on_snap)
@@ -114,7 +113,7 @@ class TransportBar(QWidget):
         self.listen = Segmented(desk.view, tr("Listen to"), [tr("As played"), tr("Edited")], is_round=True)
         self.listen.setFixedWidth(184)
         self.listen.setToolTip(
-            tr("Both at one level, switched where it plays ({0})", self._actions.keys("listen"))
+            tr("Switch between as played and edited at equal level ({0})", self._actions.keys("listen"))
         )
         self.listen.chosen.connect(lambda index: desk.transport.listen(SIDES[index]))
         layout.addWidget(self.listen)
@@ -163,7 +162,7 @@ class TransportBar(QWidget):
         label = FigureLabel()
         label.setObjectName("bigfigure")
         label.setAccessibleName(name)
-        label.setToolTip(tr("{0} of the playhead: double-click to type where it goes", name))
+        label.setToolTip(tr("Playhead {0}: double-click to type a position", name))
         label.setMinimumWidth(width)
         return label
 
@@ -213,8 +212,7 @@ class TransportBar(QWidget):
 
     def _show(self) -> None:
         session, theme, transport = self._desk.session, self._desk.view.theme, self._desk.transport
-        if not self.tempo.hasFocus():
-            self.tempo.setText(plain(session.tempo.beats_per_minute, 2))
+        self.tempo.show_text(plain(session.tempo.beats_per_minute, 2))
         metre = (session.metre.beats, session.metre.unit)
         self.metre.setCurrentIndex(METRES.index(metre) if metre in METRES else -1)
         self._buttons["loop"].setChecked(session.is_looping)
@@ -240,22 +238,14 @@ class TransportBar(QWidget):
         index = 0 if view.snap_follows_zoom else 1 + self._grids.index(view.snap_grid)
         self.snap.setCurrentIndex(index if view.is_snapping else self.snap.count() - 1)
 
-    def _on_tempo(self) -> None:
-        text = self.tempo.text().replace(",", ".").replace("−", "-")
-        try:
-            tempo = float(text)
-        except ValueError:
-            tempo = 0.0
-        if not SLOWEST <= tempo <= FASTEST:
-            self._desk.say(
-                tr("“{0}” is no tempo: {1:.0f} to {2:.0f} bpm.", self.tempo.text(), SLOWEST, FASTEST)
-            )
-            self.tempo.setText(plain(self._desk.session.tempo.beats_per_minute, 2))
-        elif (
-            text != plain(self._desk.session.tempo.beats_per_minute, 2) or not self._desk.session.is_tempo_set
-        ):
+    def _on_tempo(self, text: str) -> None:
+        tempo = number_in(text) or 0.0
+        if SLOWEST <= tempo <= FASTEST:
             self._desk.store.apply(lambda session: set_tempo(session, tempo), tr("Set tempo"))
-        self.tempo.clearFocus()
+        else:
+            self._desk.say(
+                tr("The tempo “{0}” is invalid. Enter {1:.0f} to {2:.0f} bpm.", text, SLOWEST, FASTEST)
+            )
 
     def _on_metre(self, index: int) -> None:
         beats, unit = METRES[index]

@@ -13,7 +13,7 @@ from chronotome.words import tr
 
 CARD = QSize(210, 118)
 TITLE = tr("Drop a recording here")
-WORDS = tr("WAV, AIFF, FLAC, OGG, Opus or MP3. It is never altered, and nothing moves by itself.")
+WORDS = tr("WAV, AIFF, FLAC, OGG, Opus or MP3. Files stay unchanged; nothing moves until you move it.")
 
 
 class Card(QPushButton):

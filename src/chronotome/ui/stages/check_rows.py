@@ -69,7 +69,7 @@ class CheckRows(Rows):
         self.rows.addLayout(row)
         self.to_check = Label(tr("To check"))
         self.to_check.setObjectName("heading")
-        self.kind = Combo(tr("Kind of places to check"), [tr("all kinds"), *map(tr, Kind)])
+        self.kind = Combo(tr("Kinds of checks"), [tr("all kinds"), *(each.label for each in Kind)])
         self.kind.activated.connect(
             lambda index: desk.view.show_kind(list(Kind)[index - 1] if index else None)
         )
@@ -109,7 +109,7 @@ class CheckRows(Rows):
         checks = checks.of_kind(self.desk.view.check_kind)
         kind = self.desk.view.check_kind
         self.kind.setCurrentIndex(0 if kind is None else 1 + list(Kind).index(kind))
-        more = tr(", {0} more: N", len(checks) - MOST_CHECKS) if len(checks) > MOST_CHECKS else ""
+        more = tr(", {0} hidden", len(checks) - MOST_CHECKS) if len(checks) > MOST_CHECKS else ""
         self.to_check.setText(tr("To check: {0}{1}", len(checks), more) if checks else tr("Nothing to check"))
         if [row.check for row in self.shown] == list(checks[:MOST_CHECKS]):
             self._show_selection()
@@ -129,7 +129,7 @@ class CheckRows(Rows):
         check = (
             None if self._leading is None else self.desk.checks(*self._leading).of(self.desk.view.selected)
         )
-        words = (tr("Earlier"), tr("Leave"), tr("Later"))
+        words = (tr("Earlier"), tr("As played"), tr("Later"))
         is_line = check is None or check.earlier is not None
         places = LINE_PLACES if is_line else MEND_PLACES
         if check is not None and not is_line:

@@ -48,23 +48,23 @@ class ExportTray(Tray):
     """What was written."""
 
     def __init__(self, desk: Desk, actions: Actions) -> None:
-        super().__init__(desk, actions, Stage.EXPORT, tr("as it is heard"))
+        super().__init__(desk, actions, Stage.EXPORT, tr("as played back"))
         self._wants_loop = False
         self._left: float | None = None
         """The peak that somebody leaves as it is."""
         view = desk.view
-        self.add_label(tr("Kind of file"))
-        self.kind = Segmented(view, tr("Kind of file"), [words for words, _ in CHOICES])
-        self.precision = Segmented(view, tr("Depth"), DEPTHS)
+        self.add_label(tr("File format"))
+        self.kind = Segmented(view, tr("File format"), [words for words, _ in CHOICES])
+        self.precision = Segmented(view, tr("Bit depth"), DEPTHS)
         self.precision.set_index(1)
         self.kind.chosen.connect(self._on_kind)
         self.precision.chosen.connect(self._on_kind)
         self.add(self.kind)
         self.add(self.precision)
-        self.add_label(tr("What"))
-        self.side = Segmented(view, tr("What"), [tr("Edited"), tr("As played")])
+        self.add_label(tr("Content"))
+        self.side = Segmented(view, tr("Content"), [tr("Edited"), tr("As played")])
         self.side.chosen.connect(lambda _index: self._show())
-        self.span = Segmented(view, tr("Span"), [tr("All of it"), tr("The loop")])
+        self.span = Segmented(view, tr("Range"), [tr("All"), tr("Loop")])
         self.span.chosen.connect(self._on_span)
         self.add(self.side)
         self.add(self.span)
@@ -72,11 +72,11 @@ class ExportTray(Tray):
         self._build_over()
         self.write, self.stems = self.add_buttons("export", "export-stems")
         self.write.setObjectName("main")
-        self.add_label(tr("Mute and solo count. The click is never written."))
+        self.add_label(tr("Mute and solo apply. The metronome is never exported."))
         self.add_rule()
-        self.add_label(tr("Proof"), "heading")
+        self.add_label(tr("Joins"), "heading")
         self.proof = self.add_label("")
-        self.written = self.add_label(tr("Nothing was written yet."))
+        self.written = self.add_label(tr("Nothing exported yet."))
         self.finish()
         desk.store.changed.connect(self._show)
         desk.proving.proved.connect(self._show_proof)
@@ -86,27 +86,27 @@ class ExportTray(Tray):
     def _build_finish(self) -> None:
         """What becomes of it on its way into the file; nothing, where nothing is asked for."""
         view = self.desk.view
-        rates = [tr("as the session"), *(tr("{0:g} kHz", each / 1000) for each in RATES)]
-        self.rate = Combo(tr("Frames a second of the file"), rates)
+        rates = [tr("same as session"), *(tr("{0:g} kHz", each / 1000) for each in RATES)]
+        self.rate = Combo(tr("Sample rate of the file"), rates)
         self.rate.activated.connect(lambda _index: self._show())
-        self.row(tr("Rate")).addWidget(self.rate, 1)
-        self.aim = Segmented(view, tr("Level of the file"), [tr(aim.value) for aim in AIMS])
+        self.row(tr("Sample rate")).addWidget(self.rate, 1)
+        self.aim = Segmented(view, tr("Level"), [aim.label for aim in AIMS])
         self.aim.chosen.connect(self._on_aim)
         self.row(tr("Level")).addWidget(self.aim, 1)
-        self.level = ValueSlider(view, tr("Level to reach"), -36, 0, self._level_words, step=0.5, usual=-1.0)
+        self.level = ValueSlider(view, tr("Target level"), -36, 0, self._level_words, step=0.5, usual=-1.0)
         self.add(self.level)
-        self.tail = ValueSlider(view, tr("Ring after the end"), 0, MOST_TAIL, _seconds, step=0.1, usual=0)
-        self.tail.setToolTip(tr("So long what rings after the loop is written too"))
+        self.tail = ValueSlider(view, tr("Tail length"), 0, MOST_TAIL, _seconds, step=0.1, usual=0)
+        self.tail.setToolTip(tr("Export this much of the tail after the loop"))
         self.add(self.tail)
         self.dither = QCheckBox(tr("Dither"))
         self.dither.setChecked(True)
-        self.dither.setToolTip(tr("What is less than a step of 16 bits is kept, as noise"))
-        self.closes = QCheckBox(tr("The loop begins with its own ring"))
+        self.dither.setToolTip(tr("Add noise to hide rounding to 16 bits"))
+        self.closes = QCheckBox(tr("Wrap tail to loop start"))
         self.closes.toggled.connect(lambda _is_on: self._show())
-        self.closes.setToolTip(tr("What rings after the loop’s end is added to its start"))
-        self.marked = QCheckBox(tr("Tempo and sections in the file"))
+        self.closes.setToolTip(tr("Add the tail after the loop end to the loop start"))
+        self.marked = QCheckBox(tr("Include tempo and sections"))
         self.marked.setChecked(True)
-        self.marked.setToolTip(tr("So that they come back where it is opened: as cues, chapters and tags"))
+        self.marked.setToolTip(tr("Write tempo and sections as cues, chapters and tags"))
         for box in (self.dither, self.closes, self.marked):
             self.add(box)
 
@@ -119,7 +119,7 @@ class ExportTray(Tray):
             row.setSpacing(6)
             self.lowered = plain_button("", self._lower, row)
             self.as_float = plain_button(tr("Float"), self._write_float, row)
-            self.left = plain_button(tr("Leave"), self._leave, row)
+            self.left = plain_button(tr("Keep level"), self._leave, row)
             self.rows.addLayout(row)
 
     def _lower(self) -> None:
@@ -151,7 +151,7 @@ class ExportTray(Tray):
         if is_over and proof is not None:
             decibels = plain(decibels_of(proof.peak))
             self.over_words.setText(
-                tr("The mix is {0} dB over full scale: that is cut off in this kind of file.", decibels)
+                tr("The mix clips: {0} dB over full scale. Lower it, or choose float.", decibels)
             )
             self.lowered.setText(tr("Lower by {0} dB", decibels))
 
@@ -204,9 +204,9 @@ class ExportTray(Tray):
         session, wanted = self.desk.session, self.finish_wanted
         held = wanted.rate_for(self.encoding, session.rate)
         is_plain = wanted.aim is Aim.NOTHING and not (wanted.rate or wanted.closes or wanted.tail)
-        words = tr("as it is heard") if is_plain else tr("finished as said here")
+        words = tr("as played back") if is_plain else tr("with the settings below")
         if held != (wanted.rate or session.rate):
-            words = tr("held at {0:g} kHz", held / 1000)
+            words = tr("limited to {0:g} kHz", held / 1000)
         elif held != session.rate:
             words = tr("{0}, from the session’s {1:g} kHz", words, session.rate / 1000)
         if proof is not None and proof.peak > 0:
@@ -217,7 +217,7 @@ class ExportTray(Tray):
         """Ask where, then write."""
         encoding = self.encoding
         if encoding.suffix == ".flac" and self.precision.index == 2:
-            self.desk.say(tr("FLAC holds whole numbers: 24 bit is written."))
+            self.desk.say(tr("FLAC has no float format. 24 bit is used."))
         folder = self.desk.document.folder or Path.home()
         usual = str(folder / f"{self.desk.document.title}{encoding.suffix}")
         name, _ = QFileDialog.getSaveFileName(
@@ -230,7 +230,7 @@ class ExportTray(Tray):
         """Each track as a file, in a new folder."""
         folder = self.desk.document.folder or Path.home()
         usual = str(folder / tr("{0} stems", self.desk.document.title))
-        name, _ = QFileDialog.getSaveFileName(self, tr("A new folder for the stems"), usual, tr("Folder"))
+        name, _ = QFileDialog.getSaveFileName(self, tr("New folder for the stems"), usual, tr("Folder"))
         if name:
             self.export_stems(Path(name))
 
@@ -246,7 +246,7 @@ class ExportTray(Tray):
             )
 
         def show(written: list[Written]) -> None:
-            self.desk.say(tr("{0} written to “{1}”", counted(len(written), "stem"), folder))
+            self.desk.say(tr("Exported {0} to “{1}”", counted(len(written), "stem"), folder))
             over = sum(each.clipped for each in written)
             self.written.setText(_clipped_words(over) or f"“{folder.name}”\n{counted(len(written), 'stem')}")
 
@@ -305,10 +305,12 @@ class ExportTray(Tray):
         self._show_about(proof)
         if proof is None:
             self.proof.setText(
-                tr("Being listened to…") if self.desk.session.tracks else tr("There is nothing yet.")
+                tr("Checking joins…")
+                if self.desk.session.tracks
+                else tr("Nothing to export. Open a recording.")
             )
             return
-        clicks = tr("{0}: N goes there", counted(proof.clicks, "click")) if proof.clicks else tr("no clicks")
+        clicks = tr("{0} (N: next)", counted(proof.clicks, "click")) if proof.clicks else tr("no clicks")
         lines = [
             f"{counted(len(proof.joins), 'join')}, {clicks}",
             tr("peak {0} dB", plain(decibels_of(proof.peak))),
@@ -319,11 +321,11 @@ class ExportTray(Tray):
 
     def _show_progress(self, share: float) -> None:
         if self.desk.proving.proof is None:
-            self.proof.setText(tr("Being listened to: {0}", percent(100 * share)))
+            self.proof.setText(tr("Checking joins: {0}", percent(100 * share)))
 
     def _on_written(self, written: Written) -> None:
         over = _clipped_words(written.clipped)
-        self.written.setText("\n".join(filter(None, [tr("“{0}” is written", written.path.name), over])))
+        self.written.setText("\n".join(filter(None, [tr("Exported “{0}”", written.path.name), over])))
         self.exported.emit(written)
 
 
@@ -333,5 +335,7 @@ def _seconds(value: float) -> str:
 
 def _clipped_words(over: int) -> str:
     return (
-        "" if not over else tr("{0} over full scale: lower a level, or write float", counted(over, "sample"))
+        ""
+        if not over
+        else tr("{0} over full scale. Lower a level, or export float.", counted(over, "sample"))
     )

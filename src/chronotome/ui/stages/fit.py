@@ -3,7 +3,7 @@
 from collections.abc import Callable
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QLineEdit, QPushButton, QWidget
+from PySide6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QPushButton, QWidget
 
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.session.edits.fitting import (
@@ -24,6 +24,7 @@ from chronotome.ui.actions import Actions
 from chronotome.ui.commands.fit import FOLLOWING_WORDS, Guide, guide_of
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.choices import Choices
+from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import clock, counted, decibels, plain, share
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.soon import Soon
@@ -38,11 +39,11 @@ MOST_OPTIONS = 5
 WHOLE = 0.02
 SAME_TEMPO = 0.01
 SOURCES = {
-    "measured": tr("heard"),
+    "measured": tr("detected"),
     "name": tr("file name"),
-    "tag": tr("file’s tags"),
-    "length": tr("file’s length"),
-    "rounds": tr("what repeats in it"),
+    "tag": tr("file tags"),
+    "length": tr("file length"),
+    "rounds": tr("repetition"),
 }
 READS = list(Reads)
 WHO = list(Following)
@@ -55,7 +56,7 @@ class FitTray(Tray):
     """The decisions that everybody makes: tempo, bars, beat one, who follows whom. The rest folds."""
 
     def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
-        super().__init__(desk, actions, Stage.FIT, tr("bars and beats"))
+        super().__init__(desk, actions, Stage.FIT, tr("tempo, bars and beats"))
         self._fit, self._loops = commands.fit, commands.loops
         self._options: list[TempoOption] = []
         self._add_recording()
@@ -63,16 +64,16 @@ class FitTray(Tray):
         self.add_rule()
         self._add_following()
         self.add_rule()
-        with self.folded(tr("Correct the tempo: half, double, as measured")):
+        with self.folded(tr("Correct tempo")):
             self.add_buttons("half-time", "double-time")
             self.add_buttons("song-tempo", "as-measured")
-        with self.folded(tr("Bars by hand: a bar is here, every hit")):
+        with self.folded(tr("Number of bars")):
             self._add_by_hand()
-        with self.folded(tr("Loop from this recording")) as self.loop_fold:
+        with self.folded(tr("Create loop")) as self.loop_fold:
             self._add_loop()
         with self.folded(tr("Song")) as self.song:
             self.add_buttons("halve", "double", "use-measured")
-        with self.folded(tr("Click: sound, count-in, level")):
+        with self.folded(tr("Metronome")):
             self._add_click()
         self.finish()
         self._soon = Soon(self._show, self)
@@ -97,13 +98,12 @@ class FitTray(Tray):
         self.table.attach(button, name)
         return button
 
-    def _typed(self, name: str, width: int, keep: Callable[[], None]) -> QLineEdit:
-        edit = QLineEdit()
+    def _typed(self, name: str, width: int, keep: Callable[[str], None]) -> Field:
+        edit = Field(name, is_number=True)
         edit.setObjectName("figure")
         edit.setFixedWidth(width)
-        edit.setAccessibleName(name)
-        edit.setToolTip(tr("{0}: type it if you know it", name))
-        edit.editingFinished.connect(keep)
+        edit.setToolTip(tr("{0}: click to type, arrow keys to step", name))
+        edit.kept.connect(keep)
         return edit
 
     @staticmethod
@@ -113,13 +113,13 @@ class FitTray(Tray):
         return label
 
     def _add_recording(self) -> None:
-        self.heading = self.add_label(tr("Tempo of this recording"), "heading")
-        self.tempo = self._typed(tr("Tempo of the recording in beats per minute"), 84, self._on_tempo)
+        self.heading = self.add_label(tr("Recording tempo"), "heading")
+        self.tempo = self._typed(tr("Recording tempo in beats per minute"), 84, self._on_tempo)
         self.kind, self.sure = self._soft(), self._soft()
         self._row(self.tempo, self.kind, self.sure, stretched=1)
         self.options = QComboBox()
-        self.options.setAccessibleName(tr("Tempi it may have"))
-        self.options.setToolTip(tr("Every tempo it may have, and what speaks for it"))
+        self.options.setAccessibleName(tr("Possible tempi"))
+        self.options.setToolTip(tr("Possible tempi and their source"))
         self.options.activated.connect(lambda index: self._fit.choose(self._options[index]))
         shrink = QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon
         self.options.setSizeAdjustPolicy(shrink)
@@ -130,62 +130,62 @@ class FitTray(Tray):
         halved, doubled = self._button("half-bars", "÷ 2"), self._button("double-bars", "× 2")
         for button in (fewer, more, halved, doubled):
             button.setObjectName("step")
-        self.bars = self._typed(tr("How many bars the recording is"), 52, self._on_bars)
+        self.bars = self._typed(tr("Bars of the recording"), 52, self._on_bars)
         self.bars.setAlignment(Qt.AlignmentFlag.AlignHCenter)
         self.of = self._soft("bars")
         row = self._row(fewer, self.bars, more, self.of, halved, doubled, stretched=3)
         row.setSpacing(4)
         self.one = self._soft()
         self.one.setWordWrap(True)
-        self._row(self.one, self._button("beat-one", tr("Here")), stretched=0)
+        self._row(self.one, self._button("beat-one", tr("Set here")), stretched=0)
         self.check = self.add_label("", "soft")
         self.mends = self.add_buttons("mend-half", "mend-double", "mend-earlier", "mend-later")
 
     def _add_by_hand(self) -> None:
         self.add_buttons("bar-here", "tap")
-        self.add_label(tr("Beats come from"))
+        self.add_label(tr("Beat source"))
         self.reads = self.choice(
-            tr("Beats come from"),
-            [tr("Measured"), tr("Each hit"), tr("Bars")],
+            tr("Beat source"),
+            [tr("Detected"), tr("Hits are beats"), tr("Hits are bars")],
             lambda session, index: self._edit_reads(session, READS[index]),
             tr("Beats of the recording"),
         )
 
     def _add_following(self) -> None:
-        self.add_label(tr("Who follows whom"), "heading")
+        self.add_label(tr("Tempo sync"), "heading")
         rows = [(FOLLOWING_WORDS[who], "") for who in WHO]
-        self.who = Choices(self.desk.view, tr("Who follows whom"), rows)
+        self.who = Choices(self.desk.view, tr("Tempo sync"), rows)
         self.who.chosen.connect(lambda index: self._fit.set_following(WHO[index]))
         self.add(self.who)
         (self.straighten,) = self.add_buttons("straighten")
         self.smooth = self.choice(
-            tr("The grid bends"),
-            [tr("Beat by beat"), tr("Smoothed")],
+            tr("Tempo map"),
+            [tr("each beat"), tr("smoothed")],
             lambda session, index: set_smooth(session, index == 1),
-            tr("Bend the grid"),
+            tr("Set tempo map detail"),
         )
         self.steady = ValueSlider(
-            self.desk.view, tr("Steady"), 0, 100, lambda value: f"{value:.0f} %", usual=100
+            self.desk.view, tr("Evenness"), 0, 100, lambda value: f"{value:.0f} %", usual=100
         )
         self.add(self.steady)
-        self.bind(self.steady, self._set_steady, tr("Set steadiness"))
+        self.bind(self.steady, self._set_steady, tr("Set tempo evenness"))
         self.move_by = self.choice(
-            tr("Move by"),
+            tr("Method"),
             [tr("Cutting"), tr("Stretching"), tr("Tape")],
             lambda session, index: self._edit_move_by(session, MOVES[index]),
-            tr("Move by"),
+            tr("Method"),
         )
 
     def _add_loop(self) -> None:
         self.loop = self.add_label("", "soft")
         self.add_buttons("loop", "pull-loop")
         self.fade = ValueSlider(
-            self.desk.view, tr("Fade its ends"), 0, 50, lambda value: tr("{0:.0f} ms", value), usual=3
+            self.desk.view, tr("Fade length"), 0, 50, lambda value: tr("{0:.0f} ms", value), usual=3
         )
         self.fade.slid.connect(self._set_fade)
         self.fade.settled.connect(self._set_fade)
         self.add(self.fade)
-        self.drops = QCheckBox(tr("Drop the rest of the recording"))
+        self.drops = QCheckBox(tr("Discard the rest of the recording"))
         self.drops.toggled.connect(self._set_drops)
         self.add(self.drops)
         self.add_buttons("own-recording")
@@ -199,25 +199,23 @@ class FitTray(Tray):
     def _add_click(self) -> None:
         self.add_buttons("click", "tour")
         self.sound = self.choice(
-            tr("Sound of the click"),
+            tr("Metronome sound"),
             [tr("Wood"), tr("Tick"), tr("Bell")],
             lambda session, index: set_click(session, replace(session.click, sound=SOUNDS[index])),
-            tr("Sound of the click"),
+            tr("Metronome sound"),
         )
         self.count_in = self.choice(
             tr("Count-in"),
-            [tr("No count-in"), tr("1 bar"), tr("2 bars")],
+            [tr("Off"), tr("1 bar"), tr("2 bars")],
             lambda session, index: set_click(session, replace(session.click, count_in=COUNT_INS[index])),
             tr("Count-in"),
         )
-        self.accents = QCheckBox(tr("Accent on one"))
+        self.accents = QCheckBox(tr("Accent beat one"))
         self.accents.toggled.connect(self._set_accents)
         self.add(self.accents)
-        self.level = ValueSlider(
-            self.desk.view, tr("Level of the click"), -36, 6, decibels, step=1, usual=-12
-        )
+        self.level = ValueSlider(self.desk.view, tr("Metronome level"), -36, 6, decibels, step=1, usual=-12)
         self.add(self.level)
-        self.bind(self.level, self._set_level, tr("Set click level"))
+        self.bind(self.level, self._set_level, tr("Set metronome level"))
 
     # Edits
 
@@ -226,7 +224,7 @@ class FitTray(Tray):
         return set_click(session, replace(session.click, level=level))
 
     def _set_accents(self, is_on: bool) -> None:  # noqa: FBT001 - a signal's value
-        words = tr("Accent on one") if is_on else tr("No accent on one")
+        words = tr("Accent beat one") if is_on else tr("Accent off")
         self.desk.store.apply(
             lambda session: set_click(session, replace(session.click, accents=is_on)), words
         )
@@ -243,34 +241,21 @@ class FitTray(Tray):
         track = self.desk.view.focused
         return session if track is None else set_reads(session, track.id, reads)
 
-    def _on_tempo(self) -> None:
-        text = self.tempo.text().replace(",", ".")
-        shown = self._tempo_words(guide_of(self.desk))
-        if text == shown:
-            return
-        try:
-            tempo = float(text)
-        except ValueError:
-            tempo = 0.0
+    def _on_tempo(self, text: str) -> None:
+        tempo = number_in(text) or 0.0
         if SLOWEST <= tempo <= FASTEST:
             self._fit.set_tempo(tempo)
         else:
             self.desk.say(
-                tr("“{0}” is no tempo: {1:.0f} to {2:.0f} bpm.", self.tempo.text(), SLOWEST, FASTEST)
+                tr("The tempo “{0}” is invalid. Enter {1:.0f} to {2:.0f} bpm.", text, SLOWEST, FASTEST)
             )
-            self.tempo.setText(shown)
-        self.tempo.clearFocus()
 
-    def _on_bars(self) -> None:
-        number = number_in(self.bars.text())
-        if self.bars.text() != self._bars_shown and number is not None and number > 0:
+    def _on_bars(self, text: str) -> None:
+        number = number_in(text) or 0.0
+        if number > 0:
             self._fit.set_bars(number)
-        self.bars.setText(self._bars_shown)
-        self.bars.clearFocus()
 
     # Showing
-
-    _bars_shown = ""
 
     @staticmethod
     def _tempo_words(guide: Guide | None) -> str:
@@ -278,30 +263,25 @@ class FitTray(Tray):
 
     def _show(self) -> None:
         session, guide = self.desk.session, guide_of(self.desk)
-        self.song.say(tr("Song {0} bpm: halve, double, take", plain(session.tempo.beats_per_minute, 2)))
+        self.song.say(tr("Song: {0} bpm", plain(session.tempo.beats_per_minute, 2)))
         self.level.set_value(session.click.level)
         self.accents.setChecked(session.click.accents)
         self.sound.set_index(SOUNDS.index(session.click.sound))
         self.count_in.set_index(min(session.click.count_in, len(COUNT_INS) - 1))
-        if not self.tempo.hasFocus():
-            self.tempo.setText(self._tempo_words(guide))
+        self.tempo.show_text(self._tempo_words(guide))
         for widget in (self.tempo, self.bars, self.who, self.straighten, self.reads):
             widget.setEnabled(guide is not None)
         self._show_options(guide)
         implied = self._loops.implied()
-        self.loop.setText(
-            tr("Drag over the ruler to mark a rough span") if implied is None else implied.words
-        )
+        self.loop.setText(tr("Drag over the ruler to set the loop") if implied is None else implied.words)
         if guide is None:
             for label in (self.kind, self.sure, self.one, self.check):
                 label.setText("")
-            self._show_bars("")
+            self.bars.show_text("")
             return
         focused = self.desk.view.focused
         is_own = focused is not None and focused.id == guide.track.id
-        self.heading.setText(
-            tr("Tempo of this recording") if is_own else tr("Tempo of {0}", guide.track.name)
-        )
+        self.heading.setText(tr("Recording tempo") if is_own else tr("Tempo of {0}", guide.track.name))
         self._show_beats(guide)
         who = following_of(session, guide.track.id)
         self.who.set_index(WHO.index(who))
@@ -335,24 +315,19 @@ class FitTray(Tray):
         is_known = 0 <= chosen < len(self._options)
         self.sure.setText(tr("{0} sure", share(self._options[chosen].confidence)) if is_known else "")
 
-    def _show_bars(self, words: str) -> None:
-        self._bars_shown = words
-        if not self.bars.hasFocus():
-            self.bars.setText(words)
-
     def _show_beats(self, guide: Guide) -> None:
         fit, measured, beats = guide.recording.fit, guide.recording.measured, guide.beats
         metre = self.desk.session.metre
         self.of.setText(tr("bars of {0}/{1}", metre.beats, metre.unit))
         if beats is None:
-            self.kind.setText(tr("nothing known yet"))
-            self._show_bars("")
+            self.kind.setText(tr("unknown"))
+            self.bars.show_text("")
             self.one.setText(tr("Beat one not set"))
             return
         if fit.tempo is not None:
-            kind = tr("bpm, as you said")
+            kind = tr("bpm, set by you")
         elif fit.reads is not Reads.MEASURED:
-            kind = tr("bpm, from its hits")
+            kind = tr("bpm, from tapped or set beats")
         else:
             kind = tr("bpm, steady") if measured is not None and measured.is_constant else tr("bpm, drifting")
             swing = None if measured is None else measured.played_swing
@@ -361,11 +336,11 @@ class FitTray(Tray):
         self.kind.setText(kind)
         bars = bars_in(self.desk.session, guide.take)
         near = round(bars)
-        self._show_bars(str(near) if abs(bars - near) < WHOLE else plain(bars, 2))
+        self.bars.show_text(str(near) if abs(bars - near) < WHOLE else plain(bars, 2))
         if measured is not None and measured.metre != metre and measured.bar_confidence > 0.5:
-            self.of.setText(tr("bars, heard as {0}/{1}", measured.metre.beats, measured.metre.unit))
+            self.of.setText(tr("bars, detected: {0}/{1}", measured.metre.beats, measured.metre.unit))
         is_set = fit.beat_one is not None or any(pin.beat == 0 for pin in fit.pins)
-        said = tr("set") if is_set else tr("proposed")
+        said = tr("set") if is_set else tr("detected")
         self.one.setText(tr("Beat one  {0}  {1}", clock(beats.beat_one), said))
 
     def _show_checks(self, guide: Guide) -> None:
@@ -375,9 +350,9 @@ class FitTray(Tray):
         if here is not None:
             self.check.setText(f"{here.title.capitalize()}: {here.sentence}")
         elif checks:
-            self.check.setText(tr("{0} to check: N goes there", counted(len(checks), "bar")))
+            self.check.setText(tr("{0} to check (N: next)", counted(len(checks), "bar")))
         else:
-            self.check.setText(tr("From a chosen bar on, the beats are:") if beat is not None else "")
+            self.check.setText(tr("From the selected bar on:") if beat is not None else "")
         is_mendable = bool(checks) or beat is not None
         self.check.setVisible(is_mendable)
         for button in self.mends:

@@ -35,7 +35,7 @@ class GrooveRows(Rows):
         )
         self.beside(self.timing, self.loudness)
         self.blending = QPushButton(tr("Blend…"))
-        self.blending.setToolTip(tr("Blend the groove with another one"))
+        self.blending.setToolTip(tr("Blend with another groove"))
         self.blending.clicked.connect(self._ask_blend)
         self.add_buttons("take-groove", "keep-groove", more=(self.blending,))
         self.blend = ValueSlider(desk.view, tr("Blend"), 0, 100, percent)
@@ -61,7 +61,7 @@ class GrooveRows(Rows):
         """With which other groove."""
         groove = self.desk.groove
         if groove is None:
-            self.desk.say(tr("There is no groove to blend yet"))
+            self.desk.say(tr("No groove to blend. Extract one first."))
             return
         menu = QMenu(self)
         for other in (*self.desk.session.grooves, *self.offered):
@@ -74,7 +74,7 @@ class GrooveRows(Rows):
         groove = self.desk.groove
         if groove is not None:
             self._blend = (groove, other)
-            self.blend.set_value(0, tr("to {0}", other.name))
+            self.blend.set_value(0, tr("with {0}", other.name))
             self.blend.show()
 
     def _set_blend(self, session: Session, value: float) -> Session:

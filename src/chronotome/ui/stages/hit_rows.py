@@ -21,17 +21,17 @@ from chronotome.words import tr
 
 WAYS = (
     (tr("at onsets"), Cuts()),
-    (tr("at marks set by hand"), Cuts(At.MARKS)),
+    (tr("at hand-set onsets"), Cuts(At.MARKS)),
     (tr("at every bar"), None),
-    (tr("on lines of 1/2"), Cuts(At.LINES, step=2.0)),
-    (tr("on lines of 1/4"), Cuts(At.LINES, step=1.0)),
-    (tr("on lines of 1/8"), Cuts(At.LINES, step=0.5)),
-    (tr("on lines of 1/16"), Cuts(At.LINES, step=0.25)),
-    (tr("on lines of 1/32"), Cuts(At.LINES, step=0.125)),
-    *((tr("into {0} parts", parts), Cuts(At.PARTS, parts=parts)) for parts in (2, 4, 8, 16, 32)),
+    (tr("on 1/2 lines"), Cuts(At.LINES, step=2.0)),
+    (tr("on 1/4 lines"), Cuts(At.LINES, step=1.0)),
+    (tr("on 1/8 lines"), Cuts(At.LINES, step=0.5)),
+    (tr("on 1/16 lines"), Cuts(At.LINES, step=0.25)),
+    (tr("on 1/32 lines"), Cuts(At.LINES, step=0.125)),
+    *((tr("in {0} parts", parts), Cuts(At.PARTS, parts=parts)) for parts in (2, 4, 8, 16, 32)),
 )
 """How a clip is taken apart; None: by the song's bars."""
-LENGTHENED = (tr("cut"), tr("ring on"), tr("stretch"))
+LENGTHENED = (tr("source"), tr("tail"), tr("stretch"))
 
 
 def tilt_words(value: float) -> str:
@@ -47,10 +47,10 @@ class HitRows(Rows):
         self.sliders: dict[str, tuple[ValueSlider, float]] = {}
         self.head = self.add_label("", "heading")
         with self.section() as self.whole:
-            self.way = Combo(tr("Where the clip is cut into hits"), [words for words, _ in WAYS])
-            self.row(tr("Into hits")).addWidget(self.way, 1)
-            self.take_apart = QPushButton(tr("Take the clip apart"))
-            self.take_apart.setToolTip(tr("Take the clip apart as chosen, or what was swept over of it"))
+            self.way = Combo(tr("Slice position"), [words for words, _ in WAYS])
+            self.row(tr("Slice")).addWidget(self.way, 1)
+            self.take_apart = QPushButton(tr("Slice clip"))
+            self.take_apart.setToolTip(tr("Slice the clip, or the selected range, as set above"))
             self.take_apart.clicked.connect(self._take_apart)
             self.add(self.take_apart)
         with self.section() as self.apart:
@@ -99,27 +99,25 @@ class HitRows(Rows):
         return set_value(session, place, name, {take.slices.ids[each]: float(now[each]) + by for each in at})
 
     def _build_shape(self) -> None:
-        words = {"hear-onset": tr("Hear"), "reverse-clip": tr("Reverse"), "duplicate": tr("Copy")}
+        words = {"hear-onset": tr("Play"), "reverse-clip": tr("Reverse"), "duplicate": tr("Copy")}
         self._of_chosen = self._short_buttons(words)
         loud = self._slider("loudness", tr("Loudness"), -24, 12, decibels, 0.5, 1.0)
         pitch = self._slider("pitch", tr("Pitch"), -24, 24, semitones, 1.0, 1.0)
         pan = self._slider("pan", tr("Pan"), -100, 100, sides, 1.0, 0.01)
-        tilt = self._slider("tilt", tr("Dark to bright"), -12, 12, tilt_words, 1.0, 1.0)
+        tilt = self._slider("tilt", tr("Tone"), -12, 12, tilt_words, 1.0, 1.0)
         self.beside(loud, pan)
         self.beside(pitch, tilt)
         with self.folded(tr("Fades, start, length")) as self.fold:
             rise = self._slider(tr("fade in"), tr("Fade in"), 0, 500, milliseconds, 1.0, 1.0)
             fall = self._slider(tr("fade out"), tr("Fade out"), 0, 1000, milliseconds, 1.0, 1.0)
-            start = self._slider("start", tr("Starts later"), 0, 300, milliseconds, 1.0, 0.001)
+            start = self._slider("start", tr("Start offset"), 0, 300, milliseconds, 1.0, 0.001)
             length = self._slider("length", tr("Length"), 0, 2000, milliseconds, 5.0, 0.001)
             self.beside(rise, fall)
             self.beside(start, length)
-            self.longer = Segmented(
-                self.desk.view, tr("What becomes of a hit that is made longer"), list(LENGTHENED)
-            )
+            self.longer = Segmented(self.desk.view, tr("Fill of a lengthened hit"), list(LENGTHENED))
             self.longer.chosen.connect(self._choose_lengthened)
-            self.row(tr("Longer")).addWidget(self.longer, 1)
-            self._short_buttons({"by-tape": tr("Pitch with length"), "as-recorded": tr("As recorded")})
+            self.row(tr("Lengthen by")).addWidget(self.longer, 1)
+            self._short_buttons({"by-tape": tr("Pitch with length"), "as-recorded": tr("Reset")})
             self._short_buttons({"shape-ramp": tr("Ramp"), "shape-more": "+ 10 %", "shape-less": "− 10 %"})
 
     def _choose_lengthened(self, index: int) -> None:
@@ -127,23 +125,23 @@ class HitRows(Rows):
         self._slices.lengthen_by(Lengthen(index))
 
     def _build_places(self) -> None:
-        with self.folded(tr("Places, order, rhythm")) as self.places:
+        with self.folded(tr("Order and rhythm")) as self.places:
             self._short_buttons(
-                {"swap": tr("Swap"), "shuffle": tr("Shuffle"), "turn-order": tr("Turn round")}
+                {"swap": tr("Swap"), "shuffle": tr("Shuffle"), "turn-order": tr("Reverse order")}
             )
             self._short_buttons({"hits-double": tr("Double time"), "hits-half": tr("Half time")})
-            self._short_buttons({"join": tr("Glue"), "cut": tr("Cut here"), "fills": tr("Fill gaps")})
-            self._short_buttons({"take-rhythm": tr("Rhythm of…"), "share-bands": tr("Lows, highs…")})
-            self.pull = Combo(tr("What dragged hits are pulled to"), [tr("the grid")])
+            self._short_buttons({"join": tr("Join"), "cut": tr("Split"), "fills": tr("Fill gaps")})
+            self._short_buttons({"take-rhythm": tr("Copy rhythm…"), "share-bands": tr("Lows and highs…")})
+            self.pull = Combo(tr("Snap target for dragged hits"), [tr("grid")])
             self.pull.activated.connect(self._choose_pull)
-            self.row(tr("Pull to")).addWidget(self.pull, 1)
-            self._short_buttons({"whole": tr("Whole again"), "keep-whole": tr("Copy of it")})
+            self.row(tr("Snap to")).addWidget(self.pull, 1)
+            self._short_buttons({"whole": tr("Remove slicing"), "keep-whole": tr("Keep original")})
 
     def _build_choosing(self) -> None:
-        with self.folded(tr("Choose hits")) as self.choosing:
-            self._short_buttons({"choose-alike": tr("Alike"), "choose-others": tr("The others")})
+        with self.folded(tr("Select hits")) as self.choosing:
+            self._short_buttons({"choose-alike": tr("Similar"), "choose-others": tr("Invert")})
             self._short_buttons({"choose-low": tr("Low"), "choose-mid": tr("Mid"), "choose-high": tr("High")})
-            self._short_buttons({"choose-louder": tr("Louder…"), "choose-every": tr("Every…")})
+            self._short_buttons({"choose-louder": tr("Louder…"), "choose-every": tr("Every nth…")})
 
     def _choose_pull(self, index: int) -> None:
         view = self.desk.view
@@ -155,12 +153,12 @@ class HitRows(Rows):
         self.whole.setVisible(slices is None)
         self.apart.setVisible(slices is not None)
         if slices is None:
-            self.head.setText(tr("The clip is whole") if view.clip is not None else tr("No clip"))
+            self.head.setText(tr("Not sliced yet") if view.clip is not None else tr("No clip"))
             return
         self.head.setText(
-            tr("{0} of {1} chosen", counted(len(hits), "hit"), len(slices))
+            tr("{0} of {1} selected", counted(len(hits), "hit"), len(slices))
             if hits
-            else tr("{0}, none chosen", counted(len(slices), "hit"))
+            else tr("{0}, none selected", counted(len(slices), "hit"))
         )
         clip, at = view.clip, slices.at(hits[-1:])
         for button in self._of_chosen:
@@ -171,7 +169,7 @@ class HitRows(Rows):
                 slider.set_value(float(values_of(self.desk.session, clip.take, name)[at[0]]) / unit)
         self.longer.set_index(int(slices.column("lengthened")[at[0]]) if at else int(view.lengthens))
         names = [
-            tr("the grid"),
+            tr("grid"),
             *(tr("hits of {0}", self._slices.name_of(each)) for each in self._slices.others),
         ]
         if names != [self.pull.itemText(each) for each in range(self.pull.count())]:

@@ -3,7 +3,7 @@
 from collections.abc import Callable
 
 import numpy as np
-from PySide6.QtWidgets import QComboBox, QHBoxLayout, QPushButton, QSpinBox
+from PySide6.QtWidgets import QComboBox, QHBoxLayout, QPushButton
 
 from chronotome.dsp.bands import Band, Material
 from chronotome.session.counting import inside_of
@@ -14,9 +14,11 @@ from chronotome.session.onsets import Standing
 from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Near, Per, Sift
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
+from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.soon import Soon
+from chronotome.ui.controls.typed import number_in
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.onset_table import OnsetTable
@@ -25,26 +27,27 @@ from chronotome.ui.timeline.lens import Lens
 from chronotome.ui.view_state import MarkSnap, Stage
 from chronotome.words import tr
 
+LEAST_PARTS, MOST_PARTS = 2, 999
 MATERIAL_WORDS = {
-    None: tr("as heard"),
+    None: tr("detected"),
     Material.DRUMS: tr("drums"),
-    Material.STRUCK: tr("plucked, struck"),
+    Material.STRUCK: tr("plucked or struck"),
     Material.SUSTAINED: tr("bowed or sung"),
     Material.MIXED: tr("mixed"),
 }
 PER_WORDS = {
-    tr("every one"): Sift(),
+    tr("all onsets"): Sift(),
     tr("strongest per bar"): Sift(strongest_per=Per.BAR),
     tr("strongest per beat"): Sift(strongest_per=Per.BEAT),
-    tr("strongest in ¼ s"): Sift(strongest_per=Per.SECONDS, seconds=0.25),
-    tr("strongest in ½ s"): Sift(strongest_per=Per.SECONDS, seconds=0.5),
-    tr("strongest in 1 s"): Sift(strongest_per=Per.SECONDS, seconds=1.0),
-    tr("strongest in 2 s"): Sift(strongest_per=Per.SECONDS, seconds=2.0),
+    tr("strongest per ¼ s"): Sift(strongest_per=Per.SECONDS, seconds=0.25),
+    tr("strongest per ½ s"): Sift(strongest_per=Per.SECONDS, seconds=0.5),
+    tr("strongest per 1 s"): Sift(strongest_per=Per.SECONDS, seconds=1.0),
+    tr("strongest per 2 s"): Sift(strongest_per=Per.SECONDS, seconds=2.0),
 }
 NEAR_WORDS = {
     tr("anywhere"): Near.ANYWHERE,
     tr("near the grid"): Near.NEAR,
-    tr("far from the grid"): Near.FAR,
+    tr("off the grid"): Near.FAR,
 }
 GRID_WORDS = {
     tr("every bar"): 0.0,
@@ -60,15 +63,15 @@ PARTS_WORDS = tr("equal parts")
 
 class MarkTray(Tray):
     def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
-        super().__init__(desk, actions, Stage.MARK, tr("finds, and moves nothing"))
+        super().__init__(desk, actions, Stage.MARK, tr("detects hits, moves nothing"))
         self._commands = commands
-        self.material = self.combo(tr("Material"), list(MATERIAL_WORDS.values()), self._choose_material)
+        self.material = self.combo(tr("Instrument"), list(MATERIAL_WORDS.values()), self._choose_material)
         self.threshold = ValueSlider(
             desk.view, tr("Threshold"), 0, 100, lambda value: f"{value:.0f}", step=1, usual=USUAL_THRESHOLD
         )
         self.spacing = ValueSlider(
             desk.view,
-            tr("Least spacing"),
+            tr("Spacing"),
             0,
             120,
             lambda value: tr("{0:.0f} ms", value),
@@ -79,32 +82,28 @@ class MarkTray(Tray):
         both.setSpacing(14)
         for slider, edit, label in (
             (self.threshold, self._set_threshold, tr("Set threshold")),
-            (self.spacing, self._set_spacing, tr("Set least spacing")),
+            (self.spacing, self._set_spacing, tr("Set spacing")),
         ):
             both.addWidget(slider)
             self.bind(slider, edit, label, is_sifting=True)
         self.rows.addLayout(both)
-        with self.folded(tr("Sift more: bands, strongest, near lines")) as self.sift_fold:
+        with self.folded(tr("More filters")) as self.sift_fold:
             self.bands = self._band_row()
-            self.per = self.combo(tr("Of them"), list(PER_WORDS), self._set_per)
-            self.near = self.combo(tr("Where"), list(NEAR_WORDS), self._set_near)
+            self.per = self.combo(tr("Density"), list(PER_WORDS), self._set_per)
+            self.near = self.combo(tr("Position"), list(NEAR_WORDS), self._set_near)
         self.counts = self.add_label("", "figure")
         self.lens = Lens(desk)
         self.add(self.lens)
-        self.snap = Segmented(
-            desk.view, tr("A mark is pulled to"), [tr("attack"), tr("crossing"), tr("nothing")]
-        )
+        self.snap = Segmented(desk.view, tr("Onsets snap to"), [tr("attack"), tr("crossing"), tr("none")])
         self.snap.chosen.connect(lambda index: desk.view.set_mark_snap(MarkSnap(index)))
-        self.row(tr("Pulled to")).addWidget(self.snap, 1)
-        self._short_buttons(
-            {"add-onset": tr("Mark here"), "hear-onset": tr("Hear"), "lock-onset": tr("Lock")}
-        )
-        self._short_buttons({"keep-onset": tr("Keep"), "drop-onset": tr("Drop"), "pull-onset": tr("Pull")})
+        self.row(tr("Snap to")).addWidget(self.snap, 1)
+        self._short_buttons({"add-onset": tr("Add onset"), "hear-onset": tr("Play"), "lock-onset": tr("Pin")})
+        self._short_buttons({"keep-onset": tr("Keep"), "drop-onset": tr("Delete"), "pull-onset": tr("Snap")})
         self.onset_table = OnsetTable(desk)
         self.rows.addWidget(self.onset_table, 1)
-        with self.folded(tr("Instead of attacks: lines, equal parts")):
+        with self.folded(tr("Onsets at equal steps")):
             self._grid_row()
-            self._short_buttons({"find-hits": tr("Find hits"), "as-found": tr("As found")})
+            self._short_buttons({"find-hits": tr("Detect onsets"), "as-found": tr("Reset onsets")})
         for signal in (desk.view.focus_changed, desk.view.selection_changed, desk.view.snap_changed):
             signal.connect(self._show)
         self._soon = Soon(self._show, self)
@@ -126,25 +125,29 @@ class MarkTray(Tray):
         return buttons
 
     def _grid_row(self) -> None:
-        row = self.row(tr("Instead"))
+        row = self.row(tr("Divide into"))
         self.grid = QComboBox()
         self.grid.addItems([*GRID_WORDS, PARTS_WORDS])
-        self.grid.setAccessibleName(tr("Marks at lines instead of at attacks"))
-        self.parts = QSpinBox()
-        self.parts.setRange(2, 999)
-        self.parts.setValue(16)
-        self.parts.setAccessibleName(tr("Number of equal parts"))
+        self.grid.setAccessibleName(tr("Divide into equal steps"))
+        self.parts = Field(tr("Number of equal parts"), is_number=True)
+        self.parts.setObjectName("figure")
+        self.parts.setFixedWidth(44)
+        self.parts.show_text("16")
+        self.parts.kept.connect(self._on_parts)
         self.parts.hide()
         self.grid.currentTextChanged.connect(lambda words: self.parts.setVisible(words == PARTS_WORDS))
-        button = QPushButton(tr("Mark"))
-        button.setToolTip(
-            tr("Marks at these places instead of at attacks; undo, or As found, takes them back")
-        )
+        button = QPushButton(tr("Divide"))
+        button.setToolTip(tr("Replace onsets with onsets at equal steps. Reset onsets restores them."))
         button.clicked.connect(self._mark_grid)
         self.mark_grid = button
         row.addWidget(self.grid, 1)
         row.addWidget(self.parts)
         row.addWidget(button)
+
+    def _on_parts(self, text: str) -> None:
+        number = number_in(text)
+        if number is not None:
+            self.parts.show_text(str(round(min(MOST_PARTS, max(LEAST_PARTS, number)))))
 
     # Editing
 
@@ -170,32 +173,32 @@ class MarkTray(Tray):
 
     def _set_bands(self) -> None:
         chosen = tuple(band for band, button in zip(Band, self.bands, strict=True) if button.isChecked())
-        self._change_sift(lambda sift: replace(sift, bands=chosen), tr("Choose bands"))
+        self._change_sift(lambda sift: replace(sift, bands=chosen), tr("Filter bands"))
 
     def _set_per(self, index: int) -> None:
         wanted = list(PER_WORDS.values())[index]
         self._change_sift(
             lambda sift: replace(sift, strongest_per=wanted.strongest_per, seconds=wanted.seconds),
-            tr("Thin onsets"),
+            tr("Limit onset density"),
         )
 
     def _set_near(self, index: int) -> None:
         grid = self.desk.view.recipe.grid
         near = list(NEAR_WORDS.values())[index]
-        self._change_sift(lambda sift: replace(sift, near=near, grid=grid), tr("Choose onsets by the grid"))
+        self._change_sift(lambda sift: replace(sift, near=near, grid=grid), tr("Filter onsets by grid"))
 
     def _choose_material(self, index: int) -> None:
         recording = self._recording
         if recording is not None:
             material = list(MATERIAL_WORDS)[index]
             self.desk.store.apply(
-                lambda session: choose_material(session, recording.content, material), tr("Choose material")
+                lambda session: choose_material(session, recording.content, material), tr("Set material")
             )
 
     def _mark_grid(self) -> None:
         words = self.grid.currentText()
         if words == PARTS_WORDS:
-            self._commands.marks.in_parts(self.parts.value())
+            self._commands.marks.in_parts(int(self.parts.text()))
         else:
             self._commands.marks.on_grid(GRID_WORDS[words] * self.desk.session.metre.beat)
 
@@ -215,8 +218,8 @@ class MarkTray(Tray):
         candidates = int(np.count_nonzero(inside_of(self.desk.session, shown.take)))
         by_hand = int(np.count_nonzero(recording.onsets.standing_array != Standing.BY_STRENGTH))
         checks = len(mark_checks_of(self.desk.session, shown.track, shown.take))
-        more = tr("{0} to check", checks) if checks else tr("{0} by hand", by_hand)
-        self.counts.setText(tr("{0} · {1} left out · {2}", counted(hits, "onset"), candidates - hits, more))
+        more = tr("{0} to check", checks) if checks else tr("{0} set by hand", by_hand)
+        self.counts.setText(tr("{0} · {1} hidden · {2}", counted(hits, "onset"), candidates - hits, more))
 
     def _show_sift(self, sift: Sift) -> None:
         self.spacing.set_value(sift.least_spacing)
@@ -233,7 +236,7 @@ class MarkTray(Tray):
         if not recording.is_analysed:
             heard = "…"
         self.material.setItemText(
-            0, tr("as heard") if recording.is_material_chosen else tr("as heard: {0}", heard)
+            0, tr("detected") if recording.is_material_chosen else tr("auto: {0}", heard)
         )
         chosen = recording.material if recording.is_material_chosen else None
         self.material.setCurrentIndex(list(MATERIAL_WORDS).index(chosen))

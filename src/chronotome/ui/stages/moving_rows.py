@@ -17,9 +17,9 @@ from chronotome.words import tr
 
 WAYS = tuple(MoveBy)
 KEEPS_WORDS = {
-    Keeps.HEARD: tr("as heard"),
-    Keeps.DRUMS: tr("drums: noise and tails"),
-    Keeps.ONE_NOTE: tr("one note at a time"),
+    Keeps.HEARD: tr("detected"),
+    Keeps.DRUMS: tr("drums"),
+    Keeps.ONE_NOTE: tr("single notes"),
     Keeps.CHORDS: tr("chords and mixes"),
 }
 
@@ -31,17 +31,17 @@ class MovingRows(Rows):
         super().__init__(desk, actions)
         self._commands = commands
         self.way = self.choice(
-            tr("Move the audio by"),
-            [tr(str(way).capitalize()) for way in WAYS],
+            tr("Method"),
+            [way.label.capitalize() for way in WAYS],
             lambda session, index: self._commands.edited(session, by=WAYS[index]),
-            tr("Move the audio another way"),
+            tr("Change method"),
         )
         with self.section() as self._keeping:
-            self.keeps = self.combo(tr("Keeps"), list(KEEPS_WORDS.values()), self._choose_keeps)
+            self.keeps = self.combo(tr("Material"), list(KEEPS_WORDS.values()), self._choose_keeps)
         with self.section() as self._filling:
-            row = self.row(tr("Gaps"))
-            self.fill = Combo(tr("Gaps"), [tr(str(fill)) for fill in Fill])
-            self.crossing = Combo(tr("Curve of the crossfade"), [tr(str(each)) for each in Crossing])
+            row = self.row(tr("Gap fill"))
+            self.fill = Combo(tr("Gap fill"), [fill.label for fill in Fill])
+            self.crossing = Combo(tr("Crossfade curve"), [each.label for each in Crossing])
             self.fill.activated.connect(self._choose_fill)
             self.crossing.activated.connect(self._choose_crossing)
             row.addWidget(self.fill, 3)
@@ -53,13 +53,13 @@ class MovingRows(Rows):
         self.pitch = ValueSlider(
             desk.view, tr("Pitch"), -MOST_SEMITONES, MOST_SEMITONES, _pitch_words, usual=0
         )
-        self.bears = self._slider(tr("Bears up to"), "bears", 1.05, 3.0, "×", step=0.05, usual=USUAL_BEARS)
+        self.bears = self._slider(tr("Stretch limit"), "bears", 1.05, 3.0, "×", step=0.05, usual=USUAL_BEARS)
         self.bind(
             self.pitch,
             lambda session, value: self._commands.edited(session, semitones=value),
             tr("Set pitch"),
         )
-        self.formants = QCheckBox(tr("A voice keeps its colour at that pitch"))
+        self.formants = QCheckBox(tr("Keep formants"))
         self.formants.clicked.connect(commands.toggle_formants)
 
     def _slider(
@@ -77,13 +77,13 @@ class MovingRows(Rows):
         return slider
 
     def _choose_keeps(self, index: int) -> None:
-        self._commands.set(tr("Choose material"), keeps=list(KEEPS_WORDS)[index])
+        self._commands.set(tr("Set material"), keeps=list(KEEPS_WORDS)[index])
 
     def _choose_fill(self, index: int) -> None:
-        self._commands.set(tr("Fill gaps otherwise"), fill=list(Fill)[index])
+        self._commands.set(tr("Change gap fill"), fill=list(Fill)[index])
 
     def _choose_crossing(self, index: int) -> None:
-        self._commands.set(tr("Cross otherwise"), crossing=list(Crossing)[index])
+        self._commands.set(tr("Change crossfade curve"), crossing=list(Crossing)[index])
 
     def show_of(self, track: Track, take: Take | None) -> None:
         """As a track that leads is moved, or one of its takes."""
@@ -93,7 +93,7 @@ class MovingRows(Rows):
         self.way.set_index(WAYS.index(moving.by))
         heard = engine_of(MoveBy.STRETCHING, Keeps.HEARD, material)
         self.keeps.setItemText(
-            0, tr("as heard: {0}", tr("drums") if heard is EngineName.DRUMS else tr("chords and mixes"))
+            0, tr("detected: {0}", tr("drums") if heard is EngineName.DRUMS else tr("chords and mixes"))
         )
         self.keeps.setCurrentIndex(list(KEEPS_WORDS).index(moving.keeps))
         self._keeping.setVisible(moving.by is MoveBy.STRETCHING)

@@ -22,7 +22,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
 
-HEADERS = (tr("time"), tr("bar"), tr("strong"), tr("band"), tr("lock"))
+HEADERS = (tr("time"), tr("bar"), tr("strength"), tr("band"), tr("pin"))
 ROW = 20
 WIDTHS = (74, 50, 52, 38, 46)
 Index = QModelIndex | QPersistentModelIndex
@@ -75,7 +75,7 @@ class OnsetModel(QAbstractTableModel):
             hit_words(float(self._beats[place]), self._metre),
             f"{onsets.strengths[place]:.0f}",
             tr(Band(onsets.bands[place]).name.lower()),
-            tr("locked") if onsets.lock_array[place] else "",
+            tr("pinned") if onsets.lock_array[place] else "",
         )[index.column()]
 
 

@@ -18,15 +18,17 @@ class PairRows(Rows):
     def __init__(self, desk: Desk, actions: Actions, commands: TightenCommands) -> None:
         super().__init__(desk, actions)
         self._commands = commands
-        self.follows = self.combo(tr("Follows"), [], self._choose_take)
+        self.follows = self.combo(tr("Follow"), [], self._choose_take)
         self.within = ValueSlider(
-            desk.view, tr("Pair within"), 5, 300, lambda value: tr("±{0:.0f} ms", value), step=5, usual=90
+            desk.view, tr("Pair window"), 5, 300, lambda value: tr("±{0:.0f} ms", value), step=5, usual=90
         )
-        self.bind(self.within, self._set_within, tr("Set pairing"))
+        self.bind(self.within, self._set_within, tr("Set pair window"))
         self.add(self.within)
-        self.alones = Segmented(desk.view, tr("Hits alone"), [tr("along"), tr("as played"), tr("silent")])
+        self.alones = Segmented(
+            desk.view, tr("Unpaired hits"), [tr("move along"), tr("as played"), tr("mute")]
+        )
         self.alones.chosen.connect(self._choose_alone)
-        self.row(tr("Alone")).addWidget(self.alones, 1)
+        self.row(tr("Unpaired")).addWidget(self.alones, 1)
         self.add_buttons("break-pair", "pair-found", "hear-pair")
         desk.store.watch(self, self._fill, lambda session: session.tracks)
         desk.view.focus_changed.connect(self._fill)
@@ -46,7 +48,7 @@ class PairRows(Rows):
         self._commands.match(self.follows.itemData(index))
 
     def _choose_alone(self, index: int) -> None:
-        self.desk.store.apply(lambda session: self._with(session, alone=ALONES[index]), tr("Hits alone"))
+        self.desk.store.apply(lambda session: self._with(session, alone=ALONES[index]), tr("Unpaired hits"))
 
     def _set_within(self, session: Session, value: float) -> Session:
         return self._with(session, within=value)

@@ -31,7 +31,7 @@ BEATS = (1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0, 12.0, 16.0, 32.0)
 ROUNDS = (1, 2, 3, 4, 6, 8, 12, 16)
 KEYS = 3 * len(KEY_NAMES)
 """That a slice can be put on by the list."""
-EVERYS = (tr("every round"), tr("1 of 2"), tr("1 of 3"), tr("1 of 4"), tr("1 of 8"))
+EVERYS = (tr("every cycle"), tr("1 of 2"), tr("1 of 3"), tr("1 of 4"), tr("1 of 8"))
 EVERY_NUMBERS = (1, 2, 3, 4, 8)
 
 
@@ -83,7 +83,7 @@ class PatternRows(Rows):
         return slider
 
     def _build_steps(self) -> None:
-        words = {"hear-onset": tr("Hear"), "duplicate": tr("Copy"), "choose-same": tr("All of it")}
+        words = {"hear-onset": tr("Play"), "duplicate": tr("Copy"), "choose-same": tr("All")}
         self._of_chosen = self._short_buttons(words)
         loud = self._slider("loudness", -24, 12, decibels, 0.5)
         length = self._slider("lengths", 0, 4, own_or_notes, 0.0625)
@@ -96,54 +96,50 @@ class PatternRows(Rows):
         chance = self._slider("chances", 0, 100, _share, 5.0, 0.01, 100.0)
         repeats = self._slider("repeats", 1, 8, times, 1.0, usual=1.0)
         slope = self._slider("slopes", -24, 24, _slope, 1.0)
-        self.every = Combo(tr("In which rounds the steps sound"), list(EVERYS))
+        self.every = Combo(tr("Cycles in which the steps play"), list(EVERYS))
         self.every.activated.connect(self._choose_every)
         self.beside(chance, repeats)
         self.add(slope)
-        self.row(tr("Sounds in")).addWidget(self.every, 1)
-        self._short_buttons({"chance-again": tr("Draw again"), "chance-keep": tr("Keep this round")})
+        self.row(tr("Play in")).addWidget(self.every, 1)
+        self._short_buttons({"chance-again": tr("Redraw"), "chance-keep": tr("Keep this cycle")})
 
     def _build_pattern(self) -> None:
-        self.which = Combo(tr("The pattern that the clip plays"), [])
+        self.which = Combo(tr("Pattern of the clip"), [])
         self.which.activated.connect(self._choose_pattern)
-        self.row(tr("Plays")).addWidget(self.which, 1)
-        self.beats = Combo(tr("Length of one round"), [])
+        self.row(tr("Pattern")).addWidget(self.which, 1)
+        self.beats = Combo(tr("Length of one cycle"), [])
         self.beats.activated.connect(self._choose_beats)
         self.row(tr("Length")).addWidget(self.beats, 1)
-        self.rounds = Combo(tr("How many times the clip plays it"), [])
+        self.rounds = Combo(tr("Number of pattern cycles"), [])
         self.rounds.activated.connect(self._choose_rounds)
-        self.row(tr("Rounds")).addWidget(self.rounds, 1)
+        self.row(tr("Cycles")).addWidget(self.rounds, 1)
         self._short_buttons(
-            {"pattern-empty": tr("New"), "pattern-vary": tr("Vary"), "pattern-again": tr("Again")}
+            {"pattern-empty": tr("New"), "pattern-vary": tr("Vary"), "pattern-again": tr("Repeat")}
         )
         self._short_buttons(
-            {"layer-up": tr("Octave up"), "layer-down": tr("Octave down"), "layer-free": tr("Free")}
+            {"layer-up": tr("Octave up"), "layer-down": tr("Octave down"), "layer-free": tr("Detach")}
         )
         self._short_buttons({"pattern-open": tr("Open…"), "pattern-save": tr("Save…")})
 
     def _build_kit(self) -> None:
-        self.pitch = ValueSlider(
-            self.desk.view, tr("Pitch of the whole kit"), -24, 24, semitones, step=1.0, usual=0.0
-        )
-        self.bind(self.pitch, self._set_kit_pitch, tr("Pitch of the kit"))
+        self.pitch = ValueSlider(self.desk.view, tr("Kit pitch"), -24, 24, semitones, step=1.0, usual=0.0)
+        self.bind(self.pitch, self._set_kit_pitch, tr("Set kit pitch"))
         self.add(self.pitch)
-        self.by_tape = Segmented(
-            self.desk.view, tr("What pitch does to length"), [tr("by tape"), tr("length kept")]
-        )
+        self.by_tape = Segmented(self.desk.view, tr("Pitch mode"), [tr("tape"), tr("keep length")])
         self.by_tape.chosen.connect(
-            lambda index: self._patterns.kits.set_kit(tr("Pitch of the kit otherwise"), by_tape=index == 0)
+            lambda index: self._patterns.kits.set_kit(tr("Change pitch mode of kit"), by_tape=index == 0)
         )
         self.row(tr("Pitch")).addWidget(self.by_tape, 1)
-        self._short_buttons({"kit-fits": tr("Fit the song’s tempo"), "add-to-keys": tr("Add hits")})
+        self._short_buttons({"kit-fits": tr("Fit to tempo"), "add-to-keys": tr("Add hits")})
 
     def _build_slice(self) -> None:
         """Of the slices of the chosen steps: whatever plays them is otherwise."""
-        self.key = Combo(tr("The key of the slice"), [key_name(each) for each in range(KEYS)])
+        self.key = Combo(tr("Key of the slice"), [key_name(each) for each in range(KEYS)])
         self.key.activated.connect(self._patterns.kits.put_slice_on)
         self.row(tr("Key")).addWidget(self.key, 1)
         loud = self._slice_slider("loudness", tr("Loudness"), -24, 12, decibels, 0.5)
         pitch = self._slice_slider("semitones", tr("Pitch"), -24, 24, semitones, 1.0)
-        tilt = self._slice_slider("tilt", tr("Dark to bright"), -12, 12, tilt_words, 1.0)
+        tilt = self._slice_slider("tilt", tr("Tone"), -12, 12, tilt_words, 1.0)
         pan = self._slice_slider("pan", tr("Pan"), -100, 100, sides, 1.0, 0.01)
         rise = self._slice_slider("fade_in", tr("Fade in"), 0, 250, milliseconds, 1.0)
         fall = self._slice_slider("fade_out", tr("Fade out"), 0, 500, milliseconds, 1.0)
@@ -151,20 +147,18 @@ class PatternRows(Rows):
             self.beside(one, other)
         self._short_buttons({"reverse-clip": tr("Reverse")})
         self.choke = Combo(
-            tr("Choke group of the slices of chosen steps"),
+            tr("Choke group of selected slices"),
             [tr("no group"), *(tr("group {0}", n) for n in range(1, 9))],
         )
         self.choke.activated.connect(
             lambda index: self._patterns.kits.set_slices(tr("Choke group"), choke=index)
         )
-        self.row(tr("Choked by")).addWidget(self.choke, 1)
-        self.held = Segmented(
-            self.desk.view, tr("How long slices sound"), [tr("to the end"), tr("while held")]
-        )
+        self.row(tr("Choke group")).addWidget(self.choke, 1)
+        self.held = Segmented(self.desk.view, tr("Set trigger mode"), [tr("one-shot"), tr("while held")])
         self.held.chosen.connect(
-            lambda index: self._patterns.kits.set_slices(tr("How long slices sound"), is_held=index == 1)
+            lambda index: self._patterns.kits.set_slices(tr("Set trigger mode"), is_held=index == 1)
         )
-        self.row(tr("Sounds")).addWidget(self.held, 1)
+        self.row(tr("Trigger")).addWidget(self.held, 1)
 
     def _slice_slider(  # noqa: PLR0917 - what a slider is
         self,
@@ -198,7 +192,7 @@ class PatternRows(Rows):
         store = self.desk.store
         number = EVERY_NUMBERS[index]
         store.apply(
-            lambda session: self._patterns.set_shape(session, "everys", number), tr("Rounds of steps")
+            lambda session: self._patterns.set_shape(session, "everys", number), tr("Set cycles of steps")
         )
 
     def _choose_pattern(self, index: int) -> None:
@@ -228,9 +222,9 @@ class PatternRows(Rows):
         if pattern is None or kit is None:
             return
         self.head.setText(
-            tr("{0} of {1} chosen", counted(len(steps), "step"), len(pattern))
+            tr("{0} of {1} selected", counted(len(steps), "step"), len(pattern))
             if steps
-            else tr("{0}, none chosen", counted(len(pattern), "step"))
+            else tr("{0}, none selected", counted(len(pattern), "step"))
         )
         at = pattern.at(steps[-1:])
         for button in self._of_chosen:

@@ -2,13 +2,13 @@
 
 from functools import partial
 
-from PySide6.QtWidgets import QLineEdit
-
 from chronotome.session.edits.clips import set_clip
 from chronotome.session.edits.tracks import rename, set_level, set_pan
+from chronotome.session.limits import LONGEST_NAME
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
+from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import counted, decibels, milliseconds, sides
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
@@ -41,7 +41,7 @@ class ReworkTray(Tray):
             self.locked = self.add_label("")
             self.add_buttons("lock")
             self.unlock, self.guide = self.add_buttons("unlock", "make-guide")
-            self.add_label(tr("Tracks that are locked move by the amounts of their guide."))
+            self.add_label(tr("Locked tracks move together. The guide sets the amounts."))
         self.add_buttons("add-track", "remove-track")
         self.finish()
         self._is_whole = False
@@ -52,15 +52,13 @@ class ReworkTray(Tray):
 
     def _build_clip(self) -> None:
         desk = self.desk
-        self.clip_level = ValueSlider(
-            desk.view, tr("Loudness of the clip"), -60, 12, decibels, step=0.5, usual=0
-        )
+        self.clip_level = ValueSlider(desk.view, tr("Clip loudness"), -60, 12, decibels, step=0.5, usual=0)
         self.fade_in = ValueSlider(desk.view, tr("Fade in"), 0, LONGEST_FADE, milliseconds, step=5, usual=0)
         self.fade_out = ValueSlider(desk.view, tr("Fade out"), 0, LONGEST_FADE, milliseconds, step=5, usual=0)
         for slider, name, label, unit in (
             (self.clip_level, "level", tr("Set clip loudness"), 1.0),
-            (self.fade_in, "fade_in", tr("Fade the clip in"), 1000.0),
-            (self.fade_out, "fade_out", tr("Fade the clip out"), 1000.0),
+            (self.fade_in, "fade_in", tr("Fade in clip"), 1000.0),
+            (self.fade_out, "fade_out", tr("Fade out clip"), 1000.0),
         ):
             self.bind(slider, partial(self._set_clips, name=name, unit=unit), label)
         self.add(self.clip_level)
@@ -70,11 +68,11 @@ class ReworkTray(Tray):
         self.add_buttons("mute-clip", "reverse-clip")
 
     def _build_track(self) -> None:
-        self.name = QLineEdit()
-        self.name.setAccessibleName(tr("Name of the track"))
-        self.name.editingFinished.connect(self._on_name)
+        self.name = Field(tr("Track name"))
+        self.name.setMaxLength(LONGEST_NAME)
+        self.name.kept.connect(self._on_name)
         self.add(self.name)
-        self.level = ValueSlider(self.desk.view, tr("Loudness"), -60, 12, decibels, step=0.5, usual=0)
+        self.level = ValueSlider(self.desk.view, tr("Level"), -60, 12, decibels, step=0.5, usual=0)
         self.bind(self.level, self._set_level, tr("Set level"))
         self.pan = ValueSlider(self.desk.view, tr("Pan"), -100, 100, sides, step=1, usual=0)
         self.bind(self.pan, self._set_pan, tr("Pan track"))
@@ -105,7 +103,7 @@ class ReworkTray(Tray):
         number = 0 if track is None else [each.id for each in track.clips].index(clip.id) + 1
         of = 0 if track is None else len(track.clips)
         self.clip.say(
-            counted(chosen, "clip") + tr(" chosen") if chosen > 1 else tr("Clip {0} of {1}", number, of)
+            counted(chosen, "clip") + tr(" selected") if chosen > 1 else tr("Clip {0} of {1}", number, of)
         )
         self.clip_level.set_value(clip.level)
         self.fade_in.set_value(1000 * clip.fade_in)
@@ -132,11 +130,10 @@ class ReworkTray(Tray):
         track = self.desk.view.focused
         return session if track is None else set_pan(session, track.id, value / 100)
 
-    def _on_name(self) -> None:
-        track, name = self.desk.view.focused, self.name.text()
-        if track is not None and name != track.name:
+    def _on_name(self, name: str) -> None:
+        track = self.desk.view.focused
+        if track is not None:
             self.desk.store.apply(lambda session: rename(session, track.id, name), tr("Rename track"))
-        self.name.clearFocus()
 
     def _show(self) -> None:
         track, session = self.desk.view.focused, self.desk.session
@@ -146,15 +143,14 @@ class ReworkTray(Tray):
         self._show_clip()
         self._show_hits()
         self.track.say(tr("Track · {0}", track.name))
-        if not self.name.hasFocus():
-            self.name.setText(track.name)
+        self.name.show_text(track.name)
         self.level.set_value(track.level)
         self.pan.set_value(100 * track.pan)
         group = session.group_of(track.id)
         for button in (self.unlock, self.guide):
             button.setVisible(group is not None)
         if group is None:
-            self.locked.setText(tr("{0} moves by itself", track.name))
+            self.locked.setText(tr("{0} is not locked", track.name))
         else:
             names = [session.track(each).name for each in group.tracks]
-            self.locked.setText(tr("{0} · led by {1}", ", ".join(names), session.track(group.guide).name))
+            self.locked.setText(tr("{0} · guide: {1}", ", ".join(names), session.track(group.guide).name))

@@ -34,7 +34,7 @@ STEPS = {
 KINDS = ("loudness", "pan", "semitones", "start", "timing")
 MOST = {"loudness": 24.0, "pan": 1.0, "semitones": 24.0, "start": 200.0, "timing": 100.0}
 """Of each kind, at 100 % of the slider."""
-KIND_WORDS = (tr("loud"), tr("pan"), tr("pitch"), tr("start"), tr("time"))
+KIND_WORDS = (tr("level"), tr("pan"), tr("pitch"), tr("start"), tr("time"))
 
 
 def _decibels(value: float) -> str:
@@ -57,27 +57,25 @@ class RollRows(Rows):
         self._slices = slices
         with self.folded(tr("Roll")) as self.fold:
             row = self.row(tr("Repeats"))
-            self.count = Combo(tr("Repeats of the roll"), [tr("single hit"), *(str(each) for each in COUNTS)])
-            self.step = Combo(tr("How far apart repeats are"), list(STEPS))
+            self.count = Combo(tr("Roll repeats"), [tr("single hit"), *(str(each) for each in COUNTS)])
+            self.step = Combo(tr("Repeat spacing"), list(STEPS))
             for combo, do in ((self.count, self._choose_count), (self.step, self._choose_step)):
                 combo.activated.connect(do)
                 row.addWidget(combo, 1)
             self.sliders = {
                 "first": self._slider(tr("First"), -24, 12, _decibels, 0.5, self._loudness(0)),
                 "last": self._slider(tr("Last"), -24, 12, _decibels, 0.5, self._loudness(1)),
-                "pitch": self._slider(tr("Pitch up to"), -24, 24, _semitones, 1.0, self._pitch),
-                "pan": self._slider(tr("Pan to"), -100, 100, sides, 5.0, self._pan),
-                "hurry": self._slider(tr("Faster and faster"), -3, 3, _hurry, 0.1, self._hurry),
+                "pitch": self._slider(tr("End pitch"), -24, 24, _semitones, 1.0, self._pitch),
+                "pan": self._slider(tr("End pan"), -100, 100, sides, 5.0, self._pan),
+                "hurry": self._slider(tr("Acceleration"), -3, 3, _hurry, 0.1, self._hurry),
             }
             self.beside(self.sliders["first"], self.sliders["last"])
             self.beside(self.sliders["pitch"], self.sliders["pan"])
-            self.back = Segmented(
-                desk.view, tr("Pitch and pan of the roll"), [tr("one way"), tr("there and back")]
-            )
-            self.back.chosen.connect(lambda index: self._set(tr("Ramps of the roll"), returns=bool(index)))
+            self.back = Segmented(desk.view, tr("Roll pitch and pan"), [tr("ramp"), tr("up and back")])
+            self.back.chosen.connect(lambda index: self._set(tr("Set roll ramps"), returns=bool(index)))
             self.add(self.sliders["hurry"])
             self.add(self.back)
-            self.add_buttons("roll-hits")[0].setText(tr("Make single hits"))
+            self.add_buttons("roll-hits")[0].setText(tr("Expand to hits"))
 
     def _slider(  # noqa: PLR0917 - what a slider is
         self,
@@ -132,14 +130,14 @@ class RollRows(Rows):
         elif index <= len(COUNTS):
             self._set(tr("Repeats"), count=COUNTS[index - 1], step=0.0)
             if roll is not None and roll.step:
-                self.desk.say(tr("{0}, evenly: they are not on the grid any more", self._said()))
+                self.desk.say(tr("{0}, evenly spaced: off the grid", self._said()))
 
     def _choose_step(self, index: int) -> None:
         roll, step = self._slices.roll, list(STEPS.values())[index]
         count = {} if step or roll is None or not roll.step else {"count": max(2, self._repeats(roll))}
         self._set(tr("Repeats"), step=step, **count)
         if step:
-            self.desk.say(tr("{0}: as many as the hit has room for", self._said()))
+            self.desk.say(tr("{0}: as many as fit into the hit", self._said()))
 
     def _said(self) -> str:
         roll = self._slices.roll
@@ -199,19 +197,19 @@ class ScatterRows(Rows):
     def __init__(self, desk: Desk, actions: Actions, slices: SliceCommands) -> None:
         super().__init__(desk, actions)
         self._slices = slices
-        with self.folded(tr("Scatter")) as self.fold:
-            self.kind = Segmented(desk.view, tr("What is scattered"), list(KIND_WORDS))
+        with self.folded(tr("Random")) as self.fold:
+            self.kind = Segmented(desk.view, tr("Random property"), list(KIND_WORDS))
             self.kind.setMinimumWidth(0)
             self.kind.chosen.connect(lambda _index: self.show_scatter())
             self.add(self.kind)
-            self.histogram = Histogram(desk.view, tr("What the scatter does"))
+            self.histogram = Histogram(desk.view, tr("Distribution"))
             self.add(self.histogram)
             self.amount = ValueSlider(desk.view, tr("Amount"), 0, 100, self._amount_words, step=1, usual=0.0)
-            self.bind(self.amount, self._with_amount, tr("Scatter hits"))
-            self.lean = ValueSlider(desk.view, tr("Lean"), -100, 100, _lean, step=5, usual=0.0)
-            self.bind(self.lean, self._with_lean, tr("Lean of the scatter"))
+            self.bind(self.amount, self._with_amount, tr("Randomise hits"))
+            self.lean = ValueSlider(desk.view, tr("Bias"), -100, 100, _lean, step=5, usual=0.0)
+            self.bind(self.lean, self._with_lean, tr("Set random bias"))
             self.beside(self.amount, self.lean)
-            self._short_buttons({"scatter": tr("Draw again"), "keep-scatter": tr("Keep")})
+            self._short_buttons({"scatter": tr("Redraw"), "keep-scatter": tr("Keep")})
 
     @property
     def _name(self) -> str:
@@ -257,7 +255,7 @@ class ScatterRows(Rows):
         values = drawn(shown, name, slices.id_array[at])
         words = self._words(most)
         self.histogram.show_values(values, most, (f"−{words}", f"+{words}"))
-        self.fold.say(tr("Scatter") if scatter is None else tr("Scatter · {0}", counted(len(at), "hit")))
+        self.fold.say(tr("Random") if scatter is None else tr("Random · {0}", counted(len(at), "hit")))
 
 
 def _lean(value: float) -> str:

@@ -26,9 +26,9 @@ from chronotome.words import tr
 
 FEELS, SWINGS = tuple(Feel), tuple(SwingOf)
 GRID, GROOVE, TAKE = range(3)
-AS_RULER = tr("as the ruler")
+AS_RULER = tr("from ruler")
 SWING_WORDS = {
-    SwingOf.GRID: tr("the grid’s pairs"),
+    SwingOf.GRID: tr("grid steps"),
     SwingOf.EIGHTHS: tr("eighths"),
     SwingOf.SIXTEENTHS: tr("sixteenths"),
 }
@@ -44,16 +44,16 @@ def _shift_words(value: float) -> str:
 
 class TightenTray(Tray):
     def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
-        super().__init__(desk, actions, Stage.TIGHTEN, tr("live · nothing is committed"))
+        super().__init__(desk, actions, Stage.TIGHTEN, tr("live, non-destructive"))
         self._commands, self._tighten = commands, commands.tighten
         self.whom = Segmented(
-            desk.view, tr("What the recipe is for"), [tr("track"), tr("span"), tr("chosen")]
+            desk.view, tr("Scope of the settings"), [tr("track"), tr("span"), tr("selected")]
         )
         self.whom.chosen.connect(self._choose_for)
-        self.row(tr("For")).addWidget(self.whom, 1)
-        self.to = Segmented(desk.view, tr("What hits are drawn to"), [tr("grid"), tr("groove"), tr("take")])
+        self.row(tr("Apply to")).addWidget(self.whom, 1)
+        self.to = Segmented(desk.view, tr("Target of the hits"), [tr("grid"), tr("groove"), tr("take")])
         self.to.chosen.connect(self._choose_to)
-        self.row(tr("To")).addWidget(self.to, 1)
+        self.row(tr("Target")).addWidget(self.to, 1)
         self._build_grid()
         self.folded_bar = FoldedBar(desk)
         self.folded_bar.chosen.connect(commands.hits.choose_step)
@@ -61,9 +61,9 @@ class TightenTray(Tray):
         self.strength = recipe_slider(
             self, "strength", tr("Strength"), 0, 100, percent, tr("Set strength"), unit=100
         )
-        alone_words = tr("Set leave-alone window")
+        alone_words = tr("Set tolerance")
         self.alone = recipe_slider(
-            self, "leave_alone", tr("Leave alone"), 0, 30, lambda value: tr("±{0:.0f} ms", value), alone_words
+            self, "leave_alone", tr("Tolerance"), 0, 30, lambda value: tr("±{0:.0f} ms", value), alone_words
         )
         self.beside(self.strength, self.alone)
         self._build_straight()
@@ -90,7 +90,7 @@ class TightenTray(Tray):
     def _build_grid(self) -> None:
         row = self.row(tr("Grid"))
         self.division = Combo(tr("Grid"), [*(f"1/{division}" for division in DIVISIONS), AS_RULER])
-        self.feel = Combo(tr("Feel of the grid"), [tr(feel) for feel in FEELS])
+        self.feel = Combo(tr("Grid type"), [tr(feel) for feel in FEELS])
         for combo, do in ((self.division, self._choose_division), (self.feel, self._choose_feel)):
             combo.activated.connect(do)
             row.addWidget(combo, 1)
@@ -106,16 +106,16 @@ class TightenTray(Tray):
             self.rows.addLayout(both)
 
     def _build_rare(self) -> None:
-        with self.folded(tr("More: rounds, variants, strokes, swing")) as self.fold:
+        with self.folded(tr("More settings")) as self.fold:
             self.add_buttons("once-less", "once-more")
             self.shift = recipe_slider(
                 self,
                 "shift",
-                tr("All of it"),
+                tr("Grid shift"),
                 -MOST_SHIFT,
                 MOST_SHIFT,
                 _shift_words,
-                tr("Shift the lines"),
+                tr("Shift grid"),
                 usual=0,
             )
             self.even = recipe_slider(
@@ -125,21 +125,21 @@ class TightenTray(Tray):
             self.stroke = recipe_slider(
                 self,
                 "stroke",
-                tr("One stroke"),
+                tr("Flam window"),
                 0,
                 100,
                 lambda value: tr("{0:.0f} ms", value),
-                tr("Set stroke"),
+                tr("Set flam window"),
                 usual=USUAL_STROKE,
             )
             self.catch = recipe_slider(
                 self,
                 "catch",
-                tr("Catch range"),
+                tr("Attraction"),
                 5,
                 100,
                 _catch_words,
-                tr("Set catch range"),
+                tr("Set attraction"),
                 unit=100,
                 step=5,
                 usual=100,
@@ -147,18 +147,18 @@ class TightenTray(Tray):
             self.beside(self.stroke, self.catch)
             self.beside(self.moving.pitch, self.moving.bears)
             self.add(self.moving.formants)
-            self.swing_of = self.combo(tr("Swing of"), list(SWING_WORDS.values()), self._choose_swing_of)
+            self.swing_of = self.combo(tr("Swing unit"), list(SWING_WORDS.values()), self._choose_swing_of)
             self.scales = self.combo(
-                tr("Groove is"),
-                [tr("the same ms at any tempo"), tr("the same share of a step")],
+                tr("Groove offsets"),
+                [tr("same ms at any tempo"), tr("same share of a step")],
                 self._choose_scales,
             )
-            self.variant = self.combo(tr("Variant"), [], self._choose_variant)
+            self.variant = self.combo(tr("Snapshot"), [], self._choose_variant)
             self.add_buttons("keep-variant", "clear-own")
             self.own, self.own_moving = self.add_buttons("own-recipe", "own-moving")
             self.add_buttons("reset-hit", "reset-hits")
             self.add_buttons("silence", "room-noise", "noise-back")
-            self.noises = self.combo(tr("Noises"), [], self._go_to_noise)
+            self.noises = self.combo(tr("Muted noises"), [], self._go_to_noise)
 
     # What is meant
 
@@ -183,7 +183,7 @@ class TightenTray(Tray):
         if index == TAKE:
             others = self.pairs.others
             if not others:
-                self.desk.say(tr("There is no other track to follow"))
+                self.desk.say(tr("Matching needs a second track"))
                 self._show()
                 return
             self._tighten.match(recipe.match.track if recipe.match is not None else others[0].id)
@@ -193,7 +193,7 @@ class TightenTray(Tray):
         if index == GROOVE and groove is None:
             groove = self.desk.groove or next(iter(self.desk.session.grooves), None)
             groove = groove or next(iter(self.grooves.offered), None)
-        self._tighten.set(tr("Tighten to the grid"), match=None)
+        self._tighten.set(tr("Use grid as target"), match=None)
         self._commands.grooves.play(groove)
         view.show_evidence(Evidence.GROOVE if index == GROOVE else Evidence.DRIFT)
         if groove is not None:
@@ -278,17 +278,19 @@ class TightenTray(Tray):
         """Whose recipe it is."""
         view, take, track = self.desk.view, self._take, self.desk.view.focused
         is_own = take is not None and take.tighten is not None
-        self.own.setText(tr("The track’s recipe") if is_own else SHORT["own-recipe"])
+        self.own.setText(tr("Use settings of track") if is_own else SHORT["own-recipe"])
         is_moved = take is not None and take.moving is not None
-        self.own_moving.setText(tr("Moved as the track") if is_moved else SHORT["own-moving"])
-        words = tr("of this clip") if is_own else tr("live · nothing is committed")
+        self.own_moving.setText(tr("Use method of track") if is_moved else SHORT["own-moving"])
+        words = tr("this clip only") if is_own else tr("live, non-destructive")
         if view.recipe_for is For.SPAN and view.span is not None:
             names = (position_words(beat, self.desk.session.metre) for beat in view.span)
-            words = tr("for {} to {}").format(*(name.removesuffix(".1").removesuffix(".1") for name in names))
+            words = tr("from {} to {}").format(
+                *(name.removesuffix(".1").removesuffix(".1") for name in names)
+            )
         elif view.recipe_for is For.CHOSEN:
-            words = tr("for {0} hits", len(view.picked))
+            words = tr("{0} selected hits", len(view.picked))
         elif track is not None and track.id != guide.id:
-            words = tr("led by {0}", guide.name)
+            words = tr("guide: {0}", guide.name)
         self.about.say(words)
 
     def _show_variants(self, guide: Track) -> None:
@@ -296,7 +298,7 @@ class TightenTray(Tray):
         shown = [self.variant.itemData(at) for at in range(1, self.variant.count())]
         if shown != names or not self.variant.count():
             self.variant.clear()
-            self.variant.addItem(tr("none kept") if not names else tr("none of them"), "")
+            self.variant.addItem(tr("no snapshot") if not names else tr("no snapshot selected"), "")
             for name in names:
                 self.variant.addItem(name, name)
         current = self._tighten.variant
@@ -312,7 +314,7 @@ class TightenTray(Tray):
         ] == middles and self.noises.count():
             return
         self.noises.clear()
-        self.noises.addItem(tr("{0} not heard", len(hushes)) if hushes else tr("none taken away"), None)
+        self.noises.addItem(tr("{0} muted", len(hushes)) if hushes else tr("none"), None)
         for each, middle in zip(hushes, middles, strict=True):
             beat = 0.0 if shown is None else session.beat_of(shown.frame_shown(middle))
             self.noises.addItem(f"{position_words(beat, session.metre)}  {each.by}", middle)

@@ -17,21 +17,21 @@ MOST_REPEATS = 99
 
 LABELS = {
     Grip.BODY: tr("Move clip"),
-    Grip.START: tr("Trim the clip's start"),
-    Grip.END: tr("Trim the clip's end"),
-    Grip.RISE: tr("Fade the clip in"),
-    Grip.FALL: tr("Fade the clip out"),
+    Grip.START: tr("Trim start of clip"),
+    Grip.END: tr("Trim end of clip"),
+    Grip.RISE: tr("Fade in clip"),
+    Grip.FALL: tr("Fade out clip"),
     Grip.AGAIN: tr("Repeat clip"),
 }
 HINTS = {
     Grip.BODY: tr(
-        "Drag to move the clip, Ctrl+drag to copy it; out of the window it is a file. Shift: no snap."
+        "Drag to move the clip, Ctrl+drag to copy, drag out of the window to export. Shift: no snap."
     ),
-    Grip.START: tr("Drag to trim: the sound stays where it is."),
-    Grip.END: tr("Drag to trim: the sound stays where it is."),
-    Grip.RISE: tr("Drag to fade the clip in."),
-    Grip.FALL: tr("Drag to fade the clip out."),
-    Grip.AGAIN: tr("Drag to the right to repeat the clip."),
+    Grip.START: tr("Drag to trim. The audio stays in place."),
+    Grip.END: tr("Drag to trim. The audio stays in place."),
+    Grip.RISE: tr("Drag to fade in."),
+    Grip.FALL: tr("Drag to fade out."),
+    Grip.AGAIN: tr("Drag right to repeat the clip."),
 }
 
 

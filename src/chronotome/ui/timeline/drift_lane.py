@@ -38,7 +38,8 @@ class DriftLane(EvidenceLane):
     """Drag a mark up or down: that hit lands there, by hand."""
 
     hint = tr(
-        "Drag a drift mark up or down to move that hit; Alt: no snap. Shift+click or sweep: choose more."
+        "Drag a mark up or down to move its hit (Alt: no snap). Shift+click or drag over "
+        "several to select more."
     )
 
     def __init__(self, desk: Desk, commands: HitCommands) -> None:
@@ -72,7 +73,7 @@ class DriftLane(EvidenceLane):
             (tr("before"), f"±{plain(targets.spread_before)}", theme.soft_ink),
             (tr("now"), f"±{plain(targets.spread_now)}", theme.ink),
             (tr("over {0:.0f}", FAR_MS), f"{targets.far_before}→{targets.far_now}", theme.ink),
-            (tr("leans"), signed(lean), theme.late if lean > 0 else theme.early),
+            (tr("average"), signed(lean), theme.late if lean > 0 else theme.early),
         )
         for words, figure, value in rows:
             if y + 20 > self.switch_top:

@@ -117,9 +117,7 @@ class HitDrag:
 
     def finish(self) -> None:
         if self.has_moved:
-            words = (
-                tr("Move {0} hits by hand", len(self.others) + 1) if self.others else tr("Move hit by hand")
-            )
+            words = tr("Move {0} hits", len(self.others) + 1) if self.others else tr("Move hit")
             self.desk.store.apply(self.edit, words)
 
     def cancel(self) -> None:

@@ -24,7 +24,7 @@ SOFT_DB = 24.0
 REACH = 9
 CALLOUT_WIDTH = 132.0
 DECIBELS_PER_PIXEL = 0.2
-FOLLOWING = tr("width: loudness · whisker: how sure · drag a step, every bar follows")
+FOLLOWING = tr("Width: loudness. Whisker: uncertainty. A step you drag changes in every bar.")
 
 
 @dataclass
@@ -52,7 +52,7 @@ class StepDrag:
 
     def finish(self) -> None:
         if self.after is not None:
-            words = tr("Loudness of a step") if self.is_loudness else tr("Move step of groove")
+            words = tr("Set step loudness") if self.is_loudness else tr("Move groove step")
             self.desk.store.apply(self._edit, words)
 
     def cancel(self) -> None:
@@ -72,11 +72,12 @@ class GrooveLane(EvidenceLane):
     """Drag a step up or down: the groove changes in every bar."""
 
     hint = tr(
-        "Drag a step up or down: the groove changes in every bar. Shift draws over many, Ctrl its loudness."
+        "Drag a step up or down to change the groove in every bar. Shift+drag: draw over "
+        "steps. Ctrl+drag: loudness."
     )
 
     def __init__(self, desk: Desk) -> None:
-        super().__init__(desk, tr("Groove: ms of each step from its line"))
+        super().__init__(desk, tr("Groove: offset of each step in milliseconds"))
         self.setMinimumHeight(140)
         self._pointed: int | None = None
         self._bar = 0
@@ -110,7 +111,9 @@ class GrooveLane(EvidenceLane):
             words = tr("{0} of {1}", counted(groove.bars, "bar"), grid_words(groove.grid))
             y = self.paint_words(painter, y, words, size=10, weight=400, value=theme.soft_ink)
             if groove.sure_to and y + 34 < self.switch_top:
-                y = self.paint_words(painter, y + 4, tr("sure to"), size=10, weight=400, value=theme.soft_ink)
+                y = self.paint_words(
+                    painter, y + 4, tr("accurate to"), size=10, weight=400, value=theme.soft_ink
+                )
                 painter.setFont(figure_font(12))
                 painter.setPen(colour(theme.ink))
                 painter.drawText(QPointF(12, y + 12), tr("±{0} ms", plain(groove.sure_to)))
@@ -123,7 +126,7 @@ class GrooveLane(EvidenceLane):
         if groove is None or not groove.steps:
             painter.setFont(text_font(13))
             painter.setPen(colour(theme.soft_ink))
-            words = tr("No groove yet: take one from a track (Shift+G), or choose one in the tray")
+            words = tr("No groove yet. Extract one from a track (Shift+G), or choose one in the tray.")
             painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
             return
         scale = self._scale(groove)
@@ -272,7 +275,7 @@ class GrooveLane(EvidenceLane):
                 lambda session: change_groove(
                     session, number, lambda each: with_step(each, step, offset_ms=0.0)
                 ),
-                tr("Step on its line"),
+                tr("Reset groove step"),
             )
 
     def _on_moved(self, frame: float) -> None:

@@ -36,8 +36,8 @@ class Lens(QWidget):
         self._held: OnsetId | None = None
         self._pressed = 0.0
         self.setFixedSize(WIDTH, HEIGHT)
-        self.setAccessibleName(tr("Lens: 30 ms to either side of a mark"))
-        self.setToolTip(tr("Drag: one pixel is one frame. , and . move by a frame, Alt+← and Alt+→ by 1 ms."))
+        self.setAccessibleName(tr("Magnifier: 30 ms on either side of an onset"))
+        self.setToolTip(tr("Drag: 1 pixel is 1 sample. , and . move by 1 sample, Alt+← and Alt+→ by 1 ms."))
         view = desk.view
         for signal in (view.selection_changed, view.pointed_changed, view.focus_changed, view.theme_changed):
             signal.connect(self.update)
@@ -68,9 +68,7 @@ class Lens(QWidget):
         if found is None:
             painter.setFont(text_font(11))
             painter.setPen(colour(theme.soft_ink))
-            painter.drawText(
-                self.rect(), Qt.AlignmentFlag.AlignCenter, tr("A mark under the pointer is seen here")
-            )
+            painter.drawText(self.rect(), Qt.AlignmentFlag.AlignCenter, tr("Point at an onset to magnify it"))
             return
         shown, source, place = found
         frame = shown.recording.onsets.frames[place]
@@ -79,7 +77,7 @@ class Lens(QWidget):
         self._paint_near(painter, source, frame * ratio)
         painter.setFont(figure_font(10))
         painter.setPen(colour(theme.ink))
-        words = tr("frame {0}", frame)
+        words = tr("sample {0}", frame)
         if shown.recording.onsets.lock_array[place]:
             words += " · locked"
         painter.drawText(QRectF(10, 3, 200, 15), Qt.AlignmentFlag.AlignVCenter, words)
@@ -87,7 +85,7 @@ class Lens(QWidget):
         painter.setPen(colour(theme.soft_ink))
         painter.drawText(QRectF(WIDE - 60, 3, 60, 15), Qt.AlignmentFlag.AlignRight, tr("±30 ms"))
         painter.drawText(
-            QRectF(WIDE + 8, 3, NEAR - 4, 15), Qt.AlignmentFlag.AlignRight, tr("±{0} frames", NEAR_FRAMES)
+            QRectF(WIDE + 8, 3, NEAR - 4, 15), Qt.AlignmentFlag.AlignRight, tr("±{0} samples", NEAR_FRAMES)
         )
 
     def _paint_wide(self, painter: QPainter, source: Source, frame: float, shown: Shown) -> None:

@@ -23,13 +23,13 @@ class MarkDrag(ValueDrag):
         track, clip, frame = shown.track.id, shown.clip.id, shown.recording.onsets.frame_of(onset)
         is_pinned = shown.take.touch_of(onset) is not None
         is_still = shown.side is Side.AS_PLAYED or shown.recipe.strength == 0 or is_pinned
-        rest = tr("sound stays") if is_still else tr("its target follows")
+        rest = tr("audio stays") if is_still else tr("target moves along")
 
         def correct(session: Session, to: float) -> Session:
             return correct_onsets(session, track, clip, [onset], round(to) - frame)
 
         def words(to: float) -> str:
-            return tr("mark {0} ms · {1}", signed((to - frame) / shown.recording.rate * 1000), rest)
+            return tr("onset {0} ms · {1}", signed((to - frame) / shown.recording.rate * 1000), rest)
 
         super().__init__(desk, correct, tr("Move onset"), words=words)
 
@@ -46,9 +46,9 @@ class SlipDrag(ValueDrag):
             return slip_onset(session, track, clip, onset, round(to))
 
         def words(to: float) -> str:
-            return tr("sound {0} ms · mark stays", signed((frame - to) / shown.recording.rate * 1000))
+            return tr("audio {0} ms · onset stays", signed((frame - to) / shown.recording.rate * 1000))
 
-        super().__init__(desk, slip, tr("Slip the sound"), words=words)
+        super().__init__(desk, slip, tr("Slip audio"), words=words)
 
     def to_frame(self, frame: float) -> None:
         """The hand is at a session frame on screen."""
@@ -65,10 +65,10 @@ class EndDrag(ValueDrag):
         def to_bars(session: Session, bars: float) -> Session:
             return set_following(set_bars(session, track, bars), track, Following.RECORDING)
 
-        super().__init__(desk, to_bars, tr("Drag the end to a bar"))
+        super().__init__(desk, to_bars, tr("Stretch end to bar line"))
 
     def to_beat(self, beat: float) -> None:
         bars = max(1.0, round((beat - self._start) / self._bar))
         if bars != self.value:
             self.to(bars)
-            self.desk.say(tr("This is {0:.0f} {1}", bars, tr("bar") if bars == 1 else tr("bars")))
+            self.desk.say(tr("Length: {0:.0f} {1}", bars, tr("bar") if bars == 1 else tr("bars")))

@@ -65,11 +65,11 @@ class MatchLane(EvidenceLane):
     """Drag an end of a line to another hit to pair it; click a line and break the pair by key."""
 
     hint = tr(
-        "Drag the end of a line, or a lone hit, to another hit to pair them. Ctrl+B breaks the chosen pair."
+        "Drag a hit, or the end of a line, onto another hit to pair them. Ctrl+B removes the selected pair."
     )
 
     def __init__(self, desk: Desk, commands: TightenCommands) -> None:
-        super().__init__(desk, tr("Match: pairs of two takes"))
+        super().__init__(desk, tr("Match: paired hits of two takes"))
         self._commands = commands
         self.setMinimumHeight(140)
 
@@ -105,7 +105,7 @@ class MatchLane(EvidenceLane):
             y = self.paint_words(painter, y, counted(paired, "pair"), value=theme.soft_ink, **soft)
             alone = int((~pairs.is_paired).sum())
             unsure = int((~pairs.is_sure).sum())
-            words = tr("{0} alone · {1} unsure", alone, unsure)
+            words = tr("{0} unpaired · {1} unsure", alone, unsure)
             y = self.paint_words(painter, y, words, value=theme.soft_ink, **soft)
             apart = pairs.apart(self.desk.session.rate)
             if paired and y + 16 < self.switch_top:
@@ -126,7 +126,7 @@ class MatchLane(EvidenceLane):
         if view is None:
             painter.setFont(text_font(13))
             painter.setPen(colour(theme.soft_ink))
-            words = tr("This track follows no other take: choose one in the tray")
+            words = tr("This track has no take to match. Choose one in the tray.")
             painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
             return
         self._paint_wave(painter, content, view.other)
@@ -151,7 +151,9 @@ class MatchLane(EvidenceLane):
         painter.drawLine(content.left(), top, content.right(), top)
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
-        painter.drawText(QPointF(content.left() + 6, self.height() - 5), tr("{0} leads", other.name))
+        painter.drawText(
+            QPointF(content.left() + 6, self.height() - 5), tr("{0} is the reference", other.name)
+        )
 
     def _paint_pairs(self, painter: QPainter, view: _View) -> None:
         theme, pairs, foot = self.desk.view.theme, view.pairs, float(self._wave_top)

@@ -59,4 +59,4 @@ def drag_edge(lane: Lane, shown: Shown, number: int, *, is_end: bool) -> ValueDr
         take = session.track(track).clip(clip).take
         return move_hush(session, track, take, number, round(frame), is_end=is_end)
 
-    return ValueDrag(lane.desk, edit, tr("Move edge of noise"))
+    return ValueDrag(lane.desk, edit, tr("Move edge of muted span"))

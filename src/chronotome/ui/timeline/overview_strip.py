@@ -20,10 +20,10 @@ HEIGHT = 30
 class OverviewStrip(Lane):
     """Click or drag: look there."""
 
-    hint = tr("Drag the window over the take to look elsewhere. The wheel scrolls, Ctrl+wheel zooms.")
+    hint = tr("Drag the outline to scroll. The wheel scrolls, Ctrl+wheel zooms.")
 
     def __init__(self, desk: Desk) -> None:
-        super().__init__(desk, tr("Whole take"))
+        super().__init__(desk, tr("Overview"))
         self.setFixedHeight(HEIGHT)
         self._image: QImage | None = None
         self._key: tuple[object, ...] = ()
@@ -40,7 +40,7 @@ class OverviewStrip(Lane):
         return max(1.0, self.desk.view.extent / self.content.width())
 
     def paint_header(self, painter: QPainter) -> None:
-        self.paint_words(painter, 7, tr("Whole take"), size=11, weight=400, value=self.desk.view.theme.ink)
+        self.paint_words(painter, 7, tr("Overview"), size=11, weight=400, value=self.desk.view.theme.ink)
 
     def paint_content(self, painter: QPainter, content: QRect) -> None:
         theme, view = self.desk.view.theme, self.desk.view

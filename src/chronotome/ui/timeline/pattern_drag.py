@@ -28,7 +28,7 @@ LABELS = {
 def value_words(name: str, value: float) -> str:
     """A value of a step as it is written."""
     if name == "lengths":
-        return f"{value:.3g} ♩" if value else tr("its own")
+        return f"{value:.3g} ♩" if value else tr("full slice")
     kinds = {"chances": f"{100 * value:.0f} %", "repeats": f"×{value:.0f}"}
     return kinds.get(name, decibels(value))
 
@@ -80,7 +80,7 @@ class EraseDrag:
 
     def finish(self) -> None:
         if self.gone:
-            self.desk.store.apply(self._edit, tr("Erase {0}", counted(len(self.gone), "step")))
+            self.desk.store.apply(self._edit, tr("Delete {0}", counted(len(self.gone), "step")))
 
     def cancel(self) -> None:
         self.desk.store.drop_draft()
@@ -155,7 +155,7 @@ class ValueDrag:
         self.value = value
         self.words = f"{LABELS[self.name]} {value_words(self.name, value)}"
         if self.most and value > self.most:
-            self.words = tr("{0} · the sound is over after {1}", self.words, plain(self.most, 2))
+            self.words = tr("{0} · the slice ends after {1}", self.words, plain(self.most, 2))
         self.desk.store.draft(self._edit)
 
     def _edit(self, session: Session) -> Session:

@@ -35,15 +35,16 @@ LABELS = 22
 """Pixels at the header's right in which rows are named."""
 EDGE = 5
 BUTTON, BUTTONS_AT = 17, 46
-LEGEND = tr("solid: always    broken: by chance, filled to its odds    combed: repeats")
+LEGEND = tr("solid: always    dashed: by chance    divided: repeats")
 
 
 class PatternLane(TrackLane):
     """Click: set a step, or choose it. Drag: draw, move, lengthen. Right button: erase."""
 
     hint = tr(
-        "Click or draw: steps. A step: drag moves, its end lengthens, Ctrl up and down: loudness, "
-        "Ctrl+Shift: chance, Ctrl+Alt: repeats. Right button erases."
+        "Click or drag on an empty cell to add steps. Drag a step to move it, its end to "
+        "lengthen it. Ctrl+drag: loudness. Ctrl+Shift+drag: chance. Ctrl+Alt+drag: "
+        "repeats. Right-drag: delete."
     )
 
     def __init__(self, desk: Desk, commands: PatternCommands) -> None:

@@ -23,12 +23,13 @@ class ProofLane(Lane):
     """Evidence of Export: stems up to each join's level against the recording's roughest place."""
 
     hint = tr(
-        "Each stem is a join: its roughness against the roughest place of the recording, in dB. "
-        "A click goes there, the right button offers what mends it. N: the next one that clicks."
+        "Each line is a join; its height is its roughness in dB, compared with the "
+        "roughest place in the recording. Click to go there, right-click for fixes. N: "
+        "next audible join."
     )
 
     def __init__(self, desk: Desk, commands: ProofCommands) -> None:
-        super().__init__(desk, tr("Joins of what is heard"))
+        super().__init__(desk, tr("Audible joins"))
         self.setMinimumHeight(120)
         self._commands = commands
         desk.proving.proved.connect(self.update)
@@ -64,7 +65,7 @@ class ProofLane(Lane):
         for words, do in self._commands.mends(number):
             menu.addAction(words).triggered.connect(do)
         if menu.isEmpty():
-            menu.addAction(tr("Nothing to mend here")).setEnabled(False)
+            menu.addAction(tr("Nothing to fix here")).setEnabled(False)
         return menu
 
     def _y_of(self, level: float) -> float:
@@ -73,8 +74,8 @@ class ProofLane(Lane):
 
     def paint_header(self, painter: QPainter) -> None:
         theme = self.desk.view.theme
-        y = self.paint_words(painter, 8, tr("Proof"), size=13, weight=600, value=theme.ink)
-        y = self.paint_words(painter, y, tr("joins, dB"), size=10, weight=400, value=theme.soft_ink)
+        y = self.paint_words(painter, 8, tr("Joins"), size=13, weight=600, value=theme.ink)
+        y = self.paint_words(painter, y, tr("roughness, dB"), size=10, weight=400, value=theme.soft_ink)
         if self.proof is not None:
             words = tr("{0} joins", len(self.proof.joins))
             y = self.paint_words(painter, y + 4, words, size=11, weight=500, value=theme.ink)
@@ -97,7 +98,7 @@ class ProofLane(Lane):
             painter.drawText(
                 content,
                 Qt.AlignmentFlag.AlignCenter,
-                tr("Being listened to…") if self.desk.session.tracks else "",
+                tr("Checking joins…") if self.desk.session.tracks else "",
             )
             return
         xs = self.xs_of(self.proof.joins)

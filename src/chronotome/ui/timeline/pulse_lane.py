@@ -45,12 +45,12 @@ class PulseLane(TrackLane):
     """Evidence of Fit. Drag a beat or a bar to correct it; click a candidate to choose it."""
 
     hint = tr(
-        "Drag a beat to where it is; far from where it was, later beats count on from it. Shift: no snap. "
-        "Double-click a diamond takes it back."
+        "Drag a beat to its place. After a long drag, later beats are counted again. "
+        "Shift: no snap. Double-click a diamond to reset it."
     )
 
     def __init__(self, desk: Desk, fit: FitCommands) -> None:
-        super().__init__(desk, tr("Tempo beat by beat"))
+        super().__init__(desk, tr("Tempo of each beat"))
         self._fit = fit
         self._options: list[tuple[QRectF, TempoOption]] = []
         self._taken: Guide | None = None
@@ -119,11 +119,11 @@ class PulseLane(TrackLane):
         self._paint_beats(painter, guide, guide.beats)
 
     def _paint_way_out(self, painter: QPainter, content: QRect, guide: Guide | None) -> None:
-        words = tr("Nothing is known of its beats: tap them while it plays (T), or say how many bars it is")
+        words = tr("The beats are unknown. Tap them during playback (T), or enter the number of bars.")
         if guide is not None and guide.take.playing is not None:
-            words = tr("A pattern keeps the song’s time")
+            words = tr("A pattern keeps the song tempo")
         elif guide is not None and not guide.recording.is_analysed:
-            words = tr("Looking for beats…")
+            words = tr("Detecting beats…")
         painter.setFont(text_font(12))
         painter.setPen(colour(self.desk.view.theme.soft_ink))
         painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
@@ -364,7 +364,7 @@ class PulseLane(TrackLane):
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         beat, guide = self._beat_at(event.position().x(), event.position().y()), self.guide
         if beat is not None and guide is not None:
-            self.desk.store.apply(lambda session: unpin_beat(session, guide.track.id, beat), tr("Free beat"))
+            self.desk.store.apply(lambda session: unpin_beat(session, guide.track.id, beat), tr("Reset beat"))
 
 
 def _pinned(session: Session, frame: float, *, track: int, beat: float) -> Session:

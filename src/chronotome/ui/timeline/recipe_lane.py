@@ -20,13 +20,14 @@ class RecipeLane(SpanStrip):
     """Click: its recipe is in the tray. Double-click: loop it. Drag an end: another span."""
 
     hint = tr(
-        "Click a span for its recipe, double-click to loop it, drag its ends; Shift+Backspace removes it."
+        "Click a span to edit its settings, double-click to loop it, drag its ends to "
+        "resize. Shift+Backspace removes it."
     )
-    title, label = tr("Recipes"), tr("Change span of a recipe")
+    title, label = tr("Spans"), tr("Edit span")
     height_of = 20
 
     def __init__(self, desk: Desk, commands: TightenCommands) -> None:
-        super().__init__(desk, tr("Spans with a recipe of their own"))
+        super().__init__(desk, tr("Spans with their own settings"))
         self._commands = commands
         view = desk.view
         for signal in (view.stage_changed, view.focus_changed, desk.store.changed, view.evidence_changed):
@@ -56,7 +57,7 @@ class RecipeLane(SpanStrip):
         groove = session.groove(recipe.groove)
         if recipe.match is not None:
             names = {track.id: track.name for track in session.tracks}
-            aim = tr("as {0}", names.get(recipe.match.track, "nobody"))
+            aim = tr("like {0}", names.get(recipe.match.track, "nobody"))
         else:
             aim = grid_words(recipe.grid) if groove is None else groove.name
         rounds = f" ×{recipe.rounds + 1}" if recipe.rounds else ""
@@ -68,7 +69,7 @@ class RecipeLane(SpanStrip):
 
     def open(self, number: int) -> None:
         span = self._spans[number]
-        self.desk.store.apply(lambda session: set_loop(session, span.start, span.end), tr("Loop a span"))
+        self.desk.store.apply(lambda session: set_loop(session, span.start, span.end), tr("Loop span"))
 
     def moved(self, number: int, end: str, beat: float) -> Edit:
         leading = self.desk.view.leading
@@ -80,9 +81,9 @@ class RecipeLane(SpanStrip):
 
     def choices(self, number: int) -> Sequence[tuple[str, Callable[[], None]]]:
         return [
-            (tr("Show its recipe"), partial(self.go_to, number)),
+            (tr("Show settings"), partial(self.go_to, number)),
             (tr("Loop"), partial(self.open, number)),
-            (tr("Remove: the track’s recipe holds here"), partial(self._remove, number)),
+            (tr("Remove own settings"), partial(self._remove, number)),
         ]
 
     def _remove(self, number: int) -> None:
@@ -90,6 +91,7 @@ class RecipeLane(SpanStrip):
         if leading is not None:
             track = leading[0].id
             self.desk.store.apply(
-                lambda session: clear_span(session, track, span.start, span.end), tr("Remove span’s recipe")
+                lambda session: clear_span(session, track, span.start, span.end),
+                tr("Remove settings of span"),
             )
             self.desk.view.set_recipe_for(For.TRACK)

@@ -29,9 +29,7 @@ CLOSEST_MARKERS = 9
 class Ruler(TrackLane):
     """Drag: loop a span. Drag a diamond: move that hit. Double-click one: take back what was set by hand."""
 
-    hint = tr(
-        "Drag to loop a span. Drag a diamond to move that hit; double-click takes it back. Shift: no snap."
-    )
+    hint = tr("Drag to set a loop. Drag a diamond to move its hit, double-click to reset it. Shift: no snap.")
 
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk, tr("Ruler: bars and beats"))
@@ -133,7 +131,7 @@ class Ruler(TrackLane):
         def loop_to(session: Session, end: float) -> Session:
             return set_loop(session, start, end)
 
-        self.drag = ValueDrag(self.desk, loop_to, tr("Loop a span"))
+        self.drag = ValueDrag(self.desk, loop_to, tr("Loop span"))
 
     def _snapped(self, x: float) -> float:
         beat = self.beat_of_x(x)

@@ -15,8 +15,10 @@ from chronotome.words import tr
 class SectionLane(SpanStrip):
     """Click: jump there. Double-click: loop it. Drag an end: another span. It is there where sections are."""
 
-    hint = tr("Click a section to jump there, double-click to loop it, drag its ends. Right-click for more.")
-    title, label = tr("Sections"), tr("Change section")
+    hint = tr(
+        "Click a section to go there, double-click to loop it, drag its ends to resize. Right-click for more."
+    )
+    title, label = tr("Sections"), tr("Edit section")
 
     def __init__(self, desk: Desk, commands: SectionCommands) -> None:
         super().__init__(desk, tr("Sections"))
@@ -55,7 +57,7 @@ class SectionLane(SpanStrip):
     def choices(self, number: int) -> Sequence[tuple[str, Callable[[], None]]]:
         section, commands = self._section(number), self._commands
         return [
-            (tr("Jump there"), partial(commands.go_to, section)),
+            (tr("Go to section"), partial(commands.go_to, section)),
             (tr("Loop"), partial(commands.loop, section)),
             (tr("Rename…"), partial(commands.rename, section)),
             (tr("Remove"), partial(commands.remove, section)),

@@ -30,8 +30,8 @@ class ShapeLane(ValueLane):
     """Press and draw: every hit that the pointer passes takes the value it is at."""
 
     hint = tr(
-        "Draw over hits: free, Shift a line, Ctrl a curve up and back, Alt without steps. "
-        "Double-click types. Chosen hits move together."
+        "Draw values over hits. Shift: line. Ctrl: curve up and back. Alt: no steps. "
+        "Double-click to type. Selected hits change together."
     )
     names: ClassVar = {name: SHORT.get(name, name) for name in VALUES}
     drawing = ShapeDrag
@@ -65,9 +65,9 @@ class ShapeLane(ValueLane):
         self.paint_figure(painter, lambda pointer: self._words_at(shown, spans, pointer))
 
     def _paint_offer(self, painter: QPainter, content: QRect, *, is_apart: bool) -> None:
-        words = tr("Take the clip apart to shape its hits: Ctrl+H")
+        words = tr("Slice the clip to shape its hits: Ctrl+H")
         if is_apart:
-            words = tr("As played, nothing is shaped: A listens to it as edited")
+            words = tr("You hear the clip as played. Press A to hear the shaped hits.")
         painter.setFont(text_font(12))
         painter.setPen(colour(self.desk.view.theme.soft_ink))
         painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)

@@ -148,7 +148,7 @@ class LengthDrag:
 
     def finish(self) -> None:
         if self.edit is not None:
-            self.desk.store.apply(self.edit, tr("Length of hit"))
+            self.desk.store.apply(self.edit, tr("Set hit length"))
 
     def cancel(self) -> None:
         self.desk.store.drop_draft()

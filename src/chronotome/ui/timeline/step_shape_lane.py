@@ -111,7 +111,9 @@ class StepDrag:
 class StepShapeLane(ValueLane):
     """Press and draw: every step that the pointer passes takes the value it is at."""
 
-    hint = tr("Draw over steps: free, Shift a line, Ctrl up and back, Alt without steps. Double-click types.")
+    hint = tr(
+        "Draw values over steps. Shift: line. Ctrl: curve up and back. Alt: no steps. Double-click to type."
+    )
     edge, button, top, title, thick = 10, 16, 24, 12, 2.4
     names = WORDS
     drawing = StepDrag
@@ -198,4 +200,4 @@ class StepShapeLane(ValueLane):
             )
 
         own = float(pattern.column(name)[int(steps.step[near])])
-        self.type_at(QPointF(float(xs[near]), float(ys[near])), own, keep, tr("Value of the step"))
+        self.type_at(QPointF(float(xs[near]), float(ys[near])), own, keep, tr("Step value"))

@@ -113,10 +113,10 @@ class Timeline(QWidget):
         hits = Hits(desk)
         self.spoken = [
             Spoken(self.wave, tr("Clips of the track"), Clips(desk)),
-            Spoken(self.drift, tr("Hits, and how far off they are"), hits),
-            Spoken(self.strength, tr("Onsets, and how strong they are"), Candidates(desk)),
+            Spoken(self.drift, tr("Hits and their drift"), hits),
+            Spoken(self.strength, tr("Onsets and their strength"), Candidates(desk)),
             Spoken(self.pattern, tr("Steps of the pattern"), Steps(desk, commands.patterns)),
-            Spoken(self.proof, tr("Joins, and how rough they are"), JoinList(desk, commands.proof)),
+            Spoken(self.proof, tr("Joins and their roughness"), JoinList(desk, commands.proof)),
         ]
         for each in self.spoken:
             each.follow(

@@ -17,7 +17,7 @@ from chronotome.words import tr
 def drift_words(milliseconds: float) -> str:
     """Early or late, and by how much."""
     if abs(milliseconds) < 0.05:
-        return tr("on its line")
+        return tr("on the line")
     return tr("{0} ms {1}", plain(abs(milliseconds)), tr("late") if milliseconds > 0 else tr("early"))
 
 
@@ -49,7 +49,7 @@ class Hits:
         moved = (targets.target[row] - targets.fitted[row]) / targets.rate * 1000
         if abs(moved) >= 0.05:
             reason = tr(REASON_WORDS[Reason(int(targets.reasons[row]))])
-            parts.append(tr("lands {0}, {1}", drift_words(float(targets.landing[row])), reason))
+            parts.append(tr("target {0}, {1}", drift_words(float(targets.landing[row])), reason))
         return ", ".join(parts)
 
     def current(self) -> int:
@@ -82,8 +82,8 @@ class Candidates:
             return ""
         onsets = shown.recording.onsets
         when = clock(onsets.frames[row] / shown.recording.rate)
-        state = tr("counts") if shown.counts[row] else tr("left out")
-        lock = tr(", locked") if onsets.lock_array[row] else ""
+        state = tr("counted") if shown.counts[row] else tr("hidden")
+        lock = tr(", pinned") if onsets.lock_array[row] else ""
         return tr("{0}, strength {1:.0f}, {2}{3}", when, onsets.strengths[row], state, lock)
 
     def current(self) -> int:
@@ -121,7 +121,7 @@ class Clips:
         if clip.take.playing is not None:
             kind = tr("pattern")
         elif clip.take.slices is not None:
-            kind = tr("apart")
+            kind = tr("sliced")
         parts = [clip.name or track.name, where, tr("{0} s", plain((end - start) / session.rate, 2))]
         parts += [kind] if kind else []
         parts += [decibels(clip.level)] if clip.level else []
@@ -158,7 +158,7 @@ class Steps:
         where = position_words(pattern.places[row], self._desk.session.metre)
         loud, chance = float(pattern.column("loudness")[row]), float(pattern.column("chances")[row])
         more = f", {decibels(loud)}" if loud else ""
-        more += tr(", {0} % of the time", plain(100 * chance, 0)) if chance < 1 else ""
+        more += tr(", chance {0} %", plain(100 * chance, 0)) if chance < 1 else ""
         return f"{key}{where}{more}"
 
     def current(self) -> int:
@@ -188,7 +188,7 @@ class JoinList:
             return ""
         where = hit_words(session.beat_of(float(proof.joins[row])), session.metre)
         level = float(proof.levels[row])
-        return tr("{0}, {1} dB{2}", where, signed(level), tr(", clicks") if level > ALLOWED else "")
+        return tr("{0}, {1} dB{2}", where, signed(level), tr(", audible") if level > ALLOWED else "")
 
     def current(self) -> int:
         proof = self._commands.proof

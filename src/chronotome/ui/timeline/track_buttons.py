@@ -19,7 +19,7 @@ class TrackButtons(QWidget):
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(4)
         self._mute = self._button("M", tr("Mute"), size)
-        self._solo = self._button("S", tr("Solo: hear only this"), size)
+        self._solo = self._button("S", tr("Solo track"), size)
         self._mute.clicked.connect(self._on_mute)
         self._solo.clicked.connect(self._on_solo)
         layout.addWidget(self._mute)
@@ -56,5 +56,5 @@ class TrackButtons(QWidget):
     def _on_solo(self, is_on: bool) -> None:  # noqa: FBT001 - Qt's signal
         track = self._track
         if track is not None:
-            words = tr("Solo track") if is_on else tr("End solo")
+            words = tr("Solo track") if is_on else tr("Unsolo track")
             self._desk.store.apply(lambda session: set_solo(session, track, is_on), words)

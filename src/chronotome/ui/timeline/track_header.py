@@ -107,6 +107,4 @@ def type_name(desk: Desk, lane: QWidget, track: TrackId) -> None:
     def keep(name: str) -> None:
         desk.store.apply(lambda session: rename(session, track, name), tr("Rename track"))
 
-    TypedName(
-        lane, QRect(4, 2, HEADER - 10, 20), desk.session.track(track).name, keep, tr("Name of the track")
-    )
+    TypedName(lane, QRect(4, 2, HEADER - 10, 20), desk.session.track(track).name, keep, tr("Track name"))

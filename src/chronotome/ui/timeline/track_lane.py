@@ -35,7 +35,7 @@ class TrackLane(Lane):
         """Take back what was set by hand for hit number `at` of the targets."""
         onset = int(shown.targets.onsets[at])
         self.desk.store.apply(
-            lambda session: reset_hit(session, shown.track.id, shown.clip.id, onset), tr("Reset hit")
+            lambda session: reset_hit(session, shown.track.id, shown.clip.id, onset), tr("Reset")
         )
 
     def begin_sweep(self, x: float, click: Callable[[], None], sweep: Callable[[float, float], None]) -> None:

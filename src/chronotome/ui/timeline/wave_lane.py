@@ -67,22 +67,23 @@ WAY_WORDS = {MoveBy.CUTTING: tr("Cutting"), MoveBy.STRETCHING: tr("Stretch"), Mo
 class WaveLane(SliceLane):
     """The tall lane. Click: playhead. Drag a notch: move the hit, or in Mark the onset itself."""
 
-    hint = tr("Click to put the playhead. Drag a notch to move that hit by hand. Ctrl+wheel zooms.")
+    hint = tr("Click to set the playhead. Drag an onset to move its hit. Ctrl+wheel zooms.")
     tighten_hint = tr(
-        "Drag a notch to move that hit by hand; Shift+click chooses more, drag over the wave several. "
-        "Click to put the playhead."
+        "Drag an onset to move its hit. Shift+click or drag over the wave to select "
+        "more. Click to set the playhead."
     )
     shows_counts = True
     fit_hint = tr(
-        "Click to put the playhead. Ctrl+drag the end of the sound to a bar line: it is that many bars."
+        "Click to set the playhead. Ctrl+drag the end of the recording to a bar line to "
+        "set its length in bars."
     )
     mark_hint = tr(
-        "A notch: click hears it, drag corrects the mark, Ctrl+drag slips the sound. "
-        "Double-click adds or drops. Drag over the wave selects."
+        "Click an onset to play its hit, drag to correct it, Ctrl+drag to slip the "
+        "audio. Double-click to add or delete. Drag over the wave to select."
     )
 
     def __init__(self, desk: Desk, marks: MarkCommands, hits: HitCommands, slices: SliceCommands) -> None:
-        super().__init__(desk, tr("Wave of the focused track"), lambda: desk.view.focused, slices)
+        super().__init__(desk, tr("Wave of the selected track"), lambda: desk.view.focused, slices)
         self._marks, self._hits = marks, hits
         self.setMinimumHeight(150)
         self._image: QImage | None = None
@@ -122,7 +123,7 @@ class WaveLane(SliceLane):
             def keep(level: float) -> None:
                 self.desk.store.apply(lambda session: set_level(session, track.id, level), tr("Set level"))
 
-            TypedFigure(self, box, decibels(track.level), numbers_only(keep), tr("Level of the track"))
+            TypedFigure(self, box, decibels(track.level), numbers_only(keep), tr("Track level"))
 
     def _on_grew(self, _content: str) -> None:
         self._image_key = ()
@@ -171,9 +172,9 @@ class WaveLane(SliceLane):
         self._paint_drag_words(painter, shown)
 
     def _paint_absent(self, painter: QPainter, content: QRect, shown: Shown) -> None:
-        words = tr("{0} is being read", shown.recording.file)
+        words = tr("Reading {0}", shown.recording.file)
         if shown.recording.content in self.desk.recordings.lost:
-            words = tr("{0} was not found: Session, Find missing recordings", shown.recording.file)
+            words = tr("{0} is missing. Choose File > Find missing recordings.", shown.recording.file)
         painter.setFont(text_font(13))
         painter.setPen(colour(self.desk.view.theme.soft_ink))
         painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
@@ -300,13 +301,13 @@ class WaveLane(SliceLane):
             if pattern is not None:
                 words = counted(len(pattern), "step")
             elif guide.moving_of(take).by is MoveBy.STRETCHING:
-                words += f" · {tr(str(engine_for(session, guide, take)))}"
+                words += f" · {engine_for(session, guide, take).label}"
         self.paint_words(painter, y + 1, words, size=11, weight=500, value=theme.soft_ink)
         y = 98
         group = session.group_of(track.id)
         if group is not None:
             others = [session.track(each).name for each in group.tracks if each != track.id]
-            y = self.paint_words(painter, y, tr("locked with"), size=10, weight=400, value=theme.soft_ink)
+            y = self.paint_words(painter, y, tr("locked to"), size=10, weight=400, value=theme.soft_ink)
             self.paint_words(painter, y - 2, ", ".join(others), size=11, weight=400, value=theme.soft_ink)
         painter.setFont(figure_font(11))
         painter.setPen(colour(theme.soft_ink))
@@ -515,6 +516,6 @@ def toggle_onset(desk: Desk, shown: Shown, place: int) -> None:
     onsets, content = shown.recording.onsets, shown.recording.content
     onset = onsets.ids[place]
     if shown.counts[place]:
-        desk.store.apply(lambda session: drop_onset(session, content, onset), tr("Drop onset"))
+        desk.store.apply(lambda session: drop_onset(session, content, onset), tr("Delete onset"))
     else:
         desk.store.apply(lambda session: keep_onset(session, content, onset), tr("Keep onset"))
