@@ -133,10 +133,10 @@ def test_a_fit_that_was_changed_is_kept_for_other_sessions_but_not_one_that_was_
 
     assert kept_fit(content, path) == works.store.session.recordings[0].fit
     works.fits.write(content)
-    assert any("Wrote" in sentence for sentence in works.said)
+    assert any("Saved" in sentence for sentence in works.said)
     works.recordings.places.clear()
     works.fits.write(content)
-    assert "was not found" in works.said[-1]
+    assert "is missing" in works.said[-1]
 
 
 def test_a_copy_writes_nothing_beside_what_it_is_a_copy_of(works, tmp_path):
@@ -150,7 +150,7 @@ def test_a_copy_writes_nothing_beside_what_it_is_a_copy_of(works, tmp_path):
 
     works.fits.write(works.store.session.recordings[0].content)
 
-    assert "save it first" in works.said[-1]
+    assert "Save this copy first" in works.said[-1]
     assert sorted((tmp_path / "saved").rglob("*")) == before
     assert works.document.folder is None
 

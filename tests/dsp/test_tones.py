@@ -159,15 +159,15 @@ def test_what_renders_is_what_was_chosen_or_what_was_heard():
     def of(way, keeps, material):
         return engine_of(MoveBy(way), Keeps(keeps), Material(material))
 
-    assert of("stretching", "detected", "drums") is EngineName.DRUMS
-    assert {of("stretching", "detected", each) for each in ("struck", "sustained", "mixed")} == {
+    assert of("stretching", "as heard", "drums") is EngineName.DRUMS
+    assert {of("stretching", "as heard", each) for each in ("struck", "sustained", "mixed")} == {
         EngineName.TONES
     }
-    assert of("stretching", "single notes", "drums") is EngineName.NOTE
+    assert of("stretching", "one note", "drums") is EngineName.NOTE
     assert of("stretching", "chords", "drums") is EngineName.TONES
     assert of("stretching", "drums", "mixed") is EngineName.DRUMS
     assert of("tape", "drums", "drums") is EngineName.TAPE
-    assert of("cutting", "single notes", "drums") is EngineName.CUTTING
+    assert of("cutting", "one note", "drums") is EngineName.CUTTING
 
 
 def test_a_hole_and_a_bump_are_heard_of_and_evenness_is_not():

@@ -67,8 +67,8 @@ def test_another_rate_keeps_pitch_place_and_length(tmp_path, rate):
     ("data", "words"),
     [
         (b"", "is empty"),
-        (b"this is no sound at all, only words\n" * 99, "is not a sound file"),
-        (b"RIFF\x00\x00\x00\x00WAVE", "is not a sound file"),
+        (b"this is no sound at all, only words\n" * 99, "is not an audio file"),
+        (b"RIFF\x00\x00\x00\x00WAVE", "is not an audio file"),
     ],
 )
 def test_what_is_no_sound_is_refused_by_name(tmp_path, data, words):
@@ -86,7 +86,7 @@ def test_a_header_that_promises_more_than_there_is_is_refused(tmp_path, suffix):
     path = write(tmp_path / f"cut{suffix}", HITS)
     path.write_bytes(path.read_bytes()[:60000])
 
-    with pytest.raises(UnusableFile, match=r"is cut off: \d+ of the \d+ bytes of sound are missing"):
+    with pytest.raises(UnusableFile, match=r"is incomplete: \d+ of \d+ bytes of audio are missing"):
         facts_of(path)
 
 
@@ -94,7 +94,7 @@ def test_a_flac_that_ends_early_is_refused_while_it_is_read(tmp_path):
     path = write(tmp_path / "cut.flac", noise_hits([100], 300000, channels=2, decay=1.0))
     path.write_bytes(path.read_bytes()[: path.stat().st_size // 2])
 
-    with pytest.raises(UnusableFile, match="cut off|not a sound file"):
+    with pytest.raises(UnusableFile, match="incomplete|not an audio file"):
         load(path)
 
 
@@ -104,7 +104,7 @@ def test_values_that_are_no_numbers_are_refused_with_their_place(tmp_path, bad):
     samples[RATE // 10, 1] = bad
     path = write(tmp_path / "bad.wav", samples, subtype="FLOAT")
 
-    with pytest.raises(UnusableFile, match=r"no numbers \(the first at 0.100 s\)"):
+    with pytest.raises(UnusableFile, match=r"invalid samples \(the first at 0.100 s\)"):
         load(path)
 
 
@@ -168,7 +168,7 @@ def test_what_is_over_full_scale_is_counted_and_held(tmp_path):
 
 
 @pytest.mark.parametrize(
-    ("number", "words"), [(errno.ENOSPC, "disk is full"), (errno.EACCES, "may not be written")]
+    ("number", "words"), [(errno.ENOSPC, "disk is full"), (errno.EACCES, "is write-protected")]
 )
 def test_a_failed_write_leaves_the_old_file_and_no_rest(tmp_path, number, words):
     path = tmp_path / "out.wav"
@@ -188,5 +188,5 @@ def test_a_failed_write_leaves_the_old_file_and_no_rest(tmp_path, number, words)
 def test_a_folder_that_is_not_there_is_named(tmp_path):
     path = tmp_path / "gone" / "out.wav"
 
-    with pytest.raises(CannotWrite, match="folder is not there"):
+    with pytest.raises(CannotWrite, match="folder is missing"):
         write_blocks(path, iter([HITS]), rate=RATE, channels=2, frames=20000, encoding=ENCODINGS["wav24"])

@@ -224,7 +224,7 @@ def test_no_command_writes_onto_its_source(tmp_path, capsys, words, way):
 
     assert main([names.get(word, word) for word in words]) == 1
 
-    assert "never altered" in capsys.readouterr().err
+    assert "never overwritten" in capsys.readouterr().err
     assert source.read_bytes() == before
     assert not (tmp_path / "free.wav").exists()
 
@@ -237,7 +237,7 @@ def test_export_never_writes_onto_an_opened_recording(at_work, hits_file):
     at_work.settle()
 
     assert hits_file.read_bytes() == before
-    assert "never altered" in errors[0]
+    assert "never overwritten" in errors[0]
 
 
 # Limits
@@ -247,7 +247,7 @@ def test_export_never_writes_onto_an_opened_recording(at_work, hits_file):
 def test_odd_rates_are_refused_at_the_door_and_said(tmp_path, rate):
     path = write(tmp_path / "odd.wav", np.full((4000, 1), 0.1, np.float32), rate=rate)
 
-    with pytest.raises(UnusableFile, match=f"{rate} frames a second"):
+    with pytest.raises(UnusableFile, match=f"sample rate of {rate} Hz"):
         facts_of(path)
 
 
@@ -277,7 +277,7 @@ def test_a_sidecar_out_of_bounds_is_no_sidecar(tmp_path, hostile):
 def test_values_that_are_no_sound_are_refused(tmp_path):
     samples = np.full((4000, 1), 0.1, np.float32)
     samples[1234] = -3e30
-    with pytest.raises(UnusableFile, match="no sound .*3e.30 times full scale"):
+    with pytest.raises(UnusableFile, match="invalid levels .*3e.30 times full scale"):
         read_audio(write(tmp_path / "huge.wav", samples, subtype="FLOAT"))
 
 
@@ -416,7 +416,7 @@ def test_a_journal_that_is_wrong_is_set_aside_and_never_deleted(person, tmp_path
 
     assert not left_behind()
     assert path.with_suffix(".damaged").read_bytes() == text
-    assert "set aside as “bad.damaged”" in person.window.status.words.said
+    assert "moved to “bad.damaged”" in person.window.status.words.said
 
 
 def test_what_cannot_be_moved_aside_stays(tmp_path):
@@ -514,7 +514,7 @@ def test_a_session_that_contradicts_its_recording_is_told_so(saved, person, fiel
     person.window.open([saved])
     person.wait(lambda: person.desk.tasks.is_idle and bool(person.session.recordings))
 
-    assert any("that the session says" in error for error in errors)
+    assert any("the length or type in the session" in error for error in errors)
 
 
 def test_a_journal_whose_paths_nobody_can_have_comes_back_without_them(person, tmp_path):

@@ -138,7 +138,7 @@ def test_a_pattern_as_midi_is_what_is_heard_in_its_clip(played, tmp_path):
 
 
 def test_a_clip_without_a_pattern_and_a_pattern_without_a_step_are_told(played, tmp_path):
-    with pytest.raises(UnusableFile, match="plays no pattern"):
+    with pytest.raises(UnusableFile, match="needs a clip that plays a pattern"):
         write_pattern_midi(tmp_path / "a.mid", played, played.tracks[0].clips[0].take)
     empty = change_pattern(played, played.patterns[0].id, lambda old: old.only([]))
     with pytest.raises(UnusableFile, match="no note"):

@@ -135,7 +135,7 @@ def test_a_folder_that_cannot_be_written_is_told_and_stops_nothing(tmp_path):
     edited(journal, 1)
     journal.flush()
 
-    assert "cannot be kept safe" in journal.problem
+    assert "Autosave to" in journal.problem
     journal.finish()
 
 

@@ -23,7 +23,7 @@ def take(tmp_path):
     return path
 
 
-@pytest.mark.parametrize("ending", ["txt", "tsv", "csv", "wav", "mid"])
+@pytest.mark.parametrize("extension", ["txt", "tsv", "csv", "wav", "mid"])
 def test_marks_come_back_at_their_frame(tmp_path, take, ending):
     path = tmp_path / f"marks.{ending}"
 
@@ -69,7 +69,7 @@ def test_labels_of_others_are_read_with_comma_span_and_frequency_lines(tmp_path)
         ("a.wav", b"RIFF\x00\x00\x00\x00WAVE", "damaged"),
         ("a.wav", b"what is this", "damaged"),
         ("a.mid", b"MThd\x00", "damaged"),
-        ("a.pdf", b"", "ending"),
+        ("a.pdf", b"", "extension"),
     ],
 )
 def test_what_holds_no_marks_is_said_with_its_name(tmp_path, name, content, words):
@@ -87,14 +87,14 @@ def test_a_missing_file_and_a_missing_folder_are_said(tmp_path, take):
     for ending in ("txt", "mid", "wav"):
         with pytest.raises(CannotWrite):
             write_marks(tmp_path / "nowhere" / f"marks.{ending}", MARKS, take, RATE)
-    with pytest.raises(UnusableFile, match="ending"):
+    with pytest.raises(UnusableFile, match="extension"):
         write_marks(tmp_path / "marks.doc", MARKS, take, RATE)
 
 
 @pytest.mark.parametrize(
     ("name", "data", "words"),
     [
-        ("many.txt", b"1.0\n" * (MOST_MARKS + 1), "more than 100,000 marks"),
+        ("many.txt", b"1.0\n" * (MOST_MARKS + 1), "more than 100,000 onsets"),
         ("long.csv", b"frame\n" + b"9" * 400 + b"\n", "is damaged"),
     ],
 )

@@ -35,8 +35,8 @@ def test_names_are_made_by_the_template_each_once_and_lead_nowhere_else():
 @pytest.mark.parametrize(
     ("template", "words"),
     [
-        ("{nmae}", "there is no {nmae}"),
-        ("{name.__class__}", "there is no"),
+        ("{nmae}", "{nmae} is unknown"),
+        ("{name.__class__}", "is unknown"),
         ("  ", "empty"),
         ("x" * 121, "longer"),
     ],
@@ -76,7 +76,7 @@ def test_split_names_its_files_and_refuses_what_names_none(tmp_path, capsys):
     assert [each["file"] for each in told["slices"]] == ["01 of take.wav", "02 of take.wav"]
     with pytest.raises(SystemExit):
         main([*words[:-1], "{moon}"])
-    assert "there is no {moon}" in capsys.readouterr().err
+    assert "{moon} is unknown" in capsys.readouterr().err
 
 
 def test_the_tempo_map_as_json_is_in_beats_and_seconds(tmp_path):

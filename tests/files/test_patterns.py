@@ -74,7 +74,7 @@ def test_a_pattern_that_was_saved_and_opened_is_the_same_to_the_bit(written, tmp
     again, saved = opened(folder, session.patterns[0].beats)
     np.testing.assert_array_equal(heard(again, saved.places), heard(alone, places))
     assert replace(again.patterns[0], id=0, kit=0) == replace(session.patterns[0], id=0, kit=0)
-    with pytest.raises(CannotWrite, match="other things"):
+    with pytest.raises(CannotWrite, match="other files"):
         write_pattern(folder, session, session.patterns[0].id, places)
 
 

@@ -108,7 +108,7 @@ def test_a_lost_history_does_not_lose_the_session(saved):
         (lambda text: text[: len(text) // 2], "damaged"),
         (lambda text: text.replace('"take.wav"', '"../../take.wav"'), "outside its folder"),
         (lambda text: text.replace('"take.wav"', '"/etc/passwd"'), "outside its folder"),
-        (lambda text: text.replace('"swing": 50.0', '"swing": "much"'), "damaged .*swing"),
+        (lambda text: text.replace('"swing": 50.0', '"swing": "much"'), "damaged: .*swing"),
         (lambda text: text.replace('"next_id": 3', '"next_id": 1'), "damaged"),
     ],
 )
@@ -189,9 +189,9 @@ def test_a_save_that_fails_leaves_the_last_one(saved, monkeypatch, number):
 def test_other_peoples_folders_are_not_saved_into(saved, tmp_path):
     check_place(saved)
     check_place(tmp_path / "new")
-    with pytest.raises(CannotWrite, match="holds other things"):
+    with pytest.raises(CannotWrite, match="contains other files"):
         check_place(tmp_path)
-    with pytest.raises(CannotWrite, match="a file of this name"):
+    with pytest.raises(CannotWrite, match="a file with this name"):
         check_place(tmp_path / "take.wav")
     assert is_session(saved)
     assert not is_session(tmp_path)

@@ -96,13 +96,13 @@ def test_nothing_is_written_into_a_session_that_is_open_as_a_copy(person, saved,
     content = person.session.recordings[0].content
 
     desk.fits.write(content)
-    assert "a copy: save it first" in told[-1]
+    assert "Save this copy first" in told[-1]
     assert sorted(path.name for path in folder.rglob("*")) == before
 
     desk.document.save(tmp_path / "mine")
     person.settle()
     desk.fits.write(content)
-    assert told[-1].startswith(f"Wrote {tmp_path / 'mine' / 'audio'}")
+    assert told[-1].startswith(f"Saved {tmp_path / 'mine' / 'audio'}")
 
 
 def test_nobody_saves_over_a_session_that_is_open_elsewhere(at_work, saved, other):

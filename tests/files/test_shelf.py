@@ -88,9 +88,9 @@ def test_a_span_is_written_bit_for_bit_between_its_fades(tmp_path):
     assert loop.shape == (8000, 2)
     assert (loop[100:-100] == whole[1100:8900]).all()
     assert abs(loop[0]).max() < 1e-4
-    with pytest.raises(UnusableFile, match="never altered"):
+    with pytest.raises(UnusableFile, match="never overwritten"):
         write_span(source, source, (0, 10))
-    with pytest.raises(UnusableFile, match="nothing in this span"):
+    with pytest.raises(UnusableFile, match="no audio in this span"):
         write_span(source, tmp_path / "none.wav", (5, 5))
 
 

@@ -187,7 +187,7 @@ def test_slices_are_not_written_over_anything_nor_is_a_folder_made_for_nothing(t
     (tmp_path / "theirs" / "song.txt").write_text("la")
 
     assert run("split", take, "-o", tmp_path / "theirs") == 1
-    assert "new or an empty folder" in capsys.readouterr().err
+    assert "new or empty folder" in capsys.readouterr().err
     assert run("split", tmp_path / "theirs" / "song.txt", "-o", tmp_path / "new") == 1
     assert not (tmp_path / "new").exists()
     with pytest.raises(SystemExit):
@@ -212,7 +212,7 @@ def test_a_pattern_of_slices_is_the_recording_as_it_was(tmp_path):
 def test_a_pattern_says_what_it_cannot_play(tmp_path, take, capsys):
     out = tmp_path / "out.wav"
     assert run("pattern", tmp_path, "-o", out, "--bpm", "100", "--bars", "2") == 1
-    assert "holds no pattern" in capsys.readouterr().err
+    assert "contains no pattern" in capsys.readouterr().err
     assert run("split", take, "-o", tmp_path / "slices", "--at", "4") == 0
     assert run("pattern", tmp_path / "slices", "-o", tmp_path / "out.txt", "--bpm", "100", "--bars", "2") == 1
     (tmp_path / "slices" / "slices.json").write_text('{"version":1,"rate":44100,"slices":[{"file":"../x"}]}')
@@ -249,9 +249,12 @@ def test_the_demo_s_truth_is_found_in_its_recordings():
     ("make", "words"),
     [
         (lambda path: path.write_bytes(b""), "is empty"),
-        (lambda path: path.write_text("words" * 100), "not a sound file"),
+        (lambda path: path.write_text("words" * 100), "not an audio file"),
         (lambda path: write(path, np.zeros((44100, 1), np.float32)), "is silent"),
-        (lambda path: write(path, np.full((4410, 1), np.nan, np.float32), subtype="FLOAT"), "no numbers"),
+        (
+            lambda path: write(path, np.full((4410, 1), np.nan, np.float32), subtype="FLOAT"),
+            "invalid samples",
+        ),
         (lambda _path: None, "is missing"),
     ],
 )
@@ -368,11 +371,11 @@ def test_bars_that_are_said_give_the_tempo(take, capsys):
 
     assert document["bpm"] == pytest.approx(60 * 16 / seconds, abs=0.01)
     assert np.diff(document["downbeats"]) == pytest.approx(seconds / 4, abs=1e-4)
-    assert "Say another number" in capsys.readouterr().err
+    assert "Give another number" in capsys.readouterr().err
 
 
 @pytest.mark.parametrize(
-    ("where", "words"), [("/proc/nowhere", "nowhere"), ("", "never altered"), ("/dev/null", "null")]
+    ("where", "words"), [("/proc/nowhere", "nowhere"), ("", "never overwritten"), ("/dev/null", "null")]
 )
 def test_straightening_never_writes_over_a_recording_and_says_where_it_cannot(
     drifting_pair, capsys, where, words

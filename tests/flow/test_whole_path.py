@@ -114,7 +114,7 @@ def test_a_failed_save_tells_and_the_session_goes_on(at_work, tmp_path):
     blocked.write_text("here")
 
     at_work.desk.document.save(blocked)
-    at_work.wait(lambda: "a file of this name" in at_work.window.status.words.said)
+    at_work.wait(lambda: "a file with this name" in at_work.window.status.words.said)
 
     assert at_work.desk.store.is_modified
     assert at_work.desk.document.folder is None

@@ -283,8 +283,8 @@ def test_a_bad_stretch_is_to_check():
 
     titles = [check.title for check in checks_of(session, session.tracks[0])]
 
-    assert "stretched past 1.25" in titles
-    assert "stretched past 0.8" in titles
+    assert "stretched beyond 1.25" in titles
+    assert "stretched beyond 0.8" in titles
 
 
 def test_settings_outside_their_range_do_not_load():
@@ -397,4 +397,4 @@ def test_the_end_of_a_loop_is_its_start_and_the_nearer_hit_has_the_line(first, l
     assert targets.target[-1] == max(end - last, end - attack if has_line else 0)
     assert targets.reasons[-1] == Reason.INSIDE
     check = checks_of(set_tempo(session, 120.0), track, take)[-1]
-    assert ("first hit has that line" in check.sentence) == (has_line == 0)
+    assert ("first hit already has this line" in check.sentence) == (has_line == 0)

@@ -35,7 +35,7 @@ class Fits(QObject):
         recording, place = self._store.session.recording_with(content), self._recordings.places.get(content)
         if place is None:
             self._tasks.told.emit(
-                tr("{0} is missing. Choose File > Find missing recordings.", recording.file)
+                tr("{0} is missing. Choose File > Import > Find missing recordings.", recording.file)
             )
             return
         if any(place.is_relative_to(folder) for folder in (OURS, self.left_alone) if folder is not None):

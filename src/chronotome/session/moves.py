@@ -115,7 +115,7 @@ def moves_of(hits: Hits, strokes: Strokes, asked: Asked, ends: Ends, rate: int) 
     target[hits.by_hand] = hits.asked[hits.by_hand]
     reasons = np.full(len(hits.ids), int(Reason.WITH_STROKE))
     reasons[lead] = np.where(takes, int(Reason.GRID), int(Reason.CARRIED))
-    reasons[lead[_leaves(hits, strokes, ends) & ~held]] = Reason.INSIDE
+    reasons[lead[_leaves(hits, strokes, ends, rate) & ~held]] = Reason.INSIDE
     reasons[lead[stays]] = Reason.LEFT_ALONE
     reasons[hits.by_hand] = Reason.BY_HAND
     on_lines = np.zeros(len(hits.ids), bool)
@@ -123,11 +123,11 @@ def moves_of(hits: Hits, strokes: Strokes, asked: Asked, ends: Ends, rate: int) 
     return Moves(target, reasons, on_lines)
 
 
-def _leaves(hits: Hits, strokes: Strokes, ends: Ends) -> NDArray[np.bool_]:
-    """Strokes inside the take whose lines are not."""
+def _leaves(hits: Hits, strokes: Strokes, ends: Ends, rate: int) -> NDArray[np.bool_]:
+    """Strokes inside the take whose lines are not, or so near its end that no attack would be left of them."""
     fitted = hits.fitted[strokes.leaders]
     line = fitted - hits.away[strokes.leaders]
-    is_out = (line < ends.start) | (line >= ends.end)
+    is_out = (line < ends.start) | (line > _last(fitted, ends, rate))
     return ends.holds(fitted) & is_out & hits.has_line[strokes.leaders]
 
 
@@ -135,9 +135,13 @@ def _inside(
     moves: NDArray[np.float64], fitted: Frames, held: NDArray[np.bool_], ends: Ends, rate: int
 ) -> NDArray[np.float64]:
     """Moves that leave what is in the take there, with its attack; what a hand moves goes where it is put."""
-    last = np.maximum(fitted, ends.end - round(ATTACK_SECONDS * rate))
-    kept = np.clip(moves, ends.start - fitted, last - fitted)
+    kept = np.clip(moves, ends.start - fitted, _last(fitted, ends, rate) - fitted)
     return np.where(ends.holds(fitted) & ~held, kept, moves)
+
+
+def _last(fitted: Frames, ends: Ends, rate: int) -> Frames:
+    """Where each can be at the latest: with its attack, or as it was played."""
+    return np.maximum(fitted, ends.end - round(ATTACK_SECONDS * rate))
 
 
 @by_identity(MANY)

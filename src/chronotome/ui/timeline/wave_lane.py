@@ -174,7 +174,9 @@ class WaveLane(SliceLane):
     def _paint_absent(self, painter: QPainter, content: QRect, shown: Shown) -> None:
         words = tr("Reading {0}", shown.recording.file)
         if shown.recording.content in self.desk.recordings.lost:
-            words = tr("{0} is missing. Choose File > Find missing recordings.", shown.recording.file)
+            words = tr(
+                "{0} is missing. Choose File > Import > Find missing recordings.", shown.recording.file
+            )
         painter.setFont(text_font(13))
         painter.setPen(colour(self.desk.view.theme.soft_ink))
         painter.drawText(content, Qt.AlignmentFlag.AlignCenter, words)
