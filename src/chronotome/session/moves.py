@@ -124,7 +124,7 @@ def moves_of(hits: Hits, strokes: Strokes, asked: Asked, ends: Ends, rate: int) 
 
 
 def _leaves(hits: Hits, strokes: Strokes, ends: Ends, rate: int) -> NDArray[np.bool_]:
-    """Strokes inside the take whose lines are not, or so near its end that no attack would be left of them."""
+    """Strokes in the take whose lines are not, or so near its end that no attack would be left of them."""
     fitted = hits.fitted[strokes.leaders]
     line = fitted - hits.away[strokes.leaders]
     is_out = (line < ends.start) | (line > _last(fitted, ends, rate))

@@ -96,8 +96,8 @@ NEEDED = (
         tr("Needs a track. Open a recording (Ctrl+O)."),
         """template pack export share export-stems tempo-midi choose-all zoom-in zoom-out fit listen
         add-section rename-track remove-track mute solo track-taller track-lower bounce-track
-        grid-finer grid-coarser grid-ruler next-feel next-swing-of next-for keep-variant lane-drift lane-groove lane-match
-        strength-more strength-less swing-more swing-less""",
+        grid-finer grid-coarser grid-ruler next-feel next-swing-of next-for keep-variant
+        lane-drift lane-groove lane-match strength-more strength-less swing-more swing-less""",
     ),
     (
         "tracks",
