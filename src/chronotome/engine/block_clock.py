@@ -10,6 +10,8 @@ FORGOTTEN = 0.005
 """Seconds a second by which a latency that was needed once grows less again."""
 DOUBTED_SECONDS, DOUBTED_CALLS = 0.005, 8
 """A call so late is the machine's doing, unless so many are: then the device has gone on without us."""
+LEAST_CALLS = 16
+"""After so many it is known how even they are."""
 WORD_SHARE = 0.0005
 """Of a word against the mean of all words before: they wander by 20 ms and more."""
 
@@ -21,8 +23,7 @@ class Line:
         self._rate, self._due = rate, 0.0
         self.is_anew = False
         """Whether the last moment was so far off that the line begins there."""
-        self.uneven = 0.0
-        """Seconds by which moments lately were off, in the mean; one of them counts for a little only."""
+        self._mean, self._count = 0.0, 0
 
     def along(self, moment: float | None, frames: int) -> float:
         """Where the line has a block that is said to be at a moment, or of which nothing is said."""
@@ -31,12 +32,22 @@ class Line:
             self.is_anew = abs(off) >= ANEW_SECONDS
             if not self.is_anew:
                 self._due += self.followed(off)
-                self.uneven += FOLLOWED * (min(abs(off), DOUBTED_SECONDS) - self.uneven)
+                self._count += 1
+                self._mean += max(FOLLOWED, 1 / self._count) * (min(abs(off), DOUBTED_SECONDS) - self._mean)
             else:
                 self._due = moment
         due = self._due
         self._due += frames / self._rate
         return due
+
+    @property
+    def uneven(self) -> float:
+        """Seconds by which moments lately were off, in the mean; one of them counts for a little only."""
+        return self._mean if self._count > LEAST_CALLS else DOUBTED_SECONDS
+
+    def forget(self) -> None:
+        """How even it was says nothing of what comes."""
+        self._count = 0
 
     def followed(self, off: float) -> float:
         """By how much the line follows a moment that is off."""
@@ -109,7 +120,8 @@ class BlockClock:
     def _even(self, now: float, ahead: float, frames: int, share: float = WORD_SHARE) -> float:
         said, called = self._words.along(now + ahead, frames), self._calls.called(now, frames)
         if self._words.is_anew:
-            self._calls.uneven, self._is_by_calls = DOUBTED_SECONDS, False
+            self._calls.forget()
+            self._is_by_calls = False
         was_by_calls, calls, words = self._is_by_calls, self._calls.uneven, self._words.uneven
         self._is_by_calls = calls < 2 * words if was_by_calls else 2 * calls < words
         if not self._is_by_calls:
