@@ -1,4 +1,4 @@
-"""Run by itself in the made-up language: what was never asked for in it, and what is cut off at 1024x700."""
+"""Run by itself in the made-up language: what was never asked for in it."""
 
 import json
 import re
@@ -6,12 +6,12 @@ import sys
 from collections.abc import Iterator
 from pathlib import Path
 
-from chronotome.ui.language import LONGER, speak
+from chronotome.ui.language import speak
 
 speak("pseudo")
 
 from PySide6.QtGui import QAction  # noqa: E402 - texts are looked up as the window is imported
-from PySide6.QtWidgets import QApplication, QCheckBox, QComboBox, QLabel, QPushButton, QWidget  # noqa: E402
+from PySide6.QtWidgets import QApplication, QComboBox, QWidget  # noqa: E402
 
 from chronotome.files.audio_out import ENCODINGS  # noqa: E402
 from chronotome.files.grooves import shipped_grooves  # noqa: E402
@@ -50,34 +50,15 @@ def untold(widget: QWidget) -> set[tuple[str, str, str]]:
     return {(type(widget).__name__, name, text) for name, text in texts_of(widget) if "~" not in text}
 
 
-def is_cut(widget: QWidget) -> tuple[str, int, int] | None:
-    """What one line says, how wide it is, and how wide its widget."""
-    if isinstance(widget, QLabel):
-        needs = widget.fontMetrics().horizontalAdvance(widget.text())
-        return (
-            None
-            if widget.wordWrap() or needs <= widget.width() + 1
-            else (widget.text(), needs, widget.width())
-        )
-    if isinstance(widget, QPushButton | QCheckBox) and widget.sizeHint().width() > widget.width() + 1:
-        return (widget.text(), widget.sizeHint().width(), widget.width()) if widget.text() else None
-    return None
-
-
-def stages(window: MainWindow) -> tuple[set[tuple[str, str, str]], list[tuple[object, ...]]]:
-    plain, cut = set[tuple[str, str, str]](), list[tuple[object, ...]]()
+def stages(window: MainWindow) -> set[tuple[str, str, str]]:
+    plain = set[tuple[str, str, str]]()
     for stage in Stage:
         window.desk.view.show_stage(stage)
         wait_until_ready(window)
         pause(150)
         for widget in window.findChildren(QWidget):
             plain |= untold(widget)
-            if widget.isVisibleTo(window) and (found := is_cut(widget)):
-                cut.append((stage.name, *found))
-        tray = window.trays[stage]
-        if tray.minimumSizeHint().width() > 300:
-            cut.append((stage.name, "tray", tray.minimumSizeHint().width(), 300))
-    return plain, cut
+    return plain
 
 
 def beside(window: MainWindow) -> set[tuple[str, str, str]]:
@@ -112,7 +93,7 @@ def main(folder: str) -> None:
     show_demo_view(window)
     window.session_files.open_demo()
     wait_until_ready(window)
-    plain, cut = stages(window)
+    plain = stages(window)
     plain |= beside(window)
     plain |= {
         ("QAction", "text", each.text())
@@ -123,7 +104,7 @@ def main(folder: str) -> None:
     own |= {each.name for each in (*window.desk.session.grooves, *shipped_grooves())}
     own |= {each.words for each in ENCODINGS.values()} | {str(takes_folder())}
     plain = {each for each in plain if each[2] not in own and each[0] != "QLineEdit"}
-    sys.stdout.write(json.dumps({"plain": sorted(plain), "cut": cut, "longer": LONGER}) + "\n")
+    sys.stdout.write(json.dumps({"plain": sorted(plain)}) + "\n")
     window.desk.store.mark_saved(window.desk.store.history.session)
     window.close()
 

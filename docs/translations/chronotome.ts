@@ -489,6 +489,11 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/slices.py"/>
+        <source>Already sliced. X splits a hit, Ctrl+Shift+H removes the slicing.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>Also applies to the open session.</source>
         <translation type="unfinished"></translation>
@@ -839,16 +844,6 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/bouncing.py"/>
-        <source>Cannot bounce in place: other tracks follow its hits. Unlock the track, or bounce to a new track.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/bouncing.py"/>
-        <source>Cannot bounce in place: spans would tighten the audio twice. Bounce to a new track.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="bridge/bouncing.py"/>
         <source>Cannot bounce: the session changed meanwhile. Bounce again.</source>
         <translation type="unfinished"></translation>
@@ -876,11 +871,6 @@ settings, but no audio. Name:</source>
     <message>
         <location filename="files/journal.py"/>
         <source>Cannot read the recovered edits in “{0}” ({1}).</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/bouncing.py"/>
-        <source>Cannot restore: the clip was not bounced in place, or its track was removed</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1190,42 +1180,49 @@ settings, but no audio. Name:</source>
     </message>
     <message>
         <location filename="ui/timeline/slice_lane.py"/>
-        <source>Click a hit to select and play it, drag to move, Ctrl+drag to copy. Drag its end to change the length. Drag along the bottom edge to select several.</source>
+        <source>Click a hit to play it, drag to move it, its end to change the length.
+Ctrl+drag copies. Drag along the bottom edge to select several.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/proof_lane.py"/>
+        <source>Click a join to go there, right-click it for fixes. N: next click.
+The height of a join is its roughness in dB, compared with the roughest place in the recording.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/section_lane.py"/>
-        <source>Click a section to go there, double-click to loop it, drag its ends to resize. Right-click for more.</source>
+        <source>Click a section to go there, double-click to loop it.
+Drag its ends to resize. Right-click for more.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/recipe_lane.py"/>
-        <source>Click a span to edit its settings, double-click to loop it, drag its ends to resize. Shift+Backspace removes it.</source>
+        <source>Click a span to edit its settings, drag its ends to resize it.
+Double-click loops it. Shift+Backspace removes it.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/wave_lane.py"/>
-        <source>Click an onset to play its hit, drag to correct it, Ctrl+drag to slip the audio. Double-click to add or delete. Drag over the wave to select.</source>
+        <source>Click an onset to play its hit, drag to correct it. Double-click: add.
+Double-click an onset to delete it. Ctrl+drag slips the audio. Drag over the wave to select.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/pattern_lane.py"/>
-        <source>Click or drag on an empty cell to add steps. Drag a step to move it, its end to lengthen it. Ctrl+drag: loudness. Ctrl+Shift+drag: chance. Ctrl+Alt+drag: repeats. Right-drag: delete.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/clip_lane.py"/>
-        <source>Click the clip title to select, drag to move, Ctrl+drag to copy. Drag edges to trim, corners to fade. Drag over the wave to select a range.</source>
+        <source>Click to add a step, drag it to move it, its end to lengthen it.
+Ctrl+drag: loudness. Ctrl+Shift+drag: chance. Ctrl+Alt+drag: repeats. Right-drag: delete.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/wave_lane.py"/>
-        <source>Click to set the playhead. Ctrl+drag the end of the recording to a bar line to set its length in bars.</source>
+        <source>Click to set the playhead. Ctrl+drag the end to a bar line.
+The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/wave_lane.py"/>
-        <source>Click to set the playhead. Drag an onset to move its hit. Ctrl+wheel zooms.</source>
+        <source>Click to set the playhead. Drag an onset to move its hit.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1261,11 +1258,6 @@ settings, but no audio. Name:</source>
     <message>
         <location filename="ui/commands/slices.py"/>
         <source>Clipboard is empty. Copy hits with Ctrl+C.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/bouncing.py"/>
-        <source>Clips of one track can be bounced in place. To bounce several tracks, use Bounce to new track.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1735,27 +1727,38 @@ settings, but no audio. Name:</source>
     </message>
     <message>
         <location filename="ui/timeline/pulse_lane.py"/>
-        <source>Drag a beat to its place. After a long drag, later beats are counted again. Shift: no snap. Double-click a diamond to reset it.</source>
+        <source>Drag a beat to its place. Double-click a diamond to reset it.
+After a long drag, later beats are counted again. Shift: no snap.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/clip_lane.py"/>
+        <source>Drag a clip title to move it, its edges to trim, its corners to fade.
+Ctrl+drag copies. Shift+click selects more. Drag over the wave to select a range.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/match_lane.py"/>
-        <source>Drag a hit, or the end of a line, onto another hit to pair them. Ctrl+B removes the selected pair.</source>
+        <source>Drag a hit or the end of a line onto another hit to pair them.
+Ctrl+B removes the selected pair.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/drift_lane.py"/>
-        <source>Drag a mark up or down to move its hit (Alt: no snap). Shift+click or drag over several to select more.</source>
+        <source>Drag a mark up or down to move its hit. Drag over several to select.
+Alt: no snap. Shift+click selects more.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/groove_lane.py"/>
-        <source>Drag a step up or down to change the groove in every bar. Shift+drag: draw over steps. Ctrl+drag: loudness.</source>
+        <source>Drag a step up or down to change the groove in every bar.
+Shift+drag draws over steps. Ctrl+drag changes the loudness.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/wave_lane.py"/>
-        <source>Drag an onset to move its hit. Shift+click or drag over the wave to select more. Click to set the playhead.</source>
+        <source>Drag an onset to move its hit. Drag over the wave to select several.
+Shift+click selects more. Click sets the playhead.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1790,7 +1793,8 @@ settings, but no audio. Name:</source>
     </message>
     <message>
         <location filename="ui/timeline/strength_lane.py"/>
-        <source>Drag the threshold line. Double-click a hollow onset to keep it, a solid one to delete it. Drag over several, then press Delete.</source>
+        <source>Drag the threshold line. Double-click an onset to keep or delete it.
+Drag over several, then press Delete.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1809,18 +1813,19 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/context_lane.py"/>
+        <source>Drag to reorder tracks, the lower edge to resize or fold the lane.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/ruler.py"/>
-        <source>Drag to set a loop. Drag a diamond to move its hit, double-click to reset it. Shift: no snap.</source>
+        <source>Drag to set a loop. Drag a diamond to move its hit.
+Double-click a diamond to reset it. Shift: no snap.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/clip_drag.py"/>
         <source>Drag to trim. The audio stays in place.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/context_lane.py"/>
-        <source>Drag up or down to reorder tracks. Drag the lower edge to resize or fold the lane.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1830,12 +1835,13 @@ settings, but no audio. Name:</source>
     </message>
     <message>
         <location filename="ui/timeline/shape_lane.py"/>
-        <source>Draw values over hits. Shift: line. Ctrl: curve up and back. Alt: no steps. Double-click to type. Selected hits change together.</source>
+        <source>Draw values over hits. Shift: line. Ctrl: curve. Double-click: type.
+Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/step_shape_lane.py"/>
-        <source>Draw values over steps. Shift: line. Ctrl: curve up and back. Alt: no steps. Double-click to type.</source>
+        <source>Draw values over steps. Shift: line. Ctrl: curve. Double-click: type.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1886,11 +1892,6 @@ settings, but no audio. Name:</source>
     <message>
         <location filename="ui/timeline/evidence_lane.py"/>
         <source>EARLY</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/proof_lane.py"/>
-        <source>Each line is a join; its height is its roughness in dB, compared with the roughest place in the recording. Click to go there, right-click for fixes. N: next audible join.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2685,7 +2686,7 @@ settings, but no audio. Name:</source>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>Input monitoring is on. With a microphone, use headphones to avoid feedback.</source>
+        <source>Input monitoring is on. With a microphone, use headphones.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3825,7 +3826,7 @@ settings, but no audio. Name:</source>
     </message>
     <message>
         <location filename="bridge/analyses.py"/>
-        <source>No hits found in {0}. The recording is silent or very even. Lower the threshold in Mark.</source>
+        <source>No hits found in {0}. Lower the threshold in Mark.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4014,6 +4015,11 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/bouncing.py"/>
+        <source>Nothing to restore: the clip was not bounced in place.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/grooves.py"/>
         <source>Nothing was removed.</source>
         <translation type="unfinished"></translation>
@@ -4164,6 +4170,11 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/bouncing.py"/>
+        <source>Only one track can be bounced in place. Use Bounce to new track.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/groove_shelf.py"/>
         <source>Only your own grooves can be removed from the library</source>
         <translation type="unfinished"></translation>
@@ -4296,6 +4307,11 @@ settings, but no audio. Name:</source>
     <message>
         <location filename="ui/menus.py"/>
         <source>Order and rhythm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/bouncing.py"/>
+        <source>Other tracks follow its hits. Unlock it, or use Bounce to new track.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4795,7 +4811,7 @@ settings, but no audio. Name:</source>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>Recording the pattern in a loop. Press Backspace to remove the last pass.</source>
+        <source>Recording the pattern. Backspace removes the last pass.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6155,7 +6171,7 @@ settings, but no audio. Name:</source>
     </message>
     <message>
         <location filename="ui/commands/playing.py"/>
-        <source>Slicing by ear: a free key starts a slice at the playhead; an assigned key jumps to its slice</source>
+        <source>Slicing by ear: a free key starts a slice at the playhead.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6296,6 +6312,11 @@ settings, but no audio. Name:</source>
     <message>
         <location filename="ui/timeline/recipe_lane.py"/>
         <source>Spans with their own settings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/bouncing.py"/>
+        <source>Spans would tighten the audio twice. Use Bounce to new track.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6721,11 +6742,6 @@ settings, but no audio. Name:</source>
     <message>
         <location filename="ui/commands/patterns.py"/>
         <source>The clip already plays a pattern</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/commands/slices.py"/>
-        <source>The clip is already sliced. X splits a hit, Ctrl+Shift+H removes the slicing.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7589,11 +7605,6 @@ the song tempo</source>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>bars of {0}/{1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/fit.py"/>
         <source>bars, detected: {0}/{1}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8061,16 +8072,6 @@ the song tempo</source>
     <message>
         <location filename="ui/synonyms.py"/>
         <source>extract groove, groove template</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>fade in</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/hit_rows.py"/>
-        <source>fade out</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10162,7 +10163,7 @@ A pattern of {1}, {2} bpm</source>
     </message>
     <message>
         <location filename="bridge/recordings.py"/>
-        <source>{0} could not be read to its end. It stays silent until you reopen the session.</source>
+        <source>{0} could not be read to its end. Open the session again.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10241,8 +10242,13 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="bridge/taking.py"/>
+        <source>{0} is kept, as another session is open. You are asked at the next start.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/fits.py"/>
-        <source>{0} is missing. Choose File &gt; Find missing recordings.</source>
+        <source>{0} is missing. Choose File &gt; Import &gt; Find missing recordings.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10253,11 +10259,6 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/commands/general.py"/>
         <source>{0} is now moved {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/taking.py"/>
-        <source>{0} is saved for recovery, because another session is open. You are asked at the next start.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10643,7 +10644,7 @@ or {2} {3}</source>
     </message>
     <message>
         <location filename="ui/commands/fit.py"/>
-        <source>{0}: set as song tempo. Tap during playback to set the beats of the recording.</source>
+        <source>{0}: set as song tempo. Tap during playback to set beats.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

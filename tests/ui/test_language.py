@@ -111,13 +111,30 @@ def test_a_language_that_is_not_there_is_english(english, monkeypatch):
     assert tr("Open") == pseudo("Open")
 
 
-def test_in_another_language_all_is_asked_for_and_nothing_is_cut_off(tmp_path):
+def walked(*words):
+    """What a walk through the window says of it."""
     env = {**os.environ, "QT_QPA_PLATFORM": "offscreen", "PYTHONPATH": os.pathsep.join(sys.path)}
     done = subprocess.run(
-        [sys.executable, str(ROOT / "tests" / "pseudo_walk.py"), str(tmp_path)],
-        env=env, capture_output=True, text=True, timeout=120, check=False,
-    )  # fmt: skip
+        [sys.executable, *words], env=env, capture_output=True, text=True, timeout=200, check=False
+    )
     assert done.returncode == 0, done.stderr
-    told = json.loads(done.stdout.splitlines()[-1])
-    assert told["plain"] == []
-    assert told["cut"] == []
+    return json.loads(done.stdout.splitlines()[-1])
+
+
+def test_in_another_language_all_is_asked_for(tmp_path):
+    assert walked(str(ROOT / "tests" / "pseudo_walk.py"), str(tmp_path))["plain"] == []
+
+
+@pytest.mark.parametrize(
+    ("spoken", "sizes", "count"),
+    [
+        ("en", "1280x800,1024x700,1600x1000,1280x720", 360),
+        ("pseudo", "1280x800,1024x700", 180),
+        ("rtl", "1280x800,1024x700", 180),
+    ],
+)
+def test_nothing_is_cut_off_and_nothing_overlaps_in_any_state(tmp_path, spoken, sizes, count):
+    """1280x720 is what a screen of 2560x1440 has at twice the scale."""
+    told = walked(str(ROOT / "tests" / "state_walk.py"), str(tmp_path), spoken, sizes)
+    assert told["faults"] == {}
+    assert told["count"] == count

@@ -95,8 +95,7 @@ class Analyses(QObject):
                 if not len(found.analysis.onsets):
                     self._tasks.told.emit(
                         tr(
-                            "No hits found in {0}. The recording is silent or very even. Lower the threshold "
-                            "in Mark.",
+                            "No hits found in {0}. Lower the threshold in Mark.",
                             recording.file,
                         )
                     )

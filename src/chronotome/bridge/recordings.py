@@ -273,9 +273,7 @@ class Recordings(QObject):
         self.pool.sources.pop(content, None)
         name = path.name
         if isinstance(error, Cancelled):
-            self._tasks.told.emit(
-                tr("{0} could not be read to its end. It stays silent until you reopen the session.", name)
-            )
+            self._tasks.told.emit(tr("{0} could not be read to its end. Open the session again.", name))
         else:
             self._tasks.error.emit(str(error))
         if is_new and not isinstance(error, Cancelled):

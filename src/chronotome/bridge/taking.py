@@ -288,8 +288,7 @@ class Taking(QObject):
             else:
                 self._tasks.told.emit(
                     tr(
-                        "{0} is saved for recovery, because another session is open. You are asked at "
-                        "the next start.",
+                        "{0} is kept, as another session is open. You are asked at the next start.",
                         about.track,
                     )
                 )

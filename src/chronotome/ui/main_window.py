@@ -73,6 +73,8 @@ if TYPE_CHECKING:
 
 SMALLEST = (1024, 700)
 USUAL = (1280, 800)
+FRAME = 40
+"""Pixels that desktops put above a window, at most: they are told of after it is shown."""
 
 
 class MainWindow(QMainWindow):
@@ -126,8 +128,8 @@ class MainWindow(QMainWindow):
     # Building
 
     def _fit_the_screen(self) -> None:
-        """As large as usual, but no larger than the screen it opens on."""
-        room = self.screen().availableGeometry().size()
+        """As large as usual, but no larger, with its frame, than what is free on the screen it opens on."""
+        room = self.screen().availableGeometry().size() - QSize(0, FRAME)
         if QGuiApplication.platformName() == "offscreen":  # its screen is made up
             room = QSize(*USUAL)
         self.setMinimumSize(QSize(*SMALLEST).boundedTo(room))
@@ -156,6 +158,7 @@ class MainWindow(QMainWindow):
             area.setFocusPolicy(Qt.FocusPolicy.NoFocus)  # what is in it takes the keys, and scrolls it
             area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
             area.setWidget(tray)
+            area.verticalScrollBar().rangeChanged.connect(tray.make_room)
             self._tray.addWidget(area)
         self._tray.setObjectName("tray")
         self._tray.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)

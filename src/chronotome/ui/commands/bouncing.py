@@ -42,25 +42,13 @@ class BounceCommands:
         else:
             places = self._chosen
         if len({track for track, _ in places}) > 1:
-            self._desk.say(
-                tr(
-                    "Clips of one track can be bounced in place. To bounce several tracks, use "
-                    "Bounce to new track."
-                )
-            )
+            self._desk.say(tr("Only one track can be bounced in place. Use Bounce to new track."))
             return
         if places and self._desk.session.group_of(places[0][0]) is not None:
-            self._desk.say(
-                tr(
-                    "Cannot bounce in place: other tracks follow its hits. Unlock the track, or "
-                    "bounce to a new track."
-                )
-            )
+            self._desk.say(tr("Other tracks follow its hits. Unlock it, or use Bounce to new track."))
             return
         if places and self._desk.session.track(places[0][0]).spans:
-            self._desk.say(
-                tr("Cannot bounce in place: spans would tighten the audio twice. Bounce to a new track.")
-            )
+            self._desk.say(tr("Spans would tighten the audio twice. Use Bounce to new track."))
             return
         self._bounce(self._desk.session, places, in_place=True)
 
@@ -89,6 +77,6 @@ class BounceCommands:
         """What the clip was bounced of, in its place again."""
         place = self._desk.view.place
         if place is None or kept_of(self._desk.session, place) is None:
-            self._desk.say(tr("Cannot restore: the clip was not bounced in place, or its track was removed"))
+            self._desk.say(tr("Nothing to restore: the clip was not bounced in place."))
             return
         self._desk.store.apply(lambda session: bring_back(session, place), tr("Restore bounced clips"))

@@ -146,7 +146,7 @@ class FitCommands:
             return
         tempo = round(found.tempo, 2)
         self._apply_run(lambda session: set_tempo(session, tempo), tr("Tap song tempo"))
-        self._say(tr("{0}: set as song tempo. Tap during playback to set the beats of the recording.", words))
+        self._say(tr("{0}: set as song tempo. Tap during playback to set beats.", words))
 
     def _set_tapped(self, words: str) -> None:
         guide = self.guide

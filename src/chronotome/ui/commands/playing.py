@@ -149,7 +149,7 @@ class PlayingCommands:
             desk.transport.go_to(max(0.0, start))
         if not desk.transport.is_playing:
             desk.transport.play()
-        desk.say(tr("Recording the pattern in a loop. Press Backspace to remove the last pass."))
+        desk.say(tr("Recording the pattern. Backspace removes the last pass."))
 
     def _make_room(self) -> None:
         """An empty pattern as long as the loop, or some bars, for what is played in."""
@@ -198,7 +198,7 @@ class PlayingCommands:
         taking = self._desk.taking
         taking.monitor(is_on=not taking.is_monitoring, performance=PERFORMANCE)
         if taking.is_monitoring:
-            self._desk.say(tr("Input monitoring is on. With a microphone, use headphones to avoid feedback."))
+            self._desk.say(tr("Input monitoring is on. With a microphone, use headphones."))
         else:
             self._desk.say(tr("Input monitoring is off"))
 
@@ -231,12 +231,7 @@ class PlayingCommands:
         self.is_by_ear = not self.is_by_ear
         if self.is_by_ear:
             self.enter()
-            self._desk.say(
-                tr(
-                    "Slicing by ear: a free key starts a slice at the playhead; an assigned key "
-                    "jumps to its slice"
-                )
-            )
+            self._desk.say(tr("Slicing by ear: a free key starts a slice at the playhead."))
         else:
             self._desk.say(tr("Slicing by ear is off"))
 

@@ -77,9 +77,7 @@ class SliceCommands(ShapedHits):
         if self._desk.refuses_pattern(view.clip):
             return
         if self.slices is not None:
-            self._desk.say(
-                tr("The clip is already sliced. X splits a hit, Ctrl+Shift+H removes the slicing.")
-            )
+            self._desk.say(tr("Already sliced. X splits a hit, Ctrl+Shift+H removes the slicing."))
             return
         span = view.range
         if span is not None and place[0] in span.tracks:

@@ -20,7 +20,7 @@ OWN_KEYS = {
 
 
 class Combo(QComboBox):
-    """As narrow as it has to be; scrolling over it changes nothing."""
+    """As narrow as it has to be: its tooltip says what is chosen. Scrolling over it changes nothing."""
 
     def __init__(self, name: str, words: Sequence[str] = ()) -> None:
         super().__init__()
@@ -28,6 +28,14 @@ class Combo(QComboBox):
         self.addItems(list(words))
         self.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self._about = ""
+        self.setToolTip("")
+        self.currentTextChanged.connect(lambda _text: self.setToolTip(self._about))
+
+    def setToolTip(self, about: str) -> None:
+        """What it is about, above what is chosen."""
+        self._about = about
+        super().setToolTip("\n".join(each for each in (about, self.currentText()) if each))
 
     def event(self, event: QEvent) -> bool:
         is_asked = event.type() is QEvent.Type.ShortcutOverride

@@ -8,7 +8,7 @@ from chronotome.ui.controls.plain_text import tip
 
 
 class Sentence(QLabel):
-    """As much of a sentence as there is room for; all of it as a tooltip."""
+    """As much of a sentence as there is room for; all of it, and what follows in more lines, as a tooltip."""
 
     def __init__(self) -> None:
         super().__init__()
@@ -26,4 +26,8 @@ class Sentence(QLabel):
         self._fit()
 
     def _fit(self) -> None:
-        self.setText(self.fontMetrics().elidedText(self.said, Qt.TextElideMode.ElideRight, self.width()))
+        self.setText(
+            self.fontMetrics().elidedText(
+                self.said.partition("\n")[0], Qt.TextElideMode.ElideRight, self.width()
+            )
+        )

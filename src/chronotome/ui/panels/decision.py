@@ -4,7 +4,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 from PySide6.QtCore import QRectF, Qt
-from PySide6.QtGui import QKeyEvent, QPainter, QPaintEvent
+from PySide6.QtGui import QKeyEvent, QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 
 from chronotome.files.names import shown
@@ -33,7 +33,7 @@ from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 
-HEIGHT = 44
+HEIGHT, NARROW = 44, 760
 WHOLE_BAR = 0.02
 SURE = 0.6
 """Confidence from which on a tempo is told without a reserve."""
@@ -239,16 +239,19 @@ class DecisionBar(QWidget):
         super().__init__()
         self._desk = desk
         self.decision: Decision | None = None
+        self._left = HEADER
         self.setFixedHeight(HEIGHT)
         row = QHBoxLayout(self)
         row.setContentsMargins(HEADER + 24, 4, 20, 4)
+        self._row = row
         row.setSpacing(10)
         self.words = Label()
         self.words.setObjectName("heading")
         self.yes, self.no = QPushButton(), QPushButton()
-        for widget in (self.words, self.yes, self.no):
-            row.addWidget(widget)
-        row.addStretch(1)
+        self.words.setWordWrap(True)
+        row.addWidget(self.words, 1)
+        for button in (self.yes, self.no):
+            row.addWidget(button)
         for button, is_yes in ((self.yes, True), (self.no, False)):
             button.setObjectName("answer")
             button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
@@ -269,7 +272,14 @@ class DecisionBar(QWidget):
             self.yes.setText(tr("{0}   Enter", self.decision.yes))
             self.no.setText(tr("{0}   Esc", self.decision.no))
             self.setAccessibleName(self.decision.sentence)
-            self.setToolTip(tip(self.decision.sentence))
+            for widget in (self, self.words):
+                widget.setToolTip(tip(self.decision.sentence))
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        """A narrow window gives it the room beneath the headers too."""
+        super().resizeEvent(event)
+        self._left = 0 if self.width() < NARROW else HEADER
+        self._row.setContentsMargins(self._left + 24, 4, 20, 4)
 
     def answer(self, *, is_yes: bool) -> bool:
         """False where nothing was asked."""
@@ -291,7 +301,9 @@ class DecisionBar(QWidget):
         theme = self._desk.view.theme
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.fillRect(self.rect(), colour(theme.card))
-        painter.fillRect(QRectF(0, 0, HEADER, HEIGHT), colour(theme.panel))
+        painter.fillRect(QRectF(0, 0, self._left, HEIGHT), colour(theme.panel))
         painter.setPen(colour(theme.strong_rule))
         painter.setBrush(colour(theme.wash))
-        painter.drawRoundedRect(QRectF(HEADER + 8.5, 4.5, self.width() - HEADER - 17, HEIGHT - 9), 6, 6)
+        painter.drawRoundedRect(
+            QRectF(self._left + 8.5, 4.5, self.width() - self._left - 17, HEIGHT - 9), 6, 6
+        )

@@ -17,6 +17,7 @@ from chronotome.session.model import Session, Take, Track
 from chronotome.session.targets import FAR_MS
 from chronotome.session.tighten import targets_of
 from chronotome.ui.controls.figures import counted, plain
+from chronotome.ui.controls.plain_text import tip
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
@@ -47,7 +48,6 @@ class StageCard(QWidget):
         self._desk, self.stage = desk, stage
         self.figures = Figures("")
         self.setFixedSize(WIDTH, CARD)
-        self.setToolTip(f"{stage.words} ({int(stage)})")
         self.setCursor(Qt.CursorShape.PointingHandCursor)
         self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
 
@@ -57,6 +57,7 @@ class StageCard(QWidget):
             checks = tr(", {0} to check", figures.to_check) if figures.to_check else ""
             about = figures.about.replace("\n", ", ")
             self.setAccessibleName(f"{self.stage.words}: {figures.key}, {about}{checks}")
+            self.setToolTip(tip(f"{self.stage.words} ({int(self.stage)})\n{figures.key}\n{figures.about}"))
             self.update()
 
     def mousePressEvent(self, _event: QMouseEvent) -> None:
@@ -101,6 +102,8 @@ class StageCard(QWidget):
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
         for row, words in enumerate(self.figures.about.split("\n")):
+            room = WIDTH - 22
+            words = painter.fontMetrics().elidedText(words, Qt.TextElideMode.ElideRight, room)  # noqa: PLW2901
             painter.drawText(QPointF(20, 61 + 14 * row), words)
         if self.figures.to_check:
             self._paint_count(painter)

@@ -11,7 +11,7 @@ from chronotome.ui.theme import colour, text_font
 from chronotome.ui.view_state import ViewState
 from chronotome.words import tr
 
-CARD = QSize(210, 118)
+CARD = QSize(196, 118)
 TITLE = tr("Drop a recording here")
 WORDS = tr("WAV, AIFF, FLAC, OGG, Opus or MP3. Files stay unchanged; nothing moves until you move it.")
 
@@ -55,7 +55,7 @@ class Welcome(QWidget):
         layout = QVBoxLayout(self)
         layout.addStretch(1)
         self._row = QHBoxLayout()
-        self._row.setSpacing(16)
+        self._row.setSpacing(8)
         self._row.addStretch(1)
         self._row.addStretch(1)
         layout.addLayout(self._row)

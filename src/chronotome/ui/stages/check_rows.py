@@ -1,7 +1,7 @@
 """The places to check at the foot of Tighten's tray."""
 
 from PySide6.QtCore import QRectF, Qt
-from PySide6.QtGui import QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtGui import QFontMetrics, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QSizePolicy, QVBoxLayout, QWidget
 
 from chronotome.session.check import NOTHING, Check, Kind
@@ -32,7 +32,7 @@ class CheckRow(QWidget):
         self._desk, self._commands, self.check = desk, commands, check
         self.setFixedHeight(30)
         self.setCursor(Qt.CursorShape.PointingHandCursor)
-        self.setToolTip(tip(check.sentence.replace("\n", " ")))
+        self.setToolTip(tip(f"{check.title}: {check.sentence}".replace("\n", " ")))
         self.setAccessibleName(f"{check.title}, {check.figure}")
 
     def mousePressEvent(self, _event: QMouseEvent) -> None:
@@ -52,7 +52,11 @@ class CheckRow(QWidget):
         where = position_words(self.check.beat, self._desk.session.metre)
         painter.drawText(box.adjusted(8, 0, 0, 0), Qt.AlignmentFlag.AlignVCenter, where)
         painter.setFont(text_font(11))
-        painter.drawText(box.adjusted(66, 0, 0, 0), Qt.AlignmentFlag.AlignVCenter, self.check.title)
+        room = (
+            round(box.width()) - 66 - 16 - QFontMetrics(figure_font(11)).horizontalAdvance(self.check.figure)
+        )
+        title = painter.fontMetrics().elidedText(self.check.title, Qt.TextElideMode.ElideRight, room)
+        painter.drawText(box.adjusted(66, 0, 0, 0), Qt.AlignmentFlag.AlignVCenter, title)
         painter.setFont(figure_font(11))
         painter.setPen(colour(theme.late))
         flags = Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight
@@ -109,16 +113,17 @@ class CheckRows(Rows):
         checks = checks.of_kind(self.desk.view.check_kind)
         kind = self.desk.view.check_kind
         self.kind.setCurrentIndex(0 if kind is None else 1 + list(Kind).index(kind))
-        more = tr(", {0} hidden", len(checks) - MOST_CHECKS) if len(checks) > MOST_CHECKS else ""
+        most = MOST_CHECKS - (self.desk.view.recipe.match is not None)  # whose rows need the room of one
+        more = tr(", {0} hidden", len(checks) - most) if len(checks) > most else ""
         self.to_check.setText(tr("To check: {0}{1}", len(checks), more) if checks else tr("Nothing to check"))
-        if [row.check for row in self.shown] == list(checks[:MOST_CHECKS]):
+        if [row.check for row in self.shown] == list(checks[:most]):
             self._show_selection()
             return
         for row in self.shown:
             row.hide()
             self._places.removeWidget(row)
             row.deleteLater()
-        self.shown = [CheckRow(self.desk, self._commands, check) for check in checks[:MOST_CHECKS]]
+        self.shown = [CheckRow(self.desk, self._commands, check) for check in checks[:most]]
         for row in self.shown:
             self._places.addWidget(row)
         self._show_selection()

@@ -3,7 +3,7 @@
 from collections.abc import Callable
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QCheckBox, QComboBox, QHBoxLayout, QPushButton, QWidget
+from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QPushButton, QWidget
 
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.session.edits.fitting import (
@@ -24,9 +24,11 @@ from chronotome.ui.actions import Actions
 from chronotome.ui.commands.fit import FOLLOWING_WORDS, Guide, guide_of
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.choices import Choices
+from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import clock, counted, decibels, plain, share
 from chronotome.ui.controls.plain_text import Label
+from chronotome.ui.controls.sentence import Sentence
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.controls.typed import number_in
 from chronotome.ui.controls.value_slider import ValueSlider
@@ -115,14 +117,12 @@ class FitTray(Tray):
     def _add_recording(self) -> None:
         self.heading = self.add_label(tr("Recording tempo"), "heading")
         self.tempo = self._typed(tr("Recording tempo in beats per minute"), 84, self._on_tempo)
-        self.kind, self.sure = self._soft(), self._soft()
+        self.kind, self.sure = Sentence(), self._soft()
+        self.kind.setObjectName("soft")
         self._row(self.tempo, self.kind, self.sure, stretched=1)
-        self.options = QComboBox()
-        self.options.setAccessibleName(tr("Possible tempi"))
+        self.options = Combo(tr("Possible tempi"))
         self.options.setToolTip(tr("Possible tempi and their source"))
         self.options.activated.connect(lambda index: self._fit.choose(self._options[index]))
-        shrink = QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon
-        self.options.setSizeAdjustPolicy(shrink)
         self.add(self.options)
 
     def _add_bars(self) -> None:
@@ -130,9 +130,10 @@ class FitTray(Tray):
         halved, doubled = self._button("half-bars", "÷ 2"), self._button("double-bars", "× 2")
         for button in (fewer, more, halved, doubled):
             button.setObjectName("step")
-        self.bars = self._typed(tr("Bars of the recording"), 52, self._on_bars)
+        self.bars = self._typed(tr("Bars of the recording"), 66, self._on_bars)
         self.bars.setAlignment(Qt.AlignmentFlag.AlignHCenter)
-        self.of = self._soft("bars")
+        self.of = Sentence()
+        self.of.setObjectName("soft")
         row = self._row(fewer, self.bars, more, self.of, halved, doubled, stretched=3)
         row.setSpacing(4)
         self.one = self._soft()
@@ -275,7 +276,8 @@ class FitTray(Tray):
         implied = self._loops.implied()
         self.loop.setText(tr("Drag over the ruler to set the loop") if implied is None else implied.words)
         if guide is None:
-            for label in (self.kind, self.sure, self.one, self.check):
+            self.kind.say("")
+            for label in (self.sure, self.one, self.check):
                 label.setText("")
             self.bars.show_text("")
             return
@@ -318,9 +320,9 @@ class FitTray(Tray):
     def _show_beats(self, guide: Guide) -> None:
         fit, measured, beats = guide.recording.fit, guide.recording.measured, guide.beats
         metre = self.desk.session.metre
-        self.of.setText(tr("bars of {0}/{1}", metre.beats, metre.unit))
+        self.of.say(tr("bars"))
         if beats is None:
-            self.kind.setText(tr("unknown"))
+            self.kind.say(tr("unknown"))
             self.bars.show_text("")
             self.one.setText(tr("Beat one not set"))
             return
@@ -333,12 +335,12 @@ class FitTray(Tray):
             swing = None if measured is None else measured.played_swing
             if swing is not None:
                 kind += tr(" · swing {0:.0f} %", swing[0])
-        self.kind.setText(kind)
+        self.kind.say(kind)
         bars = bars_in(self.desk.session, guide.take)
         near = round(bars)
         self.bars.show_text(str(near) if abs(bars - near) < WHOLE else plain(bars, 2))
         if measured is not None and measured.metre != metre and measured.bar_confidence > 0.5:
-            self.of.setText(tr("bars, detected: {0}/{1}", measured.metre.beats, measured.metre.unit))
+            self.of.say(tr("bars, detected: {0}/{1}", measured.metre.beats, measured.metre.unit))
         is_set = fit.beat_one is not None or any(pin.beat == 0 for pin in fit.pins)
         said = tr("set") if is_set else tr("detected")
         self.one.setText(tr("Beat one  {0}  {1}", clock(beats.beat_one), said))

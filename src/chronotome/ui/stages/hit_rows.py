@@ -108,8 +108,8 @@ class HitRows(Rows):
         self.beside(loud, pan)
         self.beside(pitch, tilt)
         with self.folded(tr("Fades, start, length")) as self.fold:
-            rise = self._slider(tr("fade in"), tr("Fade in"), 0, 500, milliseconds, 1.0, 1.0)
-            fall = self._slider(tr("fade out"), tr("Fade out"), 0, 1000, milliseconds, 1.0, 1.0)
+            rise = self._slider("fade in", tr("Fade in"), 0, 500, milliseconds, 1.0, 1.0)
+            fall = self._slider("fade out", tr("Fade out"), 0, 1000, milliseconds, 1.0, 1.0)
             start = self._slider("start", tr("Start offset"), 0, 300, milliseconds, 1.0, 0.001)
             length = self._slider("length", tr("Length"), 0, 2000, milliseconds, 5.0, 0.001)
             self.beside(rise, fall)

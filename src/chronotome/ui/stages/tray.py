@@ -14,7 +14,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.stages.rows import Rows
 from chronotome.ui.view_state import Stage
 
-WIDTH = 300
+WIDTH, MARGIN, BAR = 300, 16, 8
 
 
 class Tray(Rows):
@@ -24,7 +24,7 @@ class Tray(Rows):
         super().__init__(desk, actions)
         self.setObjectName("trayBody")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
-        self.rows.setContentsMargins(16, 12, 16, 12)
+        self.make_room(0, 0)
         head = QHBoxLayout()
         title = Label(stage.words)
         title.setObjectName("title")
@@ -35,6 +35,11 @@ class Tray(Rows):
         head.addWidget(title)
         head.addWidget(self.about, 1)
         self.rows.addLayout(head)
+
+    def make_room(self, _least: int, most: int) -> None:
+        """For a scroll bar, where there is one, at the side."""
+        side = MARGIN - (BAR if most > 0 else 0)
+        self.rows.setContentsMargins(MARGIN, 12, side, 12)
 
     def sizeHint(self) -> QSize:
         return QSize(WIDTH, super().sizeHint().height())

@@ -34,8 +34,8 @@ class ClipLane(TrackLane):
     """Click a strip: choose the clip, with Shift or Ctrl more of them. Drag: move, trim, fade, repeat."""
 
     clip_hint = tr(
-        "Click the clip title to select, drag to move, Ctrl+drag to copy. Drag edges to "
-        "trim, corners to fade. Drag over the wave to select a range."
+        "Drag a clip title to move it, its edges to trim, its corners to fade.\nCtrl+drag "
+        "copies. Shift+click selects more. Drag over the wave to select a range."
     )
 
     def __init__(self, desk: Desk, name: str, of: Callable[[], Track | None]) -> None:

@@ -30,7 +30,7 @@ class ContextLane(ClipLane):
     """Click: bring this track into the tall lane. Its header, dragged: another place, or another height."""
 
     hint = tr("Click to show this track in the large lane and to set the playhead.")
-    header_hint = tr("Drag up or down to reorder tracks. Drag the lower edge to resize or fold the lane.")
+    header_hint = tr("Drag to reorder tracks, the lower edge to resize or fold the lane.")
 
     def __init__(self, desk: Desk, track: TrackId) -> None:
         self.track_id = track

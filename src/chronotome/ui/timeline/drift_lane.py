@@ -38,8 +38,8 @@ class DriftLane(EvidenceLane):
     """Drag a mark up or down: that hit lands there, by hand."""
 
     hint = tr(
-        "Drag a mark up or down to move its hit (Alt: no snap). Shift+click or drag over "
-        "several to select more."
+        "Drag a mark up or down to move its hit. Drag over several to select.\nAlt: no "
+        "snap. Shift+click selects more."
     )
 
     def __init__(self, desk: Desk, commands: HitCommands) -> None:

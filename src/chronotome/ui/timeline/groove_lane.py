@@ -72,8 +72,8 @@ class GrooveLane(EvidenceLane):
     """Drag a step up or down: the groove changes in every bar."""
 
     hint = tr(
-        "Drag a step up or down to change the groove in every bar. Shift+drag: draw over "
-        "steps. Ctrl+drag: loudness."
+        "Drag a step up or down to change the groove in every bar.\nShift+drag draws over "
+        "steps. Ctrl+drag changes the loudness."
     )
 
     def __init__(self, desk: Desk) -> None:

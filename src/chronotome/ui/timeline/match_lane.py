@@ -65,7 +65,7 @@ class MatchLane(EvidenceLane):
     """Drag an end of a line to another hit to pair it; click a line and break the pair by key."""
 
     hint = tr(
-        "Drag a hit, or the end of a line, onto another hit to pair them. Ctrl+B removes the selected pair."
+        "Drag a hit or the end of a line onto another hit to pair them.\nCtrl+B removes the selected pair."
     )
 
     def __init__(self, desk: Desk, commands: TightenCommands) -> None:

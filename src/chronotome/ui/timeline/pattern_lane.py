@@ -42,9 +42,8 @@ class PatternLane(TrackLane):
     """Click: set a step, or choose it. Drag: draw, move, lengthen. Right button: erase."""
 
     hint = tr(
-        "Click or drag on an empty cell to add steps. Drag a step to move it, its end to "
-        "lengthen it. Ctrl+drag: loudness. Ctrl+Shift+drag: chance. Ctrl+Alt+drag: "
-        "repeats. Right-drag: delete."
+        "Click to add a step, drag it to move it, its end to lengthen it.\nCtrl+drag: "
+        "loudness. Ctrl+Shift+drag: chance. Ctrl+Alt+drag: repeats. Right-drag: delete."
     )
 
     def __init__(self, desk: Desk, commands: PatternCommands) -> None:

@@ -23,9 +23,9 @@ class ProofLane(Lane):
     """Evidence of Export: stems up to each join's level against the recording's roughest place."""
 
     hint = tr(
-        "Each line is a join; its height is its roughness in dB, compared with the "
-        "roughest place in the recording. Click to go there, right-click for fixes. N: "
-        "next audible join."
+        "Click a join to go there, right-click it for fixes. N: next click.\nThe height "
+        "of a join is its roughness in dB, compared with the roughest place in the "
+        "recording."
     )
 
     def __init__(self, desk: Desk, commands: ProofCommands) -> None:

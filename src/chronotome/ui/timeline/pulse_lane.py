@@ -45,8 +45,8 @@ class PulseLane(TrackLane):
     """Evidence of Fit. Drag a beat or a bar to correct it; click a candidate to choose it."""
 
     hint = tr(
-        "Drag a beat to its place. After a long drag, later beats are counted again. "
-        "Shift: no snap. Double-click a diamond to reset it."
+        "Drag a beat to its place. Double-click a diamond to reset it.\nAfter a long "
+        "drag, later beats are counted again. Shift: no snap."
     )
 
     def __init__(self, desk: Desk, fit: FitCommands) -> None:

@@ -20,8 +20,8 @@ class RecipeLane(SpanStrip):
     """Click: its recipe is in the tray. Double-click: loop it. Drag an end: another span."""
 
     hint = tr(
-        "Click a span to edit its settings, double-click to loop it, drag its ends to "
-        "resize. Shift+Backspace removes it."
+        "Click a span to edit its settings, drag its ends to resize it.\nDouble-click "
+        "loops it. Shift+Backspace removes it."
     )
     title, label = tr("Spans"), tr("Edit span")
     height_of = 20

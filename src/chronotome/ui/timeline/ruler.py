@@ -29,7 +29,10 @@ CLOSEST_MARKERS = 9
 class Ruler(TrackLane):
     """Drag: loop a span. Drag a diamond: move that hit. Double-click one: take back what was set by hand."""
 
-    hint = tr("Drag to set a loop. Drag a diamond to move its hit, double-click to reset it. Shift: no snap.")
+    hint = tr(
+        "Drag to set a loop. Drag a diamond to move its hit.\nDouble-click a diamond to "
+        "reset it. Shift: no snap."
+    )
 
     def __init__(self, desk: Desk) -> None:
         super().__init__(desk, tr("Ruler: bars and beats"))

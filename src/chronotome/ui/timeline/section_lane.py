@@ -16,7 +16,8 @@ class SectionLane(SpanStrip):
     """Click: jump there. Double-click: loop it. Drag an end: another span. It is there where sections are."""
 
     hint = tr(
-        "Click a section to go there, double-click to loop it, drag its ends to resize. Right-click for more."
+        "Click a section to go there, double-click to loop it.\nDrag its ends to resize. "
+        "Right-click for more."
     )
     title, label = tr("Sections"), tr("Edit section")
 

@@ -30,8 +30,7 @@ class ShapeLane(ValueLane):
     """Press and draw: every hit that the pointer passes takes the value it is at."""
 
     hint = tr(
-        "Draw values over hits. Shift: line. Ctrl: curve up and back. Alt: no steps. "
-        "Double-click to type. Selected hits change together."
+        "Draw values over hits. Shift: line. Ctrl: curve. Double-click: type.\nSelected hits change together."
     )
     names: ClassVar = {name: SHORT.get(name, name) for name in VALUES}
     drawing = ShapeDrag

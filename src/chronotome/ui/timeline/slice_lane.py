@@ -24,8 +24,8 @@ class SliceLane(ClipLane):
     """Click a hit: choose and hear it, with Shift more. Drag: move, with Ctrl copy; its end: longer."""
 
     slice_hint = tr(
-        "Click a hit to select and play it, drag to move, Ctrl+drag to copy. Drag its "
-        "end to change the length. Drag along the bottom edge to select several."
+        "Click a hit to play it, drag to move it, its end to change the length.\n"
+        "Ctrl+drag copies. Drag along the bottom edge to select several."
     )
 
     def __init__(self, desk: Desk, name: str, of: Callable[[], Track | None], slices: SliceCommands) -> None:

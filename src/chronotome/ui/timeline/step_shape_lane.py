@@ -111,9 +111,7 @@ class StepDrag:
 class StepShapeLane(ValueLane):
     """Press and draw: every step that the pointer passes takes the value it is at."""
 
-    hint = tr(
-        "Draw values over steps. Shift: line. Ctrl: curve up and back. Alt: no steps. Double-click to type."
-    )
+    hint = tr("Draw values over steps. Shift: line. Ctrl: curve. Double-click: type.")
     edge, button, top, title, thick = 10, 16, 24, 12, 2.4
     names = WORDS
     drawing = StepDrag

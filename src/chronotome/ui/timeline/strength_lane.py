@@ -42,8 +42,8 @@ class StrengthLane(TrackLane):
     """Drag the line: weak onsets turn hollow and silent at once. Double-click one: keep or drop it."""
 
     hint = tr(
-        "Drag the threshold line. Double-click a hollow onset to keep it, a solid one to "
-        "delete it. Drag over several, then press Delete."
+        "Drag the threshold line. Double-click an onset to keep or delete it.\nDrag over "
+        "several, then press Delete."
     )
 
     shows_counts = True

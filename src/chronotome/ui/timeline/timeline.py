@@ -79,6 +79,7 @@ class Timeline(QWidget):
         self._context_layout.setSpacing(0)
         self._context_layout.addStretch(1)
         self._scroll = QScrollArea()
+        self._scroll.setObjectName("context")
         self._scroll.setWidgetResizable(True)
         self._scroll.setFocusPolicy(Qt.FocusPolicy.NoFocus)
         self._scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)

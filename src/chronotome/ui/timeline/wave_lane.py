@@ -67,19 +67,20 @@ WAY_WORDS = {MoveBy.CUTTING: tr("Cutting"), MoveBy.STRETCHING: tr("Stretch"), Mo
 class WaveLane(SliceLane):
     """The tall lane. Click: playhead. Drag a notch: move the hit, or in Mark the onset itself."""
 
-    hint = tr("Click to set the playhead. Drag an onset to move its hit. Ctrl+wheel zooms.")
+    hint = tr("Click to set the playhead. Drag an onset to move its hit.")
     tighten_hint = tr(
-        "Drag an onset to move its hit. Shift+click or drag over the wave to select "
-        "more. Click to set the playhead."
+        "Drag an onset to move its hit. Drag over the wave to select several.\n"
+        "Shift+click selects more. Click sets the playhead."
     )
     shows_counts = True
     fit_hint = tr(
-        "Click to set the playhead. Ctrl+drag the end of the recording to a bar line to "
-        "set its length in bars."
+        "Click to set the playhead. Ctrl+drag the end to a bar line.\nThe recording then "
+        "has that length in bars."
     )
     mark_hint = tr(
-        "Click an onset to play its hit, drag to correct it, Ctrl+drag to slip the "
-        "audio. Double-click to add or delete. Drag over the wave to select."
+        "Click an onset to play its hit, drag to correct it. Double-click: add.\n"
+        "Double-click an onset to delete it. Ctrl+drag slips the audio. Drag over the "
+        "wave to select."
     )
 
     def __init__(self, desk: Desk, marks: MarkCommands, hits: HitCommands, slices: SliceCommands) -> None:
