@@ -2015,11 +2015,6 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
-        <source>Export more</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/mark_files.py"/>
         <source>Export onsets</source>
         <translation type="unfinished"></translation>
@@ -3537,6 +3532,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/action_table.py"/>
         <source>Mute track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/track_buttons.py"/>
+        <source>Mute, {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6262,6 +6262,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/action_table.py"/>
         <source>Solo track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/track_buttons.py"/>
+        <source>Solo, {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -207,3 +207,18 @@ def test_twice_as_large_nothing_is_lost(tmp_path):
     image = QImage(str(out))
     assert (image.width(), image.height()) == (2048, 1400)
     assert QRect(0, 0, 2048, 1400).contains(image.rect())
+
+
+def test_screen_readers_are_told_true_roles_and_values(at_work):
+    role, text = QAccessible.Role, QAccessible.Text
+    tray = at_work.window.trays[Stage.TIGHTEN]
+    card = at_work.window.rail.cards[Stage.FIT]
+    listen, mute = at_work.window.transport.listen, at_work.window.timeline.wave._buttons._mute
+    told = [QAccessible.queryAccessibleInterface(each) for each in (tray.strength, card, listen, mute)]
+    assert [each.role() for each in told] == [role.Slider, role.Button, role.Button, role.CheckBox]
+    assert (told[0].text(text.Name), told[0].text(text.Value)) == ("Strength", "50")
+    assert told[1].text(text.Name).startswith("Fit: ")
+    assert told[2].text(text.Name) == "Listen to: Edited"
+    assert told[3].text(text.Name) == "Mute, stairwell"
+    tray.strength.put(75)
+    assert told[0].text(text.Value) == "75"

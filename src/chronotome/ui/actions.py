@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QMenu, QMenuBar, QPushButton, QWidget
 
 from chronotome.errors import ChronotomeError
 from chronotome.ui.controls.plain_text import tip
-from chronotome.ui.menus import KEYS_OF_ACTIONS, LINE, MENUS, Menu
+from chronotome.ui.menus import KEY_OF_WINDOW, KEYS_OF_ACTIONS, LINE, MENUS, Menu
 from chronotome.ui.needs import Need
 
 
@@ -113,7 +113,7 @@ class Actions(QObject):
 
     def words(self, name: str) -> str:
         """As in the menu, without what marks its letter."""
-        return self._actions[name].text().replace("&", "")
+        return self._actions[name].text().partition("\t")[0].replace("&", "")
 
     def run(self, name: str) -> None:
         """As if it were chosen from the menu."""
@@ -154,7 +154,8 @@ class Actions(QObject):
                 built.aboutToShow.connect(lists[row].aboutToShow)  # it is grey where nothing is in it
             else:
                 action = self._actions[row]
-                action.setText(with_letter(action.text(), taken))
+                shown = with_letter(action.text(), taken)
+                action.setText(f"{shown}\t{KEY_OF_WINDOW[row]}" if row in KEY_OF_WINDOW else shown)
                 built.addAction(action)
         return within
 

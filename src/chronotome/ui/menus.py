@@ -6,6 +6,8 @@ from typing import NamedTuple
 from chronotome.words import tr
 
 LINE = "-"
+KEY_OF_WINDOW = {"select-none": "Esc"}
+"""Keys that the window sees to itself, since they end other things first."""
 RECENT, TEMPLATES = "*recent", "*templates"
 """Rows that are filled while the program runs."""
 KEYS_OF_ACTIONS = frozenset("sg")
@@ -46,7 +48,7 @@ MENUS = (
             Menu(tr("Import"), ("import-marks", "read-groove", "pattern-open", "unpack", "find-missing")),
             "export",
             Menu(
-                tr("Export more"),
+                tr("Export"),
                 (
                     "export-stems",
                     "slice-files",

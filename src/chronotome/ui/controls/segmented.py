@@ -5,7 +5,7 @@ from typing import TypeVar
 
 from PySide6.QtCore import QEvent, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtWidgets import QAbstractButton, QSizePolicy
 
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.view_state import ViewState
@@ -24,8 +24,8 @@ NARROWEST = 52
 """Pixels of a choice: five of them fit into a tray."""
 
 
-class Segmented(QWidget):
-    """`chosen` carries the index that a person chose."""
+class Segmented(QAbstractButton):
+    """`chosen` carries the index that a person chose. To screen readers a button that says what is chosen."""
 
     chosen = Signal(int)
 
@@ -35,7 +35,9 @@ class Segmented(QWidget):
         self._words = list(words)
         self._index = 0
         self._radius = HEIGHT / 2 if is_round else 6
+        self._name = name
         self.setAccessibleName(name)
+        self.setToolTip(name)
         self.setFixedHeight(HEIGHT)
         self.setMinimumWidth(NARROWEST * len(words))
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
@@ -50,7 +52,7 @@ class Segmented(QWidget):
         if index != self._index:
             self._index = index
             shown = self._words[index] if 0 <= index < len(self._words) else ""
-            self.setAccessibleDescription(shown)
+            self.setAccessibleName(f"{self._name}: {shown}" if shown else self._name)
             self.update()
 
     def sizeHint(self) -> QSize:

@@ -4,10 +4,11 @@ import re
 from collections.abc import Callable
 
 from PySide6.QtCore import QEvent, QRect, Qt, Signal
-from PySide6.QtGui import QFocusEvent, QKeyEvent, QMouseEvent
+from PySide6.QtGui import QFocusEvent, QKeyEvent, QMouseEvent, QWheelEvent
 from PySide6.QtWidgets import QLineEdit, QWidget
 
 from chronotome.session.limits import LONGEST_NAME
+from chronotome.ui.controls.field import STEPS, step_of, stepped
 from chronotome.ui.controls.plain_text import Label
 from chronotome.words import tr
 
@@ -34,6 +35,8 @@ class TypedFigure(QLineEdit):
     """Over the figure while it is typed. Enter and leaving it keep what was typed, Escape does not."""
 
     asks_for = tr("enter a number")
+    is_number = True
+    """Whether arrows and wheel step it."""
 
     def __init__(
         self, parent: QWidget, box: QRect, shown: str, keep: Callable[[str], None], name: str
@@ -61,8 +64,18 @@ class TypedFigure(QLineEdit):
             self._end(is_kept=True)
         elif event.key() == Qt.Key.Key_Escape:
             self._end(is_kept=False)
+        elif self.is_number and Qt.Key(event.key()) in STEPS:
+            self._step(step_of(event.modifiers(), STEPS[Qt.Key(event.key())]))
         else:
             super().keyPressEvent(event)
+
+    def wheelEvent(self, event: QWheelEvent) -> None:
+        if self.is_number:
+            self._step(step_of(event.modifiers(), 1.0 if event.angleDelta().y() > 0 else -1.0))
+
+    def _step(self, by: float) -> None:
+        self.setText(stepped(self.text(), by))
+        self.selectAll()
 
     def focusOutEvent(self, event: QFocusEvent) -> None:
         super().focusOutEvent(event)
@@ -85,6 +98,7 @@ class TypedName(TypedFigure):
     """A name that is typed where it stands."""
 
     asks_for = tr("enter a value")
+    is_number = False
 
     def __init__(
         self, parent: QWidget, box: QRect, shown: str, keep: Callable[[str], None], name: str

@@ -1,10 +1,11 @@
 """A slider with its name and value over it; the value can be typed."""
 
+import math
 from collections.abc import Callable
 
 from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
-from PySide6.QtWidgets import QSizePolicy, QWidget
+from PySide6.QtWidgets import QSizePolicy, QSlider
 
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.theme import colour, figure_font, text_font
@@ -15,6 +16,7 @@ HEIGHT = 42
 KNOB = 7
 TRACK_Y = 32
 TYPED_WIDTH = 76
+NARROWEST = 60
 STEPS = {
     Qt.Key.Key_Left: -1,
     Qt.Key.Key_Down: -1,
@@ -25,8 +27,11 @@ STEPS = {
 }
 
 
-class ValueSlider(QWidget):
-    """Sliding tells `slid` at every move, letting go tells `settled`; keys settle at once."""
+class ValueSlider(QSlider):
+    """Sliding tells `slid` at every move, letting go tells `settled`; keys settle at once.
+
+    Qt's slider is what screen readers see: a role, a range, and the value to the next whole number.
+    """
 
     slid = Signal(float)
     settled = Signal(float)
@@ -51,6 +56,8 @@ class ValueSlider(QWidget):
         self._value = self._usual
         self._note = ""
         self._is_sliding = False
+        self.setRange(math.floor(low), math.ceil(high))
+        self._tell_readers()
         self.setAccessibleName(name)
         self.setFixedHeight(HEIGHT)
         self.setSizePolicy(QSizePolicy.Policy.Expanding, QSizePolicy.Policy.Fixed)
@@ -67,17 +74,24 @@ class ValueSlider(QWidget):
         view.theme_changed.connect(self.update)
 
     @property
-    def value(self) -> float:
+    def value(self) -> float:  # type: ignore[override]  # Qt's is the whole number that screen readers are told
         return self._value
+
+    def _tell_readers(self) -> None:
+        QSlider.setValue(self, round(self._value))
+        self.setAccessibleDescription(self._words(self._value))
 
     def set_value(self, value: float, note: str = "") -> None:
         if (value, note) != (self._value, self._note):
             self._value, self._note = value, note
-            self.setAccessibleDescription(self._words(value))
+            self._tell_readers()
             self.update()
 
     def sizeHint(self) -> QSize:
         return QSize(240, HEIGHT)
+
+    def minimumSizeHint(self) -> QSize:
+        return QSize(NARROWEST, HEIGHT)
 
     def x_of(self, value: float) -> float:
         share = (value - self._low) / (self._high - self._low)

@@ -110,7 +110,8 @@ class ShortcutsDialog(Dialog):
         way, shown = paths(), ""
         known = {entry.name: entry for entry in actions.entries}
         loose = [name for name in known if name not in way]
-        for entry in (known[name] for name in (*way, *loose)):
+        ways = list(dict.fromkeys(way.values()))
+        for entry in (known[name] for name in (*sorted(way, key=lambda name: ways.index(way[name])), *loose)):
             where = way.get(entry.name, tr("Without menu entry"))
             if where != shown:
                 shown = where

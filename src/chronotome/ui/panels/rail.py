@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
-from PySide6.QtWidgets import QWidget
+from PySide6.QtWidgets import QAbstractButton, QWidget
 
 from chronotome.session.anchors import heard_beats_of
 from chronotome.session.counting import counted_of, inside_of
@@ -42,7 +42,7 @@ class Figures:
     to_check: int = 0
 
 
-class StageCard(QWidget):
+class StageCard(QAbstractButton):
     def __init__(self, desk: Desk, stage: Stage) -> None:
         super().__init__()
         self._desk, self.stage = desk, stage

@@ -2,6 +2,8 @@
 
 from collections.abc import Callable
 
+from PySide6.QtWidgets import QWidget
+
 from chronotome.session.edits.kits import set_kit, set_slice
 from chronotome.session.kits import KEY_NAMES, KitSlice, key_name
 from chronotome.session.model import Session
@@ -251,7 +253,9 @@ class PatternRows(Rows):
         self.kit_fold.say(tr("Kit · {0}", counted(len(kit.slices), "slice")))
 
     def _show_slice(self, piece: KitSlice | None, steps: int) -> None:
-        for widget in (self.key, self.choke, self.held, *(each for each, _ in self.slice_sliders.values())):
+        sliders = [each for each, _ in self.slice_sliders.values()]
+        widgets: tuple[QWidget, ...] = (self.key, self.choke, self.held, *sliders)
+        for widget in widgets:
             widget.setEnabled(piece is not None)
         words = "" if piece is None else tr("Slice {0}: {1}", key_name(piece.key), counted(steps, "step"))
         self.slice_fold.say(words or tr("Slice"))

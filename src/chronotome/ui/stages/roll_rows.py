@@ -4,6 +4,8 @@ from collections.abc import Callable
 from math import log2
 from typing import Any
 
+from PySide6.QtWidgets import QWidget
+
 from chronotome.session.edits.hits import clip_at
 from chronotome.session.edits.shaping import roll_of, scatter_of, set_roll, set_scatter
 from chronotome.session.model import Session, replace
@@ -147,7 +149,8 @@ class RollRows(Rows):
         view = self.desk.view
         roll = roll_of(slices, view.hits)
         is_some = bool(view.hits)
-        for widget in (self.count, self.step, self.back, *self.sliders.values()):
+        widgets: tuple[QWidget, ...] = (self.count, self.step, self.back, *self.sliders.values())
+        for widget in widgets:
             widget.setEnabled(is_some)
         self.fold.say(tr("Roll") if roll is None else tr("Roll · {0}", self._words(roll)))
         shown = roll or Roll()

@@ -44,6 +44,8 @@ class TrackButtons(QWidget):
     def _show(self) -> None:
         found = next((track for track in self._desk.session.tracks if track.id == self._track), None)
         if found is not None:
+            self._mute.setAccessibleName(tr("Mute, {0}", found.name))
+            self._solo.setAccessibleName(tr("Solo, {0}", found.name))
             self._mute.setChecked(found.is_muted)
             self._solo.setChecked(found.is_solo)
 
