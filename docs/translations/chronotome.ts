@@ -2385,6 +2385,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/action_table.py"/>
+        <source>Full screen</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/moving_rows.py"/>
         <source>Gap fill</source>
         <translation type="unfinished"></translation>
@@ -2922,6 +2927,16 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/commands/general.py"/>
         <source>Lane height of {0}: {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Large lanes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/main_window.py"/>
+        <source>Large lanes: F9 shows tray, stages and other tracks again</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

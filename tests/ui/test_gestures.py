@@ -1,6 +1,6 @@
 import numpy as np
 import pytest
-from PySide6.QtCore import Qt
+from PySide6.QtCore import QPoint, Qt
 
 from chronotome.bridge import rendering
 from chronotome.render.mix import Side
@@ -178,6 +178,29 @@ def test_a_drag_over_the_ruler_loops_that_span_on_the_grid(at_work):
     loop = at_work.session.loop
     assert (loop.start, loop.end) == pytest.approx((2.0, 4.0))
     assert at_work.session.is_looping
+
+
+def test_held_at_the_side_a_drag_scrolls_on_and_comes_along_until_it_is_let_go(at_work):
+    """A loop from one second on, held at the right edge: it reaches beyond the end of the recording."""
+    lane, view = at_work.window.timeline.ruler, at_work.desk.view
+    view.fit()
+    before, start = view.viewport, lane.x_of(48000)
+    side = lane.content.right() - 2
+    at_work.drag(lane, (start, 12), (side, 12), release=False)
+    at_work.wait(lambda: view.viewport.start > before.start + 0.05 * before.width * before.frames_per_pixel)
+    assert lane.drag.value * 24000 > before.end
+    at_work.bot.mouseRelease(lane, Qt.MouseButton.LeftButton, pos=QPoint(side, 12))
+    at_work.bot.wait(100)
+    still = view.viewport
+    at_work.bot.wait(100)
+    assert view.viewport == still
+    assert at_work.session.frame_of(at_work.session.loop.end) > view.extent
+    view.scroll(10_000)
+    assert view.viewport.frame_of(view.viewport.width * 2 / 3) == pytest.approx(view.extent, rel=0.01)
+    view.zoom(0.01)
+    assert view.viewport.width * view.viewport.frames_per_pixel == pytest.approx(
+        view.extent * 1.383, rel=0.01
+    )
 
 
 def test_a_click_on_the_wave_puts_the_playhead(at_work):

@@ -296,6 +296,25 @@ def test_a_track_is_brought_into_the_tall_lane_and_led_by_its_guide(person):
     assert person.window.trays[Stage.TIGHTEN].about.text() == "guide: Bucket kit"
 
 
+def test_large_lanes_have_all_of_the_window_and_keys_go_on_working(at_work):
+    window, timeline = at_work.window, at_work.window.timeline
+    width = timeline.width()
+    at_work.press(Qt.Key.Key_F9)
+    at_work.wait(lambda: timeline.width() == window.width())
+    assert width < window.width() - 400
+    assert not window.rail.isVisible()
+    assert not window.trays[Stage.TIGHTEN].isVisible()
+    at_work.press(Qt.Key.Key_2)
+    assert at_work.desk.view.stage is Stage.FIT
+    at_work.press(Qt.Key.Key_F9)
+    at_work.wait(lambda: timeline.width() == width)
+    assert window.rail.isVisible()
+    at_work.press(Qt.Key.Key_F11)
+    assert window.isFullScreen()
+    at_work.press(Qt.Key.Key_F11)
+    assert not window.isFullScreen()
+
+
 def test_a_cancelled_search_for_hits_can_be_done_again(person, tmp_path):
     long = write(tmp_path / "long.wav", noise_hits([5000], 48000 * 40, rate=48000), rate=48000)
     person.drop(long)

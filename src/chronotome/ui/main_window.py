@@ -354,6 +354,23 @@ class MainWindow(QMainWindow):
         name = "day" if self.desk.view.theme.name == "night" else "night"
         self.desk.preferences.keep(theme=name)
 
+    def toggle_full_screen(self) -> None:
+        self.setWindowState(self.windowState() ^ Qt.WindowState.WindowFullScreen)
+
+    @property
+    def is_large(self) -> bool:
+        """Whether the lanes of one track have all of the window."""
+        return self.timeline.is_alone
+
+    def toggle_large(self) -> None:
+        """The lanes of the track alone: no tray, no stage cards, no other tracks; keys go on working."""
+        is_large = not self.is_large
+        self.timeline.stand_alone(is_alone=is_large)
+        self.rail.setVisible(not is_large)
+        self._tray.setVisible(not is_large)
+        if is_large:
+            self.tell(tr("Large lanes: F9 shows tray, stages and other tracks again"))
+
     def copy_as_files(self) -> None:
         self.drag_out.copy()
 

@@ -132,6 +132,8 @@ MENUS = (
             "lane-groove",
             "lane-match",
             LINE,
+            "large-lanes",
+            "full-screen",
             "shelf",
             "pads",
             "night",

@@ -188,5 +188,7 @@ class ContextLane(ClipLane):
             self.setCursor(Qt.CursorShape.SizeVerCursor if is_foot else Qt.CursorShape.ArrowCursor)
             self.desk.view.hint(self.header_hint)
             return
+        if self.drag is not None:
+            self.edge_scroll.see(event)
         if self.desk.view.stage is Stage.REWORK:
             self.move_clip(event)

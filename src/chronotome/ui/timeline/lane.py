@@ -1,5 +1,7 @@
 """What all lanes share: a header at the left, the common time axis, grid and playhead."""
 
+from functools import cached_property
+
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, Qt
@@ -11,6 +13,7 @@ from chronotome.ui.controls.plain_text import tip
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.timeline.edge_scroll import EdgeScroll
 from chronotome.ui.timeline.grid_lines import BAR, BEAT, FINE, grid_lines
 from chronotome.ui.timeline.viewport import Places
 from chronotome.ui.view_state import Stage
@@ -82,6 +85,11 @@ class Lane(QWidget):
         else:
             view.scroll(-amount / WHEEL_STEP * view.viewport.width / 8)
         event.accept()
+
+    @cached_property
+    def edge_scroll(self) -> EdgeScroll:
+        """Of lanes in which something is dragged along the time axis."""
+        return EdgeScroll(self)
 
     def enterEvent(self, event: QEvent) -> None:
         self._tell_hint()

@@ -362,6 +362,7 @@ class PatternLane(TrackLane):
         if drag is None:
             self._point_at(event.position())
             return
+        self.edge_scroll.see(event)
         self._go_on(event, shown, steps)
         if not isinstance(drag, ValueDrag):
             self._press = event.position()

@@ -336,6 +336,7 @@ class PulseLane(TrackLane):
         if isinstance(self.drag, ValueDrag):
             if self.drag.value is None and abs(x - self._pressed_at) < 3:
                 return
+            self.edge_scroll.see(event)
             self.drag.to(self._frame_under(x, is_free=is_free(event)))
             return
         over = self._beat_at(x, event.position().y()) is not None

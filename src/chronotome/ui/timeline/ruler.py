@@ -144,6 +144,8 @@ class Ruler(TrackLane):
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x = event.position().x()
+        if self.drag is not None:
+            self.edge_scroll.see(event)
         if isinstance(self.drag, HitDrag):
             self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_free(event))
         elif isinstance(self.drag, ValueDrag):

@@ -33,6 +33,9 @@ from chronotome.words import tr
 class Timeline(QWidget):
     """Everything between the rail and the tray."""
 
+    is_alone = False
+    """Whether the other tracks are left out."""
+
     def __init__(self, desk: Desk, commands: Commands) -> None:
         super().__init__()
         self._desk = desk
@@ -158,12 +161,17 @@ class Timeline(QWidget):
         for evidence, lane in self._tightening.items():
             lane.setVisible(view.stage is Stage.TIGHTEN and evidence is view.evidence)
 
+    def stand_alone(self, *, is_alone: bool) -> None:
+        """The lanes of the focused track without the others."""
+        self.is_alone = is_alone
+        self._on_tracks()
+
     def _on_tracks(self) -> None:
         """One lane for every track but the focused one."""
         focused = self._desk.view.focused
         tracks = self._desk.session.tracks
         others = [track.id for track in tracks if focused is None or track.id != focused.id]
-        self._scroll.setVisible(bool(others))
+        self._scroll.setVisible(bool(others) and not self.is_alone)
         if [lane.track_id for lane in self._lanes] == others:
             return
         for lane in self._lanes:

@@ -9,6 +9,8 @@ Places = NDArray[np.float64] | NDArray[np.int64]
 CLOSEST = 0.05
 """Frames per pixel at the deepest zoom."""
 MARGIN = 0.05
+BEYOND = 1 / 3
+"""Of what is shown, the room behind the end: something is to be put there."""
 
 
 @dataclass(frozen=True)
@@ -44,7 +46,7 @@ class Viewport:
 
     def zoomed(self, factor: float, x: float, total: int) -> "Viewport":
         """`factor` times closer, the frame under `x` staying there."""
-        widest = max(1.0, total * (1 + 2 * MARGIN) / self.width)
+        widest = max(1.0, total * (1 + BEYOND + MARGIN) / self.width)
         per_pixel = min(widest, max(CLOSEST, self.frames_per_pixel / factor))
         anchor = self.frame_of(x)
         return replace(self, start=anchor - x * per_pixel, frames_per_pixel=per_pixel).held(total)
@@ -53,10 +55,10 @@ class Viewport:
         return replace(self, start=self.start + pixels * self.frames_per_pixel).held(total)
 
     def held(self, total: int) -> "Viewport":
-        """Not farther from the session than a margin."""
+        """Not farther before the session than a margin, nor behind its end than a third of the view."""
         span = self.width * self.frames_per_pixel
         margin = MARGIN * span
-        latest = max(-margin, total + margin - span)
+        latest = max(-margin, total + BEYOND * span - span)
         return replace(self, start=max(-margin, min(self.start, latest)))
 
     def fitted(self, first: float, last: float) -> "Viewport":

@@ -442,6 +442,8 @@ class WaveLane(SliceLane):
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         shown = self.shown
+        if self.drag is not None:
+            self.edge_scroll.see(event)
         if self.drag_slice(event):
             return
         if isinstance(self.drag, ClipDrag | RangeDrag) or (
