@@ -7,7 +7,7 @@ import pytest
 import soundfile
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QColor
-from PySide6.QtWidgets import QMessageBox
+from PySide6.QtWidgets import QFileDialog, QMessageBox
 
 from chronotome.render.plan import plan_for
 from chronotome.session.edits.clips import crop
@@ -75,8 +75,30 @@ def test_the_first_recording_asks_once_whether_the_song_takes_its_tempo(first):
     first.settle()
 
     assert first.session.tempo.beats_per_minute == pytest.approx(104.0, abs=0.01)
-    assert first.desk.view.stage is Stage.FIT
+    assert first.desk.view.stage is Stage.MARK
     assert not first.window.decision.isVisible()
+
+
+def test_from_a_loop_to_its_tightened_file_in_six_gestures(first, tmp_path, monkeypatch):
+    """Dropped; its tempo is taken, Tighten opened, tightened, Export opened, exported."""
+    out = tmp_path / "tight.wav"
+    monkeypatch.setattr(QFileDialog, "getSaveFileName", lambda *_a, **_k: (str(out), "WAV (*.wav)"))
+    first.press(Qt.Key.Key_Return)
+    first.settle()
+    first.press(Qt.Key.Key_3)
+    first.settle()
+    first.wait(lambda: "Tighten it to 1/16?" in first.window.decision.words.text())
+    first.press(Qt.Key.Key_Return)
+    first.settle()
+    assert first.desk.view.stage is Stage.TIGHTEN
+    assert first.session.tracks[0].tighten.strength == 1.0
+    assert np.abs(targets(first).target - targets(first).line).max() <= 1
+    assert decision_now(first.desk) is None
+    first.press(Qt.Key.Key_5)
+    first.press(Qt.Key.Key_E, Qt.KeyboardModifier.ControlModifier)
+    first.wait(out.exists)
+    first.settle()
+    assert soundfile.info(out).frames > 0
 
 
 def test_the_song_can_be_left_at_its_tempo_and_tighten_says_that_they_disagree(first):
@@ -90,7 +112,7 @@ def test_the_song_can_be_left_at_its_tempo_and_tighten_says_that_they_disagree(f
     assert "is at 104.00, the song is at 120.00" in first.window.decision.words.text()
     first.window.decision.yes.click()
     first.settle()
-    assert decision_now(first.desk) is None
+    assert decision_now(first.desk).about == "first tightening"
     assert np.abs(targets(first).drift).max() < 2
 
 

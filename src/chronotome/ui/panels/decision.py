@@ -19,11 +19,12 @@ from chronotome.session.edits.fitting import (
     use_measured,
 )
 from chronotome.session.edits.recordings import set_rate
+from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.fit import BeatMap, Measured
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Session, Take, Track
-from chronotome.ui.controls.figures import counted, plain
+from chronotome.ui.controls.figures import counted, grid_words, plain
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
@@ -122,6 +123,8 @@ def decision_now(desk: Desk) -> Decision | None:
         decision = _straightening(take)
     elif take.disagrees and desk.view.stage is Stage.TIGHTEN:
         decision = _disagreement(take)
+    elif desk.view.stage is Stage.TIGHTEN and not any(map(_is_tightened, desk.session.tracks)):
+        decision = _first_tightening(take)
     return None if decision is None or decision.about in desk.view.declined else decision
 
 
@@ -179,8 +182,6 @@ def _first_tempo(take: _Subject) -> Decision:
 
     def accept() -> None:
         desk.store.apply(lambda each: use_measured(each, track), tr("Song takes recording tempo"))
-        if desk.view.stage is Stage.MARK:
-            desk.view.show_stage(Stage.FIT)
 
     def decline() -> None:
         desk.store.apply(lambda each: set_tempo(each, each.tempo.beats_per_minute), tr("Keep song tempo"))
@@ -188,6 +189,25 @@ def _first_tempo(take: _Subject) -> Decision:
     song = plain(take.session.tempo.beats_per_minute, 2)
     yes, no = tr("Use for song"), tr("Keep song at {0}", song)
     return Decision(tr("first {0}", track), f"{take.words}.", yes, no, accept, decline)
+
+
+def _is_tightened(track: Track) -> bool:
+    own = (take.tighten is not None or take.touches for take in track.takes)
+    return track.tighten.strength > 0 or bool(track.spans) or any(own)
+
+
+def _first_tightening(take: _Subject) -> Decision:
+    """At its first value Strength moves nothing: asked while nothing of the session is tightened."""
+    desk, track, about = take.desk, take.track.id, "first tightening"
+    lines = grid_words(take.track.tighten.grid)
+    return Decision(
+        about,
+        tr("{0} is not tightened yet. Tighten it to {1}?", take.track.name, lines),
+        tr("Tighten"),
+        tr("Not now"),
+        lambda: desk.store.apply(lambda each: set_tighten(each, track, strength=1.0), tr("Tighten")),
+        _declining(take, about),
+    )
 
 
 def _declining(take: _Subject, about: str) -> Callable[[], None]:

@@ -44,6 +44,7 @@ class ContextLane(ClipLane):
         """What the image shows: more than is in sight, so that there is something to scroll to."""
         self._most_stretched = STRETCHED * (1 + TURN * (track % LANES_IN_TURN))
         desk.view.rested.connect(self._update_content)
+        self._is_pressed = False
         self._buttons = TrackButtons(desk, self, size=20)
         self._buttons.follow(track)
         self.setMouseTracking(True)
@@ -158,11 +159,18 @@ class ContextLane(ClipLane):
         if self.desk.view.stage is Stage.REWORK and self.press_clip(event):
             return
         self.desk.transport.go_to(self.frame_of(event.position().x()))
-        self.desk.view.focus(self.track_id)
+        self._is_pressed = True
 
     def click_wave(self, x: float) -> None:
         super().click_wave(x)
-        self.desk.view.focus(self.track_id)
+        self._enlarge()
+
+    def _enlarge(self) -> None:
+        """Once the button is let go: lanes must not move under the hand. It says why they move then."""
+        track = self._of()
+        if track is not None:
+            self.desk.say(tr("{0} is in the large lane, at the top. Tracks keep their order.", track.name))
+            self.desk.view.focus(self.track_id)
 
     def _press_header(self, event: QMouseEvent) -> None:
         if event.position().y() > self.height() - FOOT:
@@ -171,10 +179,15 @@ class ContextLane(ClipLane):
             self.drag = OrderDrag(self.desk, self, event.position())
 
     def mouseReleaseEvent(self, event: QMouseEvent) -> None:
+        if self._is_pressed:
+            self._is_pressed = False
+            if self.rect().contains(event.position().toPoint()):
+                self._enlarge()
+            return
         is_click = isinstance(self.drag, OrderDrag) and not self.drag.is_meant
         super().mouseReleaseEvent(event)
         if is_click:
-            self.desk.view.focus(self.track_id)
+            self._enlarge()
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         if isinstance(self.drag, OrderDrag):
