@@ -1174,6 +1174,11 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/session_files.py"/>
+        <source>Clear list</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/groove_shelf.py"/>
         <source>Click a groove to preview it on {0}</source>
         <translation type="unfinished"></translation>
@@ -3972,6 +3977,11 @@ Selected hits change together.</source>
     <message>
         <location filename="bridge/store.py"/>
         <source>Not moved: the position would be more than a day away</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>Not now</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10262,6 +10272,11 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/context_lane.py"/>
+        <source>{0} is in the large lane, at the top. Tracks keep their order.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/taking.py"/>
         <source>{0} is kept, as another session is open. You are asked at the next start.</source>
         <translation type="unfinished"></translation>
@@ -10274,6 +10289,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/stages/rework.py"/>
         <source>{0} is not locked</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>{0} is not tightened yet. Tighten it to {1}?</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -97,12 +97,17 @@ def test_what_is_saved_is_found_again_by_its_folder_and_among_the_recent(at_work
     assert load_settings().recent[0] == str(folder)
     files = at_work.window.session_files
     files._fill_recent()
-    action = next(each for each in files.recent.actions() if each.text() == str(folder))
+    action = next(each for each in files.recent.actions() if each.text().startswith(folder.name))
+    assert str(folder) in action.toolTip()
     run(at_work, "new")
     at_work.settle()
     action.trigger()
     at_work.settle()
     assert at_work.session.tracks[0].level == -6.0
+    files.recent.actions()[-1].trigger()
+    files._fill_recent()
+    assert load_settings().recent == ()
+    assert not files.recent.isEnabled()
 
 
 def test_save_asks_where_once_and_then_no_more(at_work, tmp_path, answers):

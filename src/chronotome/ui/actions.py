@@ -150,6 +150,7 @@ class Actions(QObject):
                 built.addSeparator()
             elif row in lists:
                 lists[row].setTitle(with_letter(lists[row].title(), taken))
+                lists[row].setToolTipsVisible(True)
                 built.addMenu(lists[row])
                 built.aboutToShow.connect(lists[row].aboutToShow)  # it is grey where nothing is in it
             else:

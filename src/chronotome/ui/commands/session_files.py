@@ -17,11 +17,20 @@ from chronotome.files.session_lock import Holder
 from chronotome.session.limits import ContentHash
 from chronotome.ui.commands.keeping import Keeping
 from chronotome.ui.commands.leaving import Leaving
-from chronotome.ui.controls.plain_text import question
+from chronotome.ui.controls.plain_text import question, tip
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
 
+LONGEST_FOLDER, FIRST_LETTERS = 40, 12
 DEMO_SESSION = Path(demo.__file__).parent / "harbour-ferry"
+
+
+def _short(path: Path) -> str:
+    """Its name, and the folder it lies in: from home on, without the middle where that is long."""
+    folder = str(path.parent).replace(str(Path.home()), "~", 1)
+    if len(folder) > LONGEST_FOLDER:
+        folder = f"{folder[:FIRST_LETTERS]}…{folder[FIRST_LETTERS - LONGEST_FOLDER :]}"
+    return f"{shown(path.name)}  ·  {shown(folder)}"
 
 
 class SessionFiles:
@@ -99,9 +108,16 @@ class SessionFiles:
                 self.recent.addSection(title)
             for name in names:
                 path = path_from(name)
-                action = self.recent.addAction(shown(str(path)).replace("&", "&&"))
+                action = self.recent.addAction(_short(path).replace("&", "&&"))
+                action.setToolTip(tip(shown(str(path))))
                 action.triggered.connect(lambda _checked=False, path=path: self.open_safely([path]))
+        if settings.recent or settings.recent_files:
+            self.recent.addSeparator()
+            self.recent.addAction(tr("Clear list"), self._forget_recent)
         self.recent.setEnabled(bool(settings.recent or settings.recent_files))
+
+    def _forget_recent(self) -> None:
+        self._desk.preferences.keep(recent=(), recent_files=())
 
     def save(self) -> None:
         folder = self._desk.document.folder
