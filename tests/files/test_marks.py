@@ -23,7 +23,7 @@ def take(tmp_path):
     return path
 
 
-@pytest.mark.parametrize("extension", ["txt", "tsv", "csv", "wav", "mid"])
+@pytest.mark.parametrize("ending", ["txt", "tsv", "csv", "wav", "mid"])
 def test_marks_come_back_at_their_frame(tmp_path, take, ending):
     path = tmp_path / f"marks.{ending}"
 

@@ -169,7 +169,7 @@ def test_in_place_of_what_others_are_locked_to_is_refused(loud):
     loud.desk.view.focus(first.id)
     run(loud, "bounce-in-place")
     assert loud.session is before
-    assert "other tracks follow its hits" in said[-1]
+    assert "Other tracks follow its hits" in said[-1]
 
 
 def test_nothing_to_bounce_is_said(person):

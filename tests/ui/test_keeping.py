@@ -1,7 +1,7 @@
 """Copies, packed sessions, templates, what a session is made of, and how it was seen when it was left."""
 
 import pytest
-from PySide6.QtWidgets import QFileDialog, QInputDialog
+from PySide6.QtWidgets import QFileDialog, QInputDialog, QLabel
 
 from chronotome.files.journal import Journal
 from chronotome.files.places import load_settings
@@ -75,6 +75,19 @@ def test_a_template_begins_a_session_with_its_tracks_and_no_sound(at_work, monke
     assert at_work.session.tempo.beats_per_minute == 120.0
     assert at_work.desk.document.folder is None
     assert not at_work.desk.store.is_modified
+
+
+def test_after_new_nothing_of_the_session_before_is_in_sight(at_work):
+    at_work.desk.store.mark_saved(at_work.desk.store.history.session)
+    run(at_work, "new")
+    at_work.settle()
+    for stage in Stage:
+        at_work.desk.view.show_stage(stage)
+        assert not at_work.window.trays[stage].isVisible()
+        assert at_work.window.rail.cards[stage].figures.key == "nothing yet"
+    words = [each.text() for each in at_work.window.findChildren(QLabel) if each.isVisible()]
+    assert not [each for each in words if "stairwell" in each or "120" in each]
+    assert not at_work.window.decision.isVisible()
 
 
 def test_a_template_that_was_damaged_is_told_of(at_work, monkeypatch):

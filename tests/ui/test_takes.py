@@ -270,7 +270,7 @@ def test_a_take_over_a_session_that_was_left_meanwhile_is_not_put_into_the_next_
     singer.desk.store.mark_saved(singer.desk.store.history.session)
     singer.window.session_files.new()
     singer.desk.transport.stop()
-    singer.bot.waitUntil(lambda: any("is saved for recovery" in words for words in said), timeout=10000)
+    singer.bot.waitUntil(lambda: any("is kept, as another session" in words for words in said), timeout=10000)
     singer.settle()
     assert singer.session.tracks == ()
     assert [each.about.track for each in left_behind()] == ["Take 1"]

@@ -160,6 +160,7 @@ class MainWindow(QMainWindow):
             area.setWidget(tray)
             area.verticalScrollBar().rangeChanged.connect(tray.make_room)
             self._tray.addWidget(area)
+        self._tray.addWidget(QWidget())
         self._tray.setObjectName("tray")
         self._tray.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
         self._tray.setFixedWidth(WIDTH)
@@ -216,7 +217,14 @@ class MainWindow(QMainWindow):
         star = "*" if self.desk.store.is_modified else ""
         self.setWindowTitle(tr("{0}{1} – Chronotome", star, self.desk.document.title))
         self._work.setCurrentIndex(1 if self.desk.session.tracks else 0)
+        if not self.is_shelf_shown:
+            self._show_tray()
         self._refresh.ask()
+
+    def _show_tray(self) -> None:
+        """The stage's; with nothing open none, lest what was open before still stands in it."""
+        tracks, stage = self.desk.session.tracks, self.desk.view.stage
+        self._tray.setCurrentIndex(list(Stage).index(stage) if tracks else len(Stage))
 
     def _on_stage(self) -> None:
         if self.is_shelf_shown:
@@ -225,7 +233,7 @@ class MainWindow(QMainWindow):
         field = self.focusWidget()
         if isinstance(field, Field):
             field.leave(is_kept=True)
-        self._tray.setCurrentIndex(list(Stage).index(self.desk.view.stage))
+        self._show_tray()
         self.actions_table.refresh()
 
     @cached_property
@@ -250,7 +258,7 @@ class MainWindow(QMainWindow):
         """The shelf stands in the tray's place until it is closed."""
         if self.is_shelf_shown:
             self.shelf.stop()
-            self._tray.setCurrentIndex(list(Stage).index(self.desk.view.stage))
+            self._show_tray()
         else:
             self._tray.setCurrentWidget(self.shelf)
             self.shelf.show_last()
