@@ -8,6 +8,7 @@ from types import SimpleNamespace
 import numpy as np
 import pytest
 
+from chronotome.engine.block_clock import BlockClock
 from chronotome.engine.input import PortAudioInput
 from chronotome.engine.output import CALM_SECONDS, PortAudioOutput, SimulatedOutput, buffer_seconds
 from chronotome.engine.player import Player
@@ -137,6 +138,19 @@ def test_a_device_whose_words_wander_is_believed_when_it_calls(library, monkeypa
     assert np.abs(np.array(moments[2000:]) - 50.12 - np.arange(2000, 6000) * BLOCK / RATE).max() < 0.02
     quarter = np.array(moments[2000:])[::23]
     assert np.diff(quarter).std() < 0.0003
+
+
+def test_a_device_that_begins_anew_is_believed_by_its_words_until_its_calls_are_known():
+    """Even calls and wandering words, a stall of a second, then right words and ragged calls."""
+    clock, chance, period = BlockClock(RATE, 0.1, BLOCK), np.random.default_rng(6), BLOCK / RATE
+    for number in range(1500):
+        clock.sounds_at(50 + number * period, 0.1 + chance.uniform(-0.02, 0.02), BLOCK)
+    off = []
+    for number in range(1500, 1600):
+        true = 51 + number * period
+        now = true + chance.uniform(0, 0.03)
+        off.append(clock.sounds_at(now, true + 0.1 - now, BLOCK) - true - 0.1)
+    assert np.abs(off).max() < 0.001
 
 
 def test_a_device_that_says_nonsense_has_two_blocks_of_latency(library):

@@ -45,10 +45,6 @@ class Line:
         """Seconds by which moments lately were off, in the mean; one of them counts for a little only."""
         return self._mean if self._count > LEAST_CALLS else DOUBTED_SECONDS
 
-    def forget(self) -> None:
-        """How even it was says nothing of what comes."""
-        self._count = 0
-
     def followed(self, off: float) -> float:
         """By how much the line follows a moment that is off."""
         return FOLLOWED * off
@@ -119,10 +115,8 @@ class BlockClock:
 
     def _even(self, now: float, ahead: float, frames: int, share: float = WORD_SHARE) -> float:
         said, called = self._words.along(now + ahead, frames), self._calls.called(now, frames)
-        if self._words.is_anew:
-            self._calls.forget()
-            self._is_by_calls = False
-        was_by_calls, calls, words = self._is_by_calls, self._calls.uneven, self._words.uneven
+        was_by_calls = self._is_by_calls and not self._words.is_anew
+        calls, words = self._calls.uneven, self._words.uneven
         self._is_by_calls = calls < 2 * words if was_by_calls else 2 * calls < words
         if not self._is_by_calls:
             return said

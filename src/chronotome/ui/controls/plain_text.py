@@ -3,8 +3,10 @@
 import html
 
 from PySide6.QtCore import Qt
+from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QLabel, QMessageBox, QWidget
 
+from chronotome.ui.controls.dialog import without_icons
 from chronotome.words import tr
 
 
@@ -22,9 +24,15 @@ class Label(QLabel):
         self.setText(words)
 
 
+class _Question(QMessageBox):
+    def showEvent(self, event: QShowEvent) -> None:
+        super().showEvent(event)
+        without_icons(self)
+
+
 def question(parent: QWidget, text: str, more: str) -> QMessageBox:
     """A box that asks, about things that people named."""
-    box = QMessageBox(QMessageBox.Icon.NoIcon, tr("Chronotome"), text, parent=parent)
+    box = _Question(QMessageBox.Icon.NoIcon, tr("Chronotome"), text, parent=parent)
     box.setTextFormat(Qt.TextFormat.PlainText)
     box.setInformativeText(more)
     for label in box.findChildren(QLabel):  # the box tells it to the first only
