@@ -20,6 +20,7 @@ from PySide6.QtWidgets import (  # noqa: E402
     QApplication,
     QCheckBox,
     QComboBox,
+    QDialog,
     QLabel,
     QLineEdit,
     QPushButton,
@@ -41,6 +42,7 @@ from chronotome.session.model import Session, replace  # noqa: E402
 from chronotome.session.settings import Match  # noqa: E402
 from chronotome.ui.application import application, build, wait_until_ready  # noqa: E402
 from chronotome.ui.commands.session_files import DEMO_SESSION  # noqa: E402
+from chronotome.ui.controls.segmented import Segmented  # noqa: E402
 from chronotome.ui.controls.sentence import Sentence  # noqa: E402
 from chronotome.ui.controls.value_slider import ValueSlider  # noqa: E402
 from chronotome.ui.main_window import MainWindow  # noqa: E402
@@ -221,6 +223,8 @@ def cuts(seen: list[QWidget]) -> Iterator[tuple[str, ...]]:
     for widget in seen:
         if isinstance(widget, QLabel | QPushButton | QCheckBox | QComboBox | QLineEdit) and is_cut(widget):
             yield "cut", type(widget).__name__, line(widget)
+        if isinstance(widget, Segmented) and not widget.size_of_words() and LANGUAGE != "pseudo":
+            yield "cut", "Segmented", widget.accessibleName()
         if isinstance(widget, StageCard):
             yield from (("cut", "card", words) for words in card_cuts(widget))
 
@@ -252,6 +256,18 @@ def misplaced(window: MainWindow, controls: Sequence[QWidget]) -> Iterator[tuple
             yield "overlap", one.accessibleName() or line(one), other.accessibleName() or line(other)
 
 
+def in_dialogs(window: MainWindow, states: States) -> Iterator[tuple[str, tuple[str, ...]]]:
+    """What is cut in those that stay open."""
+    states.begin()
+    opens = window.beside
+    for show in (opens.edit_preferences, opens.show_batch, opens.share, opens.show_history, opens.show_about):
+        show()
+        QApplication.processEvents()
+    for dialog in window.findChildren(QDialog):
+        for fault in cuts([each for each in dialog.findChildren(QWidget) if each.isVisible()]):
+            yield dialog.windowTitle(), fault
+
+
 def main(folder: str, sizes: list[tuple[int, int]], names: list[str]) -> None:
     application()
     if LANGUAGE == "rtl":
@@ -273,6 +289,8 @@ def main(folder: str, sizes: list[tuple[int, int]], names: list[str]) -> None:
                 count += 1
                 for fault in faults(window, size):
                     told.setdefault(" | ".join(fault), []).append(f"{name} {stage.name} {size[0]}x{size[1]}")
+    for title, fault in in_dialogs(window, states):
+        told.setdefault(" | ".join(fault), []).append(title)
     sys.stdout.write(json.dumps({"count": count, "faults": told}) + "\n")
     window.desk.store.mark_saved(window.desk.store.history.session)
     window.close()

@@ -3356,11 +3356,6 @@ Selected hits change together.</source>
     </message>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
-        <source>Metronome separate</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/dialogs/preferences.py"/>
         <source>Metronome sound</source>
         <translation type="unfinished"></translation>
     </message>

@@ -4,13 +4,15 @@ from collections.abc import Sequence
 from typing import TypeVar
 
 from PySide6.QtCore import QEvent, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtGui import QFontMetrics, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QAbstractButton, QSizePolicy
 
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.view_state import ViewState
 
 HEIGHT = 30
+SIZES, MARGIN = (12, 11, 10), 8
+"""Of words, the largest that fits; pixels that they leave free in their part."""
 STEPS = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1}
 T = TypeVar("T")
 
@@ -82,6 +84,15 @@ class Segmented(QAbstractButton):
         else:
             self.choose(self._index + step)
 
+    def size_of_words(self) -> int:
+        """The largest at which all of them fit; 0 where none is small enough, and they are cut."""
+        room = self.width() / len(self._words) - MARGIN
+        for size in SIZES:
+            metrics = QFontMetrics(text_font(size, 600))
+            if all(metrics.horizontalAdvance(words) <= room for words in self._words):
+                return size
+        return 0
+
     def paintEvent(self, _event: QPaintEvent) -> None:
         theme = self._view.theme
         painter = QPainter(self)
@@ -90,8 +101,8 @@ class Segmented(QAbstractButton):
         painter.setPen(QPen(colour(theme.accent if self.hasFocus() else theme.strong_rule), 1))
         painter.setBrush(colour(theme.paper))
         painter.drawRoundedRect(box, self._radius, self._radius)
-        width = self.width() / len(self._words)
-        for index, words in enumerate(self._words):
+        width, size = self.width() / len(self._words), self.size_of_words()
+        for index, whole in enumerate(self._words):
             cell = QRectF(index * width, 0, width, HEIGHT)
             is_chosen = index == self._index
             if is_chosen:
@@ -102,6 +113,8 @@ class Segmented(QAbstractButton):
                 painter.setPen(QPen(colour(theme.rule), 1))
                 painter.drawLine(int(cell.left()), 8, int(cell.left()), HEIGHT - 8)
             painter.setPen(colour(theme.on_ink if is_chosen else theme.ink))
-            painter.setFont(text_font(12, 600 if is_chosen else 400))
+            painter.setFont(text_font(size or SIZES[-1], 600 if is_chosen else 400))
+            room = round(width) - MARGIN
+            words = painter.fontMetrics().elidedText(whole, Qt.TextElideMode.ElideRight, room)
             painter.drawText(cell, Qt.AlignmentFlag.AlignCenter, words)
         painter.end()

@@ -43,7 +43,7 @@ THEMES = ((tr("Day"), "day"), (tr("Night"), "night"), (tr("System"), DESKTOP))
 STEPS = (0, 50, 200, MOST_STEPS)
 MINUTES = (0, 1, 5, 15)
 STAND_INS = ((tr("Automatic"), "auto"), (tr("Simulated"), "simulated"))
-PORTS = ((tr("Main only"), "main"), (tr("Metronome separate"), "click"), (tr("Each track"), "tracks"))
+PORTS = ((tr("Main only"), "main"), (tr("Metronome"), "click"), (tr("Each track"), "tracks"))
 ROWS = (
     tr("Audio output"),
     tr("Audio input"),
