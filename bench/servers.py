@@ -44,6 +44,18 @@ def running(kind, rate=RATE, **more):
                 os.environ.pop(name, None) if value is None else os.environ.update({name: value})
 
 
+def one_lane(arena, count, serial=1):
+    """Numbered frames as a mix, and the arena's region that holds them."""
+    region = arena.allocate(count, 2)
+    region.samples[:] = numbered(count)
+    return region, mix_of(region, count, serial)
+
+
+def mix_of(region, count, serial):
+    columns = [np.array([value], np.int64) for value in (0, count, region.offset, 2, 0)]
+    return Mix(serial, count, (Lane(Side.BOTH, *columns),))
+
+
 def keys(kind):
     """Intervals of keys that are pressed every 250 ms, as they sounded."""
     with running(kind) as (server, player, arena):
@@ -71,21 +83,15 @@ def frames(kind, seconds=60):
     """Numbered frames while it is edited: another mix four times a second, the same samples."""
     with running(kind) as (server, player, arena):
         count = seconds * RATE
-        region = arena.allocate(count, 2)
-        region.samples[:] = numbered(count)
-
-        def mix(serial):
-            one = [np.array([value], np.int64) for value in (0, count, region.offset, 2, 0)]
-            return Mix(serial, count, (Lane(Side.BOTH, *one),))
-
-        player.publish(mix(1))
+        region, mix = one_lane(arena, count)
+        player.publish(mix)
         recorder = server.recorder()
         before = player.state().dropouts
         player.play(0)
         began, serial = time.monotonic(), 2
         while time.monotonic() - began < seconds + 1.5:
             time.sleep(0.25)
-            player.publish(mix(serial))
+            player.publish(mix_of(region, count, serial))
             serial += 1
         heard = numbers(recorder.end())
         gaps = np.flatnonzero(np.diff(heard[32:]) != 1)
@@ -173,10 +179,7 @@ def transport(kind, seconds=600):
     """Another program's transport is followed: by how much what is heard is elsewhere, over ten minutes."""
     with running(kind) as (server, player, arena):
         count = (seconds + 5) * RATE
-        region = arena.allocate(count, 2)
-        region.samples[:] = numbered(count)
-        one = [np.array([value], np.int64) for value in (0, count, region.offset, 2, 0)]
-        player.publish(Mix(1, count, (Lane(Side.BOTH, *one),)))
+        player.publish(one_lane(arena, count)[1])
         player.keep_in_time(InTime.JACK)
         peer = server.peer()
         until(lambda: player.in_time == InTime.JACK)
@@ -203,10 +206,7 @@ def takes(kind, openings=10):
     """A take of what is played, through a cable, against what was heard, each with the input opened anew."""
     with running(kind) as (server, player, arena):
         count = 30 * RATE
-        region = arena.allocate(count, 2)
-        region.samples[:] = numbered(count)
-        one = [np.array([value], np.int64) for value in (0, count, region.offset, 2, 0)]
-        player.publish(Mix(1, count, (Lane(Side.BOTH, *one),)))
+        player.publish(one_lane(arena, count)[1])
         time.sleep(WARM_SECONDS)
         peer = server.peer() if server.is_jack else None
         if peer is not None:
