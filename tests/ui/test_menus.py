@@ -3,12 +3,13 @@
 import contextlib
 import re
 
-from PySide6.QtGui import QKeySequence
-from PySide6.QtWidgets import QDialog, QFileDialog, QInputDialog
+from PySide6.QtCore import QPoint
+from PySide6.QtGui import QContextMenuEvent, QKeySequence
+from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QInputDialog
 
 from chronotome.errors import ChronotomeError
 from chronotome.session.edits.apart import At, Cuts, take_apart
-from chronotome.ui.menus import LINE, MENUS, Menu, paths
+from chronotome.ui.menus import CONTEXT, LINE, MENUS, Menu, paths
 from chronotome.ui.view_state import Stage
 
 NUDGE = re.compile(r"[:,] ?[+−]|: (more|less)$")
@@ -136,6 +137,50 @@ def test_what_cannot_be_done_is_grey_says_what_is_missing_and_would_do_nothing(p
     desk.document.new()
     at_work.settle()
     assert walk() > 100
+
+
+def offered(person, lane, place):
+    """The words of what a right click in a lane brings, and its actions."""
+    point = lane.mapTo(person.window, QPoint(*map(round, place)))
+    event = QContextMenuEvent(QContextMenuEvent.Reason.Mouse, point, person.window.mapToGlobal(point))
+    QApplication.sendEvent(person.window, event)
+    menu = QApplication.activePopupWidget()
+    if menu is None:
+        return {}
+    found = {plain(each.text()): each for each in menu.actions() if each.text()}
+    menu.close()
+    return found
+
+
+def test_a_right_click_offers_what_one_would_do_to_what_is_under_it(at_work):
+    window, view = at_work.window, at_work.desk.view
+    known = {entry.name for entry in window.actions_table.entries}
+    for names in CONTEXT.values():
+        assert {name for name in names if name != LINE} <= known
+        assert 6 <= sum(name != LINE for name in names) <= 14
+
+    drift = window.timeline.drift
+    xs, ys, _ = drift._points(drift.shown, drift._scale(drift.shown))
+    hit = offered(at_work, drift, (xs[5], ys[5]))
+    onset = int(drift.shown.targets.onsets[5])
+    assert view.selected == onset
+    hit["Move to later line"].trigger()
+    at_work.settle()
+    assert at_work.session.tracks[0].clips[0].take.touch_of(onset) is not None
+
+    wave, ruler = window.timeline.wave, window.timeline.ruler
+    assert {"Mute track", "Rename track", "Remove track"} <= set(offered(at_work, wave, (20, 60)))
+    assert "Add section" in offered(at_work, ruler, (300, 10))
+    view.show_stage(Stage.FIT)
+    assert "Set beat one" in offered(at_work, wave, (300, 60))
+    view.show_stage(Stage.MARK)
+    assert "Add onset" in offered(at_work, wave, (wave.content.right() - 3, wave.height() - 5))
+    view.show_stage(Stage.REWORK)
+    at_work.settle()
+    clip = offered(at_work, wave, (wave.x_of(24000), 8))
+    assert view.clips == (view.place,)
+    clip["Reverse"].trigger()
+    assert at_work.session.tracks[0].clips[0].take.mirror is not None
 
 
 class AskedError(Exception):

@@ -160,6 +160,20 @@ class Actions(QObject):
                 built.addAction(action)
         return within
 
+    def context(self, names: Sequence[str], parent: QWidget) -> QMenu:
+        """A menu of actions for what is under the pointer."""
+        menu, rows = QMenu(parent), Menu("", tuple(names))
+        menu.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
+        menu.setToolTipsVisible(True)
+        for name in names:
+            if name == LINE:
+                menu.addSeparator()
+            else:
+                menu.addAction(self._actions[name])
+        menu.aboutToShow.connect(partial(self._open, rows))
+        menu.aboutToHide.connect(partial(self._close, rows))
+        return menu
+
     def missing(self, name: str) -> str:
         """What an action needs that is not there; empty where it can be done."""
         need = self._needs.get(name)

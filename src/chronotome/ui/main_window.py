@@ -7,6 +7,7 @@ from typing import TYPE_CHECKING
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import (
     QCloseEvent,
+    QContextMenuEvent,
     QDragEnterEvent,
     QDragMoveEvent,
     QDropEvent,
@@ -50,7 +51,7 @@ from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.drag_out import DragOut
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.learning import Learning
-from chronotome.ui.menus import RECENT, TEMPLATES
+from chronotome.ui.menus import CONTEXT, RECENT, TEMPLATES
 from chronotome.ui.needs import needs_of
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.status_line import StatusLine
@@ -64,6 +65,7 @@ from chronotome.ui.stages.rework import ReworkTray
 from chronotome.ui.stages.tighten import TightenTray
 from chronotome.ui.stages.tray import WIDTH, Tray
 from chronotome.ui.theme import THEMES, style_sheet
+from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.timeline import Timeline
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
@@ -400,6 +402,18 @@ class MainWindow(QMainWindow):
             self.select_none()
         else:
             super().keyPressEvent(event)
+
+    def contextMenuEvent(self, event: QContextMenuEvent) -> None:
+        """The ten things that one would do to what is under the pointer."""
+        lane = self.childAt(event.pos())
+        while lane is not None and not isinstance(lane, Lane):
+            lane = lane.parentWidget()
+        if lane is None or not self.desk.session.tracks:
+            return
+        place = lane.mapFrom(self, event.pos())
+        names = CONTEXT.get(lane.offers_at(place.x(), place.y()), ())
+        if names:
+            self.actions_table.context(names, self).popup(event.globalPos())
 
     def find_over(self, dialog: QDialog) -> None:
         self.beside.find_anything(dialog)

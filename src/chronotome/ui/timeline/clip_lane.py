@@ -82,6 +82,15 @@ class ClipLane(TrackLane):
         self.drag = ClipDrag(self.desk, frame, grip, self.frame_of(x), places, copies=is_copy)
         return True
 
+    def offers_clip_at(self, x: float, y: float) -> str:
+        """The clip under the pointer, or the hits that are selected in it."""
+        view, found = self.desk.view, grip_at(self, self.clips, x, y)
+        if found is None:
+            return "slices" if view.hits else "clip" if view.clips or view.range is not None else ""
+        if found[0].place not in view.clips:
+            view.choose_clips((found[0].place,))
+        return "clip"
+
     def press_inside(self, event: QMouseEvent) -> bool:  # noqa: ARG002 - what lanes with more in them read
         """Take something within a clip; False where there is nothing."""
         return False

@@ -150,6 +150,12 @@ class ContextLane(ClipLane):
             box = QRectF(HEADER + left, (self.height() - height) / 2, right - left, height)
             painter.drawImage(box, self._image)
 
+    def offers_at(self, x: float, y: float) -> str:
+        if x >= HEADER and self.desk.view.stage is Stage.REWORK:
+            return self.offers_clip_at(x, y)
+        self.desk.view.focus(self.track_id)
+        return "track"
+
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton:
             return

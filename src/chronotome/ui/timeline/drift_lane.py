@@ -222,6 +222,15 @@ class DriftLane(EvidenceLane):
 
     # Mouse
 
+    def offers_at(self, x: float, y: float) -> str:
+        found = self._mark_at(x, y) if x >= HEADER else None
+        if found is None:
+            return "tighten" if x >= HEADER else ""
+        onset = int(found[0].targets.onsets[found[1]])
+        if onset not in self.desk.view.picked:
+            self.desk.view.select(onset)
+        return "hit"
+
     def _mark_at(self, x: float, y: float) -> tuple[Shown, int] | None:
         shown = self.shown
         if shown is None or not len(shown.targets):

@@ -91,6 +91,10 @@ class Lane(QWidget):
         """Of lanes in which something is dragged along the time axis."""
         return EdgeScroll(self)
 
+    def offers_at(self, x: float, y: float) -> str:  # noqa: ARG002 - what lanes with things in them read
+        """What a right click there is about, as `menus.CONTEXT` has it; that is selected first."""
+        return ""
+
     def enterEvent(self, event: QEvent) -> None:
         self._tell_hint()
         event.accept()

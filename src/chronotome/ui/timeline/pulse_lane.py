@@ -295,6 +295,12 @@ class PulseLane(TrackLane):
 
     # Mouse
 
+    def offers_at(self, x: float, y: float) -> str:
+        beat = self._beat_at(x, y) if x >= HEADER else None
+        if beat is not None:
+            self.desk.view.choose_beat(beat)
+        return "fit" if x >= HEADER else ""
+
     def _beat_at(self, x: float, y: float) -> float | None:
         """The beat whose tick or diamond is under the pointer."""
         guide = self.guide

@@ -142,6 +142,12 @@ class Ruler(TrackLane):
             return beat
         return float(nearest_lines(np.array([beat]), self.desk.view.grid, self.desk.session.metre)[0])
 
+    def offers_at(self, x: float, y: float) -> str:  # noqa: ARG002 - it is the same at any height
+        if x < HEADER:
+            return ""
+        self.desk.transport.go_to(self.frame_of(x))
+        return "ruler"
+
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x = event.position().x()
         if self.drag is not None:

@@ -148,6 +148,15 @@ class StrengthLane(TrackLane):
 
     # Mouse
 
+    def offers_at(self, x: float, y: float) -> str:
+        found = self._onset_at(x, y) if x >= HEADER else None
+        if found is None:
+            return "mark" if x >= HEADER else ""
+        onset = int(found[0].recording.onsets.ids[found[1]])
+        if onset not in self.desk.view.picked:
+            self.desk.view.select(onset)
+        return "onset"
+
     def _onset_at(self, x: float, y: float) -> tuple[Shown, int] | None:
         shown = self.shown
         if shown is None or not len(shown.recording.onsets):

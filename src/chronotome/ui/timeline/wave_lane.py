@@ -344,6 +344,21 @@ class WaveLane(SliceLane):
 
     # Mouse
 
+    def offers_at(self, x: float, y: float) -> str:
+        shown, stage = self.shown, self.desk.view.stage
+        if x < HEADER or shown is None:
+            return "track"
+        if stage is Stage.REWORK:
+            return self.offers_clip_at(x, y)
+        place = self._notch_at(shown, x, y) if stage in {Stage.MARK, Stage.TIGHTEN} else None
+        if place is None:
+            self._put_playhead(x)
+            return {Stage.MARK: "mark", Stage.TIGHTEN: "tighten", Stage.FIT: "fit"}.get(stage, "")
+        onset = int(shown.recording.onsets.ids[place])
+        if onset not in self.desk.view.picked:
+            self.desk.view.select(onset)
+        return "onset" if stage is Stage.MARK else "hit"
+
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton or event.position().x() < HEADER:
             return
