@@ -191,7 +191,7 @@ def is_cut(widget: QWidget) -> bool:
         needs = widget.fontMetrics().horizontalAdvance(text) + margins.left() + margins.right() + 8
         return needs > widget.width() and widget.objectName() == "figure"
     needs = widget.fontMetrics().horizontalAdvance(text.replace("&", "").partition("\n")[0])
-    is_told = isinstance(widget, QComboBox) and text in widget.toolTip()
+    is_told = isinstance(widget, QComboBox | QLabel) and text in widget.toolTip()
     return bool(text) and needs > room(widget) and not is_told
 
 

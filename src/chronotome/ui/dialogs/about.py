@@ -16,7 +16,7 @@ from chronotome.files.places import settings_file, state_folder
 from chronotome.files.takes import takes_folder
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_button import plain_button
-from chronotome.ui.controls.plain_text import Label
+from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.words import tr
 
 WIDTH = 560
@@ -50,6 +50,7 @@ class AboutDialog(Dialog):
         for row, (words, folder) in enumerate(kept):
             places.addWidget(Label(words), row, 0)
             path = self._wrapped(path_words(folder))
+            path.setToolTip(tip(path.text()))
             path.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
             places.addWidget(path, row, 1)
             show = plain_button(tr("Show"), partial(self._show_folder, folder))
