@@ -140,6 +140,21 @@ def test_a_device_whose_words_wander_is_believed_when_it_calls(library, monkeypa
     assert np.diff(quarter).std() < 0.0003
 
 
+def test_an_input_whose_words_wander_is_as_late_in_every_take():
+    """As PipeWire says it: the first two of four blocks wander by 20 ms, the last is a block old always."""
+    period, places = BLOCK / RATE, []
+    for seed in range(4):
+        clock, chance, said = BlockClock(RATE, 0.0, BLOCK), np.random.default_rng(seed), 0.0
+        for number in range(1200):
+            now = 50 + (number - number % 4) * period + chance.uniform(0, 0.0001)
+            said = chance.uniform(0, 0.02) if number % 60 == 0 else said
+            ago = (said, max(0.0, said - period), period, period)[number % 4]
+            came = clock.came_at(now, ago, BLOCK)
+        places.append(came - 50 - number * period)
+    assert np.ptp(places) < 0.001
+    assert np.mean(places) == pytest.approx(-4 * period, abs=0.002)
+
+
 def test_a_device_that_begins_anew_is_believed_by_its_words_until_its_calls_are_known():
     """Even calls and wandering words, a stall of a second, then right words and ragged calls."""
     clock, chance, period = BlockClock(RATE, 0.1, BLOCK), np.random.default_rng(6), BLOCK / RATE

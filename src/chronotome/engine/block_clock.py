@@ -14,6 +14,8 @@ LEAST_CALLS = 16
 """After so many it is known how even they are."""
 WORD_SHARE = 0.0005
 """Of a word against the mean of all words before: they wander by 20 ms and more."""
+EARLIER_SHARE, LATER_SHARE = 0.05, 0.0002
+"""The same of an input: what came in with others at once is said to be later than it was, never earlier."""
 
 
 class Line:
@@ -76,7 +78,8 @@ class BlockClock:
     """Says of each block when it sounds, by what is more even: the device's words, or its calls.
 
     PulseAudio's words are even and its calls are not; with PipeWire it is the other way round, by a hundred
-    times. How long after its call a block sounds, only words can say: there the mean of all of them.
+    times. How long after its call a block sounds, only words can say: there the mean of all of them. How long
+    before its call it came in: the earliest of them.
 
     `latency` is the longest that lately lay between a call and its sound: what is to sound evenly waits as
     long. Used by one thread; `latency` may be read by another.
@@ -91,7 +94,6 @@ class BlockClock:
         self._later = 0.0
         """From a call to its sound, in the mean of words."""
         self._is_by_calls = False
-        self._came = 0
 
     def sounds_at(self, now: float, ahead: float, frames: int) -> float:
         """The moment of the monotonic clock at which a block sounds that the device says is so far ahead."""
@@ -104,22 +106,22 @@ class BlockClock:
         return due
 
     def came_at(self, now: float, ago: float, frames: int) -> float:
-        """The moment at which the first frame of a block came in that the device says is so long ago.
-
-        Inputs are opened for a take and not for long: there the first words weigh more.
-        """
+        """The moment at which the first frame of a block came in that the device says is so long ago."""
         low, high = BELIEVED
-        self._came += 1
-        share = max(WORD_SHARE, 1 / self._came)
-        return self._even(now, -(ago if low < ago < high else frames / self._rate), frames, share)
+        return self._even(now, -(ago if low < ago < high else frames / self._rate), frames, is_input=True)
 
-    def _even(self, now: float, ahead: float, frames: int, share: float = WORD_SHARE) -> float:
+    def _even(self, now: float, ahead: float, frames: int, *, is_input: bool = False) -> float:
         said, called = self._words.along(now + ahead, frames), self._calls.called(now, frames)
         was_by_calls = self._is_by_calls and not self._words.is_anew
         calls, words = self._calls.uneven, self._words.uneven
         self._is_by_calls = calls < 2 * words if was_by_calls else 2 * calls < words
         if not self._is_by_calls:
             return said
-        later = said - called
-        self._later += share * (later - self._later) if was_by_calls else later - self._later
+        later = now + ahead - called if is_input else said - called
+        if not was_by_calls:
+            self._later = said - called
+        elif is_input:
+            self._later += (EARLIER_SHARE if later < self._later else LATER_SHARE) * (later - self._later)
+        else:
+            self._later += WORD_SHARE * (later - self._later)
         return called + self._later
