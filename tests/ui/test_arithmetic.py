@@ -5,6 +5,7 @@ from hypothesis import strategies as st
 
 from chronotome.ui.controls.figures import clock, counted, decibels, signed
 from chronotome.ui.timeline.hit_test import nearest_column, nearest_in_reach
+from chronotome.ui.timeline.value_lane import ring_size
 from chronotome.ui.timeline.viewport import CLOSEST, Viewport
 
 viewports = st.builds(Viewport, st.floats(-1e5, 1e6), st.floats(CLOSEST, 5000), st.integers(10, 3000))
@@ -69,6 +70,14 @@ def test_figures_are_written_in_one_way(made, words):
 
 inside = st.builds(Viewport, st.floats(1e6, 2e6), st.floats(1, 50), st.integers(100, 3000))
 """Views with room on both sides."""
+
+
+@pytest.mark.parametrize(("apart", "size"), [(40.0, 7), (15.0, 6), (9.0, 3), (2.0, 3)])
+def test_rings_grow_smaller_where_they_would_lie_on_one_another(apart, size):
+    xs = np.arange(80) * apart
+    assert ring_size(xs, 7) == size
+    assert ring_size(np.flip(xs), 7) == size
+    assert ring_size(xs[:1], 7) == 7
 
 
 @given(inside, st.floats(0, 1))

@@ -20,8 +20,15 @@ from chronotome.words import tr
 GAP = 3
 REACH = 9
 FIGURE = QRect(0, 0, 76, 20)
-MOST_RINGS = 220
+SMALLEST_RING, MOST_RINGS = 3, 220
 """More in sight than this are stems without rings."""
+
+
+def ring_size(xs: NDArray[np.float64], most: int) -> int:
+    """The radius at which three of four rings do not touch the next one, in whole pixels."""
+    gaps = np.diff(np.sort(xs))
+    near = float(np.quantile(gaps, 0.25)) if len(gaps) else 2.5 * most
+    return int(np.clip(near / 2.5, SMALLEST_RING, most))
 
 
 class ValueLane(TrackLane):
@@ -132,7 +139,7 @@ class ValueLane(TrackLane):
             painter.drawLines([QLineF(x, zero, x, y) for x, y in pairs])
             painter.setPen(QPen(colour(value), 1.4))
             painter.setBrush(colour(theme.card))
-            paint_each(painter, ring, pairs, 7 if self.thick > 2.5 else 6)
+            paint_each(painter, ring, pairs, ring_size(xs[seen], 7 if self.thick > 2.5 else 6))
 
     def paint_figure(self, painter: QPainter, words_at: Callable[[QPointF], str | None]) -> None:
         """The value beside the pointer: of what is being drawn, or of what is nearest."""
