@@ -4605,11 +4605,6 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/others.py"/>
-        <source>Playback is in sync with nothing</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/panels/transport_bar.py"/>
         <source>Playhead {0}: double-click to type a position</source>
         <translation type="unfinished"></translation>
@@ -6587,6 +6582,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>Sync</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/others.py"/>
+        <source>Sync is off</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -55,6 +55,24 @@ def test_escape_restores_tab_keeps_and_enter_enters(fields):
     assert "is invalid" in fields.window.status.words.said
 
 
+def test_what_is_being_typed_is_kept_by_a_save_and_by_closing_and_large_lanes_give_way_to_the_shelf(fields):
+    fields.click(fields.tempo)
+    fields.tempo.setText("101")
+    fields.window.actions_table.run("zoom-in")
+    assert (tempo(fields), fields.tempo.is_entered) == (101.0, False)
+    fields.click(fields.tempo)
+    fields.tempo.setText("102")
+    control, done = Qt.KeyboardModifier.ControlModifier, []
+    fields.window.actions_table.takes = lambda name: done.append(name) or True
+    fields.bot.keyClick(fields.tempo, Qt.Key.Key_S, control)
+    assert (tempo(fields), done) == (102.0, ["save"])
+    fields.window.actions_table.takes = lambda _name: False
+    fields.window.toggle_large()
+    fields.window.toggle_shelf()
+    fields.wait(fields.window.shelf.isVisible)
+    assert not fields.window.is_large
+
+
 def test_arrows_step_a_number_and_the_wheel_only_one_that_is_entered(fields):
     def wheel(turns):
         here = QPointF(fields.tempo.rect().center())

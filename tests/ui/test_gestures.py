@@ -203,6 +203,17 @@ def test_held_at_the_side_a_drag_scrolls_on_and_comes_along_until_it_is_let_go(a
     )
 
 
+def test_what_is_taken_near_the_side_does_not_scroll_until_it_was_inside(at_work):
+    lane, view = at_work.window.timeline.ruler, at_work.desk.view
+    view.fit()
+    still = view.viewport
+    side = lane.content.right() - 2
+    at_work.drag(lane, (side, 12), (side - 12, 12), release=False)
+    at_work.bot.wait(150)
+    assert view.viewport == still
+    at_work.bot.keyClick(lane, Qt.Key.Key_Escape)
+
+
 def test_a_click_on_the_wave_puts_the_playhead(at_work):
     wave = at_work.window.timeline.wave
 

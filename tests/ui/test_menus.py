@@ -9,7 +9,8 @@ from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QInputDialog
 
 from chronotome.errors import ChronotomeError
 from chronotome.session.edits.apart import At, Cuts, take_apart
-from chronotome.ui.menus import CONTEXT, LINE, MENUS, Menu, paths
+from chronotome.ui.context_menus import CONTEXT
+from chronotome.ui.menus import LINE, MENUS, Menu, paths
 from chronotome.ui.view_state import Stage
 
 NUDGE = re.compile(r"[:,] ?[+−]|: (more|less)$")

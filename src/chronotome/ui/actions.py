@@ -47,10 +47,13 @@ class Actions(QObject):
         shortcuts: Mapping[str, str],
         tell: Callable[[str], None],
         needs: Mapping[str, Need],
+        *,
+        settle: Callable[[], None] = lambda: None,
     ) -> None:
+        """`settle` keeps what is being typed, before an action is done."""
         super().__init__(window)
         self.entries = list(entries)
-        self._tell, self._needs = tell, needs
+        self._tell, self._needs, self._settle = tell, needs, settle
         self._actions: dict[str, QAction] = {}
         self._buttons: list[tuple[QPushButton, str]] = []
         self.takes: Callable[[str], bool] = lambda _name: False
@@ -71,6 +74,7 @@ class Actions(QObject):
         do = self.guarded(entry.do) if entry.do is not None else self.refresh
 
         def run() -> None:
+            self._settle()
             missing = self.missing(entry.name)
             if self.takes(entry.name):
                 self.refresh()

@@ -135,6 +135,7 @@ class Beside:
 
     def show_slider(self, slider: ValueSlider) -> None:
         """In its stage, with the keys on it."""
+        self._window.leave_large()
         for stage, tray in self._window.trays.items():
             if tray.isAncestorOf(slider):
                 self._desk.view.show_stage(stage)
@@ -203,6 +204,7 @@ class Beside:
 
     def walk_through(self) -> None:
         """On the demo, which is opened where it is not what is open."""
+        self._window.leave_large()
         if self._desk.session.tracks:
             self.walk.start()
         else:

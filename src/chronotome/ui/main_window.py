@@ -42,6 +42,7 @@ from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.others import OtherCommands
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
+from chronotome.ui.context_menus import CONTEXT
 from chronotome.ui.controls.dropping import take_as_copy
 from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import counted
@@ -51,7 +52,7 @@ from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.drag_out import DragOut
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.learning import Learning
-from chronotome.ui.menus import CONTEXT, RECENT, TEMPLATES
+from chronotome.ui.menus import RECENT, TEMPLATES
 from chronotome.ui.needs import needs_of
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.status_line import StatusLine
@@ -100,6 +101,7 @@ class MainWindow(QMainWindow):
             desk.preferences.settings.shortcuts,
             self.tell,
             needs_of(desk, self.commands),
+            settle=self.leave_field,
         )
         self.actions_table.takes = self.learning.takes
         lists = {RECENT: self.session_files.recent, TEMPLATES: self.session_files.keeping.templates}
@@ -223,6 +225,17 @@ class MainWindow(QMainWindow):
             self._show_tray()
         self._refresh.ask()
 
+    def leave_field(self) -> None:
+        """What is being typed is kept, before anything else is done."""
+        field = self.focusWidget()
+        if isinstance(field, Field):
+            field.leave(is_kept=True)
+
+    def leave_large(self) -> None:
+        """Tray and cards are wanted."""
+        if self.is_large:
+            self.toggle_large()
+
     def _show_tray(self) -> None:
         """The stage's; with nothing open none, lest what was open before still stands in it."""
         tracks, stage = self.desk.session.tracks, self.desk.view.stage
@@ -232,9 +245,7 @@ class MainWindow(QMainWindow):
         if self.is_shelf_shown:
             self.shelf.stop()
         self.desk.proving.want(is_wanted=self.desk.view.stage is Stage.EXPORT)
-        field = self.focusWidget()
-        if isinstance(field, Field):
-            field.leave(is_kept=True)
+        self.leave_field()
         self._show_tray()
         self.actions_table.refresh()
 
@@ -262,6 +273,7 @@ class MainWindow(QMainWindow):
             self.shelf.stop()
             self._show_tray()
         else:
+            self.leave_large()
             self._tray.setCurrentWidget(self.shelf)
             self.shelf.show_last()
         self.actions_table.refresh()
@@ -408,7 +420,7 @@ class MainWindow(QMainWindow):
         lane = self.childAt(event.pos())
         while lane is not None and not isinstance(lane, Lane):
             lane = lane.parentWidget()
-        if lane is None or not self.desk.session.tracks:
+        if lane is None or not self.desk.session.tracks or getattr(lane, "drag", None) is not None:
             return
         place = lane.mapFrom(self, event.pos())
         names = CONTEXT.get(lane.offers_at(place.x(), place.y()), ())
@@ -464,6 +476,7 @@ class MainWindow(QMainWindow):
 
     def closeEvent(self, event: QCloseEvent) -> None:
         """The window goes when nothing is left to ask; Qt closes nothing from within a close."""
+        self.leave_field()
         if self._may_close or not self.desk.store.is_modified:
             self._shut_down()
             event.accept()

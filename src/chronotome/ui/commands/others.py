@@ -33,7 +33,7 @@ class OtherCommands:
         desk = self._desk
         desk.preferences.keep(in_time=wanted.name.lower())
         if wanted is InTime.NOTHING:
-            desk.say(tr("Playback is in sync with nothing"))
+            desk.say(tr("Sync is off"))
         elif wanted is InTime.JACK:
             desk.say(tr("Start, stop and position are shared with all JACK programs"))
         else:

@@ -80,14 +80,15 @@ class Field(QLineEdit):
         self.selectAll()
 
     def event(self, event: QEvent) -> bool:
-        """While nobody types, its keys are shortcuts of the window; while somebody does, none is."""
+        """While nobody types, its keys are shortcuts of the window; else those that edit are not."""
         if event.type() is QEvent.Type.ShortcutOverride and isinstance(event, QKeyEvent):
             own = {Qt.Key.Key_Return, Qt.Key.Key_Enter, *(STEPS if self._is_number else ())}
-            if self.is_entered or event.key() in own:
+            if event.key() in own or (self.is_entered and event.key() == Qt.Key.Key_Escape):
                 event.accept()
-            else:
+                return True
+            if not self.is_entered:
                 event.ignore()
-            return True
+                return True
         return super().event(event)
 
     def keyPressEvent(self, event: QKeyEvent) -> None:

@@ -20,6 +20,8 @@ class EdgeScroll(QObject):
         self._lane = lane
         self._event: QMouseEvent | None = None
         self._pixels = 0.0
+        self._drag: object = None
+        self._has_been_inside = False
         self._timer = QTimer(self)
         self._timer.setInterval(MILLISECONDS)
         self._timer.timeout.connect(self._step)
@@ -27,6 +29,11 @@ class EdgeScroll(QObject):
     def see(self, event: QMouseEvent) -> None:
         """Where the pointer is while something is dragged."""
         x, content = event.position().x(), self._lane.content
+        if self._lane.drag is not self._drag:
+            self._drag, self._has_been_inside = self._lane.drag, False
+        self._has_been_inside |= content.left() + EDGE < x < content.right() - EDGE
+        if not self._has_been_inside and content.left() < x < content.right():
+            return  # taken near the side: it is not held there
         beyond = max(0.0, x - (content.right() - EDGE)) - max(0.0, content.left() + EDGE - x)
         self._pixels = max(-FASTEST, min(FASTEST, SPEED * beyond))
         self._event = event.clone() if beyond else None

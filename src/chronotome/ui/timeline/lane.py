@@ -92,7 +92,7 @@ class Lane(QWidget):
         return EdgeScroll(self)
 
     def offers_at(self, x: float, y: float) -> str:  # noqa: ARG002 - what lanes with things in them read
-        """What a right click there is about, as `menus.CONTEXT` has it; that is selected first."""
+        """What a right click there is about, as `context_menus.CONTEXT` has it; that is selected first."""
         return ""
 
     def enterEvent(self, event: QEvent) -> None:

@@ -145,7 +145,8 @@ class Ruler(TrackLane):
     def offers_at(self, x: float, y: float) -> str:  # noqa: ARG002 - it is the same at any height
         if x < HEADER:
             return ""
-        self.desk.transport.go_to(self.frame_of(x))
+        if not self.desk.transport.is_playing:
+            self.desk.transport.go_to(self.frame_of(x))
         return "ruler"
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:

@@ -352,7 +352,8 @@ class WaveLane(SliceLane):
             return self.offers_clip_at(x, y)
         place = self._notch_at(shown, x, y) if stage in {Stage.MARK, Stage.TIGHTEN} else None
         if place is None:
-            self._put_playhead(x)
+            if not self.desk.transport.is_playing:
+                self._put_playhead(x)
             return {Stage.MARK: "mark", Stage.TIGHTEN: "tighten", Stage.FIT: "fit"}.get(stage, "")
         onset = int(shown.recording.onsets.ids[place])
         if onset not in self.desk.view.picked:
