@@ -300,7 +300,8 @@ def test_large_lanes_have_all_of_the_window_and_keys_go_on_working(at_work):
     window, timeline = at_work.window, at_work.window.timeline
     width = timeline.width()
     at_work.press(Qt.Key.Key_F9)
-    at_work.wait(lambda: timeline.width() == window.width())
+    rims = sum(side.rim.width() for side in window.sides)
+    at_work.wait(lambda: timeline.width() == window.width() - rims)
     assert width < window.width() - 400
     assert not window.rail.isVisible()
     assert not window.trays[Stage.TIGHTEN].isVisible()

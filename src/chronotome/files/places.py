@@ -32,6 +32,17 @@ class Sight(Struct, frozen=True):
     frames_per_pixel: Annotated[float, Meta(gt=0.0, le=1e9)] = 1000.0
     track: Id = 0
     position: Annotated[float, Meta(ge=0.0, le=1e12)] = 0.0
+    rail: Annotated[int, Meta(ge=0, le=10_000)] = 0
+    tray: Annotated[int, Meta(ge=0, le=10_000)] = 0
+    """Pixels that the stages and the tray are wide; 0: as usual."""
+    folded: Annotated[
+        tuple[Annotated[str, Meta(pattern=r"\A(rail|tray|rest)\Z")], ...], Meta(max_length=3)
+    ] = ()
+    """What is folded; `rest`: lanes have all of the window."""
+    heights: Annotated[
+        dict[Annotated[str, Meta(max_length=20)], Annotated[float, Meta(ge=0.0, le=1e4)]], Meta(max_length=20)
+    ] = {}
+    """Shares of lanes whose edges were dragged."""
 
 
 class Settings(Struct, frozen=True):
@@ -45,6 +56,7 @@ class Settings(Struct, frozen=True):
     """Recordings that were opened."""
     window: Annotated[str, Meta(max_length=4_000, pattern=r"\A[0-9a-f]*\Z")] = ""
     """Size and place of the window, as Qt tells them."""
+    second_window: Annotated[str, Meta(max_length=4_000, pattern=r"\A[0-9a-f]*\Z")] = ""
     sights: Annotated[dict[Words, Sight], Meta(max_length=MOST_RECENT)] = {}
     """What was in sight of the sessions that were left last."""
     shortcuts: dict[Word, Word] = {}

@@ -14,6 +14,7 @@ from chronotome.ui.commands.tour import Tour
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.kit_actions import kit_entries
+from chronotome.ui.panels.side import Side
 from chronotome.ui.rework_actions import rework_entries
 from chronotome.ui.tighten_actions import tighten_entries
 from chronotome.ui.timeline.lane import ZOOM_STEP
@@ -117,6 +118,14 @@ class Front(Protocol):
     def isFullScreen(self) -> bool: ...
     @property
     def is_large(self) -> bool: ...
+    @property
+    def rail_side(self) -> Side: ...
+    @property
+    def tray_side(self) -> Side: ...
+    def toggle_side(self, side: Side) -> None: ...
+    def go_to_next_panel(self, step: int) -> None: ...
+    def usual_layout(self) -> None: ...
+    def new_window(self) -> None: ...
     def toggle_large(self) -> None: ...
     def select_none(self) -> None: ...
     def playhead_x(self) -> float | None: ...
@@ -405,6 +414,24 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("track-below", tr("Next track"), "PgDown", lambda: view.focus_next(1)),
         Entry("track-above", tr("Previous track"), "PgUp", lambda: view.focus_next(-1)),
         Entry("full-screen", tr("Full screen"), "F11", window.toggle_full_screen, window.isFullScreen),
+        Entry(
+            "rail",
+            tr("Stages"),
+            "",
+            lambda: window.toggle_side(window.rail_side),
+            lambda: not window.rail_side.is_small,
+        ),
+        Entry(
+            "tray",
+            tr("Tray"),
+            "F7",
+            lambda: window.toggle_side(window.tray_side),
+            lambda: not window.tray_side.is_small,
+        ),
+        Entry("new-window", tr("New window"), "", window.new_window),
+        Entry("usual-layout", tr("Reset layout"), "", window.usual_layout),
+        Entry("next-panel", tr("Go to next panel"), "F6", lambda: window.go_to_next_panel(1)),
+        Entry("previous-panel", tr("Go to previous panel"), "Shift+F6", lambda: window.go_to_next_panel(-1)),
         Entry("large-lanes", tr("Large lanes"), "F9", window.toggle_large, lambda: window.is_large),
         Entry(
             "night",

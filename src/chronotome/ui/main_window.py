@@ -1,10 +1,11 @@
 """The window: menus, transport, rail, timeline, tray, status line; opening, saving, closing."""
 
+import dataclasses
 from functools import cached_property
 from pathlib import Path
 from typing import TYPE_CHECKING
 
-from PySide6.QtCore import QSize, Qt
+from PySide6.QtCore import QSize, Qt, QTimer
 from PySide6.QtGui import (
     QCloseEvent,
     QContextMenuEvent,
@@ -54,7 +55,9 @@ from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.learning import Learning
 from chronotome.ui.menus import RECENT, TEMPLATES
 from chronotome.ui.needs import needs_of
+from chronotome.ui.panels.rail import WIDTH as RAIL
 from chronotome.ui.panels.rail import Rail
+from chronotome.ui.panels.side import Side, StagesRim, TrayRim
 from chronotome.ui.panels.status_line import StatusLine
 from chronotome.ui.panels.transport_bar import TransportBar
 from chronotome.ui.panels.welcome import Welcome
@@ -64,11 +67,12 @@ from chronotome.ui.stages.fit import FitTray
 from chronotome.ui.stages.mark import MarkTray
 from chronotome.ui.stages.rework import ReworkTray
 from chronotome.ui.stages.tighten import TightenTray
-from chronotome.ui.stages.tray import WIDTH, Tray
+from chronotome.ui.stages.tray import WIDTH as TRAY
+from chronotome.ui.stages.tray import Tray
 from chronotome.ui.theme import THEMES, style_sheet
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.timeline import Timeline
-from chronotome.ui.view_state import Stage
+from chronotome.ui.view_state import Stage, ViewState
 from chronotome.words import tr
 
 if TYPE_CHECKING:
@@ -76,22 +80,35 @@ if TYPE_CHECKING:
 
 SMALLEST = (1024, 700)
 USUAL = (1280, 800)
+RAIL_WIDTHS, TRAY_WIDTHS = (96, RAIL, 200), (280, TRAY, 480)
 FRAME = 40
 """Pixels that desktops put above a window, at most: they are told of after it is shown."""
 
 
 class MainWindow(QMainWindow):
-    def __init__(self, desk: Desk, player: Player, journal: Journal) -> None:
+    actions_table: Actions
+    timeline: Timeline
+    export_tray: ExportTray
+    commands: Commands
+    learning: Learning
+    others: OtherCommands
+    session_files: SessionFiles
+
+    def __init__(
+        self, desk: Desk, player: Player, journal: Journal, first: "MainWindow | None" = None
+    ) -> None:
+        """`first`: the window that opened this one on its session; it alone opens, saves and ends."""
         super().__init__()
-        self.desk, self.player, self._journal = desk, player, journal
-        self.commands = Commands(desk)
-        self.learning = Learning(desk, self, lambda: self.actions_table)
-        self.others = OtherCommands(desk, self.learning)
+        self.desk, self.player, self._journal, self.first = desk, player, journal, first
+        self.second: MainWindow | None = None
+        self.commands = Commands(desk, None if first is None else first.commands)
+        self.learning = Learning(desk, self, lambda: self.actions_table) if first is None else first.learning
+        self.others = OtherCommands(desk, self.learning) if first is None else first.others
         self.tour = Tour(desk, self)
         self._may_close = False
         self.messages = Messages(self)
         self.beside = Beside(self)
-        self.session_files = SessionFiles(self, desk, self.tell)
+        self.session_files = SessionFiles(self, desk, self.tell) if first is None else first.session_files
         self.mark_files = MarkFiles(self, desk, self.commands.marks, self.tell)
         self._fit_the_screen()
         self.setAcceptDrops(True)
@@ -116,13 +133,13 @@ class MainWindow(QMainWindow):
         desk.document.opened.connect(self._on_opened)
         desk.document.saved.connect(self._show)
         desk.recordings.source_ready.connect(self._on_source)
-        desk.tasks.error.connect(self._on_error)
-        desk.rendering.refused.connect(self._on_error)
+        if first is None:
+            desk.tasks.error.connect(self._on_error)
+            desk.rendering.refused.connect(self._on_error)
+            QGuiApplication.styleHints().colorSchemeChanged.connect(self._on_desktop_theme)
         desk.store.refused.connect(self.tell)
-        QGuiApplication.styleHints().colorSchemeChanged.connect(self._on_desktop_theme)
         self.drag_out = DragOut(self, desk, lambda: self.export_tray.encoding, self._cancel_drag)
         self.restoring = Restoring(self, desk)
-        self.restoring.restore_window()
         self._on_theme()
         self._on_stage()
         self._show()
@@ -167,16 +184,17 @@ class MainWindow(QMainWindow):
         self._tray.addWidget(QWidget())
         self._tray.setObjectName("tray")
         self._tray.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
-        self._tray.setFixedWidth(WIDTH)
         self._work = QStackedWidget()
         self._work.addWidget(self._welcome())
         self._work.addWidget(self.timeline)
         self.decision = self.timeline.decision
         middle = QHBoxLayout()
         middle.setSpacing(0)
-        middle.addWidget(self.rail)
+        self.rail_side = Side(self.rail, desk.view, widths=RAIL_WIDTHS, left=True)
+        self.tray_side = Side(self._tray, desk.view, widths=TRAY_WIDTHS, left=False)
+        middle.addWidget(self.rail_side)
         middle.addWidget(self._work, 1)
-        middle.addWidget(self._tray)
+        middle.addWidget(self.tray_side)
         body = QWidget()
         layout = QVBoxLayout(body)
         layout.setContentsMargins(0, 0, 0, 0)
@@ -185,6 +203,11 @@ class MainWindow(QMainWindow):
         layout.addLayout(middle, 1)
         layout.addWidget(self.status)
         self.setCentralWidget(body)
+        self.rail_side.stand_in(body, StagesRim(self.rail_side, self.rail, desk.view))
+        self.tray_side.stand_in(body, TrayRim(self.tray_side, desk.view))
+        desk.store.changed.connect(self.tray_side.update_rim)
+        for side in self.sides:
+            side.changed.connect(self.actions_table.refresh)
 
     def _welcome(self) -> Welcome:
         """What stands there before there is a recording."""
@@ -219,7 +242,8 @@ class MainWindow(QMainWindow):
         table.name("undo", tr("Undo {0}", undo) if undo else tr("Undo"), is_enabled=undo is not None)
         table.name("redo", tr("Redo {0}", redo) if redo else tr("Redo"), is_enabled=redo is not None)
         star = "*" if self.desk.store.is_modified else ""
-        self.setWindowTitle(tr("{0}{1} – Chronotome", star, self.desk.document.title))
+        title = self.desk.document.title if self.first is None else tr("{0} (2)", self.desk.document.title)
+        self.setWindowTitle(tr("{0}{1} – Chronotome", star, title))
         self._work.setCurrentIndex(1 if self.desk.session.tracks else 0)
         if not self.is_shelf_shown:
             self._show_tray()
@@ -236,6 +260,12 @@ class MainWindow(QMainWindow):
         if self.is_large:
             self.toggle_large()
 
+    def bring_tray(self) -> None:
+        """Into sight, with room of its own."""
+        self.leave_large()
+        if self.tray_side.is_folded:
+            self.toggle_side(self.tray_side)
+
     def _show_tray(self) -> None:
         """The stage's; with nothing open none, lest what was open before still stands in it."""
         tracks, stage = self.desk.session.tracks, self.desk.view.stage
@@ -244,10 +274,19 @@ class MainWindow(QMainWindow):
     def _on_stage(self) -> None:
         if self.is_shelf_shown:
             self.shelf.stop()
-        self.desk.proving.want(is_wanted=self.desk.view.stage is Stage.EXPORT)
+        self._want_proof()
         self.leave_field()
         self._show_tray()
         self.actions_table.refresh()
+
+    def _want_proof(self) -> None:
+        """As long as one of the windows shows Export."""
+        first = self.first or self
+        both = [first, *([first.second] if first.second is not None else [])]
+        is_wanted = any(
+            each.desk.view.stage is Stage.EXPORT and (each is first or each.isVisible()) for each in both
+        )
+        self.desk.proving.want(is_wanted=is_wanted)
 
     @cached_property
     def shelf(self) -> "ShelfPanel":
@@ -273,7 +312,7 @@ class MainWindow(QMainWindow):
             self.shelf.stop()
             self._show_tray()
         else:
-            self.leave_large()
+            self.bring_tray()
             self._tray.setCurrentWidget(self.shelf)
             self.shelf.show_last()
         self.actions_table.refresh()
@@ -295,9 +334,13 @@ class MainWindow(QMainWindow):
 
     def _on_opened(self) -> None:
         view = self.desk.view
-        self.desk.shelf.stop()
         view.select(None)
         view.focus_changed.emit()
+        if self.first is not None:
+            view.fit()
+            self._show()
+            return
+        self.desk.shelf.stop()
         self.desk.transport.stop()
         self.desk.transport.go_to(0)
         view.fit()
@@ -388,20 +431,94 @@ class MainWindow(QMainWindow):
         """The lanes of the track alone: no tray, no stage cards, no other tracks; keys go on working."""
         is_large = not self.is_large
         self.timeline.stand_alone(is_alone=is_large)
-        self.rail.setVisible(not is_large)
-        self._tray.setVisible(not is_large)
+        for side in self.sides:
+            side.press(is_pressed=is_large)
+        self.restoring.look()
         if is_large:
-            self.tell(tr("Large lanes: F9 shows tray, stages and other tracks again"))
+            self.tell(tr("Large lanes: F9 shows all again. Rest the pointer on a rim for its panel."))
+
+    @property
+    def sides(self) -> tuple[Side, Side]:
+        return self.rail_side, self.tray_side
+
+    def toggle_side(self, side: Side) -> None:
+        """Fold it to its rim, or give it its room again."""
+        self.leave_large()
+        side.fold(is_folded=not side.is_folded)
+        side.changed.emit()
+
+    def new_window(self) -> None:
+        """Another stage of the same session, for another screen; closed it can be opened again."""
+        if self.first is not None:
+            self.first.raise_()
+            self.first.activateWindow()
+            return
+        if self.second is None:
+            self.second = self._make_second()
+        self.second.show()
+        self._want_proof()
+        self.second.raise_()
+        self.second.activateWindow()
+
+    def _make_second(self) -> "MainWindow":
+        here, store = self.desk.view, self.desk.store
+        there = ViewState(store)
+        there.theme = here.theme
+        here.theme_changed.connect(lambda: there.set_theme(here.theme))
+        if here.focused is not None:
+            there.focus(here.focused.id)
+        there.stage = Stage(int(here.stage) % len(Stage) + 1)
+        made = MainWindow(dataclasses.replace(self.desk, view=there), self.player, self._journal, self)
+        there.fit()
+        return made
+
+    def usual_layout(self) -> None:
+        """Panels and lanes as at first."""
+        self.leave_large()
+        for side in self.sides:
+            side.drag_to(side.usual)
+            side.fold(is_folded=False)
+        self.timeline.stack.usual()
+        self.actions_table.refresh()
+
+    def go_to_next_panel(self, step: int) -> None:
+        """The keys to the stages, the lanes, the tray, the transport, in turn; what is folded comes out."""
+        panels = [self.rail, self._work, self._tray, self.transport]
+        focus = self.focusWidget()
+        at = next((place for place, each in enumerate(panels) if focus and each.isAncestorOf(focus)), 1)
+        at = (at + step) % len(panels)
+        for side in self.sides:
+            if side.content is panels[at]:
+                side.come_out()
+            else:
+                side.go_in()
+        self._give_keys(panels[at])
+
+    def _give_keys(self, panel: QWidget) -> None:
+        """To what one begins with there."""
+        if panel is self.rail:
+            self.rail.cards[self.desk.view.stage].setFocus(Qt.FocusReason.TabFocusReason)
+            return
+        if panel is self._work:
+            self.timeline.wave.setFocus(Qt.FocusReason.TabFocusReason)
+            return
+        for each in panel.findChildren(QWidget):
+            takes_keys = each.focusPolicy() & Qt.FocusPolicy.TabFocus
+            if takes_keys and each.isVisible() and each.isEnabled():
+                each.setFocus(Qt.FocusReason.TabFocusReason)
+                return
 
     def copy_as_files(self) -> None:
         self.drag_out.copy()
 
     def quit(self) -> None:
-        self.close()
+        (self.first or self).close()
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
         is_escape = event.key() == Qt.Key.Key_Escape
         if is_escape and (self._cancel_drag() or self.beside.leave_walk()):
+            return
+        if is_escape and (self.tray_side.go_in() or self.rail_side.go_in()):
             return
         if is_escape and self.desk.view.let_go_of_hits():
             return
@@ -440,7 +557,8 @@ class MainWindow(QMainWindow):
 
     def _cancel_drag(self) -> bool:
         """False where nothing is being dragged."""
-        return self.timeline.cancel_drag() or self.mark_tray.lens.cancel_drag()
+        sides = any(side.grip.cancel() for side in self.sides)
+        return sides or self.timeline.cancel_drag() or self.mark_tray.lens.cancel_drag()
 
     def undo(self) -> None:
         """While something is dragged it is that which is taken back, as by Escape."""
@@ -477,6 +595,11 @@ class MainWindow(QMainWindow):
     def closeEvent(self, event: QCloseEvent) -> None:
         """The window goes when nothing is left to ask; Qt closes nothing from within a close."""
         self.leave_field()
+        if self.first is not None:
+            self.restoring.keep_geometry()
+            event.accept()
+            QTimer.singleShot(0, self, self._want_proof)  # once it is hidden
+            return
         if self._may_close or not self.desk.store.is_modified:
             self._shut_down()
             event.accept()
@@ -490,6 +613,8 @@ class MainWindow(QMainWindow):
         self._may_close = False
 
     def _shut_down(self) -> None:
+        if self.second is not None:
+            self.second.close()
         self.restoring.close()
         self.desk.preferences.keep(grid_follows_zoom=self.desk.view.snap_follows_zoom)
         self.beside.close()

@@ -134,8 +134,11 @@ MENUS = (
             LINE,
             "large-lanes",
             "full-screen",
-            "shelf",
-            "pads",
+            "new-window",
+            Menu(
+                tr("Panels"),
+                ("rail", "tray", "shelf", "pads", LINE, "next-panel", "previous-panel", LINE, "usual-layout"),
+            ),
             "night",
         ),
     ),

@@ -1,9 +1,9 @@
 """How the window stood, and what of each session was in sight, when it was left: there again next time."""
 
 from pathlib import Path
+from typing import TYPE_CHECKING
 
 from PySide6.QtCore import QByteArray, QObject
-from PySide6.QtWidgets import QMainWindow
 
 from chronotome.files.names import path_words
 from chronotome.files.places import MOST_RECENT, Sight
@@ -11,25 +11,43 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.viewport import Viewport
 from chronotome.ui.view_state import Stage
 
+if TYPE_CHECKING:
+    from chronotome.ui.main_window import MainWindow
+
+SIDES = ("rail", "tray")
+"""As settings call them, in the order of the window's sides."""
+
 
 class Restoring(QObject):
     """Knows what is in sight of the session that is open, since one that is left can no longer be asked."""
 
-    def __init__(self, window: QMainWindow, desk: Desk) -> None:
+    def __init__(self, window: "MainWindow", desk: Desk) -> None:
         super().__init__(window)
         self._window, self._desk = window, desk
         self._folder: Path | None = None
         """Of the session in sight; while another is opened, still that of the one before."""
         self._seen: tuple[Path, Sight] | None = None
+        self._restore_window()
+        if window.first is not None:  # what is in sight of a session is kept of its first window
+            return
         for changed in (desk.view.viewport_changed, desk.view.stage_changed, desk.view.focus_changed):
-            changed.connect(self._look)
+            changed.connect(self.look)
+        for side in window.sides:
+            side.changed.connect(self.look)
+        window.timeline.stack.shared.connect(self.look)
         desk.document.saved.connect(self._on_saved)
 
-    def restore_window(self) -> None:
+    def _restore_window(self) -> None:
         """Size and place as they were; Qt keeps it on a screen that is there."""
-        kept = self._desk.preferences.settings.window
+        settings = self._desk.preferences.settings
+        kept = settings.window if self._window.first is None else settings.second_window
         if kept:
             self._window.restoreGeometry(QByteArray.fromHex(kept.encode()))
+
+    def keep_geometry(self) -> None:
+        geometry = bytes(self._window.saveGeometry().toHex().data()).decode()
+        name = "window" if self._window.first is None else "second_window"
+        self._desk.preferences.keep(**{name: geometry})
 
     def opened(self) -> None:
         """Another session is open: keep how the one before was seen, and see this one as it was left."""
@@ -39,17 +57,16 @@ class Restoring(QObject):
         sight = None if folder is None else self._desk.preferences.settings.sights.get(path_words(folder))
         if sight is not None:
             self._show(sight)
-        self._look()
+        self.look()
 
     def _on_saved(self) -> None:
         """In another folder, perhaps."""
         self._folder = self._desk.document.folder
-        self._look()
+        self.look()
 
     def close(self) -> None:
         self._keep(self._seen)
-        geometry = bytes(self._window.saveGeometry().toHex().data()).decode()
-        self._desk.preferences.keep(window=geometry)
+        self.keep_geometry()
 
     def _show(self, sight: Sight) -> None:
         view, session = self._desk.view, self._desk.session
@@ -60,20 +77,39 @@ class Restoring(QObject):
         shown = Viewport(sight.start, sight.frames_per_pixel, view.viewport.width)
         view.show(shown.held(view.extent))
         self._desk.transport.go_to(sight.position)
+        window = self._window
+        for side, width in zip(window.sides, (sight.rail, sight.tray), strict=True):
+            side.drag_to(width or side.usual)
+        for name, side in zip(SIDES, window.sides, strict=True):
+            side.fold(is_folded=name in sight.folded)
+        window.timeline.stack.use(sight.heights)
+        if window.is_large != ("rest" in sight.folded):
+            window.toggle_large()
 
-    def _look(self) -> None:
+    def look(self) -> None:
         folder, view = self._desk.document.folder, self._desk.view
-        if folder is None or folder != self._folder or not self._desk.session.tracks:
+        if (
+            folder is None
+            or folder != self._folder
+            or self._window.first is not None
+            or not self._desk.session.tracks
+        ):
             return
-        port, track = view.viewport, view.focused
+        port, track, window = view.viewport, view.focused, self._window
+        folded = tuple(name for name, side in zip(SIDES, window.sides, strict=True) if side.is_folded)
+        folded += ("rest",) * window.is_large
         self._seen = (
             folder,
             Sight(
-                int(view.stage),
-                port.start,
-                port.frames_per_pixel,
-                0 if track is None else track.id,
-                self._desk.transport.position,
+                stage=int(view.stage),
+                start=port.start,
+                frames_per_pixel=port.frames_per_pixel,
+                track=0 if track is None else track.id,
+                position=self._desk.transport.position,
+                rail=window.rail_side.kept_width,
+                tray=window.tray_side.kept_width,
+                folded=folded,
+                heights=window.timeline.stack.dragged,
             ),
         )
 

@@ -52,7 +52,10 @@ LEVEL_STEP = 1.0
 class Commands:
     """One method for each thing that a key or a menu can do; `marks`, `fit`, `sections` have theirs."""
 
-    def __init__(self, desk: Desk) -> None:
+    playing: PlayingCommands
+
+    def __init__(self, desk: Desk, first: "Commands | None" = None) -> None:
+        """`first`: those of the first window, where this is another on the same session."""
         self._desk = desk
         self.marks = MarkCommands(desk)
         self.fit = FitCommands(desk)
@@ -60,7 +63,7 @@ class Commands:
         self.loops = LoopCommands(desk)
         self.clips = ClipCommands(desk)
         self.bouncing = BounceCommands(desk, self.clips)
-        self.tighten = TightenCommands(desk)
+        self.tighten = TightenCommands(desk, follows_ruler=first is None)
         self.moving = MovingCommands(desk)
         self.grooves = GrooveCommands(desk, self.tighten)
         self.hits = HitCommands(desk, self.tighten, self.grooves)
@@ -68,7 +71,7 @@ class Commands:
         self.slices = SliceCommands(desk)
         self.kits = KitCommands(desk)
         self.patterns = PatternCommands(desk, self.kits)
-        self.playing = PlayingCommands(desk, self.patterns)
+        self.playing = PlayingCommands(desk, self.patterns) if first is None else first.playing
         self.handing = HandCommands(desk, self.patterns)
         self.proof = ProofCommands(desk)
         self.rework = ReworkCommands(desk, self.clips, self.slices, self.patterns, self.marks, self.hits)

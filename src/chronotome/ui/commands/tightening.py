@@ -40,8 +40,11 @@ STEPPED = {
 class TightenCommands:
     """The recipe that the tray shows."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: Desk, *, follows_ruler: bool) -> None:
+        """`follows_ruler`: it is this view's zoom that recipes follow whose grid is what the ruler shows."""
         self._desk = desk
+        if not follows_ruler:
+            return
         desk.view.rested.connect(self.follow_ruler)
         desk.view.snap_changed.connect(self.follow_ruler)
         desk.store.changed.connect(self.follow_ruler)

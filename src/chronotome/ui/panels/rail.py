@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 
 import numpy as np
-from PySide6.QtCore import QPointF, QRectF, Qt
-from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtCore import QPointF, QRectF, Qt, Signal
+from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QResizeEvent
 from PySide6.QtWidgets import QAbstractButton, QWidget
 
 from chronotome.session.anchors import heard_beats_of
@@ -47,7 +47,7 @@ class StageCard(QAbstractButton):
         super().__init__()
         self._desk, self.stage = desk, stage
         self.figures = Figures("")
-        self.setFixedSize(WIDTH, CARD)
+        self.setFixedHeight(CARD)
         self.setCursor(Qt.CursorShape.PointingHandCursor)
         self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
 
@@ -77,14 +77,14 @@ class StageCard(QAbstractButton):
         if is_current or self.hasFocus():
             painter.setPen(Qt.PenStyle.NoPen)
             painter.setBrush(colour(theme.card if is_current else theme.rule))
-            painter.drawRoundedRect(QRectF(8, 0, WIDTH + 8, CARD - 2), 6, 6)
+            painter.drawRoundedRect(QRectF(8, 0, self.width() + 8, CARD - 2), 6, 6)
         if is_current:
             painter.setBrush(colour(theme.accent))
             painter.drawRoundedRect(QRectF(8, 10, 3, CARD - 22), 1.5, 1.5)
         if self.hasFocus():
             painter.setPen(QPen(colour(theme.accent), 1.5))
             painter.setBrush(Qt.BrushStyle.NoBrush)
-            painter.drawRoundedRect(QRectF(9, 1, WIDTH - 11, CARD - 4), 6, 6)
+            painter.drawRoundedRect(QRectF(9, 1, self.width() - 11, CARD - 4), 6, 6)
         painter.setFont(figure_font(10))
         painter.setPen(colour(theme.accent if is_current else theme.soft_ink))
         painter.drawText(QPointF(20, 24), str(int(self.stage)))
@@ -92,7 +92,7 @@ class StageCard(QAbstractButton):
         painter.setPen(colour(theme.ink if is_current else theme.soft_ink))
         painter.drawText(QPointF(36, 24), self.stage.words)
         painter.setPen(colour(theme.ink))
-        room = WIDTH - 26 - (BADGE if self.figures.to_check else 0)  # the badge covers no figure
+        room = self.width() - 26 - (BADGE if self.figures.to_check else 0)  # the badge covers no figure
         for size in (12, 11, 10, 9):
             painter.setFont(figure_font(size, 500))
             if painter.fontMetrics().horizontalAdvance(self.figures.key) <= room:
@@ -102,7 +102,7 @@ class StageCard(QAbstractButton):
         painter.setFont(text_font(10))
         painter.setPen(colour(theme.soft_ink))
         for row, words in enumerate(self.figures.about.split("\n")):
-            room = WIDTH - 22
+            room = self.width() - 22
             words = painter.fontMetrics().elidedText(words, Qt.TextElideMode.ElideRight, room)  # noqa: PLW2901
             painter.drawText(QPointF(20, 61 + 14 * row), words)
         if self.figures.to_check:
@@ -113,7 +113,7 @@ class StageCard(QAbstractButton):
         words = str(self.figures.to_check) if self.figures.to_check < 100 else "99+"
         painter.setPen(Qt.PenStyle.NoPen)
         painter.setBrush(colour(theme.late))
-        box = QRectF(WIDTH - 24, 33, 21, 17)
+        box = QRectF(self.width() - 24, 33, 21, 17)
         painter.drawRoundedRect(box, 8.5, 8.5)
         painter.setPen(colour(theme.on_ink))
         painter.setFont(figure_font(10, 500))
@@ -173,11 +173,13 @@ def _rework_figures(session: Session, take: Take) -> Figures:
 class Rail(QWidget):
     """Cards at the left, top to bottom in the order of work."""
 
+    shown = Signal()
+    """Figures of cards are others."""
+
     def __init__(self, desk: Desk) -> None:
         super().__init__()
         self.setObjectName("rail")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
-        self.setFixedWidth(WIDTH)
         self._desk = desk
         self.exported = NOTHING_YET
         self.cards = {stage: StageCard(desk, stage) for stage in Stage}
@@ -206,6 +208,12 @@ class Rail(QWidget):
     def _show(self) -> None:
         for stage, figures in self._figures().items():
             self.cards[stage].show_figures(figures)
+        self.shown.emit()
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        for card in self.cards.values():
+            card.resize(self.width(), CARD)
 
     def _figures(self) -> dict[Stage, Figures]:
         session, track = self._desk.session, self._desk.view.focused
@@ -239,7 +247,7 @@ class Rail(QWidget):
         theme = self._desk.view.theme
         painter.fillRect(self.rect(), colour(theme.panel))
         painter.setPen(colour(theme.rule))
-        painter.drawLine(WIDTH - 1, 0, WIDTH - 1, self.height())
+        painter.drawLine(self.width() - 1, 0, self.width() - 1, self.height())
         painter.setPen(colour(theme.soft_ink))
         painter.setFont(text_font(10))
         painter.drawText(QPointF(16, self.height() - 30), tr("Stages  1 – 5"))

@@ -62,8 +62,8 @@ class ContextLane(ClipLane):
 
     def beside(self) -> list["ContextLane"]:
         """All lanes of tracks in the same column."""
-        parent = self.parentWidget()
-        return [] if parent is None else parent.findChildren(ContextLane)
+        found = self.window().findChildren(ContextLane)
+        return sorted(found, key=lambda lane: lane.mapToGlobal(lane.rect().topLeft()).y())
 
     def _on_session(self) -> None:
         """A track that nothing was done to is not drawn anew."""
@@ -175,7 +175,7 @@ class ContextLane(ClipLane):
         """Once the button is let go: lanes must not move under the hand. It says why they move then."""
         track = self._of()
         if track is not None:
-            self.desk.say(tr("{0} is in the large lane, at the top. Tracks keep their order.", track.name))
+            self.desk.say(tr("{0} is in the large lane, in its place among the tracks", track.name))
             self.desk.view.focus(self.track_id)
 
     def _press_header(self, event: QMouseEvent) -> None:

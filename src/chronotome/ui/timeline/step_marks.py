@@ -111,25 +111,20 @@ def paint_steps(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
     if len(seen) > MOST_KEYS:  # keys would cover one another
         seen, chosen = seen[chosen], chosen[chosen]
     painter.setFont(figure_font(10, 500))
-    following = np.append(lefts[seen], np.inf)[1:]
+    following, free = np.append(lefts[seen], np.inf)[1:], 0.0
     for at, is_chosen, after in zip(seen.tolist(), chosen.tolist(), following.tolist(), strict=True):
         width = min(rights[at], after) - lefts[at] - 1
         row = int(steps.rows[at])
         if is_chosen:
             painter.fillRect(QRectF(lefts[at], top, max(2.0, width), foot - top), colour(theme.wash, 120))
-        if row >= 0 and width >= NARROWEST:
-            paint_key(
-                painter,
-                lane,
-                QRectF(lefts[at] + 2.5, foot + 4.5, 16, TAG),
-                key_name(steps.kit.slices[row].key),
-                is_lit=is_chosen,
-            )
+        if row >= 0 and width >= NARROWEST and (is_chosen or lefts[at] >= free):
+            box = QRectF(lefts[at] + 2.5, foot + 4.5, 16, TAG)
+            free = paint_key(painter, lane, box, key_name(steps.kit.slices[row].key), is_lit=is_chosen)
     painter.restore()
 
 
-def paint_key(painter: QPainter, lane: Lane, box: QRectF, name: str, *, is_lit: bool) -> None:
-    """A key with its letter, as wide as that is."""
+def paint_key(painter: QPainter, lane: Lane, box: QRectF, name: str, *, is_lit: bool) -> float:
+    """A key with its letter, as wide as that is; returns where the next has room."""
     theme = lane.desk.view.theme
     box.setWidth(max(box.width(), painter.fontMetrics().horizontalAdvance(name) + 8.0))
     painter.setPen(QPen(colour(theme.accent if is_lit else theme.strong_rule), 1))
@@ -137,6 +132,7 @@ def paint_key(painter: QPainter, lane: Lane, box: QRectF, name: str, *, is_lit: 
     painter.drawRoundedRect(box, 3, 3)
     painter.setPen(colour(theme.on_ink if is_lit else theme.ink))
     painter.drawText(box, Qt.AlignmentFlag.AlignCenter, name)
+    return box.right()
 
 
 def paint_keys(painter: QPainter, lane: Lane, shown: Shown) -> None:
@@ -152,13 +148,13 @@ def paint_keys(painter: QPainter, lane: Lane, shown: Shown) -> None:
     if not len(seen) or len(seen) > MOST_KEYS:
         return
     seen = seen[np.argsort(xs[seen], kind="stable")]
-    room = np.append(np.diff(xs[seen]), np.inf)
+    free = 0.0
     painter.setFont(figure_font(10, 500))
     foot = lane.height() - FOOT
-    for at, width in zip(seen.tolist(), room.tolist(), strict=True):
-        if width >= 2 * NARROWEST:
+    for at in seen.tolist():
+        if xs[at] >= free:
             box = QRectF(xs[at] + 2.5, foot + 4.5, 16, TAG)
-            paint_key(painter, lane, box, key_name(pieces[at].key), is_lit=False)
+            free = paint_key(painter, lane, box, key_name(pieces[at].key), is_lit=False)
 
 
 def _places_of(shown: Shown, starts: Frames) -> NDArray[np.float64]:

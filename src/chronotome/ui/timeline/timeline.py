@@ -1,8 +1,7 @@
 """Overview, ruler, the focused track with its evidence, and the other tracks, on one time axis."""
 
-from PySide6.QtCore import Qt
 from PySide6.QtGui import QPainter, QPaintEvent, QResizeEvent
-from PySide6.QtWidgets import QScrollArea, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.desk import Desk
@@ -12,6 +11,7 @@ from chronotome.ui.timeline.context_lane import ContextLane
 from chronotome.ui.timeline.drift_lane import DriftLane
 from chronotome.ui.timeline.groove_lane import GrooveLane
 from chronotome.ui.timeline.lane import HEADER, Lane
+from chronotome.ui.timeline.lane_stack import LaneStack, OtherTracks
 from chronotome.ui.timeline.match_lane import MatchLane
 from chronotome.ui.timeline.overview_strip import OverviewStrip
 from chronotome.ui.timeline.pattern_lane import PatternLane
@@ -66,38 +66,31 @@ class Timeline(QWidget):
         layout.setSpacing(0)
         for strip in (self.overview, self.sections, self.ruler, self.recipes, self.decision):
             layout.addWidget(strip)
-        layout.addWidget(self.wave, 11)
         self._tightening = {
             Evidence.DRIFT: self.drift,
             Evidence.GROOVE: self.groove,
             Evidence.MATCH: self.match,
         }
-        for evidence in (*self.evidence.values(), self.groove, self.match):
-            layout.addWidget(evidence, 10)
-        layout.addWidget(self.pattern, 16)
-        layout.addWidget(self.step_shape, 6)
-        self._context = QWidget()
-        self._context_layout = QVBoxLayout(self._context)
-        self._context_layout.setContentsMargins(0, 0, 0, 0)
-        self._context_layout.setSpacing(0)
-        self._context_layout.addStretch(1)
-        self._scroll = QScrollArea()
-        self._scroll.setObjectName("context")
-        self._scroll.setWidgetResizable(True)
-        self._scroll.setFocusPolicy(Qt.FocusPolicy.NoFocus)
-        self._scroll.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self._scroll.setVerticalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-        self._scroll.setWidget(self._context)
-        self._context.setAutoFillBackground(False)  # setting it as the widget switched that on
-        self._scroll.viewport().setAutoFillBackground(False)
         self._more = (self.groove, self.match, self.pattern, self.step_shape)
-        layout.addWidget(self._scroll, 9)
-        self._lanes: list[ContextLane] = []
+        self.above, self.below = OtherTracks(desk, is_above=True), OtherTracks(desk, is_above=False)
+        self.stack = LaneStack(
+            (
+                ("above", self.above, 0),
+                ("wave", self.wave, 11),
+                ("strength", self.strength, 10),
+                ("pulse", self.pulse, 10),
+                ("drift", self.drift, 10),
+                ("groove", self.groove, 10),
+                ("match", self.match, 10),
+                ("shape", self.shape, 10),
+                ("proof", self.proof, 10),
+                ("pattern", self.pattern, 16),
+                ("step_shape", self.step_shape, 6),
+                ("below", self.below, 0),
+            )
+        )
+        layout.addWidget(self.stack, 1)
         self._last_position = 0.0
-        for tall in (self.wave, *self.evidence.values(), *self._more):
-            policy = tall.sizePolicy()
-            policy.setVerticalPolicy(policy.Policy.Expanding)
-            tall.setSizePolicy(policy)
         self._speak(commands)
         self._listen()
 
@@ -133,12 +126,13 @@ class Timeline(QWidget):
 
     @property
     def context_lanes(self) -> list[ContextLane]:
-        return self._lanes
+        """Those of all tracks but the focused one, from above to below."""
+        return [*self.above.lanes, *self.below.lanes]
 
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
         evidence = (self.drift, self.strength, self.pulse, self.shape, *self._more)
-        lanes = (self.wave, self.ruler, *evidence, self.sections, self.recipes, *self._lanes)
+        lanes = (self.wave, self.ruler, *evidence, self.sections, self.recipes, *self.context_lanes)
         return any(lane.cancel_drag() for lane in lanes)
 
     def _follow(self, frame: float) -> None:
@@ -160,6 +154,7 @@ class Timeline(QWidget):
         self.step_shape.setVisible(plays)
         for evidence, lane in self._tightening.items():
             lane.setVisible(view.stage is Stage.TIGHTEN and evidence is view.evidence)
+        self.stack.share_out()
 
     def stand_alone(self, *, is_alone: bool) -> None:
         """The lanes of the focused track without the others."""
@@ -167,19 +162,19 @@ class Timeline(QWidget):
         self._on_tracks()
 
     def _on_tracks(self) -> None:
-        """One lane for every track but the focused one."""
+        """The focused track is tall in its place; those above it lie above, those below it below."""
         focused = self._desk.view.focused
-        tracks = self._desk.session.tracks
-        others = [track.id for track in tracks if focused is None or track.id != focused.id]
-        self._scroll.setVisible(bool(others) and not self.is_alone)
-        if [lane.track_id for lane in self._lanes] == others:
-            return
-        for lane in self._lanes:
+        order = [track.id for track in self._desk.session.tracks]
+        at = 0 if focused is None else order.index(focused.id)
+        made = {lane.track_id: lane for lane in self.context_lanes}
+        for others, tracks in ((self.above, order[:at]), (self.below, order[at + 1 :])):
+            others.show_tracks(tracks, made)
+            others.setVisible(bool(tracks) and not self.is_alone)
+        for lane in made.values():  # of tracks that are gone, or tall now
             lane.hide()
             lane.deleteLater()
-        self._lanes = [ContextLane(self._desk, track) for track in others]
-        for place, lane in enumerate(self._lanes):
-            self._context_layout.insertWidget(place, lane)
+        if not self._desk.store.is_drafting:  # an edge that is dragged must not move away from the hand
+            self.stack.share_out()
 
     def resizeEvent(self, event: QResizeEvent) -> None:
         """All lanes are as wide as this: it tells the viewport."""
