@@ -28,10 +28,11 @@ from PySide6.QtWidgets import (  # noqa: E402
     QWidget,
 )
 
+import painted  # noqa: E402
 from chronotome.files.journal import Journal  # noqa: E402
 from chronotome.files.places import Settings  # noqa: E402
 from chronotome.session.edits.apart import At, Cuts, take_apart  # noqa: E402
-from chronotome.session.edits.clips import Range  # noqa: E402
+from chronotome.session.edits.clips import Range, move  # noqa: E402
 from chronotome.session.edits.fitting import set_recording_tempo  # noqa: E402
 from chronotome.session.edits.sections import add_section  # noqa: E402
 from chronotome.session.edits.tightening import set_tighten  # noqa: E402
@@ -66,6 +67,9 @@ class States:
         store = self.desk.store
         store.mark_saved(store.history.session)
         self.desk.recordings.lost = {}
+        if self.desk.taking.is_on:
+            self.run("take")
+        self.window.usual_layout()
         store.apply(lambda _session: self.demo if session is None else session, "State")
         self.desk.view.choose_clips(())
         self.focus(0)
@@ -154,6 +158,24 @@ class States:
         self.run("put-on-keys")
         self.run("play-keys")
 
+    def taking(self) -> None:
+        self.run("take")
+
+    def hour(self) -> None:
+        """A recording of sixty minutes, as far as screens can tell."""
+        frames = 3600 * self.demo.rate
+        self.apply(lambda s: move(s, [(s.tracks[5].id, s.tracks[5].clips[0].id)], frames))
+        assert self.desk.view.extent > frames
+        self.desk.view.fit()
+
+    def alone(self) -> None:
+        """The lanes have all of the window."""
+        self.window.toggle_large()
+
+    def folded(self) -> None:
+        self.window.toggle_side(self.window.tray_side)
+        self.focus(4)
+
 
 NAMES = [
     name
@@ -217,6 +239,8 @@ def faults(window: MainWindow, size: tuple[int, int]) -> Iterator[tuple[str, ...
     yield from cuts(seen)
     yield from scrolled(seen, size)
     yield from misplaced(window, controls)
+    if LANGUAGE == "en":
+        yield from painted.faults(seen)
 
 
 def cuts(seen: list[QWidget]) -> Iterator[tuple[str, ...]]:
@@ -270,6 +294,7 @@ def in_dialogs(window: MainWindow, states: States) -> Iterator[tuple[str, tuple[
 
 def main(folder: str, sizes: list[tuple[int, int]], names: list[str]) -> None:
     application()
+    painted.begin()
     if LANGUAGE == "rtl":
         QApplication.setLayoutDirection(Qt.LayoutDirection.RightToLeft)
     window = build(Settings(window=""), in_process=True, journal=Journal(Path(folder)))

@@ -4,7 +4,7 @@ import math
 from collections.abc import Callable
 
 from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, QSize, Qt, Signal
-from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
+from PySide6.QtGui import QFontMetrics, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QSizePolicy, QSlider
 
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
@@ -198,7 +198,9 @@ class ValueSlider(QSlider):
         name = painter.fontMetrics().elidedText(self._name, Qt.TextElideMode.ElideRight, room)
         painter.drawText(QRectF(0, 2, self.width(), 18), Qt.AlignmentFlag.AlignLeft, name)
         painter.setFont(figure_font(12))
-        if self._note:
+        left = painter.fontMetrics().horizontalAdvance(value) + 16
+        taken = QFontMetrics(text_font(12, 500)).horizontalAdvance(name) + left
+        if self._note and taken + QFontMetrics(text_font(10)).horizontalAdvance(self._note) <= self.width():
             right = self.width() - painter.fontMetrics().horizontalAdvance(value) - 10
             painter.setFont(text_font(10))
             painter.setPen(colour(theme.soft_ink))

@@ -18,7 +18,17 @@ from chronotome.ui.timeline.evidence_lane import EvidenceLane
 from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.marks import down, paint_dots, paint_each, ring, up
+from chronotome.ui.timeline.marks import (
+    DOT,
+    SMALL_DOWN,
+    SMALL_RING,
+    SMALL_UP,
+    down,
+    paint_dots,
+    paint_each,
+    ring,
+    up,
+)
 from chronotome.ui.timeline.shown import Shown
 from chronotome.units import Frames
 from chronotome.words import tr
@@ -28,6 +38,8 @@ REACH = 10
 SELDOM_OUTSIDE = 90
 """Percentile of the drift that the scale holds; the rest sits at the edge."""
 MOST_MARKS = 90
+CROWDED = 3
+"""Pixels of the lane for each hit, below which marks are dots."""
 MOST_DASHED = 40
 CALLOUT_WIDTH = 176
 Screen = NDArray[np.float64]
@@ -123,12 +135,7 @@ class DriftLane(EvidenceLane):
         xs, played, landing = self._points(shown, scale)
         visible = np.flatnonzero((xs > HEADER - 12) & (xs < self.width() + 12))
         if len(visible) > MOST_MARKS:
-            theme, content = self.desk.view.theme, self.content
-            layers = [
-                (xs[visible], ys[visible], colour(value))
-                for ys, value in ((played, theme.strong_rule), (landing, theme.ink))
-            ]
-            paint_dots(painter, content.left(), (content.width(), content.height()), layers)
+            self._paint_small(painter, shown, visible, xs, (played, landing))
             return
         self._paint_stems(painter, shown, visible, xs, (played, landing))
         self._paint_played(painter, shown, visible, xs, played)
@@ -137,6 +144,27 @@ class DriftLane(EvidenceLane):
         painter.setPen(QPen(colour(self.desk.view.theme.accent), 1.4))
         painter.setBrush(Qt.BrushStyle.NoBrush)
         paint_each(painter, ring, _pairs(xs, played, selected), 11)
+
+    def _paint_small(
+        self, painter: QPainter, shown: Shown, visible: Frames, xs: Screen, ends: tuple[Screen, Screen]
+    ) -> None:
+        """Many: the same shapes and colours, of a few pixels each; where they are closer than that, dots."""
+        theme, content, (played, landing) = self.desk.view.theme, self.content, ends
+        drift = shown.targets.drift[visible]
+        is_alone = np.abs(drift) <= shown.recipe.leave_alone
+        is_picked = np.isin(shown.targets.onsets[visible], self.desk.view.picked)
+        is_crowded = len(visible) * CROWDED > content.width()
+        layers = [
+            (xs[some], ys[some], colour(value), DOT if is_crowded else shape)
+            for some, ys, value, shape in (
+                (visible[is_alone], played, theme.soft_ink, SMALL_RING),
+                (visible[~is_alone & (drift < 0)], played, theme.early, SMALL_UP),
+                (visible[~is_alone & (drift >= 0)], played, theme.late, SMALL_DOWN),
+                (visible, landing, theme.ink, DOT),
+                (visible[is_picked], played, theme.accent, SMALL_RING),
+            )
+        ]
+        paint_dots(painter, content.left(), (content.width(), content.height()), layers)
 
     def _paint_stems(
         self, painter: QPainter, shown: Shown, visible: Frames, xs: Screen, ends: tuple[Screen, Screen]

@@ -78,7 +78,7 @@ class LaneStack(QSplitter):
             policy.setVerticalPolicy(policy.Policy.Expanding)
             lane.setSizePolicy(policy)
             if not isinstance(lane, OtherTracks):
-                lane.setMinimumHeight(LEAST)
+                lane.setMinimumHeight(max(LEAST, lane.minimumHeight()))
             self.addWidget(lane)
         self.splitterMoved.connect(self._on_moved)
 
@@ -100,7 +100,7 @@ class LaneStack(QSplitter):
             return
         self._now = now
         wanted = sum(each.wanted for each in others)
-        least = LEAST * (len(seen) - len(others))
+        least = sum(self._lanes[name].minimumHeight() for name in seen)
         share = min(0.8, self.dragged.get("others", OTHERS))
         room = max(0, min(wanted, round(whole * share), whole - least))
         sizes = dict[str, float]()

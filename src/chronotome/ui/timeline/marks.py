@@ -1,6 +1,6 @@
 """Many small shapes alike: each is drawn once and stamped. One path of all costs seventy times as much."""
 
-from collections.abc import Callable, Iterable
+from collections.abc import Callable, Iterable, Sequence
 from functools import lru_cache
 
 import numpy as np
@@ -87,24 +87,45 @@ def _stamp(  # noqa: PLR0917 - found again by all of it
     return image
 
 
+DOT = ((0, 0, 1), (1, 0, 1))
+SMALL_UP = ((-2, 0, 0), (-1, -1, 1), (0, -2, 2), (1, -2, 2))
+SMALL_DOWN = ((-1, -2, 2), (0, -2, 2), (1, -1, 1), (2, 0, 0))
+SMALL_NOTCH = ((-3, -3, 3), (-2, -3, 3), (-1, -2, 2), (0, -2, 2), (1, -1, 1), (2, -1, 1), (3, 0, 0))
+SMALL_RING = (
+    (-2, -1, 1),
+    (-1, -2, -2),
+    (-1, 2, 2),
+    (0, -2, -2),
+    (0, 2, 2),
+    (1, -2, -2),
+    (1, 2, 2),
+    (2, -1, 1),
+)
+"""Shapes of a few pixels: rows, each from one column to another, about the place."""
+Small = tuple[tuple[int, int, int], ...]
+MARGIN = 3
+
+
 def paint_dots(
     painter: QPainter,
     left: int,
     size: tuple[int, int],
-    layers: list[Layer],
+    layers: Sequence[Layer | tuple[NDArray[np.float64], NDArray[np.float64], QColor, Small]],
 ) -> None:
-    """Thousands of points (x, y) of two pixels each, later layers over earlier ones."""
+    """Thousands of small shapes at (x, y), dots where none is named, later layers over earlier ones."""
     width, height = size
-    pixels = np.zeros((height + 1, width + 1), np.uint8)
+    wide = width + 2 * MARGIN
+    pixels = np.zeros((height + 2 * MARGIN, wide), np.uint8)
     colours = [0]
-    for xs, ys, value in layers:
+    for xs, ys, value, *shapes in layers:
         colours.append(value.rgba())
         columns, rows = np.rint(xs - left).astype(np.int64), np.rint(ys).astype(np.int64)
         inside = (columns >= 0) & (columns < width) & (rows >= 0) & (rows < height)
-        places = (rows * (width + 1) + columns)[inside]
-        for shift in (0, 1, width + 1, width + 2):
-            pixels.reshape(-1)[places + shift] = len(colours) - 1
-    _draw(painter, left, pixels[:height, :width], colours)
+        places = np.unique(((rows + MARGIN) * wide + columns + MARGIN)[inside])
+        for row, first, last in shapes[0] if shapes else DOT:
+            for column in range(first, last + 1):
+                pixels.reshape(-1)[places + row * wide + column] = len(colours) - 1
+    _draw(painter, left, pixels[MARGIN:-MARGIN, MARGIN:-MARGIN], colours)
 
 
 def paint_stems(

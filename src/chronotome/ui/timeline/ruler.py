@@ -82,7 +82,8 @@ class Ruler(TrackLane):
             painter.setFont(figure_font(12, 500) if is_bar else figure_font(10))
             painter.setPen(colour(theme.ink if is_bar else theme.soft_ink))
             words = f"{bar + 1}" if is_bar else f"{bar + 1}.{rest + 1}"
-            painter.drawText(QPointF(x + 5, 17), words.replace("-", "−"))
+            if x + 5 + painter.fontMetrics().horizontalAdvance(words) <= self.width():
+                painter.drawText(QPointF(x + 5, 17), words.replace("-", "−"))
 
     def _paint_markers(self, painter: QPainter) -> None:
         shown, theme = self.shown, self.desk.view.theme

@@ -51,6 +51,9 @@ class ShapeDrag:
                 found = {self.nearest: value}
             self.values |= found
         self._last = (frame, value)
+
+    def show(self) -> None:
+        """As far as it is drawn."""
         if self.values:
             self.desk.store.draft(self._edit)
 

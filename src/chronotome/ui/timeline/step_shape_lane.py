@@ -76,6 +76,9 @@ class StepDrag:
         else:
             self.values |= self._between(self.last, (frame, value))
         self.last = (frame, value)
+
+    def show(self) -> None:
+        """As far as it is drawn."""
         if self.values:
             self.desk.store.draft(self._edit)
 

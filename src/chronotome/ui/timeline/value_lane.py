@@ -5,8 +5,9 @@ from typing import Any, ClassVar
 
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtCore import QEvent, QLineF, QPointF, QRect, QRectF, Qt
+from PySide6.QtCore import QEvent, QLineF, QPointF, QRect, QRectF, Qt, QTimer
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
+from PySide6.QtWidgets import QApplication
 
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
@@ -54,6 +55,10 @@ class ValueLane(TrackLane):
         self.setMinimumHeight(height)
         self._scales, self._chosen, self._choose = scales, chosen, choose
         self._pointer: QPointF | None = None
+        self._showing = QTimer(self)
+        self._showing.setSingleShot(True)
+        self._showing.setInterval(0)
+        self._showing.timeout.connect(self._show_drawn)
         desk.view.evidence_changed.connect(self.update)
 
     @property
@@ -176,7 +181,28 @@ class ValueLane(TrackLane):
                 is_line=bool(keys & Qt.KeyboardModifier.ShiftModifier),
                 is_bow=bool(keys & Qt.KeyboardModifier.ControlModifier),
             )
+            self._hear_every_point(is_on=True)
+            self._showing.start()
         self.update()
+
+    @staticmethod
+    def _hear_every_point(*, is_on: bool) -> None:
+        """However busy the machine is: usually of several moves that wait only the last is told of."""
+        QApplication.setAttribute(Qt.ApplicationAttribute.AA_CompressHighFrequencyEvents, not is_on)
+
+    def _show_drawn(self) -> None:
+        """Once for all moves that waited."""
+        if isinstance(self.drag, self.drawing):
+            drawn: Any = self.drag
+            drawn.show()
+
+    def mouseReleaseEvent(self, event: QMouseEvent) -> None:
+        self._hear_every_point(is_on=False)
+        super().mouseReleaseEvent(event)
+
+    def cancel_drag(self) -> bool:
+        self._hear_every_point(is_on=False)
+        return super().cancel_drag()
 
     def type_at(self, at: QPointF, own: float, keep: Callable[[float], None], name: str) -> None:
         """A figure is typed where the thing is that has it."""

@@ -29,7 +29,7 @@ from chronotome.ui.timeline.hatching import paint_hatching
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.mark_drag import EndDrag, MarkDrag, SlipDrag
-from chronotome.ui.timeline.marks import notch, paint_each, paint_stems
+from chronotome.ui.timeline.marks import SMALL_NOTCH, notch, paint_dots, paint_each, paint_stems
 from chronotome.ui.timeline.noises import drag_edge, edge_at, paint_noises
 from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.shown import Shown
@@ -55,8 +55,8 @@ NOTCH_ZONE = 16
 REACH = 7
 PULL_PIXELS, PULL_SECONDS = 10, 0.030
 """How far a dragged mark is pulled to an attack."""
-MOST_NOTCHES = 90
-"""More onsets than this in sight are ticks."""
+MOST_NOTCHES, CROWDED = 90, 4
+"""More onsets than this in sight are small; ticks, where each has fewer pixels of the width."""
 MOST_STEMS = 80
 UNSEEN = 0.25
 """Of a pixel: a wave that moves by less is as it was drawn."""
@@ -237,7 +237,7 @@ class WaveLane(SliceLane):
         if view.stage is not Stage.MARK:
             visible = visible[counted[visible]]
         if len(visible) > MOST_NOTCHES:
-            self._paint_ticks(painter, xs[visible])
+            self._paint_small_notches(painter, shown, visible, xs)
             return
         self._paint_strokes(painter, shown)
         hand = {touch.onset for touch in shown.take.touches if touch.beat is not None}
@@ -277,11 +277,29 @@ class WaveLane(SliceLane):
         pairs = zip(lefts[seen].tolist(), rights[seen].tolist(), strict=True)
         painter.drawLines([QLineF(left - 3, 1.5, right + 3, 1.5) for left, right in pairs])
 
-    def _paint_ticks(self, painter: QPainter, xs: NDArray[np.float64]) -> None:
-        """Far out, notches are ticks; where there are more than pixels, they are a band."""
-        content = self.content
-        ticks = [(xs, np.zeros(len(xs)), colour(self.desk.view.theme.ink))]
-        paint_stems(painter, content.left(), (content.width(), NOTCH - 2), ticks, NOTCH - 3)
+    def _paint_small_notches(
+        self, painter: QPainter, shown: Shown, visible: NDArray[np.int64], xs: NDArray[np.float64]
+    ) -> None:
+        """Far out they are small; where there are more than have room, ticks, and at last a band."""
+        content, theme, onsets = self.content, self.desk.view.theme, shown.recording.onsets
+        counted = shown.counts[visible]
+        hand = [touch.onset for touch in shown.take.touches if touch.beat is not None]
+        ids = onsets.id_array[visible]
+        is_ours = np.isin(ids, [*hand, *self.desk.view.picked])
+        layers = [
+            (xs[visible[some]], np.full(np.count_nonzero(some), 3.0), colour(value))
+            for some, value in (
+                (~counted, theme.strong_rule),
+                (counted & ~is_ours, theme.ink),
+                (is_ours, theme.accent),
+            )
+        ]
+        size = content.width(), NOTCH
+        if len(visible) * CROWDED > content.width():
+            ticks = [(xs, ys - 3, value) for xs, ys, value in layers]
+            paint_stems(painter, content.left(), (content.width(), NOTCH - 2), ticks, NOTCH - 3)
+        else:
+            paint_dots(painter, content.left(), size, [(*layer, SMALL_NOTCH) for layer in layers])
 
     def paint_header(self, painter: QPainter) -> None:
         track, theme = self.desk.view.focused, self.desk.view.theme
