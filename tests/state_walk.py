@@ -32,15 +32,16 @@ import painted  # noqa: E402
 from chronotome.files.journal import Journal  # noqa: E402
 from chronotome.files.places import Settings  # noqa: E402
 from chronotome.session.edits.apart import At, Cuts, take_apart  # noqa: E402
-from chronotome.session.edits.clips import Range, move  # noqa: E402
+from chronotome.session.edits.clips import Range, move, set_clip  # noqa: E402
 from chronotome.session.edits.fitting import set_recording_tempo  # noqa: E402
+from chronotome.session.edits.rhythm import set_crossover  # noqa: E402
 from chronotome.session.edits.sections import add_section  # noqa: E402
 from chronotome.session.edits.tightening import set_tighten  # noqa: E402
 from chronotome.session.edits.timing import set_metre, set_tempo  # noqa: E402
 from chronotome.session.edits.tracks import rename  # noqa: E402
 from chronotome.session.grid import Metre  # noqa: E402
-from chronotome.session.model import Session, replace  # noqa: E402
-from chronotome.session.settings import Match  # noqa: E402
+from chronotome.session.model import Crossover, Hush, Session, replace  # noqa: E402
+from chronotome.session.settings import Match, Moving, TightenSettings  # noqa: E402
 from chronotome.ui.application import application, build, wait_until_ready  # noqa: E402
 from chronotome.ui.commands.session_files import DEMO_SESSION  # noqa: E402
 from chronotome.ui.controls.segmented import Segmented  # noqa: E402
@@ -167,6 +168,18 @@ class States:
         self.apply(lambda s: move(s, [(s.tracks[5].id, s.tracks[5].clips[0].id)], frames))
         assert self.desk.view.extent > frames
         self.desk.view.fit()
+
+    def acting(self) -> None:
+        """All that can act on a clip acts on the first two of each track."""
+        for track in self.demo.tracks:
+            for clip in track.clips[:2]:
+                place = (track.id, clip.id)
+                take = replace(
+                    clip.take, tighten=TightenSettings(), moving=Moving(), hushes=(Hush(5000, 6000),)
+                )
+                self.apply(lambda s, place=place, take=take: set_clip(s, [place], take=take, is_muted=True))  # type: ignore[misc]
+                self.apply(lambda s, place=place: set_crossover(s, place, Crossover(300.0)))  # type: ignore[misc]
+        self.focus(1)
 
     def alone(self) -> None:
         """The lanes have all of the window."""

@@ -789,6 +789,11 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>Bounced. What it was made of is kept on the muted track {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/bouncing.py"/>
         <source>Bouncing {0}</source>
         <translation type="unfinished"></translation>
@@ -1823,6 +1828,11 @@ Drag over several, then press Delete.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/side.py"/>
+        <source>Drag to resize, double-click to fold</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/ruler.py"/>
         <source>Drag to set a loop. Drag a diamond to move its hit.
 Double-click a diamond to reset it. Shift: no snap.</source>
@@ -1847,6 +1857,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/timeline/step_shape_lane.py"/>
         <source>Draw values over steps. Shift: line. Ctrl: curve. Double-click: type.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/bands.py"/>
+        <source>Drawing what is heard</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2400,6 +2415,16 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/action_table.py"/>
+        <source>Go to next panel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Go to previous panel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/section_lane.py"/>
         <source>Go to section</source>
         <translation type="unfinished"></translation>
@@ -2725,8 +2750,23 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>It plays what {0} plays</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/session_files.py"/>
         <source>Its audio is still in memory. Chronotome can write the file again and save.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>Its hits move with those of {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>Its polarity is inverted</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2941,7 +2981,7 @@ Selected hits change together.</source>
     </message>
     <message>
         <location filename="ui/main_window.py"/>
-        <source>Large lanes: F9 shows tray, stages and other tracks again</source>
+        <source>Large lanes: F9 shows all again. Rest the pointer on a rim for its panel.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3700,6 +3740,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/action_table.py"/>
+        <source>New window</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/walk.py"/>
         <source>Next</source>
         <translation type="unfinished"></translation>
@@ -4195,6 +4240,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>Only what is {0} is heard, and drawn</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/groove_shelf.py"/>
         <source>Only your own grooves can be removed from the library</source>
         <translation type="unfinished"></translation>
@@ -4422,6 +4472,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/stages/rework.py"/>
         <source>Pan track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/menus.py"/>
+        <source>Panels</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5106,6 +5161,11 @@ Selected hits change together.</source>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
+        <source>Reset layout</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
         <source>Reset onsets</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5142,6 +5202,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/rework_actions.py"/>
         <source>Reset value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/side.py"/>
+        <source>Rest the pointer here to bring this panel out; F6 does so by key</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6400,6 +6465,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/action_table.py"/>
+        <source>Stages</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/rail.py"/>
         <source>Stages  1 – 5</source>
         <translation type="unfinished"></translation>
@@ -6770,6 +6840,21 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>The clip has its own Tighten settings, not those of its track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>The clip has its own method, material and pitch, not those of its track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>The clip is muted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/handing.py"/>
         <source>The clip plays no pattern. Convert it with Ctrl+P.</source>
         <translation type="unfinished"></translation>
@@ -7077,6 +7162,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/dialogs/information.py"/>
         <source>Tracks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Tray</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7448,6 +7538,11 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>above {0} Hz</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/groove_lane.py"/>
         <source>accurate to</source>
         <translation type="unfinished"></translation>
@@ -7664,8 +7759,18 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>below {0} Hz</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="session/check.py"/>
         <source>between two lines</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>bounced</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8156,6 +8261,11 @@ the song tempo</source>
     </message>
     <message>
         <location filename="ui/stages/tighten.py"/>
+        <source>for {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/tighten.py"/>
         <source>from ruler</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8247,6 +8357,11 @@ the song tempo</source>
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>group {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>guide</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8437,6 +8552,11 @@ the song tempo</source>
     <message>
         <location filename="ui/synonyms.py"/>
         <source>invert selection</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>inverted</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8651,6 +8771,11 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>layer</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/panels/shelf.py"/>
         <source>length</source>
         <translation type="unfinished"></translation>
@@ -8681,13 +8806,13 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
-        <source>live, non-destructive</source>
+        <location filename="ui/synonyms.py"/>
+        <source>lock hit, pin</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
-        <source>lock hit, pin</source>
+        <location filename="ui/timeline/badges.py"/>
+        <source>locked</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8698,6 +8823,16 @@ the roughest place in the recording</source>
     <message>
         <location filename="ui/timeline/context_lane.py"/>
         <source>locked to {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>locked track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>locked tracks</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8837,7 +8972,7 @@ hits move by less than {1:.0f} ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/clip_frames.py"/>
+        <location filename="ui/timeline/badges.py"/>
         <source>muted</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8940,6 +9075,11 @@ here a faint one, strength {1:.0f}</source>
     <message>
         <location filename="session/check.py"/>
         <source>noise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>noises</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9085,6 +9225,26 @@ here a faint one, strength {1:.0f}</source>
     <message>
         <location filename="ui/timeline/drift_lane.py"/>
         <source>over {0:.0f}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>own hit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>own hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>own method</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>own settings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9487,6 +9647,11 @@ other bars have one</source>
     <message>
         <location filename="ui/stages/tighten.py"/>
         <source>span</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>spans</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10082,6 +10247,11 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/main_window.py"/>
+        <source>{0} (2)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/export.py"/>
         <source>{0} (N: next)</source>
         <translation type="unfinished"></translation>
@@ -10227,6 +10397,11 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>{0} follow its hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/mark_files.py"/>
         <source>{0} from “{1}”</source>
         <translation type="unfinished"></translation>
@@ -10262,13 +10437,18 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>{0} in the clip</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/learning.py"/>
         <source>{0} is assigned to “{1}”</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/timeline/context_lane.py"/>
-        <source>{0} is in the large lane, at the top. Tracks keep their order.</source>
+        <source>{0} is in the large lane, in its place among the tracks</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10379,6 +10559,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>{0} of the slice</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>{0} of the track with its own Tighten settings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10519,6 +10704,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/controls/histogram.py"/>
         <source>{0} values from {1} to {2}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/badges.py"/>
+        <source>{0} with their own Tighten settings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -282,7 +282,9 @@ def test_a_reversed_clip_is_drawn_and_heard_from_its_end_and_trimmed_at_the_edge
 def columns_of(person, frames):
     """Heights of the drawn wave over the clip: where ink begins and ends in each column, as a share."""
     edges = np.linspace(frames.start, frames.stop, 60)
-    low, high = track_columns(wave(person).clips, person.desk.recordings.pool.ready(), edges)
+    low, high = track_columns(
+        wave(person).clips, person.desk.recordings.pool.ready(), edges, person.desk.bands
+    )
     return high, -low
 
 

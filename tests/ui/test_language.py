@@ -128,9 +128,9 @@ def test_in_another_language_all_is_asked_for(tmp_path):
 @pytest.mark.parametrize(
     ("spoken", "sizes", "count"),
     [
-        ("en", "1280x800,1024x700,1600x1000,1280x720", 440),
-        ("pseudo", "1024x700", 110),
-        ("rtl", "1280x800", 110),
+        ("en", "1280x800,1024x700,1600x1000,1280x720", 460),
+        ("pseudo", "1024x700", 115),
+        ("rtl", "1280x800", 115),
     ],
 )
 def test_nothing_is_cut_off_and_nothing_overlaps_in_any_state(tmp_path, spoken, sizes, count):

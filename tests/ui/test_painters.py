@@ -25,7 +25,7 @@ from chronotome.session.edits.tracks import set_level, set_moving
 from chronotome.session.grid import Grid
 from chronotome.session.model import Hush
 from chronotome.session.slices import Scatter
-from chronotome.ui.timeline import wave_lane
+from chronotome.ui.timeline import drift_lane, wave_lane
 from chronotome.ui.timeline.clip_frames import STRIP, frames_in
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.view_state import Evidence, Stage
@@ -250,6 +250,10 @@ def fits(person, first):
     with pytest.MonkeyPatch.context() as few:
         few.setattr(wave_lane, "MOST_NOTCHES", 3)
         yield "more notches than can be told apart"
+    view.show_stage(Stage.TIGHTEN)
+    with pytest.MonkeyPatch.context() as few:
+        few.setattr(drift_lane, "MOST_MARKS", 3)
+        yield "more hits than have room for large marks"
 
 
 def arrangements(person, first):
@@ -326,6 +330,22 @@ def test_every_painter_leaves_something_on_the_picture(flams, monkeypatch):
                         break
 
     assert "\n".join(sorted(f"{kind.__name__}.{name}" for kind, name in unseen)) == ""
+
+
+@pytest.mark.parametrize("crowded", [3, 400])
+def test_early_and_late_keep_their_colours_however_many_there_are(flams, monkeypatch, crowded):
+    flams.desk.view.show_stage(Stage.TIGHTEN)
+    monkeypatch.setattr(drift_lane, "MOST_MARKS", 3)
+    monkeypatch.setattr(drift_lane, "CROWDED", crowded)
+    lane, shown, theme = flams.window.timeline.drift, flams.desk.shown, flams.desk.view.theme
+    xs, played, _ = lane._points(shown, lane._scale(shown))
+    drift, alone = shown.targets.drift, shown.recipe.leave_alone
+    pixels = picture(lane)
+    for at in np.flatnonzero(np.abs(drift) > alone + 1).tolist():
+        value = QColor(theme.early if drift[at] < 0 else theme.late)
+        x, y = round(xs[at]), round(played[at])
+        around = pixels[y - 2 : y + 3, x - 2 : x + 3, :3].reshape(-1, 3).tolist()
+        assert [value.blue(), value.green(), value.red()] in around, drift[at]
 
 
 def test_a_fade_is_drawn_along_its_curve(flams):

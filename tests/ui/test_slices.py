@@ -287,7 +287,7 @@ def test_a_reversed_louder_hit_is_drawn_turned_and_taller(apart):
 
     def heights():
         sources = apart.desk.recordings.pool.sources
-        lows, highs = track_columns(wave(apart).clips, sources, edges)
+        lows, highs = track_columns(wave(apart).clips, sources, edges, apart.desk.bands)
         return highs - lows
 
     before = heights()

@@ -132,6 +132,10 @@ class Actions(QObject):
         button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self._buttons.append((button, name))
 
+    def buttons(self, name: str) -> list[QPushButton]:
+        """Those that do an action."""
+        return [button for button, does in self._buttons if does == name]
+
     def fill(self, bar: QMenuBar, lists: Mapping[str, QMenu]) -> dict[str, QMenu]:
         """Build the menus, with those that are filled while the program runs; by their words."""
         menus, taken = dict[str, QMenu](), set(KEYS_OF_ACTIONS)

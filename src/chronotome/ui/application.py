@@ -15,6 +15,7 @@ from PySide6.QtWidgets import QApplication
 
 from chronotome import __version__, assets
 from chronotome.bridge.analyses import Analyses
+from chronotome.bridge.bands import Bands
 from chronotome.bridge.bouncing import Bouncing
 from chronotome.bridge.document import Document
 from chronotome.bridge.fits import Fits
@@ -109,6 +110,7 @@ def build(
         Preferences(settings),
         InTimeSwitch(store, player, transport),
         MediaKeys(transport, store),
+        Bands(store, tasks, recordings),
     )
     apply_settings(desk, settings, settings)
     desk.preferences.heard += [partial(apply_settings, desk), partial(_use_devices, player, output)]

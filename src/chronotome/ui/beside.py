@@ -5,8 +5,10 @@ from functools import cached_property, partial
 from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QScrollArea, QWidget
 
 from chronotome.files.names import path_from, shown
+from chronotome.ui.controls.fold import Fold
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.guarded import guard_overrides
 from chronotome.words import tr
@@ -21,6 +23,7 @@ if TYPE_CHECKING:
     from chronotome.ui.dialogs.manual import ManualDialog
     from chronotome.ui.dialogs.share import ShareDialog
     from chronotome.ui.main_window import MainWindow
+    from chronotome.ui.view_state import Stage
     from chronotome.ui.walk import Walk
 
 
@@ -133,13 +136,30 @@ class Beside:
                 if slider.isEnabled() and slider.isVisibleTo(tray):
                     yield slider, stage.words
 
-    def show_slider(self, slider: ValueSlider) -> None:
-        """In its stage, with the keys on it."""
-        self._window.leave_large()
+    def show_control(self, control: QWidget) -> None:
+        """In its stage, what it lies in unfolded, with the keys on it."""
         for stage, tray in self._window.trays.items():
-            if tray.isAncestorOf(slider):
+            if tray.isAncestorOf(control):
                 self._desk.view.show_stage(stage)
-        slider.setFocus(Qt.FocusReason.ShortcutFocusReason)
+                for fold in tray.findChildren(Fold):
+                    if fold.body.isAncestorOf(control):
+                        fold.setChecked(True)
+        self._window.tray_side.come_out()
+        control.setFocus(Qt.FocusReason.ShortcutFocusReason)
+        parent = control.parentWidget()
+        while parent is not None and not isinstance(parent, QScrollArea):
+            parent = parent.parentWidget()
+        if parent is not None:
+            parent.ensureWidgetVisible(control)
+
+    def show_setting(self, stage: "Stage", name: str) -> None:
+        """The control that does an action, or has a name, in the tray of a stage."""
+        tray = self._window.trays[stage]
+        buttons = self._window.actions_table.buttons(name)
+        named = (each for each in tray.findChildren(QWidget) if each.accessibleName() == name)
+        found = next((each for each in (*buttons, *named) if tray.isAncestorOf(each)), None)
+        if found is not None:
+            self.show_control(found)
 
     def pages(self) -> Iterator[tuple[str, Callable[[], object]]]:
         """Pages of the manual."""

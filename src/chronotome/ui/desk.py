@@ -4,6 +4,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 from chronotome.bridge.analyses import Analyses
+from chronotome.bridge.bands import Bands
 from chronotome.bridge.bouncing import Bouncing
 from chronotome.bridge.document import Document
 from chronotome.bridge.fits import Fits
@@ -68,6 +69,7 @@ class Desk:
     preferences: Preferences
     in_time: InTimeSwitch
     media_keys: MediaKeys
+    bands: Bands
 
     def say(self, sentence: str) -> None:
         """In the status line."""

@@ -130,6 +130,7 @@ class MainWindow(QMainWindow):
         desk.store.kept.connect(self._show)
         desk.view.stage_changed.connect(self._on_stage)
         desk.view.theme_changed.connect(self._on_theme)
+        desk.view.setting_wanted.connect(self.beside.show_setting)
         desk.document.opened.connect(self._on_opened)
         desk.document.saved.connect(self._show)
         desk.recordings.source_ready.connect(self._on_source)

@@ -163,6 +163,7 @@ def style_sheet(theme: Theme) -> str:
     QWidget#rail {{ background: {t.panel}; border-right: 1px solid {t.rule}; }}
     QLabel#title {{ font-size: 17px; font-weight: 600; }}
     QLabel#soft {{ color: {t.soft_ink}; }}
+    QLabel#scope {{ font-weight: 600; }}
     QLabel#caption {{ color: {t.soft_ink}; font-size: 10px; font-weight: 500; }}
     QLabel#figure {{ font-family: "{FIGURES}"; font-size: 12px; }}
     QLabel#bigfigure {{ font-family: "{FIGURES}"; font-size: 17px; }}

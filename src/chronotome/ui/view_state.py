@@ -101,6 +101,8 @@ class ViewState(QObject):
     """Another onset is under the pointer."""
     library_changed = Signal()
     """A groove was kept in the person's library, or is gone from it."""
+    setting_wanted = Signal(object, str)
+    """The control of a setting is asked for: its stage, and its action or its name."""
     evidence_changed = Signal()
     """Another lane lies under the wave in Tighten, or the recipe in the tray is for something else."""
 
@@ -346,6 +348,9 @@ class ViewState(QObject):
     def decline(self, about: str) -> None:
         self.declined.add(about)
         self.declined_changed.emit()
+
+    def want_setting(self, stage: Stage, control: str) -> None:
+        self.setting_wanted.emit(stage, control)
 
     def hint(self, sentence: str) -> None:
         self.hinted.emit(sentence)

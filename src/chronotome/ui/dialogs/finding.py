@@ -43,7 +43,7 @@ class Finds(Protocol):
 
     def sliders(self) -> Iterator[tuple[ValueSlider, str]]: ...
 
-    def show_slider(self, slider: ValueSlider) -> None: ...
+    def show_control(self, control: QWidget) -> None: ...
 
     def edit_preferences(self, row: str = "") -> None: ...
 
@@ -161,7 +161,9 @@ def findable(desk: Desk, commands: Commands, table: Actions, beside: "Finds") ->
         if entry.name != "find"
     ]
     items += [
-        Item(slider.accessibleName(), words, slider.words, partial(beside.show_slider, slider), slider=slider)
+        Item(
+            slider.accessibleName(), words, slider.words, partial(beside.show_control, slider), slider=slider
+        )
         for slider, words in beside.sliders()
     ]
     items += [Item(name, tr("setting"), "", partial(beside.edit_preferences, name)) for name in ROWS]

@@ -8,7 +8,7 @@ from PySide6.QtWidgets import QHBoxLayout, QProgressBar, QPushButton, QWidget
 from chronotome.bridge.tasks import Task
 from chronotome.session.history import History
 from chronotome.ui.controls.figures import clock, counted, decibels
-from chronotome.ui.controls.plain_text import Label
+from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.sentence import Sentence
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
@@ -146,6 +146,7 @@ class StatusLine(QWidget):
         if task is not None:
             more = tr(" and {0} more", len(running) - 1) if len(running) > 1 else ""
             self.work.setText(f"{task.words}{more}")
+            self.work.setToolTip(tip(f"{task.words}{more}"))
 
     def _on_progress(self, _fraction: float) -> None:
         if not self._telling.isActive():
@@ -174,6 +175,7 @@ class StatusLine(QWidget):
         if self._desk.taking.is_open:
             parts = [self._heard, self._desk.taking.words]
         self.state.setText(" · ".join(filter(None, parts)))
+        self.state.setToolTip(tip(self.state.text()))
 
     def _on_heard(self, peak: float, frames: int) -> None:
         """While the input is open: how long the take is, and how loud what comes."""

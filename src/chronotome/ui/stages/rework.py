@@ -66,6 +66,7 @@ class ReworkTray(Tray):
         self.add_buttons("cut", "split-hits", "split-bars")
         self.add_buttons("join", "duplicate")
         self.add_buttons("mute-clip", "reverse-clip")
+        self.full_band, self.bounced = self.add_buttons("all-bands", "bounce-back")
 
     def _build_track(self) -> None:
         self.name = Field(tr("Track name"))
@@ -105,6 +106,9 @@ class ReworkTray(Tray):
         self.clip.say(
             counted(chosen, "clip") + tr(" selected") if chosen > 1 else tr("Clip {0} of {1}", number, of)
         )
+        self.full_band.setVisible(clip.take.crossover is not None)
+        kept = {each.id for each in self.desk.session.tracks}
+        self.bounced.setVisible(clip.kept in kept and bool(clip.kept))
         self.clip_level.set_value(clip.level)
         self.fade_in.set_value(1000 * clip.fade_in)
         self.fade_out.set_value(1000 * clip.fade_out)

@@ -44,7 +44,8 @@ def _shift_words(value: float) -> str:
 
 class TightenTray(Tray):
     def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
-        super().__init__(desk, actions, Stage.TIGHTEN, tr("live, non-destructive"))
+        super().__init__(desk, actions, Stage.TIGHTEN, "")
+        self.about.setObjectName("scope")
         self._commands, self._tighten = commands, commands.tighten
         self.whom = Segmented(
             desk.view, tr("Scope of the settings"), [tr("track"), tr("span"), tr("selected")]
@@ -281,7 +282,7 @@ class TightenTray(Tray):
         self.own.setText(tr("Use settings of track") if is_own else SHORT["own-recipe"])
         is_moved = take is not None and take.moving is not None
         self.own_moving.setText(tr("Use method of track") if is_moved else SHORT["own-moving"])
-        words = tr("this clip only") if is_own else tr("live, non-destructive")
+        words = tr("this clip only") if is_own else tr("for {0}", guide.name)
         if view.recipe_for is For.SPAN and view.span is not None:
             names = (position_words(beat, self.desk.session.metre) for beat in view.span)
             words = tr("from {} to {}").format(

@@ -11,6 +11,7 @@ from PySide6.QtGui import QPainter, QPainterPath, QPen
 from chronotome.render.plan import Fade
 from chronotome.session.edits.clips import Place
 from chronotome.ui.theme import colour, text_font
+from chronotome.ui.timeline.badges import Badge, Placed, badge_at, clip_badges, in_strip, paint_badges
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
@@ -122,6 +123,12 @@ def paint_frames(painter: QPainter, lane: Lane, clips: Sequence[Shown], chosen: 
         painter.setPen(colour(theme.on_ink if is_chosen else theme.ink))
         words = QRectF(max(box.left(), HEADER) + 6, box.top(), 0, STRIP - 2)
         words.setRight(box.right() - 4)
+        badges = badges_of(lane, frame)
+        paint_badges(painter, theme, badges)
+        painter.setFont(text_font(10, 500))
+        painter.setPen(colour(theme.on_ink if is_chosen else theme.ink))
+        if badges:
+            words.setRight(badges[-1][0].left() - 4)
         if words.width() > 12 and lane.height() >= LOWEST_FOR_NAMES:
             name = _words(frame)
             fitting = painter.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(words.width()))
@@ -131,14 +138,32 @@ def paint_frames(painter: QPainter, lane: Lane, clips: Sequence[Shown], chosen: 
             painter.drawLine(QPointF(box.left(), lane.height() / 2), QPointF(box.right(), lane.height() / 2))
 
 
+def badges_of(lane: Lane, frame: Frame) -> list[Placed]:
+    """What acts on a clip, in its strip as far as that is in sight."""
+    if lane.height() < LOWEST_FOR_NAMES:
+        return []
+    left, right = max(frame.left, float(HEADER)), min(frame.right, float(lane.width()))
+    strip = QRectF(left, 1.5, right - left, STRIP - 2)
+    return in_strip(list(clip_badges(lane.desk.session, frame.shown.clip)), strip)
+
+
+def clip_badge_at(lane: Lane, clips: Sequence[Shown], place: QPointF) -> tuple[Frame, Badge] | None:
+    """The badge under the pointer, and the clip that it is of."""
+    if place.y() > STRIP:
+        return None
+    for frame in frames_in(lane, clips):
+        badge = badge_at(badges_of(lane, frame), place)
+        if badge is not None:
+            return frame, badge
+    return None
+
+
 def _words(frame: Frame) -> str:
     clip = frame.shown.clip
     name = clip.name or frame.shown.track.name
     parts = [f"← {name}" if clip.take.mirror is not None else name]
     if clip.level:
         parts.append(tr("{0:+.1f} dB", clip.level).replace("-", "−"))
-    if clip.is_muted:
-        parts.append(tr("muted"))
     return " · ".join(parts)
 
 

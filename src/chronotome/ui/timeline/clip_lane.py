@@ -12,12 +12,13 @@ from chronotome.session.model import Track, TrackId
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.clip_drag import HINTS, ClipDrag
-from chronotome.ui.timeline.clip_frames import Grip, grip_at
+from chronotome.ui.timeline.clip_frames import Grip, clip_badge_at, grip_at
 from chronotome.ui.timeline.gestures import is_free
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.shown import Shown, all_shown
 from chronotome.ui.timeline.track_lane import TrackLane
+from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 
 CURSORS = {
@@ -53,9 +54,20 @@ class ClipLane(TrackLane):
         placed = self.desk.placed
         return all_shown(placed, placed.track(track.id), self.desk.transport.side)
 
+    def told_at(self, place: QPointF) -> str:
+        found = None
+        if place.x() >= HEADER and self.desk.view.stage is Stage.REWORK:
+            found = clip_badge_at(self, self.clips, place)
+        return "" if found is None else found[1].told
+
     def press_clip(self, event: QMouseEvent) -> bool:
         """Take the clip under the pointer; False where there is none."""
         x, y = event.position().x(), event.position().y()
+        badge = clip_badge_at(self, self.clips, event.position()) if x >= HEADER else None
+        if badge is not None:
+            self.desk.view.choose_clips((badge[0].place,))
+            self.desk.view.want_setting(badge[1].stage, badge[1].control)
+            return True
         found = grip_at(self, self.clips, x, y) if x >= HEADER else None
         if found is None and x >= HEADER and self.press_inside(event):
             return True

@@ -2,13 +2,22 @@
 
 from collections.abc import Sequence
 
-from PySide6.QtCore import QRect, QRectF, Qt
+from PySide6.QtCore import QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QImage, QMouseEvent, QPainter
 
 from chronotome.render.pool import Source
 from chronotome.session.model import Track, TrackId, TrackSize
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
+from chronotome.ui.timeline.badges import (
+    Placed,
+    badge_at,
+    clip_badges,
+    in_column,
+    more_of,
+    paint_badges,
+    track_badges,
+)
 from chronotome.ui.timeline.clip_frames import paint_frames
 from chronotome.ui.timeline.clip_lane import ClipLane
 from chronotome.ui.timeline.lane import HEADER
@@ -51,6 +60,7 @@ class ContextLane(ClipLane):
         self._fit_height()
         desk.recordings.source_grew.connect(self._on_grew)
         desk.recordings.source_ready.connect(self._on_grew)
+        desk.bands.found.connect(self._on_grew)
 
     def _fit_height(self) -> None:
         track = self._track
@@ -100,6 +110,24 @@ class ContextLane(ClipLane):
         if guide != track.id:
             words = tr("locked to {0}", self.desk.session.track(guide).name)
             self.paint_words(painter, y - 3, words, size=9, weight=400, value=theme.soft_ink)
+        paint_badges(painter, theme, self.badges)
+
+    @property
+    def badges(self) -> list[Placed]:
+        """One for all that acts on the track and its clips, beyond its lock: how many, told in words."""
+        track, session = self._track, self.desk.session
+        if track is None or track.size in {TrackSize.FOLDED, TrackSize.LOW}:
+            return []
+        group = session.group_of(track.id)
+        found = [each for each in track_badges(session, track) if group is None or each.control != "unlock"]
+        found += dict.fromkeys(badge for clip in track.clips for badge in clip_badges(session, clip))
+        if not found:
+            return []
+        return in_column([more_of(found)], 68, self.height() - 20, self.height())
+
+    def told_at(self, place: QPointF) -> str:
+        badge = badge_at(self.badges, place) if place.x() < HEADER else None
+        return super().told_at(place) if badge is None else badge.told
 
     def _paint_gap(self, painter: QPainter) -> None:
         if self.gap is not None:
@@ -141,7 +169,9 @@ class ContextLane(ClipLane):
         is_near = self._viewport.covers(view.viewport, stretched=self._most_stretched)
         if not (is_exact or (is_same and view.is_moving and is_near)):
             self._viewport = view.viewport.widened(BESIDE)
-            lows, highs = track_columns(clips, self.desk.recordings.pool.sources, self._viewport.edges(ratio))
+            lows, highs = track_columns(
+                clips, self.desk.recordings.pool.sources, self._viewport.edges(ratio), self.desk.bands
+            )
             ink = colour(theme.strong_rule) if is_muted else colour(theme.wave)
             self._image = wave_image(lows, highs, ink, height=int(height * ratio), ratio=ratio)
             self._key = key if is_whole else ()
@@ -158,6 +188,11 @@ class ContextLane(ClipLane):
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton:
+            return
+        badge = badge_at(self.badges, event.position())
+        if badge is not None:
+            self.desk.view.focus(self.track_id)
+            self.desk.view.want_setting(badge.stage, badge.control)
             return
         if event.position().x() < HEADER:
             self._press_header(event)

@@ -154,15 +154,17 @@ class DriftLane(EvidenceLane):
         is_alone = np.abs(drift) <= shown.recipe.leave_alone
         is_picked = np.isin(shown.targets.onsets[visible], self.desk.view.picked)
         is_crowded = len(visible) * CROWDED > content.width()
+        lands = (visible, landing, theme.ink, DOT)
+        plays = (
+            (visible[is_alone], played, theme.soft_ink, SMALL_RING),
+            (visible[~is_alone & (drift < 0)], played, theme.early, SMALL_UP),
+            (visible[~is_alone & (drift >= 0)], played, theme.late, SMALL_DOWN),
+        )
+        picked = (visible[is_picked], played, theme.accent, SMALL_RING)
+        order = (lands, *plays, picked) if is_crowded else (*plays, lands, picked)
         layers = [
             (xs[some], ys[some], colour(value), DOT if is_crowded else shape)
-            for some, ys, value, shape in (
-                (visible[is_alone], played, theme.soft_ink, SMALL_RING),
-                (visible[~is_alone & (drift < 0)], played, theme.early, SMALL_UP),
-                (visible[~is_alone & (drift >= 0)], played, theme.late, SMALL_DOWN),
-                (visible, landing, theme.ink, DOT),
-                (visible[is_picked], played, theme.accent, SMALL_RING),
-            )
+            for some, ys, value, shape in order
         ]
         paint_dots(painter, content.left(), (content.width(), content.height()), layers)
 

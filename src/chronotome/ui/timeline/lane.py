@@ -95,6 +95,10 @@ class Lane(QWidget):
         """What a right click there is about, as `context_menus.CONTEXT` has it; that is selected first."""
         return ""
 
+    def told_at(self, _place: QPointF) -> str:
+        """What lies there, in words for who rests the pointer on it; empty: nothing."""
+        return ""
+
     def enterEvent(self, event: QEvent) -> None:
         self._tell_hint()
         event.accept()
@@ -187,7 +191,8 @@ class Lane(QWidget):
         """A name that is too long for the header is told in full; what is dragged out is told of."""
         if event.type() is QEvent.Type.ToolTip and isinstance(event, QHelpEvent):
             is_header = event.pos().x() < HEADER and self.header_name
-            words = tip(str(self.header_name)) if is_header else self.toolTip()
+            words = self.told_at(QPointF(event.pos()))
+            words = tip(words or str(self.header_name)) if words or is_header else self.toolTip()
             QToolTip.showText(event.globalPos(), words, self)
             return True
         if event.type() is QEvent.Type.MouseMove and isinstance(event, QMouseEvent) and self._leaves(event):

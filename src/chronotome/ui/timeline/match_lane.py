@@ -143,7 +143,9 @@ class MatchLane(EvidenceLane):
         painter.fillRect(QRect(content.left(), top, content.width(), self.height() - top), colour(theme.card))
         clips = all_shown(self.desk.session, other, self.desk.transport.side)
         viewport = self.desk.view.viewport
-        lows, highs = track_columns(clips, self.desk.recordings.pool.sources, viewport.edges(ratio))
+        lows, highs = track_columns(
+            clips, self.desk.recordings.pool.sources, viewport.edges(ratio), self.desk.bands
+        )
         height = max(8, int((self.height() - top - 12) * ratio))
         image = wave_image(lows, highs, colour(theme.wave), height=height, ratio=ratio)
         painter.drawImage(QPointF(content.left(), top + 10), image)

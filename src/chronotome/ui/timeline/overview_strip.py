@@ -30,6 +30,7 @@ class OverviewStrip(Lane):
         desk.view.focus_changed.connect(self.update)
         desk.recordings.source_grew.connect(self._on_grew)
         desk.recordings.source_ready.connect(self._on_grew)
+        desk.bands.found.connect(self._on_grew)
 
     def _on_grew(self, _content: str) -> None:
         self._key = ()
@@ -72,7 +73,7 @@ class OverviewStrip(Lane):
         if self._image is None or (key != self._key and not is_near):
             count = int(content.width() * ratio)
             edges = np.linspace(0.0, self.desk.view.extent, count + 1)
-            lows, highs = track_columns(clips, sources, edges)
+            lows, highs = track_columns(clips, sources, edges, self.desk.bands)
             self._image = wave_image(
                 lows,
                 highs,

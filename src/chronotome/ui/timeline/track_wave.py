@@ -5,14 +5,16 @@ from collections.abc import Mapping, Sequence
 import numpy as np
 from numpy.typing import NDArray
 
+from chronotome.bridge.bands import Bands
 from chronotome.dsp.audio import Curve
-from chronotome.dsp.overview import BUCKET, spans_of
+from chronotome.dsp.overview import BUCKET
 from chronotome.dsp.stretch.engines import EngineName
+from chronotome.render.mix import Side
 from chronotome.render.pool import Source
 from chronotome.session.limits import ContentHash
 from chronotome.session.score import Score
 from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.timeline.waveform import FINE, columns
+from chronotome.ui.timeline.waveform import FINE, columns, near_spans
 
 Edges = NDArray[np.float64]
 UNSEEN = 0.25
@@ -20,11 +22,13 @@ UNSEEN = 0.25
 
 
 def track_columns(
-    clips: Sequence[Shown], sources: Mapping[ContentHash, Source], edges: Edges
+    clips: Sequence[Shown], sources: Mapping[ContentHash, Source], edges: Edges, bands: Bands
 ) -> tuple[Curve, Curve]:
     """Lows and highs between screen edges; where clips overlap, what reaches farther."""
+    everything = sources
     lows, highs = (np.zeros(len(edges) - 1, np.float32) for _ in range(2))
     for shown in clips:
+        sources = bands.heard(everything, shown.take) if shown.side is Side.EDITED else everything
         source, heard = sources.get(shown.recording.content), shown.heard_anchors
         if (source is None and shown.take.playing is None) or heard[-1] <= edges[0] or heard[0] >= edges[-1]:
             continue
@@ -96,9 +100,10 @@ def _extremes(source: Source, low: Edges, high: Edges) -> tuple[Curve, Curve]:
     """Of spans of a recording; from the samples themselves where these are finer than the overview."""
     per_column = float(np.median(high - low))
     near = float(high.max() - low.min()) < FINE * BUCKET * len(low) * 4
+    found = None
     if per_column < FINE * BUCKET and source.is_whole and near:
-        return spans_of(source.region.samples, low, high)
-    return source.overview.spans(low, high, per_column)
+        found = near_spans(source, low, high)
+    return found or source.overview.spans(low, high, per_column)
 
 
 def _row_gains(score: Score, at: NDArray[np.int64], frames: Edges, column: float) -> Curve:

@@ -22,6 +22,14 @@ from chronotome.ui.controls.figures import counted, decibels, signed
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.timeline.badges import (
+    Placed,
+    badge_at,
+    clip_badges,
+    in_column,
+    paint_badges,
+    track_badges,
+)
 from chronotome.ui.timeline.clip_drag import ClipDrag
 from chronotome.ui.timeline.clip_frames import STRIP, frames_in, paint_frames
 from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, is_free, take_hit
@@ -95,6 +103,7 @@ class WaveLane(SliceLane):
         desk.store.watch(self, self._on_focus, lambda s: s.tracks)
         desk.recordings.source_grew.connect(self._on_grew)
         desk.recordings.source_ready.connect(self._on_grew)
+        desk.bands.found.connect(self._on_grew)
         self._on_focus()
 
     def _on_focus(self) -> None:
@@ -206,7 +215,9 @@ class WaveLane(SliceLane):
         plans = tuple(each.plan for each in clips)
         key = (look, plans)
         if self._image is None or (key != self._image_key and not self._is_as_drawn(look, plans)):
-            lows, highs = track_columns(clips, self.desk.recordings.pool.sources, viewport.edges(ratio))
+            lows, highs = track_columns(
+                clips, self.desk.recordings.pool.sources, viewport.edges(ratio), self.desk.bands
+            )
             self._image = wave_image(
                 lows, highs, colour(theme.wave), height=max(8, int(height * ratio)), ratio=ratio
             )
@@ -333,6 +344,21 @@ class WaveLane(SliceLane):
         painter.setFont(figure_font(11))
         painter.setPen(colour(theme.soft_ink))
         painter.drawText(QPointF(12, self.height() - 10), decibels(track.level))
+        paint_badges(painter, theme, self.badges)
+
+    @property
+    def badges(self) -> list[Placed]:
+        """What acts on the track, and on the clip that is worked on, in the header."""
+        track, clip, session = self.desk.view.focused, self.desk.view.clip, self.desk.session
+        if track is None:
+            return []
+        found = [*track_badges(session, track), *(() if clip is None else clip_badges(session, clip))]
+        top = 98 if session.group_of(track.id) is None else 134
+        return in_column(found, 12, top, self.height() - 26)
+
+    def told_at(self, place: QPointF) -> str:
+        badge = badge_at(self.badges, place) if place.x() < HEADER else None
+        return super().told_at(place) if badge is None else badge.told
 
     def _paint_drag_words(self, painter: QPainter, shown: Shown) -> None:
         """What moves under the hand, and what stays."""
@@ -378,8 +404,15 @@ class WaveLane(SliceLane):
             self.desk.view.select(onset)
         return "onset" if stage is Stage.MARK else "hit"
 
+    def _press_header(self, place: QPointF) -> bool:
+        """A badge of it leads to its setting; False beside the header."""
+        badge = badge_at(self.badges, place) if place.x() < HEADER else None
+        if badge is not None:
+            self.desk.view.want_setting(badge.stage, badge.control)
+        return place.x() < HEADER
+
     def mousePressEvent(self, event: QMouseEvent) -> None:
-        if event.button() is not Qt.MouseButton.LeftButton or event.position().x() < HEADER:
+        if event.button() is not Qt.MouseButton.LeftButton or self._press_header(event.position()):
             return
         shown, x = self.shown, event.position().x()
         if self.desk.view.stage is Stage.REWORK:

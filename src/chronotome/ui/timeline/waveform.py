@@ -7,8 +7,9 @@ from numpy.typing import NDArray
 from PySide6.QtGui import QColor, QImage
 
 from chronotome.dsp.audio import Curve
-from chronotome.dsp.overview import BUCKET, columns_of
+from chronotome.dsp.overview import BUCKET, spans_of
 from chronotome.middle import middle_of
+from chronotome.render.banded import Banded
 from chronotome.render.pool import Source
 
 FINE = 2.0
@@ -34,13 +35,24 @@ def columns(source: Source, edges: NDArray[np.float64], is_within: NDArray[np.bo
     first, last = np.flatnonzero(is_within)[[0, -1]]
     inside = edges[first : last + 2]
     per_column = middle_of(np.diff(inside))
-    if per_column < FINE * BUCKET and source.is_whole:
-        found = columns_of(source.region.samples, inside)
-    else:
-        found = source.overview.columns(inside)
+    is_fine = per_column < FINE * BUCKET and source.is_whole
+    near = near_spans(source, inside[:-1], inside[1:]) if is_fine else None
+    found = source.overview.columns(inside) if near is None else near
     lows, highs = (np.zeros(len(is_within), np.float32) for _ in found)
     lows[first : last + 1], highs[first : last + 1] = found
     return lows, highs
+
+
+def near_spans(
+    source: Source, begins: NDArray[np.float64], ends: NDArray[np.float64]
+) -> tuple[Curve, Curve] | None:
+    """Lows and highs of the samples themselves, as they are heard; None where that takes too long."""
+    if not isinstance(source, Banded):
+        return spans_of(source.region.samples, begins, ends)
+    first = max(0, int(begins.min()))
+    last = min(source.overview.frames, int(ends.max()) + 2)
+    samples = source.near(first, last) if first < last else None
+    return None if samples is None else spans_of(samples, begins - first, ends - first)
 
 
 def wave_image(lows: Curve, highs: Curve, colour: QColor, *, height: int, ratio: float) -> QImage:
