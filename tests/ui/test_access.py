@@ -213,7 +213,7 @@ def test_screen_readers_are_told_true_roles_and_values(at_work):
     role, text = QAccessible.Role, QAccessible.Text
     tray = at_work.window.trays[Stage.TIGHTEN]
     card = at_work.window.rail.cards[Stage.FIT]
-    listen, mute = at_work.window.transport.listen, at_work.window.timeline.wave._buttons._mute
+    listen, mute = at_work.window.transport.listen, at_work.window.timeline.wave.buttons._mute
     told = [QAccessible.queryAccessibleInterface(each) for each in (tray.strength, card, listen, mute)]
     assert [each.role() for each in told] == [role.Slider, role.Button, role.Button, role.CheckBox]
     assert (told[0].text(text.Name), told[0].text(text.Value)) == ("Strength", "50")

@@ -171,7 +171,7 @@ def test_a_value_that_the_window_does_not_offer_lights_nothing(person):
 
 
 def test_mute_and_solo_stand_on_the_tall_lane_of_a_new_session(at_work):
-    buttons = at_work.window.timeline.wave._buttons
+    buttons = at_work.window.timeline.wave.buttons
     assert buttons.isVisible()
 
     at_work.click(buttons._mute, (8, 8))

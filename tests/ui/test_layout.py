@@ -4,9 +4,10 @@ import pytest
 from PySide6.QtCore import QEvent, QPoint, QPointF, Qt
 from PySide6.QtGui import QCursor, QEnterEvent, QMouseEvent
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication
+from PySide6.QtWidgets import QApplication, QWidget
 
 from chronotome.files.places import load_settings
+from chronotome.session.edits.timing import set_tempo
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.view_state import Stage
 from sounds import noise_hits, write
@@ -175,3 +176,50 @@ def test_a_second_window_shows_another_stage_of_the_same_session(at_work):
     second.quit()
     assert not window.isVisible()
     assert not second.isVisible()
+
+
+@pytest.mark.parametrize("stage", list(Stage))
+def test_tab_goes_through_transport_stages_tracks_and_tray_and_misses_nothing(three_tracks, stage):
+    window = three_tracks.window
+    three_tracks.desk.view.focus(three_tracks.session.tracks[1].id)
+    three_tracks.desk.view.show_stage(stage)
+    QTest.qWait(20)
+    window.setFocus()
+    panels, visited = [window.transport, window.rail, window.timeline, window.trays[stage]], []
+    while True:
+        QTest.keyClick(window.focusWidget() or window, Qt.Key.Key_Tab)
+        if window.focusWidget() in visited:
+            break
+        visited.append(window.focusWidget())
+    order = [next(at for at, each in enumerate(panels) if each.isAncestorOf(widget)) for widget in visited]
+    assert order == sorted(order)
+    tracks = [top(each) for each in visited if each.accessibleName().startswith(("Mute, ", "Solo, "))]
+    assert tracks == sorted(tracks)
+    takes = Qt.FocusPolicy.TabFocus
+    shown = [each for each in window.findChildren(QWidget) if each.isVisible() and each.isEnabled()]
+    missed = {each for each in shown if each.focusPolicy() & takes} - set(visited)
+    assert not missed
+
+
+def test_escape_ends_what_began_last(at_work):
+    view, decision, run = at_work.desk.view, at_work.window.decision, at_work.window.actions_table.run
+    run("put-on-keys")
+    view.select(at_work.session.recordings[0].onsets.ids[3])
+    at_work.desk.store.apply(lambda s: set_tempo(s, 97.0), "Tempo")
+    at_work.wait(lambda: decision.decision is not None)
+    run("play-keys")
+    at_work.press(Qt.Key.Key_F7)
+    at_work.press(Qt.Key.Key_F6)
+    assert at_work.window.tray_side.is_out
+    at_work.press(Qt.Key.Key_Escape)
+    assert not at_work.window.tray_side.is_out
+    assert at_work.window.commands.playing.is_on
+    at_work.press(Qt.Key.Key_Escape)
+    assert not at_work.window.commands.playing.is_on
+    asked = decision.about
+    assert asked is not None
+    view.select(at_work.session.recordings[0].onsets.ids[5])
+    at_work.press(Qt.Key.Key_Escape)
+    assert (view.selected, decision.about) == (None, asked)
+    at_work.press(Qt.Key.Key_Escape)
+    at_work.wait(lambda: decision.about != asked)

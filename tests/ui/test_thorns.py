@@ -224,7 +224,7 @@ def test_tracks_lie_in_the_order_of_the_files_whichever_is_read_first(person, tm
     person.settle()
 
     assert [track.name for track in person.session.tracks] == ["a long one", "b short one"]
-    assert person.window.timeline.wave._buttons.isVisible()
+    assert person.window.timeline.wave.buttons.isVisible()
 
 
 def test_what_cannot_be_read_to_its_end_never_becomes_a_track(person, hits_file, tmp_path):

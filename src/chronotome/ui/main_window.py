@@ -1,7 +1,7 @@
 """The window: menus, transport, rail, timeline, tray, status line; opening, saving, closing."""
 
 import dataclasses
-from functools import cached_property
+from functools import cached_property, partial
 from pathlib import Path
 from typing import TYPE_CHECKING
 
@@ -51,6 +51,7 @@ from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
 from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.drag_out import DragOut
+from chronotome.ui.escaping import Escaping, State
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.learning import Learning
 from chronotome.ui.menus import RECENT, TEMPLATES
@@ -141,6 +142,7 @@ class MainWindow(QMainWindow):
         desk.store.refused.connect(self.tell)
         self.drag_out = DragOut(self, desk, lambda: self.export_tray.encoding, self._cancel_drag)
         self.restoring = Restoring(self, desk)
+        self.escaping = self._make_escaping()
         self._on_theme()
         self._on_stage()
         self._show()
@@ -207,6 +209,7 @@ class MainWindow(QMainWindow):
         self.rail_side.stand_in(body, StagesRim(self.rail_side, self.rail, desk.view))
         self.tray_side.stand_in(body, TrayRim(self.tray_side, desk.view))
         desk.store.changed.connect(self.tray_side.update_rim)
+        self.timeline.begin_behind(self.rail.cards[Stage.EXPORT])
         for side in self.sides:
             side.changed.connect(self.actions_table.refresh)
 
@@ -516,22 +519,32 @@ class MainWindow(QMainWindow):
         (self.first or self).close()
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
-        is_escape = event.key() == Qt.Key.Key_Escape
-        if is_escape and (self._cancel_drag() or self.beside.leave_walk()):
-            return
-        if is_escape and (self.tray_side.go_in() or self.rail_side.go_in()):
-            return
-        if is_escape and self.desk.view.let_go_of_hits():
-            return
-        if self.decision.answers(event):
-            return
-        if is_escape and self.commands.playing.leave():
+        """Escape ends a drag, the tour, else what began last; Enter says yes to what is asked."""
+        if event.key() == Qt.Key.Key_Escape:
+            if not (self._cancel_drag() or self.beside.leave_walk() or self.escaping.leave()):
+                self.select_none()
             self.actions_table.refresh()
-            return
-        if is_escape:
-            self.select_none()
-        else:
+        elif not self.decision.answers(event):
             super().keyPressEvent(event)
+
+    def _make_escaping(self) -> Escaping:
+        view, made = self.desk.view, Escaping(self)
+        playing, learning, decision = self.commands.playing, self.learning, self.decision
+        made.add(
+            "asked", State(lambda: decision.about, partial(decision.answer, is_yes=False)), decision.asked
+        )
+        made.add("selection", State(self._selection, self.select_none), view.selection_changed)
+        made.add("keys", State(lambda: playing.is_on or None, playing.leave), self.desk.keys.changed)
+        made.add("learning", State(lambda: learning.is_on or None, learning.end), learning.changed)
+        for side in self.sides:
+            made.add(side.content.objectName(), State(side.out_mark, side.go_in), side.came_out)
+        return made
+
+    def _selection(self) -> object:
+        """What is selected; None: nothing."""
+        view = self.desk.view
+        found = view.hits, view.steps, view.clips, view.range, view.picked, view.selected, view.beat
+        return found if any(each is not None and each != () for each in found) else None
 
     def contextMenuEvent(self, event: QContextMenuEvent) -> None:
         """The ten things that one would do to what is under the pointer."""
@@ -555,6 +568,7 @@ class MainWindow(QMainWindow):
         view.choose_range(None)
         view.choose_clips(())
         view.select(None)
+        view.choose_beat(None)
 
     def _cancel_drag(self) -> bool:
         """False where nothing is being dragged."""

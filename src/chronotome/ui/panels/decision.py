@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from PySide6.QtCore import QRectF, Qt
+from PySide6.QtCore import QRectF, Qt, Signal
 from PySide6.QtGui import QKeyEvent, QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 
@@ -255,6 +255,9 @@ def _disagreement(take: _Subject) -> Decision:
 class DecisionBar(QWidget):
     """An ochre sentence above the wave; Enter and Escape answer it. With nothing to decide it is gone."""
 
+    asked = Signal()
+    """Something else is asked, or nothing any more."""
+
     def __init__(self, desk: Desk) -> None:
         super().__init__()
         self._desk = desk
@@ -285,8 +288,10 @@ class DecisionBar(QWidget):
 
     def look(self) -> None:
         """See whether there is something to decide."""
-        self.decision = decision_now(self._desk)
+        before, self.decision = self.about, decision_now(self._desk)
         self.setVisible(self.decision is not None)
+        if self.about != before:
+            self.asked.emit()
         if self.decision is not None:
             self.words.setText(self.decision.sentence)
             self.yes.setText(tr("{0}   Enter", self.decision.yes))
@@ -310,11 +315,14 @@ class DecisionBar(QWidget):
         self.look()
         return True
 
+    @property
+    def about(self) -> str | None:
+        """What is asked about."""
+        return None if self.decision is None else self.decision.about
+
     def answers(self, event: QKeyEvent) -> bool:
-        """Whether a key is an answer, and was one."""
-        if event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
-            return self.answer(is_yes=True)
-        return event.key() == Qt.Key.Key_Escape and self.answer(is_yes=False)
+        """Whether a key says yes, and something was asked."""
+        return event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter} and self.answer(is_yes=True)
 
     @guarded
     def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:

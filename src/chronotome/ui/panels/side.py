@@ -173,6 +173,7 @@ class Grip(QWidget):
 class Side(QWidget):
     """Keeps room for `content`, which lies over it, or beside the rim over the lanes while it is out."""
 
+    came_out = Signal()
     changed = Signal()
     """Somebody dragged or folded it."""
 
@@ -213,6 +214,10 @@ class Side(QWidget):
     def is_out(self) -> bool:
         return self.is_small and self._is_out
 
+    def out_mark(self) -> object:
+        """For Escape, which lets it in again."""
+        return self.is_out or None
+
     def fold(self, *, is_folded: bool) -> None:
         self.is_folded, self._is_out = is_folded, False
         self._arrange()
@@ -239,6 +244,7 @@ class Side(QWidget):
             self._is_out = True
             self._arrange()
             self._looking.start()
+            self.came_out.emit()
 
     def go_in(self) -> bool:
         """False where it is not out."""

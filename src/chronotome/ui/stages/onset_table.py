@@ -93,6 +93,7 @@ class OnsetTable(QTableView):
         self.setSelectionMode(QAbstractItemView.SelectionMode.ExtendedSelection)
         self.setObjectName("onsets")
         self.setShowGrid(False)
+        self.setTabKeyNavigation(False)  # Tab goes on to what is below it
         self.setWordWrap(False)
         self.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.setMinimumHeight(112)

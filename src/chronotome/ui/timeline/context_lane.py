@@ -54,8 +54,8 @@ class ContextLane(ClipLane):
         self._most_stretched = STRETCHED * (1 + TURN * (track % LANES_IN_TURN))
         desk.view.rested.connect(self._update_content)
         self._is_pressed = False
-        self._buttons = TrackButtons(desk, self, size=20)
-        self._buttons.follow(track)
+        self.buttons = TrackButtons(desk, self, size=20)
+        self.buttons.follow(track)
         self.setMouseTracking(True)
         self._fit_height()
         desk.recordings.source_grew.connect(self._on_grew)
@@ -67,8 +67,8 @@ class ContextLane(ClipLane):
         size = TrackSize.USUAL if track is None else track.size
         if HEIGHTS[size] != self.height() or not self.minimumHeight():
             self.setFixedHeight(HEIGHTS[size])
-        self._buttons.setVisible(size not in {TrackSize.FOLDED, TrackSize.LOW})
-        self._buttons.move(12, HEIGHTS[size] - 23)
+        self.buttons.setVisible(size not in {TrackSize.FOLDED, TrackSize.LOW})
+        self.buttons.move(12, HEIGHTS[size] - 23)
 
     def beside(self) -> list["ContextLane"]:
         """All lanes of tracks in the same column."""

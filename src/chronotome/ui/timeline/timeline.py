@@ -1,7 +1,7 @@
 """Overview, ruler, the focused track with its evidence, and the other tracks, on one time axis."""
 
 from PySide6.QtGui import QPainter, QPaintEvent, QResizeEvent
-from PySide6.QtWidgets import QVBoxLayout, QWidget
+from PySide6.QtWidgets import QPushButton, QVBoxLayout, QWidget
 
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.desk import Desk
@@ -35,6 +35,9 @@ class Timeline(QWidget):
 
     is_alone = False
     """Whether the other tracks are left out."""
+
+    comes_behind: QWidget | None = None
+    """Where Tab comes from to the tracks."""
 
     def __init__(self, desk: Desk, commands: Commands) -> None:
         super().__init__()
@@ -173,8 +176,23 @@ class Timeline(QWidget):
         for lane in made.values():  # of tracks that are gone, or tall now
             lane.hide()
             lane.deleteLater()
+        self._put_in_order()
         if not self._desk.store.is_drafting:  # an edge that is dragged must not move away from the hand
             self.stack.share_out()
+
+    def _put_in_order(self) -> None:
+        """Tab goes through the tracks from above to below, behind what it comes from."""
+        last = self.comes_behind
+        above, below = ([lane.buttons for lane in each.lanes] for each in (self.above, self.below))
+        bars = [*above, self.wave.buttons, *below]
+        for widget in [button for bar in bars for button in bar.findChildren(QPushButton)]:
+            if last is not None:
+                QWidget.setTabOrder(last, widget)
+            last = widget
+
+    def begin_behind(self, widget: QWidget) -> None:
+        self.comes_behind = widget
+        self._put_in_order()
 
     def resizeEvent(self, event: QResizeEvent) -> None:
         """All lanes are as wide as this: it tells the viewport."""

@@ -97,8 +97,8 @@ class WaveLane(SliceLane):
         self.setMinimumHeight(150)
         self._image: QImage | None = None
         self._image_key: tuple[object, ...] = ()
-        self._buttons = TrackButtons(desk, self)
-        self._buttons.move(12, 66)
+        self.buttons = TrackButtons(desk, self)
+        self.buttons.move(12, 66)
         desk.view.focus_changed.connect(self._on_focus)
         desk.store.watch(self, self._on_focus, lambda s: s.tracks)
         desk.recordings.source_grew.connect(self._on_grew)
@@ -108,7 +108,7 @@ class WaveLane(SliceLane):
 
     def _on_focus(self) -> None:
         track = self.desk.view.focused
-        self._buttons.follow(None if track is None else track.id)
+        self.buttons.follow(None if track is None else track.id)
         self.update()
 
     def hint_now(self) -> str:
