@@ -10,8 +10,9 @@ from PySide6.QtCore import QMimeData, QPoint, QPointF, Qt, QUrl
 from PySide6.QtGui import QDragEnterEvent, QDragMoveEvent, QDropEvent
 from PySide6.QtWidgets import QFileDialog, QMessageBox
 
-from chronotome.bridge import document
+from chronotome.bridge import document, recordings
 from chronotome.errors import CannotWrite
+from chronotome.files.audio_file import load_source
 from chronotome.files.places import load_settings
 from chronotome.files.session_file import load_session
 from chronotome.session.edits.recordings import set_rate
@@ -403,3 +404,32 @@ def test_the_rate_is_shown_and_changed_where_the_session_is_told_about(at_work):
 
     assert at_work.session.rate == 96000
     assert len(at_work.listen(0.2)) > 0
+
+
+def test_a_recording_whose_reading_was_cancelled_is_silent_and_read_again_by_enter(
+    person, tmp_path, monkeypatch
+):
+    goes_on = threading.Event()
+
+    def slow(facts, arena, rate, *, progress, started):
+        while not goes_on.wait(0.01):
+            progress(0.5)
+        return load_source(facts, arena, rate, progress=progress, started=started)
+
+    monkeypatch.setattr(recordings, "load_source", slow)
+    person.drop(write(tmp_path / "long.wav", noise_hits([5000], 48000, rate=48000), rate=48000))
+    person.wait(lambda: bool(person.session.tracks and person.desk.tasks.running))
+    person.click(person.window.status.cancel)
+    person.wait(lambda: person.window.decision.decision is not None)
+    assert "Reading long.wav was cancelled" in person.window.decision.words.text()
+    assert person.desk.tasks.is_idle
+    assert not person.desk.recordings.lost
+    person.press(Qt.Key.Key_Escape)
+    assert person.window.decision.decision is None
+
+    goes_on.set()
+    person.window.actions_table.run("read-again")
+    person.settle()
+    (content,) = (each.content for each in person.session.recordings)
+    assert person.desk.recordings.pool.get(content).is_whole
+    assert not person.desk.recordings.stopped

@@ -60,6 +60,8 @@ class Recordings(QObject):
         self.pool = Pool()
         self.places: dict[ContentHash, Path] = {}
         self.lost: dict[ContentHash, str] = {}
+        self.stopped: dict[ContentHash, Path] = {}
+        """Those whose reading was cancelled: they can be read again."""
         self._generation = 0
         self._at_other_rate: list[Region] = []
         self._source_started.connect(self._on_source_started)
@@ -78,7 +80,7 @@ class Recordings(QObject):
             task.cancel()
         self.retired.emit([source.region for source in self.pool.sources.values()])
         self.pool.sources.clear()
-        self.places, self.lost = dict(places), dict(lost)
+        self.places, self.lost, self.stopped = dict(places), dict(lost), {}
         self.replaced.emit()
 
     def let_go(self, contents: Collection[ContentHash]) -> None:
@@ -273,13 +275,22 @@ class Recordings(QObject):
         self.pool.sources.pop(content, None)
         name = path.name
         if isinstance(error, Cancelled):
-            self._tasks.told.emit(tr("{0} could not be read to its end. Open the session again.", name))
-        else:
-            self._tasks.error.emit(str(error))
-        if is_new and not isinstance(error, Cancelled):
+            self.stopped[content] = path
+            self._tasks.told.emit(tr("Reading {0} was cancelled. Press Enter to read it again.", name))
+            self.source_grew.emit(content)
+            return
+        self._tasks.error.emit(str(error))
+        if is_new:
             self._refuse(content)
         else:
             self.lost[content] = name
+
+    def read_again(self, content: ContentHash) -> None:
+        """What was cancelled, from its beginning."""
+        path = self.stopped.pop(content, None)
+        if path is not None and self._store.session.has(content):
+            self._load(content, path, self._store.session.rate)
+            self.source_grew.emit(content)
 
     def _refuse(self, content: ContentHash) -> None:
         """A file that cannot be read to its end never came in: not even undo brings it back."""

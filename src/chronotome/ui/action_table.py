@@ -162,6 +162,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
             window.session_files.open_folder,
         ),
         Entry("demo", tr("Open demo session"), "", window.session_files.open_demo),
+        Entry("read-again", tr("Read again"), "", commands.read_again),
         Entry("find-missing", tr("Find missing recordings…"), "", window.session_files.find_missing),
         Entry("save", tr("Save"), "Ctrl+S", window.session_files.save),
         Entry("save-as", tr("Save as…"), "Ctrl+Shift+S", window.session_files.save_as),

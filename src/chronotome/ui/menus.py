@@ -45,7 +45,10 @@ MENUS = (
             "save-copy",
             "template",
             LINE,
-            Menu(tr("Import"), ("import-marks", "read-groove", "pattern-open", "unpack", "find-missing")),
+            Menu(
+                tr("Import"),
+                ("import-marks", "read-groove", "pattern-open", "unpack", "find-missing", "read-again"),
+            ),
             "export",
             Menu(
                 tr("Export"),

@@ -86,6 +86,10 @@ class _Here:
         return self._commands.sections.here is not None
 
     @property
+    def stopped(self) -> bool:
+        return bool(self._desk.recordings.stopped)
+
+    @property
     def sections(self) -> bool:
         return bool(self._desk.session.sections)
 
@@ -157,6 +161,7 @@ NEEDED = (
         tr("Needs a section at the playhead. Add one (Ctrl+M)."),
         "rename-section remove-section loop-section",
     ),
+    ("stopped", tr("Nothing to read again. No reading was cancelled."), "read-again"),
     ("sections", tr("Needs a section. Add one (Ctrl+M)."), "next-section previous-section"),
     (
         "selection",

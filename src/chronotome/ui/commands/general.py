@@ -100,6 +100,11 @@ class Commands:
         if not self._desk.transport.is_playing:
             self._desk.transport.go_to(frame)
 
+    def read_again(self) -> None:
+        """Recordings whose reading was cancelled."""
+        for content in list(self._desk.recordings.stopped):
+            self._desk.recordings.read_again(content)
+
     def next_check(self) -> None:
         """Go to the next place to check, round again after the last; of marks, of bars, of joins."""
         if self._desk.view.stage is Stage.MARK:

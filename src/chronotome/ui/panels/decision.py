@@ -109,9 +109,32 @@ def _take_of(desk: Desk) -> _Subject | None:
     return None if measured is None or beats is None else _Subject(desk, guide, laid, measured, beats)
 
 
+def _reading_again(desk: Desk) -> Decision | None:
+    """A recording that is not there since somebody cancelled its reading."""
+    recordings = desk.recordings
+    content = next((each for each in recordings.stopped if desk.session.has(each)), None)
+    if content is None:
+        return None
+    about = f"read {content}"
+    return Decision(
+        about,
+        tr(
+            "Reading {0} was cancelled. It is silent until it is read.",
+            shown(recordings.stopped[content].name),
+        ),
+        tr("Read again"),
+        tr("Not now"),
+        lambda: recordings.read_again(content),
+        lambda: desk.view.decline(about),
+    )
+
+
 def decision_now(desk: Desk) -> Decision | None:
     """What is to be decided about the focused track in this stage, if anything still is."""
-    take, decision = _take_of(desk), _own_tempi(desk)
+    take, decision = _take_of(desk), _reading_again(desk)
+    if decision is not None and decision.about not in desk.view.declined:
+        return decision
+    decision = _own_tempi(desk)
     if decision is not None and decision.about not in desk.view.declined:
         return decision
     if take is None:
@@ -280,7 +303,8 @@ class DecisionBar(QWidget):
             button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
             button.clicked.connect(lambda _checked=False, is_yes=is_yes: self.answer(is_yes=is_yes))
         self._soon = Soon(self.look, self)
-        for signal in (desk.store.changed, desk.view.focus_changed, desk.view.stage_changed):
+        told = (desk.recordings.source_grew, desk.tasks.changed)
+        for signal in (desk.store.changed, desk.view.focus_changed, desk.view.stage_changed, *told):
             signal.connect(self._soon.ask)
         desk.view.declined_changed.connect(self.look)
         desk.view.theme_changed.connect(self.update)

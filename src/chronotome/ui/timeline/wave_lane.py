@@ -183,6 +183,8 @@ class WaveLane(SliceLane):
 
     def _paint_absent(self, painter: QPainter, content: QRect, shown: Shown) -> None:
         words = tr("Reading {0}", shown.recording.file)
+        if shown.recording.content in self.desk.recordings.stopped:
+            words = tr("Reading {0} was cancelled. Choose File > Import > Read again.", shown.recording.file)
         if shown.recording.content in self.desk.recordings.lost:
             words = tr(
                 "{0} is missing. Choose File > Import > Find missing recordings.", shown.recording.file
