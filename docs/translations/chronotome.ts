@@ -1777,11 +1777,6 @@ Shift+click selects more. Click sets the playhead.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
-        <source>Drag over the ruler to set a loop</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/loops.py"/>
         <source>Drag over the ruler to set a rough loop first</source>
         <translation type="unfinished"></translation>
@@ -3130,6 +3125,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/general.py"/>
+        <source>Loop all</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/loops.py"/>
         <source>Loop as recording</source>
         <translation type="unfinished"></translation>
@@ -4080,6 +4080,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/needs.py"/>
+        <source>Nothing to read again. No reading was cancelled.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/bouncing.py"/>
         <source>Nothing to restore: the clip was not bounced in place.</source>
         <translation type="unfinished"></translation>
@@ -4830,6 +4835,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/action_table.py"/>
+        <source>Read again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="bridge/sharing.py"/>
         <source>Reading the system keyring</source>
         <translation type="unfinished"></translation>
@@ -4837,6 +4847,21 @@ Selected hits change together.</source>
     <message>
         <location filename="bridge/recordings.py"/>
         <source>Reading {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/wave_lane.py"/>
+        <source>Reading {0} was cancelled. Choose File &gt; Import &gt; Read again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/decision.py"/>
+        <source>Reading {0} was cancelled. It is silent until it is read.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="bridge/recordings.py"/>
+        <source>Reading {0} was cancelled. Press Enter to read it again.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6810,6 +6835,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/main_window.py"/>
+        <source>That was the end. Press {0} to loop it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/sharing.py"/>
         <source>The access key has invalid characters. Copy the key again, without spaces.</source>
         <translation type="unfinished"></translation>
@@ -8505,6 +8535,11 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/stages/check_rows.py"/>
+        <source>in Mark: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/session_lock.py"/>
         <source>in another window</source>
         <translation type="unfinished"></translation>
@@ -9085,6 +9120,11 @@ here a faint one, strength {1:.0f}</source>
     <message>
         <location filename="dsp/stretch/engines.py"/>
         <source>none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/check_rows.py"/>
+        <source>none in Mark</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10354,11 +10394,6 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="bridge/recordings.py"/>
         <source>{0} could not be read again. Chronotome uses the audio that it read before.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="bridge/recordings.py"/>
-        <source>{0} could not be read to its end. Open the session again.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

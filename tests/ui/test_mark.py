@@ -8,8 +8,11 @@ from chronotome.dsp.bands import Material
 from chronotome.engine.control import Word
 from chronotome.files.marks import read_marks
 from chronotome.render.mix import Side
+from chronotome.session.check import Check, Checks, Kind
+from chronotome.session.edits.tracks import set_level
 from chronotome.session.onsets import Standing
 from chronotome.session.sift import Per
+from chronotome.ui import desk
 from chronotome.ui.dialogs.calibration import CalibrationDialog, lateness_ms
 from chronotome.ui.view_state import MarkSnap, Stage
 
@@ -509,3 +512,25 @@ def test_a_double_clicked_stem_is_dropped_and_a_hollow_one_kept(marking):
         seen.append(bool(marking.desk.shown.counts[place]))
 
     assert seen == [False, True]
+
+
+def test_mark_and_tighten_agree_on_what_is_to_be_checked(marking, monkeypatch):
+    """An onset too many is gone through in Mark, and Tighten tells how many are there."""
+    view, window = marking.desk.view, marking.window
+    onset = recording(marking).onsets.ids[5]
+    check = Check(onset, 2.0, 30_000, "two hits on one line", "9 ms", "second hit", kind=Kind.DOUBLED)
+    two = Checks((Kind.FAR, Kind.DOUBLED), np.array([9, 30_000]), np.array([1, onset]), lambda _at: check)
+    before = len(marking.desk.mark_checks(marking.session.tracks[0], None))
+    monkeypatch.setattr(desk, "checks_of", lambda *_: two)
+    marking.desk.store.apply(lambda s: set_level(s, s.tracks[0].id, -1.0), "Level")
+    marking.wait(lambda: window.rail.cards[Stage.MARK].figures.to_check == before + 1)
+    marking.press(Qt.Key.Key_N)
+    assert view.selected == onset
+
+    view.show_stage(Stage.TIGHTEN)
+    kinds = window.trays[Stage.TIGHTEN].checks.kind
+    last = kinds.count() - 1
+    marking.wait(lambda: kinds.itemText(last) == f"in Mark: {before + 1}")
+    kinds.activated.emit(last)
+    assert view.stage is Stage.MARK
+    assert view.selected == onset

@@ -198,11 +198,10 @@ def test_stages_by_key_and_card(at_work):
 def test_loop_click_and_theme(at_work):
     at_work.press(Qt.Key.Key_C)
     at_work.press(Qt.Key.Key_L)
-    told = at_work.window.status.words.said
     at_work.press(Qt.Key.Key_T, CONTROL)
 
     assert at_work.session.click.is_on
-    assert "Drag over the ruler" in told
+    assert at_work.session.is_looping
     assert at_work.desk.view.theme.name == "night"
 
 
@@ -362,3 +361,27 @@ def test_names_are_text_whatever_signs_are_in_them(at_work):
     assert [each for each in tips if "<h1>" in each] == []
     at_work.wait(lambda: "&lt;h1&gt;" in at_work.window.decision.toolTip())
     assert "\u202e" not in at_work.window.decision.words.text()
+
+
+def test_what_sounded_stays_in_sight_at_the_end_and_one_key_loops_all_of_it(at_work):
+    view, transport = at_work.desk.view, at_work.desk.transport
+    view.zoom(3.0, 0.0)
+    end = at_work.session.frames
+    view.scroll(1e6)
+    shown = view.viewport
+    transport.go_to(end - 4000)
+    transport.play()
+    said = at_work.window.status.words
+    for _ in range(200):
+        at_work.window.player.step(2)
+        at_work.bot.wait(2)
+        if not transport.is_playing:
+            break
+    at_work.wait(lambda: "Press L to loop it" in said.text())
+    assert view.viewport == shown
+    at_work.press(Qt.Key.Key_L)
+    loop = at_work.session.loop
+    assert at_work.session.is_looping
+    assert (loop.start, loop.end) == (0.0, 8.0)
+    at_work.press(Qt.Key.Key_L)
+    assert not at_work.session.is_looping

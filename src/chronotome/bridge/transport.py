@@ -29,6 +29,8 @@ class Transport(QObject):
     side_changed = Signal(object)
     levels = Signal(float, float)
     device_changed = Signal()
+    ended = Signal()
+    """It stopped by itself, since there is nothing any more."""
 
     def __init__(self, store: Store, player: Player, arena: Arena, parent: QObject | None = None) -> None:
         super().__init__(parent)
@@ -234,3 +236,4 @@ class Transport(QObject):
             is_past = state.position > extent_of(session) + session.rate
             if is_past and not session.is_looping and not self.goes_on and not self.follows:
                 self.stop()
+                self.ended.emit()

@@ -38,6 +38,10 @@ class Kind(Named):
     JOIN = "join above the proof", "audible join"
 
 
+OF_MARKS = frozenset({Kind.MISSING, Kind.DOUBLED, Kind.NOISE})
+"""What is put right by the onsets themselves: a stage that shows onsets shows these too."""
+
+
 class Do(Named):
     """What a mend does."""
 

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass
+from operator import attrgetter
 
 from chronotome.bridge.analyses import Analyses
 from chronotome.bridge.bands import Bands
@@ -20,12 +21,13 @@ from chronotome.bridge.store import Edit, Store
 from chronotome.bridge.taking import Taking
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
-from chronotome.session.check import Checks
+from chronotome.session.check import OF_MARKS, Check, Checks
 from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of
 from chronotome.session.edits.apart import make_whole
 from chronotome.session.edits.tracks import with_track
 from chronotome.session.groove import Groove
+from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Session, Take, Track, TrackId, replace
 from chronotome.session.patterns import Pattern
@@ -124,6 +126,15 @@ class Desk:
         clip = next((each.id for each in track.clips if each.take is take), None)
         takes = (each.take for each in old.clips if each.id == clip)
         return checks_of(kept, old, next(takes, old.first_take), self.rendering.rough)
+
+    def mark_checks(self, track: Track, take: Take | None) -> list[Check]:
+        """Onsets to check: where the analysis is not sure, and what Tighten found of them."""
+        found = list(mark_checks_of(self.session, track, take))
+        known = {check.onset for check in found}
+        checks = self.checks(track, take)
+        others = [at for at, kind in enumerate(checks.kinds) if kind in OF_MARKS]
+        found += [check for check in map(checks.__getitem__, others) if check.onset not in known]
+        return sorted(found, key=attrgetter("played"))
 
     @property
     def groove(self) -> Groove | None:

@@ -135,6 +135,7 @@ class MainWindow(QMainWindow):
         desk.document.opened.connect(self._on_opened)
         desk.document.saved.connect(self._show)
         desk.recordings.source_ready.connect(self._on_source)
+        desk.transport.ended.connect(self._on_ended)
         if first is None:
             desk.tasks.error.connect(self._on_error)
             desk.rendering.refused.connect(self._on_error)
@@ -354,6 +355,12 @@ class MainWindow(QMainWindow):
 
     def _on_source(self, _content: str) -> None:
         self.desk.rendering.ask()
+
+    def _on_ended(self) -> None:
+        """Who hears a loop wants it once more."""
+        keys = self.actions_table.keys("loop")
+        if keys and not self.desk.session.is_looping:
+            self.status.tell(tr("That was the end. Press {0} to loop it.", keys))
 
     def playhead_x(self) -> float | None:
         viewport = self.desk.view.viewport

@@ -98,7 +98,7 @@ NEEDED = (
     (
         "track",
         tr("Needs a track. Open a recording (Ctrl+O)."),
-        """template pack export share export-stems tempo-midi choose-all zoom-in zoom-out fit listen
+        """template pack loop export share export-stems tempo-midi choose-all zoom-in zoom-out fit listen
         add-section rename-track remove-track mute solo track-taller track-lower bounce-track
         grid-finer grid-coarser grid-ruler next-feel next-swing-of next-for keep-variant
         lane-drift lane-groove lane-match strength-more strength-less swing-more swing-less""",
@@ -155,7 +155,7 @@ NEEDED = (
         """write-groove keep-groove smooth-groove mirror-groove rotate-back rotate-on groove-1 groove-2
         groove-4 remove-groove""",
     ),
-    ("loop", tr("Needs a loop. Drag over the ruler."), "loop pull-loop hear-join own-recording"),
+    ("loop", tr("Needs a loop. Drag over the ruler."), "pull-loop hear-join own-recording"),
     (
         "section",
         tr("Needs a section at the playhead. Add one (Ctrl+M)."),

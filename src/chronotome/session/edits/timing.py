@@ -1,5 +1,6 @@
 """Edits of tempo, metre, beat one, loop and click."""
 
+from chronotome.session.anchors import extent_of
 from chronotome.session.edits.room import with_room
 from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
 from chronotome.session.model import Click, Follow, Session, Span, Track, replace
@@ -49,6 +50,16 @@ def set_loop(session: Session, start: float, end: float) -> Session:
     if end - start < 1 / 64 or session.loop == span:
         return session
     return replace(session, loop=span, is_looping=True)
+
+
+def whole_bars(session: Session) -> tuple[float, float]:
+    """Beats from the bar line nearest to the first sound to the one nearest to the end, a bar at least."""
+    first = min((clip.take.start for _, clip in session.clips), default=0)
+    start, end = (
+        round(session.beat_of(frame) / session.metre.bar) * session.metre.bar
+        for frame in (first, extent_of(session))
+    )
+    return start, max(end, start + session.metre.bar)
 
 
 def set_looping(session: Session, is_looping: bool) -> Session:  # noqa: FBT001 - the value itself

@@ -7,7 +7,7 @@ import numpy as np
 from chronotome.render.mix import Side
 from chronotome.session.check import NOTHING, Check, Checks, Choice
 from chronotome.session.edits.tightening import move_hit, reset_hits, set_own_recipe
-from chronotome.session.edits.timing import set_click, set_looping
+from chronotome.session.edits.timing import set_click, set_loop, set_looping, whole_bars
 from chronotome.session.edits.tracks import (
     add_track,
     lock,
@@ -347,8 +347,11 @@ class Commands:
 
     def loop(self) -> None:
         session = self._desk.session
+        if session.loop is None and not session.tracks:
+            return
         if session.loop is None:
-            self._desk.say(tr("Drag over the ruler to set a loop"))
+            start, end = whole_bars(session)
+            self._desk.store.apply(lambda each: set_loop(each, start, end), tr("Loop all"))
             return
         words = tr("Loop off") if session.is_looping else tr("Loop")
         self._desk.store.apply(lambda each: set_looping(each, not session.is_looping), words)

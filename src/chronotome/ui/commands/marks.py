@@ -7,7 +7,6 @@ import numpy as np
 from chronotome.render.mix import Side
 from chronotome.render.pool import Source
 from chronotome.session.anchors import extent_of
-from chronotome.session.check import Check
 from chronotome.session.edits.clips import crop, split_at
 from chronotome.session.edits.marks import (
     add_onset,
@@ -20,7 +19,6 @@ from chronotome.session.edits.marks import (
     marks_as_found,
 )
 from chronotome.session.edits.timing import set_loop
-from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.controls.figures import counted as counted_words
@@ -132,9 +130,7 @@ class MarkCommands:
     def next_check(self) -> None:
         """Go to the next mark to check, round again after the last."""
         shown = self.shown
-        checks: Sequence[Check] = (
-            () if shown is None else mark_checks_of(self._desk.session, shown.track, shown.take)
-        )
+        checks = [] if shown is None else self._desk.mark_checks(shown.track, shown.take)
         if shown is None or not checks:
             self._desk.say(tr("Nothing to check"))
             return

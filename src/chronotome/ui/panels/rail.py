@@ -12,7 +12,6 @@ from chronotome.session.counting import counted_of, inside_of
 from chronotome.session.edits.fitting import Following, bars_in, following_of
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
-from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.model import Session, Take, Track
 from chronotome.session.targets import FAR_MS
 from chronotome.session.tighten import targets_of
@@ -234,7 +233,7 @@ class Rail(QWidget):
             Stage.MARK: Figures(
                 counted(counted_onsets, "onset"),
                 tr("{0} faint hidden", faint),
-                len(mark_checks_of(session, track, take)),
+                len(self._desk.mark_checks(track, take)),
             ),
             Stage.FIT: _fit_figures(session, *session.leading(track, take)),
             Stage.TIGHTEN: _tighten_figures(self._desk, *session.leading(track, take)),

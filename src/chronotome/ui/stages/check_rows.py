@@ -16,6 +16,7 @@ from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guarded
 from chronotome.ui.stages.rows import Rows
 from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 
 MOST_CHECKS = 3
@@ -73,10 +74,8 @@ class CheckRows(Rows):
         self.rows.addLayout(row)
         self.to_check = Label(tr("To check"))
         self.to_check.setObjectName("heading")
-        self.kind = Combo(tr("Kinds of checks"), [tr("all kinds"), *(each.label for each in Kind)])
-        self.kind.activated.connect(
-            lambda index: desk.view.show_kind(list(Kind)[index - 1] if index else None)
-        )
+        self.kind = Combo(tr("Kinds of checks"), [tr("all kinds"), *(each.label for each in Kind), ""])
+        self.kind.activated.connect(self._choose_kind)
         row.addWidget(self.to_check)
         row.addWidget(self.kind, 1)
         self._places = QVBoxLayout()
@@ -104,6 +103,22 @@ class CheckRows(Rows):
         leading, guiding = self.desk.view.leading, self.desk.guiding
         return None if leading is None else (leading[0], None if guiding is None else guiding.take)
 
+    def _choose_kind(self, index: int) -> None:
+        """One kind, or what is to be checked in Mark, which is shown there."""
+        kinds = [None, *Kind]
+        if index < len(kinds):
+            self.desk.view.show_kind(kinds[index])
+            return
+        self.ask()
+        self.desk.view.show_stage(Stage.MARK)
+        self._commands.next_check()
+
+    def _count_marks(self) -> None:
+        """How many there are in Mark, as the last of the kinds."""
+        leading = self._leading
+        count = 0 if leading is None else len(self.desk.mark_checks(*leading))
+        self.kind.setItemText(len(Kind) + 1, tr("in Mark: {0}", count) if count else tr("none in Mark"))
+
     def ask(self) -> None:
         """Show them anew, once there is time."""
         self._soon.ask()
@@ -112,6 +127,7 @@ class CheckRows(Rows):
         checks = NOTHING if self._leading is None else self.desk.checks(*self._leading)
         checks = checks.of_kind(self.desk.view.check_kind)
         kind = self.desk.view.check_kind
+        self._count_marks()
         self.kind.setCurrentIndex(0 if kind is None else 1 + list(Kind).index(kind))
         most = MOST_CHECKS - (self.desk.view.recipe.match is not None)  # whose rows need the room of one
         more = tr(", {0} hidden", len(checks) - most) if len(checks) > most else ""

@@ -8,7 +8,6 @@ from PySide6.QtWidgets import QComboBox, QHBoxLayout, QPushButton
 from chronotome.dsp.bands import Band, Material
 from chronotome.session.counting import inside_of
 from chronotome.session.edits.marks import choose_material, set_sift, set_threshold
-from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import Standing
 from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Near, Per, Sift
@@ -217,7 +216,7 @@ class MarkTray(Tray):
         hits = int(np.count_nonzero(shown.counts))
         candidates = int(np.count_nonzero(inside_of(self.desk.session, shown.take)))
         by_hand = int(np.count_nonzero(recording.onsets.standing_array != Standing.BY_STRENGTH))
-        checks = len(mark_checks_of(self.desk.session, shown.track, shown.take))
+        checks = len(self.desk.mark_checks(shown.track, shown.take))
         more = tr("{0} to check", checks) if checks else tr("{0} set by hand", by_hand)
         self.counts.setText(tr("{0} · {1} hidden · {2}", counted(hits, "onset"), candidates - hits, more))
 

@@ -139,11 +139,15 @@ class Timeline(QWidget):
         return any(lane.cancel_drag() for lane in lanes)
 
     def _follow(self, frame: float) -> None:
-        """Turn the page when the playhead leaves it; whoever scrolled away from it is left alone."""
+        """Turn the page when the playhead leaves it; whoever scrolled away from it is left alone.
+
+        Behind the end there is nothing to turn to: what sounded stays in sight.
+        """
         view, last = self._desk.view, self._last_position
         self._last_position = frame
         viewport = view.viewport
-        if self._desk.transport.is_playing and viewport.start <= last < viewport.end:
+        is_there = frame < view.extent
+        if self._desk.transport.is_playing and is_there and viewport.start <= last < viewport.end:
             view.turn_to(frame)
 
     def _on_stage(self) -> None:
