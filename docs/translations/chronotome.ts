@@ -7376,6 +7376,11 @@ The address was copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/panels/groove_shelf.py"/>
+        <source>Use groove</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/general.py"/>
         <source>Use method of track</source>
         <translation type="unfinished"></translation>

@@ -9,9 +9,11 @@ from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QInputDialog
 
 from chronotome.errors import ChronotomeError
 from chronotome.session.edits.apart import At, Cuts, take_apart
+from chronotome.session.edits.matching import match_to
 from chronotome.ui.context_menus import CONTEXT
 from chronotome.ui.menus import LINE, MENUS, Menu, paths
-from chronotome.ui.view_state import Stage
+from chronotome.ui.view_state import Evidence, Stage
+from sounds import noise_hits, write
 
 NUDGE = re.compile(r"[:,] ?[+−]|: (more|less)$")
 NO_MENU = NUDGE.search
@@ -197,3 +199,42 @@ ASKING = {
     QFileDialog: ("getSaveFileName", "getOpenFileName", "getExistingDirectory"),
     QDialog: ("exec", "open", "show"),
 }
+
+
+def test_pairs_grooves_shapes_and_patterns_offer_too_what_one_would_do(at_work, tmp_path):
+    window, view, run = at_work.window, at_work.desk.view, at_work.window.actions_table.run
+    timeline = window.timeline
+    run("take-groove")
+    view.show_evidence(Evidence.GROOVE)
+    at_work.settle()
+    assert "Smooth groove" in offered(at_work, timeline.groove, (300, 40))
+
+    write(tmp_path / "other.wav", noise_hits([3000, 60000], 200000, rate=48000), rate=48000)
+    window.open([tmp_path / "other.wav"])
+    at_work.settle()
+    view.focus(at_work.session.tracks[0].id)
+    at_work.desk.store.apply(lambda s: match_to(s, s.tracks[0].id, None, s.tracks[1].id), "Match")
+    view.show_evidence(Evidence.MATCH)
+    at_work.settle()
+    match = timeline.match
+    top = float(match._view().tops[4])
+    assert "Play both paired hits" in offered(at_work, match, (top, 5))
+    assert view.selected == int(match._view().pairs.own.onsets[4])
+
+    view.show_stage(Stage.REWORK)
+    run("apart")
+    at_work.settle()
+    shape = timeline.shape
+    starts = timeline.wave.clips[0].plan.sliced.starts
+    x = float(shape.xs_of(starts[3:4])[0])
+    assert "Swap two hits" in offered(at_work, shape, (x, 30))
+    assert view.hits == (at_work.session.tracks[0].clips[0].take.slices.ids[3],)
+    for name in ("put-on-keys", "pattern"):
+        run(name)
+        at_work.settle()
+    steps = timeline.step_shape
+    x = float(steps._points(steps.steps)[0][2])
+    assert "Move steps up" in offered(at_work, steps, (x, 30))
+    assert len(view.steps) == 1
+    pattern = timeline.pattern
+    assert "Add step" in " ".join(offered(at_work, pattern, (pattern.width() - 30, pattern.height() - 30)))

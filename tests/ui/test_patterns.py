@@ -140,9 +140,17 @@ def test_values_of_steps_are_dragged_with_keys_held(drawn, keys, name, more):
 
 
 def test_steps_are_erased_by_the_right_button_and_by_delete(drawn):
-    point = QPoint(*map(round, cell(drawn, 0, 1)))
-    drawn.bot.mousePress(lane(drawn), Qt.MouseButton.RightButton, pos=point)
-    drawn.bot.mouseRelease(lane(drawn), Qt.MouseButton.RightButton, pos=point)
+    point, right = QPoint(*map(round, cell(drawn, 0, 1))), Qt.MouseButton.RightButton
+    drawn.bot.mousePress(lane(drawn), right, pos=point)
+    drawn.bot.mouseRelease(lane(drawn), right, pos=point)
+    menu = QApplication.activePopupWidget()
+    assert "Move steps up" in {action.text().replace("&", "") for action in menu.actions()}
+    menu.close()
+    assert cells(drawn) == [(0, 1), (8, 2)]
+    drawn.bot.mousePress(lane(drawn), right, pos=point)
+    for by in (2, 9):
+        drawn.move(lane(drawn), point + QPoint(by, 0), Qt.KeyboardModifier.NoModifier)
+    drawn.bot.mouseRelease(lane(drawn), right, pos=point + QPoint(9, 0))
     assert cells(drawn) == [(8, 2)]
     drawn.click(lane(drawn), cell(drawn, 8, 2))
     drawn.press(Qt.Key.Key_Delete)

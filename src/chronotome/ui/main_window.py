@@ -5,7 +5,7 @@ from functools import cached_property, partial
 from pathlib import Path
 from typing import TYPE_CHECKING
 
-from PySide6.QtCore import QSize, Qt, QTimer
+from PySide6.QtCore import QPointF, QSize, Qt, QTimer
 from PySide6.QtGui import (
     QCloseEvent,
     QContextMenuEvent,
@@ -131,6 +131,7 @@ class MainWindow(QMainWindow):
         desk.store.kept.connect(self._show)
         desk.view.stage_changed.connect(self._on_stage)
         desk.view.theme_changed.connect(self._on_theme)
+        desk.view.context_wanted.connect(self._offer)
         desk.view.setting_wanted.connect(self.beside.show_setting)
         desk.document.opened.connect(self._on_opened)
         desk.document.saved.connect(self._show)
@@ -560,10 +561,12 @@ class MainWindow(QMainWindow):
             lane = lane.parentWidget()
         if lane is None or not self.desk.session.tracks or getattr(lane, "drag", None) is not None:
             return
-        place = lane.mapFrom(self, event.pos())
+        self._offer(lane, QPointF(lane.mapFrom(self, event.pos())))
+
+    def _offer(self, lane: Lane, place: QPointF) -> None:
         names = CONTEXT.get(lane.offers_at(place.x(), place.y()), ())
         if names:
-            self.actions_table.context(names, self).popup(event.globalPos())
+            self.actions_table.context(names, self).popup(lane.mapToGlobal(place).toPoint())
 
     def find_over(self, dialog: QDialog) -> None:
         self.beside.find_anything(dialog)

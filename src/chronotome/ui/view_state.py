@@ -101,6 +101,8 @@ class ViewState(QObject):
     """Another onset is under the pointer."""
     library_changed = Signal()
     """A groove was kept in the person's library, or is gone from it."""
+    context_wanted = Signal(object, object)
+    """What can be done at a place in a lane is asked for."""
     setting_wanted = Signal(object, str)
     """The control of a setting is asked for: its stage, and its action or its name."""
     evidence_changed = Signal()

@@ -22,6 +22,7 @@ from chronotome.files.names import shown
 from chronotome.session.groove import Groove
 from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.controls.figures import counted, grid_words
+from chronotome.ui.controls.offering import offer
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
@@ -131,6 +132,10 @@ class GrooveShelf(QWidget):
         self.list.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.list.currentItemChanged.connect(lambda *_: self._hear())
         self.list.itemDoubleClicked.connect(lambda _item: self.take())
+        offer(
+            self.list,
+            ((tr("Use groove"), self.take), (tr("Preview"), self._hear), (tr("Undo preview"), self.drop)),
+        )
         layout.addWidget(self.list, 1)
         self.told = Label("")
         self.told.setObjectName("soft")
@@ -140,7 +145,7 @@ class GrooveShelf(QWidget):
         row = QHBoxLayout()
         self.as_it_was = QPushButton(tr("Undo preview"))
         self.as_it_was.clicked.connect(self.drop)
-        self.play = QPushButton(tr("Preview"))
+        self.play = QPushButton(tr("Use groove"))
         self.play.clicked.connect(self.take)
         for button in (self.as_it_was, self.play):
             row.addWidget(button)

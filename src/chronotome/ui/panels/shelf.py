@@ -38,6 +38,7 @@ from chronotome.files.names import path_from, path_words, words_shown
 from chronotome.files.shelf import ShelfEntry
 from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.controls.figures import counted, plain
+from chronotome.ui.controls.offering import offer
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.desk import Desk
@@ -315,6 +316,15 @@ class ShelfPanel(QWidget):
         table.selectionModel().currentRowChanged.connect(lambda *_: self._calm.start())
         table.doubleClicked.connect(self._take)
         table.taken.connect(self._take)
+        offer(
+            table,
+            (
+                (tr("Import"), lambda: self._take(table.currentIndex())),
+                (tr("Preview"), self._hear),
+                (tr("Stop"), self._shelf.stop),
+                (tr("Preview at song tempo"), self.in_tempo.toggle),
+            ),
+        )
         return table
 
     # Folders

@@ -212,6 +212,13 @@ class GrooveLane(EvidenceLane):
         at = int(np.abs(bars.xs - x).argmin())
         return int(bars.steps[at]) if abs(bars.xs[at] - x) <= REACH else None
 
+    def offers_at(self, x: float, y: float) -> str:  # noqa: ARG002 - a step is as high as the lane
+        groove = self.desk.groove if x >= HEADER else None
+        if groove is None:
+            return "tighten" if x >= HEADER else ""
+        self.desk.view.show_groove(groove.id, self._step_at(x))
+        return "groove"
+
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton or self.press_switch(event):
             return

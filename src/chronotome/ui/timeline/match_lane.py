@@ -219,6 +219,16 @@ class MatchLane(EvidenceLane):
         at = int(np.abs(view.feet - x).argmin()) if len(view.feet) else -1
         return at if at >= 0 and abs(view.feet[at] - x) <= 2 * REACH else None
 
+    def offers_at(self, x: float, y: float) -> str:
+        view = self._view() if x >= HEADER else None
+        at = None if view is None else self._own_at(view, x, y)
+        if view is None or at is None:
+            return "tighten" if x >= HEADER else ""
+        onset = int(view.pairs.own.onsets[at])
+        if onset not in self.desk.view.picked:
+            self.desk.view.select(onset)
+        return "pair"
+
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton or self.press_switch(event):
             return

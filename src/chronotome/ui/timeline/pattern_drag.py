@@ -69,6 +69,8 @@ class EraseDrag:
     pattern: PatternId
     gone: set[StepId] = field(default_factory=set)
     words: str = ""
+    is_meant: bool = False
+    """The hand has moved: until then it may be a click."""
 
     def over(self, step: StepId | None) -> None:
         if step is not None and step not in self.gone:

@@ -51,7 +51,7 @@ class PatternLane(TrackLane):
         self.setMinimumHeight(120)
         self._commands = commands
         self._scroll = 0.0
-        self._press = QPointF()
+        self._press = self._pressed = QPointF()
         self._beat = 0.0
         self._row = 0
         desk.view.evidence_changed.connect(self.update)
@@ -243,15 +243,40 @@ class PatternLane(TrackLane):
         if x < HEADER:
             self._press_header(event.position(), steps)
             return
-        self._press = event.position()
+        self._press = self._pressed = event.position()
         pattern, found = steps.pattern, self._step_under(x, y)
         if event.button() is Qt.MouseButton.RightButton:
             self.drag = EraseDrag(self.desk, pattern.id)
-            self._erase_under(x, y)
         elif event.button() is Qt.MouseButton.LeftButton and found is not None:
             self._take(event, shown, steps, found)
         elif event.button() is Qt.MouseButton.LeftButton:
             self._draw(event, shown, steps)
+
+    def mouseReleaseEvent(self, event: QMouseEvent) -> None:
+        """The right button, let go of where it was pressed, asks what can be done there."""
+        drag = self.drag
+        if isinstance(drag, EraseDrag) and not drag.is_meant:
+            self.cancel_drag()
+            self.desk.view.context_wanted.emit(self, event.position())
+            return
+        super().mouseReleaseEvent(event)
+
+    def offers_at(self, x: float, y: float) -> str:
+        found, steps, place = (
+            self._step_under(x, y) if x >= HEADER else None,
+            self.steps,
+            self.desk.view.place,
+        )
+        if x < HEADER or steps is None or place is None:
+            return ""
+        if found is None:
+            if not self.desk.transport.is_playing:
+                self.desk.transport.go_to(self.frame_of(x))
+            return "pattern"
+        step = steps.pattern.ids[int(steps.step[found[0]])]
+        if step not in self.desk.view.steps:
+            self.desk.view.choose_hits(place, (step,))
+        return "steps"
 
     def _press_header(self, at: QPointF, steps: Steps) -> None:
         for number, by in enumerate(RowsBy):
@@ -387,6 +412,11 @@ class PatternLane(TrackLane):
             if place is not None:
                 drag.to(place)
         elif isinstance(drag, EraseDrag):
+            if not drag.is_meant and (at - self._pressed).manhattanLength() <= STILL:
+                return
+            if not drag.is_meant:
+                drag.is_meant = True
+                self._erase_under(self._pressed.x(), self._pressed.y())
             self._erase_under(at.x(), at.y())
         elif isinstance(drag, MoveDrag):
             self._move(drag, at.x(), at.y(), steps, is_free=is_free)

@@ -95,6 +95,17 @@ class ShapeLane(ValueLane):
 
     # Mouse
 
+    def offers_at(self, x: float, y: float) -> str:  # noqa: ARG002 - a hit is meant at any height
+        shown = self.shown
+        spans = spans_of(shown) if x >= HEADER else None
+        if shown is None or spans is None:
+            return ""
+        xs = np.where(spans.heard, self._points(shown, spans)[0], -1e9)
+        near = int(np.abs(xs - x).argmin()) if len(xs) else -1
+        if near >= 0 and abs(xs[near] - x) <= REACH and spans.slices.ids[near] not in self.desk.view.hits:
+            self.desk.view.choose_hits((shown.track.id, shown.clip.id), (spans.slices.ids[near],))
+        return "slices"
+
     def mousePressEvent(self, event: QMouseEvent) -> None:
         shown = self.shown
         spans = spans_of(shown)

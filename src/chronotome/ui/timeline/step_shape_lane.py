@@ -158,6 +158,19 @@ class StepShapeLane(ValueLane):
 
     # Mouse
 
+    def offers_at(self, x: float, y: float) -> str:  # noqa: ARG002 - a step is meant at any height
+        steps, place = self.steps, self.desk.view.place
+        if x < HEADER or steps is None or place is None:
+            return ""
+        xs = self._points(steps)[0]
+        near = int(np.abs(xs - x).argmin()) if len(xs) else -1
+        if near < 0 or abs(xs[near] - x) > REACH:
+            return "steps" if self.desk.view.steps else "pattern"
+        step = steps.pattern.ids[int(steps.step[near])]
+        if step not in self.desk.view.steps:
+            self.desk.view.choose_hits(place, (step,))
+        return "steps"
+
     def mousePressEvent(self, event: QMouseEvent) -> None:
         place, steps = event.position(), self.steps
         is_left = event.button() is Qt.MouseButton.LeftButton
