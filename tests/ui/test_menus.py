@@ -229,7 +229,7 @@ def test_pairs_grooves_shapes_and_patterns_offer_too_what_one_would_do(at_work, 
     x = float(shape.xs_of(starts[3:4])[0])
     assert "Swap two hits" in offered(at_work, shape, (x, 30))
     assert view.hits == (at_work.session.tracks[0].clips[0].take.slices.ids[3],)
-    for name in ("put-on-keys", "pattern"):
+    for name in ("select-none", "put-on-keys", "pattern"):
         run(name)
         at_work.settle()
     steps = timeline.step_shape

@@ -126,6 +126,25 @@ def test_a_step_is_moved_in_time_and_to_another_slice_and_lengthened(drawn):
     assert label(drawn) == "Length of 1 step"
 
 
+def test_all_slices_of_a_kit_are_shaped_together_and_keep_what_they_differ_by(drawn):
+    rows = drawn.window.trays[Stage.REWORK].pattern
+    drawn.click(lane(drawn), cell(drawn, 0, 1))
+    rows.slice_sliders["fade_out"][0].settled.emit(60.0)
+    count = len(drawn.session.kits[-1].slices)
+    slider = rows.kit_sliders["fade_out"]
+    slider.settled.emit(40.0)
+    fades = sorted(each.fade_out for each in drawn.session.kits[-1].slices)
+    assert fades == [40.0] * (count - 1) + [100.0]
+    drawn.wait(lambda: slider.value == 40.0)
+    slider.settled.emit(-200.0)
+    assert {each.fade_out for each in drawn.session.kits[-1].slices} == {0.0}
+    drawn.window.actions_table.run("declick")
+    assert {(each.fade_in, each.fade_out) for each in drawn.session.kits[-1].slices} == {(1.0, 5.0)}
+    before = drawn.session
+    drawn.window.actions_table.run("declick")
+    assert drawn.session is before
+
+
 @pytest.mark.parametrize(
     ("keys", "name", "more"),
     [(CONTROL, "loudness", -3.0), (CONTROL | SHIFT, "chances", 0.8), (CONTROL | ALT, "repeats", 1)],

@@ -44,6 +44,7 @@ def kit_entries(commands: Commands, others: OtherCommands) -> list[Entry]:
         Entry("put-on-keys", tr("Create kit from hits"), "Ctrl+U", kits.put_on_keys),
         Entry("add-to-keys", tr("Add hits to kit"), "", kits.add_to_keys),
         Entry("kit-fits", tr("Fit kit to tempo"), "", kits.toggle_fits, lambda: kits.fits),
+        Entry("declick", tr("Declick kit"), "", kits.declick),
         Entry("pattern", tr("Convert clip to pattern"), "Ctrl+P", patterns.write_recording),
         Entry("pattern-empty", tr("New empty pattern"), "Ctrl+Shift+P", patterns.write_empty),
         Entry("pattern-again", tr("Repeat pattern clip"), "", patterns.play_again),

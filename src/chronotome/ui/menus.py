@@ -407,7 +407,16 @@ MENUS = (
             LINE,
             Menu(
                 tr("Kit"),
-                ("put-on-keys", "add-to-keys", "kit-fits", LINE, "play-keys", "by-ear", "play-notes"),
+                (
+                    "put-on-keys",
+                    "add-to-keys",
+                    "kit-fits",
+                    "declick",
+                    LINE,
+                    "play-keys",
+                    "by-ear",
+                    "play-notes",
+                ),
             ),
             Menu(
                 tr("Pattern"),

@@ -142,7 +142,7 @@ NEEDED = (
     (
         "kit",
         tr("Needs a kit. Create one from hits first (Ctrl+U)."),
-        "add-to-keys kit-fits kit-sfz pattern-empty play-keys play-in play-notes",
+        "add-to-keys kit-fits declick kit-sfz pattern-empty play-keys play-in play-notes",
     ),
     (
         "steps",

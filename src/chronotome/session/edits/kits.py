@@ -5,6 +5,7 @@ from typing import NamedTuple
 
 import numpy as np
 
+from chronotome.middle import middle_of
 from chronotome.session.counting import clock_of
 from chronotome.session.edits.apart import SHORTEST_SECONDS, Cuts, Place, cut_frames
 from chronotome.session.kits import HIGHEST_KEY, MOST_KIT, MOST_KITS, Kit, KitId, KitSlice
@@ -25,6 +26,17 @@ SHAPE = {
 
 RISE_SECONDS = 0.010
 """The first sound's mark may be so much later than where it begins to be louder than the room."""
+
+
+ENDS = {
+    "loudness": (-60.0, 24.0),
+    "tilt": (-24.0, 24.0),
+    "fade_in": (0.0, 10_000.0),
+    "fade_out": (0.0, 10_000.0),
+}
+"""Between what all slices of a kit are shifted together."""
+DECLICK_IN, DECLICK_OUT = 1.0, 5.0
+"""Milliseconds: no attack is heard softer by the first, and nothing ends in a click by the second."""
 
 
 class Hit(NamedTuple):
@@ -151,6 +163,29 @@ def set_slice(session: Session, kit: KitId, numbers: Collection[int], **values: 
             for each in slices
         ]
     return with_kit(session, replace(old, slices=tuple(sorted(slices, key=lambda each: each.key))))
+
+
+def shift_slices(session: Session, kit: KitId, name: str, value: float) -> Session:
+    """All slices of a kit by as much, so that the middle one of them is at a value.
+
+    What would be beyond 0 for a fade stays there; the differences between them are kept.
+    """
+    old = session.kit(kit)
+    own = np.array([getattr(each, name) for each in old.slices], np.float64)
+    low, high = ENDS[name]
+    now = np.clip(own + value - middle_of(own), low, high).round(3).tolist()
+    slices = tuple(replace(each, **{name: at}) for each, at in zip(old.slices, now, strict=True))
+    return session if slices == old.slices else with_kit(session, replace(old, slices=slices))
+
+
+def declick(session: Session, kit: KitId) -> Session:
+    """Each slice comes in and goes out over a few milliseconds at least, so that none can click."""
+    old = session.kit(kit)
+    slices = tuple(
+        replace(each, fade_in=max(each.fade_in, DECLICK_IN), fade_out=max(each.fade_out, DECLICK_OUT))
+        for each in old.slices
+    )
+    return session if slices == old.slices else with_kit(session, replace(old, slices=slices))
 
 
 def slice_from(session: Session, kit: KitId | None, place: Place, frame: int, key: int) -> Session:

@@ -1,6 +1,6 @@
 """What keys and menus do to kits."""
 
-from chronotome.session.edits.kits import add_to_kit, make_kit, set_kit, set_slice
+from chronotome.session.edits.kits import add_to_kit, declick, make_kit, set_kit, set_slice
 from chronotome.session.kits import Kit, KitId, key_name
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
@@ -83,6 +83,13 @@ class KitCommands:
     @property
     def fits(self) -> bool:
         return self.kit is not None and self.kit.fits_song
+
+    def declick(self) -> None:
+        """All slices of the kit come in and go out over a moment."""
+        kit = self.kit
+        if kit is not None:
+            number = kit.id
+            self._desk.store.apply(lambda session: declick(session, number), tr("Declick kit"))
 
     def set_slices(self, label: str, **values: object) -> None:
         """Of the slices that the chosen steps play."""

@@ -322,7 +322,7 @@ class ShelfPanel(QWidget):
                 (tr("Import"), lambda: self._take(table.currentIndex())),
                 (tr("Preview"), self._hear),
                 (tr("Stop"), self._shelf.stop),
-                (tr("Preview at song tempo"), self.in_tempo.toggle),
+                (tr("Preview at song tempo"), self._toggle_tempo),
             ),
         )
         return table
@@ -399,6 +399,9 @@ class ShelfPanel(QWidget):
         entry = self._chosen()
         if entry is not None and self.isVisible():
             self._shelf.hear(entry)
+
+    def _toggle_tempo(self) -> None:
+        self.in_tempo.toggle()
 
     def _on_in_tempo(self, is_on: bool) -> None:  # noqa: FBT001 - a signal's value
         self._shelf.in_song_tempo = is_on

@@ -2,9 +2,11 @@
 
 from collections.abc import Callable
 
+import numpy as np
 from PySide6.QtWidgets import QWidget
 
-from chronotome.session.edits.kits import set_kit, set_slice
+from chronotome.middle import middle_of
+from chronotome.session.edits.kits import set_kit, set_slice, shift_slices
 from chronotome.session.kits import KEY_NAMES, KitSlice, key_name
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
@@ -53,6 +55,7 @@ class PatternRows(Rows):
         self._patterns = patterns
         self.sliders: dict[str, tuple[ValueSlider, float]] = {}
         self.slice_sliders: dict[str, tuple[ValueSlider, float]] = {}
+        self.kit_sliders: dict[str, ValueSlider] = {}
         self.head = self.add_label("", "heading")
         self._build_steps()
         with self.folded(tr("Chance and repeats")) as self.chance:
@@ -127,12 +130,34 @@ class PatternRows(Rows):
         self.pitch = ValueSlider(self.desk.view, tr("Kit pitch"), -24, 24, semitones, step=1.0, usual=0.0)
         self.bind(self.pitch, self._set_kit_pitch, tr("Set kit pitch"))
         self.add(self.pitch)
+        attack = self._kit_slider("fade_in", tr("Attack of all"), 0, 250, milliseconds, 1.0)
+        decay = self._kit_slider("fade_out", tr("Decay of all"), 0, 500, milliseconds, 5.0)
+        loud = self._kit_slider("loudness", tr("Loudness of all"), -24, 12, decibels, 0.5)
+        tone = self._kit_slider("tilt", tr("Tone of all"), -12, 12, tilt_words, 1.0)
+        self.beside(attack, decay)
+        self.beside(loud, tone)
         self.by_tape = Segmented(self.desk.view, tr("Pitch mode"), [tr("tape"), tr("keep length")])
         self.by_tape.chosen.connect(
             lambda index: self._patterns.kits.set_kit(tr("Change pitch mode of kit"), by_tape=index == 0)
         )
         self.row(tr("Pitch")).addWidget(self.by_tape, 1)
-        self._short_buttons({"kit-fits": tr("Fit to tempo"), "add-to-keys": tr("Add hits")})
+        self._short_buttons(
+            {"kit-fits": tr("Fit to tempo"), "declick": tr("Declick"), "add-to-keys": tr("Add hits")}
+        )
+
+    def _kit_slider(  # noqa: PLR0917 - what a slider is
+        self, name: str, words: str, low: float, high: float, write: Callable[[float], str], step: float
+    ) -> ValueSlider:
+        """It shows the middle slice, and moves all by as much."""
+        slider = ValueSlider(self.desk.view, words, low, high, write, step=step, usual=0.0)
+        self.kit_sliders[name] = slider
+
+        def edit(session: Session, value: float) -> Session:
+            kit = self._patterns.kit
+            return session if kit is None else shift_slices(session, kit.id, name, value)
+
+        self.bind(slider, edit, words)
+        return slider
 
     def _build_slice(self) -> None:
         """Of the slices of the chosen steps: whatever plays them is otherwise."""
@@ -246,6 +271,8 @@ class PatternRows(Rows):
         self._fill(self.beats, [_length_words(each, bar) for each in lengths], lengths.index(pattern.beats))
         self._show_rounds(pattern.beats)
         self.pitch.set_value(kit.semitones)
+        for name, each in self.kit_sliders.items():
+            each.set_value(round(middle_of(np.array([getattr(piece, name) for piece in kit.slices])), 2))
         self.by_tape.set_index(0 if kit.by_tape else 1)
         piece = None if not at else kit.slice_of(pattern.slices[at[0]])
         self._show_slice(piece, 0 if piece is None else pattern.slices.count(piece.id))
