@@ -10,6 +10,7 @@ from msgspec import Meta, Struct
 from chronotome.files.door import Untrusted, bytes_of, trusted
 from chronotome.files.names import path_words
 from chronotome.files.writing import keep
+from chronotome.session.grid import FASTEST
 from chronotome.session.history import MOST_STEPS
 from chronotome.session.limits import Id
 from chronotome.session.model import ClickSound
@@ -32,6 +33,10 @@ class Sight(Struct, frozen=True):
     frames_per_pixel: Annotated[float, Meta(gt=0.0, le=1e9)] = 1000.0
     track: Id = 0
     position: Annotated[float, Meta(ge=0.0, le=1e12)] = 0.0
+    wave: Annotated[str, Meta(max_length=512, pattern=r"\A([0-9a-f]{2})*\Z")] = ""
+    """How loud it is along its time, two hexadecimal digits for each part: a picture of it."""
+    tempo: Annotated[float, Meta(ge=0.0, le=FASTEST)] = 0.0
+    tracks: Annotated[int, Meta(ge=0, le=100_000)] = 0
     rail: Annotated[int, Meta(ge=0, le=10_000)] = 0
     tray: Annotated[int, Meta(ge=0, le=10_000)] = 0
     """Pixels that the stages and the tray are wide; 0: as usual."""

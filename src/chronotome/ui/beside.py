@@ -45,6 +45,13 @@ class Beside:
             self.walk.leave()
         return is_on
 
+    def walks_on(self) -> bool:
+        """A step further; False where nobody walks."""
+        is_on = "walk" in vars(self) and self.walk.is_on
+        if is_on:
+            self.walk.card.next.click()
+        return is_on
+
     def calibrate(self) -> None:
         """Measure how late a hand is that beats along."""
         from chronotome.ui.dialogs.calibration import CalibrationDialog  # noqa: PLC0415 - seldom wanted

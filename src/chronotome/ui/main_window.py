@@ -58,6 +58,7 @@ from chronotome.ui.menus import RECENT, TEMPLATES
 from chronotome.ui.needs import needs_of
 from chronotome.ui.panels.rail import WIDTH as RAIL
 from chronotome.ui.panels.rail import Rail
+from chronotome.ui.panels.recent import recent_of
 from chronotome.ui.panels.side import Side, StagesRim, TrayRim
 from chronotome.ui.panels.status_line import StatusLine
 from chronotome.ui.panels.transport_bar import TransportBar
@@ -190,7 +191,8 @@ class MainWindow(QMainWindow):
         self._tray.setObjectName("tray")
         self._tray.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
         self._work = QStackedWidget()
-        self._work.addWidget(self._welcome())
+        self.welcome = self._welcome()
+        self._work.addWidget(self.welcome)
         self._work.addWidget(self.timeline)
         self.decision = self.timeline.decision
         middle = QHBoxLayout()
@@ -237,7 +239,16 @@ class MainWindow(QMainWindow):
             ),
         ):
             welcome.add_card(title, words, do)
+        welcome.forget.clicked.connect(self._forget_recent)
         return welcome
+
+    def _show_recent(self) -> None:
+        recent = recent_of(self.desk.preferences.settings)
+        self.welcome.show_recent(recent, lambda folder: self.session_files.open_safely([folder]))
+
+    def _forget_recent(self) -> None:
+        self.session_files.forget_recent()
+        self._show_recent()
 
     # Showing
 
@@ -250,7 +261,10 @@ class MainWindow(QMainWindow):
         star = "*" if self.desk.store.is_modified else ""
         title = self.desk.document.title if self.first is None else tr("{0} (2)", self.desk.document.title)
         self.setWindowTitle(tr("{0}{1} – Chronotome", star, title))
-        self._work.setCurrentIndex(1 if self.desk.session.tracks else 0)
+        has_tracks = bool(self.desk.session.tracks)
+        if not has_tracks and (self._work.currentIndex() == 1 or not self.isVisible()):
+            self._show_recent()
+        self._work.setCurrentIndex(1 if has_tracks else 0)
         if not self.is_shelf_shown:
             self._show_tray()
         self._refresh.ask()
@@ -353,6 +367,8 @@ class MainWindow(QMainWindow):
         self.restoring.opened()
         self.session_files.remember()
         self._show()
+        if not self.desk.session.tracks:
+            self._show_recent()
 
     def _on_source(self, _content: str) -> None:
         self.desk.rendering.ask()
@@ -532,6 +548,8 @@ class MainWindow(QMainWindow):
             if not (self._cancel_drag() or self.beside.leave_walk() or self.escaping.leave()):
                 self.select_none()
             self.actions_table.refresh()
+        elif event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter} and self.beside.walks_on():
+            return
         elif not self.decision.answers(event):
             super().keyPressEvent(event)
 

@@ -3,17 +3,19 @@
 from pathlib import Path
 from typing import TYPE_CHECKING
 
-from PySide6.QtCore import QByteArray, QObject
+from PySide6.QtCore import QByteArray, QObject, QTimer
 
 from chronotome.files.names import path_words
 from chronotome.files.places import MOST_RECENT, Sight
 from chronotome.ui.desk import Desk
+from chronotome.ui.panels.recent import wave_of
 from chronotome.ui.timeline.viewport import Viewport
 from chronotome.ui.view_state import Stage
 
 if TYPE_CHECKING:
     from chronotome.ui.main_window import MainWindow
 
+DRAWN_MILLISECONDS = 1500
 SIDES = ("rail", "tray")
 """As settings call them, in the order of the window's sides."""
 
@@ -27,11 +29,19 @@ class Restoring(QObject):
         self._folder: Path | None = None
         """Of the session in sight; while another is opened, still that of the one before."""
         self._seen: tuple[Path, Sight] | None = None
+        self._wave = ""
+        """A picture of what is open."""
+        self._drawing = QTimer(self)
+        self._drawing.setSingleShot(True)
+        self._drawing.setInterval(DRAWN_MILLISECONDS)
+        self._drawing.timeout.connect(self._draw)
         self._restore_window()
         if window.first is not None:  # what is in sight of a session is kept of its first window
             return
         for changed in (desk.view.viewport_changed, desk.view.stage_changed, desk.view.focus_changed):
             changed.connect(self.look)
+        for other in (desk.store.kept, desk.rendering.rendered):
+            other.connect(self._drawing.start)
         for side in window.sides:
             side.changed.connect(self.look)
         window.timeline.stack.shared.connect(self.look)
@@ -55,9 +65,16 @@ class Restoring(QObject):
         self._seen = None
         folder = self._folder = self._desk.document.folder
         sight = None if folder is None else self._desk.preferences.settings.sights.get(path_words(folder))
+        self._wave = "" if sight is None else sight.wave
         if sight is not None:
             self._show(sight)
         self.look()
+
+    def _draw(self) -> None:
+        """What is open, small, once nothing has happened for a while."""
+        if self._desk.document.folder is not None:
+            self._wave = wave_of(self._desk)
+            self.look()
 
     def _on_saved(self) -> None:
         """In another folder, perhaps."""
@@ -108,6 +125,9 @@ class Restoring(QObject):
                 position=self._desk.transport.position,
                 rail=window.rail_side.kept_width,
                 tray=window.tray_side.kept_width,
+                wave=self._wave,
+                tempo=self._desk.session.tempo.beats_per_minute,
+                tracks=len(self._desk.session.tracks),
                 folded=folded,
                 heights=window.timeline.stack.dragged,
             ),

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import Protocol
 
 from PySide6.QtCore import QEvent, QObject, QPoint, QRect, Qt
-from PySide6.QtGui import QPainter, QPaintEvent, QPen
+from PySide6.QtGui import QKeyEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
 from chronotome.ui.controls.plain_text import Label
@@ -20,11 +20,12 @@ from chronotome.ui.view_state import Stage, ViewState
 from chronotome.words import tr
 
 WIDTH, GAP, ROOM = 300, 14, 6
+KEYS = frozenset({Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Backspace})
 
 
 @dataclass(frozen=True)
 class Step:
-    """What is said, of which control, in which stage."""
+    """What is said, of which control, in which stage; `{0}` in it is the track that is looked at."""
 
     title: str
     words: str
@@ -53,7 +54,7 @@ def steps_of(parts: Parts) -> list[Step]:
     return [
         Step(
             tr("Play and stop"),
-            tr("Press Space to play or stop. You hear a bucket kit as played."),
+            tr("Press Space to play or stop. You hear {0}. Enter goes on."),
             lambda: parts.transport.play,
         ),
         Step(
@@ -72,13 +73,13 @@ def steps_of(parts: Parts) -> list[Step]:
         ),
         Step(
             tr("2 Fit"),
-            tr("The lane shows the tempo of each beat. Drag a beat to its place, or press T to tap along."),
+            tr("The lane shows the tempo of each beat of {0}. Drag a beat to its place, or press T to tap."),
             lambda: timeline.pulse,
             Stage.FIT,
         ),
         Step(
             tr("3 Tighten"),
-            tr("Drag Strength to 100 %: each hit moves to its line. Changes play at once."),
+            tr("Drag Strength to 100 %: each hit of {0} moves to its line. Changes play at once."),
             lambda: parts.trays[Stage.TIGHTEN],
             Stage.TIGHTEN,
         ),
@@ -149,7 +150,8 @@ class Walk(QObject):
         step = self.steps[self.number]
         if step.stage is not None:
             self._view.show_stage(step.stage)
-        self.card.say(step, self.number, len(self.steps))
+        track = self._view.focused
+        self.card.say(step, self.number, len(self.steps), track.name if track is not None else tr("the song"))
         self._place()
         self._outline.show()
         self.card.show()
@@ -222,12 +224,33 @@ class _Card(QWidget):
         layout.addLayout(row)
         self.hide()
 
-    def say(self, step: Step, number: int, count: int) -> None:
+    def event(self, event: QEvent) -> bool:
+        """Its keys are no shortcuts while one of its buttons has the keyboard."""
+        if (
+            event.type() is QEvent.Type.ShortcutOverride
+            and isinstance(event, QKeyEvent)
+            and event.key() in KEYS
+        ):
+            event.accept()
+            return True
+        return super().event(event)
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        """Enter goes on, whichever button has the keys; Backspace goes back."""
+        if event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
+            (self.leave if self.leave.hasFocus() else self.next).click()
+        elif event.key() == Qt.Key.Key_Backspace and self.back.isEnabled():
+            self.back.click()
+        else:
+            super().keyPressEvent(event)
+
+    def say(self, step: Step, number: int, count: int, track: str) -> None:
+        words = step.words.replace("{0}", track)
         self.title.setText(tr("{0}   {1} of {2}", step.title, number + 1, count))
-        self.words.setText(step.words)
+        self.words.setText(words)
         self.back.setEnabled(number > 0)
         self.next.setText(tr("Done") if number == count - 1 else tr("Next"))
-        self.setAccessibleName(f"{step.title}: {step.words}")
+        self.setAccessibleName(f"{step.title}: {words}")
 
     @guarded
     def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:

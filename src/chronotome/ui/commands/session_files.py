@@ -113,10 +113,10 @@ class SessionFiles:
                 action.triggered.connect(lambda _checked=False, path=path: self.open_safely([path]))
         if settings.recent or settings.recent_files:
             self.recent.addSeparator()
-            self.recent.addAction(tr("Clear list"), self._forget_recent)
+            self.recent.addAction(tr("Clear list"), self.forget_recent)
         self.recent.setEnabled(bool(settings.recent or settings.recent_files))
 
-    def _forget_recent(self) -> None:
+    def forget_recent(self) -> None:
         self._desk.preferences.keep(recent=(), recent_files=())
 
     def save(self) -> None:

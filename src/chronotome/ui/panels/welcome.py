@@ -1,12 +1,15 @@
 """What stands where the timeline will be: what can be dropped there, and three cards to begin with."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
+from pathlib import Path
 
 from PySide6.QtCore import QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
+from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.guarded import guarded
+from chronotome.ui.panels.recent import Recent, RecentCard
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.view_state import ViewState
 from chronotome.words import tr
@@ -59,6 +62,7 @@ class Welcome(QWidget):
         self._row.addStretch(1)
         self._row.addStretch(1)
         layout.addLayout(self._row)
+        self._build_recent(layout)
         layout.addStretch(1)
         view.theme_changed.connect(self.update)
 
@@ -68,11 +72,54 @@ class Welcome(QWidget):
         self.cards.append(card)
         self._row.insertWidget(self._row.count() - 1, card)
 
+    def _build_recent(self, layout: QVBoxLayout) -> None:
+        """A line with its heading, and the cards below it."""
+        self._recent = QWidget()
+        rows = QVBoxLayout(self._recent)
+        rows.setContentsMargins(0, 20, 0, 0)
+        head = QHBoxLayout()
+        head.addStretch(1)
+        words = Label(tr("Recent sessions"))
+        words.setObjectName("heading")
+        self.forget = QPushButton(tr("Clear list"))
+        self.forget.setObjectName("band")
+        middle = QWidget()
+        middle.setFixedWidth(3 * CARD.width() + 16)
+        line = QHBoxLayout(middle)
+        line.setContentsMargins(0, 0, 0, 0)
+        line.addWidget(words)
+        line.addStretch(1)
+        line.addWidget(self.forget)
+        head.addWidget(middle)
+        head.addStretch(1)
+        rows.addLayout(head)
+        self._places = QHBoxLayout()
+        self._places.setSpacing(8)
+        rows.addLayout(self._places)
+        layout.addWidget(self._recent)
+        self._recent.hide()
+
+    def show_recent(self, recent: Sequence[Recent], do: Callable[[Path], object]) -> None:
+        """Those that were worked on lately, the last one first."""
+        while self._places.count():
+            item = self._places.takeAt(0)
+            widget = None if item is None else item.widget()
+            if widget is not None:
+                widget.hide()
+                widget.deleteLater()
+        self._recent.setVisible(bool(recent))
+        self._places.addStretch(1)
+        for each in recent:
+            card = RecentCard(self._view, each)
+            card.clicked.connect(lambda _checked=False, each=each: do(each.folder))
+            self._places.addWidget(card)
+        self._places.addStretch(1)
+
     @guarded
     def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:
         theme = self._view.theme
         painter.fillRect(self.rect(), colour(theme.paper))
-        top = self.height() // 2 - CARD.height() // 2 - 96
+        top = self.cards[0].y() - 96 if self.cards else self.height() // 2
         painter.setPen(colour(theme.ink))
         painter.setFont(text_font(22, 600))
         painter.drawText(0, top, self.width(), 32, Qt.AlignmentFlag.AlignHCenter, TITLE)
