@@ -20,7 +20,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from chronotome.ui.theme import DAY, NIGHT
+from chronotome.ui.theme import THEMES
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.marks import down, ring, up
 from chronotome.ui.view_state import Stage
@@ -41,21 +41,27 @@ def contrast(one, other):
     return (high + 0.05) / (low + 0.05)
 
 
-@pytest.mark.parametrize("theme", [DAY, NIGHT], ids=["day", "night"])
+@pytest.mark.parametrize("theme", THEMES.values(), ids=list(THEMES))
 def test_all_text_has_contrast(theme):
+    least = 7.0 if "stark" in theme.name else 4.5
     assert contrast("#000000", "#FFFFFF") == pytest.approx(21)
     poor = {
         (text, ground): round(contrast(getattr(theme, text), getattr(theme, ground)), 2)
         for text in TEXTS
         for ground in GROUNDS
-        if contrast(getattr(theme, text), getattr(theme, ground)) < 4.5
+        if contrast(getattr(theme, text), getattr(theme, ground)) < least
     }
     poor |= {
         ("on_ink", ground): contrast(theme.on_ink, getattr(theme, ground))
         for ground in ("ink", "late", "accent")
-        if contrast(theme.on_ink, getattr(theme, ground)) < 4.5
+        if contrast(theme.on_ink, getattr(theme, ground)) < least
     }
     assert not poor
+    if "stark" in theme.name:
+        for line in ("rule", "strong_rule", "wave"):
+            assert min(contrast(getattr(theme, line), getattr(theme, each)) for each in GROUNDS[:3]) >= 3, (
+                line
+            )
 
 
 def test_every_action_has_words_and_a_tooltip(at_work):

@@ -13,7 +13,7 @@ from chronotome.files.session_file import load_session
 from chronotome.files.takes import new_take
 from chronotome.session.model import ClickSound
 from chronotome.session.onsets import Onsets
-from chronotome.ui.applying import theme_name
+from chronotome.ui.applying import theme_of
 from chronotome.ui.dialogs import preferences
 from chronotome.ui.dialogs.preferences import ROWS, PreferencesDialog
 
@@ -74,7 +74,11 @@ def test_the_theme_is_another_at_once_and_may_follow_the_desktop(person, dialog,
     monkeypatch.setattr(type(QGuiApplication.styleHints()), "colorScheme", lambda _: Qt.ColorScheme.Dark)
     QGuiApplication.styleHints().colorSchemeChanged.emit(Qt.ColorScheme.Dark)
     assert person.desk.view.theme.name == "night"
-    assert theme_name("no theme at all") == "day"
+    choose(dialog, "Contrast", 1)
+    assert person.desk.view.theme.name == "stark night"
+    person.window.actions_table.run("night")
+    assert person.desk.view.theme.name == "stark day"
+    assert theme_of(Settings(theme="no theme at all")).name == "day"
 
 
 def test_the_click_is_that_of_this_session_and_of_new_ones(person, dialog):

@@ -54,6 +54,7 @@ class Settings(Struct, frozen=True):
     """What the person chose for the application, beyond any session."""
 
     theme: Word = "day"
+    contrast: Annotated[str, Meta(pattern=r"\A(desktop|usual|high)\Z")] = "desktop"
     output: Annotated[str, Meta(max_length=300)] = "auto"
     block: Annotated[int, Meta(ge=16, le=65536)] = 512
     recent: tuple[Words, ...] = ()

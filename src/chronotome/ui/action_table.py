@@ -439,7 +439,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
             tr("Dark theme"),
             "Ctrl+T",
             window.toggle_theme,
-            lambda: view.theme.name == "night",
+            lambda: view.theme.is_dark,
         ),
         Entry("about", tr("About Chronotome"), "", window.beside.show_about),
         Entry("select-none", tr("Deselect"), "", window.select_none),

@@ -39,7 +39,7 @@ from chronotome.files.journal import Journal
 from chronotome.files.places import Settings, load_settings
 from chronotome.files.session_file import is_session
 from chronotome.render.arena import Arena
-from chronotome.ui.applying import apply_settings, theme_name
+from chronotome.ui.applying import apply_settings, theme_of
 from chronotome.ui.commands.recovery import offer_recovery, offer_takes
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guard_overrides
@@ -47,7 +47,7 @@ from chronotome.ui.language import spoken
 from chronotome.ui.main_window import MainWindow
 from chronotome.ui.media_keys import MediaKeys
 from chronotome.ui.preferences import Preferences
-from chronotome.ui.theme import THEMES, load_fonts, text_font
+from chronotome.ui.theme import ASSETS, load_fonts, text_font
 from chronotome.ui.view_state import Stage, ViewState
 from chronotome.words import tr
 
@@ -86,7 +86,7 @@ def build(
     rendering = Rendering(store, recordings.pool, player, arena, store)
     recordings.retired.connect(rendering.retire)
     view = ViewState(store)
-    view.theme = THEMES[theme_name(settings.theme)]
+    view.theme = theme_of(settings)
     shelf = Shelf(store, tasks, transport, arena, store)
     keys = Keys(store, recordings, player, arena, store)
     kept = Kept(recordings, document, store)
@@ -152,6 +152,8 @@ def application() -> QApplication:
     for translator in spoken():
         qt.installTranslator(translator)  # what Qt itself says
     qt.setWindowIcon(QIcon(str(ICON)))
+    QIcon.setThemeSearchPaths([str(ASSETS / "pictures")])
+    QIcon.setThemeName("chronotome")  # of dialogs of files: nothing there comes from elsewhere
     qt.setStyle("Fusion")
     for effect in EFFECTS:  # nothing moves by itself but the playhead, and the page that it turns
         qt.setEffectEnabled(effect, False)

@@ -7,19 +7,23 @@ from chronotome.engine.control import InTime
 from chronotome.files.places import Settings
 from chronotome.session.model import Click, Session
 from chronotome.ui.desk import Desk
-from chronotome.ui.theme import THEMES
+from chronotome.ui.theme import DAY, NIGHT, STARK_DAY, STARK_NIGHT, Theme
 from chronotome.words import tr
 
 DESKTOP = "desktop"
 """The theme that is as the desktop's is."""
 
 
-def theme_name(chosen: str) -> str:
-    """Day or night."""
-    if chosen == DESKTOP:
-        is_dark = QGuiApplication.styleHints().colorScheme() is Qt.ColorScheme.Dark
-        return "night" if is_dark else "day"
-    return chosen if chosen in THEMES else "day"
+def theme_of(settings: Settings) -> Theme:
+    """Day or night, of high contrast where that is chosen, or what the desktop asks for."""
+    hints = QGuiApplication.styleHints()
+    is_dark = settings.theme == "night"
+    if settings.theme == DESKTOP:
+        is_dark = hints.colorScheme() is Qt.ColorScheme.Dark
+    is_stark = settings.contrast == "high"
+    if settings.contrast == DESKTOP:
+        is_stark = hints.accessibility().contrastPreference() is Qt.ContrastPreference.HighContrast
+    return (STARK_NIGHT if is_dark else STARK_DAY) if is_stark else (NIGHT if is_dark else DAY)
 
 
 def _switch_media_keys(desk: Desk, *, is_on: bool) -> None:
@@ -43,4 +47,4 @@ def apply_settings(desk: Desk, before: Settings, settings: Settings) -> None:
     if first != document.first:
         document.begin_with(first)
     desk.taking.delays_ms = settings.input_ms
-    desk.view.set_theme(THEMES[theme_name(settings.theme)])
+    desk.view.set_theme(theme_of(settings))

@@ -36,7 +36,7 @@ from chronotome.files.patterns import is_pattern
 from chronotome.files.session_file import is_session
 from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
-from chronotome.ui.applying import theme_name
+from chronotome.ui.applying import theme_of
 from chronotome.ui.beside import Beside
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
@@ -71,7 +71,7 @@ from chronotome.ui.stages.rework import ReworkTray
 from chronotome.ui.stages.tighten import TightenTray
 from chronotome.ui.stages.tray import WIDTH as TRAY
 from chronotome.ui.stages.tray import Tray
-from chronotome.ui.theme import THEMES, style_sheet
+from chronotome.ui.theme import style_sheet
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.timeline import Timeline
 from chronotome.ui.view_state import Stage, ViewState
@@ -141,7 +141,9 @@ class MainWindow(QMainWindow):
         if first is None:
             desk.tasks.error.connect(self._on_error)
             desk.rendering.refused.connect(self._on_error)
-            QGuiApplication.styleHints().colorSchemeChanged.connect(self._on_desktop_theme)
+            hints = QGuiApplication.styleHints()
+            hints.colorSchemeChanged.connect(self._on_desktop_theme)
+            hints.accessibility().contrastPreferenceChanged.connect(self._on_desktop_theme)
         desk.store.refused.connect(self.tell)
         self.drag_out = DragOut(self, desk, lambda: self.export_tray.encoding, self._cancel_drag)
         self.restoring = Restoring(self, desk)
@@ -350,7 +352,7 @@ class MainWindow(QMainWindow):
 
     def _on_desktop_theme(self) -> None:
         """The desktop went from light to dark, or back."""
-        self.desk.view.set_theme(THEMES[theme_name(self.desk.preferences.settings.theme)])
+        self.desk.view.set_theme(theme_of(self.desk.preferences.settings))
 
     def _on_opened(self) -> None:
         view = self.desk.view
@@ -444,7 +446,7 @@ class MainWindow(QMainWindow):
     # The rest
 
     def toggle_theme(self) -> None:
-        name = "day" if self.desk.view.theme.name == "night" else "night"
+        name = "day" if self.desk.view.theme.is_dark else "night"
         self.desk.preferences.keep(theme=name)
 
     def toggle_full_screen(self) -> None:

@@ -39,6 +39,7 @@ from chronotome.words import tr
 
 WIDTH, HEIGHT = 560, 660
 BLOCKS = (64, 128, 256, 512, 1024, 2048)
+CONTRASTS = ((tr("Usual"), "usual"), (tr("High"), "high"), (tr("System"), DESKTOP))
 THEMES = ((tr("Day"), "day"), (tr("Night"), "night"), (tr("System"), DESKTOP))
 STEPS = (0, 50, 200, MOST_STEPS)
 MINUTES = (0, 1, 5, 15)
@@ -56,6 +57,7 @@ ROWS = (
     tr("Default metronome sound"),
     tr("Takes folder"),
     tr("Theme"),
+    tr("Contrast"),
     tr("Grid follows zoom"),
     tr("Numbers"),
     tr("Undo steps to save"),
@@ -230,6 +232,8 @@ class PreferencesDialog(Dialog):
         self._heading(tr("Appearance"))
         words, values = [each for each, _ in THEMES], [value for _, value in THEMES]
         self._row(tr("Theme"), self._one_of(tr("Theme"), words, values, "theme"))
+        words, values = [each for each, _ in CONTRASTS], [value for _, value in CONTRASTS]
+        self._row(tr("Contrast"), self._one_of(tr("Contrast"), words, values, "contrast"))
         follows = QCheckBox(tr("unless you set a fixed grid"))
         follows.setAccessibleName(tr("Grid follows zoom"))
         follows.setChecked(self._desk.view.snap_follows_zoom)

@@ -37,6 +37,7 @@ def wave_of(desk: Desk) -> str:
         clips = [] if track.is_muted else all_shown(session, track, Side.EDITED)
         lows, highs = track_columns(clips, desk.recordings.pool.sources, edges, desk.bands)
         loudest = np.maximum(loudest, np.maximum(highs, -lows) * gain_of(track.level))
+    loudest /= max(0.05, float(loudest.max()))
     return bytes(np.clip(np.rint(255 * loudest), 0, 255).astype(np.uint8)).hex()
 
 
