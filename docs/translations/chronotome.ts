@@ -298,6 +298,11 @@ Drag over the ruler: loop that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>A snapshot keeps all Tighten settings. Save another, then compare: Shift+V</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/keeping.py"/>
         <source>A template keeps tempo, metre, grooves, sections and track
 settings, but no audio. Name:</source>
@@ -489,6 +494,11 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/tightening.py"/>
+        <source>All settings below are for these alone now. “track” shows those of the rest.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/slices.py"/>
         <source>Already sliced. X splits a hit, Ctrl+Shift+H removes the slicing.</source>
         <translation type="unfinished"></translation>
@@ -586,6 +596,11 @@ settings, but no audio. Name:</source>
     <message>
         <location filename="ui/action_table.py"/>
         <source>At song tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Attack of all</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1341,6 +1356,11 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Contrast</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/patterns.py"/>
         <source>Convert clip to pattern</source>
         <translation type="unfinished"></translation>
@@ -1518,6 +1538,21 @@ The recording then has that length in bars.</source>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>Day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Decay of all</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Declick</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/kits.py"/>
+        <source>Declick kit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1732,7 +1767,7 @@ The recording then has that length in bars.</source>
     </message>
     <message>
         <location filename="ui/walk.py"/>
-        <source>Drag Strength to 100 %: each hit moves to its line. Changes play at once.</source>
+        <source>Drag Strength to 100 %: each hit of {0} moves to its line. Changes play at once.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2610,7 +2645,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
+        <location filename="ui/dialogs/preferences.py"/>
         <source>High</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3182,6 +3217,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/commands/patterns.py"/>
         <source>Loudness</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Loudness of all</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4726,7 +4766,7 @@ Selected hits change together.</source>
     </message>
     <message>
         <location filename="ui/walk.py"/>
-        <source>Press Space to play or stop. You hear a bucket kit as played.</source>
+        <source>Press Space to play or stop. You hear {0}. Enter goes on.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4862,6 +4902,11 @@ Selected hits change together.</source>
     <message>
         <location filename="bridge/recordings.py"/>
         <source>Reading {0} was cancelled. Press Enter to read it again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/welcome.py"/>
+        <source>Recent sessions</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6911,7 +6956,7 @@ Selected hits change together.</source>
     </message>
     <message>
         <location filename="ui/walk.py"/>
-        <source>The lane shows the tempo of each beat. Drag a beat to its place, or press T to tap along.</source>
+        <source>The lane shows the tempo of each beat of {0}. Drag a beat to its place, or press T to tap.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7142,6 +7187,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/stages/hit_rows.py"/>
         <source>Tone</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/pattern_rows.py"/>
+        <source>Tone of all</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7418,6 +7468,11 @@ The address was copied.</source>
     <message>
         <location filename="files/marks.py"/>
         <source>Use {0}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/preferences.py"/>
+        <source>Usual</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9967,6 +10022,11 @@ the hit stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/walk.py"/>
+        <source>the song</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="session/checks.py"/>
         <source>the take loops:
 its first hit already has this line</source>
@@ -10369,6 +10429,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/commands/fit.py"/>
         <source>{0} bpm ± {1} from {2} taps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/panels/recent.py"/>
+        <source>{0} bpm, {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QFileDialog, QInputDialog
 from chronotome.dsp.hush import HushBy
 from chronotome.dsp.stretch.engines import Crossing, Fill, Keeps, MoveBy
 from chronotome.files.grooves import kept_grooves, library_folder, read_groove, shipped_grooves
+from chronotome.files.places import load_settings
 from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.tightening import move_hit, set_tighten
@@ -501,3 +502,18 @@ def test_the_swing_that_fit_hears_is_one_button_away(two):
     two.desk.view.focus(two.session.tracks[1].id)
     two.window.actions_table.run("swing-as-played")
     assert "No swing detected" in two.window.status.words.said
+
+
+def test_settings_of_their_own_and_snapshots_are_explained_once(at_work):
+    said, words = [], at_work.window.status.words
+    at_work.desk.tasks.told.connect(said.append)
+    commands = at_work.window.commands.tighten
+    at_work.desk.view.select(at_work.session.recordings[0].onsets.ids[4])
+    commands.show_for(For.CHOSEN)
+    assert "for these alone" in words.said
+    commands.keep_variant("Late")
+    commands.keep_variant("Later")
+    at_work.desk.view.set_recipe_for(For.TRACK)
+    commands.show_for(For.CHOSEN)
+    assert [each.partition(" ")[0] for each in said] == ["All", "A", "Saved"]
+    assert set(load_settings().told) == {"own settings", "snapshot"}

@@ -87,6 +87,8 @@ class Settings(Struct, frozen=True):
         Meta(max_length=512),
     ] = {}
     """Controls of MIDI devices by number, and what each is bound to."""
+    told: Annotated[tuple[Word, ...], Meta(max_length=100)] = ()
+    """What was explained, since it was used for the first time."""
     has_media_keys: bool = False
     input: Annotated[str, Meta(max_length=300)] = "auto"
     share_place: Annotated[str, Meta(max_length=2_000)] = ""

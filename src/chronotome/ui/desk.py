@@ -77,6 +77,15 @@ class Desk:
         """In the status line."""
         self.tasks.told.emit(sentence)
 
+    def explain(self, about: str, sentence: str) -> bool:
+        """Said once, when something is used for the first time; False where it was said before."""
+        told = self.preferences.settings.told
+        if about in told:
+            return False
+        self.preferences.keep(told=(*told, about))
+        self.say(sentence)
+        return True
+
     def refuses_pattern(self, *clips: Clip | None) -> bool:
         """Say so where a clip plays a pattern, for what can be done to recordings only."""
         plays = any(each is not None and each.take.playing is not None for each in clips)

@@ -72,6 +72,9 @@ class TightenCommands:
             self._desk.say(tr("Select hits first: click one, Shift+click more, or drag over several"))
         else:
             view.set_recipe_for(what)
+            if what is not For.TRACK:
+                words = tr("All settings below are for these alone now. “track” shows those of the rest.")
+                self._desk.explain("own settings", words)
 
     def show_lane(self, evidence: Evidence) -> None:
         """Drift, groove or match under the wave."""
@@ -205,7 +208,9 @@ class TightenCommands:
 
     def keep_variant(self, name: str) -> None:
         self.edit(lambda session, track, _take: keep_variant(session, track, name), tr("Save snapshot"))
-        self._desk.say(tr("Saved snapshot “{0}”. Shift+V switches between snapshots.", name))
+        words = tr("A snapshot keeps all Tighten settings. Save another, then compare: Shift+V")
+        if not self._desk.explain("snapshot", words):
+            self._desk.say(tr("Saved snapshot “{0}”. Shift+V switches between snapshots.", name))
 
     def use_variant(self, name: str) -> None:
         self.edit(lambda session, track, _take: use_variant(session, track, name), tr("Snapshot {0}", name))

@@ -38,7 +38,7 @@ class Rows(QWidget):
         self.rows.addWidget(label)
         return label
 
-    def add_rule(self) -> None:
+    def add_rule(self) -> QFrame:
         line = QFrame()
         line.setFixedHeight(1)
         line.setStyleSheet(f"background: {self.desk.view.theme.rule};")
@@ -46,6 +46,7 @@ class Rows(QWidget):
             lambda: line.setStyleSheet(f"background: {self.desk.view.theme.rule};")
         )
         self.rows.addWidget(line)
+        return line
 
     def add_buttons(self, *names: str, more: Iterable[QPushButton] = ()) -> list[QPushButton]:
         """A row of buttons that do actions, and others behind them."""

@@ -74,7 +74,7 @@ class TightenTray(Tray):
         self.add(self.pairs)
         self.moving = MovingRows(desk, actions, commands.moving)
         self._build_rare()
-        self.add_rule()
+        self._moving_rule = self.add_rule()
         self.add(self.moving)
         self.add_rule()
         self.checks = CheckRows(desk, actions, commands)
@@ -272,7 +272,9 @@ class TightenTray(Tray):
         self._show_variants(guide)
         self._show_noises()
         self.moving.show_of(guide, self._take)
-        self.moving.setVisible(self._take is None or self._take.playing is None)
+        is_moved = self._take is None or self._take.playing is None
+        self.moving.setVisible(is_moved)
+        self._moving_rule.setVisible(is_moved)
         self.checks.ask()
 
     def _show_about(self, guide: Track) -> None:
