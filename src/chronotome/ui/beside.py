@@ -143,6 +143,11 @@ class Beside:
                 if slider.isEnabled() and slider.isVisibleTo(tray):
                     yield slider, stage.words
 
+    def type_tempo(self) -> None:
+        """The keys are in the song's tempo."""
+        self._window.transport.tempo.setFocus(Qt.FocusReason.ShortcutFocusReason)
+        self._window.transport.tempo.enter()
+
     def show_control(self, control: QWidget) -> None:
         """In its stage, what it lies in unfolded, with the keys on it."""
         for stage, tray in self._window.trays.items():

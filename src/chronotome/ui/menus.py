@@ -232,7 +232,7 @@ MENUS = (
             "beat-one",
             "bar-here",
             "straighten",
-            "use-measured",
+            Menu(tr("Song tempo"), ("use-measured", "halve", "double")),
             Menu(
                 tr("Recording tempo"),
                 (
@@ -251,7 +251,7 @@ MENUS = (
             Menu(tr("Correct beats"), ("mend-half", "mend-double", "mend-earlier", "mend-later")),
             Menu(
                 tr("Tempo sync"),
-                ("follow-nobody", "follow-song", "lead-tempo", "lead-grid", LINE, "halve", "double"),
+                ("follow-nobody", "follow-song", "lead-tempo", "lead-grid"),
             ),
         ),
     ),

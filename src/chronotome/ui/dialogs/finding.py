@@ -20,9 +20,11 @@ from PySide6.QtWidgets import (
 )
 
 from chronotome.session.check import NOTHING
-from chronotome.session.grid import position_words
+from chronotome.session.edits.timing import set_tempo
+from chronotome.session.grid import FASTEST, SLOWEST, position_words
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
+from chronotome.ui.controls.figures import plain
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
@@ -45,11 +47,34 @@ class Finds(Protocol):
 
     def show_control(self, control: QWidget) -> None: ...
 
+    def type_tempo(self) -> None: ...
+
     def edit_preferences(self, row: str = "") -> None: ...
 
     def pages(self) -> Iterator[tuple[str, Callable[[], object]]]: ...
 
     def recent(self) -> Iterator[tuple[str, Callable[[], object]]]: ...
+
+
+class Settable(Protocol):
+    """A value that a number which is typed sets: a slider, or something of the session."""
+
+    def near(self, number: float, /) -> tuple[float, str]: ...
+    def put(self, value: float, /) -> None: ...
+
+
+class SongTempo:
+    """The tempo of the song, for who types it."""
+
+    def __init__(self, desk: Desk) -> None:
+        self._desk = desk
+
+    def near(self, number: float) -> tuple[float, str]:
+        value = min(FASTEST, max(SLOWEST, number))
+        return value, tr("{0} bpm", plain(value, 2))
+
+    def put(self, value: float) -> None:
+        self._desk.store.apply(lambda session: set_tempo(session, value), tr("Set tempo"))
 
 
 class Item(NamedTuple):
@@ -63,7 +88,7 @@ class Item(NamedTuple):
     """Other names, parted by commas."""
     missing: str = ""
     """What has to be there first, where it is not."""
-    slider: ValueSlider | None = None
+    slider: Settable | None = None
     """Where it is a value: a number that is typed after its name sets it."""
 
 
@@ -166,6 +191,9 @@ def findable(desk: Desk, commands: Commands, table: Actions, beside: "Finds") ->
         )
         for slider, words in beside.sliders()
     ]
+    tempo = SongTempo(desk)
+    words = tempo.near(session.tempo.beats_per_minute)[1]
+    items.append(Item(tr("Song tempo"), tr("transport"), words, beside.type_tempo, slider=tempo))
     items += [Item(name, tr("setting"), "", partial(beside.edit_preferences, name)) for name in ROWS]
     items += [Item(track.name, tr("track"), "", partial(view.focus, track.id)) for track in session.tracks]
     sections = commands.sections
