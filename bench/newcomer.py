@@ -11,7 +11,7 @@ from pathlib import Path
 from tempfile import TemporaryDirectory
 
 from PySide6.QtCore import QPoint, QPointF, Qt, QTimer
-from PySide6.QtGui import QContextMenuEvent, QKeySequence, QWheelEvent
+from PySide6.QtGui import QAction, QContextMenuEvent, QKeySequence, QWheelEvent
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QDialog, QLineEdit, QMenu, QWidget
 
@@ -97,16 +97,24 @@ class Hand:
 
     def _through(self, words: Sequence[str]) -> None:
         for each in words:
-            QTest.qWait(5)
-            popup = QApplication.activePopupWidget()
-            assert isinstance(popup, QMenu), f"no menu for {each}"
-            entry = next((a for a in popup.actions() if _plain(a.text()) == each), None)
-            assert entry is not None, f"no {each} among {[_plain(a.text()) for a in popup.actions()]}"
+            popup, entry = self._offered(each)
             assert entry.isEnabled(), f"{each} is grey"
             self.gestures += 1
             place = popup.actionGeometry(entry).center()
             QTest.mouseMove(popup, place)
             QTest.mouseClick(popup, LEFT, NONE, place)
+
+    @staticmethod
+    def _offered(words: str) -> tuple[QMenu, QAction]:
+        """The menu that is open, and an entry of it; a window system may take a moment to open it."""
+        for _ in range(100):
+            QTest.qWait(5)
+            popup = QApplication.activePopupWidget()
+            if isinstance(popup, QMenu):
+                for entry in popup.actions():
+                    if _plain(entry.text()) == words:
+                        return popup, entry
+        raise AssertionError(f"nobody offers {words}")
 
     # With keys
 
