@@ -1,4 +1,4 @@
-"""Random actions, keys and drags over every lane of the demo: what raises, and what no session may be.
+"""Random actions, keys and drags over every lane of the demo, in two windows: what raises, what may not be.
 
 ./run exec python -m bench.actions [COUNT] [SEED]
 """
@@ -11,7 +11,15 @@ from typing import Any
 
 from PySide6.QtCore import QCoreApplication, QEvent, QPointF, Qt
 from PySide6.QtGui import QGuiApplication, QMouseEvent
-from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QInputDialog, QMessageBox, QWidget
+from PySide6.QtWidgets import (
+    QApplication,
+    QDialog,
+    QFileDialog,
+    QInputDialog,
+    QMessageBox,
+    QSplitterHandle,
+    QWidget,
+)
 
 from bench.material import isolate
 from chronotome.files.journal import Journal
@@ -19,6 +27,7 @@ from chronotome.files.places import Settings
 from chronotome.render.plan import plan_for
 from chronotome.session.validity import check
 from chronotome.ui.application import application, build, wait_until_ready
+from chronotome.ui.panels.side import Grip
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.view_state import Stage
 
@@ -45,7 +54,9 @@ def mouse(widget: QWidget, kind: QEvent.Type, place: QPointF, keys: Qt.KeyboardM
 
 def drag(window: Any, chance: random.Random) -> str:
     """Off the edges too, undone or left by Escape in the middle now and then."""
-    lane = chance.choice([each for each in window.findChildren(Lane) if each.isVisible()])
+    edges = [*window.findChildren(Grip), *window.findChildren(QSplitterHandle)]
+    lanes = [each for each in (*window.findChildren(Lane), *edges[:2]) if each.isVisible()]
+    lane = chance.choice(lanes)
     keys = chance.choice(MODIFIERS)
 
     def place() -> QPointF:
@@ -60,7 +71,7 @@ def drag(window: Any, chance: random.Random) -> str:
     if chance.random() < 0.2:
         mouse(lane, QEvent.Type.MouseButtonDblClick, place(), keys)
         mouse(lane, QEvent.Type.MouseButtonRelease, place(), keys)
-    return f"drag in {lane.accessibleName()}"
+    return f"drag in {lane.accessibleName() or type(lane).__name__}"
 
 
 def action(window: Any, chance: random.Random) -> str:
@@ -75,8 +86,10 @@ def tidy(window: Any, number: int) -> None:
     """Let it happen, close what was opened, paint and play now and then."""
     QCoreApplication.processEvents()
     for widget in QApplication.topLevelWidgets():
-        if widget is not window and widget.isVisible():
+        if widget not in {window, window.second} and widget.isVisible():
             widget.close()
+    if window.second is not None and number % 60 == 59:
+        window.second.close()
     if number % 50 == 49:
         window.player.step(20)
         window.grab()
@@ -127,7 +140,10 @@ def main() -> None:
     pattern_of_a_clip(window)
     for number in range(count):
         before = window.desk.session
-        last = drag(window, chance) if chance.random() < 0.6 else action(window, chance)
+        second = window.second
+        is_there = second is not None and second.isVisible()
+        at = second if is_there and chance.random() < 0.4 else window
+        last = drag(at, chance) if chance.random() < 0.6 else action(at, chance)
         tidy(window, number)
         if window.desk.session is not before:
             try:

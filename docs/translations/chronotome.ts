@@ -5276,7 +5276,7 @@ Selected hits change together.</source>
     </message>
     <message>
         <location filename="ui/panels/side.py"/>
-        <source>Rest the pointer here to bring this panel out; F6 does so by key</source>
+        <source>Rest the pointer here to bring this panel out, or press F6</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6030,7 +6030,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/transport_bar.py"/>
+        <location filename="ui/dialogs/finding.py"/>
         <source>Set tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6427,6 +6427,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/commands/fit.py"/>
         <source>Song takes recording tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/finding.py"/>
+        <source>Song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10108,6 +10113,11 @@ its first hit already has this line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/finding.py"/>
+        <source>transport</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/marks.py"/>
         <source>trim to it</source>
         <translation type="unfinished"></translation>
@@ -10422,7 +10432,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/rail.py"/>
+        <location filename="ui/dialogs/finding.py"/>
         <source>{0} bpm</source>
         <translation type="unfinished"></translation>
     </message>

@@ -31,12 +31,13 @@ class Rim(QWidget):
         self._waiting.setSingleShot(True)
         self._waiting.setInterval(COMES_AFTER)
         self._waiting.timeout.connect(side.come_out)
-        self.setToolTip(tr("Rest the pointer here to bring this panel out; F6 does so by key"))
 
     def enterEvent(self, _event: QEnterEvent) -> None:
+        self.side.view.hint(tr("Rest the pointer here to bring this panel out, or press F6"))
         self._waiting.start()
 
     def leaveEvent(self, _event: QEvent) -> None:
+        self.side.view.hint("")
         self._waiting.stop()
 
     def mousePressEvent(self, _event: QMouseEvent) -> None:
