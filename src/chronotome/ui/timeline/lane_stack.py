@@ -10,8 +10,8 @@ from chronotome.session.model import TrackId
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.context_lane import ContextLane
 
-OTHERS = 0.32
-"""Of the height, at most for all tracks but the tall one, as long as nobody drags it otherwise."""
+OTHERS = 9
+"""The weight of all tracks but the tall one beside those of its lanes, until somebody drags it otherwise."""
 LEAST = 40
 """Pixels that a lane keeps, however it is dragged."""
 
@@ -101,7 +101,8 @@ class LaneStack(QSplitter):
         self._now = now
         wanted = sum(each.wanted for each in others)
         least = sum(self._lanes[name].minimumHeight() for name in seen)
-        share = min(0.8, self.dragged.get("others", OTHERS))
+        weights = sum(self._usual[name] for name in seen)
+        share = min(0.8, self.dragged.get("others", OTHERS / (OTHERS + weights)))
         room = max(0, min(wanted, round(whole * share), whole - least))
         sizes = dict[str, float]()
         for name in seen:
