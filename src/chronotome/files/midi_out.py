@@ -40,7 +40,7 @@ def write_pattern_midi(path: Path, session: Session, take: Take) -> int:
     laid = laid_of(pattern, take.beat, take.playing.beats, session.tempo, session.rate)
     events = list[Event]()
     columns = {name: pattern.column(name)[laid.step] for name in ("slices", "loudness", "lengths", "repeats")}
-    keys, spans = _keys(kit), _spans(session, kit)
+    keys, spans, timebase = _keys(kit), _spans(session, kit), session.timebase
     for at, beat in enumerate((laid.beats - take.beat).tolist()):
         piece = int(columns["slices"][at])
         note = keys.get(piece)
@@ -49,7 +49,8 @@ def write_pattern_midi(path: Path, session: Session, take: Take) -> int:
         loud = float(columns["loudness"][at])
         velocity = max(1, min(127, round(127 * (1.0 + min(0.0, loud) / SOFTEST_DB))))
         count = max(1, int(columns["repeats"][at]))
-        length = float(columns["lengths"][at]) or spans[piece]
+        own = float(columns["lengths"][at])
+        length = own or timebase.beats_in(spans[piece], take.beat + beat)
         for number in range(count):
             start = beat + number * length / count
             end = start + max(SHORTEST / count, length / count)
@@ -79,10 +80,9 @@ def _keys(kit: Kit) -> dict[int, int]:
 
 
 def _spans(session: Session, kit: Kit) -> dict[int, float]:
-    """For how many quarter notes each slice sounds by itself."""
+    """For how many seconds each slice sounds by itself."""
     rates = {each.content: each.rate for each in session.recordings}
-    per_second = session.tempo.beats_per_minute / 60
-    return {each.id: (each.end - each.start) / rates[each.recording] * per_second for each in kit.slices}
+    return {each.id: (each.end - each.start) / rates[each.recording] for each in kit.slices}
 
 
 def _tempo_track(session: Session, first: float) -> tuple[str, list[Event], int]:

@@ -44,6 +44,7 @@ from chronotome.session.settings import (
 )
 from chronotome.session.sift import USUAL_THRESHOLD, Sift
 from chronotome.session.slices import COPY, Semitones, Slices
+from chronotome.session.timebase import Timebase
 from chronotome.units import Frames
 from chronotome.words import Named
 
@@ -542,6 +543,11 @@ class Session(Struct, frozen=True):
     def _span(self, take: Take) -> tuple[int, int]:
         start, end = self.source_at_session_rate(take)
         return take.start, take.start + end - start
+
+    @property
+    def timebase(self) -> Timebase:
+        """The song's clock."""
+        return Timebase(self.tempo, self.metre, self.rate)
 
     def frame_of(self, beat: float) -> float:
         """The session frame, with fractions, at which a beat of the song lies."""

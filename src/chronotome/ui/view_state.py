@@ -376,9 +376,10 @@ class ViewState(QObject):
         if not self.snap_follows_zoom:
             return self.snap_grid
         session = self.session
+        beat = session.beat_of(self.viewport.frame_of(self.viewport.width / 2))
         for division in (32, 16, 8):
             grid = Grid(division, Feel.STRAIGHT)
-            seconds = grid.step * 60 / session.tempo.beats_per_minute
+            seconds = grid.step * 60 / session.timebase.tempo_at(beat)
             if seconds * session.rate / self.viewport.frames_per_pixel >= FINEST_PIXELS:
                 return grid
         return Grid(4)

@@ -99,6 +99,21 @@ def move(session: Session, place: Place, ids: Ids, beats: float) -> Session:
     return place_at(session, place, {take.slices.ids[each]: float(now[each]) + by for each in at})
 
 
+def move_by_time(session: Session, place: Place, ids: Ids, seconds: float) -> Session:
+    """Move slices by as much time, each by the tempo where it is; none before the recording's start."""
+    take = clip_at(session, place).take
+    at = [] if take.slices is None else take.slices.at(ids)
+    if take.slices is None or not at:
+        return session
+    now = beats_of(session, take)
+    first = float(clock_of(session, take).beats_at(np.array([0]))[0])
+    there = session.timebase.later(now[at], seconds)
+    there += max(0.0, first - float(there.min()))
+    return place_at(
+        session, place, {take.slices.ids[each]: float(to) for each, to in zip(at, there, strict=True)}
+    )
+
+
 def copy(session: Session, place: Place, ids: Ids, beats: float, times: int = 1) -> Session:
     """Lay slices once more, or several times, each so many beats after the one before."""
     for time in range(1, times + 1):

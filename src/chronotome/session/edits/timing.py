@@ -8,11 +8,23 @@ from chronotome.session.model import Click, Follow, Session, Span, Track, replac
 
 def set_tempo(session: Session, beats_per_minute: float) -> Session:
     """One tempo for the whole song; beat one stays where it is in time."""
-    beats_per_minute = max(SLOWEST, min(FASTEST, beats_per_minute))
-    tempo = session.tempo
-    if session.is_tempo_set and tempo.is_constant and tempo.beats_per_minute == beats_per_minute:
+    return _with_tempo(session, (TempoChange(0.0, max(SLOWEST, min(FASTEST, beats_per_minute))),))
+
+
+def scale_tempo(session: Session, factor: float) -> Session:
+    """Twice as fast, half as fast: wherever it changes."""
+    changes = (
+        TempoChange(each.beat, max(SLOWEST, min(FASTEST, each.beats_per_minute * factor)))
+        for each in session.tempo.changes
+    )
+    return _with_tempo(session, tuple(changes))
+
+
+def _with_tempo(session: Session, changes: tuple[TempoChange, ...]) -> Session:
+    """Another tempo of the song, which from now on takes it from no recording."""
+    tempo, changed = session.tempo, TempoMap(changes, session.tempo.beat_one)
+    if session.is_tempo_set and tempo == changed:
         return session
-    changed = TempoMap((TempoChange(0.0, beats_per_minute),), tempo.beat_one)
     if session.is_tempo_set:
         session = replace(session, tracks=tuple(_keeping(each, tempo, changed) for each in session.tracks))
     return with_room(replace(session, tempo=changed, is_tempo_set=True, lead=None))

@@ -12,7 +12,7 @@ from chronotome.render.mix import Side
 from chronotome.session.anchors import heard_beats_of
 from chronotome.session.edits import fitting
 from chronotome.session.edits.fitting import Following, Mend
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import scale_tempo, set_beat_one, set_tempo
 from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
@@ -219,9 +219,8 @@ class FitCommands:
         )
 
     def scale_song(self, factor: float) -> None:
-        tempo = self._desk.session.tempo.beats_per_minute * factor
         words = tr("Double song tempo") if factor > 1 else tr("Halve song tempo")
-        self._apply(lambda session: set_tempo(session, tempo), words)
+        self._apply(lambda session: scale_tempo(session, factor), words)
 
     def set_bars(self, bars: float) -> None:
         """The clip is so many bars."""

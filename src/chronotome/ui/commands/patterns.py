@@ -313,11 +313,15 @@ class PatternCommands:
         )
 
     def nudge(self, milliseconds: float) -> None:
-        by = milliseconds / 1000 * self._desk.session.tempo.beats_per_minute / 60
-        self._with_steps(
-            lambda pattern, steps: lambda session: move_steps(session, pattern.id, steps, by, {}),
-            tr("Move {}"),
-        )
+        """By time, at the tempo where the first of the steps is heard first: all rounds share its places."""
+        clip, timebase = self.clip, self._desk.session.timebase
+
+        def edit(pattern: Pattern, steps: tuple[StepId, ...]) -> Edit:
+            place = min((pattern.places[at] for at in pattern.at(steps)), default=0.0)
+            by = timebase.beats_in(milliseconds / 1000, place + (0.0 if clip is None else clip.take.beat))
+            return lambda session: move_steps(session, pattern.id, steps, by, {})
+
+        self._with_steps(edit, tr("Move {}"))
 
     def by_row(self, rows: int) -> None:
         """To the slice so many keys further."""

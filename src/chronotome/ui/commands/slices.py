@@ -19,6 +19,7 @@ from chronotome.session.edits.hits import (
     delete,
     glue,
     move,
+    move_by_time,
     scale_time,
     shuffle,
     swap,
@@ -253,8 +254,10 @@ class SliceCommands(ShapedHits):
         self._edit("move", tr("Move {}"), lambda session, place, hits: move(session, place, hits, line - now))
 
     def nudge(self, milliseconds: float) -> None:
-        beats = milliseconds / 1000 * self._desk.session.tempo.beats_per_minute / 60
-        self._edit("move", tr("Move {}"), lambda session, place, hits: move(session, place, hits, beats))
+        seconds = milliseconds / 1000
+        self._edit(
+            "move", tr("Move {}"), lambda session, place, hits: move_by_time(session, place, hits, seconds)
+        )
 
     def swap(self) -> None:
         meant = self._meant(tr("swap"))

@@ -328,7 +328,9 @@ class TightenTray(Tray):
         if recipe.swing_of is not SwingOf.GRID:
             grid = Grid(8 if recipe.swing_of is SwingOf.EIGHTHS else 16)
         beats = 2 * grid.step * (recipe.swing / 100 - 0.5)
-        milliseconds = beats * 60000 / self.desk.session.tempo.beats_per_minute
+        session = self.desk.session
+        here = session.beat_of(self.desk.transport.position)
+        milliseconds = beats * 60000 / session.timebase.tempo_at(here)
         if not milliseconds or grid.feel is not Feel.STRAIGHT:
             return ""
         decimals = 0 if milliseconds >= 10 else 1

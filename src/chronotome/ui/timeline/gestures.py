@@ -86,9 +86,8 @@ class HitDrag:
             bar, session = desk.session.metre.bar, desk.session
             lines = lines_within(beat - bar, beat + bar, desk.view.rulings, session.metre, session.tempo)
             line = float(lines.beats[np.abs(lines.beats - beat).argmin()])
-            pixels_per_beat = 60 / desk.session.tempo.beats_per_minute * desk.session.rate
-            pixels_per_beat /= desk.view.viewport.frames_per_pixel
-            if abs(line - beat) * pixels_per_beat <= ON_LINE_PIXELS:
+            apart = abs(session.frame_of(line) - session.frame_of(beat))
+            if apart <= ON_LINE_PIXELS * desk.view.viewport.frames_per_pixel:
                 beat = line
         self._draft(beat, is_free=is_free)
 

@@ -378,7 +378,9 @@ class PatternLane(TrackLane):
         recording = session.recording_with(piece.recording)
         is_own = piece.is_reversed or pattern.column("repeats")[at] > 1
         frames = (piece.end if is_own else recording.frames) - piece.start
-        return frames / recording.rate * session.tempo.beats_per_minute / 60
+        clip = self.desk.view.clip
+        beat = pattern.places[at] + (0.0 if clip is None else clip.take.beat)
+        return session.timebase.beats_in(frames / recording.rate, beat)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         shown, steps, drag = self.shown, self.steps, self.drag

@@ -74,17 +74,21 @@ def _steps(shown: Shown, patterned: Patterned, pattern: Pattern, kit: Kit, sessi
     places = {each.id: row for row, each in enumerate(kit.slices)}
     rows = np.array([places.get(each, -1) for each in pattern.slices], np.int64)[step]
     if not sounds.all():
-        lengths = np.where(sounds, lengths, _usual_lengths(session, pattern, kit)[step])
+        lengths = np.where(sounds, lengths, _usual_lengths(session, pattern, kit, step, starts))
     ends = starts + np.maximum(lengths, LEAST_SHOWN * session.rate)
     return Steps(pattern, kit, step, turn, starts, ends, sounds, rows)
 
 
-def _usual_lengths(session: Session, pattern: Pattern, kit: Kit) -> NDArray[np.float64]:
-    """For how many session frames each step would sound."""
+def _usual_lengths(
+    session: Session, pattern: Pattern, kit: Kit, step: NDArray[np.int64], starts: NDArray[np.float64]
+) -> NDArray[np.float64]:
+    """For how many session frames each step would sound that begins at a frame."""
     rates = {each.content: each.rate for each in session.recordings}
     pieces = {each.id: (each.end - each.start) * session.rate / rates[each.recording] for each in kit.slices}
-    wanted = pattern.column("lengths") * 60 / session.tempo.beats_per_minute * session.rate
-    return np.where(wanted > 0, wanted, [pieces.get(each, 0.0) for each in pattern.slices])
+    notes, timebase = pattern.column("lengths")[step], session.timebase
+    wanted = timebase.frames_at(timebase.beats_at(starts) + notes) - starts
+    whole = np.array([pieces.get(each, 0.0) for each in pattern.slices])
+    return np.where(notes > 0, wanted, whole[step])
 
 
 def paint_steps(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:

@@ -1,0 +1,57 @@
+"""The song's clock where the tempo changes: time is time, wherever it is asked for."""
+
+import numpy as np
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from chronotome.session.edits.apart import Cuts, take_apart
+from chronotome.session.edits.hits import move_by_time
+from chronotome.session.edits.timing import scale_tempo, set_tempo
+from chronotome.session.grid import Metre, TempoChange, TempoMap
+from chronotome.session.model import replace
+from chronotome.session.timebase import Timebase
+from strategies import RATE, simple_session
+
+RISING = TempoMap((TempoChange(0.0, 90.0), TempoChange(1.0, 180.0)), 0.25)
+CLOCK = Timebase(RISING, Metre(), RATE)
+
+
+def test_the_tempo_is_that_of_a_place():
+    assert [round(CLOCK.tempo_at(beat), 9) for beat in (-5.0, 0.0, 0.99, 1.0, 40.0)] == [90, 90, 90, 180, 180]
+    assert CLOCK.later(np.array([0.5, 1.5]), 0.05).tolist() == pytest.approx([0.575, 1.65])
+    assert CLOCK.beats_in(0.1, 0.925) == pytest.approx(0.075 + 0.05 * 3)
+    assert CLOCK.seconds_in(2.0, 0.0) == pytest.approx(2 / 3 + 1 / 3)
+
+
+@given(beat=st.floats(-20, 400), seconds=st.floats(-2, 2))
+def test_later_by_seconds_is_later_by_so_many_frames(beat, seconds):
+    start, end = CLOCK.frames_at(np.array([beat, beat + CLOCK.beats_in(seconds, beat)]))
+    assert end - start == pytest.approx(seconds * RATE, abs=1e-4)
+    assert CLOCK.seconds_in(CLOCK.beats_in(seconds, beat), beat) == pytest.approx(seconds, abs=1e-9)
+
+
+def test_hits_that_are_nudged_are_as_much_later_in_any_tempo():
+    step = RATE // 4
+    session = simple_session([900, step, 4 * step, 6 * step], 8 * step)
+    session = replace(session, tempo=RISING)
+    place = session.tracks[0].id, session.tracks[0].clips[0].id
+    session = take_apart(session, place, Cuts())
+    ids = session.tracks[0].clips[0].take.slices.ids[1:]
+    moved = move_by_time(session, place, ids, 0.02)
+    before, after = (each.tracks[0].clips[0].take.slices.place_array for each in (session, moved))
+    assert np.abs(after - before - 0.02 * RATE)[1:].max() <= 1
+    assert after[0] == before[0]
+    held = move_by_time(session, place, ids, -20.0).tracks[0].clips[0].take.slices.place_array
+    assert held.min() >= 0
+    assert np.abs(np.diff(np.sort(held)) - np.diff(np.sort(before))).max() <= RATE  # together, to the start
+
+
+def test_twice_as_fast_is_so_wherever_the_tempo_changes():
+    session = replace(simple_session([900], RATE), tempo=RISING, is_tempo_set=True)
+    doubled = scale_tempo(session, 2.0)
+    assert [each.beats_per_minute for each in doubled.tempo.changes] == [180.0, 360.0]
+    assert doubled.tempo.beat_one == RISING.beat_one
+    assert scale_tempo(doubled, 4.0).tempo.changes[1].beats_per_minute == 400.0
+    assert scale_tempo(session, 1.0) is session
+    assert set_tempo(session, 120.0).tempo.is_constant
