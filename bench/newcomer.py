@@ -14,6 +14,7 @@ from PySide6.QtCore import QPoint, QPointF, Qt, QTimer
 from PySide6.QtGui import QAction, QContextMenuEvent, QKeySequence, QWheelEvent
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QDialog, QLineEdit, QMenu, QWidget
+from shiboken6 import isValid
 
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
@@ -30,6 +31,8 @@ from chronotome.ui.view_state import Stage
 LEFT, NONE = Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
 ROLL_PAUSE = 40
 """Milliseconds between a dialog that opens and what is typed into it."""
+OPENS = 60
+"""Milliseconds in which a menu within a menu may open."""
 Place = tuple[float, float]
 
 
@@ -100,9 +103,12 @@ class Hand:
             popup, entry = self._offered(each)
             assert entry.isEnabled(), f"{each} is grey"
             self.gestures += 1
-            place = popup.actionGeometry(entry).center()
+            place, inner = popup.actionGeometry(entry).center(), entry.menu()
             QTest.mouseMove(popup, place)
-            QTest.mouseClick(popup, LEFT, NONE, place)
+            if inner is not None:  # it opens under the pointer by itself; a click would close it again
+                QTest.qWait(OPENS)
+            if not isinstance(inner, QMenu) or not inner.isVisible():
+                QTest.mouseClick(popup, LEFT, NONE, place)
 
     @staticmethod
     def _offered(words: str) -> tuple[QMenu, QAction]:
@@ -140,14 +146,23 @@ class Hand:
             if not isinstance(dialog, QDialog):
                 QTimer.singleShot(ROLL_PAUSE, act)
                 return
-            line = dialog.findChild(QLineEdit)
+            line = dialog.findChild(QLineEdit, "fileNameEdit") or dialog.findChild(QLineEdit)
             if words is not None and line is not None:
                 line.setFocus()
-                line.selectAll()
-                QTest.keyClicks(line, words)
-            QTest.keyClick(line or dialog, Qt.Key.Key_Return if accept else Qt.Key.Key_Escape)
+                line.setText(words)  # as if it were pasted: lists that complete it come and go as one types
+            self._confirm(dialog, line or dialog, Qt.Key.Key_Return if accept else Qt.Key.Key_Escape)
 
         QTimer.singleShot(ROLL_PAUSE, act)
+
+    def _confirm(self, dialog: QDialog, line: QWidget, key: Qt.Key) -> None:
+        """Until it is closed: a list that completes names may take the first one."""
+        if not isValid(dialog) or not dialog.isVisible():
+            return
+        QTimer.singleShot(150, lambda: self._confirm(dialog, line, key))
+        popup = QApplication.activePopupWidget()
+        if popup is not None:
+            popup.close()
+        QTest.keyClick(line, key)
 
     # Places
 
@@ -605,8 +620,18 @@ TASKS = (
 )
 
 
+def _close_all() -> None:
+    """Menus and dialogs that a failed way left."""
+    for _ in range(20):
+        left = QApplication.activePopupWidget() or QApplication.activeModalWidget()
+        if left is None:
+            return
+        left.close()
+
+
 def begin(hand: Hand, demo: Session, stage: Stage) -> None:
     """As the demo is opened, with the first track in the tall lane."""
+    _close_all()
     window, desk = hand.window, hand.window.desk
     desk.transport.stop()
     desk.preferences.keep(theme="day")
@@ -640,15 +665,6 @@ def run(hand: Hand, task: Task, way: Do, demo: Session) -> int:
     raise AssertionError(f"not done: {task.wanted}")
 
 
-def _close_all() -> None:
-    """Menus and dialogs that a failed way left."""
-    for _ in range(20):
-        left = QApplication.activePopupWidget() or QApplication.activeModalWidget()
-        if left is None:
-            return
-        left.close()
-
-
 def counted(folder: Path, only: str = "") -> list[tuple[str, int | None, int | None]]:
     """What is wanted, and the gestures by mouse and by keys; None where it was not done, and says why."""
     application()
@@ -670,6 +686,7 @@ def counted(folder: Path, only: str = "") -> list[tuple[str, int | None, int | N
                 print(f"{task.wanted}, {name}: {type(error).__name__} {error}", file=sys.stderr)
                 _close_all()
         rows.append((task.wanted, counts[0], counts[1]))
+        print(f"| {task.wanted} | {counts[0] or '-'} | {counts[1] or '-'} |", flush=True)
     window.desk.store.mark_saved(window.desk.store.history.session)
     window.close()
     window.deleteLater()
@@ -678,10 +695,8 @@ def counted(folder: Path, only: str = "") -> list[tuple[str, int | None, int | N
 
 def main(only: str = "") -> int:
     with TemporaryDirectory() as folder:
+        print("| wanted | by mouse | by keys |\n|---|---|---|")
         rows = counted(Path(folder), only)
-    print("| wanted | by mouse | by keys |\n|---|---|---|")
-    for wanted, mouse, keys in rows:
-        print(f"| {wanted} | {mouse or '-'} | {keys or '-'} |")
     return sum(mouse is None or keys is None for _, mouse, keys in rows)
 
 
