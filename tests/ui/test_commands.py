@@ -207,8 +207,8 @@ def test_what_is_exported_is_finished_as_the_tray_says(at_work, tmp_path):
     tray.span.choose(1)
     tray.aim.choose(1)
     at_work.settle()
-    assert tray.dither.isVisible()
-    assert tray.closes.isVisible()
+    assert tray.dither.isEnabled()
+    assert tray.closes.isEnabled()
     assert tray.level.value == -1.0
     tray.rate.setCurrentText("44.1 kHz")
     tray.closes.click()
@@ -218,18 +218,18 @@ def test_what_is_exported_is_finished_as_the_tray_says(at_work, tmp_path):
     assert (rate, len(samples)) == (44100, 2 * 44100)
     assert 20 * np.log10(np.abs(samples).max()) == pytest.approx(-1.0, abs=0.01)
 
-    assert not tray.tail.isVisible()
+    assert not tray.tail.isEnabled()
     tray.closes.click()
     tray.tail.set_value(0.5)
-    assert tray.tail.isVisible()
+    assert tray.tail.isEnabled()
     tray.export(tmp_path / "rings.wav")
     at_work.settle()
     assert len(soundfile.read(tmp_path / "rings.wav")[0]) == 2.5 * 44100
 
     tray.kind.choose(3)
     at_work.settle()
-    assert not tray.precision.isVisible()
-    assert not tray.dither.isVisible()
+    assert not tray.precision.isEnabled()
+    assert not tray.dither.isEnabled()
     assert tray.about.text().startswith("limited to 48 kHz")
     tray.kind.choose(0)
     tray.export_stems(tmp_path / "stems")

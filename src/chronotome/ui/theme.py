@@ -244,6 +244,9 @@ def style_sheet(theme: Theme) -> str:
     QFileDialog QToolButton {{ background: {t.paper}; border: 1px solid {t.rule}; border-radius: 6px;
         padding: 3px; }}
     QCheckBox {{ color: {t.ink}; spacing: 8px; }}
+    QCheckBox:disabled {{ color: {t.faint_ink}; }}
+    QCheckBox::indicator:disabled, QCheckBox::indicator:checked:disabled {{ border-color: {t.strong_rule};
+        background: {t.panel}; }}
     QCheckBox::indicator {{ width: 13px; height: 13px; border: 1px solid {t.soft_ink}; border-radius: 3px;
         background: {t.paper}; }}
     QCheckBox::indicator:checked {{ background: {t.ink}; border-color: {t.ink};

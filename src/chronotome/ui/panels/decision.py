@@ -323,6 +323,7 @@ class DecisionBar(QWidget):
             self.setAccessibleName(self.decision.sentence)
             for widget in (self, self.words):
                 widget.setToolTip(tip(self.decision.sentence))
+            self._row.activate()
 
     def resizeEvent(self, event: QResizeEvent) -> None:
         """A narrow window gives it the room beneath the headers too."""

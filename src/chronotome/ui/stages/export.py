@@ -94,10 +94,9 @@ class ExportTray(Tray):
         self.aim.chosen.connect(self._on_aim)
         self.row(tr("Level")).addWidget(self.aim, 1)
         self.level = ValueSlider(view, tr("Target level"), -36, 0, self._level_words, step=0.5, usual=-1.0)
-        self.add(self.level)
         self.tail = ValueSlider(view, tr("Tail length"), 0, MOST_TAIL, _seconds, step=0.1, usual=0)
         self.tail.setToolTip(tr("Export this much of the tail after the loop"))
-        self.add(self.tail)
+        self.beside(self.level, self.tail)
         self.dither = QCheckBox(tr("Dither"))
         self.dither.setChecked(True)
         self.dither.setToolTip(tr("Add noise to hide rounding to 16 bits"))
@@ -191,11 +190,14 @@ class ExportTray(Tray):
         self._show_proof(self.desk.proving.proof)
         for button in (self.write, self.stems):
             button.setEnabled(bool(session.tracks))
-        self.precision.setVisible(len(CHOICES[self.kind.index][1]) > 1)
-        self.dither.setVisible(self.encoding.subtype == "PCM_16")
-        self.level.setVisible(AIMS[self.aim.index] is not Aim.NOTHING)
-        self.tail.setVisible(self.span.index == 1 and not self.closes.isChecked())
-        self.closes.setVisible(self.span.index == 1 and session.loop is not None)
+        is_loop = self.span.index == 1 and session.loop is not None
+        self.precision.setEnabled(
+            len(CHOICES[self.kind.index][1]) > 1
+        )  # grey, so that buttons keep their place
+        self.dither.setEnabled(self.encoding.subtype == "PCM_16")
+        self.level.setEnabled(AIMS[self.aim.index] is not Aim.NOTHING)
+        self.tail.setEnabled(is_loop and not self.closes.isChecked())
+        self.closes.setEnabled(is_loop)
         self.span.setEnabled(session.loop is not None)
         self.span.set_index(int(self._wants_loop and session.loop is not None))
 
