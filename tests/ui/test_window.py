@@ -13,7 +13,8 @@ from chronotome.files.places import Settings
 from chronotome.render.mix import Side
 from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import rename
-from chronotome.session.grid import Grid
+from chronotome.session.grid import Grid, TempoChange, TempoMap
+from chronotome.session.model import replace
 from chronotome.session.targets import Reason
 from chronotome.session.tighten import targets_of
 from chronotome.ui.application import build
@@ -385,3 +386,14 @@ def test_what_sounded_stays_in_sight_at_the_end_and_one_key_loops_all_of_it(at_w
     assert (loop.start, loop.end) == (0.0, 8.0)
     at_work.press(Qt.Key.Key_L)
     assert not at_work.session.is_looping
+
+
+def test_the_tempo_shown_is_that_of_the_playhead(at_work):
+    changing = TempoMap((TempoChange(0.0, 120.0), TempoChange(4.0, 90.0)), 0.025)
+    at_work.desk.store.apply(lambda s: replace(s, tempo=changing), "Tempo")
+    tempo, transport = at_work.window.transport.tempo, at_work.desk.transport
+    for beat, words in ((3.9, "120.00"), (4.1, "90.00"), (0.0, "120.00")):
+        transport.go_to(at_work.session.frame_of(beat) + 1)
+        assert tempo.text() == words
+    at_work.window.actions_table.run("double")
+    assert [each.beats_per_minute for each in at_work.session.tempo.changes] == [240.0, 180.0]

@@ -41,7 +41,8 @@ def groove_of(  # noqa: PLR0917 - what is asked for
         beats = targets.fitted_beats
         chosen &= (beats >= span[0] - grid.step / 2) & (beats < span[1] - grid.step / 2)
     chosen &= np.isin(np.arange(len(targets)), targets.leads)
-    name, tempo = track.name, session.tempo.beats_per_minute
+    where = float(targets.fitted_beats[chosen].mean()) if chosen.any() else 0.0
+    name, tempo = track.name, session.timebase.tempo_at(where)
     like = Groove(0, name, grid, bars, session.metre, (), tempo)
     return taken(
         targets.fitted[chosen] / session.rate,

@@ -207,12 +207,13 @@ class TransportBar(QWidget):
     def _on_moved(self, frame: float) -> None:
         session = self._desk.session
         seconds = frame / session.rate
-        self.bar.setText(position_words(session.tempo.beat_of(seconds), session.metre))
+        beat = session.tempo.beat_of(seconds)
+        self.bar.setText(position_words(beat, session.metre))
         self.clock.setText(clock(seconds))
+        self.tempo.show_text(plain(session.timebase.tempo_at(beat), 2))
 
     def _show(self) -> None:
         session, theme, transport = self._desk.session, self._desk.view.theme, self._desk.transport
-        self.tempo.show_text(plain(session.tempo.beats_per_minute, 2))
         metre = (session.metre.beats, session.metre.unit)
         self.metre.setCurrentIndex(METRES.index(metre) if metre in METRES else -1)
         self._buttons["loop"].setChecked(session.is_looping)
