@@ -5,9 +5,12 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.apart import Cuts, take_apart
+from chronotome.session.edits.fitting import Following, set_following
 from chronotome.session.edits.hits import move_by_time
-from chronotome.session.edits.timing import scale_tempo, set_tempo
+from chronotome.session.edits.timing import remove_tempo_change, scale_tempo, set_tempo, set_tempo_from
+from chronotome.session.fit import Fit
 from chronotome.session.grid import Metre, TempoChange, TempoMap
 from chronotome.session.model import replace
 from chronotome.session.timebase import Timebase
@@ -55,3 +58,40 @@ def test_twice_as_fast_is_so_wherever_the_tempo_changes():
     assert scale_tempo(doubled, 4.0).tempo.changes[1].beats_per_minute == 400.0
     assert scale_tempo(session, 1.0) is session
     assert set_tempo(session, 120.0).tempo.is_constant
+
+
+def test_a_tempo_is_set_from_a_beat_on_and_taken_away_again():
+    session = set_tempo(simple_session([900], 20 * RATE), 120.0)
+    slower = set_tempo_from(session, 8.0, 100.0)
+    faster = set_tempo_from(slower, 16.0, 150.0)
+    assert [(each.beat, each.beats_per_minute) for each in faster.tempo.changes] == [
+        (0, 120),
+        (8, 100),
+        (16, 150),
+    ]
+    assert faster.frame_of(8.0) == session.frame_of(8.0)
+    assert faster.timebase.seconds_in(8.0, 8.0) == pytest.approx(4.8)
+    again = set_tempo_from(faster, 8.0, 90.0)
+    assert [each.beats_per_minute for each in again.tempo.changes] == [120, 90, 150]
+    assert remove_tempo_change(faster, 15.9).tempo == set_tempo_from(session, 16.0, 150.0).tempo
+    assert remove_tempo_change(faster, 7.9) is faster
+    assert remove_tempo_change(remove_tempo_change(faster, 99.0), 99.0).tempo == session.tempo
+
+
+def test_a_followed_take_lands_on_the_beats_of_a_song_that_slows_down():
+    """From 120 to 96 over four bars: every hit is heard on its beat, whichever row it lies in."""
+    step = RATE // 2
+    session = simple_session([step * at + 600 for at in range(16)], 16 * step + 600)
+    track = session.tracks[0].id
+    recording = replace(session.recordings[0], fit=Fit(tempo=120.0, beat_one=600))
+    session = replace(session, recordings=(recording,))
+    session = set_following(set_tempo(session, 120.0), track, Following.RECORDING)
+    for beat, tempo in ((4.0, 112.0), (8.0, 104.0), (12.0, 96.0)):
+        session = set_tempo_from(session, beat, tempo)
+    take = session.tracks[0].clips[0].take
+    heard = anchors_of(session, session.tracks[0], take).heard_at(
+        np.array(recording.onsets.frames, np.float64)
+    )
+    beats = session.timebase.beats_at(heard)
+    assert np.abs(beats - np.round(beats)).max() < 1e-3
+    assert np.diff(np.round(beats)).tolist() == [1] * 15

@@ -6,6 +6,7 @@ import numpy as np
 import pytest
 import soundfile
 from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QInputDialog
 
 from chronotome.session.edits.fitting import Following, bars_in, following_of
 from chronotome.session.edits.timing import set_loop
@@ -429,3 +430,25 @@ def test_the_shelf_lists_hears_in_time_and_takes_in(drifting, tmp_path):
     drifting.settle()
     assert [t.name for t in drifting.session.tracks] == ["ferry take", "quay 120bpm"]
     assert shelf.heard is None
+
+
+def test_a_tempo_is_set_at_the_playhead_seen_on_the_ruler_and_taken_away(at_work, monkeypatch):
+    table, ruler = at_work.window.actions_table, at_work.window.timeline.ruler
+    assert "tempo change" in table.missing("tempo-gone")
+    at_work.desk.transport.go_to(at_work.session.frame_of(3.9))
+    asked = []
+    monkeypatch.setattr(QInputDialog, "getDouble", lambda *given: (asked.append(given[2:4]), (96.0, True))[1])
+    plain = ruler.grab().toImage()
+    at_work.press(Qt.Key.Key_T, Qt.KeyboardModifier.ControlModifier | Qt.KeyboardModifier.ShiftModifier)
+    assert asked == [("Bpm from 2.1.1 on:", 120.0)]
+    assert [(each.beat, each.beats_per_minute) for each in at_work.session.tempo.changes] == [
+        (0, 120),
+        (4, 96),
+    ]
+    assert at_work.desk.store.history.undo_label == "Tempo from 2.1.1"
+    at_work.settle()
+    x = round(ruler.x_of(at_work.session.frame_of(4.0))) + 20
+    assert ruler.grab().toImage().copy(x, 0, 30, 40) != plain.copy(x, 0, 30, 40)
+    at_work.desk.transport.go_to(at_work.session.frame_of(6.0))
+    table.run("tempo-gone")
+    assert at_work.session.tempo.is_constant

@@ -186,6 +186,8 @@ CONTEXT = {
         "rename-section",
         "loop-section",
         "-",
+        "tempo-here",
+        "tempo-gone",
         "beat-one",
         "bar-here",
         "fit",

@@ -232,7 +232,7 @@ MENUS = (
             "beat-one",
             "bar-here",
             "straighten",
-            Menu(tr("Song tempo"), ("use-measured", "halve", "double")),
+            Menu(tr("Song tempo"), ("tempo-here", "tempo-gone", LINE, "use-measured", "halve", "double")),
             Menu(
                 tr("Recording tempo"),
                 (

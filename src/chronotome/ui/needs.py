@@ -86,6 +86,10 @@ class _Here:
         return self._commands.sections.here is not None
 
     @property
+    def tempo_change(self) -> bool:
+        return self._commands.fit.has_tempo_change
+
+    @property
     def stopped(self) -> bool:
         return bool(self._desk.recordings.stopped)
 
@@ -99,7 +103,7 @@ NEEDED = (
         "track",
         tr("Needs a track. Open a recording (Ctrl+O)."),
         """template pack loop export share export-stems tempo-midi choose-all zoom-in zoom-out fit listen
-        add-section rename-track remove-track mute solo track-taller track-lower bounce-track
+        tempo-here add-section rename-track remove-track mute solo track-taller track-lower bounce-track
         grid-finer grid-coarser grid-ruler next-feel next-swing-of next-for keep-variant
         lane-drift lane-groove lane-match strength-more strength-less swing-more swing-less""",
     ),
@@ -161,6 +165,7 @@ NEEDED = (
         tr("Needs a section at the playhead. Add one (Ctrl+M)."),
         "rename-section remove-section loop-section",
     ),
+    ("tempo_change", tr("Needs a tempo change before the playhead. Set one first."), "tempo-gone"),
     ("stopped", tr("Nothing to read again. No reading was cancelled."), "read-again"),
     ("sections", tr("Needs a section. Add one (Ctrl+M)."), "next-section previous-section"),
     (

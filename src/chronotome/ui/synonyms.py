@@ -63,6 +63,7 @@ SYNONYMS = {
     "ripple-later": tr("ripple"),
     "batch": tr("batch, convert folder"),
     "shortcuts": tr("hotkeys, key bindings"),
+    "tempo-here": tr("tempo change, tempo point, ritardando, accelerando, slow down, speed up"),
     "night": tr("dark mode, night"),
     "walk": tr("tutorial, getting started"),
     "history": tr("undo list"),

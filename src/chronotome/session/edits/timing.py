@@ -1,9 +1,15 @@
 """Edits of tempo, metre, beat one, loop and click."""
 
+from operator import attrgetter
+
 from chronotome.session.anchors import extent_of
 from chronotome.session.edits.room import with_room
 from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
+from chronotome.session.limits import MOST_BEATS
 from chronotome.session.model import Click, Follow, Session, Span, Track, replace
+
+SAME_PLACE = 1e-6
+"""Quarter notes within which two changes are one."""
 
 
 def set_tempo(session: Session, beats_per_minute: float) -> Session:
@@ -18,6 +24,23 @@ def scale_tempo(session: Session, factor: float) -> Session:
         for each in session.tempo.changes
     )
     return _with_tempo(session, tuple(changes))
+
+
+def set_tempo_from(session: Session, beat: float, beats_per_minute: float) -> Session:
+    """Another tempo from a beat on, up to the next change; what was before stays."""
+    wanted = max(SLOWEST, min(FASTEST, beats_per_minute))
+    others = [each for each in session.tempo.changes if abs(each.beat - beat) > SAME_PLACE]
+    if len(others) >= MOST_BEATS:
+        return session
+    changes = sorted([*others, TempoChange(beat, wanted)], key=attrgetter("beat"))
+    return _with_tempo(session, tuple(changes))
+
+
+def remove_tempo_change(session: Session, beat: float) -> Session:
+    """The last change up to a beat goes; the first tempo of all stays."""
+    changes = session.tempo.changes
+    at = max((place for place, each in enumerate(changes) if each.beat <= beat + SAME_PLACE), default=0)
+    return session if at == 0 else _with_tempo(session, changes[:at] + changes[at + 1 :])
 
 
 def _with_tempo(session: Session, changes: tuple[TempoChange, ...]) -> Session:

@@ -12,10 +12,17 @@ from chronotome.render.mix import Side
 from chronotome.session.anchors import heard_beats_of
 from chronotome.session.edits import fitting
 from chronotome.session.edits.fitting import Following, Mend
-from chronotome.session.edits.timing import scale_tempo, set_beat_one, set_tempo
+from chronotome.session.edits.timing import (
+    remove_tempo_change,
+    scale_tempo,
+    set_beat_one,
+    set_tempo,
+    set_tempo_from,
+)
 from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
+from chronotome.session.grid import FASTEST, SLOWEST, position_words
 from chronotome.session.model import Recording, Session, Take, Track, replace
 from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.desk import Desk
@@ -217,6 +224,40 @@ class FitCommands:
                 lambda session: fitting.scale_beats(session, guide.track.id, factor), words
             )
         )
+
+    @property
+    def _line_here(self) -> float:
+        """The line of beats nearest to the playhead: tempo changes there."""
+        session = self._desk.session
+        beat = session.beat_of(self._desk.transport.position)
+        return round(beat / session.metre.beat) * session.metre.beat
+
+    @property
+    def has_tempo_change(self) -> bool:
+        """Whether the song's tempo changes at the playhead or before it."""
+        changes = self._desk.session.tempo.changes
+        return any(each.beat <= self._line_here for each in changes[1:])
+
+    def ask_tempo_here(self) -> None:
+        """The song's tempo from the playhead on, typed."""
+        beat, session = self._line_here, self._desk.session
+        now = session.timebase.tempo_at(beat)
+        where = position_words(beat, session.metre)
+        tempo, is_said = QInputDialog.getDouble(
+            QApplication.activeWindow(),
+            tr("Set tempo here"),
+            tr("Bpm from {0} on:", where),
+            now,
+            SLOWEST,
+            FASTEST,
+            2,
+        )
+        if is_said:
+            self._apply(lambda each: set_tempo_from(each, beat, tempo), tr("Tempo from {0}", where))
+
+    def remove_tempo_change(self) -> None:
+        beat = self._line_here
+        self._apply(lambda each: remove_tempo_change(each, beat), tr("Remove tempo change"))
 
     def scale_song(self, factor: float) -> None:
         words = tr("Double song tempo") if factor > 1 else tr("Halve song tempo")

@@ -8,6 +8,7 @@ from chronotome.session.edits.timing import set_loop
 from chronotome.session.grid import nearest_lines
 from chronotome.session.model import Session
 from chronotome.session.targets import Reason
+from chronotome.ui.controls.figures import plain
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, is_free, take_hit
@@ -48,6 +49,7 @@ class Ruler(TrackLane):
         painter.fillRect(content, colour(theme.paper))
         self._paint_loop(painter)
         self._paint_numbers(painter, content)
+        self._paint_tempo(painter)
         self._paint_markers(painter)
         x = self.x_of(self.desk.transport.position)
         painter.setPen(Qt.PenStyle.NoPen)
@@ -84,6 +86,30 @@ class Ruler(TrackLane):
             words = f"{bar + 1}" if is_bar else f"{bar + 1}.{rest + 1}"
             if x + 5 + painter.fontMetrics().horizontalAdvance(words) <= self.width():
                 painter.drawText(QPointF(x + 5, 17), words.replace("-", "−"))
+
+    def _paint_tempo(self, painter: QPainter) -> None:
+        """Where the song's tempo changes, the new one; where changes are many, those that have room."""
+        session, theme = self.desk.session, self.desk.view.theme
+        changes = session.tempo.changes[1:]
+        if not changes:
+            return
+        beats = np.array([each.beat for each in changes])
+        xs, free = self.xs_of(session.tempo.seconds_at(beats) * session.rate), 0.0
+        seen = np.flatnonzero((xs > HEADER - 60) & (xs < self.width()))
+        painter.setFont(figure_font(9, 500))
+        for at in seen.tolist():
+            words, x = f"♩ {plain(changes[at].beats_per_minute, 1)}", float(xs[at])
+            if x < free:
+                continue
+            wide = painter.fontMetrics().horizontalAdvance(words) + 8.0
+            box = QRectF(x, HEIGHT - 15, wide, 13)
+            painter.setPen(QPen(colour(theme.accent), 1))
+            painter.drawLine(QPointF(x, 0), QPointF(x, HEIGHT))
+            painter.setBrush(colour(theme.card))
+            painter.drawRoundedRect(box, 3, 3)
+            painter.setPen(colour(theme.ink))
+            painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
+            free = x + wide + 2
 
     def _paint_markers(self, painter: QPainter) -> None:
         shown, theme = self.shown, self.desk.view.theme
