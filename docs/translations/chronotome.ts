@@ -814,6 +814,11 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Bpm from {0} on:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>Buffer size (samples)</source>
         <translation type="unfinished"></translation>
@@ -3696,6 +3701,11 @@ Selected hits change together.</source>
     </message>
     <message>
         <location filename="ui/needs.py"/>
+        <source>Needs a tempo change before the playhead. Set one first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/needs.py"/>
         <source>Needs a track with a recording. Open one (Ctrl+O).</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5066,6 +5076,11 @@ Selected hits change together.</source>
     </message>
     <message>
         <location filename="ui/action_table.py"/>
+        <source>Remove tempo change</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
         <source>Remove track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6040,6 +6055,16 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Set tempo here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Set tempo here…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/fit.py"/>
         <source>Set tempo map detail</source>
         <translation type="unfinished"></translation>
@@ -6852,6 +6877,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/dialogs/batch.py"/>
         <source>Tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Tempo from {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9944,6 +9974,11 @@ the hit stays inside, {0:.0f} ms before</source>
     <message>
         <location filename="ui/timeline/told.py"/>
         <source>target {0}, {1}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>tempo change, tempo point, ritardando, accelerando, slow down, speed up</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -25,6 +25,8 @@ MARKER_ZONE = 12
 CLOSEST_LABELS = 44
 SMALLEST_DRAG = 4
 CLOSEST_MARKERS = 9
+BESIDE_NUMBER = 24.0
+"""Pixels of the number of the bar, beside which a tempo that begins there is told."""
 
 
 class Ruler(TrackLane):
@@ -102,14 +104,14 @@ class Ruler(TrackLane):
             if x < free:
                 continue
             wide = painter.fontMetrics().horizontalAdvance(words) + 8.0
-            box = QRectF(x, HEIGHT - 15, wide, 13)
+            box = QRectF(x + BESIDE_NUMBER, 5, wide, 13)
             painter.setPen(QPen(colour(theme.accent), 1))
             painter.drawLine(QPointF(x, 0), QPointF(x, HEIGHT))
             painter.setBrush(colour(theme.card))
             painter.drawRoundedRect(box, 3, 3)
             painter.setPen(colour(theme.ink))
             painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
-            free = x + wide + 2
+            free = x + BESIDE_NUMBER + wide + 2
 
     def _paint_markers(self, painter: QPainter) -> None:
         shown, theme = self.shown, self.desk.view.theme
