@@ -2440,6 +2440,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>From {0} at {1}. Bpm at {2}:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/action_table.py"/>
         <source>Full screen</source>
         <translation type="unfinished"></translation>
@@ -4847,6 +4852,21 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/commands/shaping.py"/>
         <source>Ramp</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Ramp tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Ramp tempo over loop…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/fit.py"/>
+        <source>Ramp tempo to {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -9,7 +9,13 @@ from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.apart import Cuts, take_apart
 from chronotome.session.edits.fitting import Following, set_following
 from chronotome.session.edits.hits import move_by_time
-from chronotome.session.edits.timing import remove_tempo_change, scale_tempo, set_tempo, set_tempo_from
+from chronotome.session.edits.timing import (
+    ramp_tempo,
+    remove_tempo_change,
+    scale_tempo,
+    set_tempo,
+    set_tempo_from,
+)
 from chronotome.session.fit import Fit
 from chronotome.session.grid import Metre, TempoChange, TempoMap
 from chronotome.session.model import replace
@@ -76,6 +82,17 @@ def test_a_tempo_is_set_from_a_beat_on_and_taken_away_again():
     assert remove_tempo_change(faster, 15.9).tempo == set_tempo_from(session, 16.0, 150.0).tempo
     assert remove_tempo_change(faster, 7.9) is faster
     assert remove_tempo_change(remove_tempo_change(faster, 99.0), 99.0).tempo == session.tempo
+
+
+def test_a_ramp_goes_evenly_from_one_tempo_to_another_and_holds():
+    session = set_tempo_from(set_tempo(simple_session([900], 20 * RATE), 120.0), 6.0, 60.0)
+    ramped = ramp_tempo(session, 12.0, 4.0, 80.0)
+    tempi = [ramped.timebase.tempo_at(beat) for beat in (3.9, 4.0, 7.0, 11.0, 12.0, 99.0)]
+    assert tempi == pytest.approx([120.0, 117.5, 102.5, 82.5, 80.0, 80.0])
+    beats = np.linspace(4.0, 12.0, 100_001)
+    exact = np.trapezoid(60 / (120 - 5 * (beats - 4)), beats)
+    assert ramped.timebase.seconds_in(8.0, 4.0) == pytest.approx(exact, rel=1e-3)
+    assert ramp_tempo(ramped, 4.0, 12.0, 80.0).tempo.changes[-1] == ramped.tempo.changes[-1]
 
 
 def test_a_followed_take_lands_on_the_beats_of_a_song_that_slows_down():

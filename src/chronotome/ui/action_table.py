@@ -358,6 +358,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("straighten", tr("Straighten tempo"), "G", fit.straighten),
         Entry("use-measured", tr("Copy tempo to song"), "U", fit.use_measured),
         Entry("tempo-here", tr("Set tempo here…"), "Ctrl+Shift+T", fit.ask_tempo_here),
+        Entry("tempo-ramp", tr("Ramp tempo over loop…"), "", fit.ask_tempo_ramp),
         Entry("tempo-gone", tr("Remove tempo change"), "", fit.remove_tempo_change),
         Entry("halve", tr("Halve song tempo"), "", lambda: fit.scale_song(0.5)),
         Entry("double", tr("Double song tempo"), "", lambda: fit.scale_song(2.0)),

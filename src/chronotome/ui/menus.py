@@ -232,7 +232,10 @@ MENUS = (
             "beat-one",
             "bar-here",
             "straighten",
-            Menu(tr("Song tempo"), ("tempo-here", "tempo-gone", LINE, "use-measured", "halve", "double")),
+            Menu(
+                tr("Song tempo"),
+                ("tempo-here", "tempo-ramp", "tempo-gone", LINE, "use-measured", "halve", "double"),
+            ),
             Menu(
                 tr("Recording tempo"),
                 (

@@ -159,7 +159,7 @@ NEEDED = (
         """write-groove keep-groove smooth-groove mirror-groove rotate-back rotate-on groove-1 groove-2
         groove-4 remove-groove""",
     ),
-    ("loop", tr("Needs a loop. Drag over the ruler."), "pull-loop hear-join own-recording"),
+    ("loop", tr("Needs a loop. Drag over the ruler."), "pull-loop hear-join own-recording tempo-ramp"),
     (
         "section",
         tr("Needs a section at the playhead. Add one (Ctrl+M)."),

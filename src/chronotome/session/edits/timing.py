@@ -36,6 +36,26 @@ def set_tempo_from(session: Session, beat: float, beats_per_minute: float) -> Se
     return _with_tempo(session, tuple(changes))
 
 
+def ramp_tempo(session: Session, start: float, end: float, beats_per_minute: float) -> Session:
+    """From the tempo at a beat evenly to another one at a later beat, which holds from there on.
+
+    Each beat of the metre between them has one tempo: that of its middle.
+    """
+    start, end = min(start, end), max(start, end)
+    wanted, beat = max(SLOWEST, min(FASTEST, beats_per_minute)), session.metre.beat
+    count = max(1, round((end - start) / beat))
+    others = [each for each in session.tempo.changes if not start - SAME_PLACE < each.beat < end + SAME_PLACE]
+    if count + len(others) >= MOST_BEATS:
+        return session
+    first = session.timebase.tempo_at(start)
+    steps = [
+        TempoChange(start + (end - start) * at / count, first + (wanted - first) * (at + 0.5) / count)
+        for at in range(count)
+    ]
+    changes = sorted([*others, *steps, TempoChange(end, wanted)], key=attrgetter("beat"))
+    return _with_tempo(session, tuple(changes))
+
+
 def remove_tempo_change(session: Session, beat: float) -> Session:
     """The last change up to a beat goes; the first tempo of all stays."""
     changes = session.tempo.changes

@@ -13,6 +13,7 @@ from chronotome.session.anchors import heard_beats_of
 from chronotome.session.edits import fitting
 from chronotome.session.edits.fitting import Following, Mend
 from chronotome.session.edits.timing import (
+    ramp_tempo,
     remove_tempo_change,
     scale_tempo,
     set_beat_one,
@@ -254,6 +255,25 @@ class FitCommands:
         )
         if is_said:
             self._apply(lambda each: set_tempo_from(each, beat, tempo), tr("Tempo from {0}", where))
+
+    def ask_tempo_ramp(self) -> None:
+        """From the tempo at the loop's start evenly to one at its end, typed."""
+        session, loop = self._desk.session, self._desk.session.loop
+        if loop is None:
+            return
+        start, end = (position_words(beat, session.metre) for beat in (loop.start, loop.end))
+        now = session.timebase.tempo_at(loop.end)
+        words = tr(
+            "From {0} at {1}. Bpm at {2}:", plain(session.timebase.tempo_at(loop.start), 2), start, end
+        )
+        tempo, is_said = QInputDialog.getDouble(
+            QApplication.activeWindow(), tr("Ramp tempo"), words, now, SLOWEST, FASTEST, 2
+        )
+        if is_said:
+            self._apply(
+                lambda each: ramp_tempo(each, loop.start, loop.end, tempo),
+                tr("Ramp tempo to {0}", plain(tempo, 2)),
+            )
 
     def remove_tempo_change(self) -> None:
         beat = self._line_here
