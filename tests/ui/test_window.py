@@ -395,5 +395,9 @@ def test_the_tempo_shown_is_that_of_the_playhead(at_work):
     for beat, words in ((3.9, "120.00"), (4.1, "90.00"), (0.0, "120.00")):
         transport.go_to(at_work.session.frame_of(beat) + 1)
         assert tempo.text() == words
+    transport.go_to(at_work.session.frame_of(5.0))
+    at_work.type_into(tempo, "100")
+    assert [each.beats_per_minute for each in at_work.session.tempo.changes] == [120.0, 100.0]
+    at_work.desk.store.undo()
     at_work.window.actions_table.run("double")
     assert [each.beats_per_minute for each in at_work.session.tempo.changes] == [240.0, 180.0]

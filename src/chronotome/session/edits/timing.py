@@ -36,6 +36,15 @@ def set_tempo_from(session: Session, beat: float, beats_per_minute: float) -> Se
     return _with_tempo(session, tuple(changes))
 
 
+def set_tempo_at(session: Session, beat: float, beats_per_minute: float) -> Session:
+    """Another tempo at a beat: from the change before it to the next one; all through where none was set."""
+    tempo = session.tempo
+    if tempo.is_constant or session.lead is not None:
+        return set_tempo(session, beats_per_minute)
+    before = [each.beat for each in tempo.changes if each.beat <= beat + SAME_PLACE]
+    return set_tempo_from(session, before[-1] if before else tempo.changes[0].beat, beats_per_minute)
+
+
 def ramp_tempo(session: Session, start: float, end: float, beats_per_minute: float) -> Session:
     """From the tempo at a beat evenly to another one at a later beat, which holds from there on.
 

@@ -20,7 +20,7 @@ from PySide6.QtWidgets import (
 )
 
 from chronotome.session.check import NOTHING
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.timing import set_tempo_at
 from chronotome.session.grid import FASTEST, SLOWEST, position_words
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
@@ -74,7 +74,10 @@ class SongTempo:
         return value, tr("{0} bpm", plain(value, 2))
 
     def put(self, value: float) -> None:
-        self._desk.store.apply(lambda session: set_tempo(session, value), tr("Set tempo"))
+        frame = self._desk.transport.position
+        self._desk.store.apply(
+            lambda session: set_tempo_at(session, session.beat_of(frame), value), tr("Set tempo")
+        )
 
 
 class Item(NamedTuple):
@@ -192,7 +195,8 @@ def findable(desk: Desk, commands: Commands, table: Actions, beside: "Finds") ->
         for slider, words in beside.sliders()
     ]
     tempo = SongTempo(desk)
-    words = tempo.near(session.tempo.beats_per_minute)[1]
+    here = session.beat_of(desk.transport.position)
+    words = tempo.near(session.timebase.tempo_at(here))[1]
     items.append(Item(tr("Song tempo"), tr("transport"), words, beside.type_tempo, slider=tempo))
     items += [Item(name, tr("setting"), "", partial(beside.edit_preferences, name)) for name in ROWS]
     items += [Item(track.name, tr("track"), "", partial(view.focus, track.id)) for track in session.tracks]

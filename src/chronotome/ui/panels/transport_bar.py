@@ -13,7 +13,7 @@ from PySide6.QtWidgets import (
 
 from chronotome.render.mix import Side
 from chronotome.session.edits.fitting import led
-from chronotome.session.edits.timing import set_metre, set_tempo
+from chronotome.session.edits.timing import set_metre, set_tempo_at
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, beat_in, position_words
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.field import Field
@@ -242,7 +242,10 @@ class TransportBar(QWidget):
     def _on_tempo(self, text: str) -> None:
         tempo = number_in(text) or 0.0
         if SLOWEST <= tempo <= FASTEST:
-            self._desk.store.apply(lambda session: set_tempo(session, tempo), tr("Set tempo"))
+            frame = self._desk.transport.position
+            self._desk.store.apply(
+                lambda session: set_tempo_at(session, session.beat_of(frame), tempo), tr("Set tempo")
+            )
         else:
             self._desk.say(
                 tr("The tempo “{0}” is invalid. Enter {1:.0f} to {2:.0f} bpm.", text, SLOWEST, FASTEST)
