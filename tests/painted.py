@@ -47,13 +47,16 @@ def begin() -> None:
     QPainter.drawText = _record  # type: ignore[method-assign, assignment]
 
 
+def forget() -> None:
+    """What was written before."""
+    _written.clear()
+
+
 def faults(widgets: list[QWidget]) -> Iterator[tuple[str, ...]]:
-    """Of those that are ours, painted once more."""
+    """Of those that are ours, as far as they were painted since."""
     for widget in widgets:
         if not type(widget).__module__.startswith("chronotome"):
             continue
-        _written.pop(widget, None)
-        widget.repaint()
         texts, name = list(_written.pop(widget, {}).values()), type(widget).__name__
         room = QRectF(widget.rect()).adjusted(-1, -4, 1, 4)
         for text, place, is_cut in texts:

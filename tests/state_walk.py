@@ -254,6 +254,8 @@ def faults(window: MainWindow, size: tuple[int, int]) -> Iterator[tuple[str, ...
     yield from scrolled(seen, size)
     yield from misplaced(window, controls)
     if LANGUAGE == "en" and size in PAINTED:
+        painted.forget()
+        window.repaint()
         yield from painted.faults(seen)
 
 
