@@ -20,7 +20,7 @@ from chronotome.session.edits.patterns import shape_steps
 from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.shaping import set_scatter
 from chronotome.session.edits.tightening import Scope, move_hit, set_recipe, set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
+from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo, set_tempo_from
 from chronotome.session.edits.tracks import set_level, set_moving
 from chronotome.session.grid import Grid
 from chronotome.session.model import Hush
@@ -251,6 +251,9 @@ def fits(person, first):
         few.setattr(wave_lane, "MOST_NOTCHES", 3)
         yield "more notches than can be told apart"
     view.show_stage(Stage.TIGHTEN)
+    store.apply(lambda s: set_tempo_from(s, 2.0, 110.0), "Tempo")
+    yield "a tempo that changes"
+    store.undo()
     with pytest.MonkeyPatch.context() as few:
         few.setattr(drift_lane, "MOST_MARKS", 3)
         yield "more hits than have room for large marks"
