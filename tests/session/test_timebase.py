@@ -81,6 +81,8 @@ def test_a_tempo_is_set_from_a_beat_on_and_taken_away_again():
     assert [each.beats_per_minute for each in again.tempo.changes] == [120, 90, 150]
     assert remove_tempo_change(faster, 15.9).tempo == set_tempo_from(session, 16.0, 150.0).tempo
     assert remove_tempo_change(faster, 7.9) is faster
+    pickup = set_tempo_from(session, -4.0, 60.0)
+    assert [pickup.timebase.tempo_at(beat) for beat in (-9.0, -4.0, -0.1, 0.0)] == [120.0, 60.0, 60.0, 120.0]
     assert remove_tempo_change(remove_tempo_change(faster, 99.0), 99.0).tempo == session.tempo
 
 

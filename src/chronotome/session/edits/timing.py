@@ -32,6 +32,8 @@ def set_tempo_from(session: Session, beat: float, beats_per_minute: float) -> Se
     others = [each for each in session.tempo.changes if abs(each.beat - beat) > SAME_PLACE]
     if len(others) >= MOST_BEATS:
         return session
+    if beat < session.tempo.changes[0].beat - SAME_PLACE:  # before the first change its tempo held
+        others.append(TempoChange(beat - 1.0, session.tempo.changes[0].beats_per_minute))
     changes = sorted([*others, TempoChange(beat, wanted)], key=attrgetter("beat"))
     return _with_tempo(session, tuple(changes))
 
