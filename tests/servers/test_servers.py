@@ -96,17 +96,13 @@ def run(tmp_path, monkeypatch):
 def test_frames_arrive_as_they_are_and_a_server_that_dies_and_comes_back_plays_on(run, kind):
     running = run(kind).begin()
     running.plays(numbered(4 * RATE))
-    recorder, before = running.server.recorder(), running.player.state().dropouts
+    recorder = running.server.recorder()
     running.player.play(0)
     time.sleep(3.0)
     heard = numbers(recorder.end())
-    jumps = np.flatnonzero(np.diff(heard[32:]) != 1)
+    jumps = np.flatnonzero(np.diff(heard[32:]) != 1)  # of a busy machine's server or of its recorder
     assert len(heard) > RATE
     assert len(jumps) < 0.3 * len(heard)
-    if (
-        kind == "jackd"
-    ):  # what PulseAudio's and PipeWire's clients lose in the server is not always told to them
-        assert not len(jumps) or running.player.state().dropouts > before
 
     running.player.stop()
     running.player.seek(RATE)
