@@ -38,7 +38,7 @@ def long_session() -> tuple[Session, Arena, Pool]:
     for track in session.tracks:
         session = set_muted(session, track.id, False)
     places = [(track.id, clip.id) for track, clip in session.clips]
-    step = round(session.frame_of(9 * session.metre.bar) - session.frame_of(0.0))
+    step = round(session.frame_of(9 * session.metre.first.bar) - session.frame_of(0.0))
     for number in range(1, COPIES):
         session = copy(session, places, number * step)
     return session, arena, pool

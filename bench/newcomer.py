@@ -184,7 +184,7 @@ class Hand:
         return lane, float(xs[number]), float(played[number])
 
     def bar_x(self, bar: float) -> float:
-        beat = (bar - 1) * self.session.metre.bar
+        beat = (bar - 1) * self.session.metre.first.bar
         return self.window.timeline.ruler.x_of(self.session.frame_of(beat))
 
     def notch_x(self, number: int) -> float:
@@ -222,7 +222,7 @@ def _clip_chosen(hand: Hand) -> None:
 
 def _go_to_bar(hand: Hand, bar: float) -> None:
     session = hand.session
-    hand.window.desk.transport.go_to(session.frame_of((bar - 1) * session.metre.bar))
+    hand.window.desk.transport.go_to(session.frame_of((bar - 1) * session.metre.first.bar))
 
 
 def _at_bar_three(hand: Hand) -> None:

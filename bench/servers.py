@@ -16,7 +16,8 @@ from chronotome.engine.player import Player
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Lane, Mix, Side
 from chronotome.render.take_ring import TakeWord
-from chronotome.session.grid import Metre, TempoChange, TempoMap
+from chronotome.session.grid import TempoChange, TempoMap
+from chronotome.session.metre import Metre
 from sound_servers import RATE, Server, clicks, numbered, numbers, until
 
 KEYS, EVERY = 40, 0.25

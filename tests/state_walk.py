@@ -39,7 +39,7 @@ from chronotome.session.edits.sections import add_section  # noqa: E402
 from chronotome.session.edits.tightening import set_tighten  # noqa: E402
 from chronotome.session.edits.timing import set_metre, set_tempo  # noqa: E402
 from chronotome.session.edits.tracks import rename  # noqa: E402
-from chronotome.session.grid import Metre  # noqa: E402
+from chronotome.session.metre import Metre  # noqa: E402
 from chronotome.session.model import Crossover, Hush, Session, replace  # noqa: E402
 from chronotome.session.settings import Match, Moving, TightenSettings  # noqa: E402
 from chronotome.ui.application import application, build, wait_until_ready  # noqa: E402

@@ -12,7 +12,8 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit, reset_hits, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.edits.tracks import set_level, set_moving, set_muted
-from chronotome.session.grid import DIVISIONS, Feel, Grid, Metre, TempoChange, TempoMap
+from chronotome.session.grid import DIVISIONS, Feel, Grid, TempoChange, TempoMap
+from chronotome.session.metre import Metre, MetreChange, metre_map
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import Onsets, onsets_from
 from sounds import noise_hits, write
@@ -21,6 +22,13 @@ RATE = 48000
 
 grids = st.builds(Grid, st.sampled_from(DIVISIONS), st.sampled_from(Feel))
 metres = st.builds(Metre, st.integers(2, 7), st.sampled_from([4, 8]))
+metre_maps = st.builds(
+    lambda first, bars, others: metre_map(first, tuple(map(MetreChange, sorted(bars), others[: len(bars)]))),
+    metres,
+    st.sets(st.integers(1, 24), max_size=4),
+    st.lists(metres, min_size=4, max_size=4),
+)
+"""Of songs whose metre changes up to four times."""
 swings = st.floats(50, 75)
 
 

@@ -306,7 +306,7 @@ def arranged(session: Session) -> Session:
     tracks = {track.name: track.id for track in session.tracks}
 
     def frame(bar: int) -> int:
-        return round(session.tempo.seconds_of((bar - 1) * session.metre.bar) * session.rate)
+        return round(session.tempo.seconds_of((bar - 1) * session.metre.first.bar) * session.rate)
 
     def clip(name: str, number: int) -> tuple[int, int]:
         return tracks[name], session.track(tracks[name]).clips[number].id

@@ -109,7 +109,7 @@ def by_hand(window: MainWindow) -> None:
     """A span with a recipe of its own, a noise that is not heard, cut with the room's tone in gaps."""
     focus(window, "Bucket kit")
     view, tray = window.desk.view, tray_of(window)
-    bar = window.desk.session.metre.bar
+    bar = window.desk.session.metre.first.bar
     view.set_recipe_for(For.SPAN, (2 * bar, 3 * bar))
     tray.strength.settled.emit(60.0)
     run(window, "once-more")

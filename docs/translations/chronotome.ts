@@ -1034,6 +1034,11 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/tempo_in.py"/>
+        <source>Choose a MIDI file, or a JSON file exported from here.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="files/midi_out.py"/>
         <source>Choose a clip that plays a pattern.</source>
         <translation type="unfinished"></translation>
@@ -7870,7 +7875,7 @@ the song tempo</source>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
-        <source>bars, detected: {0}/{1}</source>
+        <source>bars, detected: {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7966,6 +7971,11 @@ the song tempo</source>
     <message>
         <location filename="ui/panels/groove_shelf.py"/>
         <source>built in</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/tempo_in.py"/>
+        <source>cannot be read</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8797,6 +8807,11 @@ the song tempo</source>
     <message>
         <location filename="files/shelf.py"/>
         <source>is not a readable folder</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/tempo_in.py"/>
+        <source>is not a tempo map</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10497,13 +10512,8 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/recent.py"/>
-        <source>{0} bpm, {1}</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/dialogs/information.py"/>
-        <source>{0} bpm, {1}/{2}</source>
+        <source>{0} bpm, {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -9,7 +9,8 @@ from chronotome.engine.jack_transport import NOTHING, Answer, Follower, Now
 from chronotome.engine.midi_clock import ClockIn, ClockOut, Order
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.other_rate import OtherRate, OtherRateHeard
-from chronotome.session.grid import Metre, TempoChange, TempoMap
+from chronotome.session.grid import TempoChange, TempoMap
+from chronotome.session.metre import Metre, MetreChange, metre_map
 
 RATE, BLOCK = 48000, 512
 TURNING = TempoMap((TempoChange(0.0, 90.0), TempoChange(8.0, 140.0)), 0.5)
@@ -18,7 +19,7 @@ TURNING = TempoMap((TempoChange(0.0, 90.0), TempoChange(8.0, 140.0)), 0.5)
 @pytest.fixture
 def beats():
     table = BeatTable(bytearray(TABLE_BYTES), 0)
-    table.write(TURNING, Metre(6, 8), RATE)
+    table.write(TURNING, metre_map(Metre(6, 8)), RATE)
     return table
 
 
@@ -31,8 +32,17 @@ def test_the_table_says_what_the_tempo_map_says(beats):
     assert here.share == pytest.approx(0.5)
     assert here.beats_per_minute == pytest.approx(140.0)
     assert beats.place_of(beats.frame_of(-0.5))[:2] == (0, 6)
-    beats.write(TempoMap(), Metre(), RATE)
+    beats.write(TempoMap(), metre_map(Metre()), RATE)
     assert beats.place_of(0.0).beats_per_minute == 120.0
+
+
+def test_the_table_counts_bars_over_changes_of_metre(beats):
+    metre = metre_map(Metre(), (MetreChange(2, Metre(3, 4)), MetreChange(3, Metre(7, 8))))
+    beats.write(TURNING, metre, RATE)
+    places = [beats.place_of(beats.frame_of(beat)) for beat in (-0.5, 7.0, 8.0, 11.0, 14.0, 14.5)]
+    assert [each[:2] for each in places] == [(0, 4), (2, 4), (3, 1), (4, 1), (4, 7), (5, 1)]
+    assert [each.counted for each in places] == [-4, 4, 8, 11, 11, 18]
+    assert (places[-1].beats_in_bar, places[-1].unit) == (7, 8)
 
 
 def played(clock, spans):
@@ -108,7 +118,7 @@ def test_a_machine_starts_at_its_next_tick_goes_on_at_its_place_and_stops():
 def test_what_a_machine_starts_is_as_far_on_as_it_sounds_later():
     control = Control()
     control.put(Word.RATE, RATE)
-    control.beats.write(TURNING, Metre(), RATE)
+    control.beats.write(TURNING, metre_map(Metre()), RATE)
     mixer = Mixer(control, np.zeros(8, np.float32))
     mixer.orders.append(Order(8.0, 10.0))
     mixer.process(np.zeros((BLOCK, 2), np.float32), 10.25)

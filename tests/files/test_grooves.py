@@ -19,8 +19,9 @@ from chronotome.files.grooves import (
     write_groove,
 )
 from chronotome.files.midi_in import read_midi
-from chronotome.session.grid import Feel, Grid, Metre
+from chronotome.session.grid import Feel, Grid
 from chronotome.session.groove import Groove, GrooveStep
+from chronotome.session.metre import Metre
 
 ROOT = Path(__file__).parents[2]
 steps = st.lists(

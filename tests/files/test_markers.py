@@ -25,7 +25,8 @@ from chronotome.files.tags import texts_of
 from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.fit import Fit
-from chronotome.session.grid import Metre, TempoChange, TempoMap
+from chronotome.session.grid import TempoChange, TempoMap
+from chronotome.session.metre import Metre, MetreMap
 from chronotome.session.model import Session, replace
 from sounds import noise_hits, write
 
@@ -129,7 +130,7 @@ def test_what_is_told_is_of_the_span_that_is_written():
 def test_only_what_can_be_believed_is():
     assert fit_told(Markers(120.0, "", 0.5), 1000, 400) == Fit(tempo=120.0, beat_one=399)
     assert fit_told(Markers(120.0), 1000, 400) == Fit()
-    assert metre_told(Markers(metre="7/8")) == Metre(7, 8)
+    assert metre_told(Markers(metre="7/8")) == MetreMap(Metre(7, 8))
     assert [metre_told(Markers(metre=words)) for words in ("", "0/4", "99/4", "4/3")] == [None] * 4
     assert sections_of(Markers(cues=((1.0, "a"),)), 9.0) == ()
 

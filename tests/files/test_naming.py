@@ -4,6 +4,7 @@ import json
 from pathlib import Path
 
 import numpy as np
+import msgspec
 import pytest
 import soundfile
 
@@ -91,4 +92,4 @@ def test_the_tempo_map_as_json_is_in_beats_and_seconds(tmp_path):
         {"name": "verse", "start_beat": 4.0, "end_beat": 8.0, "start_seconds": 2.25, "end_seconds": 4.25}
     ]
     kept = Path(__file__).parents[2] / "docs/tempo.schema.json"
-    assert json.loads(kept.read_text()) == schema()
+    assert json.loads(kept.read_text()) == json.loads(msgspec.json.encode(schema()))

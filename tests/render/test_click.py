@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 
 from chronotome.render.click import click_plan, click_sound, count_in
-from chronotome.session.grid import Metre
+from chronotome.session.metre import Metre
 from chronotome.session.model import Click, ClickSound, replace
 from strategies import RATE, simple_session
 
@@ -12,7 +12,7 @@ from strategies import RATE, simple_session
 @pytest.fixture
 def session():
     """120 bpm, beat one at 0, three quarters in a bar."""
-    return replace(simple_session([0], RATE), metre=Metre(3, 4))
+    return replace(simple_session([0], RATE), first_metre=Metre(3, 4))
 
 
 def test_clicks_fall_on_every_beat_to_a_bar_past_the_end_and_bars_are_accents(session):

@@ -17,7 +17,8 @@ from chronotome.engine.player import Player
 from chronotome.render.arena import Arena
 from chronotome.render.mix import CLICK, FIRST_TRACK, Lane, Mix, Side
 from chronotome.render.take_ring import TakeWord
-from chronotome.session.grid import Metre, TempoChange, TempoMap
+from chronotome.session.grid import TempoChange, TempoMap
+from chronotome.session.metre import Metre
 from sound_servers import KINDS, RATE, Server, clicks, missing, numbered, numbers, until
 
 TEMPO = TempoMap((TempoChange(0.0, 123.4),), 0.25)

@@ -13,7 +13,7 @@ from chronotome.session.edits.tracks import (
     set_solo,
     unlock,
 )
-from chronotome.session.grid import Metre
+from chronotome.session.metre import Metre
 from chronotome.session.model import Click, Recording, Session, Span, replace
 from chronotome.session.tighten import targets_of
 from chronotome.session.validity import check

@@ -28,7 +28,7 @@ from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.fit import Evidence, Fit, Measured, Pin, Reads, beat_map
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of, fitted_of
-from chronotome.session.grid import Metre
+from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import Session, replace
 from chronotome.session.tighten import targets_of
 from strategies import RATE, simple_session
@@ -278,7 +278,7 @@ def test_nothing_known_of_its_beats_nothing_follows():
 
     assert set_following(session, track_of(session), Following.RECORDING) is session
     assert straighten(session, track_of(session)) is session
-    assert beat_map(Fit(), None, Evidence(1000, RATE, np.zeros(0, np.int64), Metre())) is None
+    assert beat_map(Fit(), None, Evidence(1000, RATE, np.zeros(0, np.int64), metre_map(Metre()))) is None
 
 
 def test_a_fit_of_far_off_values_still_gives_a_map():

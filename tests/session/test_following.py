@@ -20,7 +20,8 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_tempo
 from chronotome.session.fit import BeatMap, Measured
-from chronotome.session.grid import Grid, hit_words, position_words
+from chronotome.session.grid import Grid
+from chronotome.session.metre import hit_words, position_words
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.sift import Per

@@ -7,7 +7,7 @@ from hypothesis import strategies as st
 
 from chronotome.session.edits.grooves import add_groove, groove_of, play_groove, remove_groove
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.grid import Feel, Grid, Metre, TempoChange, TempoMap, nearest_lines
+from chronotome.session.grid import Feel, Grid, TempoChange, TempoMap, nearest_lines
 from chronotome.session.groove import (
     Groove,
     GrooveStep,
@@ -19,12 +19,14 @@ from chronotome.session.groove import (
     with_step,
 )
 from chronotome.session.lines import Reach, Ruling, SwingOf, lines_of_bar, lines_over, lines_within
+from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import replace
 from chronotome.session.tighten import targets_of
-from strategies import RATE, grids, metres, simple_session, swings, tempo_maps
+from strategies import RATE, grids, metre_maps, simple_session, swings, tempo_maps
 
 STEP = RATE // 8
 LATE = [0.0, 21.0, -6.0, 12.0]
+FOUR = metre_map(Metre())
 
 
 def groove(offsets=LATE, levels=(0.0, -8.0, -3.0, -6.0), **values) -> Groove:
@@ -60,7 +62,7 @@ def offsets_of(found):
 # Lines
 
 
-@given(grids, metres, swings, st.sampled_from(SwingOf), tempo_maps(), st.floats(-40, 200))
+@given(grids, metre_maps, swings, st.sampled_from(SwingOf), tempo_maps(), st.floats(-40, 200))
 @settings(max_examples=60)
 def test_the_nearest_line_is_a_line_and_none_is_nearer(grid, metre, swing, swing_of, tempo, beat):
     lines = lines_over(beat, beat, Ruling(grid, swing, swing_of, groove(), 1.5, shift=-30.0), metre, tempo)
@@ -71,7 +73,7 @@ def test_the_nearest_line_is_a_line_and_none_is_nearer(grid, metre, swing, swing
     assert abs(lines.beats[at] - beat) == pytest.approx(np.abs(lines.beats - beat).min(), abs=1e-9)
 
 
-@given(grids, metres, st.floats(-40, 200))
+@given(grids, metre_maps, st.floats(-40, 200))
 def test_without_swing_lines_are_those_of_the_straight_grid(grid, metre, beat):
     lines = lines_over(beat, beat, Ruling(grid), metre, TempoMap())
 
@@ -106,8 +108,8 @@ def test_five_and_seven_stand_in_the_place_of_four(feel, count):
 
 def test_a_groove_moves_the_lines_by_ms_or_by_a_share_of_the_step():
     at_60 = TempoMap((TempoChange(0.0, 60.0),))
-    in_ms = lines_over(0.0, 4.0, Ruling(groove=groove(), timing=0.5, shift=4.0), Metre(), at_60)
-    scaled = lines_over(0.0, 4.0, Ruling(groove=groove(), scales=True), Metre(), at_60)
+    in_ms = lines_over(0.0, 4.0, Ruling(groove=groove(), timing=0.5, shift=4.0), FOUR, at_60)
+    scaled = lines_over(0.0, 4.0, Ruling(groove=groove(), scales=True), FOUR, at_60)
 
     at = in_ms.steps.searchsorted([0.0, 0.25, 0.5, 0.75])
     np.testing.assert_allclose(1000 * (in_ms.beats - in_ms.steps)[at], np.array(LATE) / 2 + 4.0)
@@ -115,7 +117,7 @@ def test_a_groove_moves_the_lines_by_ms_or_by_a_share_of_the_step():
 
 
 def test_between_two_steps_of_a_groove_a_line_is_as_late_as_both_in_part():
-    lines = lines_over(0.0, 1.0, Ruling(Grid(32), groove=groove()), Metre(), TempoMap())
+    lines = lines_over(0.0, 1.0, Ruling(Grid(32), groove=groove()), FOUR, TempoMap())
 
     at = lines.steps.searchsorted(0.125)
     assert (lines.beats - lines.steps)[at] * 500 == pytest.approx(10.5)
@@ -124,7 +126,7 @@ def test_between_two_steps_of_a_groove_a_line_is_as_late_as_both_in_part():
 def test_a_span_has_lines_of_its_own_and_the_rest_the_usual_ones():
     reach = Reach((Ruling(Grid(4)), Ruling(Grid(16), shift=10.0)), ((1.0, 2.0),))
 
-    lines = lines_within(0.0, 3.0, reach, Metre(), TempoMap())
+    lines = lines_within(0.0, 3.0, reach, FOUR, TempoMap())
 
     assert lines.steps.tolist() == [0.0, 1.0, 1.25, 1.5, 1.75, 2.0, 3.0]
     np.testing.assert_allclose((lines.beats - lines.steps)[1:5], 0.02)

@@ -8,13 +8,14 @@ from chronotome.dsp.onsets.crowds import first_of_crowds, strongest_within
 from chronotome.session.clock import Clock
 from chronotome.session.counting import counted_of
 from chronotome.session.edits.marks import drop_onset, keep_onset, set_sift, set_threshold
-from chronotome.session.grid import Metre, TempoChange, TempoMap
+from chronotome.session.grid import TempoChange, TempoMap
+from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import replace
 from chronotome.session.onsets import Onsets
 from chronotome.session.sift import Near, Per, Sift, sifted
 from strategies import RATE, simple_session
 
-CLOCK = Clock(0, 0.0, 1000, TempoMap((TempoChange(0.0, 60.0),)), Metre())
+CLOCK = Clock(0, 0.0, 1000, TempoMap((TempoChange(0.0, 60.0),)), metre_map(Metre()))
 """One frame is a millisecond, one beat a second."""
 
 

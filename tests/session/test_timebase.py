@@ -17,13 +17,14 @@ from chronotome.session.edits.timing import (
     set_tempo_from,
 )
 from chronotome.session.fit import Fit
-from chronotome.session.grid import Metre, TempoChange, TempoMap
+from chronotome.session.grid import TempoChange, TempoMap
+from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import replace
 from chronotome.session.timebase import Timebase
 from strategies import RATE, simple_session
 
 RISING = TempoMap((TempoChange(0.0, 90.0), TempoChange(1.0, 180.0)), 0.25)
-CLOCK = Timebase(RISING, Metre(), RATE)
+CLOCK = Timebase(RISING, metre_map(Metre()), RATE)
 
 
 def test_the_tempo_is_that_of_a_place():

@@ -6,6 +6,7 @@ from PySide6.QtCore import Qt
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.tightening import move_hit
 from chronotome.session.edits.timing import set_loop
+from chronotome.session.metre import Metre, MetreMap
 from chronotome.session.onsets import Standing
 from chronotome.session.tighten import targets_of
 from chronotome.ui.view_state import Stage
@@ -171,10 +172,11 @@ def test_renaming_and_level_in_the_tray(at_work):
 
 def test_the_metre_is_chosen_and_counts(at_work):
     box = at_work.window.transport.metre
-    box.setCurrentIndex(4)
-    box.activated.emit(4)
+    at = box.findText("6/8")
+    box.setCurrentIndex(at)
+    box.activated.emit(at)
 
-    assert (at_work.session.metre.beats, at_work.session.metre.unit) == (6, 8)
+    assert at_work.session.metre == MetreMap(Metre(6, 8))
     at_work.desk.transport.go_to(1200 + 3 * 24000)
     assert at_work.window.transport.bar.text() == "2.1.1"
 

@@ -240,7 +240,7 @@ def test_scrubbing_moves_the_playhead_and_is_heard(marking):
 
 def test_brackets_jump_by_bars(marking):
     session, seen = marking.session, []
-    bars = [session.tempo.seconds_of(bar * session.metre.bar) * session.rate for bar in (0, 1)]
+    bars = [session.tempo.seconds_of(bar * 4.0) * session.rate for bar in (0, 1)]
     marking.desk.transport.go_to(0)
     for key in (Qt.Key.Key_BracketRight, Qt.Key.Key_BracketRight, Qt.Key.Key_BracketLeft):
         marking.press(key)

@@ -35,7 +35,8 @@ from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.clock import Clock
-from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
+from chronotome.session.grid import FASTEST, SLOWEST, TempoChange, TempoMap
+from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Per, Sift, sifted
@@ -251,7 +252,7 @@ def _sift_of(arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets
         sift = replace(sift, strongest_per=Per(arguments.strongest_per))
     elif arguments.strongest_per is not None:
         sift = replace(sift, strongest_per=Per.SECONDS, seconds=float(arguments.strongest_per))
-    return sift, Clock(0, 0.0, audio.rate, tempo, metre)
+    return sift, Clock(0, 0.0, audio.rate, tempo, metre_map(metre))
 
 
 def _add_finish(render: argparse.ArgumentParser) -> None:
@@ -307,7 +308,7 @@ def _render(arguments: argparse.Namespace, progress: Progress) -> None:
     def frame_of(bar: float | None, otherwise: int) -> int:
         if bar is None:
             return otherwise
-        moment = session.tempo.seconds_of((bar - 1) * session.metre.bar)
+        moment = session.tempo.seconds_of(session.metre.beat_of(bar - 1))
         return max(0, min(mix.frames, round(moment * session.rate)))
 
     side = Side.AS_PLAYED if arguments.as_played else Side.EDITED

@@ -15,7 +15,8 @@ from chronotome.files.straighten import Straightening, straighten_files
 from chronotome.files.tags import tempo_tag
 from chronotome.progress import Progress
 from chronotome.session.fit import BeatMap, Evidence, Fit, Measured, Reads, beat_map
-from chronotome.session.grid import FASTEST, SLOWEST, Metre
+from chronotome.session.grid import FASTEST, SLOWEST
+from chronotome.session.metre import Metre, metre_map, metre_of
 
 if TYPE_CHECKING:
     from chronotome.dsp.beats.pulse import Pulse
@@ -24,12 +25,12 @@ NOTICEABLE_SWING = 52.5
 BEATS = {"measured": Reads.MEASURED, "hits": Reads.ONSETS, "bars": Reads.BARS}
 
 
-def metre_of(text: str) -> Metre:
+def metre_said(text: str) -> Metre:
     """4/4, 6/8."""
-    beats, _, unit = text.partition("/")
-    if beats.isdigit() and unit in {"2", "4", "8", "16"} and 1 <= int(beats) <= 32:
-        return Metre(int(beats), int(unit))
-    raise argparse.ArgumentTypeError(f"“{text}” is no metre: say 4/4")
+    try:
+        return metre_of(text)
+    except ValueError as error:
+        raise argparse.ArgumentTypeError(str(error)) from None
 
 
 def add_fit_commands(commands: Any) -> None:
@@ -38,7 +39,7 @@ def add_fit_commands(commands: Any) -> None:
     tempo.add_argument("audio", type=Path)
     tempo.add_argument("--json", action="store_true", help="one JSON document")
     tempo.add_argument("--bars", type=between(0.25, 4096), metavar="N", help="length of the file in bars")
-    tempo.add_argument("--metre", type=metre_of, metavar="4/4", help="metre; detected if not given")
+    tempo.add_argument("--metre", type=metre_said, metavar="4/4", help="metre; detected if not given")
     tempo.add_argument("--guide", type=Path, metavar="AUDIO", help="recording whose beats are used")
 
     straighten = commands.add_parser(
@@ -69,7 +70,9 @@ def tempo(arguments: argparse.Namespace, progress: Progress) -> None:
     measured = measured_of(pulse)
     metre = arguments.metre or (measured.metre if measured else Metre())
     fit = _fit_of(arguments, metre)
-    beats = beat_map(fit, measured, Evidence(audio.frames, audio.rate, np.zeros(0, np.int64), metre))
+    beats = beat_map(
+        fit, measured, Evidence(audio.frames, audio.rate, np.zeros(0, np.int64), metre_map(metre))
+    )
     if arguments.json:
         put(_tempo_document(pulse, measured, beats, metre, fit))
     elif fit.tempo is not None:

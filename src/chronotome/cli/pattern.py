@@ -46,7 +46,7 @@ def pattern(arguments: argparse.Namespace, progress: Progress) -> None:
     if arguments.seed is not None:
         written = replace(written, seed=int(arguments.seed))
     session = bring_pattern(set_tempo(Session(), arguments.bpm), written, saved.kit, saved.recordings)
-    beats = bars * session.metre.bar
+    beats = session.metre.beat_of(bars)
     if beats > LONGEST_PATTERN:
         raise UnusableFile(arguments.folder, f"cannot play {bars} bars", "Use fewer bars.")
     session = settled(play_pattern(session, None, session.patterns[-1].id, 0.0, beats))

@@ -149,8 +149,8 @@ def tighten(arguments: argparse.Namespace, progress: Progress) -> None:
         session, recipe["groove"] = add_groove(session, found)
     scope = Scope()
     if arguments.bars is not None:
-        bar = session.metre.bar
-        scope = Scope(span=((arguments.bars[0] - 1) * bar, arguments.bars[1] * bar))
+        first, last = arguments.bars
+        scope = Scope(span=(session.metre.beat_of(first - 1), session.metre.beat_of(last)))
     session = set_recipe(session, track.id, None, scope, **recipe)
     work.session = _moved_by(session, track, arguments)
     work.write(work.session.track(track.id), arguments.out, encoding, given, part_of(progress, 0.6, 1.0))

@@ -169,11 +169,10 @@ class JackTransport:
             position.valid = 0
             return
         here = self._beats.place_of(int(position.frame) * self._rate / self._theirs)
-        beats, unit = self._beats.metre
         position.valid = self._jack.POSITION_BBT
         position.bar, position.beat = here.bar, here.beat
         position.tick = int(here.share * TICKS_PER_BEAT)
-        position.bar_start_tick = (here.bar - 1) * beats * TICKS_PER_BEAT
-        position.beats_per_bar, position.beat_type = float(beats), float(unit)
+        position.bar_start_tick = here.counted * TICKS_PER_BEAT
+        position.beats_per_bar, position.beat_type = float(here.beats_in_bar), float(here.unit)
         position.ticks_per_beat = TICKS_PER_BEAT
-        position.beats_per_minute = here.beats_per_minute * unit / 4
+        position.beats_per_minute = here.beats_per_minute * here.unit / 4

@@ -22,7 +22,8 @@ from chronotome.engine.taking import NONE, REAL, SIMULATED
 from chronotome.render.arena import Arena, Region
 from chronotome.render.mix import Mix, Side
 from chronotome.render.take_ring import TakeWord
-from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.grid import TempoMap
+from chronotome.session.metre import MetreMap
 
 DEFAULT_BLOCK = 512
 AUTO = "auto"
@@ -75,7 +76,7 @@ class Player:
         self._clocks: tuple[str, ...] = ()
         self._in_time = InTime.NOTHING
         self._buses: tuple[tuple[int, str], ...] = ()
-        self._beats: tuple[TempoMap, Metre] | None = None
+        self._beats: tuple[TempoMap, MetreMap] | None = None
         self._crashes = 0
         self._asked = False, 0
         """Whether it is to play, and from where."""
@@ -249,7 +250,7 @@ class Player:
 
     # Others
 
-    def set_beats(self, tempo: TempoMap, metre: Metre) -> None:
+    def set_beats(self, tempo: TempoMap, metre: MetreMap) -> None:
         """Where the song's beats are, for those who are led by them."""
         self._beats = tempo, metre
         self.control.beats.write(tempo, metre, self.rate)

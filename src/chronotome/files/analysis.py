@@ -19,6 +19,7 @@ from chronotome.files.writing import keep
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.fit import Evidence, Fit, Measured, TempoOption, beat_map
 from chronotome.session.limits import ContentHash, FrameNumber
+from chronotome.session.metre import metre_map
 from chronotome.session.onsets import Onsets, onsets_from
 from chronotome.units import Frames, at_other_rate
 
@@ -81,7 +82,7 @@ def off_lines(
     """Seconds of each frame from the nearest sixteenth as measured; None where no beats are known."""
     if measured is None:
         return None
-    beats = beat_map(Fit(), measured, Evidence(length, rate, frames, measured.metre))
+    beats = beat_map(Fit(), measured, Evidence(length, rate, frames, metre_map(measured.metre)))
     if beats is None:
         return None
     seconds = frames / rate

@@ -18,9 +18,10 @@ from chronotome.files.midi_in import read_midi
 from chronotome.files.names import plain_name, shown
 from chronotome.files.places import NAME
 from chronotome.files.writing import cannot_write, private_folder, replacing_at, write_whole
-from chronotome.session.grid import FASTEST, SLOWEST, Grid, Metre
+from chronotome.session.grid import FASTEST, SLOWEST, Grid
 from chronotome.session.groove import MOST_BARS, MOST_OFFSET, MOST_STEPS, SOFTEST, Groove, GrooveStep
 from chronotome.session.limits import Name
+from chronotome.session.metre import Metre
 from chronotome.words import tr
 
 MOST_BYTES = 4 << 20
@@ -161,7 +162,7 @@ def _from_midi(data: bytes, name: str) -> Groove:
     ]
     if not notes or len(notes) > MOST_STEPS:
         raise Untrusted(tr("contains no notes") if not notes else tr("contains too many notes"))
-    beats, unit = file.metre or (4, 4)
+    beats, unit = file.metres[0][1:] if file.metres else (4, 4)
     metre = converted({"beats": beats, "unit": unit}, Metre)
     bpm = min(FASTEST, max(SLOWEST, 60e6 / file.tempos[-1][1]))
     grid = Grid(16)

@@ -6,6 +6,7 @@ Extension has them; MP3: ID3v2.4.
 
 import re
 import struct
+from collections.abc import Iterable
 from dataclasses import dataclass
 from itertools import pairwise
 from pathlib import Path
@@ -18,33 +19,54 @@ from chronotome.files.audio_out import Encoding
 from chronotome.files.door import opened_file
 from chronotome.files.names import shown
 from chronotome.files.tags import texts_of
-from chronotome.session.fit import Fit
-from chronotome.session.grid import FASTEST, SLOWEST, Metre
-from chronotome.session.limits import MOST_SECONDS
-from chronotome.session.model import Section, Session
+from chronotome.session.fit import Fit, Pin
+from chronotome.session.grid import FASTEST, SLOWEST, TempoChange, TempoMap
+from chronotome.session.limits import MOST_BEATS, MOST_SECONDS
+from chronotome.session.metre import Metre, MetreChange, MetreMap, metre_of
+from chronotome.session.model import Section, Session, replace
 
-METRE, BEAT_ONE = "METRE", "BEATONE"
+METRE, BEAT_ONE, TEMPO_MAP, METRE_MAP = "METRE", "BEATONE", "TEMPOMAP", "METREMAP"
+MOST_TOLD = 2000
+"""Changes: of more a file says nothing."""
 MOST_CUES = 999
-UNITS = (2, 4, 8, 16)
 LINES, NEAR = 16, 0.2
 """Lines a quarter note, and how near to one is on it."""
 
 
 @dataclass(frozen=True)
 class Markers:
-    """`beat_one` is the first bar line, in seconds; a cue without a name ends what the one before began."""
+    """`beat_one` is the first bar line, in seconds; a cue without a name ends what the one before began.
+
+    Where the tempo changes, `tempi` says from which beat on, counted in quarter notes from beat one, it is
+    how many bpm; `metre_changes` from which bar on, that of beat one being 0, which metre holds.
+    """
 
     tempo: float | None = None
     metre: str = ""
     beat_one: float | None = None
     cues: tuple[tuple[float, str], ...] = ()
     is_loop: bool = False
+    tempi: tuple[TempoChange, ...] = ()
+    metre_changes: tuple[MetreChange, ...] = ()
+
+    @property
+    def clock(self) -> TempoMap | None:
+        """Beats and seconds of the file, where it says both tempo and beat one."""
+        if self.beat_one is None or (self.tempo is None and not self.tempi):
+            return None
+        return TempoMap(self.tempi or (TempoChange(0.0, self.tempo or FASTEST),), self.beat_one)
 
     @property
     def texts(self) -> list[tuple[str, str]]:
         """All but the tempo, as comments."""
         told = [(METRE, self.metre)] if self.metre else []
         told += [] if self.beat_one is None else [(BEAT_ONE, f"{self.beat_one:.9f}")]
+        if self.tempi:
+            told.append(
+                (TEMPO_MAP, _listed((each.beat, f"{each.beats_per_minute:.9g}") for each in self.tempi))
+            )
+        if self.metre_changes:
+            told.append((METRE_MAP, _listed((each.bar, each.metre.words) for each in self.metre_changes)))
         for number, (seconds, name) in enumerate(self.cues[:MOST_CUES]):
             told.append((f"CHAPTER{number:03d}", _moment(seconds)))
             told += [(f"CHAPTER{number:03d}NAME", name)] if name else []
@@ -53,6 +75,19 @@ class Markers:
     @property
     def comments(self) -> list[tuple[str, str]]:
         return [*([] if self.tempo is None else [("BPM", f"{self.tempo:.9g}")]), *self.texts]
+
+
+def _listed(changes: Iterable[tuple[float, str]]) -> str:
+    return " ".join(f"{at:.12g}:{what}" for at, what in changes)
+
+
+def _unlisted(words: str) -> list[tuple[float, str]]:
+    """Places and what begins there; none where they do not rise or are too many."""
+    parts = [each.partition(":") for each in words.split()[: MOST_TOLD + 1]]
+    found = [(_number(at), what) for at, _, what in parts]
+    places = [at for at, _ in found if at is not None]
+    is_good = len(places) == len(found) <= MOST_TOLD and all(a < b for a, b in pairwise(places))
+    return [(at, what) for at, what in found if at is not None] if is_good else []
 
 
 def _moment(seconds: float) -> str:
@@ -67,8 +102,7 @@ def _seconds(moment: str) -> float | None:
 def markers_of(session: Session, start: int, end: int, *, is_loop: bool = False) -> Markers:
     """Of session frames [start, end): tempo where it is one all through, bars, where sections are."""
     first, last = session.beat_of(start), session.beat_of(end)
-    bar = session.metre.bar
-    line = float(np.ceil(first / bar - 1e-6) * bar)
+    line = session.metre.next_bar(first)
     before = [each for each in session.tempo.changes if each.beat <= first + 1e-6]
     tempo = (before[-1] if before else session.tempo.changes[0]).beats_per_minute
     inside = [each for each in session.tempo.changes if first < each.beat < last]
@@ -80,8 +114,19 @@ def markers_of(session: Session, start: int, end: int, *, is_loop: bool = False)
     placed = sorted((session.frame_of(beat) - start, name) for beat, name in cues.items())
     told = tuple((frame / session.rate, name) for frame, name in placed if 0 <= frame < end - start)
     at = max(0.0, (session.frame_of(line) - start) / session.rate)
-    metre = f"{session.metre.beats}/{session.metre.unit}"
-    return Markers(None if bends else tempo, metre, at, told[:MOST_CUES], is_loop)
+    tempi = [TempoChange(first - line, tempo), *(replace(each, beat=each.beat - line) for each in inside)]
+    seen = session.metre.seen_from(line)
+    metres = tuple(each for each in seen.changes if seen.beat_of(each.bar) < last - line)
+    is_told = bends and len(tempi) <= MOST_TOLD and len(metres) <= MOST_TOLD
+    return Markers(
+        None if bends else tempo,
+        seen.first.words,
+        at,
+        told[:MOST_CUES],
+        is_loop,
+        tuple(tempi) if is_told else (),
+        metres,
+    )
 
 
 def put_markers(file: BinaryIO, encoding: Encoding, markers: Markers, rate: int, frames: int) -> None:
@@ -111,12 +156,27 @@ def read_markers(path: Path) -> Markers:
     if path.suffix.lower() == ".wav":
         cues = _cues_in(path)
     metre = told.get(METRE.lower(), "")
+    tempi = [(at, _number(bpm)) for at, bpm in _unlisted(told.get(TEMPO_MAP.lower(), ""))]
+    metres = [(at, _metre(words)) for at, words in _unlisted(told.get(METRE_MAP.lower(), ""))]
     return Markers(
         tempo if tempo is not None and SLOWEST <= tempo <= FASTEST else None,
-        metre if re.fullmatch(r"\d{1,2}/\d{1,2}", metre) else "",
+        metre if _metre(metre) is not None else "",
         beat_one if beat_one is not None and 0 <= beat_one <= MOST_SECONDS else None,
         tuple(sorted(cues))[:MOST_CUES],
+        tempi=tuple(
+            TempoChange(at, bpm) for at, bpm in tempi if bpm is not None and SLOWEST <= bpm <= FASTEST
+        ),
+        metre_changes=tuple(
+            MetreChange(int(at), each) for at, each in metres if each is not None and 1 <= at < MOST_BEATS
+        ),
     )
+
+
+def _metre(words: str) -> Metre | None:
+    try:
+        return metre_of(words)
+    except ValueError:
+        return None
 
 
 def _cues_in(path: Path) -> list[tuple[float, str]]:
@@ -137,15 +197,29 @@ def _number(text: str | None) -> float | None:
 
 def fit_told(markers: Markers, rate: int, frames: int) -> Fit:
     """The fit of a file that says where beat one is; else nothing is said: a tempo alone is one vote."""
-    if markers.beat_one is None or markers.tempo is None:
+    clock = markers.clock
+    if clock is None or markers.beat_one is None:
         return Fit()
+    if markers.tempi:
+        return _fit_through(clock, rate, frames)
     return Fit(tempo=markers.tempo, beat_one=min(frames - 1, round(markers.beat_one * rate)))
 
 
-def metre_told(markers: Markers) -> Metre | None:
-    beats, _, unit = markers.metre.partition("/")
-    is_one = markers.metre != "" and 1 <= int(beats) <= 32 and int(unit) in UNITS
-    return Metre(int(beats), int(unit)) if is_one else None
+def _fit_through(clock: TempoMap, rate: int, frames: int) -> Fit:
+    """Every beat of a file whose tempo changes tied to its frame, and every place where it changes."""
+    first, last = (clock.beat_of(seconds) for seconds in (0.0, (frames - 1) / rate))
+    beats = np.union1d(
+        np.arange(np.ceil(first), np.floor(last) + 1), [each.beat for each in clock.changes[1:]]
+    )
+    places = np.rint(clock.seconds_at(beats) * rate).astype(int).tolist()
+    told = zip(places, beats.tolist(), strict=True)
+    pins = tuple(Pin(frame, beat) for frame, beat in told if 0 <= frame < frames)
+    return Fit(tempo=clock.changes[0].beats_per_minute, pins=pins[:MOST_BEATS])
+
+
+def metre_told(markers: Markers) -> MetreMap | None:
+    first = _metre(markers.metre)
+    return None if first is None else MetreMap(first, markers.metre_changes)
 
 
 def sections_of(markers: Markers, length: float) -> tuple[Section, ...]:
@@ -153,10 +227,11 @@ def sections_of(markers: Markers, length: float) -> tuple[Section, ...]:
 
     Places are told in milliseconds: what is near a sixty-fourth note is on it.
     """
-    if markers.tempo is None or markers.beat_one is None:
+    clock = markers.clock
+    if clock is None:
         return ()
     ends = [*markers.cues, (length, "")]
-    beats = [((seconds - markers.beat_one) * markers.tempo / 60, name) for seconds, name in ends]
+    beats = [(clock.beat_of(seconds), name) for seconds, name in ends]
     placed = [(_on_its_line(beat), name) for beat, name in beats]
     return tuple(
         Section(name, start, end) for (start, name), (end, _) in pairwise(placed) if name and end > start

@@ -36,8 +36,8 @@ class MidiNotes:
     notes: tuple[MidiNote, ...]
     tempos: tuple[tuple[int, int], ...]
     """(tick, microseconds a quarter note), in order, the first at 0."""
-    metre: tuple[int, int] | None
-    """Beats and unit of a bar, as it is said first."""
+    metres: tuple[tuple[int, int, int], ...]
+    """(tick, beats, unit) of every change, in order; none where nothing is said."""
     ticks: int
     """Where the last event is."""
 
@@ -82,8 +82,8 @@ def read_midi(data: bytes, progress: Progress = unheard) -> MidiNotes:
     tempos = sorted(found.tempos, key=operator.itemgetter(0))  # of two at once the later one holds
     if not tempos or tempos[0][0] > 0:
         tempos.insert(0, (0, USUAL_TEMPO))
-    metre = min(found.metres, key=operator.itemgetter(0))[1:] if found.metres else None
-    return MidiNotes(division, tuple(found.notes), tuple(tempos), metre, found.ticks)
+    metres = sorted(found.metres, key=operator.itemgetter(0))
+    return MidiNotes(division, tuple(found.notes), tuple(tempos), tuple(metres), found.ticks)
 
 
 @dataclass

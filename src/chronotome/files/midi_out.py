@@ -89,8 +89,14 @@ def _tempo_track(session: Session, first: float) -> tuple[str, list[Event], int]
     """Tempo, metre and sections, in ticks from a beat of the song on."""
     import mido  # noqa: PLC0415 - the window opens without it
 
-    metre, events = session.metre, list[Event]()
-    events.append((0, 0, mido.MetaMessage("time_signature", numerator=metre.beats, denominator=metre.unit)))
+    events = list[Event]()
+    starts = session.metre.stretches[1].tolist()
+    for at, metre in enumerate(session.metre.metres):
+        tick = 0 if at == 0 else max(0, round((starts[at] - first) * TICKS))
+        events = [each for each in events if each[0] != tick]
+        events.append(
+            (tick, 0, mido.MetaMessage("time_signature", numerator=metre.beats, denominator=metre.unit))
+        )
     for at, change in enumerate(session.tempo.changes):
         tick = 0 if at == 0 else max(0, round((change.beat - first) * TICKS))
         events = [each for each in events if not (each[0] == tick and each[2].type == "set_tempo")]

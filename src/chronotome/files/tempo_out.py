@@ -1,14 +1,14 @@
 """The song's tempo map and sections as JSON, for programs that read no MIDI."""
 
 from pathlib import Path
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
 
 import msgspec
-from msgspec import Struct
+from msgspec import Meta, Struct
 
 from chronotome.files.writing import cannot_write, write_whole
-from chronotome.session.grid import Metre
-from chronotome.session.limits import Beat, Moment, Name
+from chronotome.session.limits import MOST_BEATS, Beat, Moment, Name
+from chronotome.session.metre import Metre
 from chronotome.session.model import Session
 
 
@@ -18,6 +18,14 @@ class Change(Struct, frozen=True):
     beat: Beat
     seconds: Moment
     bpm: float
+
+
+class BarChange(Struct, frozen=True):
+    """From a bar on, counted from 1, another metre."""
+
+    bar: Annotated[int, Meta(ge=2, le=MOST_BEATS)]
+    beat: Beat
+    metre: Metre
 
 
 class Part(Struct, frozen=True):
@@ -37,6 +45,7 @@ class TempoDocument(Struct, frozen=True):
     metre: Metre
     changes: tuple[Change, ...]
     sections: tuple[Part, ...]
+    metre_changes: tuple[BarChange, ...] = ()
     version: Literal[1] = 1
 
 
@@ -54,7 +63,10 @@ def tempo_document(session: Session) -> TempoDocument:
         Part(each.name, each.start, each.end, tempo.seconds_of(each.start), tempo.seconds_of(each.end))
         for each in session.sections
     )
-    return TempoDocument(tempo.seconds_of(0.0), session.metre, changes, parts)
+    metres = tuple(
+        BarChange(each.bar + 1, session.metre.beat_of(each.bar), each.metre) for each in session.metre_changes
+    )
+    return TempoDocument(tempo.seconds_of(0.0), session.first_metre, changes, parts, metres)
 
 
 def write_tempo_json(path: Path, session: Session) -> None:

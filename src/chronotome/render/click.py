@@ -40,11 +40,10 @@ TIMBRES = {
 def click_plan(session: Session, frames: int) -> ClickPlan:
     """Clicks on every beat from the session's start to a bar past its end."""
     tempo, metre = session.tempo, session.metre
-    first = np.ceil(tempo.beat_of(0.0) / metre.beat - 1e-9)
-    last = np.floor(tempo.beat_of(frames / session.rate) / metre.beat) + metre.beats
-    beats = np.arange(first, last + 1)
-    places = frames_at(tempo.seconds_at(beats * metre.beat), session.rate)
-    starts_bar = (beats % metre.beats == 0) & session.click.accents
+    end = tempo.beat_of(frames / session.rate)
+    beats, numbers = metre.beat_lines(tempo.beat_of(0.0), end + metre.bar_length(end))
+    places = frames_at(tempo.seconds_at(beats), session.rate)
+    starts_bar = (numbers == 0) & session.click.accents
     return ClickPlan(
         gain_of(session.click.level), places[starts_bar], places[~starts_bar], session.click.sound
     )
@@ -72,9 +71,10 @@ def count_in(session: Session, frame: float) -> Samples:
     float32, shape (frames, 1)
         As long as the count: the frame itself sounds right after it.
     """
-    tempo, metre, rate = session.tempo, session.metre, session.rate
-    beats = session.click.count_in * metre.beats
+    tempo, rate = session.tempo, session.rate
     start = tempo.beat_of(frame / rate)
+    metre = session.metre.metre_at(start)
+    beats = session.click.count_in * metre.beats
     per_beat = tempo.seconds_of(start + metre.beat) - tempo.seconds_of(start)
     counted = np.zeros((round(beats * per_beat * rate), 1), np.float32)
     for beat in range(beats):

@@ -5,14 +5,15 @@ from numpy.typing import NDArray
 
 from chronotome.session.fit import BeatMap, Evidence, Fit, Measured, Reads, beat_map
 from chronotome.session.fitted import Fitted
-from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.grid import TempoMap
 from chronotome.session.memo import MANY, by_identity
+from chronotome.session.metre import MetreMap
 from chronotome.session.model import Follow, Recording, Session, Take
 
 
 @by_identity(MANY)
 def beats_by(
-    fit: Fit, measured: Measured | None, recording: Recording, hits: NDArray[np.bool_], metre: Metre
+    fit: Fit, measured: Measured | None, recording: Recording, hits: NDArray[np.bool_], metre: MetreMap
 ) -> BeatMap | None:
     """The beats of a recording; `hits` are those that may be its beats, or none."""
     frames = recording.onsets.frame_array[hits] if len(hits) else np.zeros(0, np.int64)
@@ -50,7 +51,7 @@ def measured_fit_of(session: Session, take: Take) -> Fitted | None:
     led = session.recording_of(leading)
     if led.fit.reads is not Reads.MEASURED:
         return None
-    beats = beats_by(led.fit, led.measured, led, no_hits, session.metre)
+    beats = beats_by(led.fit, led.measured, led, no_hits, session.metre.seen_from(leading.beat))
     if beats is None:
         return None
     return fitted_by(leading, led, beats, guide.steady, session.tempo, session.rate)

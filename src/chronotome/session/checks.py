@@ -9,8 +9,9 @@ from numpy.typing import NDArray
 
 from chronotome.session.anchors import anchors_of
 from chronotome.session.check import NOTHING, Check, Checks, Do, Kind, Mend, Part
-from chronotome.session.grid import Metre, TempoMap, position_words
+from chronotome.session.grid import TempoMap
 from chronotome.session.memo import by_identity, by_parts
+from chronotome.session.metre import MetreMap, position_words
 from chronotome.session.model import Session, Take, Track
 from chronotome.session.onsets import OnsetId
 from chronotome.session.other_checks import other_parts
@@ -57,12 +58,12 @@ def _take_checks(session: Session, track: Track, take: Take, rough: tuple[RoughJ
 
 
 @by_identity(64)
-def _rough(joins: RoughJoins, targets: Targets, offset: int, metre: Metre) -> Rough:
+def _rough(joins: RoughJoins, targets: Targets, offset: int, metre: MetreMap) -> Rough:
     return Rough(joins, targets, offset, metre)
 
 
 @by_identity(64)
-def _own_parts(targets: Targets, tempo: TempoMap, metre: Metre, bears: float) -> tuple[Part, ...]:
+def _own_parts(targets: Targets, tempo: TempoMap, metre: MetreMap, bears: float) -> tuple[Part, ...]:
     own = _Between(targets, tempo, metre), _Far(targets), _Inside(targets, metre)
     return own if math.isinf(bears) else (*own, _Stretched(targets, bears))
 
@@ -100,7 +101,7 @@ class _Places:
 class _Between(_Places):
     """Strokes far from both lines around them. Those that lead no line are named by why."""
 
-    def __init__(self, targets: Targets, tempo: TempoMap, metre: Metre) -> None:
+    def __init__(self, targets: Targets, tempo: TempoMap, metre: MetreMap) -> None:
         self._tempo, self._metre = tempo, metre
         apart = np.abs(targets.other - targets.line_beats)
         doubtful = np.flatnonzero(np.abs(targets.fitted_beats - targets.line_beats) >= DOUBTFUL_SHARE * apart)
@@ -194,7 +195,7 @@ class _Inside(_Places):
 
     kind = Kind.INSIDE
 
-    def __init__(self, targets: Targets, metre: Metre) -> None:
+    def __init__(self, targets: Targets, metre: MetreMap) -> None:
         self._metre = metre
         super().__init__(targets, np.flatnonzero(targets.reasons == Reason.INSIDE))
 
@@ -214,7 +215,7 @@ class _Inside(_Places):
     def _is_the_first_ones(self, at: int) -> bool:
         """Whether the first hit is on the line that is a whole number of bars before."""
         first = int(self.targets.leads[0])
-        bars = float(self.targets.steps[at] - self.targets.steps[first]) / self._metre.bar
+        bars = float(np.diff(self._metre.bars_at(self.targets.steps[[first, at]]))[0])
         return self.targets.reasons[first] == Reason.GRID and bars >= 1 and abs(bars - round(bars)) < WHOLE
 
 

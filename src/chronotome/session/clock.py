@@ -5,7 +5,8 @@ from dataclasses import dataclass
 import numpy as np
 
 from chronotome.session.fitted import Fitted
-from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.grid import TempoMap
+from chronotome.session.metre import MetreMap
 from chronotome.session.onsets import Onsets
 from chronotome.units import BeatArray, Frames
 
@@ -22,7 +23,7 @@ class Clock:
     seconds: float
     rate: int
     tempo: TempoMap
-    metre: Metre
+    metre: MetreMap
     session_rate: int = 1
     fit: Fitted | None = None
 

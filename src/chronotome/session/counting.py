@@ -6,8 +6,9 @@ from numpy.typing import NDArray
 from chronotome.session.beating import measured_fit_of
 from chronotome.session.clock import Clock
 from chronotome.session.fitted import Fitted
-from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.grid import TempoMap
 from chronotome.session.memo import MANY, by_identity
+from chronotome.session.metre import MetreMap
 from chronotome.session.model import Recording, Session, Take
 from chronotome.session.sift import needs_clock, sifted
 
@@ -42,7 +43,7 @@ def _counted(  # noqa: PLR0917 - found again by the identity of each
     start: int,
     rate: int,
     tempo: TempoMap,
-    metre: Metre,
+    metre: MetreMap,
     fit: Fitted | None,
 ) -> NDArray[np.bool_]:
     clock = Clock(source_start, start / rate, recording.rate, tempo, metre, rate, fit)

@@ -10,8 +10,9 @@ from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
 from chronotome.middle import middle_of
-from chronotome.session.grid import Metre, Tempo
+from chronotome.session.grid import Tempo
 from chronotome.session.limits import MOST_BEATS, Beat, FrameNumber, Moment, Share
+from chronotome.session.metre import Metre, MetreMap
 from chronotome.units import BeatArray, SecondsArray
 
 HALF_A_STEP = 0.5
@@ -214,7 +215,7 @@ class Evidence:
     frames: int
     rate: int
     hits: NDArray[np.int64]
-    metre: Metre
+    metre: MetreMap
 
 
 def beat_map(fit: Fit, measured: Measured | None, evidence: Evidence) -> BeatMap | None:
@@ -231,7 +232,9 @@ def beat_map(fit: Fit, measured: Measured | None, evidence: Evidence) -> BeatMap
     hand = {pin.frame for pin in fit.pins}
     if pins:
         is_steady = fit.tempo is not None or (measured is not None and measured.is_constant)
-        seconds, beats = _pinned(seconds, beats, pins, step=step, bar=evidence.metre.bar, is_steady=is_steady)
+        seconds, beats = _pinned(
+            seconds, beats, pins, step=step, bar=evidence.metre.first.bar, is_steady=is_steady
+        )
     rising = np.concatenate([[True], (np.diff(seconds) > 1e-4) & (np.diff(beats) > 1e-9)])
     for moment, beat in pins:  # stays, however little room is left between it and the one before
         rising |= (seconds == moment) & (beats == beat)
@@ -257,13 +260,14 @@ def _unpinned(
     """Seconds and beats before anything that was tied by hand."""
     duration = evidence.frames / evidence.rate
     if fit.reads is not Reads.MEASURED:
-        step = evidence.metre.bar if fit.reads is Reads.BARS else evidence.metre.beat
         seconds = evidence.hits / evidence.rate
         one = 0
         if fit.beat_one is not None and len(seconds):
             one = int(np.abs(seconds - fit.beat_one / evidence.rate).argmin())
-        beats: BeatArray = (np.arange(len(seconds)) - one) * np.float64(step * fit.scale)
-        return seconds, beats
+        numbers = (np.arange(len(seconds)) - one) * np.float64(fit.scale)
+        if fit.reads is Reads.BARS:
+            return seconds, evidence.metre.beats_of(numbers)
+        return seconds, numbers * evidence.metre.first.beat
     one_at = measured.beat_one if measured else 0.0
     if fit.beat_one is not None:
         one_at = fit.beat_one / evidence.rate

@@ -7,8 +7,8 @@ import numpy as np
 from chronotome.middle import middle_of
 from chronotome.session.fit import BeatMap
 from chronotome.session.follow import beats_of
-from chronotome.session.grid import Metre
 from chronotome.session.memo import by_identity
+from chronotome.session.metre import MetreMap
 from chronotome.session.model import Session, Track
 from chronotome.words import tr
 
@@ -27,11 +27,9 @@ class FitCheck:
     sentence: str
 
 
-def bar_starts(beats: BeatMap, metre: Metre) -> np.ndarray:
+def bar_starts(beats: BeatMap, metre: MetreMap) -> np.ndarray:
     """Beats at which bars start, as far as the beats reach."""
-    first = np.ceil(beats.beats[0] / metre.bar - 1e-6)
-    last = np.floor(beats.beats[-1] / metre.bar + 1e-6)
-    return np.arange(first, last + 1) * metre.bar
+    return metre.bar_lines(float(beats.beats[0]), float(beats.beats[-1]))
 
 
 def fit_checks_of(session: Session, track: Track) -> tuple[FitCheck, ...]:
@@ -39,16 +37,16 @@ def fit_checks_of(session: Session, track: Track) -> tuple[FitCheck, ...]:
     guide = session.track(session.guide_of(track.id))
     take = guide.first_take
     beats = None if take is None else beats_of(session, take)
-    return () if beats is None else _found(beats, session.metre)
+    return () if beats is None or take is None else _found(beats, session.metre.seen_from(take.beat))
 
 
 @by_identity(16)
-def _found(beats: BeatMap, metre: Metre) -> tuple[FitCheck, ...]:
+def _found(beats: BeatMap, metre: MetreMap) -> tuple[FitCheck, ...]:
     starts = bar_starts(beats, metre)
     if len(starts) < 3:
         return ()
     moments = beats.seconds_at(starts)
-    lengths = np.diff(moments)
+    lengths = np.diff(moments) / np.diff(starts)
     steps = np.abs(np.diff(np.log(lengths)))
     jumps = np.concatenate([[np.inf], steps, [np.inf]])
     found = []
@@ -59,8 +57,8 @@ def _found(beats: BeatMap, metre: Metre) -> tuple[FitCheck, ...]:
         around = middle_of(np.concatenate([before, after]))
         if abs(length / around - 1) <= DOUBTFUL_JUMP:
             continue
-        tempo, usual = 60 * metre.bar / length, 60 * metre.bar / around
-        number = round(float(starts[bar]) / metre.bar) + 1
+        tempo, usual = 60 / length, 60 / around
+        number = round(metre.bar_at(float(starts[bar]))) + 1
         found.append(
             FitCheck(
                 float(starts[bar]),

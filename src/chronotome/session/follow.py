@@ -16,7 +16,7 @@ def beats_of(session: Session, take: Take) -> BeatMap | None:
     hits = no_hits
     if recording.fit.reads is not Reads.MEASURED:
         hits = counted_of(session, take)
-    return beats_by(recording.fit, recording.measured, recording, hits, session.metre)
+    return beats_by(recording.fit, recording.measured, recording, hits, session.metre.seen_from(take.beat))
 
 
 def fitted_of(session: Session, track: Track, take: Take) -> Fitted | None:

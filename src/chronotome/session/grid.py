@@ -1,6 +1,5 @@
-"""Bars, beats and lines: tempo map, metre, grid and swing."""
+"""Beats and lines: tempo map and grid."""
 
-import re
 from bisect import bisect_right
 from functools import cached_property, lru_cache
 from itertools import pairwise
@@ -11,6 +10,7 @@ from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
 from chronotome.session.limits import MOST_BEATS, Beat, Moment
+from chronotome.session.metre import Metre, MetreMap
 from chronotome.units import BeatArray, SecondsArray
 from chronotome.words import Named
 
@@ -77,23 +77,6 @@ class TempoMap(Struct, frozen=True, dict=True):
         return float(self.beats_at(np.array([seconds]))[0])
 
 
-class Metre(Struct, frozen=True):
-    """Beats in a bar and the note that is a beat: 4/4, 6/8."""
-
-    beats: Annotated[int, Meta(ge=1, le=32)] = 4
-    unit: Annotated[int, Meta(ge=2, le=16)] = 4
-
-    @property
-    def bar(self) -> float:
-        """Length of a bar in quarter notes."""
-        return self.beats * 4.0 / self.unit
-
-    @property
-    def beat(self) -> float:
-        """Length of a beat in quarter notes."""
-        return 4.0 / self.unit
-
-
 class Feel(Named):
     STRAIGHT = "straight"
     TRIPLET = "triplet"
@@ -137,33 +120,29 @@ def bar_lines(grid: Grid, metre: Metre) -> tuple[float, ...]:
     return (*(line for line in lines if line < metre.bar - 1e-9), metre.bar)
 
 
-def nearest_lines(beats: BeatArray, grid: Grid, metre: Metre) -> BeatArray:
+def lines_each(first: float, last: float, step: float, metre: MetreMap) -> BeatArray:
+    """Lines every `step` quarter notes from each bar's start, from one beat up to another.
+
+    Where `step` is 0, or longer than a bar, there is one a bar; the last of these may be at `last` itself.
+    """
+    starts = metre.bar_lines(metre.bar_start(first), last)
+    ends = metre.beats_of(metre.bars_at(starts).round() + 1)
+    parts = [
+        np.arange(start, end - 1e-9, step) if 0 < step < end - start else np.array([start])
+        for start, end in zip(starts.tolist(), ends.tolist(), strict=True)
+    ]
+    lines = np.concatenate([np.zeros(0), *parts])
+    return lines[(lines >= first - 1e-9) & (lines < last - 1e-9)]
+
+
+def nearest_lines(beats: BeatArray, grid: Grid, metre: MetreMap) -> BeatArray:
     """The line of the straight grid nearest to each beat; every bar starts the grid anew."""
-    lines = np.array(bar_lines(grid, metre))
-    starts = np.floor(beats / metre.bar) * metre.bar
-    inside = beats - starts
-    above = np.clip(np.searchsorted(lines, inside), 1, len(lines) - 1)
-    low, high = lines[above - 1], lines[above]
-    return starts + np.where(inside - low <= high - inside, low, high)
-
-
-def beat_in(words: str, metre: Metre) -> float | None:
-    """The beat of a position written as `position_words` does, or of its beginning; None for others."""
-    found = re.fullmatch(r"\s*([-−]?\d+)(?:\.(\d+))?(?:\.(\d+))?\s*", words)
-    if found is None:
-        return None
-    bar, beat, sixteenth = (int((each or "1").replace("−", "-")) for each in found.groups())
-    return (bar - 1) * metre.bar + (beat - 1) * metre.beat + (sixteenth - 1) / 4
-
-
-def hit_words(beat: float, metre: Metre) -> str:
-    """The position of a hit: the sixteenth that it is nearest to, so that a little early is still on one."""
-    return position_words(np.floor(beat * 4 + 0.5) / 4, metre)
-
-
-def position_words(beat: float, metre: Metre) -> str:
-    """bar.beat.sixteenth, counted from 1; a pickup has bar 0 and below."""
-    sixteenths = int(np.floor(beat * 4 + 1e-6))
-    per_bar, per_beat = round(metre.bar * 4), max(1, round(metre.beat * 4))
-    bar, rest = divmod(sixteenths, per_bar)
-    return f"{bar + 1}.{rest // per_beat + 1}.{rest % per_beat + 1}".replace("-", "−")
+    starts = metre.beats_of(np.floor(metre.bars_at(beats)))
+    inside, found = beats - starts, np.empty(len(beats))
+    stretch = np.maximum(np.searchsorted(metre.stretches[1], beats, side="right") - 1, 0)
+    for at in np.unique(stretch).tolist():
+        here, lines = stretch == at, np.array(bar_lines(grid, metre.metres[at]))
+        above = np.clip(np.searchsorted(lines, inside[here]), 1, len(lines) - 1)
+        low, high = lines[above - 1], lines[above]
+        found[here] = np.where(inside[here] - low <= high - inside[here], low, high)
+    return np.asarray(starts + found)

@@ -1,6 +1,6 @@
 """Grooves: when and how loud the steps of a bar are played, and how sure that is."""
 
-from collections.abc import Callable, Iterable
+from collections.abc import Iterable
 from functools import cached_property
 from itertools import pairwise
 from typing import Annotated
@@ -10,8 +10,10 @@ from msgspec import Meta, Struct
 from msgspec.structs import replace
 from numpy.typing import NDArray
 
-from chronotome.session.grid import FASTEST, Grid, Metre
+from chronotome.session.grid import FASTEST, Grid
 from chronotome.session.limits import Id, Name
+from chronotome.session.metre import Metre
+from chronotome.session.timebase import Timebase
 from chronotome.units import BeatArray
 
 MOST_BARS = 4
@@ -201,7 +203,7 @@ def taken(  # noqa: PLR0917 - what a hit is
     beats: BeatArray,
     levels: Decibels,
     strengths: NDArray[np.float64],
-    seconds_at: Callable[[BeatArray], NDArray[np.float64]],
+    timebase: Timebase,
     like: Groove,
 ) -> Groove:
     """Hits folded into the bars of a groove: for each step the middle of their offsets and levels.
@@ -214,8 +216,8 @@ def taken(  # noqa: PLR0917 - what a hit is
         dB; NaN where it is not known.
     strengths : float64, (hits,)
         Of several hits at one step of one bar the strongest counts.
-    seconds_at : function
-        Where beats of the song are in time.
+    timebase : Timebase
+        Where beats of the song are in time, and where its bars begin.
     like : Groove
         Name, grid, bars, metre and tempo of what is to be taken.
 
@@ -229,11 +231,12 @@ def taken(  # noqa: PLR0917 - what a hit is
     """
     metre, grid = like.metre, like.grid
     per_bar = int(np.ceil(metre.bar / grid.step - 1e-9))
-    bars = np.floor((beats + grid.step / 2) / metre.bar)
-    steps = np.rint((beats - bars * metre.bar) / grid.step)
+    seconds_at, song = timebase.tempo.seconds_at, timebase.metre
+    bars = np.floor(song.bars_at(beats + grid.step / 2))
+    steps = np.rint((beats - song.beats_of(bars)) / grid.step)
     beyond = steps >= per_bar
     bars, steps = bars + beyond, np.where(beyond, 0, steps)
-    late = (seconds - seconds_at(bars * metre.bar + steps * grid.step)) * 1000.0
+    late = (seconds - seconds_at(song.beats_of(bars) + steps * grid.step)) * 1000.0
     best = _strongest(bars, steps, strengths)
     bars, steps, late, levels = (each[best].astype(np.float64) for each in (bars, steps, late, levels))
     usual = _usual_bars(bars, steps, like.bars, per_bar)

@@ -7,9 +7,10 @@ from typing import NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.grid import Feel, Grid, Metre, TempoMap, bar_lines
+from chronotome.session.grid import Feel, Grid, TempoMap, bar_lines
 from chronotome.session.groove import Groove
 from chronotome.session.memo import by_identity
+from chronotome.session.metre import Metre, MetreMap
 from chronotome.session.onsets import OnsetId
 from chronotome.units import BeatArray
 from chronotome.words import Named
@@ -83,11 +84,10 @@ class Lines:
         return Lines(self.steps[low:high], self.beats[low:high])
 
 
-def lines_over(first: float, last: float, ruling: Ruling, metre: Metre, tempo: TempoMap) -> Lines:
+def lines_over(first: float, last: float, ruling: Ruling, metre: MetreMap, tempo: TempoMap) -> Lines:
     """Every line from a bar before one beat to a bar behind another."""
-    span = AT_ONCE * metre.bar
-    low = int(np.floor((first - metre.bar) / span)) * AT_ONCE
-    high = int(np.floor((last + metre.bar) / span) + 1) * AT_ONCE
+    low, high = (metre.bar_at(first) - 1) / AT_ONCE, (metre.bar_at(last) + 1) / AT_ONCE
+    low, high = int(np.floor(low)) * AT_ONCE, int(np.floor(high) + 1) * AT_ONCE
     return _lines(low, high, same(ruling), metre, tempo)
 
 
@@ -103,7 +103,7 @@ def same_reach(reach: Reach) -> Reach:
     return reach
 
 
-def lines_within(first: float, last: float, reach: Reach, metre: Metre, tempo: TempoMap) -> Lines:
+def lines_within(first: float, last: float, reach: Reach, metre: MetreMap, tempo: TempoMap) -> Lines:
     """Lines from one beat to another as every hit there has them: in spans of their own, by their ruling."""
     usual = lines_over(first, last, reach.rulings[0], metre, tempo).between(first, last)
     parts, kept = list[Lines](), np.ones(len(usual.steps), bool)
@@ -146,16 +146,23 @@ def _swung(steps: BeatArray, ruling: Ruling) -> BeatArray:
 
 
 @by_identity(64)
-def _lines(low: int, high: int, ruling: Ruling, metre: Metre, tempo: TempoMap) -> Lines:
-    steps, swung = lines_of_bar(ruling, metre)
-    starts = np.arange(low, high) * metre.bar
-    every = (starts[:, None] + steps[None]).ravel()
-    beats = every if swung is steps else (starts[:, None] + swung[None]).ravel()
-    return Lines(every, _moved(every, beats, ruling, tempo) if ruling.is_moved else beats)
+def _lines(low: int, high: int, ruling: Ruling, metre: MetreMap, tempo: TempoMap) -> Lines:
+    firsts, begins, _ = metre.stretches
+    ends = [*firsts[1:].tolist(), high]
+    parts = list[tuple[BeatArray, BeatArray, BeatArray]]()
+    for at, (each, end) in enumerate(zip(metre.metres, ends, strict=True)):
+        bars = np.arange(low if at == 0 else max(low, int(firsts[at])), min(high, int(end)), dtype=np.float64)
+        starts = metre.beats_of(bars)
+        steps, swung = lines_of_bar(ruling, each)
+        every = (starts[:, None] + steps[None]).ravel()
+        beats = every if swung is steps else (starts[:, None] + swung[None]).ravel()
+        parts.append((every, beats, every - begins[at]))
+    every, beats, counted = (np.concatenate(each) for each in zip(*parts, strict=True))
+    return Lines(every, _moved(counted, beats, ruling, tempo) if ruling.is_moved else beats)
 
 
 def _moved(steps: BeatArray, beats: BeatArray, ruling: Ruling, tempo: TempoMap) -> BeatArray:
-    """With the groove's offsets and the shift; lines stay in order."""
+    """With the groove's offsets and the shift; lines stay in order. `steps` count from the metre change."""
     groove = ruling.groove
     late = np.full(len(beats), ruling.shift)
     if groove is not None and groove.steps and ruling.timing:

@@ -8,8 +8,9 @@ from chronotome.session.check import Check
 from chronotome.session.clock import Clock
 from chronotome.session.counting import counted_of
 from chronotome.session.fitted import Fitted
-from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.grid import TempoMap
 from chronotome.session.memo import by_identity
+from chronotome.session.metre import MetreMap
 from chronotome.session.model import Recording, Session, Take, Track
 from chronotome.session.onsets import Standing
 from chronotome.words import tr
@@ -41,7 +42,7 @@ def _found(  # noqa: PLR0917 - found again by the identity of each
     start: int,
     rate: int,
     tempo: TempoMap,
-    metre: Metre,
+    metre: MetreMap,
     fit: Fitted | None,
 ) -> tuple[Check, ...]:
     onsets = recording.onsets

@@ -8,12 +8,12 @@ from typing import Annotated
 
 import msgspec
 import numpy as np
-from msgspec import Meta, Struct
+from msgspec import Meta, Struct, field
 
 from chronotome.dsp.bands import Material
 from chronotome.dsp.hush import HushBy
 from chronotome.session.fit import Fit, Measured
-from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.grid import TempoMap
 from chronotome.session.groove import Groove, GrooveId
 from chronotome.session.kits import MOST_KITS, Kit, KitId
 from chronotome.session.limits import (
@@ -31,6 +31,7 @@ from chronotome.session.limits import (
     Strength,
 )
 from chronotome.session.memo import by_identity, by_parts
+from chronotome.session.metre import MOST_METRE_CHANGES, Metre, MetreChange, MetreMap, metre_map
 from chronotome.session.onsets import MEASURED, OnsetId, Onsets, Standing
 from chronotome.session.patterns import LONGEST_PATTERN, MOST_PATTERNS, SHORTEST_PATTERN, Pattern, PatternId
 from chronotome.session.rounds import Laid, laid_of, onsets_of
@@ -456,7 +457,8 @@ class Session(Struct, frozen=True):
     name: Name = "Untitled"
     rate: Rate = 48000
     tempo: TempoMap = TempoMap()
-    metre: Metre = Metre()
+    first_metre: Metre = field(default=Metre(), name="metre")
+    metre_changes: Annotated[tuple[MetreChange, ...], Meta(max_length=MOST_METRE_CHANGES)] = ()
     recordings: tuple[Recording, ...] = ()
     tracks: tuple[Track, ...] = ()
     lock_groups: tuple[LockGroup, ...] = ()
@@ -543,6 +545,11 @@ class Session(Struct, frozen=True):
     def _span(self, take: Take) -> tuple[int, int]:
         start, end = self.source_at_session_rate(take)
         return take.start, take.start + end - start
+
+    @property
+    def metre(self) -> MetreMap:
+        """The song's bars."""
+        return metre_map(self.first_metre, self.metre_changes)
 
     @property
     def timebase(self) -> Timebase:

@@ -5,9 +5,10 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.grid import TempoMap
 from chronotome.session.lines import SAME_STEP
 from chronotome.session.memo import MANY, by_identity
+from chronotome.session.metre import MetreMap
 from chronotome.session.recipes import Recipes, shortest_step
 from chronotome.session.strokes import Strokes
 from chronotome.session.targets import Reason
@@ -75,9 +76,9 @@ class Ends:
     bars: float
 
     @staticmethod
-    def of(start: int, end: int, tempo: TempoMap, metre: Metre, rate: int) -> "Ends":
+    def of(start: int, end: int, tempo: TempoMap, metre: MetreMap, rate: int) -> "Ends":
         first, last = tempo.beat_of(start / rate), tempo.beat_of(end / rate)
-        bars = metre.bar * round((last - first) / metre.bar)
+        bars = metre.whole_bars(first, last)
         strays = abs(tempo.seconds_of(first + bars) - end / rate)
         return Ends(start, end, bars if strays < WHOLE_MS / 1000 else 0.0)
 

@@ -4,8 +4,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.check import Check, Do, Found, Kind, Mend
-from chronotome.session.grid import Metre, hit_words
 from chronotome.session.memo import by_identity
+from chronotome.session.metre import MetreMap, hit_words
 from chronotome.session.model import Hush, Recording, Take
 from chronotome.session.onsets import Onsets
 from chronotome.session.targets import Targets
@@ -21,7 +21,7 @@ AFTER_ATTACK, BEFORE_ATTACK = 0.060, 0.005
 
 @by_identity(64)
 def noises_of(
-    targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, metre: Metre
+    targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, metre: MetreMap
 ) -> Found:
     """What the analysis took for a noise, where silence keeps clear of the hits about it."""
     ratio = recording.rate / targets.rate

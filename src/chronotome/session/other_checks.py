@@ -7,8 +7,8 @@ from numpy.typing import NDArray
 
 from chronotome.session.check import Check, Do, Found, Kind, Mend
 from chronotome.session.counting import counted_of
-from chronotome.session.grid import Metre, hit_words
 from chronotome.session.memo import by_identity, by_parts
+from chronotome.session.metre import MetreMap, hit_words
 from chronotome.session.model import LockGroup, Recording, Session, Take, Track, TrackId
 from chronotome.session.noises import noises_of
 from chronotome.session.targets import Targets
@@ -75,7 +75,7 @@ def _flams(  # noqa: PLR0917 - found again by the identity of each
     their_attacks: NDArray[np.bool_],
     other: TrackId,
     name: str,
-    metre: Metre,
+    metre: MetreMap,
 ) -> Found:
     """Hits of two tracks that are apart by what is heard, and not as they usually are at that step.
 
@@ -89,7 +89,7 @@ def _flams(  # noqa: PLR0917 - found again by the identity of each
     before = np.maximum(after - 1, 0)
     nearest = np.where(places - there[before] <= there[after] - places, before, after)
     apart = (places - there[nearest]) * (1000.0 / mine.rate)
-    usual = _usually(mine, metre.bar)[own] - _usually(theirs, metre.bar)[others[nearest]]
+    usual = _usually(mine, metre)[own] - _usually(theirs, metre)[others[nearest]]
     away = np.abs(apart)
     off = np.abs(apart - usual)
     spread = float(np.median(off[away <= NEAR])) * MAD if (away <= NEAR).any() else 0.0
@@ -137,10 +137,15 @@ def _flams(  # noqa: PLR0917 - found again by the identity of each
     return Found(Kind.FLAM, tuple(checks))
 
 
+FAR = 1 << 20
+"""Between the steps of one metre and those of the next."""
+
+
 @by_identity(256)
-def _usually(targets: Targets, bar: float) -> NDArray[np.float64]:
+def _usually(targets: Targets, metre: MetreMap) -> NDArray[np.float64]:
     """Ms by which each hit's step of the bar is usually late, as it lands: a groove is no mistake."""
-    steps = np.rint(np.mod(targets.steps, bar) * 96).astype(np.int64)
+    steps = np.rint(metre.inside(targets.steps)[1] * 96).astype(np.int64)
+    steps += metre.kinds_at(targets.steps) * FAR
     usual = np.zeros(len(targets))
     for step in np.unique(steps).tolist():
         here = steps == step
@@ -174,15 +179,37 @@ def _beats_per_frame(targets: Targets, near: int) -> float:
 
 @by_identity(64)
 def _by_pattern(
-    targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, metre: Metre
+    targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, metre: MetreMap
 ) -> tuple[Found, ...]:
-    """What is otherwise than in nearly all other bars, but for fills."""
-    leads = targets.leads
-    bars = np.floor(targets.steps[leads] / metre.bar + 1e-9).astype(np.int64)
-    steps = np.rint((targets.steps[leads] - bars * metre.bar) * 96).astype(np.int64)
+    """What is otherwise than in nearly all other bars of the same metre, but for fills."""
+    kinds = metre.kinds_at(targets.steps[targets.leads])
+    parts = [
+        _by_bars(targets, recording, counts, take, metre, targets.leads[kinds == kind])
+        for kind in np.unique(kinds).tolist()
+    ]
+    return _joined(parts)
+
+
+def _joined(parts: list[tuple[Found, ...]]) -> tuple[Found, ...]:
+    return tuple(
+        Found(each[0].kind, tuple(check for found in each for check in found.checks))
+        for each in zip(*parts, strict=True)
+    )
+
+
+def _by_bars(  # noqa: PLR0917 - all that says so
+    targets: Targets,
+    recording: Recording,
+    counts: NDArray[np.bool_],
+    take: Take,
+    metre: MetreMap,
+    leads: NDArray[np.int64],
+) -> tuple[Found, ...]:
+    bars, inside = metre.inside(targets.steps[leads])
+    steps = np.rint(inside * 96).astype(np.int64)
     numbers, names = np.unique(bars), np.unique(steps)
     if len(numbers) < FEW_BARS:
-        return ()
+        return Found(Kind.WRONG_LINE, ()), Found(Kind.DOUBLED, ()), Found(Kind.MISSING, ())
     has = np.zeros((len(numbers), len(names)), np.int64)
     rows, columns = np.searchsorted(numbers, bars), np.searchsorted(names, steps)
     np.add.at(has, (rows, columns), 1)
@@ -204,7 +231,7 @@ def _by_pattern(
             if beside and len(wrong) < MOST:
                 to = min(beside, key=lambda each: abs(int(names[each] - names[column])))
                 explained.add((row, to))
-                wrong.append(_wrong_line(targets, place, names[to] / 96 + numbers[row] * metre.bar, metre))
+                wrong.append(_wrong_line(targets, place, names[to] / 96 + metre.beat_of(numbers[row]), metre))
         elif (
             len(doubled) < MOST
             and has[row, column] > 1
@@ -229,7 +256,7 @@ def _is_weaker(targets: Targets, leads: NDArray[np.int64], at: int) -> bool:
     return bool(place != same[np.abs(targets.drift[same]).argmin()])
 
 
-def _wrong_line(targets: Targets, place: int, line: float, metre: Metre) -> Check:
+def _wrong_line(targets: Targets, place: int, line: float, metre: MetreMap) -> Check:
     here, there = (hit_words(beat, metre) for beat in (float(targets.steps[place]), line))
     off = (float(targets.fitted_beats[place]) - line) / max(_beats_per_frame(targets, place), 1e-12)
     milliseconds = 1000 * off / targets.rate
@@ -252,7 +279,7 @@ def _wrong_line(targets: Targets, place: int, line: float, metre: Metre) -> Chec
     )
 
 
-def _doubled(targets: Targets, place: int, metre: Metre) -> Check:
+def _doubled(targets: Targets, place: int, metre: MetreMap) -> Check:
     off = float(targets.drift[place])
     return Check(
         int(targets.onsets[place]),
@@ -274,7 +301,7 @@ def _missing(  # noqa: PLR0917 - all that says so
     recording: Recording,
     counts: NDArray[np.bool_],
     take: Take,
-    metre: Metre,
+    metre: MetreMap,
     pattern: tuple[
         NDArray[np.int64], NDArray[np.float64], NDArray[np.bool_], NDArray[np.int64], NDArray[np.int64]
     ],
@@ -295,7 +322,7 @@ def _missing(  # noqa: PLR0917 - all that says so
     for row, column in zip(
         *np.nonzero((has == 0) & (share >= NEARLY_ALWAYS) & is_usual[:, None]), strict=True
     ):
-        beat = float(names[column] / 96 + numbers[row] * metre.bar)
+        beat = float(names[column] / 96 + metre.beat_of(numbers[row]))
         near = np.flatnonzero(np.abs(beats - beat) <= EXPECTED * gap)
         is_inside = targets.fitted_beats[0] <= beat <= targets.fitted_beats[-1]
         if (int(row), int(column)) in explained or not len(near) or not is_inside:
@@ -335,7 +362,7 @@ def _lacking(session: Session, group: LockGroup, track: Track, take: Take, targe
 
 @by_identity(64)
 def _lacks(  # noqa: PLR0917 - found again by the identity of each
-    targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, name: str, metre: Metre
+    targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, name: str, metre: MetreMap
 ) -> Found:
     frames = recording.onsets.frame_array[counts]
     there = take.start + at_other_rate(frames - take.source_start, recording.rate, targets.rate)

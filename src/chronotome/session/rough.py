@@ -7,7 +7,7 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.stretch.engines import EngineName
 from chronotome.session.check import Check, Do, Kind, Mend
-from chronotome.session.grid import Metre, hit_words
+from chronotome.session.metre import MetreMap, hit_words
 from chronotome.session.score import Score
 from chronotome.session.targets import Targets
 from chronotome.units import Frames
@@ -28,7 +28,7 @@ class Rough:
 
     kind = Kind.JOIN
 
-    def __init__(self, joins: RoughJoins, targets: Targets, offset: int, metre: Metre) -> None:
+    def __init__(self, joins: RoughJoins, targets: Targets, offset: int, metre: MetreMap) -> None:
         self._targets, self._metre, self._is_cut = targets, metre, joins.score.engine is EngineName.CUTTING
         score, rows = joins.score, joins.rows
         if score.ending is None:

@@ -80,8 +80,11 @@ def _thin(counts: NDArray[np.bool_], onsets: Onsets, sift: Sift, clock: Clock) -
     if sift.strongest_per is Per.SECONDS:
         counts[chosen] = strongest_within(onsets.frame_array[chosen], strengths, sift.seconds * clock.rate)
         return
-    length = clock.metre.bar if sift.strongest_per is Per.BAR else clock.metre.beat
-    group = np.floor((clock.beats_of(onsets)[chosen] + PICKUP * clock.metre.beat) / length)
+    metre, beats = clock.metre, clock.beats_of(onsets)[chosen]
+    if sift.strongest_per is Per.BAR:
+        group = np.floor(metre.bars_at(beats + PICKUP * metre.first.beat))
+    else:
+        group = np.floor(beats / metre.first.beat + PICKUP)
     order = np.lexsort((chosen, -strengths, group))
     first = np.diff(group[order], prepend=-np.inf) > 0
     counts[chosen] = False

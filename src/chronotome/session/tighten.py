@@ -9,10 +9,11 @@ from numpy.typing import NDArray
 from chronotome.session.counting import counted_of
 from chronotome.session.fitted import Fitted
 from chronotome.session.follow import fitted_of
-from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.grid import TempoMap
 from chronotome.session.lines import SAME_STEP, Reach, lines_over
 from chronotome.session.match import Heard, Pairs, paired
 from chronotome.session.memo import MANY, by_identity
+from chronotome.session.metre import MetreMap
 from chronotome.session.model import Recording, Session, Take, Track, TrackId, placed_take
 from chronotome.session.moves import Asked, Ends, Hits, in_order, moves_of, within
 from chronotome.session.onsets import Onsets
@@ -46,7 +47,7 @@ def _of_voices(  # noqa: PLR0917 - found again by the identity of each
     recording: Recording,
     recipes: Recipes,
     tempo: TempoMap,
-    metre: Metre,
+    metre: MetreMap,
     rate: int,
     fit: Fitted | None,
     pairs: Pairs | None,
@@ -140,7 +141,7 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     counts: NDArray[np.bool_],
     recipes: Recipes,
     tempo: TempoMap,
-    metre: Metre,
+    metre: MetreMap,
     rate: int,
     fit: Fitted | None,
     pairs: Pairs | None,
@@ -183,7 +184,7 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
 
 @by_identity(MANY)
 def _ends(  # noqa: PLR0917 - found again by the identity of each
-    take: Take, own: int, tempo: TempoMap, metre: Metre, rate: int, fit: Fitted | None
+    take: Take, own: int, tempo: TempoMap, metre: MetreMap, rate: int, fit: Fitted | None
 ) -> Ends:
     """Where a take begins and ends, once it follows the song: tightening makes it no longer."""
     start, end = (round(frame * rate / own) for frame in (take.source_start, take.source_end))
@@ -242,7 +243,7 @@ class _Lined:
 
 @by_identity(MANY)
 def _lined(  # noqa: PLR0917 - found again by the identity of each
-    places: _Places, onsets: Onsets, reach: Reach, tempo: TempoMap, metre: Metre, rate: int
+    places: _Places, onsets: Onsets, reach: Reach, tempo: TempoMap, metre: MetreMap, rate: int
 ) -> _Lined:
     beats = tempo.beats_at(places.fitted / rate)
     steps, lines, other, other_steps = np.zeros((4, len(beats)))
@@ -265,7 +266,7 @@ def _lined(  # noqa: PLR0917 - found again by the identity of each
 
     rule(np.ones(len(beats), bool), 0)
     for number, (start, end) in enumerate(reach.spans, 1):
-        rule((beats > start - metre.bar) & (beats < end + metre.bar), number, start, end)
+        rule((beats > metre.bars_from(start, -1)) & (beats < metre.bars_from(end, 1)), number, start, end)
     ids = onsets.id_array[places.chosen]
     for number in sorted({number for _, number in reach.hits}):
         rule(np.isin(ids, [onset for onset, each in reach.hits if each == number]), number)

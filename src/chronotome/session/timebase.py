@@ -5,7 +5,8 @@ from typing import NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.grid import TempoMap
+from chronotome.session.metre import MetreMap
 from chronotome.units import BeatArray
 
 
@@ -13,7 +14,7 @@ class Timebase(NamedTuple):
     """Answers what lies where: whoever asks for *the* tempo of a song means the tempo at a place."""
 
     tempo: TempoMap
-    metre: Metre
+    metre: MetreMap
     rate: int
 
     def frames_at(self, beats: BeatArray) -> NDArray[np.float64]:

@@ -235,7 +235,7 @@ def show_demo_view(window: MainWindow) -> None:
         document.opened.disconnect(look)
         session, view = window.desk.session, window.desk.view
         view.show_stage(Stage.TIGHTEN)
-        ends = [(FIRST_BAR - 1 + bars) * session.metre.bar for bars in (0, BARS_SHOWN)]
+        ends = [session.metre.beat_of(FIRST_BAR - 1 + bars) for bars in (0, BARS_SHOWN)]
         first, last = (session.frame_of(beat) for beat in ends)
         view.show(view.viewport.fitted(first, last))
         window.desk.transport.go_to(first)

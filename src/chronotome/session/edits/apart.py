@@ -9,6 +9,7 @@ import numpy as np
 from chronotome.session.anchors import anchors_of
 from chronotome.session.counting import clock_of, counted_of
 from chronotome.session.edits.tracks import with_track
+from chronotome.session.grid import lines_each
 from chronotome.session.model import Clip, ClipId, Session, Take, Track, TrackId, replace
 from chronotome.session.onsets import COUNTED_BY_HAND
 from chronotome.session.slices import MOST_SLICES, SliceId, Slices, slices_at
@@ -103,12 +104,8 @@ def _at_marks(session: Session, clip: Clip, _cuts: Cuts, _span: tuple[int, int])
 def _at_lines(session: Session, clip: Clip, cuts: Cuts, span: tuple[int, int]) -> list[int]:
     clock = clock_of(session, clip.take)
     first, last = clock.beats_at(np.array(span)).tolist()
-    bar = session.metre.bar
-    if cuts.step >= bar:
-        lines = np.arange(np.floor(first / cuts.step), np.ceil(last / cuts.step) + 1) * cuts.step
-    else:
-        starts = np.arange(np.floor(first / bar), np.ceil(last / bar) + 1) * bar
-        lines = (starts[:, None] + np.arange(0.0, bar - 1e-9, cuts.step)[None]).ravel()
+    metre = session.metre
+    lines = lines_each(metre.bars_from(first, -1), metre.bars_from(last, 1), cuts.step, metre)
     return np.rint(clock.frames_at(lines)).astype(np.int64).tolist()
 
 

@@ -8,11 +8,12 @@ import numpy as np
 from chronotome.middle import middle_of
 from chronotome.session.edits.recordings import with_recording
 from chronotome.session.edits.room import with_room
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.timing import set_metre, set_tempo
 from chronotome.session.edits.tracks import changed, with_takes, with_track
 from chronotome.session.fit import BeatMap, Fit, Pin, Reads
 from chronotome.session.follow import beats_of
-from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
+from chronotome.session.grid import FASTEST, SLOWEST, TempoChange, TempoMap
+from chronotome.session.metre import MetreMap
 from chronotome.session.model import Follow, Lead, Recording, Session, Take, Track, TrackId, replace
 
 MOST_CHANGES = 20_000
@@ -82,14 +83,16 @@ def set_smooth(session: Session, is_smooth: bool) -> Session:  # noqa: FBT001 - 
 
 
 def _following(session: Session, track: TrackId) -> Session:
-    bar = session.metre.bar
+    metre = session.metre
 
     def placed(take: Take) -> Take:
         beats = beats_of(session, take)
         if beats is None:
             return take
         one = session.tempo.beat_of(played_seconds(session, take, beats.beat_one))
-        beat = 0.0 if one < bar else round(one / bar) * bar  # less than a bar before it is a pickup
+        beat = (
+            0.0 if one < metre.first.bar else metre.nearest_bar(one)
+        )  # less than a bar before it is a pickup
         return take if take.beat == beat else replace(take, beat=beat)
 
     def change(old: Track) -> Track:
@@ -194,7 +197,7 @@ def set_bars(session: Session, track: TrackId, bars: float) -> Session:
     take = found[1]
     recording = session.recording_of(take)
     seconds = (take.source_end - take.source_start) / recording.rate
-    tempo = 60 * bars * session.metre.bar / seconds
+    tempo = 60 * session.metre.seen_from(take.beat).beat_of(bars) / seconds
     if not SLOWEST <= tempo <= FASTEST:
         return session
     start = take.source_start
@@ -208,7 +211,7 @@ def bars_in(session: Session, take: Take) -> float:
         return 0.0
     rate = session.recording_of(take).rate
     ends = beats.beats_at(np.array([take.source_start, take.source_end]) / rate)
-    return float(ends[1] - ends[0]) / session.metre.bar
+    return float(np.diff(session.metre.seen_from(take.beat).bars_at(ends))[0])
 
 
 def set_recording_beat_one(session: Session, track: TrackId, frame: int) -> Session:
@@ -270,9 +273,15 @@ def unpin_beat(session: Session, track: TrackId, beat: float) -> Session:
     return set_fit(session, track, change)
 
 
+def _bars_of(session: Session, track: TrackId) -> MetreMap:
+    """The song's bars as a track's recording has them: its beat one begins bar 0."""
+    found = guide_take(session, track)
+    return session.metre if found is None else session.metre.seen_from(found[1].beat)
+
+
 def bar_is_here(session: Session, track: TrackId, bar: int, frame: int) -> Session:
     """Bar number `bar`, counted from 1, starts at a frame of the recording; later bars count on from it."""
-    return pin_beat(session, track, (bar - 1) * session.metre.bar, frame)
+    return pin_beat(session, track, _bars_of(session, track).beat_of(bar - 1), frame)
 
 
 def forget_fit(session: Session, track: TrackId) -> Session:
@@ -286,7 +295,7 @@ def set_tapped(session: Session, track: TrackId, frames: Sequence[int]) -> Sessi
     if found is None or len(frames) < 4:
         return session
     rate = session.recording_of(found[1]).rate
-    beat = session.metre.beat
+    beat = session.metre.metre_at(found[1].beat).beat
     places = np.asarray(frames, np.float64) / rate
     period = middle_of(np.diff(places))
     numbers = np.concatenate([[0], np.cumsum(np.maximum(1, np.round(np.diff(places) / period)))])
@@ -302,7 +311,8 @@ def mend(session: Session, track: TrackId, beat: float, how: Mend) -> Session:
     if found is None or beats is None:
         return session
     rate = session.recording_of(found[1]).rate
-    bar, step = session.metre.bar, session.metre.beat
+    metre = _bars_of(session, track).metre_at(beat)
+    bar, step = metre.bar, metre.beat
     here = float(beats.seconds_at(np.array([beat]))[0])
     if how in {Mend.EARLIER, Mend.LATER}:
         by = -step if how is Mend.EARLIER else step
@@ -344,5 +354,6 @@ def use_measured(session: Session, track: TrackId) -> Session:
     measured = session.recording_of(found[1]).measured if found else None
     if found is None or measured is None:
         return session
-    metre: Metre = measured.metre if measured.bar_confidence > 0.5 else session.metre
-    return set_following(replace(session, metre=metre, lead=None), track, Following.SONG)
+    if measured.bar_confidence > 0.5:
+        session = set_metre(session, measured.metre)
+    return set_following(replace(session, lead=None), track, Following.SONG)

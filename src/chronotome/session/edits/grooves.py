@@ -43,13 +43,15 @@ def groove_of(  # noqa: PLR0917 - what is asked for
     chosen &= np.isin(np.arange(len(targets)), targets.leads)
     where = float(targets.fitted_beats[chosen].mean()) if chosen.any() else 0.0
     name, tempo = track.name, session.timebase.tempo_at(where)
-    like = Groove(0, name, grid, bars, session.metre, (), tempo)
+    metre = session.metre.metre_at(where)
+    chosen &= session.metre.kinds_at(targets.fitted_beats) == session.metre.kinds_at(np.array([where]))
+    like = Groove(0, name, grid, bars, metre, (), tempo)
     return taken(
         targets.fitted[chosen] / session.rate,
         targets.fitted_beats[chosen],
         onsets.level_array[at][chosen],
         targets.strengths[chosen],
-        session.tempo.seconds_at,
+        session.timebase,
         like,
     )
 

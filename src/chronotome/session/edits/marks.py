@@ -9,6 +9,7 @@ from chronotome.session.anchors import anchors_of
 from chronotome.session.counting import clock_of
 from chronotome.session.edits.recordings import with_recording
 from chronotome.session.edits.tightening import move_hit
+from chronotome.session.grid import lines_each
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import ClipId, Recording, Session, Take, TrackId, replace
 from chronotome.session.onsets import OnsetId, Onsets, Standing
@@ -142,10 +143,13 @@ def slip_onset(session: Session, track: TrackId, clip: ClipId, onset: OnsetId, f
 
 
 def mark_grid(session: Session, take: Take, step: float) -> Session:
-    """Marks on the lines instead of on attacks: one every `step` quarter notes, from each bar's start."""
+    """Marks on the lines instead of on attacks: one every `step` quarter notes, from each bar's start.
+
+    Where `step` is 0, or longer than a bar, there is one a bar.
+    """
     clock = clock_of(session, take)
     first, last = clock.beats_at(np.array([take.source_start, take.source_end])).tolist()
-    return _marks_instead(session, take, _lines(first, last, step, session.metre.bar))
+    return _marks_instead(session, take, lines_each(first, last, step, session.metre))
 
 
 def mark_parts(session: Session, take: Take, parts: int) -> Session:
@@ -153,16 +157,6 @@ def mark_parts(session: Session, take: Take, parts: int) -> Session:
     length = take.source_end - take.source_start
     frames = [take.source_start + round(part * length / parts) for part in range(parts)]
     return _instead(session, take, frames)
-
-
-def _lines(first: float, last: float, step: float, bar: float) -> BeatArray:
-    if step >= bar:
-        bars = np.arange(np.ceil(first / bar - 1e-9), np.floor(last / bar + 1e-9) + 1)
-        return bars * bar
-    starts = np.arange(np.floor(first / bar), np.floor(last / bar) + 1) * bar
-    inside = np.arange(0, bar - 1e-9, step)
-    lines = (starts[:, None] + inside[None]).ravel()
-    return lines[(lines >= first - 1e-9) & (lines < last - 1e-9)]
 
 
 def _marks_instead(session: Session, take: Take, beats: BeatArray) -> Session:

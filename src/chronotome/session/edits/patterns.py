@@ -61,12 +61,13 @@ def pattern_of_clip(
             hits.append((start, piece))
     if not hits:
         return session
-    window, bar = window_of(session, track, clip), session.metre.bar
+    window, metre = window_of(session, track, clip), session.metre
     first = session.beat_of(hits[0][0] if chosen else window.start)
     last = session.beat_of(hits[-1][0]) + 1e-3 if chosen else session.beat_of(window.end)
-    beat = max(float(np.floor(first / bar + 1e-6) * bar), session.beat_of(0))
-    upbeat = round(-beat % bar, 9) % bar
-    beats = float(min(LONGEST_PATTERN, max(1.0, np.ceil((last - beat) / bar - 1e-6)) * bar))
+    beat, bar = max(metre.bar_start(first), session.beat_of(0)), metre.bar_length(first)
+    upbeat = round(metre.next_bar(beat) - beat, 9) % bar
+    whole = max(1.0, np.ceil(metre.bar_at(last) - metre.bar_at(beat) - 1e-6))
+    beats = float(min(LONGEST_PATTERN, metre.bars_from(beat, whole) - beat))
     placed = [(max(0.0, session.beat_of(start) - beat), piece) for start, piece in hits]
     placed = [each for each in placed if each[0] < beats]
     number = session.next_id

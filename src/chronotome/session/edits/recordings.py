@@ -2,15 +2,13 @@
 
 from collections.abc import Callable, Iterator
 
-import numpy as np
-
 from chronotome.dsp.bands import Material
 from chronotome.dsp.hits import HitTraits
 from chronotome.session.edits.tracks import remove_track, with_takes
 from chronotome.session.fit import Fit, Measured
-from chronotome.session.grid import Metre
 from chronotome.session.kits import KitSlice
 from chronotome.session.limits import ContentHash
+from chronotome.session.metre import MetreMap
 from chronotome.session.model import Clip, Recording, Section, Session, Take, Track, replace
 from chronotome.session.onsets import Onsets
 
@@ -59,11 +57,12 @@ def add_recording(session: Session, recording: Recording, name: str, *, rate: in
     )
 
 
-def as_told(session: Session, metre: Metre | None, sections: tuple[Section, ...]) -> Session:
+def as_told(session: Session, metre: MetreMap | None, sections: tuple[Section, ...]) -> Session:
     """Metre and sections that the first recording of a session brought with it."""
     if len(session.tracks) != 1 or session.sections:
         return session
-    return replace(session, metre=metre or session.metre, sections=sections)
+    metre = metre or session.metre
+    return replace(session, first_metre=metre.first, metre_changes=metre.changes, sections=sections)
 
 
 def add_take(session: Session, recording: Recording, name: str, place: int, tempo: float) -> Session:
@@ -97,8 +96,11 @@ def _fit_of(session: Session, recording: Recording, place: int, tempo: float) ->
     if abs(session.tempo.beats_per_minute - tempo) > 1e-6:
         return replace(recording.fit, tempo=tempo)
     here = session.beat_of(max(0, place))
-    for step in (session.metre.bar, session.metre.beat):  # of what is shorter than a bar: its first beat
-        line = float(np.ceil(here / step - 1e-6) * step)
+    later, _ = session.metre.beat_lines(here, here + session.metre.longest_bar)
+    for line in (
+        session.metre.next_bar(here),
+        float(later[0]),
+    ):  # of what is shorter than a bar: its first beat
         frame = round((session.frame_of(line) - place) * recording.rate / session.rate)
         if frame < recording.frames:
             return replace(recording.fit, tempo=tempo, beat_one=frame)

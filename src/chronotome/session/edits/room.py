@@ -21,7 +21,7 @@ def with_room(session: Session) -> Session:
     first = min((_start_of(session, track) for track in session.tracks), default=0.0)
     if first >= -0.5:
         return session
-    bar = session.metre.bar * 60 / session.timebase.tempo_at(-MOST_BEATS)  # the tempo before bar 1
+    bar = session.metre.first.bar * 60 / session.timebase.tempo_at(-MOST_BEATS)  # the tempo before bar 1
     by = math.ceil(math.ceil(-first / session.rate / bar - 1e-9) * bar * session.rate)
 
     def later(take: Take) -> Take:

@@ -1,12 +1,26 @@
 """Edits of tempo, metre, beat one, loop and click."""
 
+from collections.abc import Iterable
 from operator import attrgetter
+from typing import NamedTuple
+
+import numpy as np
 
 from chronotome.session.anchors import extent_of
 from chronotome.session.edits.room import with_room
-from chronotome.session.grid import FASTEST, SLOWEST, Metre, TempoChange, TempoMap
+from chronotome.session.grid import FASTEST, SLOWEST, TempoChange, TempoMap
 from chronotome.session.limits import MOST_BEATS
+from chronotome.session.metre import MOST_METRE_CHANGES, ON_LINE, Metre, MetreChange, MetreMap
 from chronotome.session.model import Click, Follow, Session, Span, Track, replace
+
+
+class SongMap(NamedTuple):
+    """Tempo and metre of a whole song, as a file tells them; beat one in seconds where it is told."""
+
+    changes: tuple[TempoChange, ...]
+    metre: MetreMap | None
+    beat_one: float | None = None
+
 
 SAME_PLACE = 1e-6
 """Quarter notes within which two changes are one."""
@@ -53,7 +67,7 @@ def ramp_tempo(session: Session, start: float, end: float, beats_per_minute: flo
     Each beat of the metre between them has one tempo: that of its middle.
     """
     start, end = min(start, end), max(start, end)
-    wanted, beat = max(SLOWEST, min(FASTEST, beats_per_minute)), session.metre.beat
+    wanted, beat = max(SLOWEST, min(FASTEST, beats_per_minute)), session.metre.metre_at(start).beat
     count = max(1, round((end - start) / beat))
     others = [each for each in session.tempo.changes if not start - SAME_PLACE < each.beat < end + SAME_PLACE]
     if count + len(others) >= MOST_BEATS:
@@ -72,6 +86,16 @@ def remove_tempo_change(session: Session, beat: float) -> Session:
     changes = session.tempo.changes
     at = max((place for place, each in enumerate(changes) if each.beat <= beat + SAME_PLACE), default=0)
     return session if at == 0 else _with_tempo(session, changes[:at] + changes[at + 1 :])
+
+
+def take_song_map(session: Session, told: SongMap) -> Session:
+    """Tempo and metre as they are told; beat one stays, unless the session has not set one."""
+    session = _with_tempo(session, told.changes)
+    if told.metre is not None:
+        session = _with_metres(session, told.metre.first, told.metre.changes)
+    if told.beat_one is not None and not session.is_beat_one_set and not session.tracks:
+        session = set_beat_one(session, told.beat_one)
+    return session
 
 
 def _with_tempo(session: Session, changes: tuple[TempoChange, ...]) -> Session:
@@ -106,7 +130,69 @@ def set_beat_one(session: Session, seconds: float) -> Session:
 
 
 def set_metre(session: Session, metre: Metre) -> Session:
-    return session if session.metre == metre else replace(session, metre=metre)
+    """One metre for the whole song."""
+    return _with_metres(session, metre, ())
+
+
+def set_metre_at(session: Session, beat: float, metre: Metre) -> Session:
+    """Another metre at a beat: from the change before it to the next one."""
+    at, changes = session.metre.stretch_at(beat), session.metre_changes
+    if at == 0:
+        return _with_metres(session, metre, changes)
+    return set_metre_from(session, changes[at - 1].bar, metre)
+
+
+def set_metre_from(session: Session, bar: int, metre: Metre, *, bars: int = 0) -> Session:
+    """Another metre from a bar on, counted from 0; after so many bars of it the song goes on as it was.
+
+    What lies behind stays where it sounds, and its bars are counted anew. The changes behind them keep their
+    distance in bars where `bars` is 0; else they move by the bars more or fewer that these span now.
+    """
+    bar = max(0, bar)
+    before = session.metre
+    if bars <= 0:
+        changes = [each for each in session.metre_changes if each.bar != bar]
+    else:
+        start = before.beat_of(bar)
+        end = before.bar_at(start + bars * metre.bar)  # where what comes now ends, in the bars of before
+        resumed = int(np.ceil(end - ON_LINE))
+        by = bar + bars - resumed
+        changes = [each for each in session.metre_changes if each.bar < bar]
+        changes.append(MetreChange(bar + bars, before.metre_at(before.beat_of(resumed))))
+        changes += [
+            MetreChange(each.bar + by, each.metre) for each in session.metre_changes if each.bar > resumed
+        ]
+    if bar == 0:
+        return _with_metres(session, metre, changes)
+    return _with_metres(session, session.first_metre, [*changes, MetreChange(bar, metre)])
+
+
+def remove_metre_change(session: Session, beat: float) -> Session:
+    """The last change up to a beat goes; the first metre of all stays."""
+    at, changes = session.metre.stretch_at(beat), session.metre_changes
+    if at == 0:
+        return session
+    return _with_metres(session, session.first_metre, changes[: at - 1] + changes[at:])
+
+
+def move_metre_change(session: Session, at: int, bar: int) -> Session:
+    """A change, by its number, to another bar between those beside it."""
+    changes = session.metre_changes
+    low = changes[at - 1].bar + 1 if at else 1
+    high = changes[at + 1].bar - 1 if at + 1 < len(changes) else MOST_BEATS
+    moved = MetreChange(max(low, min(high, bar)), changes[at].metre)
+    return _with_metres(session, session.first_metre, (*changes[:at], moved, *changes[at + 1 :]))
+
+
+def _with_metres(session: Session, first: Metre, changes: Iterable[MetreChange]) -> Session:
+    """With other metres; a change to the metre that holds already is none."""
+    kept = list[MetreChange]()
+    for each in sorted(changes, key=attrgetter("bar")):
+        if each.metre != (kept[-1].metre if kept else first):
+            kept.append(each)
+    if len(kept) > MOST_METRE_CHANGES or (session.first_metre, session.metre_changes) == (first, tuple(kept)):
+        return session
+    return replace(session, first_metre=first, metre_changes=tuple(kept))
 
 
 def set_loop(session: Session, start: float, end: float) -> Session:
@@ -121,11 +207,9 @@ def set_loop(session: Session, start: float, end: float) -> Session:
 def whole_bars(session: Session) -> tuple[float, float]:
     """Beats from the bar line nearest to the first sound to the one nearest to the end, a bar at least."""
     first = min((clip.take.start for _, clip in session.clips), default=0)
-    start, end = (
-        round(session.beat_of(frame) / session.metre.bar) * session.metre.bar
-        for frame in (first, extent_of(session))
-    )
-    return start, max(end, start + session.metre.bar)
+    metre = session.metre
+    start, end = (metre.nearest_bar(session.beat_of(frame)) for frame in (first, extent_of(session)))
+    return start, max(end, metre.bars_from(start, 1))
 
 
 def set_looping(session: Session, is_looping: bool) -> Session:  # noqa: FBT001 - the value itself

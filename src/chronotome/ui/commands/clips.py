@@ -121,8 +121,8 @@ class ClipCommands:
         if track is None:
             return
         last = session.beat_of(self._desk.view.extent)
-        bars = range(int(last / session.metre.bar) + 1)
-        frames = [round(session.frame_of(bar * session.metre.bar)) for bar in bars]
+        lines = session.metre.bar_lines(0.0, last)
+        frames = session.timebase.frames_at(lines).round().astype(int).tolist()
         self._split(track, frames, tr("Split clip at bars"))
 
     def _split(self, track: Track, frames: Sequence[int], label: str) -> None:

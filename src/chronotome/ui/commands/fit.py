@@ -23,7 +23,8 @@ from chronotome.session.edits.timing import (
 from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
-from chronotome.session.grid import FASTEST, SLOWEST, position_words
+from chronotome.session.grid import FASTEST, SLOWEST
+from chronotome.session.metre import position_words
 from chronotome.session.model import Recording, Session, Take, Track, replace
 from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.desk import Desk
@@ -231,7 +232,7 @@ class FitCommands:
         """The line of beats nearest to the playhead: tempo changes there."""
         session = self._desk.session
         beat = session.beat_of(self._desk.transport.position)
-        return round(beat / session.metre.beat) * session.metre.beat
+        return session.metre.beat_line(beat)
 
     @property
     def has_tempo_change(self) -> bool:
@@ -356,12 +357,11 @@ class FitCommands:
 
         def do(guide: Guide) -> None:
             frame = self._here(guide)
-            bar = self._desk.session.metre.bar
+            metre = self._desk.session.metre.seen_from(guide.take.beat)
             now = 1
             if guide.beats is not None:
-                now = (
-                    round(float(guide.beats.beats_at(np.array([frame / guide.recording.rate]))[0]) / bar) + 1
-                )
+                seconds = np.array([frame / guide.recording.rate])
+                now = round(metre.bar_at(float(guide.beats.beats_at(seconds)[0]))) + 1
             number, is_sure = QInputDialog.getInt(
                 QApplication.activeWindow(),
                 tr("Bar number"),

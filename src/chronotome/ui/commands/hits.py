@@ -69,11 +69,10 @@ class HitCommands:
 
     def choose_step(self, step: float) -> None:
         """All hits at a place of the bar."""
-        bar = self._desk.session.metre.bar
+        metre = self._desk.session.metre
 
         def at_step(shown: Shown) -> NDArray[np.bool_]:
-            away = np.mod(shown.targets.steps - step + bar / 2, bar) - bar / 2
-            return np.asarray(np.abs(away) < 1e-6)
+            return np.asarray(np.abs(metre.inside(shown.targets.steps)[1] - step) < 1e-6)
 
         self.choose_hits(at_step, tr("at this step in every bar"))
 
@@ -130,7 +129,7 @@ class HitCommands:
         rest = self._after(targets, at) if ripples else at[:0]
         every = np.concatenate([at, rest])
         beats = session.tempo.beats_at(targets.target[every] / shown.rate)
-        bar, reach = session.metre.bar, self._desk.view.rulings
+        bar, reach = session.metre.longest_bar, self._desk.view.rulings
         first, last = float(beats.min()) - bar, float(beats.max()) + bar
         found = lines_within(first, last, reach, session.metre, session.tempo)
         lines = found.beats
@@ -244,6 +243,5 @@ class HitCommands:
             return
         session, transport = self._desk.session, self._desk.transport
         beat = session.beat_of(float(shown.landings[at[0]]))
-        transport.play_between(
-            max(0.0, session.frame_of(beat - session.metre.beat)), session.frame_of(beat + session.metre.beat)
-        )
+        step = session.metre.metre_at(beat).beat
+        transport.play_between(max(0.0, session.frame_of(beat - step)), session.frame_of(beat + step))

@@ -76,7 +76,7 @@ class LoopCommands:
         shown, start, end = found
         measured = shown.recording.measured
         near = measured.tempo if measured is not None else None
-        return implied_by((end - start) / shown.recording.rate, self._desk.session.metre.bar, near)
+        return implied_by((end - start) / shown.recording.rate, self._desk.session.metre.first.bar, near)
 
     def pull_ends(self) -> None:
         """Pull both ends of the loop to the attacks of the nearest hits."""

@@ -182,10 +182,10 @@ class MarkCommands:
     def jump(self, bars: int) -> None:
         """Move the playhead by bars, to a bar's start."""
         session, transport = self._desk.session, self._desk.transport
-        bar = session.metre.bar
-        here = session.beat_of(transport.position) / bar
+        metre = session.metre
+        here = metre.bar_at(session.beat_of(transport.position))
         near = np.floor(here + 1e-6) if bars > 0 else np.ceil(here - 1e-6)
-        frame = session.frame_of(float(near + bars) * bar)
+        frame = session.frame_of(metre.beat_of(float(near + bars)))
         transport.go_to(min(max(0.0, frame), float(extent_of(session))))
         self._desk.view.center_on(transport.position)
 
@@ -302,8 +302,8 @@ class MarkCommands:
         """Marks on lines instead of on attacks, every `step` quarter notes; 0: every bar."""
         shown = self.shown
         if shown is not None:
-            take, length = shown.take, step or self._desk.session.metre.bar
-            self._apply(lambda session: mark_grid(session, take, length), tr("Add onsets on grid"))
+            take = shown.take
+            self._apply(lambda session: mark_grid(session, take, step), tr("Add onsets on grid"))
 
     def in_parts(self, parts: int) -> None:
         shown = self.shown

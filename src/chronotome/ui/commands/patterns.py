@@ -147,10 +147,11 @@ class PatternCommands:
             self._desk.say(tr("No kit yet. Create one from the hits of a clip with Ctrl+U."))
             return
         track = self._desk.view.focused if self.is_here else None
-        bar, number, here = session.metre.bar, kit.id, self.bar_here()
+        number, here = kit.id, self.bar_here()
         where = None if track is None else track.id
         if track is not None:
             here = max((self._end_of(clip) for clip in track.clips), default=here)
+        bar = session.metre.bar_length(here)
 
         def edit(session: Session) -> Session:
             session = new_pattern(session, number, bar)
@@ -166,9 +167,8 @@ class PatternCommands:
     def bar_here(self) -> float:
         """The bar line before the playhead."""
         session = self._desk.session
-        beat, bar = session.beat_of(self._desk.transport.position), session.metre.bar
-        line = float(np.floor(beat / bar + 1e-6) * bar)
-        return line if session.frame_of(line) >= 0 else max(0.0, line + bar)
+        line = session.metre.bar_start(session.beat_of(self._desk.transport.position))
+        return line if session.frame_of(line) >= 0 else max(0.0, session.metre.bars_from(line, 1))
 
     def play_again(self) -> None:
         """The same pattern once more, after the last clip of the track."""
@@ -507,10 +507,10 @@ class PatternCommands:
         def edit(session: Session) -> Session:
             session = bring_pattern(session, saved.pattern, saved.kit, recordings)
             made = session.patterns[-1]
-            beat = here - made.upbeat
-            while session.frame_of(beat) < -0.5:  # what is before its first bar line needs room
-                beat += session.metre.bar
-            return play_pattern(session, None, made.id, beat)
+            line = here
+            while session.frame_of(line - made.upbeat) < -0.5:  # what is before its first bar line needs room
+                line = session.metre.bars_from(line, 1)
+            return play_pattern(session, None, made.id, line - made.upbeat)
 
         desk.store.apply(edit, tr("Open pattern {0}", saved.pattern.name))
         for each in recordings:

@@ -153,12 +153,12 @@ class PlayingCommands:
 
     def _make_room(self) -> None:
         """An empty pattern as long as the loop, or some bars, for what is played in."""
-        kit, session, bar = self._patterns.kit, self._desk.session, self._desk.session.metre.bar
+        kit, session = self._patterns.kit, self._desk.session
         if kit is None:
             return
         loop = session.loop if session.is_looping else None
         start = self._patterns.bar_here() if loop is None else max(loop.start, session.beat_of(0))
-        beats = USUAL_BARS * bar if loop is None else loop.end - loop.start
+        beats = session.metre.bars_from(start, USUAL_BARS) - start if loop is None else loop.end - loop.start
         number = kit.id
 
         def edit(session: Session) -> Session:

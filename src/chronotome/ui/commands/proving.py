@@ -13,7 +13,7 @@ from chronotome.session.check import Check, Kind
 from chronotome.session.edits.clips import Place, set_clip, trim
 from chronotome.session.edits.mending import mended
 from chronotome.session.edits.tracks import set_moving
-from chronotome.session.grid import hit_words
+from chronotome.session.metre import hit_words
 from chronotome.session.model import MOST_FADE, Clip, Session
 from chronotome.session.settings import MOST_CROSSFADE
 from chronotome.ui.controls.figures import signed

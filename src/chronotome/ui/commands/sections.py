@@ -44,9 +44,8 @@ class SectionCommands:
         if session.loop is not None and session.is_looping:
             start, end = session.loop.start, session.loop.end
         else:
-            bar = session.metre.bar
-            start = self._beat() // bar * bar
-            end = start + BARS * bar
+            start = session.metre.bar_start(self._beat())
+            end = session.metre.bars_from(start, BARS)
         name = self._ask_name(next_name(session))
         if name is not None:
             self._desk.store.apply(lambda each: add_section(each, name, start, end), tr("Add {0}", name))

@@ -105,7 +105,7 @@ class SliceCommands(ShapedHits):
         self.take_apart(Cuts(At.LINES, step=step or self._desk.view.grid.step), tr("on grid lines"))
 
     def at_bars(self) -> None:
-        self.take_apart(Cuts(At.LINES, step=self._desk.session.metre.bar), tr("at every bar"))
+        self.take_apart(Cuts(At.LINES, step=0.0), tr("at every bar"))
 
     def ask_parts(self) -> None:
         parts, is_said = QInputDialog.getInt(
@@ -168,8 +168,9 @@ class SliceCommands(ShapedHits):
             QApplication.activeWindow(), tr("Repeat hits"), tr("Number of further bars:"), 1, 1, TIMES
         )
         if is_said:
-            beats = self._length()
-            self._repeat(max(1, int(bars * self._desk.session.metre.bar / beats + 1e-6)))
+            here, metre = self._desk.session.beat_of(self._desk.transport.position), self._desk.session.metre
+            beats = metre.bars_from(here, bars) - here
+            self._repeat(max(1, int(beats / self._length() + 1e-6)))
 
     def _repeat(self, times: int) -> None:
         meant, slices = self._meant(tr("duplicate")), self.slices

@@ -26,17 +26,20 @@ def spots_of(session: Session, doubtful: list[float]) -> list[Spot]:
     doubtful : list of float
         Session frames that are worth a spot.
     """
-    tempo, bar, rate = session.tempo, session.metre.bar, session.rate
-    last = np.floor(tempo.beat_of(extent_of(session) / rate) / bar)
-    first = np.ceil(tempo.beat_of(0.0) / bar - 1e-6)
+    tempo, metre, rate = session.tempo, session.metre, session.rate
+    last = np.floor(metre.bar_at(tempo.beat_of(extent_of(session) / rate)))
+    first = np.ceil(metre.bar_at(tempo.beat_of(0.0)) - 1e-6)
     starts = max(0.0, last - first - BARS + 1)
-    length = tempo.seconds_of((first + BARS) * bar) - tempo.seconds_of(first * bar)
+    length = tempo.seconds_of(metre.beat_of(first + BARS)) - tempo.seconds_of(metre.beat_of(first))
     count = int(np.clip(round(WHOLE_SECONDS / max(0.1, length)), FEWEST, MOST))
     bars = first + np.unique(np.round(np.linspace(0, starts, count)))
-    around = [np.floor(tempo.beat_of(frame / rate) / bar - 0.5) for frame in doubtful]
+    around = [np.floor(metre.bar_at(tempo.beat_of(frame / rate)) - 0.5) for frame in doubtful]
     chosen = sorted({float(max(first, each)) for each in (*bars, *around)})
     return [
-        (max(0.0, tempo.seconds_of(each * bar) * rate), tempo.seconds_of((each + BARS) * bar) * rate)
+        (
+            max(0.0, tempo.seconds_of(metre.beat_of(each)) * rate),
+            tempo.seconds_of(metre.beat_of(each + BARS)) * rate,
+        )
         for each in chosen
     ]
 

@@ -1,6 +1,6 @@
 """How numbers are written: units, decimals, and a real minus sign."""
 
-from chronotome.session.grid import Feel, Grid
+from chronotome.session.grid import Feel, Grid, TempoMap
 from chronotome.words import tr, trn
 
 
@@ -68,3 +68,10 @@ def grid_words(grid: Grid) -> str:
 def own_or_notes(value: float) -> str:
     """A length in quarter notes; none is the sound's own."""
     return tr("full") if value <= 0 else f"{plain(value, 3)} ♩"
+
+
+def tempo_words(tempo: TempoMap) -> str:
+    """The tempo of a song; where it changes, from the slowest to the fastest."""
+    tempi = [each.beats_per_minute for each in tempo.changes]
+    words = list(dict.fromkeys((plain(min(tempi), 2), plain(max(tempi), 2))))
+    return "–".join(words)

@@ -8,8 +8,8 @@ from PySide6.QtCore import QEvent, QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QHelpEvent, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QToolTip, QWidget
 
-from chronotome.session.grid import position_words
 from chronotome.session.lines import Lines, lines_over
+from chronotome.session.metre import Metre, MetreMap, metre_map, position_words
 from chronotome.session.recipes import ruling_of
 from chronotome.session.targets import Targets
 from chronotome.ui.controls.figures import counted, signed
@@ -58,12 +58,18 @@ class FoldedBar(QWidget):
             signal.connect(self.update)
         desk.store.changed.connect(self.update)
 
+    @property
+    def _metre(self) -> Metre:
+        """That of the bar under the playhead: bars of others are left out."""
+        session = self._desk.session
+        return session.metre.metre_at(session.beat_of(self._desk.transport.position))
+
     def _lines(self) -> Lines:
         """Those of one bar."""
         desk = self._desk
-        session, bar = desk.session, desk.session.metre.bar
+        session, bar = desk.session, self._metre.bar
         ruling = ruling_of(desk.view.recipe, session.grooves)
-        lines = lines_over(0.0, bar, ruling, session.metre, session.tempo)
+        lines = lines_over(0.0, bar, ruling, metre_map(self._metre), session.tempo)
         inside = (lines.steps >= -1e-9) & (lines.steps <= bar + 1e-9)
         return Lines(lines.steps[inside], lines.beats[inside])
 
@@ -71,14 +77,14 @@ class FoldedBar(QWidget):
         shown = self._desk.guiding
         if shown is None or not len(shown.targets):
             return None
-        return _fold(shown, self._desk.session.metre.bar)
+        return _fold(shown, self._desk.session.metre, self._metre)
 
     def _x_of(self, beats: NDArray[np.float64]) -> NDArray[np.float64]:
-        return SIDE + beats / self._desk.session.metre.bar * (self.width() - 2 * SIDE)
+        return SIDE + beats / self._metre.bar * (self.width() - 2 * SIDE)
 
     @guarded
     def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:
-        theme, metre = self._desk.view.theme, self._desk.session.metre
+        theme, metre = self._desk.view.theme, self._metre
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
         painter.setPen(QPen(colour(theme.accent if self.hasFocus() else theme.rule), 1))
         painter.setBrush(colour(theme.paper))
@@ -130,9 +136,9 @@ class FoldedBar(QWidget):
 
     def words_of(self, step: int) -> str:
         """A step in a sentence: how many hits, how late, how sure."""
-        folded, lines, bar = self._folded(), self._lines(), self._desk.session.metre.bar
+        folded, lines, bar = self._folded(), self._lines(), self._metre.bar
         beat = float(lines.steps[step]) % bar
-        name = position_words(beat, self._desk.session.metre).partition(".")[2]
+        name = position_words(beat, metre_map(self._metre)).partition(".")[2]
         here = np.zeros(0, bool) if folded is None else np.abs(folded.steps - beat) < 1e-6
         if folded is None or not here.any():
             return tr("{0}: no hits", name)
@@ -169,7 +175,7 @@ class FoldedBar(QWidget):
         return super().event(event)
 
 
-def _fold(shown: Shown, bar: float) -> _Folded:
+def _fold(shown: Shown, song: MetreMap, metre: Metre) -> _Folded:
     targets: Targets = shown.targets
     onsets = shown.recording.onsets
     order = np.argsort(onsets.id_array)
@@ -178,6 +184,11 @@ def _fold(shown: Shown, bar: float) -> _Folded:
     loudest = np.nanmax(levels) if not np.isnan(levels).all() else 0.0
     height = np.clip(1 + (levels - loudest) / QUIETEST, 0, 1)
     height = np.where(np.isnan(levels), targets.strengths / 100, height)
-    steps = np.mod(targets.steps + 1e-9, bar) - 1e-9
+    _, steps = song.inside(targets.steps)
     beats = steps + (targets.fitted_beats - targets.steps)
-    return _Folded(beats, targets.drift, height, steps, targets.onsets)
+    every = beats, targets.drift, height, steps, targets.onsets
+    if song.changes:
+        kinds = np.array([each == metre for each in song.metres])
+        here = kinds[[song.stretch_at(each) for each in targets.steps.tolist()]]
+        every = tuple(each[here] for each in every)
+    return _Folded(*every)

@@ -21,7 +21,8 @@ from PySide6.QtWidgets import (
 
 from chronotome.session.check import NOTHING
 from chronotome.session.edits.timing import set_tempo_at
-from chronotome.session.grid import FASTEST, SLOWEST, position_words
+from chronotome.session.grid import FASTEST, SLOWEST
+from chronotome.session.metre import position_words
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.figures import plain

@@ -18,7 +18,7 @@ from chronotome.session.counting import counted_of
 from chronotome.session.edits.recordings import first_rate, set_rate
 from chronotome.session.model import Session
 from chronotome.ui.controls.dialog import Dialog
-from chronotome.ui.controls.figures import clock, counted, megabytes, plain
+from chronotome.ui.controls.figures import clock, counted, megabytes, plain, tempo_words
 from chronotome.ui.controls.plain_text import Label, question, tip
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
@@ -91,7 +91,7 @@ class InformationDialog(Dialog):
         desk, session = self._desk, self._desk.session
         places, history = desk.recordings.places, desk.store.history
         frames = extent_of(session)
-        bars = session.beat_of(frames) / session.metre.bar if frames else 0.0
+        bars = session.metre.bar_at(session.beat_of(frames)) if frames else 0.0
         own = [places[each.content] for each in session.recordings if each.content in places]
         unheard = list(desk.document.unheard.values())
         steps = len(history.past) + len(history.future)
@@ -104,10 +104,9 @@ class InformationDialog(Dialog):
             (
                 tr("Tempo"),
                 tr(
-                    "{0} bpm, {1}/{2}",
-                    plain(session.tempo.beats_per_minute, 2),
-                    session.metre.beats,
-                    session.metre.unit,
+                    "{0} bpm, {1}",
+                    tempo_words(session.tempo),
+                    ", ".join(dict.fromkeys(each.words for each in session.metre.metres)),
                 ),
             ),
             (tr("Tracks"), f"{counted(len(session.tracks), 'track')}, {counted(clips, 'clip')}"),

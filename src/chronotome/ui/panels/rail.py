@@ -162,7 +162,10 @@ def _rework_figures(session: Session, take: Take) -> Figures:
     tracks, clips = counted(len(session.tracks), "track"), counted(sum(1 for _ in session.clips), "clip")
     pattern = session.pattern_of(take)
     if pattern is not None:
-        bars = tr("{0} bars", plain(pattern.beats / session.metre.bar, 2).rstrip("0").rstrip("."))
+        bars = tr(
+            "{0} bars",
+            plain(session.metre.seen_from(take.beat).bar_at(pattern.beats), 2).rstrip("0").rstrip("."),
+        )
         return Figures(counted(len(pattern), "step"), tr("pattern of {0}\n{1} · {2}", bars, clips, tracks))
     if take.slices is None:
         return Figures(clips, tracks)

@@ -30,7 +30,7 @@ def bars_of_room(history: History) -> int:
     moved = [clip.take.start - starts[clip.id] for _, clip in after.clips if clip.id in starts]
     if not moved or min(moved) <= 0 or min(moved) != max(moved):
         return 0
-    return round(moved[0] / after.rate / (after.metre.bar * 60 / after.timebase.tempo_at(-1.0)))
+    return round(moved[0] / after.rate / (after.metre.first.bar * 60 / after.timebase.tempo_at(-1.0)))
 
 
 class StatusLine(QWidget):

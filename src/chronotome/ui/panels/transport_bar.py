@@ -13,8 +13,9 @@ from PySide6.QtWidgets import (
 
 from chronotome.render.mix import Side
 from chronotome.session.edits.fitting import led
-from chronotome.session.edits.timing import set_metre, set_tempo_at
-from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid, Metre, beat_in, position_words
+from chronotome.session.edits.timing import set_metre_at, set_tempo_at
+from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
+from chronotome.session.metre import Metre, beat_in, metre_of, position_words
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import clock, grid_words, plain
@@ -28,7 +29,11 @@ from chronotome.words import tr
 
 HEIGHT = 52
 NARROW = 1180
-METRES = ((4, 4), (3, 4), (2, 4), (5, 4), (6, 8), (7, 8), (12, 8))
+METRES = tuple(
+    Metre(beats, unit)
+    for unit, most in ((4, (2, 3, 4, 5, 6, 7)), (8, (3, 5, 6, 7, 9, 11, 12)))
+    for beats in most
+)
 SIDES = (Side.AS_PLAYED, Side.EDITED)
 
 SNAPS = {
@@ -94,7 +99,7 @@ class TransportBar(QWidget):
         layout.addWidget(self._tap)
         self.metre = QComboBox()
         self.metre.setAccessibleName(tr("Metre"))
-        self.metre.addItems([f"{beats}/{unit}" for beats, unit in METRES])
+        self.metre.addItems([each.words for each in METRES])
         self.metre.activated.connect(self._on_metre)
         layout.addLayout(self._captioned(tr("METRE"), self.metre))
         self.snap = QComboBox()
@@ -211,11 +216,17 @@ class TransportBar(QWidget):
         self.bar.setText(position_words(beat, session.metre))
         self.clock.setText(clock(seconds))
         self.tempo.show_text(plain(session.timebase.tempo_at(beat), 2))
+        self._show_metre(session.metre.metre_at(beat))
+
+    def _show_metre(self, metre: Metre) -> None:
+        """That at the playhead; one that is not on offer is added."""
+        if self.metre.currentText() != metre.words:
+            if self.metre.findText(metre.words) < 0:
+                self.metre.addItem(metre.words)
+            self.metre.setCurrentText(metre.words)
 
     def _show(self) -> None:
         session, theme, transport = self._desk.session, self._desk.view.theme, self._desk.transport
-        metre = (session.metre.beats, session.metre.unit)
-        self.metre.setCurrentIndex(METRES.index(metre) if metre in METRES else -1)
         self._buttons["loop"].setChecked(session.is_looping)
         self._buttons["click"].setChecked(session.click.is_on)
         self._buttons["play-keys"].setChecked(self._desk.keys.is_on)
@@ -252,8 +263,10 @@ class TransportBar(QWidget):
             )
 
     def _on_metre(self, index: int) -> None:
-        beats, unit = METRES[index]
-        self._desk.store.apply(lambda session: led(set_metre(session, Metre(beats, unit))), tr("Set metre"))
+        metre, frame = metre_of(self.metre.itemText(index)), self._desk.transport.position
+        self._desk.store.apply(
+            lambda session: led(set_metre_at(session, session.beat_of(frame), metre)), tr("Set metre")
+        )
 
     def _on_snap(self, index: int) -> None:
         view = self._desk.view

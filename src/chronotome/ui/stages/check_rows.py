@@ -5,7 +5,7 @@ from PySide6.QtGui import QFontMetrics, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QSizePolicy, QVBoxLayout, QWidget
 
 from chronotome.session.check import NOTHING, Check, Kind
-from chronotome.session.grid import position_words
+from chronotome.session.metre import position_words
 from chronotome.session.model import Take, Track
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands

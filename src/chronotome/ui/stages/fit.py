@@ -26,7 +26,7 @@ from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.choices import Choices
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.field import Field
-from chronotome.ui.controls.figures import clock, counted, decibels, plain, share
+from chronotome.ui.controls.figures import clock, counted, decibels, plain, share, tempo_words
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.sentence import Sentence
 from chronotome.ui.controls.soon import Soon
@@ -264,7 +264,7 @@ class FitTray(Tray):
 
     def _show(self) -> None:
         session, guide = self.desk.session, guide_of(self.desk)
-        self.song.say(tr("Song: {0} bpm", plain(session.tempo.beats_per_minute, 2)))
+        self.song.say(tr("Song: {0} bpm", tempo_words(session.tempo)))
         self.level.set_value(session.click.level)
         self.accents.setChecked(session.click.accents)
         self.sound.set_index(SOUNDS.index(session.click.sound))
@@ -319,7 +319,7 @@ class FitTray(Tray):
 
     def _show_beats(self, guide: Guide) -> None:
         fit, measured, beats = guide.recording.fit, guide.recording.measured, guide.beats
-        metre = self.desk.session.metre
+        metre = self.desk.session.metre.metre_at(guide.take.beat)
         self.of.say(tr("bars"))
         if beats is None:
             self.kind.say(tr("unknown"))
@@ -340,7 +340,7 @@ class FitTray(Tray):
         near = round(bars)
         self.bars.show_text(str(near) if abs(bars - near) < WHOLE else plain(bars, 2))
         if measured is not None and measured.metre != metre and measured.bar_confidence > 0.5:
-            self.of.say(tr("bars, detected: {0}/{1}", measured.metre.beats, measured.metre.unit))
+            self.of.say(tr("bars, detected: {0}", measured.metre.words))
         is_set = fit.beat_one is not None or any(pin.beat == 0 for pin in fit.pins)
         said = tr("set") if is_set else tr("detected")
         self.one.setText(tr("Beat one  {0}  {1}", clock(beats.beat_one), said))

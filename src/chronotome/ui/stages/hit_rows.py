@@ -61,7 +61,7 @@ class HitRows(Rows):
 
     def _take_apart(self) -> None:
         words, cuts = WAYS[self.way.currentIndex()]
-        self._slices.take_apart(cuts or Cuts(At.LINES, step=self.desk.session.metre.bar), words)
+        self._slices.take_apart(cuts or Cuts(At.LINES, step=0.0), words)
 
     def _slider(  # noqa: PLR0917 - what a slider is
         self,

@@ -199,7 +199,7 @@ class MarkTray(Tray):
         if words == PARTS_WORDS:
             self._commands.marks.in_parts(int(self.parts.text()))
         else:
-            self._commands.marks.on_grid(GRID_WORDS[words] * self.desk.session.metre.beat)
+            self._commands.marks.on_grid(GRID_WORDS[words] * self.desk.session.metre.first.beat)
 
     # Showing
 

@@ -15,7 +15,7 @@ from PySide6.QtWidgets import QAbstractItemView, QHeaderView, QTableView
 
 from chronotome.dsp.bands import Band
 from chronotome.session.counting import clock_of
-from chronotome.session.grid import hit_words
+from chronotome.session.metre import hit_words
 from chronotome.ui.controls.figures import clock
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk

@@ -266,7 +266,8 @@ class PatternRows(Rows):
         names = [each.name for each in self.desk.session.patterns]
         numbers = [each.id for each in self.desk.session.patterns]
         self._fill(self.which, names, numbers.index(pattern.id))
-        bar = self.desk.session.metre.bar
+        clip, metre = self._patterns.clip, self.desk.session.metre
+        bar = metre.bar_length(0.0 if clip is None else clip.take.beat)
         lengths = self._lengths()
         self._fill(self.beats, [_length_words(each, bar) for each in lengths], lengths.index(pattern.beats))
         self._show_rounds(pattern.beats)

@@ -2,8 +2,9 @@
 
 from PySide6.QtWidgets import QHBoxLayout, QPushButton
 
-from chronotome.session.grid import DIVISIONS, Feel, Grid, position_words
+from chronotome.session.grid import DIVISIONS, Feel, Grid
 from chronotome.session.lines import SwingOf
+from chronotome.session.metre import position_words
 from chronotome.session.model import Take, Track, replace
 from chronotome.session.settings import MOST_SHIFT, TightenSettings
 from chronotome.session.strokes import USUAL_STROKE

@@ -83,7 +83,7 @@ class HitDrag:
         if self.axis is not None:
             beat = desk.session.beat_of(self.axis - desk.session.frame_of(beat))
         if not is_free and desk.view.is_snapping:
-            bar, session = desk.session.metre.bar, desk.session
+            session, bar = desk.session, desk.session.metre.longest_bar
             lines = lines_within(beat - bar, beat + bar, desk.view.rulings, session.metre, session.tempo)
             line = float(lines.beats[np.abs(lines.beats - beat).argmin()])
             apart = abs(session.frame_of(line) - session.frame_of(beat))

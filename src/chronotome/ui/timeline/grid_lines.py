@@ -5,8 +5,9 @@ from functools import lru_cache
 import numpy as np
 from PySide6.QtCore import QLineF
 
-from chronotome.session.grid import Metre, TempoMap
+from chronotome.session.grid import TempoMap
 from chronotome.session.lines import Reach, lines_within
+from chronotome.session.metre import MetreMap
 from chronotome.ui.timeline.viewport import Viewport
 
 CLOSEST = 9
@@ -19,7 +20,7 @@ Lines = tuple[tuple[int, list[QLineF]], ...]
 
 @lru_cache(maxsize=4)
 def grid_lines(  # noqa: PLR0917 - found again by all of it
-    tempo: TempoMap, rate: int, metre: Metre, reach: Reach, viewport: Viewport, left: int
+    tempo: TempoMap, rate: int, metre: MetreMap, reach: Reach, viewport: Viewport, left: int
 ) -> Lines:
     """(kind, lines from `left` pixels on) of every line in sight, finest first."""
     first, last = (tempo.beat_of(frame / rate) for frame in (viewport.start, viewport.end))
@@ -32,8 +33,8 @@ def grid_lines(  # noqa: PLR0917 - found again by all of it
 
     if min(ruling.grid.step for ruling in reach.rulings) * per_beat >= CLOSEST:
         found.append((FINE, lines_at(lines_within(first, last, reach, metre, tempo).beats)))
-    for kind, step in ((BEAT, metre.beat), (BAR, metre.bar)):
-        if step * per_beat >= CLOSEST:
-            beats = np.arange(np.ceil(first / step), np.floor(last / step) + 1) * step
-            found.append((kind, lines_at(beats)))
+    if min(each.beat for each in metre.metres) * per_beat >= CLOSEST:
+        found.append((BEAT, lines_at(metre.beat_lines(first, last)[0])))
+    if metre.shortest_bar * per_beat >= CLOSEST:
+        found.append((BAR, lines_at(metre.bar_lines(first, last))))
     return tuple(found)

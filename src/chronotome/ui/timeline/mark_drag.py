@@ -59,7 +59,7 @@ class EndDrag(ValueDrag):
     """Its value is how many bars the clip is; it follows the song from then on."""
 
     def __init__(self, desk: Desk, shown: Shown) -> None:
-        track, self._bar = shown.track.id, desk.session.metre.bar
+        track, self._metre = shown.track.id, desk.session.metre
         self._start = desk.session.tempo.beat_of(float(shown.heard_anchors[0]) / shown.rate)
 
         def to_bars(session: Session, bars: float) -> Session:
@@ -68,7 +68,7 @@ class EndDrag(ValueDrag):
         super().__init__(desk, to_bars, tr("Stretch end to bar line"))
 
     def to_beat(self, beat: float) -> None:
-        bars = max(1.0, round((beat - self._start) / self._bar))
+        bars = max(1.0, round(self._metre.bar_at(beat) - self._metre.bar_at(self._start)))
         if bars != self.value:
             self.to(bars)
             self.desk.say(tr("Length: {0:.0f} {1}", bars, tr("bar") if bars == 1 else tr("bars")))

@@ -99,8 +99,8 @@ class PatternLane(TrackLane):
 
     def cell_at(self, x: float) -> float:
         """The song's beat at which the cell of the grid under the pointer begins."""
-        beat, bar, step = self.beat_of_x(x), self.desk.session.metre.bar, self.desk.view.grid.step
-        start = np.floor(beat / bar + 1e-9) * bar
+        beat, step = self.beat_of_x(x), self.desk.view.grid.step
+        start = self.desk.session.metre.bar_start(beat)
         return float(start + np.floor((beat - start) / step + 1e-9) * step)
 
     # Painting

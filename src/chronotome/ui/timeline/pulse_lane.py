@@ -11,6 +11,7 @@ from chronotome.middle import middle_of
 from chronotome.session.edits.fitting import pin_beat, unpin_beat
 from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
+from chronotome.session.metre import MetreMap
 from chronotome.session.model import Session
 from chronotome.ui.commands.fit import FitCommands, Guide, guide_of
 from chronotome.ui.controls.figures import plain, share, signed
@@ -130,9 +131,11 @@ class PulseLane(TrackLane):
 
     def _paint_doubtful(self, painter: QPainter, guide: Guide) -> None:
         """An ochre wash over bars that jump, and what is wrong with the chosen one."""
-        theme, bar = self.desk.view.theme, self.desk.session.metre.bar
+        theme, metre = self.desk.view.theme, self._metre_of(guide)
         for check in fit_checks_of(self.desk.session, guide.track):
-            left, right = self.xs_of(guide.frame_at(np.array([check.beat, check.beat + bar]))).tolist()
+            left, right = self.xs_of(
+                guide.frame_at(np.array([check.beat, metre.bars_from(check.beat, 1)]))
+            ).tolist()
             if right < HEADER or left > self.width():
                 continue
             painter.fillRect(QRectF(left, TICKS, right - left, self.height()), colour(theme.wash, 170))
@@ -227,38 +230,42 @@ class PulseLane(TrackLane):
         points = zip(middles[inside].tolist(), smooth[inside].tolist(), strict=True)
         painter.drawPolyline(QPolygonF([QPointF(x, y) for x, y in points]))
 
-    def _beats_in_sight(self, beats: BeatMap, guide: Guide) -> tuple[Screen, Screen]:
-        """The metre's beats to draw, and where they are."""
-        metre = self.desk.session.metre
-        numbers = np.arange(
-            np.ceil(beats.beats[0] / metre.beat - 1e-6), np.floor(beats.beats[-1] / metre.beat + 1e-6) + 1
-        )
-        xs = self.xs_of(guide.frame_at(numbers * metre.beat))
+    def _beats_in_sight(self, beats: BeatMap, guide: Guide) -> tuple[Screen, Screen, NDArray[np.bool_]]:
+        """The metre's beats to draw, where they are, and which of them begin a bar."""
+        metre = self._metre_of(guide)
+        lines, places = metre.beat_lines(float(beats.beats[0]), float(beats.beats[-1]))
+        xs = self.xs_of(guide.frame_at(lines))
         gap = max(LEAST_GAP, middle_of(np.diff(xs))) if len(xs) > 1 else 99.0
-        every = 1 if gap >= CLOSEST_BEATS else metre.beats
-        while gap * every < CLOSEST_BEATS:
-            every *= 2
-        chosen = (numbers % every == 0) & (xs > HEADER - 40) & (xs < self.width() + 40)
-        return numbers[chosen], xs[chosen]
+        chosen, every = np.ones(len(xs), bool), 1
+        if gap < CLOSEST_BEATS:
+            bars = np.rint(metre.bars_at(lines))
+            while gap * metre.first.beats * every < CLOSEST_BEATS:
+                every *= 2
+            chosen = (places == 0) & (bars % every == 0)
+        chosen &= (xs > HEADER - 40) & (xs < self.width() + 40)
+        return lines[chosen], xs[chosen], places[chosen] == 0
+
+    def _metre_of(self, guide: Guide) -> MetreMap:
+        """The song's bars as the recording has them."""
+        return self.desk.session.metre.seen_from(guide.take.beat)
 
     def _paint_beats(self, painter: QPainter, guide: Guide, beats: BeatMap) -> None:
         """Ticks at the top, bars longer and numbered; diamonds where a person tied them."""
-        theme, metre, view = self.desk.view.theme, self.desk.session.metre, self.desk.view
+        theme, metre, view = self.desk.view.theme, self._metre_of(guide), self.desk.view
         painter.fillRect(QRectF(HEADER, 0, self.width(), TICKS), colour(theme.card))
-        numbers, xs = self._beats_in_sight(beats, guide)
-        is_bar = numbers % metre.beats == 0
+        lines, xs, is_bar = self._beats_in_sight(beats, guide)
         painter.setPen(QPen(colour(theme.soft_ink), 1))
         painter.drawLines([QLineF(x, TICKS - 9, x, TICKS) for x in xs[~is_bar].tolist()])
         painter.setPen(QPen(colour(theme.ink), 1.6))
         painter.drawLines([QLineF(x, TICKS - 18, x, TICKS) for x in xs[is_bar].tolist()])
         painter.setFont(figure_font(10))
         last = -1e9
-        for number, x in zip(numbers[is_bar].tolist(), xs[is_bar].tolist(), strict=True):
+        numbers = np.rint(metre.bars_at(lines[is_bar])).astype(int).tolist()
+        for number, x in zip(numbers, xs[is_bar].tolist(), strict=True):
             if x - last >= CLOSEST_BARS:
                 last = x
                 painter.setPen(colour(theme.ink))
-                bar = round(number / metre.beats) + 1
-                painter.drawText(QPointF(x + 4, 12), str(bar).replace("-", "−"))
+                painter.drawText(QPointF(x + 4, 12), str(number + 1).replace("-", "−"))
         pinned = np.array([pin.beat for pin in guide.recording.fit.pins])
         if guide.recording.fit.beat_one is not None and 0.0 not in pinned:
             pinned = np.append(pinned, 0.0)
@@ -306,8 +313,7 @@ class PulseLane(TrackLane):
         guide = self.guide
         if guide is None or guide.beats is None or y > TICKS:
             return None
-        numbers, xs = self._beats_in_sight(guide.beats, guide)
-        beats = numbers * self.desk.session.metre.beat
+        beats, xs, _ = self._beats_in_sight(guide.beats, guide)
         pinned = np.array([pin.beat for pin in guide.recording.fit.pins])
         if len(pinned):
             beats = np.append(beats, pinned)
@@ -330,7 +336,7 @@ class PulseLane(TrackLane):
             self._taken = self.guide
             self.desk.view.choose_beat(beat)
             edit = partial(_pinned, track=self._taken.track.id, beat=beat)
-            words = tr("Move bar") if beat % self.desk.session.metre.bar == 0 else tr("Move beat")
+            words = tr("Move bar") if self._metre_of(self._taken).bar_start(beat) == beat else tr("Move beat")
             self.drag = ValueDrag(self.desk, edit, words)
             self._pressed_at = x
         else:

@@ -1,11 +1,13 @@
 """Bars and beats, the loop, and the warp markers on the lower edge."""
 
 import numpy as np
+from numpy.typing import NDArray
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen, QPolygonF
 
 from chronotome.session.edits.timing import set_loop
 from chronotome.session.grid import nearest_lines
+from chronotome.session.metre import MetreMap
 from chronotome.session.model import Session
 from chronotome.session.targets import Reason
 from chronotome.ui.controls.figures import plain
@@ -17,6 +19,7 @@ from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import diamond, paint_each
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_lane import TrackLane
+from chronotome.units import BeatArray
 from chronotome.words import tr
 
 HEIGHT = 34
@@ -27,6 +30,20 @@ SMALLEST_DRAG = 4
 CLOSEST_MARKERS = 9
 BESIDE_NUMBER = 24.0
 """Pixels of the number of the bar, beside which a tempo that begins there is told."""
+
+
+def _numbered(
+    metre: MetreMap, first: float, last: float, per_beat: float
+) -> tuple[BeatArray, NDArray[np.int64]]:
+    """Beats that are numbered, as far as there is room, and which of its bar each is."""
+    if min(each.beat for each in metre.metres) * per_beat >= CLOSEST_LABELS:
+        return metre.beat_lines(first, last)
+    every = 1
+    while every * metre.shortest_bar * per_beat < CLOSEST_LABELS and every < 1 << 14:
+        every *= 2
+    lines = metre.bar_lines(first, last)
+    lines = lines[np.rint(metre.bars_at(lines)) % every == 0]
+    return lines, np.zeros(len(lines), np.int64)
 
 
 class Ruler(TrackLane):
@@ -72,14 +89,10 @@ class Ruler(TrackLane):
         metre, tempo = session.metre, session.tempo
         first, last = self.beat_of_x(content.left() - 40), self.beat_of_x(content.right())
         per_beat = content.width() / max(1e-9, last - first)
-        step = metre.beat
-        for candidate in (metre.beat, metre.bar, *(metre.bar * 2**power for power in range(1, 14))):
-            step = candidate
-            if step * per_beat >= CLOSEST_LABELS:
-                break
-        beats = np.arange(np.ceil(first / step), np.floor(last / step) + 1) * step
-        for beat, x in zip(beats.tolist(), self.xs_of(tempo.seconds_at(beats) * session.rate), strict=True):
-            bar, rest = divmod(round(beat / metre.beat), metre.beats)
+        beats, places = _numbered(metre, first, last, per_beat)
+        bars = np.floor(metre.bars_at(beats + 1e-6)).astype(int).tolist()
+        xs = self.xs_of(tempo.seconds_at(beats) * session.rate)
+        for bar, rest, x in zip(bars, places.tolist(), xs, strict=True):
             is_bar = rest == 0
             painter.setPen(QPen(colour(theme.ink if is_bar else theme.strong_rule), 1))
             painter.drawLine(QPointF(x + 0.5, 6 if is_bar else 18), QPointF(x + 0.5, HEIGHT))

@@ -120,8 +120,8 @@ class SpanStrip(TrackLane):
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x = event.position().x()
         if isinstance(self.drag, ValueDrag):
-            beat, step = self.beat_of_x(x), self.desk.session.metre.beat
-            self.drag.to(beat if is_free(event) else round(beat / step) * step)
+            beat = self.beat_of_x(x)
+            self.drag.to(beat if is_free(event) else self.desk.session.metre.beat_line(beat))
             return
         found = self._span_at(x)
         is_edge = found is not None and bool(found[1])

@@ -3,8 +3,8 @@
 import numpy as np
 
 from chronotome.dsp.clicks import ALLOWED
-from chronotome.session.grid import hit_words, position_words
 from chronotome.session.kits import key_name
+from chronotome.session.metre import hit_words, position_words
 from chronotome.session.targets import REASON_WORDS, Reason
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.proving import ProofCommands
