@@ -57,8 +57,9 @@ from chronotome.render.plan import plan_for
 from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of

@@ -11,8 +11,9 @@ from bench.material import isolate
 from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.model import Recording, Session
 from chronotome.session.onsets import onsets_from
 

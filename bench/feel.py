@@ -16,8 +16,9 @@ from chronotome.dsp.audio import audio_of
 from chronotome.files.analysis import analyse
 from chronotome.session.edits.grooves import groove_of
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.grid import Grid
 from chronotome.session.model import Recording, Session
 from chronotome.session.settings import Match

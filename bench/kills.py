@@ -37,7 +37,7 @@ def life(way: str, folder: Path, first: int, said: Path) -> None:
     from PySide6.QtCore import QCoreApplication  # noqa: PLC0415 - in a process of its own
 
     from chronotome.files.places import Settings  # noqa: PLC0415 - the same
-    from chronotome.session.edits.timing import set_tempo  # noqa: PLC0415 - the same
+    from chronotome.session.edits.tempo import set_tempo  # noqa: PLC0415 - the same
     from chronotome.ui.application import application, build, wait_until_ready  # noqa: PLC0415 - the same
     from chronotome.ui.commands.session_files import DEMO_SESSION  # noqa: PLC0415 - the same
 

@@ -18,8 +18,9 @@ from chronotome.render.proof import joins_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.model import Recording, Session
 from chronotome.session.onsets import onsets_from

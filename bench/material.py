@@ -8,8 +8,9 @@ import numpy as np
 import soundfile
 
 from chronotome.dsp.audio import Samples
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 
 RATE = 44100
 

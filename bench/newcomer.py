@@ -377,14 +377,14 @@ TASKS = (
         "double the song's tempo",
         _menu("Mark and fit", "Song tempo", "Double song tempo"),
         _find("double song tempo"),
-        lambda h, _: h.session.tempo.beats_per_minute == 184.0,
+        lambda h, _: h.session.tempo.at(0.0) == 184.0,
         Stage.FIT,
     ),
     Task(
         "a little faster",
         _faster_by_mouse,
         _find("tempo 95"),
-        lambda h, b: b.tempo.beats_per_minute < h.session.tempo.beats_per_minute <= 96,
+        lambda h, b: b.tempo.at(0.0) < h.session.tempo.at(0.0) <= 96,
     ),
     Task(
         "put the second hit a little earlier",

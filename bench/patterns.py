@@ -39,7 +39,8 @@ from chronotome.session.edits.patterns import (
     set_step,
     shape_steps,
 )
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_muted
 from chronotome.session.settled import settled
 from chronotome.ui.application import pause, wait_until_ready

@@ -36,8 +36,9 @@ from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.fitting import straighten, use_measured
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.grid import Grid, nearest_lines
 from chronotome.session.model import Recording, Session

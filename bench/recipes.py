@@ -18,8 +18,9 @@ from chronotome.render.pool import Source
 from chronotome.render.renderer import Renderer
 from chronotome.session.edits.grooves import add_groove
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.groove import Groove, GrooveStep
 from chronotome.session.model import Recording, Session
 from chronotome.session.onsets import onsets_from

@@ -8,8 +8,9 @@ import sys
 from pathlib import Path
 
 from bench.material import isolate, window_with, write_performance
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.ui.application import wait_until_ready
 
 

@@ -16,7 +16,7 @@ import soundfile
 from bench.material import RATE, isolate, performance
 from chronotome.engine.control import Word
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.model import Session, TrackId
 
 CHANGES = (101.0, 96.0, 104.5, 99.0, 110.0, 92.0)

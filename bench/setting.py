@@ -10,8 +10,8 @@ from PySide6.QtCore import QCoreApplication
 
 from bench.material import isolate, window_with, write_performance
 from chronotome.session.edits.recordings import set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_tempo
 from chronotome.session.onsets import onsets_from
 from chronotome.ui.application import wait_until_ready
 from chronotome.ui.view_state import Stage

@@ -31,7 +31,7 @@ class Person:
         return self.desk.store.session
 
     def wait(self, condition) -> None:
-        self.bot.waitUntil(condition, timeout=8000)
+        self.bot.waitUntil(condition, timeout=30_000)
 
     def settle(self) -> None:
         """Until all is read, analysed, rendered and with the player."""
@@ -171,8 +171,9 @@ def hits_file(tmp_path):
 @pytest.fixture
 def at_work(person, hits_file):
     """The file is open, its beat one set, and it is tightened by half."""
+    from chronotome.session.edits.tempo import set_tempo
     from chronotome.session.edits.tightening import set_tighten
-    from chronotome.session.edits.timing import set_beat_one, set_tempo
+    from chronotome.session.edits.timing import set_beat_one
     from chronotome.session.grid import Grid
     from chronotome.ui.view_state import Stage
 

@@ -34,10 +34,11 @@ from chronotome.files.places import Settings  # noqa: E402
 from chronotome.session.edits.apart import At, Cuts, take_apart  # noqa: E402
 from chronotome.session.edits.clips import Range, move, set_clip  # noqa: E402
 from chronotome.session.edits.fitting import set_recording_tempo  # noqa: E402
+from chronotome.session.edits.metre import set_metre  # noqa: E402
 from chronotome.session.edits.rhythm import set_crossover  # noqa: E402
 from chronotome.session.edits.sections import add_section  # noqa: E402
+from chronotome.session.edits.tempo import set_tempo  # noqa: E402
 from chronotome.session.edits.tightening import set_tighten  # noqa: E402
-from chronotome.session.edits.timing import set_metre, set_tempo  # noqa: E402
 from chronotome.session.edits.tracks import rename  # noqa: E402
 from chronotome.session.metre import Metre  # noqa: E402
 from chronotome.session.model import Crossover, Hush, Session, replace  # noqa: E402

@@ -9,8 +9,9 @@ from chronotome.dsp.hits import HitTraits
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.files.audio_file import content_hash
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import move_hit, reset_hits, set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_level, set_moving, set_muted
 from chronotome.session.grid import DIVISIONS, Feel, Grid, TempoChange, TempoMap
 from chronotome.session.metre import Metre, MetreChange, metre_map

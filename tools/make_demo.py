@@ -22,8 +22,9 @@ from chronotome.files.audio_file import content_hash, read_audio
 from chronotome.files.session_file import load_session, save_session
 from chronotome.session.edits.clips import delete, repeat, split
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
+from chronotome.session.edits.timing import set_beat_one, set_loop
 from chronotome.session.edits.tracks import lock, set_level, set_moving, set_muted
 from chronotome.session.grid import Grid
 from chronotome.session.history import History

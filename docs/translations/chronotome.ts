@@ -814,8 +814,13 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Bpm from {0} on:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/song.py"/>
+        <source>Bpm of {0}:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -951,6 +956,21 @@ settings, but no audio. Name:</source>
     <message>
         <location filename="ui/commands/moving.py"/>
         <source>Change method</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/metre.py"/>
+        <source>Change metre</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Change metre here…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/section_lane.py"/>
+        <source>Change metre…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -1811,6 +1831,12 @@ Shift+drag draws over steps. Ctrl+drag changes the loudness.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/tempo_lane.py"/>
+        <source>Drag a tempo point up, down or along the song. Shift: fine.
+Double-click the lane to add a point, a point to type its tempo. Right-click for more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/wave_lane.py"/>
         <source>Drag an onset to move its hit. Drag over the wave to select several.
 Shift+click selects more. Click sets the playhead.</source>
@@ -1875,7 +1901,7 @@ Drag over several, then press Delete.</source>
     <message>
         <location filename="ui/timeline/ruler.py"/>
         <source>Drag to set a loop. Drag a diamond to move its hit.
-Double-click a diamond to reset it. Shift: no snap.</source>
+Double-click a diamond to reset it. Drag a metre to another bar. Shift: no snap.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2445,7 +2471,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>From {0} at {1}. Bpm at {2}:</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3430,6 +3456,16 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/song.py"/>
+        <source>Metre from bar {0} on:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/song.py"/>
+        <source>Metre of {0}:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/action_table.py"/>
         <source>Metronome</source>
         <translation type="unfinished"></translation>
@@ -3545,6 +3581,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/ruler.py"/>
+        <source>Move metre change</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/lens.py"/>
         <source>Move onset</source>
         <translation type="unfinished"></translation>
@@ -3562,6 +3603,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/kit_actions.py"/>
         <source>Move steps up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/tempo_lane.py"/>
+        <source>Move tempo point</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3677,6 +3723,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/needs.py"/>
         <source>Needs a loop. Drag over the ruler.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/needs.py"/>
+        <source>Needs a metre change before the playhead. Set one first.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4220,8 +4271,13 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
+        <location filename="ui/dialogs/metre.py"/>
         <source>Number of bars</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/dialogs/metre.py"/>
+        <source>Number of bars:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4407,6 +4463,21 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/action_table.py"/>
         <source>Open session folder…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/song.py"/>
+        <source>Open tempo map</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/song.py"/>
+        <source>Open tempo map {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Open tempo map…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4860,7 +4931,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Ramp tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4870,8 +4941,13 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Ramp tempo to {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/song.py"/>
+        <source>Ramp to tempo point</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5067,6 +5143,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/kit_actions.py"/>
         <source>Remove last pass</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Remove metre change</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6005,7 +6086,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/transport_bar.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Set metre</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6070,7 +6151,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/finding.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Set tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6080,7 +6161,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Set tempo here</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6092,6 +6173,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/stages/fit.py"/>
         <source>Set tempo map detail</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/section_lane.py"/>
+        <source>Set tempo…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6475,6 +6561,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/menus.py"/>
+        <source>Song metre</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/fit.py"/>
         <source>Song takes recording tempo</source>
         <translation type="unfinished"></translation>
@@ -6617,6 +6708,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/action_table.py"/>
         <source>Stems…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/song.py"/>
+        <source>Step to tempo point</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6870,7 +6966,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
+        <location filename="ui/action_table.py"/>
+        <source>Tap tempo over loop</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/taps.py"/>
         <source>Tap {0} more times for a tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6905,7 +7006,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Tempo from {0}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6920,12 +7021,22 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/song.py"/>
+        <source>Tempo maps (*.mid *.midi *.json)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/pulse_lane.py"/>
         <source>Tempo of each beat</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
+        <location filename="ui/timeline/tempo_lane.py"/>
+        <source>Tempo of the song</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/song.py"/>
         <source>Tempo of {0}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7237,6 +7348,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/rework_actions.py"/>
         <source>Toggle roll</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/action_table.py"/>
+        <source>Toggle tempo ramp</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8420,6 +8536,11 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/dialogs/metre.py"/>
+        <source>from here on</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/tighten.py"/>
         <source>from ruler</source>
         <translation type="unfinished"></translation>
@@ -8652,6 +8773,11 @@ the song tempo</source>
     <message>
         <location filename="ui/synonyms.py"/>
         <source>import cues</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>import tempo, import midi tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9499,6 +9625,16 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/tempo_lane.py"/>
+        <source>point</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/tempo_lane.py"/>
+        <source>points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/synonyms.py"/>
         <source>polyphonic, monophonic, drums</source>
         <translation type="unfinished"></translation>
@@ -9539,6 +9675,11 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/tempo_lane.py"/>
+        <source>ramps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/shaping.py"/>
         <source>randomise</source>
         <translation type="unfinished"></translation>
@@ -9551,6 +9692,11 @@ here a faint one, strength {1:.0f}</source>
     <message>
         <location filename="ui/synonyms.py"/>
         <source>ratchet, retrigger</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/tempo_lane.py"/>
+        <source>reached evenly</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9875,6 +10021,11 @@ other bars have one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/tempo_lane.py"/>
+        <source>stepped to</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/patterns.py"/>
         <source>steps</source>
         <translation type="unfinished"></translation>
@@ -9988,6 +10139,11 @@ none in {1}</source>
     <message>
         <location filename="ui/panels/rail.py"/>
         <source>tap or set bars</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>tap tempo of section</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10135,6 +10291,11 @@ its first hit already has this line</source>
     <message>
         <location filename="ui/stages/onset_table.py"/>
         <source>time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/synonyms.py"/>
+        <source>time signature, meter, 3/4, 7/8, beats per bar</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10507,8 +10668,18 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
+        <location filename="ui/timeline/tempo_lane.py"/>
+        <source>{0} bpm from bar {1}, {2}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/taps.py"/>
         <source>{0} bpm ± {1} from {2} taps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/tempo_lane.py"/>
+        <source>{0} bpm, bar {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10579,6 +10750,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/timeline/badges.py"/>
         <source>{0} follow its hits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/song.py"/>
+        <source>{0} from bar {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -11053,6 +11229,11 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/commands/song.py"/>
+        <source>{0}: set over the loop</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/finding.py"/>
         <source>{0}: set to {1}</source>
         <translation type="unfinished"></translation>
@@ -11175,6 +11356,11 @@ or {2} {3}</source>
     <message>
         <location filename="ui/commands/recovery.py"/>
         <source>“{0}” was recorded but not saved in a session</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/commands/song.py"/>
+        <source>“{0}”: tempo points: {1}, metres: {2}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

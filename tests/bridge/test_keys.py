@@ -12,7 +12,8 @@ from chronotome.engine.key_player import NOWHERE
 from chronotome.engine.kit_table import Note, NoteKind
 from chronotome.session.edits.kits import make_kit, set_kit, set_slice
 from chronotome.session.edits.patterns import new_pattern, play_pattern
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.timing import set_beat_one
 
 FRAMES = (2000, 26000, 50000, 74000)
 LATER = 4096

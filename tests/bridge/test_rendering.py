@@ -5,7 +5,8 @@ import pytest
 from chronotome.bridge import rendering as module
 from chronotome.engine.control import Word
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.follow import moved_with
 

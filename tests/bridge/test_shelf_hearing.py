@@ -7,7 +7,7 @@ from chronotome.bridge import shelf as module
 from chronotome.errors import Cancelled
 from chronotome.files.patterns import write_pattern
 from chronotome.session.edits.patterns import move_steps, pattern_of_clip, remove_steps
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.settled import settled
 from sounds import noise_hits, write
 from strategies import simple_session, with_audio

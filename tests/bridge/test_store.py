@@ -6,7 +6,7 @@ from hypothesis.stateful import RuleBasedStateMachine, invariant, rule
 from PySide6.QtCore import QObject
 
 from chronotome.bridge.store import Store
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.history import MOST_STEPS, History
 from chronotome.session.limits import MOST_FRAMES
 from chronotome.session.model import Session, replace
@@ -127,9 +127,9 @@ def test_what_the_machine_finds_out_is_no_step_and_reaches_the_draft_too():
     store.reset(History(START), is_saved=True)
     store.draft(tempo(91))
 
-    store.amend(lambda session: set_tempo(session, session.tempo.beats_per_minute + 1))
+    store.amend(lambda session: set_tempo(session, session.tempo.at(0.0) + 1))
 
-    assert store.session.tempo.beats_per_minute == 92
+    assert store.session.tempo.at(0.0) == 92
     assert not store.history.past
     assert not store.is_modified
 
@@ -145,7 +145,7 @@ def test_of_very_many_steps_the_newest_can_be_undone():
         store.undo()
 
     assert not store.history.past
-    assert store.session.tempo.beats_per_minute == 60.0 + 19 / 8
+    assert store.session.tempo.at(0.0) == 60.0 + 19 / 8
 
 
 def test_what_is_kept_is_told_with_its_kind_for_the_journal(qapp):

@@ -6,7 +6,8 @@ import pytest
 from chronotome.engine.control import Word
 from chronotome.render.mix import Side
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
-from chronotome.session.edits.timing import set_beat_one, set_click, set_loop, set_looping, set_tempo
+from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.timing import set_beat_one, set_click, set_loop, set_looping
 from chronotome.session.model import Click
 
 

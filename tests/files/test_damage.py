@@ -13,7 +13,7 @@ from chronotome.files.analysis import Analysis, _kept_at, keep_analysis, kept_an
 from chronotome.files.journal import Journal, recover
 from chronotome.files.ledger import whole_lines
 from chronotome.files.session_file import load_session, save_session
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.history import History
 from chronotome.session.onsets import onsets_from
 from strategies import simple_session, with_audio
@@ -73,7 +73,7 @@ def test_of_a_damaged_journal_a_beginning_comes_back(kept, tmp_path_factory, dam
         return
 
     if found is not None:
-        tempo = found.history.session.tempo.beats_per_minute
+        tempo = found.history.session.tempo.at(0.0)
         assert 20 <= tempo <= 400
         assert found.edits <= 21
         assert len(found.history.past) <= 21
@@ -99,7 +99,7 @@ def test_a_damaged_history_never_loses_the_session(saved, damage):
 
     opened = load_session(folder)
 
-    assert opened.history.session.tempo.beats_per_minute == 97.0
+    assert opened.history.session.tempo.at(0.0) == 97.0
     assert len(opened.history.past) <= 500  # a line that is there twice is read twice
     ledger.write_bytes(data)
 

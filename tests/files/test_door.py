@@ -31,7 +31,7 @@ from chronotome.files.session_file import load_session, save_session
 from chronotome.files.session_lock import take
 from chronotome.files.shelf import ShelfEntry, keep_entries, kept_entries, scan
 from chronotome.files.writing import Disk, replacing_at, write_whole
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.fit import Fit
 from chronotome.session.history import History
@@ -529,7 +529,7 @@ def test_a_journal_whose_paths_nobody_can_have_comes_back_without_them(person, t
 
     person.desk.document.restore(found)
 
-    assert person.session.tempo.beats_per_minute == 99.0
+    assert person.session.tempo.at(0.0) == 99.0
     assert not person.desk.recordings.places
 
 

@@ -9,7 +9,7 @@ import pytest
 
 from chronotome.files import writing
 from chronotome.files.journal import Journal, discard, left_behind, recover
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.history import History
 from strategies import simple_session
 
@@ -19,7 +19,7 @@ SCRIPT = """
     sys.path[:0] = sys.argv[2].split(":")
     from strategies import simple_session
     from chronotome.files.journal import Journal
-    from chronotome.session.edits.timing import set_tempo
+    from chronotome.session.edits.tempo import set_tempo
     from chronotome.session.history import History
 
     history = History(simple_session([0, 6000], 20000))

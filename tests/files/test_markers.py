@@ -23,7 +23,8 @@ from chronotome.files.markers import (
 )
 from chronotome.files.tags import texts_of
 from chronotome.session.edits.sections import add_section
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.fit import Fit
 from chronotome.session.grid import TempoChange, TempoMap
 from chronotome.session.metre import Metre, MetreMap

@@ -3,8 +3,8 @@
 import json
 from pathlib import Path
 
-import numpy as np
 import msgspec
+import numpy as np
 import pytest
 import soundfile
 
@@ -17,7 +17,8 @@ from chronotome.files.tempo_out import schema, write_tempo_json
 from chronotome.render.arena import Arena
 from chronotome.session.edits.kits import make_kit, set_slice
 from chronotome.session.edits.sections import add_section
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.model import Session, replace
 from strategies import simple_session, with_audio
 

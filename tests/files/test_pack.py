@@ -11,7 +11,7 @@ from chronotome.errors import Cancelled, CannotWrite, MissingRecordings, Unusabl
 from chronotome.files import writing
 from chronotome.files.pack import pack, unpack
 from chronotome.files.session_file import load_session
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.history import History
 from strategies import simple_session, with_audio
 
@@ -28,7 +28,7 @@ def test_a_packed_session_comes_back_with_history_and_recordings(packed, tmp_pat
 
     assert packed.name == "ferry.chronotome"
     assert opened.history.undo_label == "Set tempo"
-    assert opened.history.session.tempo.beats_per_minute == 99.0
+    assert opened.history.session.tempo.at(0.0) == 99.0
     (place,) = opened.places.values()
     assert place == tmp_path / "new/audio/take.wav"
     assert place.read_bytes() == (tmp_path / "take.wav").read_bytes()

@@ -19,7 +19,7 @@ from chronotome.render.plan import plan_for
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.kits import set_slice
 from chronotome.session.edits.patterns import bring_pattern, pattern_of_clip, play_pattern, shape_steps
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.history import History
 from chronotome.session.model import Session, replace
 from chronotome.session.settled import settled
@@ -209,7 +209,7 @@ def test_the_shelf_has_a_saved_pattern_as_one_row_with_its_tempo_and_none_of_its
 
     assert set(rows) == {"more/evening 1.5", "spoilt"}
     row = rows["more/evening 1.5"]
-    pattern, tempo = session.patterns[0], session.tempo.beats_per_minute
+    pattern, tempo = session.patterns[0], session.tempo.at(0.0)
     assert (row.is_pattern, row.steps, row.tempo) == (True, len(pattern), tempo)
     assert row.seconds == pytest.approx(pattern.beats * 60 / tempo, abs=1e-3)
     assert rows["spoilt"].frames == 0

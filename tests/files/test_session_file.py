@@ -25,8 +25,8 @@ from chronotome.session.edits.apart import Cuts, take_apart
 from chronotome.session.edits.clips import group, reverse, set_clip, split
 from chronotome.session.edits.hits import copy, move
 from chronotome.session.edits.shaping import set_roll, set_value
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_own_recipe
-from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import set_level, set_moving, set_size
 from chronotome.session.history import History
 from chronotome.session.model import TrackSize
@@ -49,8 +49,8 @@ def test_a_session_comes_back_as_it_was_history_and_files_included(saved):
     opened = load_session(saved)
 
     assert opened.history.undo_label == "Set tempo"
-    assert opened.history.session.tempo.beats_per_minute == 99.0
-    assert opened.history.undone().session.tempo.beats_per_minute == 120.0
+    assert opened.history.session.tempo.at(0.0) == 99.0
+    assert opened.history.undone().session.tempo.at(0.0) == 120.0
     assert list(opened.places.values()) == [saved / "audio" / "take.wav"]
     assert not opened.missing
 
@@ -96,7 +96,7 @@ def test_a_lost_history_does_not_lose_the_session(saved):
 
     opened = load_session(saved)
 
-    assert opened.history.session.tempo.beats_per_minute == 99.0
+    assert opened.history.session.tempo.at(0.0) == 99.0
     assert "history" in opened.note
 
 
@@ -182,7 +182,7 @@ def test_a_save_that_fails_leaves_the_last_one(saved, monkeypatch, number):
         save_session(saved, history, opened.places)
     monkeypatch.undo()
 
-    assert load_session(saved).history.session.tempo.beats_per_minute == 99.0
+    assert load_session(saved).history.session.tempo.at(0.0) == 99.0
     assert not list(saved.rglob("*.part"))
 
 

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QMessageBox
 
 from chronotome.files.session_file import load_session, save_session
 from chronotome.files.session_lock import NAME, Holder, SessionLock, take
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.history import History
 from chronotome.ui.commands.session_files import DEMO_SESSION
 from strategies import simple_session, with_audio
@@ -151,7 +151,7 @@ def test_the_lock_goes_with_the_session(person, saved, tmp_path):
     document.save(tmp_path / "elsewhere")
     person.settle()
 
-    assert load_session(saved).history.session.tempo.beats_per_minute == 99.0
+    assert load_session(saved).history.session.tempo.at(0.0) == 99.0
     assert not (saved / NAME).exists()
     assert is_held(tmp_path / "elsewhere")
     document.new()

@@ -23,7 +23,7 @@ from chronotome.files.marks import read_marks
 from chronotome.render.mix import Side
 from chronotome.session.anchors import extent_of
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.model import replace
 from chronotome.ui.commands.session_files import DEMO_SESSION
 from sounds import RATE, noise_hits, steady_hits, write

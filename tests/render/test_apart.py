@@ -12,8 +12,8 @@ from chronotome.session.edits.fitting import Following, set_following
 from chronotome.session.edits.hits import copy, delete, lengthen, move, place_at
 from chronotome.session.edits.rhythm import set_crossover
 from chronotome.session.edits.shaping import set_fills, set_flag, set_roll, set_scatter, set_value
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.model import Crossover
 from chronotome.session.slices import Lengthen, Roll, Scatter

@@ -28,8 +28,8 @@ from chronotome.session.edits.patterns import (
 )
 from chronotome.session.edits.rhythm import set_crossover
 from chronotome.session.edits.shaping import set_value
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_tempo
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.grid import Grid
 from chronotome.session.model import Crossover, Hush, replace

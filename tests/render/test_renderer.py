@@ -24,8 +24,9 @@ from chronotome.session.checks import checks_of
 from chronotome.session.edits.fitting import Following, set_following
 from chronotome.session.edits.mending import hush, mended, unhush
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import move_hit, set_tighten
-from chronotome.session.edits.timing import set_click, set_tempo
+from chronotome.session.edits.timing import set_click
 from chronotome.session.edits.tracks import lock, set_level, set_moving, set_muted, set_solo, unlock
 from chronotome.session.fit import Measured
 from chronotome.session.model import Click, Hush, Recording, Session, replace

@@ -2,8 +2,9 @@ import numpy as np
 import pytest
 
 from chronotome.session.edits.marks import add_onset, drop_onset, keep_onset, move_onset, set_threshold
+from chronotome.session.edits.metre import set_metre
 from chronotome.session.edits.recordings import add_recording, set_rate
-from chronotome.session.edits.timing import set_beat_one, set_click, set_loop, set_looping, set_metre
+from chronotome.session.edits.timing import set_beat_one, set_click, set_loop, set_looping
 from chronotome.session.edits.tracks import (
     lock,
     remove_track,

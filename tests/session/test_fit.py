@@ -24,7 +24,8 @@ from chronotome.session.edits.fitting import (
     unpin_beat,
 )
 from chronotome.session.edits.recordings import set_analysis
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.fit import Evidence, Fit, Measured, Pin, Reads, beat_map
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of, fitted_of
@@ -195,7 +196,7 @@ def test_steadiness_goes_from_as_played_to_fully_steady():
     session = session_with(DRIFT)
     track = track_of(session)
     session = straighten(session, track, beats_in(session).tempo)
-    tempo = session.tempo.beats_per_minute
+    tempo = session.tempo.at(0.0)
     drifts = []
     for share in (0.0, 0.5, 1.0):
         part = set_steady(session, track, share)
@@ -249,9 +250,9 @@ def test_the_song_takes_a_tempo_until_another_one_is_set():
     doubled = scale_beats(led, track, 2.0)
     free = set_tempo(doubled, 90.0)
 
-    assert led.tempo.beats_per_minute == pytest.approx(100.0)
+    assert led.tempo.at(0.0) == pytest.approx(100.0)
     assert led.tempo.beat_one == pytest.approx(0.5)
-    assert doubled.tempo.beats_per_minute == pytest.approx(200.0)
+    assert doubled.tempo.at(0.0) == pytest.approx(200.0)
     assert [following_of(each, track) for each in (session, led, free)] == [
         Following.NOBODY,
         Following.SONG,

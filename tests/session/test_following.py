@@ -17,8 +17,9 @@ from chronotome.session.edits.fitting import (
 )
 from chronotome.session.edits.marks import correct_onsets, mark_grid, set_sift
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import move_hit, set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.fit import BeatMap, Measured
 from chronotome.session.grid import Grid
 from chronotome.session.metre import hit_words, position_words
@@ -215,7 +216,7 @@ def test_a_new_tempo_of_the_song_moves_nothing_until_it_is_said_who_follows():
     now = targets_of(again, again.tracks[0], again.tracks[0].clips[0].take)
 
     np.testing.assert_array_equal(now.target, before.target)
-    assert again.tracks[0].own_tempo.beats_per_minute == 92.0
+    assert again.tracks[0].own_tempo.at(0.0) == 92.0
     moved = move_hit(again, track, again.tracks[0].clips[0].id, int(now.onsets[5]), again.beat_of(200000))
     landed = targets_of(moved, moved.tracks[0], moved.tracks[0].clips[0].take)
     assert landed.target[5] == 200000

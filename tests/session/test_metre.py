@@ -6,14 +6,14 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from chronotome.render.click import click_plan, count_in
-from chronotome.session.edits.timing import (
+from chronotome.session.edits.metre import (
     move_metre_change,
     remove_metre_change,
     set_metre,
     set_metre_at,
     set_metre_from,
-    whole_bars,
 )
+from chronotome.session.edits.timing import whole_bars
 from chronotome.session.metre import Metre, MetreChange, MetreMap, metre_map, metre_of
 from chronotome.session.model import replace
 from strategies import RATE, metre_maps, simple_session

@@ -14,7 +14,8 @@ from chronotome.session.edits.patterns import (
     set_beats,
     shape_steps,
 )
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.grid import TempoChange, TempoMap
 from chronotome.session.model import Session, replace

@@ -4,7 +4,8 @@ import numpy as np
 import pytest
 
 from chronotome.session.edits.recordings import add_take
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Recording, Session, replace
 

@@ -8,8 +8,9 @@ from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.session.anchors import anchors_of, window_of
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.marks import set_sift, set_threshold
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits, set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.grid import Grid
 from chronotome.session.lines import Ruling, lines_over

@@ -9,7 +9,7 @@ from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.apart import Cuts, take_apart
 from chronotome.session.edits.fitting import Following, set_following
 from chronotome.session.edits.hits import move_by_time
-from chronotome.session.edits.timing import (
+from chronotome.session.edits.tempo import (
     ramp_tempo,
     remove_tempo_change,
     scale_tempo,

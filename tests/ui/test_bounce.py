@@ -9,7 +9,7 @@ from chronotome.files import export
 from chronotome.files.takes import takes_folder
 from chronotome.session.edits.clips import Range, set_clip
 from chronotome.session.edits.shaping import set_value
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tracks import lock, set_level, set_pan
 from chronotome.session.follow import beats_of
 from chronotome.session.validity import check

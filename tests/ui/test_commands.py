@@ -130,12 +130,12 @@ def test_onsets_are_added_kept_and_dropped_at_the_playhead(at_work):
 
 def test_half_and_double_time(at_work):
     run(at_work, "halve")
-    half = at_work.session.tempo.beats_per_minute
+    half = at_work.session.tempo.at(0.0)
     run(at_work, "double")
     run(at_work, "double")
 
     assert half == 60
-    assert at_work.session.tempo.beats_per_minute == 240
+    assert at_work.session.tempo.at(0.0) == 240
 
 
 def test_return_goes_to_where_it_was_started_then_to_the_loop(at_work):

@@ -6,8 +6,9 @@ from PySide6.QtCore import Qt
 
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.recordings import set_analysis
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.fit import Measured
 from chronotome.session.grid import Grid
 from chronotome.session.model import Follow
@@ -169,7 +170,7 @@ def test_one_question_asks_for_all_recordings_that_a_new_tempo_leaves_behind(at_
     at_work.settle()
     for track in at_work.session.tracks:
         at_work.desk.store.apply(lambda s, track=track: set_tighten(s, track.id, strength=1.0), "Strength")
-    tempo = at_work.session.tempo.beats_per_minute
+    tempo = at_work.session.tempo.at(0.0)
     at_work.desk.store.apply(lambda s: set_tempo(s, 110.0), "Tempo")
     at_work.settle()
     bar = at_work.window.decision

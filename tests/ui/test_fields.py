@@ -18,7 +18,7 @@ def fields(at_work):
 
 
 def tempo(person):
-    return person.session.tempo.beats_per_minute
+    return person.session.tempo.at(0.0)
 
 
 def test_a_stage_key_after_enter_and_after_another_stage_is_no_digit(fields):

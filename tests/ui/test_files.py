@@ -16,7 +16,7 @@ from chronotome.files.audio_file import load_source
 from chronotome.files.places import load_settings
 from chronotome.files.session_file import load_session
 from chronotome.session.edits.recordings import set_rate
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tracks import set_level, set_muted
 from chronotome.ui.commands.leaving import Way
 from chronotome.ui.dialogs.information import InformationDialog

@@ -319,7 +319,7 @@ def test_an_early_tempo_is_kept_when_beats_are_known_later(person, tmp_path):
 def test_a_count_in_is_heard_before_it_plays(drifting):
     drifting.window.trays[Stage.FIT].count_in.choose(1)
     drifting.settle()
-    bar = round(4 * 60 / drifting.session.tempo.beats_per_minute * RATE)
+    bar = round(4 * 60 / drifting.session.tempo.at(0.0) * RATE)
 
     heard = drifting.listen((bar + RATE) / RATE)
 
@@ -419,7 +419,7 @@ def test_the_shelf_lists_hears_in_time_and_takes_in(drifting, tmp_path):
     drifting.wait(lambda: bool(heard))
 
     (region, *_), names = heard[0]
-    tempo = drifting.session.tempo.beats_per_minute
+    tempo = drifting.session.tempo.at(0.0)
     assert words == ["quay 120bpm", "120.00", "4.0 s", "48"]
     assert names["loops"] == region.frames == round(8 * 60 / tempo * RATE)
     second = round(2 * 60 / tempo * RATE)
@@ -432,13 +432,13 @@ def test_the_shelf_lists_hears_in_time_and_takes_in(drifting, tmp_path):
     assert shelf.heard is None
 
 
-def test_a_tempo_is_set_at_the_playhead_seen_on_the_ruler_and_taken_away(at_work, monkeypatch):
-    table, ruler = at_work.window.actions_table, at_work.window.timeline.ruler
+def test_a_tempo_is_set_at_the_playhead_and_taken_away(at_work, monkeypatch):
+    table, lane = at_work.window.actions_table, at_work.window.timeline.tempo
     assert "tempo change" in table.missing("tempo-gone")
     at_work.desk.transport.go_to(at_work.session.frame_of(3.9))
     asked = []
     monkeypatch.setattr(QInputDialog, "getDouble", lambda *given: (asked.append(given[2:4]), (96.0, True))[1])
-    plain = ruler.grab().toImage()
+    assert not lane.isVisible()
     at_work.press(Qt.Key.Key_T, Qt.KeyboardModifier.ControlModifier | Qt.KeyboardModifier.ShiftModifier)
     assert asked == [("Bpm from 2.1.1 on:", 120.0)]
     assert [(each.beat, each.beats_per_minute) for each in at_work.session.tempo.changes] == [
@@ -446,9 +446,8 @@ def test_a_tempo_is_set_at_the_playhead_seen_on_the_ruler_and_taken_away(at_work
         (4, 96),
     ]
     assert at_work.desk.store.history.undo_label == "Tempo from 2.1.1"
-    at_work.settle()
-    x = round(ruler.x_of(at_work.session.frame_of(4.0))) + 20
-    assert ruler.grab().toImage().copy(x, 0, 30, 40) != plain.copy(x, 0, 30, 40)
+    assert lane.isVisible()
     at_work.desk.transport.go_to(at_work.session.frame_of(6.0))
     table.run("tempo-gone")
     assert at_work.session.tempo.is_constant
+    assert not lane.isVisible()

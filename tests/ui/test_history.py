@@ -4,7 +4,7 @@ import pytest
 from PySide6.QtCore import Qt
 
 from chronotome.files.journal import recover
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tracks import set_level
 from chronotome.ui.dialogs.history import OPENED
 
@@ -30,7 +30,7 @@ def click(person, words):
 
 
 def tempo(person):
-    return person.session.tempo.beats_per_minute
+    return person.session.tempo.at(0.0)
 
 
 def test_every_step_is_listed_by_name_and_a_click_goes_there_and_back(stepped):
@@ -68,7 +68,7 @@ def test_what_was_gone_to_is_kept_step_by_step_and_comes_back_after_a_kill(stepp
     journal = stepped.window._journal
     journal.flush()
     found = recover(journal.path)
-    assert found.history.session.tempo.beats_per_minute == 100.0
+    assert found.history.session.tempo.at(0.0) == 100.0
     assert [step.label for step in reversed(found.history.future)] == ["Tempo 101", "Tempo 102", "Tempo 103"]
 
 

@@ -72,7 +72,7 @@ def test_a_template_begins_a_session_with_its_tracks_and_no_sound(at_work, monke
 
     (track,) = at_work.session.tracks
     assert (track.clips, track.tighten.strength, at_work.session.recordings) == ((), strength, ())
-    assert at_work.session.tempo.beats_per_minute == 120.0
+    assert at_work.session.tempo.at(0.0) == 120.0
     assert at_work.desk.document.folder is None
     assert not at_work.desk.store.is_modified
 

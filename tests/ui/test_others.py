@@ -154,16 +154,16 @@ def test_what_a_track_sounds_like_is_on_its_own_bus_and_the_click_on_another(at_
 
 def test_the_tempo_of_a_clock_is_shown_and_the_song_takes_it_when_it_is_told_to(at_work):
     said, table, control = told(at_work), at_work.window.actions_table, at_work.window.player.control
-    before = at_work.session.tempo.beats_per_minute
+    before = at_work.session.tempo.at(0.0)
     table.run("clock-tempo")
     assert said[-1].startswith("No MIDI clock received")
     table.run("in-time-clock")
     assert "no MIDI clock" in at_work.window.status.state.text()
     control.put(Word.CLOCK_TEMPO, 123_401_234)
     at_work.wait(lambda: "MIDI clock 123.40 bpm" in at_work.window.status.state.text())
-    assert at_work.session.tempo.beats_per_minute == before
+    assert at_work.session.tempo.at(0.0) == before
     table.run("clock-tempo")
-    assert at_work.session.tempo.beats_per_minute == 123.4
+    assert at_work.session.tempo.at(0.0) == 123.4
     assert control.beats.place_of(at_work.session.frame_of(5.0)).beats_per_minute == pytest.approx(123.4)
 
 

@@ -16,13 +16,16 @@ from chronotome.session.edits.fitting import bar_is_here
 from chronotome.session.edits.marks import add_onset
 from chronotome.session.edits.matching import match_to
 from chronotome.session.edits.mending import hush
+from chronotome.session.edits.metre import set_metre_from
 from chronotome.session.edits.patterns import shape_steps
 from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.shaping import set_scatter
+from chronotome.session.edits.tempo import set_tempo, set_tempo_from
 from chronotome.session.edits.tightening import Scope, move_hit, set_recipe, set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo, set_tempo_from
+from chronotome.session.edits.timing import set_beat_one, set_loop
 from chronotome.session.edits.tracks import set_level, set_moving
 from chronotome.session.grid import Grid
+from chronotome.session.metre import Metre
 from chronotome.session.model import Hush
 from chronotome.session.slices import Scatter
 from chronotome.ui.timeline import drift_lane, wave_lane
@@ -251,8 +254,8 @@ def fits(person, first):
         few.setattr(wave_lane, "MOST_NOTCHES", 3)
         yield "more notches than can be told apart"
     view.show_stage(Stage.TIGHTEN)
-    store.apply(lambda s: set_tempo_from(s, 2.0, 110.0), "Tempo")
-    yield "a tempo that changes"
+    store.apply(lambda s: set_metre_from(set_tempo_from(s, 2.0, 110.0), 1, Metre(3, 4)), "Tempo")
+    yield "a tempo and a metre that change"
     store.undo()
     with pytest.MonkeyPatch.context() as few:
         few.setattr(drift_lane, "MOST_MARKS", 3)

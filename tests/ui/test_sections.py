@@ -190,7 +190,7 @@ def test_a_click_jumps_and_the_menu_of_a_section_does_what_it_says(named):
     QTimer.singleShot(50, choose)
     lane.contextMenuEvent(QContextMenuEvent(QContextMenuEvent.Reason.Mouse, place, lane.mapToGlobal(place)))
 
-    assert words == ["Go to section", "Loop", "Rename…", "Remove"]
+    assert words == ["Go to section", "Loop", "Rename…", "Set tempo…", "Change metre…", "Remove"]
     assert names(named) == ["One", "Verse"]
 
 

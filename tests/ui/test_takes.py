@@ -16,7 +16,8 @@ from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
 from chronotome.files.take_writer import FRAME_BYTES
 from chronotome.files.takes import About, describe, left_behind, new_take, takes_folder
-from chronotome.session.edits.timing import set_click, set_tempo
+from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.timing import set_click
 from chronotome.session.edits.tracks import set_muted
 from chronotome.session.model import replace
 from chronotome.ui.application import application, build

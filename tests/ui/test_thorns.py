@@ -18,8 +18,9 @@ from chronotome.session.edits.fitting import (
     set_following,
     set_recording_beat_one,
 )
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.grid import Grid
 from chronotome.session.targets import LEAST_APART_SECONDS
 from chronotome.session.tighten import targets_of
@@ -74,7 +75,7 @@ def test_the_first_recording_asks_once_whether_the_song_takes_its_tempo(first):
     first.press(Qt.Key.Key_Return)
     first.settle()
 
-    assert first.session.tempo.beats_per_minute == pytest.approx(104.0, abs=0.01)
+    assert first.session.tempo.at(0.0) == pytest.approx(104.0, abs=0.01)
     assert first.desk.view.stage is Stage.MARK
     assert not first.window.decision.isVisible()
 
@@ -108,7 +109,7 @@ def test_the_song_can_be_left_at_its_tempo_and_tighten_says_that_they_disagree(f
     first.wait(first.window.decision.isVisible)
 
     assert first.session.is_tempo_set
-    assert first.session.tempo.beats_per_minute == 120
+    assert first.session.tempo.at(0.0) == 120
     assert "is at 104.00, the song is at 120.00" in first.window.decision.words.text()
     first.window.decision.yes.click()
     first.settle()
@@ -387,7 +388,7 @@ def test_stopped_taps_are_one_step_of_undo(at_work, monkeypatch):
         at_work.window.actions_table.run("tap")
 
     assert len(at_work.desk.store.history.past) == steps + 1
-    assert at_work.session.tempo.beats_per_minute == pytest.approx(100.0, abs=0.01)
+    assert at_work.session.tempo.at(0.0) == pytest.approx(100.0, abs=0.01)
 
 
 def test_a_stage_key_closes_the_shelf_and_what_is_heard_from_it(at_work):

@@ -12,8 +12,9 @@ from chronotome.files.grooves import kept_grooves, library_folder, read_groove, 
 from chronotome.files.places import load_settings
 from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import move_hit, set_tighten
-from chronotome.session.edits.timing import set_beat_one, set_loop, set_tempo
+from chronotome.session.edits.timing import set_beat_one, set_loop
 from chronotome.session.edits.tracks import set_muted
 from chronotome.session.lines import SwingOf
 from chronotome.session.settings import Moving

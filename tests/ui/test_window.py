@@ -11,7 +11,7 @@ from PySide6.QtWidgets import QAbstractButton, QLabel, QWidget
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
 from chronotome.render.mix import Side
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tracks import rename
 from chronotome.session.grid import Grid, TempoChange, TempoMap
 from chronotome.session.model import replace
@@ -72,11 +72,11 @@ def test_a_file_that_is_no_sound_is_told_and_changes_nothing(person, tmp_path):
 def test_typing_a_tempo_moves_the_grid_and_wrong_ones_are_told(at_work):
     field = at_work.window.transport.tempo
     at_work.type_into(field, "96,5")
-    at_work.wait(lambda: at_work.session.tempo.beats_per_minute == 96.5)
+    at_work.wait(lambda: at_work.session.tempo.at(0.0) == 96.5)
 
     at_work.type_into(field, "fast")
 
-    assert at_work.session.tempo.beats_per_minute == 96.5
+    assert at_work.session.tempo.at(0.0) == 96.5
     assert "is invalid" in at_work.window.status.words.said
     assert field.text() == "96.50"
 
@@ -100,7 +100,7 @@ def test_the_measured_tempo_is_a_proposal_until_it_is_used(person, hits_file):
     person.press(Qt.Key.Key_U)
 
     assert before.beat_one == 0
-    assert person.session.tempo.beats_per_minute == pytest.approx(
+    assert person.session.tempo.at(0.0) == pytest.approx(
         person.session.recordings[0].measured.beats_per_minute
     )
     assert person.session.is_beat_one_set
@@ -214,7 +214,7 @@ def test_tapping_gives_a_tempo(at_work, monkeypatch):
     for _ in range(5):
         at_work.press(Qt.Key.Key_T)
 
-    assert at_work.session.tempo.beats_per_minute == pytest.approx(120, abs=0.5)
+    assert at_work.session.tempo.at(0.0) == pytest.approx(120, abs=0.5)
 
 
 def test_the_grid_follows_the_zoom_or_is_fixed(at_work):

@@ -26,7 +26,7 @@ from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
 from chronotome.session.edits.patterns import bring_pattern, play_pattern
 from chronotome.session.edits.recordings import add_recording, first_rate, set_analysis
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.fit import Measured
 from chronotome.session.model import Recording, Session
 from chronotome.session.settled import settled
@@ -222,14 +222,14 @@ def _fitted(  # noqa: PLR0917 - what is known of the file by then
     alone = set_analysis(alone, facts.content, kept.onsets, kept.measured, kept.material)
     track = alone.tracks[0].id
     alone = set_recording_tempo(alone, track, tempo)
-    alone = set_tempo(alone, session.tempo.beats_per_minute)
+    alone = set_tempo(alone, session.tempo.at(0.0))
     alone = set_following(alone, track, Following.RECORDING)
     pool = Pool()
     pool.add(source)
     renderer = Renderer(arena)
     mix = render_mix(renderer, plan_for(alone), pool.ready(), part_of(progress, 0.8, 1.0))
     beats = max(1, round(facts.frames / facts.rate * tempo / 60))
-    frames = round(beats * 60 / session.tempo.beats_per_minute * rate)
+    frames = round(beats * 60 / session.tempo.at(0.0) * rate)
     region = arena.allocate(frames, 2)
     region.samples[:] = OfflineMix(mix, arena).read(0, frames)
     renderer.cache.clear()
@@ -241,7 +241,7 @@ def _pattern_prepared(
     path: Path, entry: ShelfEntry, session: Session, arena: Arena, progress: Progress, *, in_tempo: bool
 ) -> Heard:
     """A round of a saved pattern, as it sounds between the one before it and the one after it."""
-    tempo = session.tempo.beats_per_minute
+    tempo = session.tempo.at(0.0)
     saved = read_pattern(path, tempo, part_of(progress, 0.0, 0.4))
     tempo = tempo if in_tempo else saved.tempo or tempo
     alone = set_tempo(Session(rate=session.rate), tempo)

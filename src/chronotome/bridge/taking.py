@@ -231,7 +231,7 @@ class Taking(QObject):
             os.close(file)
         number = 1 + sum(track.name.startswith("Take ") for track in session.tracks)
         here = round(self._transport.position)  # until it is known better
-        about = About(f"Take {number}", session.rate, here, session.tempo.beats_per_minute)
+        about = About(f"Take {number}", session.rate, here, session.tempo.at(session.beat_of(here)))
         is_current = self._recordings.watch()
         self._running = _Running(writer, self._player.control, path, about, [], is_current)
         self._is_busy = False

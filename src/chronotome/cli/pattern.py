@@ -15,7 +15,7 @@ from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.patterns import bring_pattern, play_pattern
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.model import Session, replace
 from chronotome.session.patterns import LONGEST_PATTERN

@@ -178,7 +178,7 @@ def _timed(session: Session, track: Track, arguments: argparse.Namespace) -> Ses
     """At the tempo that was said, or the measured one, which is told."""
     made = timed(session, track, arguments.audio, tempo=arguments.bpm, beat_one=arguments.beat_one)
     if arguments.bpm is None:
-        print(f"{made.tempo.beats_per_minute:.2f} bpm, measured", file=sys.stderr)
+        print(f"{made.tempo.at(0.0):.2f} bpm, measured", file=sys.stderr)
     return made
 
 

@@ -211,7 +211,7 @@ def _tighten(recipe: Recipe, path: Path, folder: Path, progress: Progress) -> tu
     work.write(track, out, encoding, [path], part_of(progress, 0.5, 1.0))
     targets = targets_of(session, track, track.takes[0])
     moved = np.abs(targets.target - targets.played) / session.rate * 1000
-    hits = tr("{0} hits at {1:.2f} bpm", len(targets), session.tempo.beats_per_minute)
+    hits = tr("{0} hits at {1:.2f} bpm", len(targets), session.tempo.at(0.0))
     return out, tr("{0}, moved by {1:.1f} ms", hits, float(np.median(moved)) if len(moved) else 0.0)
 
 
@@ -220,7 +220,7 @@ def _straighten(recipe: Recipe, path: Path, folder: Path, progress: Progress) ->
     out = _free(folder, path, encoding.suffix)
     how = Straightening(recipe.bpm, recipe.steady, recipe.moving.by, encoding=encoding)
     done = straighten_files([path], path, folder, how, progress)
-    return out, f"{done.session.tempo.beats_per_minute:.2f} bpm"
+    return out, f"{done.session.tempo.at(0.0):.2f} bpm"
 
 
 def _split(recipe: Recipe, path: Path, folder: Path, progress: Progress) -> tuple[Path, str]:

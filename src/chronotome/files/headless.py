@@ -21,7 +21,8 @@ from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.fitting import Following, set_following, set_smooth
 from chronotome.session.edits.grooves import groove_of
 from chronotome.session.edits.recordings import add_recording, set_analysis
-from chronotome.session.edits.timing import set_beat_one, set_tempo
+from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_solo
 from chronotome.session.grid import Grid
 from chronotome.session.groove import Groove

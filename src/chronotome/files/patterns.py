@@ -189,7 +189,7 @@ def write_pattern(
             documents.append(SliceDocument(each.id, name, lead, end, recording.material, shape))
             progress((at + 1) / len(kit.slices))
         about = KitDocument(kit.name, kit.semitones, kit.by_tape, kit.fits_song)
-        beats_per_minute = session.tempo.beats_per_minute
+        beats_per_minute = session.tempo.at(0.0)
         whole = PatternDocument(pattern.name, beats_per_minute, about, tuple(documents), pattern)
         values = {"version": 1} | msgspec.to_builtins(whole)
         try:
@@ -215,7 +215,8 @@ def _lossless(audio: Audio) -> Encoding:
 
 def _reaches(session: Session, pattern: Pattern, kit: Kit) -> list[int]:
     """For each slice, frames after its end that steps let sound, at its recording's rate."""
-    tempo, wanted = session.tempo.beats_per_minute, dict[int, float]()
+    tempo = min(each.beats_per_minute for each in session.tempo.changes)
+    wanted = dict[int, float]()
     for piece, length in zip(pattern.slices, pattern.column("lengths").tolist(), strict=True):
         wanted[piece] = max(wanted.get(piece, 0.0), length * 60.0 / tempo)
     reaches = []

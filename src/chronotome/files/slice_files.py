@@ -31,7 +31,7 @@ def slice_names(session: Session, kit: Kit, template: str, suffix: str) -> list[
             "band": Band(each.band).name.lower(),
             "key": key_name(each.key),
             "note": str(each.key + FIRST_NOTE),
-            "bpm": f"{each.tempo or session.tempo.beats_per_minute:.6g}",
+            "bpm": f"{each.tempo or session.tempo.at(0.0):.6g}",
             "ms": f"{1000 * (each.end - each.start) / rates[each.recording]:.0f}",
         }
         for number, each in enumerate(kit.slices, 1)

@@ -65,7 +65,7 @@ def split_file(path: Path, folder: Path, how: Splitting, progress: Progress = un
                 "name": path.stem,
                 "number": numbered(number, len(spans)),
                 "band": each["band"] or "",
-                "bpm": f"{session.tempo.beats_per_minute:.6g}",
+                "bpm": f"{session.tempo.at(0.0):.6g}",
                 "ms": f"{1000 * (end - start) / audio.rate:.0f}",
             }
             for number, (each, (start, end)) in enumerate(zip(traits, spans, strict=True), 1)

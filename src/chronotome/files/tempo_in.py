@@ -10,7 +10,7 @@ from chronotome.errors import UnusableFile
 from chronotome.files.door import bytes_of, converted
 from chronotome.files.midi_in import MidiNotes, read_midi
 from chronotome.files.tempo_out import TempoDocument
-from chronotome.session.edits.timing import SongMap
+from chronotome.session.edits.tempo import SongMap
 from chronotome.session.grid import FASTEST, SLOWEST, TempoChange
 from chronotome.session.metre import MOST_METRE_CHANGES, Metre, MetreChange, MetreMap, metre_of
 from chronotome.words import tr

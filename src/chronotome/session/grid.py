@@ -40,10 +40,9 @@ class TempoMap(Struct, frozen=True, dict=True):
         if not beats or any(later <= earlier for earlier, later in pairwise(beats)):
             raise ValueError(f"tempo changes must rise in beat, are at {beats}")
 
-    @property
-    def beats_per_minute(self) -> float:
-        """Tempo at beat one."""
-        at = bisect_right([change.beat for change in self.changes], 0.0)
+    def at(self, beat: float) -> float:
+        """Quarter notes a minute at a beat; where it changes, those from there on."""
+        at = bisect_right([change.beat for change in self.changes], beat)
         return self.changes[max(0, at - 1)].beats_per_minute
 
     @property

@@ -44,6 +44,14 @@ class Metre(Struct, frozen=True):
         return f"{self.beats}/{self.unit}"
 
 
+METRES = tuple(
+    Metre(beats, unit)
+    for unit, most in ((4, (2, 3, 4, 5, 6, 7)), (8, (3, 5, 6, 7, 9, 11, 12)))
+    for beats in most
+)
+"""Those that are offered."""
+
+
 def metre_of(words: str) -> Metre:
     """The metre that is written as "7/8".
 

@@ -26,8 +26,7 @@ class Timebase(NamedTuple):
 
     def tempo_at(self, beat: float) -> float:
         """Quarter notes a minute at a beat; where it changes, those from there on."""
-        beats, _, per_beat = self.tempo.knots
-        return float(60.0 / per_beat[max(0, int(np.searchsorted(beats, beat, side="right")) - 1)])
+        return self.tempo.at(beat)
 
     def later(self, beats: BeatArray, seconds: float) -> BeatArray:
         """Beats so many seconds after others, each by the tempo where it is."""

@@ -140,7 +140,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         commands.loops,
         commands.sections,
     )
-    rework, others = commands.rework, window.others
+    rework, song, others = commands.rework, commands.song, window.others
     desk, view, transport = window.desk, window.desk.view, window.desk.transport
     stages = [
         Entry(
@@ -357,11 +357,16 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         ),
         Entry("straighten", tr("Straighten tempo"), "G", fit.straighten),
         Entry("use-measured", tr("Copy tempo to song"), "U", fit.use_measured),
-        Entry("tempo-here", tr("Set tempo here…"), "Ctrl+Shift+T", fit.ask_tempo_here),
-        Entry("tempo-ramp", tr("Ramp tempo over loop…"), "", fit.ask_tempo_ramp),
-        Entry("tempo-gone", tr("Remove tempo change"), "", fit.remove_tempo_change),
-        Entry("halve", tr("Halve song tempo"), "", lambda: fit.scale_song(0.5)),
-        Entry("double", tr("Double song tempo"), "", lambda: fit.scale_song(2.0)),
+        Entry("tempo-here", tr("Set tempo here…"), "Ctrl+Shift+T", song.ask_tempo),
+        Entry("tempo-ramp", tr("Ramp tempo over loop…"), "", song.ask_ramp),
+        Entry("tempo-even", tr("Toggle tempo ramp"), "", song.toggle_ramp),
+        Entry("tempo-tap", tr("Tap tempo over loop"), "", song.tap_over_loop),
+        Entry("tempo-gone", tr("Remove tempo change"), "", song.remove_tempo),
+        Entry("halve", tr("Halve song tempo"), "", lambda: song.scale(0.5)),
+        Entry("double", tr("Double song tempo"), "", lambda: song.scale(2.0)),
+        Entry("metre-here", tr("Change metre here…"), "Ctrl+Alt+M", song.ask_metre),
+        Entry("metre-gone", tr("Remove metre change"), "", song.remove_metre),
+        Entry("tempo-open", tr("Open tempo map…"), "", song.ask_map),
         *tighten_entries(commands, view),
         *rework_entries(commands),
         *kit_entries(commands, others),

@@ -47,7 +47,15 @@ MENUS = (
             LINE,
             Menu(
                 tr("Import"),
-                ("import-marks", "read-groove", "pattern-open", "unpack", "find-missing", "read-again"),
+                (
+                    "import-marks",
+                    "read-groove",
+                    "pattern-open",
+                    "unpack",
+                    "tempo-open",
+                    "find-missing",
+                    "read-again",
+                ),
             ),
             "export",
             Menu(
@@ -234,8 +242,19 @@ MENUS = (
             "straighten",
             Menu(
                 tr("Song tempo"),
-                ("tempo-here", "tempo-ramp", "tempo-gone", LINE, "use-measured", "halve", "double"),
+                (
+                    "tempo-here",
+                    "tempo-ramp",
+                    "tempo-even",
+                    "tempo-tap",
+                    "tempo-gone",
+                    LINE,
+                    "use-measured",
+                    "halve",
+                    "double",
+                ),
             ),
+            Menu(tr("Song metre"), ("metre-here", "metre-gone")),
             Menu(
                 tr("Recording tempo"),
                 (

@@ -87,7 +87,11 @@ class _Here:
 
     @property
     def tempo_change(self) -> bool:
-        return self._commands.fit.has_tempo_change
+        return self._commands.song.has_tempo_change
+
+    @property
+    def metre_change(self) -> bool:
+        return self._commands.song.has_metre_change
 
     @property
     def stopped(self) -> bool:
@@ -103,7 +107,8 @@ NEEDED = (
         "track",
         tr("Needs a track. Open a recording (Ctrl+O)."),
         """template pack loop export share export-stems tempo-midi choose-all zoom-in zoom-out fit listen
-        tempo-here add-section rename-track remove-track mute solo track-taller track-lower bounce-track
+        tempo-here metre-here add-section rename-track remove-track mute solo track-taller track-lower
+        bounce-track
         grid-finer grid-coarser grid-ruler next-feel next-swing-of next-for keep-variant
         lane-drift lane-groove lane-match strength-more strength-less swing-more swing-less""",
     ),
@@ -159,13 +164,22 @@ NEEDED = (
         """write-groove keep-groove smooth-groove mirror-groove rotate-back rotate-on groove-1 groove-2
         groove-4 remove-groove""",
     ),
-    ("loop", tr("Needs a loop. Drag over the ruler."), "pull-loop hear-join own-recording tempo-ramp"),
+    (
+        "loop",
+        tr("Needs a loop. Drag over the ruler."),
+        "pull-loop hear-join own-recording tempo-ramp tempo-tap",
+    ),
     (
         "section",
         tr("Needs a section at the playhead. Add one (Ctrl+M)."),
         "rename-section remove-section loop-section",
     ),
-    ("tempo_change", tr("Needs a tempo change before the playhead. Set one first."), "tempo-gone"),
+    ("tempo_change", tr("Needs a tempo change before the playhead. Set one first."), "tempo-gone tempo-even"),
+    (
+        "metre_change",
+        tr("Needs a metre change before the playhead. Set one first."),
+        "metre-gone",
+    ),
     ("stopped", tr("Nothing to read again. No reading was cancelled."), "read-again"),
     ("sections", tr("Needs a section. Add one (Ctrl+M)."), "next-section previous-section"),
     (

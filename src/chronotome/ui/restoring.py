@@ -126,7 +126,7 @@ class Restoring(QObject):
                 rail=window.rail_side.kept_width,
                 tray=window.tray_side.kept_width,
                 wave=self._wave,
-                tempo=self._desk.session.tempo.beats_per_minute,
+                tempo=self._desk.session.tempo.at(0.0),
                 tracks=len(self._desk.session.tracks),
                 folded=folded,
                 heights=window.timeline.stack.dragged,

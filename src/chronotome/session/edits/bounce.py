@@ -97,7 +97,7 @@ def kept_of(session: Session, place: Place) -> Track | None:
 
 
 def _with_recording(session: Session, recording: Recording, start: int) -> tuple[Session, Recording]:
-    recording = as_played(session, recording, start, session.tempo.beats_per_minute)
+    recording = as_played(session, recording, start, session.tempo.at(session.beat_of(start)))
     return bring_recording(session, recording), recording
 
 

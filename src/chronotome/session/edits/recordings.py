@@ -93,7 +93,7 @@ def as_played(session: Session, recording: Recording, place: int, tempo: float) 
 def _fit_of(session: Session, recording: Recording, place: int, tempo: float) -> Fit:
     if len(session.tempo.changes) > 1:
         return recording.fit
-    if abs(session.tempo.beats_per_minute - tempo) > 1e-6:
+    if abs(session.tempo.at(0.0) - tempo) > 1e-6:
         return replace(recording.fit, tempo=tempo)
     here = session.beat_of(max(0, place))
     later, _ = session.metre.beat_lines(here, here + session.metre.longest_bar)

@@ -7,59 +7,27 @@ from dataclasses import dataclass
 import numpy as np
 from PySide6.QtWidgets import QApplication, QInputDialog
 
-from chronotome.middle import middle_of
 from chronotome.render.mix import Side
 from chronotome.session.anchors import heard_beats_of
 from chronotome.session.edits import fitting
 from chronotome.session.edits.fitting import Following, Mend
-from chronotome.session.edits.timing import (
-    ramp_tempo,
-    remove_tempo_change,
-    scale_tempo,
-    set_beat_one,
+from chronotome.session.edits.tempo import (
     set_tempo,
-    set_tempo_from,
 )
+from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
-from chronotome.session.grid import FASTEST, SLOWEST
-from chronotome.session.metre import position_words
 from chronotome.session.model import Recording, Session, Take, Track, replace
+from chronotome.ui.commands.taps import LONGEST_TAP_GAP, TAPS, more_taps_words, tap_words, tempo_of_taps
 from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
 
-LONGEST_TAP_GAP = 2.0
-TAPS = 16
-FEWEST_TAPS = 4
-OUTLIER_SHARE = 0.25
 MOST_BARS = 4096
 NEARLY_WHOLE = 0.02
 """Of a bar: so near to a whole number is that number."""
-
-
-@dataclass(frozen=True)
-class Tapped:
-    """Beats per minute from taps: the mean of the gaps that are near their median, and its standard error."""
-
-    tempo: float
-    unsure: float
-    taps: int
-
-
-def tempo_of_taps(moments: list[float]) -> Tapped | None:
-    """None where there are too few. Gaps that are a quarter off the median are left out."""
-    gaps = np.diff(moments)
-    if len(gaps) < FEWEST_TAPS - 1:
-        return None
-    middle = middle_of(gaps)
-    kept = gaps[np.abs(gaps - middle) <= OUTLIER_SHARE * middle]
-    if not len(kept):
-        return None
-    mean = float(np.mean(kept))
-    return Tapped(60 / mean, float(60 / mean**2 * np.std(kept) / np.sqrt(len(kept))), len(kept) + 1)
 
 
 @dataclass(frozen=True, eq=False)
@@ -147,9 +115,9 @@ class FitCommands:
             self._tapped_frames.clear()
         found = tempo_of_taps(self._taps)
         if found is None:
-            self._say(tr("Tap {0} more times for a tempo", FEWEST_TAPS - len(self._taps)))
+            self._say(more_taps_words(self._taps))
             return
-        words = tr("{0} bpm ± {1} from {2} taps", plain(found.tempo, 2), plain(found.unsure, 2), found.taps)
+        words = tap_words(found)
         if len(self._tapped_frames) == len(self._taps) and self.guide is not None:
             self._set_tapped(words)
             return
@@ -216,7 +184,9 @@ class FitCommands:
 
     def at_song_tempo(self) -> None:
         """The file is at the song's tempo already."""
-        self.set_tempo(self._desk.session.tempo.beats_per_minute)
+        session, guide = self._desk.session, self.guide
+        start = 0 if guide is None else guide.take.start
+        self.set_tempo(session.tempo.at(session.beat_of(start)))
 
     def scale(self, factor: float) -> None:
         """Half or double time of the recording."""
@@ -226,63 +196,6 @@ class FitCommands:
                 lambda session: fitting.scale_beats(session, guide.track.id, factor), words
             )
         )
-
-    @property
-    def _line_here(self) -> float:
-        """The line of beats nearest to the playhead: tempo changes there."""
-        session = self._desk.session
-        beat = session.beat_of(self._desk.transport.position)
-        return session.metre.beat_line(beat)
-
-    @property
-    def has_tempo_change(self) -> bool:
-        """Whether the song's tempo changes at the playhead or before it."""
-        changes = self._desk.session.tempo.changes
-        return any(each.beat <= self._line_here for each in changes[1:])
-
-    def ask_tempo_here(self) -> None:
-        """The song's tempo from the playhead on, typed."""
-        beat, session = self._line_here, self._desk.session
-        now = session.timebase.tempo_at(beat)
-        where = position_words(beat, session.metre)
-        tempo, is_said = QInputDialog.getDouble(
-            QApplication.activeWindow(),
-            tr("Set tempo here"),
-            tr("Bpm from {0} on:", where),
-            now,
-            SLOWEST,
-            FASTEST,
-            2,
-        )
-        if is_said:
-            self._apply(lambda each: set_tempo_from(each, beat, tempo), tr("Tempo from {0}", where))
-
-    def ask_tempo_ramp(self) -> None:
-        """From the tempo at the loop's start evenly to one at its end, typed."""
-        session, loop = self._desk.session, self._desk.session.loop
-        if loop is None:
-            return
-        start, end = (position_words(beat, session.metre) for beat in (loop.start, loop.end))
-        now = session.timebase.tempo_at(loop.end)
-        words = tr(
-            "From {0} at {1}. Bpm at {2}:", plain(session.timebase.tempo_at(loop.start), 2), start, end
-        )
-        tempo, is_said = QInputDialog.getDouble(
-            QApplication.activeWindow(), tr("Ramp tempo"), words, now, SLOWEST, FASTEST, 2
-        )
-        if is_said:
-            self._apply(
-                lambda each: ramp_tempo(each, loop.start, loop.end, tempo),
-                tr("Ramp tempo to {0}", plain(tempo, 2)),
-            )
-
-    def remove_tempo_change(self) -> None:
-        beat = self._line_here
-        self._apply(lambda each: remove_tempo_change(each, beat), tr("Remove tempo change"))
-
-    def scale_song(self, factor: float) -> None:
-        words = tr("Double song tempo") if factor > 1 else tr("Halve song tempo")
-        self._apply(lambda session: scale_tempo(session, factor), words)
 
     def set_bars(self, bars: float) -> None:
         """The clip is so many bars."""

@@ -40,6 +40,7 @@ from chronotome.ui.commands.proving import ProofCommands
 from chronotome.ui.commands.rework import ReworkCommands
 from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.commands.slices import SliceCommands
+from chronotome.ui.commands.song import SongCommands
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.shown import Shown, shown_of
@@ -59,6 +60,7 @@ class Commands:
         self._desk = desk
         self.marks = MarkCommands(desk)
         self.fit = FitCommands(desk)
+        self.song = SongCommands(desk)
         self.sections = SectionCommands(desk)
         self.loops = LoopCommands(desk)
         self.clips = ClipCommands(desk)

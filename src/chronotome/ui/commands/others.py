@@ -5,7 +5,7 @@ from typing import TYPE_CHECKING
 from PySide6.QtWidgets import QApplication
 
 from chronotome.engine.control import InTime
-from chronotome.session.edits.timing import set_tempo
+from chronotome.session.edits.tempo import set_tempo
 from chronotome.ui.desk import Desk
 from chronotome.ui.guarded import guard_overrides
 from chronotome.words import tr

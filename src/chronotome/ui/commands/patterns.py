@@ -491,7 +491,7 @@ class PatternCommands:
                 tr("“{0}” contains no pattern. Choose a pattern folder.", folder.name)
             )
             return
-        tempo = self._desk.session.tempo.beats_per_minute
+        tempo = self._desk.session.tempo.at(self.bar_here())
         self._desk.tasks.run(
             tr("Opening {0}", folder.name),
             lambda progress: read_pattern(folder, tempo, progress),

@@ -163,7 +163,7 @@ class BatchDialog(Dialog):
         is_songs = self.tempo.index == SONG_TEMPO
         return Recipe(
             do=self.doing,
-            bpm=session.tempo.beats_per_minute if is_songs else None,
+            bpm=session.tempo.at(session.beat_of(desk.transport.position)) if is_songs else None,
             tighten=settings,
             groove=groove,
             moving=Moving() if track is None else track.moving,

@@ -20,7 +20,7 @@ from PySide6.QtWidgets import (
 )
 
 from chronotome.session.check import NOTHING
-from chronotome.session.edits.timing import set_tempo_at
+from chronotome.session.edits.tempo import set_tempo_at
 from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.metre import position_words
 from chronotome.ui.actions import Actions

@@ -19,12 +19,12 @@ from chronotome.session.edits.fitting import (
     use_measured,
 )
 from chronotome.session.edits.recordings import set_rate
+from chronotome.session.edits.tempo import keep_tempo
 from chronotome.session.edits.tightening import set_tighten
-from chronotome.session.edits.timing import set_tempo
 from chronotome.session.fit import BeatMap, Measured
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Session, Take, Track
-from chronotome.ui.controls.figures import counted, grid_words, plain
+from chronotome.ui.controls.figures import counted, grid_words, plain, tempo_words
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
@@ -95,8 +95,17 @@ class _Subject:
             return False
         if following_of(self.session, self.track.id) is not Following.NOBODY:
             return False
-        ratio = self.tempo / self.session.tempo.beats_per_minute
-        return self.is_drifting or min(abs(ratio / each - 1) for each in SAME_LINES) > SAME_TEMPO
+        if self.is_drifting or self._has_other_tempi:
+            return True
+        ratio = self.tempo / self.session.tempo.at(self.session.beat_of(self.take.start))
+        return min(abs(ratio / each - 1) for each in SAME_LINES) > SAME_TEMPO
+
+    @property
+    def _has_other_tempi(self) -> bool:
+        """Whether the song's tempo changes while the take is heard."""
+        session, (start, end) = self.session, self.session.source_at_session_rate(self.take)
+        first, last = (session.beat_of(self.take.start + frame) for frame in (0, end - start))
+        return any(first < each.beat < last for each in session.tempo.changes[1:])
 
 
 def _take_of(desk: Desk) -> _Subject | None:
@@ -158,8 +167,8 @@ def _own_tempi(desk: Desk) -> Decision | None:
     ids = [each.id for each in tracks]
     if not tracks:
         return None
-    tempi = {plain(each.own_tempo.beats_per_minute, 2) for each in tracks if each.own_tempo is not None}
-    song = plain(session.tempo.beats_per_minute, 2)
+    tempi = {tempo_words(each.own_tempo) for each in tracks if each.own_tempo is not None}
+    song = tempo_words(session.tempo)
     who = tracks[0].name if len(tracks) == 1 else counted(len(tracks), "recording")
     played = tempi.pop() if len(tempi) == 1 else tr("other tempi")
     about = f"own tempi {ids} {song}"
@@ -207,9 +216,9 @@ def _first_tempo(take: _Subject) -> Decision:
         desk.store.apply(lambda each: use_measured(each, track), tr("Song takes recording tempo"))
 
     def decline() -> None:
-        desk.store.apply(lambda each: set_tempo(each, each.tempo.beats_per_minute), tr("Keep song tempo"))
+        desk.store.apply(keep_tempo, tr("Keep song tempo"))
 
-    song = plain(take.session.tempo.beats_per_minute, 2)
+    song = tempo_words(take.session.tempo)
     yes, no = tr("Use for song"), tr("Keep song at {0}", song)
     return Decision(tr("first {0}", track), f"{take.words}.", yes, no, accept, decline)
 
@@ -252,9 +261,7 @@ def _straighten(take: _Subject) -> Callable[[], None]:
 def _straightening(take: _Subject) -> Decision:
     about = tr("straighten {0}", take.track.id)
     kind = tr(", drifting") if take.is_drifting else ""
-    sentence = tr(
-        "{0}{1}. The song is at {2}.", take.words, kind, plain(take.session.tempo.beats_per_minute, 2)
-    )
+    sentence = tr("{0}{1}. The song is at {2}.", take.words, kind, tempo_words(take.session.tempo))
     yes = tr("Straighten to song tempo") if take.is_drifting else tr("Follow song")
     return Decision(about, sentence, yes, tr("Keep as played"), _straighten(take), _declining(take, about))
 
@@ -262,7 +269,7 @@ def _straightening(take: _Subject) -> Decision:
 def _disagreement(take: _Subject) -> Decision:
     """Hits are pulled to lines that are not theirs: said before anybody wonders."""
     about = tr("tighten {0}", take.track.id)
-    song = plain(take.session.tempo.beats_per_minute, 2)
+    song = tempo_words(take.session.tempo)
     kind = tr("drifts") if take.is_drifting else tr("is at {0}", plain(take.tempo, 2))
     sentence = tr("{0} {1}, the song is at {2}: off the grid.", take.track.name, kind, song)
     return Decision(

@@ -15,7 +15,7 @@ from chronotome.session.follow import beats_of
 from chronotome.session.model import Session, Take, Track
 from chronotome.session.targets import FAR_MS
 from chronotome.session.tighten import targets_of
-from chronotome.ui.controls.figures import counted, plain
+from chronotome.ui.controls.figures import counted, plain, tempo_words
 from chronotome.ui.controls.plain_text import tip
 from chronotome.ui.controls.soon import Soon
 from chronotome.ui.desk import Desk
@@ -122,9 +122,7 @@ class StageCard(QAbstractButton):
 def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
     """The recording's bpm and bars, whether beat one is set, and how far it is from a steady tempo."""
     if take.playing is not None:
-        return Figures(
-            tr("{0} bpm", plain(session.tempo.beats_per_minute, 2)), tr("a pattern keeps\nthe song tempo")
-        )
+        return Figures(tr("{0} bpm", tempo_words(session.tempo)), tr("a pattern keeps\nthe song tempo"))
     beats = beats_of(session, take)
     if beats is None:
         return Figures(tr("no beats yet"), tr("tap or set bars"))

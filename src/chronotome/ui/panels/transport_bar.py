@@ -13,9 +13,10 @@ from PySide6.QtWidgets import (
 
 from chronotome.render.mix import Side
 from chronotome.session.edits.fitting import led
-from chronotome.session.edits.timing import set_metre_at, set_tempo_at
+from chronotome.session.edits.metre import set_metre_at
+from chronotome.session.edits.tempo import set_tempo_at
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
-from chronotome.session.metre import Metre, beat_in, metre_of, position_words
+from chronotome.session.metre import METRES, Metre, beat_in, metre_of, position_words
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import clock, grid_words, plain
@@ -29,11 +30,6 @@ from chronotome.words import tr
 
 HEIGHT = 52
 NARROW = 1180
-METRES = tuple(
-    Metre(beats, unit)
-    for unit, most in ((4, (2, 3, 4, 5, 6, 7)), (8, (3, 5, 6, 7, 9, 11, 12)))
-    for beats in most
-)
 SIDES = (Side.AS_PLAYED, Side.EDITED)
 
 SNAPS = {

@@ -96,9 +96,9 @@ class PulseLane(TrackLane):
         self._paint_doubtful(painter, guide)
         heard = guide.heard or guide.beats
         tempi, smooth = heard.tempi, heard.smoothed(SMOOTH_BEATS)
-        song = self.desk.session.tempo.beats_per_minute
+        song = np.array([each.beats_per_minute for each in self.desk.session.tempo.changes])
         middle = middle_of(tempi)
-        known = np.append(smooth, song) if abs(song / middle - 1) < 0.12 else smooth
+        known = np.append(smooth, song[np.abs(song / middle - 1) < 0.12])
         reach = max(NARROWEST / 2, float(np.abs(known - middle).max()) * 1.25)
         above, below = self._beyond(guide, middle, reach)
         top, foot = TICKS + 8 + EDGE * len(above), self.height() - 8 - EDGE * len(below)

@@ -3,14 +3,15 @@
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QMouseEvent, QPainter, QPen, QPolygonF
+from PySide6.QtGui import QFontMetrics, QMouseEvent, QPainter, QPen, QPolygonF
 
+from chronotome.session.edits.metre import move_metre_change
 from chronotome.session.edits.timing import set_loop
 from chronotome.session.grid import nearest_lines
-from chronotome.session.metre import MetreMap
+from chronotome.session.metre import MetreMap, metre_map
 from chronotome.session.model import Session
 from chronotome.session.targets import Reason
-from chronotome.ui.controls.figures import plain
+from chronotome.ui.commands.song import SongCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, is_free, take_hit
@@ -29,7 +30,27 @@ CLOSEST_LABELS = 44
 SMALLEST_DRAG = 4
 CLOSEST_MARKERS = 9
 BESIDE_NUMBER = 24.0
-"""Pixels of the number of the bar, beside which a tempo that begins there is told."""
+"""Pixels of the number of the bar, beside which a metre that begins there is told."""
+
+
+class MetreDrag(ValueDrag):
+    """Its value is the bar from which a metre holds; `number` counts the metres of the song from 0."""
+
+    def __init__(self, desk: Desk, number: int) -> None:
+        self.number = number
+        kept = tuple(each for at, each in enumerate(desk.session.metre_changes, 1) if at != number)
+        self._others = metre_map(desk.session.first_metre, kept)
+        super().__init__(
+            desk,
+            lambda session, bar: move_metre_change(session, number - 1, round(bar)),
+            tr("Move metre change"),
+        )
+
+    def to_beat(self, beat: float) -> None:
+        """The bar line nearest to a beat, as bars would be without this change."""
+        bar = float(round(self._others.bar_at(beat)))
+        if bar != self.value:
+            self.to(bar)
 
 
 def _numbered(
@@ -51,11 +72,12 @@ class Ruler(TrackLane):
 
     hint = tr(
         "Drag to set a loop. Drag a diamond to move its hit.\nDouble-click a diamond to "
-        "reset it. Shift: no snap."
+        "reset it. Drag a metre to another bar. Shift: no snap."
     )
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: Desk, song: SongCommands) -> None:
         super().__init__(desk, tr("Ruler: bars and beats"))
+        self._song = song
         self.setFixedHeight(HEIGHT)
         self._pressed_at = 0.0
 
@@ -68,7 +90,7 @@ class Ruler(TrackLane):
         painter.fillRect(content, colour(theme.paper))
         self._paint_loop(painter)
         self._paint_numbers(painter, content)
-        self._paint_tempo(painter)
+        self._paint_metres(painter)
         self._paint_markers(painter)
         x = self.x_of(self.desk.transport.position)
         painter.setPen(Qt.PenStyle.NoPen)
@@ -102,29 +124,32 @@ class Ruler(TrackLane):
             if x + 5 + painter.fontMetrics().horizontalAdvance(words) <= self.width():
                 painter.drawText(QPointF(x + 5, 17), words.replace("-", "−"))
 
-    def _paint_tempo(self, painter: QPainter) -> None:
-        """Where the song's tempo changes, the new one; where changes are many, those that have room."""
-        session, theme = self.desk.session, self.desk.view.theme
-        changes = session.tempo.changes[1:]
-        if not changes:
-            return
-        beats = np.array([each.beat for each in changes])
-        xs, free = self.xs_of(session.tempo.seconds_at(beats) * session.rate), 0.0
-        seen = np.flatnonzero((xs > HEADER - 60) & (xs < self.width()))
+    def _metre_boxes(self) -> list[tuple[QRectF, int, str]]:
+        """Beside the numbers of bars: the metre that begins there, by its number; 0 the first one."""
+        session = self.desk.session
+        metre, font = session.metre, QFontMetrics(figure_font(9, 500))
+        if not metre.changes:
+            return []
+        _, starts, _ = metre.stretches
+        xs = self.xs_of(session.tempo.seconds_at(starts) * session.rate).tolist()
+        boxes, free = list[tuple[QRectF, int, str]](), 0.0
+        for number, (x, each) in enumerate(zip(xs, metre.metres, strict=True)):
+            wide = font.horizontalAdvance(each.words) + 8.0
+            if x + BESIDE_NUMBER >= free and HEADER < x + BESIDE_NUMBER < self.width():
+                boxes.append((QRectF(x + BESIDE_NUMBER, 5, wide, 13), number, each.words))
+                free = x + BESIDE_NUMBER + wide + 2
+        return boxes
+
+    def _paint_metres(self, painter: QPainter) -> None:
+        theme = self.desk.view.theme
         painter.setFont(figure_font(9, 500))
-        for at in seen.tolist():
-            words, x = f"♩ {plain(changes[at].beats_per_minute, 1)}", float(xs[at])
-            if x < free:
-                continue
-            wide = painter.fontMetrics().horizontalAdvance(words) + 8.0
-            box = QRectF(x + BESIDE_NUMBER, 5, wide, 13)
-            painter.setPen(QPen(colour(theme.accent), 1))
-            painter.drawLine(QPointF(x, 0), QPointF(x, HEIGHT))
-            painter.setBrush(colour(theme.card))
+        for box, number, words in self._metre_boxes():
+            is_held = isinstance(self.drag, MetreDrag) and self.drag.number == number
+            painter.setPen(QPen(colour(theme.accent if is_held else theme.ink), 1))
+            painter.setBrush(colour(theme.wash if is_held else theme.card))
             painter.drawRoundedRect(box, 3, 3)
             painter.setPen(colour(theme.ink))
             painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
-            free = x + BESIDE_NUMBER + wide + 2
 
     def _paint_markers(self, painter: QPainter) -> None:
         shown, theme = self.shown, self.desk.view.theme
@@ -160,6 +185,9 @@ class Ruler(TrackLane):
         at = nearest_column(self.xs_of(shown.landings), x, reach=REACH)
         return None if at is None or not shown.sounding[at] else (shown, at)
 
+    def _metre_at(self, place: QPointF) -> int | None:
+        return next((number for box, number, _ in self._metre_boxes() if box.contains(place)), None)
+
     def mousePressEvent(self, event: QMouseEvent) -> None:
         x, y = event.position().x(), event.position().y()
         if event.button() is not Qt.MouseButton.LeftButton or x < HEADER:
@@ -170,6 +198,10 @@ class Ruler(TrackLane):
             shown, at = found
             grip = x - float(self.xs_of(shown.landings[at : at + 1])[0])
             self.drag = take_hit(self.desk, shown, at, grip=grip)
+            return
+        number = self._metre_at(event.position())
+        if number is not None:
+            self.drag = MetreDrag(self.desk, number) if number else None
             return
         start = self._snapped(x)
 
@@ -197,21 +229,30 @@ class Ruler(TrackLane):
             self.edge_scroll.see(event)
         if isinstance(self.drag, HitDrag):
             self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_free(event))
+        elif isinstance(self.drag, MetreDrag):
+            if abs(x - self._pressed_at) >= SMALLEST_DRAG:
+                self.drag.to_beat(self.beat_of_x(x - BESIDE_NUMBER))
         elif isinstance(self.drag, ValueDrag):
             if abs(x - self._pressed_at) >= SMALLEST_DRAG:
                 self.drag.to(self.beat_of_x(x) if is_free(event) else self._snapped(x))
         else:
-            is_over = self._marker_at(x, event.position().y()) is not None
+            place = event.position()
+            is_over = self._marker_at(x, place.y()) is not None or bool(self._metre_at(place))
             self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
 
     def mouseReleaseEvent(self, event: QMouseEvent) -> None:
         if isinstance(self.drag, ValueDrag) and self.drag.value is None:
-            self.drag = None
+            is_metre, self.drag = isinstance(self.drag, MetreDrag), None
+            if is_metre:
+                return
             self.desk.transport.go_to(self.frame_of(event.position().x()))
         super().mouseReleaseEvent(event)
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         found = self._marker_at(event.position().x(), event.position().y())
+        number = self._metre_at(event.position())
         if found is not None:
             shown, at = found
             self.reset_hit(shown, at)
+        elif number is not None:
+            self._song.ask_metre(float(self.desk.session.metre.stretches[1][number]))

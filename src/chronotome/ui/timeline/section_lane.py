@@ -7,6 +7,7 @@ from chronotome.bridge.store import Edit
 from chronotome.session.edits.sections import change_section
 from chronotome.session.model import Section, Session
 from chronotome.ui.commands.sections import SectionCommands
+from chronotome.ui.commands.song import SongCommands
 from chronotome.ui.desk import Desk
 from chronotome.ui.timeline.span_strip import SpanStrip, Strip
 from chronotome.words import tr
@@ -21,9 +22,9 @@ class SectionLane(SpanStrip):
     )
     title, label = tr("Sections"), tr("Edit section")
 
-    def __init__(self, desk: Desk, commands: SectionCommands) -> None:
+    def __init__(self, desk: Desk, commands: SectionCommands, song: SongCommands) -> None:
         super().__init__(desk, tr("Sections"))
-        self._commands = commands
+        self._commands, self._song = commands, song
         desk.store.watch(self, self._on_sections, lambda session: session.sections)
 
     def _on_sections(self) -> None:
@@ -61,5 +62,7 @@ class SectionLane(SpanStrip):
             (tr("Go to section"), partial(commands.go_to, section)),
             (tr("Loop"), partial(commands.loop, section)),
             (tr("Rename…"), partial(commands.rename, section)),
+            (tr("Set tempo…"), partial(self._song.ask_section_tempo, section)),
+            (tr("Change metre…"), partial(self._song.ask_section_metre, section)),
             (tr("Remove"), partial(commands.remove, section)),
         ]

@@ -24,6 +24,7 @@ from chronotome.ui.timeline.shape_lane import ShapeLane
 from chronotome.ui.timeline.spoken import Spoken
 from chronotome.ui.timeline.step_shape_lane import StepShapeLane
 from chronotome.ui.timeline.strength_lane import StrengthLane
+from chronotome.ui.timeline.tempo_lane import TempoLane
 from chronotome.ui.timeline.told import Candidates, Clips, Hits, JoinList, Steps
 from chronotome.ui.timeline.wave_lane import WaveLane
 from chronotome.ui.view_state import Evidence, Stage
@@ -43,8 +44,9 @@ class Timeline(QWidget):
         super().__init__()
         self._desk = desk
         self.overview = OverviewStrip(desk)
-        self.sections = SectionLane(desk, commands.sections)
-        self.ruler = Ruler(desk)
+        self.sections = SectionLane(desk, commands.sections, commands.song)
+        self.ruler = Ruler(desk, commands.song)
+        self.tempo = TempoLane(desk, commands.song)
         self.recipes = RecipeLane(desk, commands.tighten)
         self.decision = DecisionBar(desk)
         self.wave = WaveLane(desk, commands.marks, commands.hits, commands.slices)
@@ -67,7 +69,7 @@ class Timeline(QWidget):
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(0)
-        for strip in (self.overview, self.sections, self.ruler, self.recipes, self.decision):
+        for strip in (self.overview, self.sections, self.ruler, self.tempo, self.recipes, self.decision):
             layout.addWidget(strip)
         self._tightening = {
             Evidence.DRIFT: self.drift,
@@ -135,7 +137,15 @@ class Timeline(QWidget):
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
         evidence = (self.drift, self.strength, self.pulse, self.shape, *self._more)
-        lanes = (self.wave, self.ruler, *evidence, self.sections, self.recipes, *self.context_lanes)
+        lanes = (
+            self.wave,
+            self.ruler,
+            self.tempo,
+            *evidence,
+            self.sections,
+            self.recipes,
+            *self.context_lanes,
+        )
         return any(lane.cancel_drag() for lane in lanes)
 
     def _follow(self, frame: float) -> None:
