@@ -102,7 +102,7 @@ def _seconds(moment: str) -> float | None:
 def markers_of(session: Session, start: int, end: int, *, is_loop: bool = False) -> Markers:
     """Of session frames [start, end): tempo where it is one all through, bars, where sections are."""
     first, last = session.beat_of(start), session.beat_of(end)
-    line = session.metre.next_bar(first)
+    line = session.metre.next_bar(session.beat_of(start - 0.5))  # the frame of a bar line is rounded
     before = [each for each in session.tempo.changes if each.beat <= first + 1e-6]
     tempo = (before[-1] if before else session.tempo.changes[0]).beats_per_minute
     inside = [each for each in session.tempo.changes if first < each.beat < last]
@@ -114,7 +114,10 @@ def markers_of(session: Session, start: int, end: int, *, is_loop: bool = False)
     placed = sorted((session.frame_of(beat) - start, name) for beat, name in cues.items())
     told = tuple((frame / session.rate, name) for frame, name in placed if 0 <= frame < end - start)
     at = max(0.0, (session.frame_of(line) - start) / session.rate)
-    tempi = [TempoChange(first - line, tempo), *(replace(each, beat=each.beat - line) for each in inside)]
+    tempi = [
+        TempoChange(min(0.0, first - line), tempo),
+        *(replace(each, beat=each.beat - line) for each in inside),
+    ]
     seen = session.metre.seen_from(line)
     metres = tuple(each for each in seen.changes if seen.beat_of(each.bar) < last - line)
     is_told = bends and len(tempi) <= MOST_TOLD and len(metres) <= MOST_TOLD
