@@ -20,11 +20,14 @@ from chronotome.dsp.audio import audio_of
 from chronotome.dsp.loudness import loudness
 from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.files.marks import read_marks
+from chronotome.files.midi_out import write_tempo_midi
 from chronotome.render.mix import Side
 from chronotome.session.anchors import extent_of
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
-from chronotome.session.edits.tempo import set_tempo
-from chronotome.session.model import replace
+from chronotome.session.edits.metre import set_metre_from
+from chronotome.session.edits.tempo import ramp_tempo, set_tempo
+from chronotome.session.metre import Metre
+from chronotome.session.model import Session, replace
 from chronotome.ui.commands.session_files import DEMO_SESSION
 from sounds import RATE, noise_hits, steady_hits, write
 from strategies import simple_session
@@ -360,6 +363,25 @@ def test_a_drifting_pair_is_straightened_in_step(drifting_pair, tmp_path, capsys
     assert max(np.abs(first[-1]).max(), np.abs(second[-1]).max()) > 4e-5
     assert np.abs(hits - hits[0] - np.arange(48) * 60 / 96 * RATE).max() < 0.002 * RATE
     assert np.abs(second[200:-200] - 0.6 * first[110:-290]).max() < 5e-3
+
+
+def test_a_recording_follows_a_song_that_slows_down_by_a_fifth(drifting_pair, tmp_path, capsys):
+    near, _ = drifting_pair
+    song = ramp_tempo(set_tempo(Session(), 100.0), 8.0, 40.0, 80.0)
+    write_tempo_midi(tmp_path / "song.mid", set_metre_from(song, 2, Metre(3, 4)))
+    assert run("tempo-map", tmp_path / "song.mid", "-o", tmp_path / "song.json") == 0
+    told = json.loads((tmp_path / "song.json").read_text())
+    assert (len(told["changes"]), told["metre_changes"][0]["bar"]) == (34, 3)
+    out = tmp_path / "followed"
+    assert run("straighten", near, "--tempo-map", tmp_path / "song.json", "--beats", "hits", "-o", out) == 0
+    first = soundfile.read(out / "near.wav", dtype="float32", always_2d=True)[0]
+    found = detect_onsets(audio_of(first, RATE))
+    hits = found.frames[found.strengths > 45]
+    beats = (hits - hits[0]) / RATE
+    assert np.abs(beats - (song.tempo.seconds_at(np.arange(48.0)))).max() < 0.002
+    assert run("tempo-map", near, "-o", tmp_path / "a.mid") == 1
+    assert run("tempo-map", tmp_path / "song.mid", "-o", tmp_path / "song.mid") == 1
+    capsys.readouterr()
 
 
 def test_bars_that_are_said_give_the_tempo(take, capsys):

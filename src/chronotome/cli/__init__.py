@@ -12,7 +12,7 @@ from chronotome import __version__
 from chronotome.cli.batch import add_batch_command, batch
 from chronotome.cli.common import between, encoding_of, heard, material_of, put
 from chronotome.cli.desktop import add_desktop_command, desktop
-from chronotome.cli.fit import add_fit_commands, straighten, tempo
+from chronotome.cli.fit import add_fit_commands, straighten, tempo, tempo_map
 from chronotome.cli.pattern import add_pattern_command, pattern
 from chronotome.cli.share_place import add_share_place_command, share_place
 from chronotome.cli.split import add_split_command, split
@@ -136,6 +136,7 @@ COMMANDS = {
     "onsets",
     "tempo",
     "straighten",
+    "tempo-map",
     "tighten",
     "groove",
     "match",
@@ -156,6 +157,7 @@ def run(arguments: argparse.Namespace) -> int:
         "onsets": _onsets,
         "tempo": tempo,
         "straighten": straighten,
+        "tempo-map": tempo_map,
         "tighten": tighten,
         "groove": groove,
         "match": match,

@@ -11,12 +11,19 @@ from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.errors import UnusableFile
 from chronotome.files.analysis import measured_of
 from chronotome.files.audio_file import facts_of
+from chronotome.files.midi_out import write_tempo_midi
+from chronotome.files.session_file import load_session
 from chronotome.files.straighten import Straightening, straighten_files
 from chronotome.files.tags import tempo_tag
+from chronotome.files.tempo_in import KINDS, read_tempo_map
+from chronotome.files.tempo_out import write_tempo_json
+from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress
+from chronotome.session.edits.tempo import take_song_map
 from chronotome.session.fit import BeatMap, Evidence, Fit, Measured, Reads, beat_map
 from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.metre import Metre, metre_map, metre_of
+from chronotome.session.model import Session
 
 if TYPE_CHECKING:
     from chronotome.dsp.beats.pulse import Pulse
@@ -34,7 +41,7 @@ def metre_said(text: str) -> Metre:
 
 
 def add_fit_commands(commands: Any) -> None:
-    """`tempo` and `straighten`."""
+    """`tempo`, `straighten` and `tempo-map`."""
     tempo = commands.add_parser("tempo", help="detect tempo, beats and bars")
     tempo.add_argument("audio", type=Path)
     tempo.add_argument("--json", action="store_true", help="one JSON document")
@@ -53,11 +60,18 @@ def add_fit_commands(commands: Any) -> None:
         "--bpm", type=between(SLOWEST, FASTEST), help="target tempo; the guide's own if not given"
     )
     straighten.add_argument(
+        "--tempo-map", type=Path, metavar="MIDI|JSON", help="tempo and metre of the song to follow"
+    )
+    straighten.add_argument(
         "--beats", choices=list(BEATS), default="measured", help="beat source of the guide"
     )
     straighten.add_argument("--steady", type=between(0, 100), default=100.0, metavar="0..100")
     straighten.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
     straighten.add_argument("-o", "--out", type=Path, required=True, metavar="FOLDER")
+
+    tempo_map = commands.add_parser("tempo-map", help="write the tempo map of a session as MIDI or JSON")
+    tempo_map.add_argument("source", type=Path, metavar="SESSION|MIDI|JSON")
+    tempo_map.add_argument("-o", "--out", type=Path, required=True, metavar="MIDI|JSON")
 
 
 def tempo(arguments: argparse.Namespace, progress: Progress) -> None:
@@ -143,8 +157,23 @@ def _tempo_document(
     }
 
 
+def tempo_map(arguments: argparse.Namespace, _progress: Progress) -> None:
+    """Of a session, or of a tempo map that is to be had in the other format."""
+    refuse_sources(arguments.out, [arguments.source])
+    if arguments.source.suffix.lower() in KINDS and arguments.source.is_file():
+        session = take_song_map(Session(), read_tempo_map(arguments.source))
+    else:
+        session = load_session(arguments.source).history.session
+    is_json = arguments.out.suffix.lower() == ".json"
+    (write_tempo_json if is_json else write_tempo_midi)(arguments.out, session)
+    print(arguments.out)
+
+
 def straighten(arguments: argparse.Namespace, progress: Progress) -> None:
-    how = Straightening(arguments.bpm, arguments.steady / 100, arguments.by, BEATS[arguments.beats])
+    song = read_tempo_map(arguments.tempo_map) if arguments.tempo_map else None
+    how = Straightening(
+        arguments.bpm, arguments.steady / 100, arguments.by, BEATS[arguments.beats], song=song
+    )
     guide = arguments.guide or arguments.audio[0]
     done = straighten_files(arguments.audio, guide, arguments.out, how, progress)
     for path in done.written:

@@ -23,6 +23,7 @@ from chronotome.render.pool import Pool, Source
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.fitting import set_reads, set_steady, straighten
 from chronotome.session.edits.recordings import add_recording, set_analysis
+from chronotome.session.edits.tempo import SongMap, take_song_map
 from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import lock, set_moving, set_solo
 from chronotome.session.fit import Reads
@@ -49,6 +50,8 @@ class Straightening:
     """Seconds in the guide; None: as measured."""
     encoding: Encoding | None = None
     """None: as each file is."""
+    song: SongMap | None = None
+    """Tempo and metre of the song that is followed, instead of one tempo."""
 
 
 @dataclass(frozen=True)
@@ -125,6 +128,8 @@ def _fitted(session: Session, source: Source, path: Path, how: Straightening, pr
     if all(beats_of(session, take) is None for take in track.takes):
         raise UnusableFile(path, tr("has too few hits to find beats"), tr("Choose another guide."))
     session = set_moving(session, track.id, by=how.move_by)
+    if how.song is not None:
+        session = take_song_map(session, how.song)
     if how.beat_one is not None:
         session = set_beat_one(session, how.beat_one)
     return set_steady(straighten(session, track.id, how.beats_per_minute), track.id, how.steady)

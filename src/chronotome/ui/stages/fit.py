@@ -74,6 +74,7 @@ class FitTray(Tray):
         with self.folded(tr("Create loop")) as self.loop_fold:
             self._add_loop()
         with self.folded(tr("Song")) as self.song:
+            self.add_buttons("tempo-here", "metre-here")
             self.add_buttons("halve", "double", "use-measured")
         with self.folded(tr("Metronome")):
             self._add_click()
