@@ -34,10 +34,10 @@ from chronotome.files.places import Settings  # noqa: E402
 from chronotome.session.edits.apart import At, Cuts, take_apart  # noqa: E402
 from chronotome.session.edits.clips import Range, move, set_clip  # noqa: E402
 from chronotome.session.edits.fitting import set_recording_tempo  # noqa: E402
-from chronotome.session.edits.metre import set_metre  # noqa: E402
+from chronotome.session.edits.metre import set_metre, set_metre_from  # noqa: E402
 from chronotome.session.edits.rhythm import set_crossover  # noqa: E402
 from chronotome.session.edits.sections import add_section  # noqa: E402
-from chronotome.session.edits.tempo import set_tempo  # noqa: E402
+from chronotome.session.edits.tempo import ramp_tempo, set_tempo, set_tempo_from  # noqa: E402
 from chronotome.session.edits.tightening import set_tighten  # noqa: E402
 from chronotome.session.edits.tracks import rename  # noqa: E402
 from chronotome.session.metre import Metre  # noqa: E402
@@ -149,6 +149,12 @@ class States:
 
     def odd(self) -> None:
         self.apply(lambda s: set_metre(s, Metre(7, 8)))
+
+    def changing(self) -> None:
+        """Tempo and metre that change, and a section of long name over the ruler."""
+        self.apply(lambda s: ramp_tempo(set_tempo_from(s, 4.0, 117.25), 8.0, 16.0, 71.5))
+        self.apply(lambda s: set_metre_from(set_metre_from(s, 2, Metre(3, 4), bars=1), 5, Metre(12, 8)))
+        self.apply(lambda s: add_section(s, LONG, 0.0, 16.0))
 
     def long(self) -> None:
         self.apply(lambda s: set_recording_tempo(s, self.track, 20.5))

@@ -128,8 +128,8 @@ def test_in_another_language_all_is_asked_for(tmp_path):
 @pytest.mark.parametrize(
     ("spoken", "sizes", "count"),
     [
-        ("en", "1280x800,1024x700", 230),
-        ("en", "1600x1000,1280x720", 230),
+        ("en", "1280x800,1024x700", 240),
+        ("en", "1600x1000,1280x720", 240),
         ("pseudo", "1024x700", 115),
         ("rtl", "1280x800", 115),
     ],

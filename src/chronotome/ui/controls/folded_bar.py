@@ -57,6 +57,13 @@ class FoldedBar(QWidget):
         for signal in (view.theme_changed, view.focus_changed, view.evidence_changed, view.selection_changed):
             signal.connect(self.update)
         desk.store.changed.connect(self.update)
+        desk.transport.moved.connect(self._on_moved)
+        self._shown_metre = self._metre
+
+    def _on_moved(self, _frame: float) -> None:
+        if self._desk.session.metre_changes and self._metre != self._shown_metre:
+            self._shown_metre = self._metre
+            self.update()
 
     @property
     def _metre(self) -> Metre:
