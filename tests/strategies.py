@@ -8,8 +8,9 @@ from hypothesis import strategies as st
 from chronotome.dsp.hits import HitTraits
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.files.audio_file import content_hash
+from chronotome.session.edits.metre import set_metre_from
 from chronotome.session.edits.recordings import add_recording, set_analysis
-from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.tempo import ramp_tempo, set_tempo
 from chronotome.session.edits.tightening import move_hit, reset_hits, set_tighten
 from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_level, set_moving, set_muted
@@ -72,7 +73,7 @@ def sessions(draw: st.DrawFn) -> Session:
 @st.composite
 def edits(draw: st.DrawFn):
     """Something that a person does; it may change nothing."""
-    kind = draw(st.integers(0, 6))
+    kind = draw(st.integers(0, 8))
     number = draw(st.floats(0, 1))
 
     def edit(session: Session) -> Session:
@@ -87,6 +88,8 @@ def edits(draw: st.DrawFn):
             lambda: reset_hits(session, track.id),
             lambda: set_muted(session, track.id, number > 0.5),
             lambda: set_level(session, track.id, -20 * number),
+            lambda: set_metre_from(session, int(9 * number), Metre(2 + int(6 * number), 8)),
+            lambda: ramp_tempo(session, 20 * number, 24.0, 60 + 100 * number),
         ]
         return choices[kind]()
 

@@ -12,6 +12,7 @@ from chronotome.files.session_file import load_session, save_session
 from chronotome.session.edits.clips import split
 from chronotome.session.edits.tightening import move_hit
 from chronotome.session.history import History
+from chronotome.session.metre import Metre, MetreMap
 from strategies import simple_session, with_audio
 
 
@@ -60,6 +61,23 @@ def test_a_session_of_the_version_before_opens_with_its_history_and_touches(save
     assert [step.session for step in opened.history.past] == [step.session for step in history.past]
     (touch,) = opened.history.session.tracks[0].clips[0].take.touches
     assert (touch.onset, touch.beat) == (2, 0.27)
+
+
+def test_the_metre_of_songs_that_had_one_is_read_from_where_it_stood(saved):
+    folder, history = saved
+    rewritten(folder)
+    for path in (folder / "session.json", folder / "history-1.jsonl"):
+        text = path.read_text()
+        text = re.sub(r',\s*"metre_changes":\s*\[\]', "", text)
+        assert "metre_changes" not in text
+        path.write_text(
+            re.sub(r'"metre":\s*\{"beats":\s*4,\s*"unit":\s*4\}', '"metre":{"beats":7,"unit":8}', text)
+        )
+    opened = load_session(folder)
+    assert opened.note is None
+    for session in (opened.history.session, opened.history.undone().session):
+        assert session.metre == MetreMap(Metre(7, 8))
+    assert opened.history.session.tracks == history.session.tracks
 
 
 @pytest.mark.parametrize("clips", ["x", [7], [{"recording": 3}], [{"id": 1, "recording": "a" * 32}]])

@@ -37,7 +37,12 @@ PACKED_FROM = 2048
 MOST_UNPACKED = 256 << 20
 PARTS = ("recordings", "tracks", "kits", "patterns")
 """Of a session that stand in lines of their own."""
-WHOLE = [name for name in Session.__struct_fields__ if name not in PARTS]
+WHOLE = {
+    name: written
+    for name, written in zip(Session.__struct_fields__, Session.__struct_encode_fields__, strict=True)
+    if name not in PARTS
+}
+"""Other fields, and how they are called in lines."""
 COLUMNS = [name for name in Onsets.__struct_fields__ if name != "next_id"]
 COLUMN_TYPES = {name: get_type_hints(Onsets, include_extras=True)[name] for name in COLUMNS}
 NO_ONSETS = Onsets()
@@ -118,7 +123,9 @@ class LedgerWriter:
             return known, lines
         recordings = [self._recording(part, lines) for part in session.recordings]
         tracks = [self._track(part, lines) for part in session.tracks]
-        entry: dict[str, Any] = {"value": {name: getattr(session, name) for name in WHOLE}}
+        entry: dict[str, Any] = {
+            "value": {written: getattr(session, name) for name, written in WHOLE.items()}
+        }
         entry |= {"recordings": recordings, "tracks": tracks}
         if session.kits:
             entry["kits"] = [self._kit(part, lines) for part in session.kits]
