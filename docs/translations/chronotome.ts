@@ -929,7 +929,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="session/patterns.py"/>
         <source>Chance</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1546,12 +1546,12 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="session/patterns.py"/>
         <source>Cycle offset</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="session/patterns.py"/>
         <source>Cycles</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2236,7 +2236,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/shaping.py"/>
+        <location filename="session/slices.py"/>
         <source>Fade in</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2251,7 +2251,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/shaping.py"/>
+        <location filename="session/slices.py"/>
         <source>Fade out</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3086,7 +3086,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="session/patterns.py"/>
         <source>Length</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3256,7 +3256,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="session/patterns.py"/>
         <source>Loudness</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4601,7 +4601,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="session/patterns.py"/>
         <source>Pan</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4681,7 +4681,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/moving.py"/>
+        <location filename="session/patterns.py"/>
         <source>Pitch</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5286,7 +5286,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="session/patterns.py"/>
         <source>Repeat ramp</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5296,7 +5296,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="session/patterns.py"/>
         <source>Repeats</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6696,7 +6696,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
+        <location filename="session/slices.py"/>
         <source>Start offset</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7361,7 +7361,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/hit_rows.py"/>
+        <location filename="session/slices.py"/>
         <source>Tone</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7899,11 +7899,6 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/shape_scale.py"/>
-        <source>as recorded</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/slices.py"/>
         <source>at every bar</source>
         <translation type="unfinished"></translation>
@@ -8075,11 +8070,6 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/shape_scale.py"/>
-        <source>bright</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/synonyms.py"/>
         <source>buffer, latency, audio device, driver</source>
         <translation type="unfinished"></translation>
@@ -8102,6 +8092,11 @@ the song tempo</source>
     <message>
         <location filename="files/audio_file.py"/>
         <source>cannot be read: {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/patterns.py"/>
+        <source>chance</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8272,11 +8267,6 @@ the song tempo</source>
     <message>
         <location filename="ui/synonyms.py"/>
         <source>cycle, loop range</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/shape_scale.py"/>
-        <source>dark</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8571,11 +8561,6 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/pattern_drag.py"/>
-        <source>full slice</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/timeline/hatching.py"/>
         <source>gap {0:.0f} ms</source>
         <translation type="unfinished"></translation>
@@ -8778,6 +8763,11 @@ the song tempo</source>
     <message>
         <location filename="ui/synonyms.py"/>
         <source>import tempo, import midi tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/slices.py"/>
+        <source>in</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9067,7 +9057,7 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/shelf.py"/>
+        <location filename="session/patterns.py"/>
         <source>length</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9129,6 +9119,11 @@ the roughest place in the recording</source>
     <message>
         <location filename="ui/commands/marks.py"/>
         <source>loop it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/patterns.py"/>
+        <source>loud</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9444,7 +9439,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/transport_bar.py"/>
+        <location filename="ui/controls/figures.py"/>
         <source>off</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9519,6 +9514,11 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/slices.py"/>
+        <source>out</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/timeline/drift_lane.py"/>
         <source>over {0:.0f}</source>
         <translation type="unfinished"></translation>
@@ -9554,7 +9554,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/roll_rows.py"/>
+        <location filename="session/patterns.py"/>
         <source>pan</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9750,7 +9750,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/roll_rows.py"/>
+        <location filename="session/patterns.py"/>
         <source>repeats</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9981,7 +9981,7 @@ other bars have one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/roll_rows.py"/>
+        <location filename="session/slices.py"/>
         <source>start</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10286,6 +10286,11 @@ its first hit already has this line</source>
     <message>
         <location filename="ui/panels/decision.py"/>
         <source>tighten {0}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/slices.py"/>
+        <source>tilt</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10604,6 +10609,11 @@ A pattern of {1}, {2} bpm</source>
     </message>
     <message>
         <location filename="ui/controls/figures.py"/>
+        <source>{0} Hz</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/controls/figures.py"/>
         <source>{0} MB</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10715,11 +10725,6 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/controls/figures.py"/>
         <source>{0} dB</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/shape_scale.py"/>
-        <source>{0} dB {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10845,6 +10850,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/timeline/proof_lane.py"/>
         <source>{0} joins</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/controls/figures.py"/>
+        <source>{0} kHz</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

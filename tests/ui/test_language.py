@@ -130,8 +130,8 @@ def test_in_another_language_all_is_asked_for(tmp_path):
     [
         ("en", "1280x800,1024x700", 240),
         ("en", "1600x1000,1280x720", 240),
-        ("pseudo", "1024x700", 115),
-        ("rtl", "1280x800", 115),
+        ("pseudo", "1024x700", 120),
+        ("rtl", "1280x800", 120),
     ],
 )
 def test_nothing_is_cut_off_and_nothing_overlaps_in_any_state(tmp_path, spoken, sizes, count):

@@ -204,7 +204,7 @@ def test_values_are_drawn_under_the_pattern_in_any_round(drawn):
     drawn.drag(under, (xs[0] - 3, middle), (xs[1] + 3, middle))
     loud = pattern(drawn).column("loudness")
     assert loud[0] == loud[1] == pytest.approx(-6.0, abs=0.5)
-    assert label(drawn) == "Loud of 2 steps"
+    assert label(drawn) == "Loudness of 2 steps"
     drawn.drag(under, (xs[0], middle), (xs[0], middle - 20), release=False)
     drawn.press(Qt.Key.Key_Z, CONTROL)
     assert pattern(drawn).column("loudness")[0] == loud[0]

@@ -1,5 +1,7 @@
 """Tempo points and metres under the hand: the lane, the ruler, what is asked for, undone and left."""
 
+from types import SimpleNamespace
+
 import numpy as np
 import pytest
 from PySide6.QtCore import QPoint, Qt
@@ -140,7 +142,7 @@ def test_taps_set_the_tempo_of_the_loop_and_are_one_step(bent, monkeypatch):
     bent.desk.store.apply(lambda each: set_loop(each, 1.0, 3.0), "Loop")
     before = bent.session
     moments = iter(np.arange(6) * 0.4)
-    monkeypatch.setattr(song.time, "monotonic", lambda: float(next(moments)))
+    monkeypatch.setattr(song, "time", SimpleNamespace(monotonic=lambda: float(next(moments))))
     for _ in range(6):
         bent.window.actions_table.run("tempo-tap")
     assert points(bent) == [(0, 120, False), (1, 150, False), (3, 120, False), (4, 90, False)]

@@ -19,7 +19,6 @@ from msgspec import Meta
 from chronotome.files.columns import MOST_SPLICES, Column, Splice, differences, spliced, splices_at
 from chronotome.files.door import converted, trusted
 from chronotome.files.older import track_of_today, with_shared_takes
-from chronotome.session import patterns
 from chronotome.session.edits.tracks import with_takes
 from chronotome.session.history import MOST_STEPS, History, Step
 from chronotome.session.kits import Kit
@@ -27,7 +26,7 @@ from chronotome.session.limits import ContentHash, Id, Name
 from chronotome.session.model import ClipId, Recording, Session, Take, Track, replace
 from chronotome.session.onsets import Onsets
 from chronotome.session.patterns import Pattern, PatternId
-from chronotome.session.slices import MOST_TABLE, PLACED, SHAPED, Roll, Scatter, Slices
+from chronotome.session.slices import MOST_TABLE, Roll, Scatter, Slices
 from chronotome.session.validity import check
 
 T = TypeVar("T")
@@ -46,7 +45,7 @@ WHOLE = {
 COLUMNS = [name for name in Onsets.__struct_fields__ if name != "next_id"]
 COLUMN_TYPES = {name: get_type_hints(Onsets, include_extras=True)[name] for name in COLUMNS}
 NO_ONSETS = Onsets()
-SLICE_COLUMNS = (*PLACED, *SHAPED)
+SLICE_COLUMNS = Slices.names()
 SLICES = "slices."
 """Before the names of their columns, in lines."""
 COLUMN_TYPES |= {
@@ -57,7 +56,7 @@ COLUMN_TYPES |= {
 TOUCHES, MANY_TOUCHES = "touches", 64
 """What a person changed of hits is a column from so many of them on: an edit writes what is new of it."""
 COLUMN_TYPES[TOUCHES] = get_type_hints(Take, include_extras=True)[TOUCHES]
-STEP_COLUMNS = (*patterns.PLACED, *patterns.SHAPED)
+STEP_COLUMNS = Pattern.names()
 STEPS = "steps."
 COLUMN_TYPES |= {
     STEPS + name: kind

@@ -1,19 +1,19 @@
 """Patterns: steps that play the slices of a kit, round after round; columns, like onsets."""
 
-from collections.abc import Iterable, Mapping, Sequence
-from itertools import pairwise
+from collections.abc import Mapping, Sequence
 from typing import Annotated, Any
 
 import msgspec
 import numpy as np
-from msgspec import Meta, Struct
+from msgspec import Meta
 from numpy.typing import NDArray
 
 from chronotome.session.kits import KitId
 from chronotome.session.limits import Id, Name
-from chronotome.session.memo import by_identity
 from chronotome.session.slices import Loudness, Pan, Semitones, mixed
+from chronotome.session.table import Column, Span, Table, Unit, columns_of
 from chronotome.units import Frames
+from chronotome.words import tr
 
 PatternId = Id
 StepId = Id
@@ -28,21 +28,17 @@ SHORTEST_PATTERN, LONGEST_PATTERN = 0.25, 4096.0
 
 Beats = Annotated[float, Meta(ge=0.0, le=LONGEST_PATTERN)]
 
-PLACED = ("ids", "slices", "places")
-SHAPED = ("lengths", "loudness", "pans", "semitones", "chances", "repeats", "slopes", "everys", "turns")
-USUAL: dict[str, float] = dict.fromkeys(SHAPED, 0.0) | {"chances": 1.0, "repeats": 1, "everys": 1}
-WHOLE = frozenset({"ids", "slices", "repeats", "everys", "turns"})
-"""Columns of whole numbers."""
 
-
-class Pattern(Struct, frozen=True, dict=True):
-    """Steps of a kit: columns, one entry per step, in the order of their places.
+class Pattern(Table, frozen=True, dict=True):
+    """Steps of a kit: a table with one entry per step, in the order of their places.
 
     Invariants: columns of equal length, those of shape may be empty: as usual. `places` are quarter notes
     from the pattern's start, below `beats`; they need not lie on a grid: what was played in is kept as
     played. Ids are unique and below `next_id`.
     """
 
+    placed = ("ids", "slices", "places")
+    whole = frozenset({"ids", "slices"})
     id: PatternId
     name: Name
     kit: KitId
@@ -72,41 +68,11 @@ class Pattern(Struct, frozen=True, dict=True):
     next_id: Annotated[int, Meta(ge=1, le=HIGHEST_STEP)] = 1
 
     def __post_init__(self) -> None:
-        lengths = {len(getattr(self, name)) for name in PLACED}
-        lengths |= {len(getattr(self, name)) for name in SHAPED if getattr(self, name)}
-        if len(lengths) != 1:
-            raise ValueError(f"columns of steps must be of one length, are {sorted(lengths)}")
-        if any(after < before for before, after in pairwise(self.places)):
-            raise ValueError("steps must be in the order of their places")
+        self.check_columns("steps")
         if self.places and self.places[-1] >= self.beats:
             raise ValueError("a step must lie within its pattern")
         if len(set(self.ids)) < len(self.ids) or max(self.ids, default=0) >= self.next_id:
             raise ValueError("ids of steps must be unique and below next_id")
-
-    def __len__(self) -> int:
-        return len(self.ids)
-
-    def column(self, name: str) -> NDArray[Any]:
-        """A column as an array, with what is usual where it is empty."""
-        values = getattr(self, name)
-        kind = np.int64 if name in WHOLE else np.float64
-        return _array(values, kind) if values else np.full(len(self), USUAL.get(name, 0), kind)
-
-    def at(self, ids: Iterable[StepId]) -> list[int]:
-        """Where steps stand in the columns, in their order; those that are not there are left out."""
-        wanted = set(ids)
-        return [place for place, each in enumerate(self.ids) if each in wanted]
-
-    def with_values(self, name: str, at: Sequence[int], values: Sequence[Any]) -> "Pattern":
-        """With other values in a column; the same object where they are the same."""
-        column = self.column(name).tolist()
-        before = list(column)
-        for place, value in zip(at, values, strict=True):
-            column[place] = int(value) if name in WHOLE else float(value)
-        if column == before:
-            return self
-        is_usual = name in SHAPED and all(value == USUAL[name] for value in column)
-        return self._in_order({name: () if is_usual else tuple(column)})
 
     def with_steps(self, columns: Mapping[str, Sequence[Any]]) -> "Pattern":
         """With more steps, given by `slices`, `places` and whatever is not usual; as many as it holds."""
@@ -118,24 +84,11 @@ class Pattern(Struct, frozen=True, dict=True):
         new: dict[str, tuple[Any, ...]] = {"ids": (*self.ids, *range(first, first + count))}
         for name in ("slices", "places"):
             new[name] = (*getattr(self, name), *columns[name][:count])
-        for name in SHAPED:
+        for name, column in self.shaped.items():
             if getattr(self, name) or name in columns:
-                usual = int(USUAL[name]) if name in WHOLE else USUAL[name]
-                more = columns.get(name, [usual] * count)[:count]
+                more = columns.get(name, [column.kind(column.usual)] * count)[:count]
                 new[name] = (*self.column(name).tolist(), *more)
-        return self._in_order(new, next_id=first + count)
-
-    def only(self, at: Sequence[int]) -> "Pattern":
-        """With the steps at some places of the columns."""
-        columns = {}
-        for name in (*PLACED, *SHAPED):
-            column = getattr(self, name)
-            columns[name] = tuple(column[place] for place in at) if column else ()
-        return msgspec.structs.replace(self, **columns)
-
-    def without(self, ids: Iterable[StepId]) -> "Pattern":
-        gone = set(self.at(ids))
-        return self if not gone else self.only([at for at in range(len(self)) if at not in gone])
+        return self.in_order(new, next_id=first + count)
 
     def with_beats(self, beats: float) -> "Pattern":
         """Of another length; what lies beyond its end is no longer there."""
@@ -144,22 +97,77 @@ class Pattern(Struct, frozen=True, dict=True):
         kept = self if len(inside) == len(self) else self.only(inside)
         return msgspec.structs.replace(kept, beats=beats)
 
-    def _in_order(self, columns: dict[str, tuple[Any, ...]], **values: Any) -> "Pattern":
-        places = columns.get("places")
-        if places is not None and any(after < before for before, after in pairwise(places)):
-            order = np.argsort(np.array(places), kind="stable").tolist()
-            whole = {name: columns.get(name, getattr(self, name)) for name in (*PLACED, *SHAPED)}
-            columns = {
-                name: tuple(column[at] for at in order) if column else () for name, column in whole.items()
-            }
-        return msgspec.structs.replace(self, **columns, **values)
 
-
-@by_identity(1024)
-def _array(values: tuple[Any, ...], kind: type) -> NDArray[Any]:
-    made: NDArray[Any] = np.array(values, kind)
-    made.flags.writeable = False
-    return made
+Pattern.shaped = columns_of(
+    Pattern,
+    (
+        Column(
+            "lengths",
+            tr("Length"),
+            Unit.BEATS,
+            step=0.125,
+            slid=Span(0, 4, 0.0625),
+            shown=Span(0, 2, 0.0625),
+            marks=(0.5, 1, 1.5),
+            short=tr("length"),
+        ),
+        Column(
+            "loudness",
+            tr("Loudness"),
+            Unit.DECIBELS,
+            step=1.0,
+            slid=Span(-24, 12, 0.5),
+            shown=Span(-24, 12, 0.5),
+            marks=(-12, 6),
+            short=tr("loud"),
+        ),
+        Column(
+            "pans",
+            tr("Pan"),
+            Unit.SIDES,
+            step=0.1,
+            slid=Span(-1, 1, 0.01),
+            shown=Span(-1, 1, 0.05),
+            marks=(-0.5, 0.5),
+            short=tr("pan"),
+        ),
+        Column(
+            "semitones",
+            tr("Pitch"),
+            Unit.SEMITONES,
+            step=1.0,
+            slid=Span(-24, 24, 1),
+            shown=Span(-12, 12, 1),
+            marks=(-7, 7),
+            short=tr("pitch"),
+        ),
+        Column(
+            "chances",
+            tr("Chance"),
+            Unit.SHARE,
+            1.0,
+            step=0.1,
+            slid=Span(0, 1, 0.05),
+            shown=Span(0, 1, 0.05),
+            marks=(0.5,),
+            short=tr("chance"),
+        ),
+        Column(
+            "repeats",
+            tr("Repeats"),
+            Unit.TIMES,
+            1,
+            step=1,
+            slid=Span(1, 8, 1),
+            shown=Span(1, 8, 1),
+            marks=(4,),
+            short=tr("repeats"),
+        ),
+        Column("slopes", tr("Repeat ramp"), Unit.DECIBELS, slid=Span(-24, 24, 1)),
+        Column("everys", tr("Cycles"), Unit.NUMBER, 1),
+        Column("turns", tr("Cycle offset"), Unit.NUMBER),
+    ),
+)
 
 
 def chance(seed: int, ids: Frames, rounds: Frames) -> NDArray[np.float64]:

@@ -1,19 +1,20 @@
 """Slices: a take cut into hits that can be placed, copied and shaped one by one; columns, like onsets."""
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
 from enum import IntEnum
-from functools import cached_property, lru_cache
-from itertools import pairwise
-from typing import Annotated, Any, NamedTuple
+from functools import cached_property
+from typing import Annotated
 
 import msgspec
 import numpy as np
 from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
-from chronotome.session.limits import MOST_FRAMES, FrameCount, FrameNumber, Id
+from chronotome.session.limits import FrameCount, FrameNumber, Id
 from chronotome.session.memo import by_identity
+from chronotome.session.table import Column, Span, Table, Unit, columns_of
 from chronotome.units import Frames
+from chronotome.words import tr
 
 SliceId = Id
 MOST_SLICES = 100_000
@@ -77,50 +78,8 @@ class Scatter(Struct, frozen=True):
     """To which side most draws fall: -1 only lower, 1 only higher."""
 
 
-class Value(NamedTuple):
-    """One of the values that every hit has: its column, and what is usual, least and most."""
-
-    column: str
-    usual: float
-    least: float
-    most: float
-
-
-VALUES = {
-    "loudness": Value("loudness", 0.0, -90.0, 24.0),
-    "pan": Value("pans", 0.0, -1.0, 1.0),
-    "pitch": Value("semitones", 0.0, -36.0, 36.0),
-    "tilt": Value("tilts", 0.0, -24.0, 24.0),
-    "fade in": Value("fade_ins", 0.0, 0.0, 60_000.0),
-    "fade out": Value("fade_outs", 0.0, 0.0, 60_000.0),
-    "start": Value("offsets", 0, 0, MOST_FRAMES),
-    "length": Value("lengths", 0, 0, MOST_FRAMES),
-}
-PLACED = ("ids", "starts", "ends", "places", "copies")
-SHAPED = (
-    "loudness",
-    "pans",
-    "semitones",
-    "by_tape",
-    "reversed",
-    "tilts",
-    "fade_ins",
-    "fade_outs",
-    "offsets",
-    "lengths",
-    "lengthened",
-    "rolled",
-    "scattered",
-)
-KINDS = {"by_tape": bool, "reversed": bool} | dict.fromkeys(
-    ("ids", "starts", "ends", "places", "copies", "offsets", "lengths", "lengthened", "rolled", "scattered"),
-    int,
-)
-"""What the values of a column are; others are numbers with fractions."""
-
-
-class Slices(Struct, frozen=True, dict=True):
-    """Columns, one entry per slice, in the order of their places.
+class Slices(Table, frozen=True, dict=True):
+    """A table with one entry per slice, in the order of their places.
 
     Invariants: columns of equal length, those of shape may be empty: as recorded. Frames are the
     recording's own: a slice is frames [start, end) of it, placed where frame `place` of it would sound had
@@ -129,6 +88,8 @@ class Slices(Struct, frozen=True, dict=True):
     or the place in `rolls` and `scatters` counted from 1.
     """
 
+    placed = ("ids", "starts", "ends", "places", "copies")
+    whole = frozenset(placed)
     original: tuple[FrameNumber, FrameCount]
     ids: Annotated[tuple[SliceId, ...], Meta(max_length=MOST_SLICES)] = ()
     starts: tuple[FrameNumber, ...] = ()
@@ -159,14 +120,9 @@ class Slices(Struct, frozen=True, dict=True):
     next_id: Annotated[int, Meta(ge=1, le=HIGHEST_SLICE)] = 1
 
     def __post_init__(self) -> None:
-        lengths = {len(getattr(self, name)) for name in PLACED}
-        lengths |= {len(getattr(self, name)) for name in SHAPED if getattr(self, name)}
-        if len(lengths) != 1:
-            raise ValueError(f"columns of slices must be of one length, are {sorted(lengths)}")
+        self.check_columns("slices")
         if self.original[1] <= self.original[0] or not _rise(self.starts, self.ends):
             raise ValueError("a slice, and what was taken apart, must end after it starts")
-        if (np.diff(self.place_array) < 0).any():
-            raise ValueError("slices must be in the order of their places")
         if _highest(self.ids) >= self.next_id:
             raise ValueError("ids of slices must be unique and below next_id")
         if not _are_own(self.copies, self.ids):
@@ -174,9 +130,6 @@ class Slices(Struct, frozen=True, dict=True):
         for name, table in (("rolled", self.rolls), ("scattered", self.scatters)):
             if self.column(name).max(initial=0) > len(table):
                 raise ValueError(f"a slice is {name} in a way that is not there")
-
-    def __len__(self) -> int:
-        return len(self.ids)
 
     @property
     def id_array(self) -> Frames:
@@ -194,13 +147,6 @@ class Slices(Struct, frozen=True, dict=True):
     def place_array(self) -> Frames:
         return self.column("places")
 
-    def column(self, name: str) -> NDArray[Any]:
-        """A column as an array, with what is usual where it is empty."""
-        values = getattr(self, name)
-        return (
-            _array(values, KINDS.get(name, float)) if values else _nothing(len(self), KINDS.get(name, float))
-        )
-
     @cached_property
     def spans(self) -> Frames:
         """Frames between place and end of each before it is moved: what a person set, or what it is."""
@@ -214,40 +160,10 @@ class Slices(Struct, frozen=True, dict=True):
         own = self.end_array - self.start_array
         return int((self.place_array + np.maximum(own, self.column("lengths"))).max(initial=0))
 
-    def at(self, ids: Iterable[SliceId]) -> list[int]:
-        """Where slices stand in the columns, in their order; those that are not there are left out."""
-        known = _places(self.ids)
-        return sorted(known[each] for each in ids if each in known)
-
     @property
     def is_untouched(self) -> bool:
         """Whether every slice sounds as it was recorded, where it was."""
-        return not any(any(getattr(self, name)) for name in SHAPED) and self.starts == self.places
-
-    def with_values(self, name: str, at: Sequence[int], values: Sequence[Any]) -> "Slices":
-        """With other values in a column; the same object where they are the same."""
-        old = self.column(name)
-        wanted = np.array(values, old.dtype)
-        places = np.array(at, np.int64)
-        if np.array_equal(old[places], wanted):
-            return self
-        column = list(getattr(self, name) or old.tolist())
-        for place, value in zip(places.tolist(), wanted.tolist(), strict=True):
-            column[place] = value
-        is_usual = name in SHAPED and not any(column)
-        return in_order(self, {name: () if is_usual else tuple(column)})
-
-    def only(self, at: Sequence[int]) -> "Slices":
-        """Those at some places of the columns, in their order."""
-        columns = {}
-        for name in (*PLACED, *SHAPED):
-            column = getattr(self, name)
-            columns[name] = tuple(column[place] for place in at) if column else ()
-        return msgspec.structs.replace(self, **columns)
-
-    def without(self, at: Iterable[int]) -> "Slices":
-        gone = set(at)
-        return self.only([place for place in range(len(self)) if place not in gone])
+        return not self.is_shaped and self.starts == self.places
 
     def with_more(self, others: "Slices", at: Sequence[int], places: Sequence[int]) -> "Slices":
         """With slices of the same recording laid at other places: copies, with ids of their own.
@@ -261,7 +177,7 @@ class Slices(Struct, frozen=True, dict=True):
             return self
         ids = tuple(range(first, first + len(at)))
         columns = {}
-        for name in SHAPED:
+        for name in self.shaped:
             ours, theirs = getattr(self, name), getattr(others, name)
             if ours or theirs:
                 more = others.column(name)[list(at)].tolist()
@@ -286,7 +202,7 @@ class Slices(Struct, frozen=True, dict=True):
             "places": (*self.places, *places),
             "copies": (*self.copies, *ids),
         }
-        more = in_order(self, columns, rolls=rolls, scatters=scatters, next_id=first + len(at))
+        more = self.in_order(columns, rolls=rolls, scatters=scatters, next_id=first + len(at))
         return more if others is self else more.swept("rolls").swept("scatters")
 
     def with_cut(self, at: int, by: int) -> "Slices":
@@ -294,7 +210,7 @@ class Slices(Struct, frozen=True, dict=True):
         new, columns = self.next_id, {}
         if len(self) >= MOST_SLICES or new >= HIGHEST_SLICE:
             return self
-        for name in (*PLACED, *SHAPED):
+        for name in self.names():
             column = getattr(self, name)
             columns[name] = (*column[: at + 1], *column[at : at + 1], *column[at + 1 :])
 
@@ -306,7 +222,7 @@ class Slices(Struct, frozen=True, dict=True):
         put("starts", at + 1, self.starts[at] + by)
         put("ends", at, self.starts[at] + by)
         put("places", at + 1, self.places[at] + by)
-        return in_order(self, columns, next_id=new + 1)
+        return self.in_order(columns, next_id=new + 1)
 
     def in_table(self, name: str, value: Roll | Scatter) -> tuple["Slices", int]:
         """With a roll or a scatter in the table of such, and the number by which slices name it."""
@@ -327,26 +243,6 @@ class Slices(Struct, frozen=True, dict=True):
         return msgspec.structs.replace(self, **{name: table, column: renamed})
 
 
-@by_identity(1024)
-def _array(values: tuple[Any, ...], kind: type) -> NDArray[Any]:
-    """Shared by all slices with the very same column: nobody writes into it."""
-    made: NDArray[Any] = np.array(values, kind)
-    made.flags.writeable = False
-    return made
-
-
-@lru_cache(maxsize=64)
-def _nothing(count: int, kind: type) -> NDArray[Any]:
-    made: NDArray[Any] = np.zeros(count, kind)
-    made.flags.writeable = False
-    return made
-
-
-@by_identity(64)
-def _places(ids: tuple[int, ...]) -> dict[int, int]:
-    return {each: place for place, each in enumerate(ids)}
-
-
 @by_identity(64)
 def _highest(ids: tuple[int, ...]) -> int:
     """The highest id; ValueError where one stands twice."""
@@ -365,16 +261,111 @@ def _rise(starts: tuple[int, ...], ends: tuple[int, ...]) -> bool:
     return all(end > start for start, end in zip(starts, ends, strict=True))
 
 
-def in_order(slices: Slices, columns: dict[str, tuple[Any, ...]], **values: Any) -> Slices:
-    """With other columns, in the order of their places; equal places stay in the order they are in."""
-    places = columns.get("places")
-    if places is not None and any(after < before for before, after in pairwise(places)):
-        order = np.argsort(np.array(places), kind="stable").tolist()
-        whole = {name: columns.get(name, getattr(slices, name)) for name in (*PLACED, *SHAPED)}
-        columns = {
-            name: tuple(column[at] for at in order) if column else () for name, column in whole.items()
-        }
-    return msgspec.structs.replace(slices, **columns, **values)
+Slices.shaped = columns_of(
+    Slices,
+    (
+        Column(
+            "loudness",
+            tr("Loudness"),
+            Unit.DECIBELS,
+            step=1.0,
+            slid=Span(-24, 12, 0.5),
+            shown=Span(-24, 12, 0.5),
+            marks=(-18, -12, -6, 6),
+            short=tr("loud"),
+        ),
+        Column(
+            "pans",
+            tr("Pan"),
+            Unit.SIDES,
+            step=0.1,
+            slid=Span(-1, 1, 0.01),
+            shown=Span(-1, 1, 0.05),
+            marks=(-0.5, 0.5),
+            key="pan",
+            short=tr("pan"),
+        ),
+        Column(
+            "semitones",
+            tr("Pitch"),
+            Unit.SEMITONES,
+            step=1.0,
+            slid=Span(-24, 24, 1),
+            shown=Span(-12, 12, 1),
+            marks=(-7, 7),
+            key="pitch",
+            short=tr("pitch"),
+        ),
+        Column("by_tape"),
+        Column("reversed"),
+        Column(
+            "tilts",
+            tr("Tone"),
+            Unit.TILT,
+            step=1.0,
+            slid=Span(-12, 12, 1),
+            shown=Span(-12, 12, 1),
+            marks=(-6, 6),
+            key="tilt",
+            short=tr("tilt"),
+        ),
+        Column(
+            "fade_ins",
+            tr("Fade in"),
+            Unit.MILLISECONDS,
+            step=5.0,
+            slid=Span(0, 500, 1),
+            shown=Span(0, 200, 5),
+            marks=(50, 100, 150),
+            key="fade in",
+            short=tr("in"),
+            is_rare=True,
+        ),
+        Column(
+            "fade_outs",
+            tr("Fade out"),
+            Unit.MILLISECONDS,
+            step=5.0,
+            slid=Span(0, 1000, 1),
+            shown=Span(0, 400, 5),
+            marks=(100, 200, 300),
+            key="fade out",
+            short=tr("out"),
+            is_rare=True,
+        ),
+        Column(
+            "offsets",
+            tr("Start offset"),
+            Unit.SECONDS,
+            step=0.005,
+            slid=Span(0, 0.3, 0.001),
+            shown=Span(0, 0.2, 0.005),
+            marks=(0.05, 0.1, 0.15),
+            key="start",
+            short=tr("start"),
+            is_rare=True,
+            in_frames=True,
+        ),
+        Column(
+            "lengths",
+            tr("Length"),
+            Unit.SECONDS,
+            step=0.01,
+            slid=Span(0, 2, 0.005),
+            shown=Span(0, 1, 0.01),
+            marks=(0.25, 0.5, 0.75),
+            key="length",
+            short=tr("length"),
+            is_rare=True,
+            in_frames=True,
+        ),
+        Column("lengthened"),
+        Column("rolled"),
+        Column("scattered"),
+    ),
+)
+VALUES = {each.key: each for each in Slices.shaped.values() if each.shown is not None}
+"""Columns that lanes, sliders and keys change, by what these call them."""
 
 
 def slices_at(cuts: Sequence[int], span: tuple[int, int]) -> Slices:

@@ -1,9 +1,9 @@
 """The actions of kits and patterns."""
 
+from chronotome.session.patterns import Pattern
 from chronotome.ui.actions import Entry
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.others import OtherCommands
-from chronotome.ui.commands.patterns import LABELS, STEP_BY
 from chronotome.words import tr
 
 
@@ -65,11 +65,12 @@ def kit_entries(commands: Commands, others: OtherCommands) -> list[Entry]:
         *(
             Entry(
                 f"step-{name}-{'more' if by > 0 else 'less'}",
-                tr("Step {0}: {1}", LABELS[name].lower(), tr("more") if by > 0 else tr("less")),
+                tr("Step {0}: {1}", column.label.lower(), tr("more") if by > 0 else tr("less")),
                 "",
-                lambda name=name, by=by: patterns.shape(name, by * STEP_BY[name]),  # type: ignore[misc]  # bound at once
+                lambda name=name, by=by, column=column: patterns.shape(name, by * column.step),  # type: ignore[misc]  # bound at once
             )
-            for name in STEP_BY
+            for name, column in Pattern.shaped.items()
+            if column.shown is not None
             for by in (1, -1)
         ),
         Entry("pattern-open", tr("Open pattern…"), "", patterns.ask_and_read),

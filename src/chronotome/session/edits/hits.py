@@ -16,7 +16,6 @@ from chronotome.session.slices import (
     SliceId,
     Slices,
     draw,
-    in_order,
 )
 from chronotome.units import BeatArray
 
@@ -215,7 +214,7 @@ def _permuted(session: Session, place: Place, ids: Ids, order: Callable[[list[in
             if spans[which] > slots[there] and slots[there] > 0:
                 lengths[which] = slots[there]
         columns = {"places": tuple(places.tolist()), "lengths": tuple(lengths.tolist())}
-        return in_order(slices, columns)
+        return slices.in_order(columns)
 
     return changed(session, place, ids, change)
 

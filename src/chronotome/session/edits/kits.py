@@ -11,6 +11,7 @@ from chronotome.session.edits.apart import SHORTEST_SECONDS, Cuts, Place, cut_fr
 from chronotome.session.kits import HIGHEST_KEY, MOST_KIT, MOST_KITS, Kit, KitId, KitSlice
 from chronotome.session.model import Session, Take, replace
 from chronotome.session.slices import SliceId, Slices, slices_at
+from chronotome.session.table import Column
 
 SHAPE = {
     "loudness": "loudness",
@@ -24,17 +25,15 @@ SHAPE = {
 """What a slice on a key is called that a hit has too, and the column of that."""
 
 
+def column_of(name: str) -> Column:
+    """What a property of a slice on a key is as one of a hit."""
+    return Slices.shaped[SHAPE[name]]
+
+
 RISE_SECONDS = 0.010
 """The first sound's mark may be so much later than where it begins to be louder than the room."""
 
 
-ENDS = {
-    "loudness": (-60.0, 24.0),
-    "tilt": (-24.0, 24.0),
-    "fade_in": (0.0, 10_000.0),
-    "fade_out": (0.0, 10_000.0),
-}
-"""Between what all slices of a kit are shifted together."""
 DECLICK_IN, DECLICK_OUT = 1.0, 5.0
 """Milliseconds: no attack is heard softer by the first, and nothing ends in a click by the second."""
 
@@ -172,8 +171,8 @@ def shift_slices(session: Session, kit: KitId, name: str, value: float) -> Sessi
     """
     old = session.kit(kit)
     own = np.array([getattr(each, name) for each in old.slices], np.float64)
-    low, high = ENDS[name]
-    now = np.clip(own + value - middle_of(own), low, high).round(3).tolist()
+    column = column_of(name)
+    now = np.clip(own + value - middle_of(own), column.least, column.most).round(3).tolist()
     slices = tuple(replace(each, **{name: at}) for each, at in zip(old.slices, now, strict=True))
     return session if slices == old.slices else with_kit(session, replace(old, slices=slices))
 

@@ -25,9 +25,7 @@ from chronotome.session.model import (
 from chronotome.session.patterns import (
     LONGEST_PATTERN,
     MOST_PATTERNS,
-    SHAPED,
     SHORTEST_PATTERN,
-    WHOLE,
     Pattern,
     PatternId,
     StepId,
@@ -167,7 +165,7 @@ def set_step(session: Session, pattern: PatternId, piece: int, place: float, **s
 
 
 def remove_steps(session: Session, pattern: PatternId, steps: Collection[StepId]) -> Session:
-    return change_pattern(session, pattern, lambda old: old.without(steps))
+    return change_pattern(session, pattern, lambda old: old.without(old.at(steps)))
 
 
 def move_steps(
@@ -198,25 +196,11 @@ def shape_steps(
     session: Session, pattern: PatternId, steps: Collection[StepId], name: str, value: float
 ) -> Session:
     """One of the values of steps, held within what it may be."""
-    least, most = LIMITS[name]
-    value = min(most, max(least, value))
-    value = round(value) if name in WHOLE else round(float(value), 6)
+    column = Pattern.shaped[name]
+    value = round(column.held(value)) if column.kind is int else round(float(column.held(value)), 6)
     return change_pattern(
         session, pattern, lambda old: old.with_values(name, old.at(steps), [value] * len(old.at(steps)))
     )
-
-
-LIMITS: dict[str, tuple[float, float]] = {
-    "lengths": (0.0, LONGEST_PATTERN),
-    "loudness": (-60.0, 12.0),
-    "pans": (-1.0, 1.0),
-    "semitones": (-24.0, 24.0),
-    "chances": (0.0, 1.0),
-    "repeats": (1, 8),
-    "slopes": (-30.0, 30.0),
-    "everys": (1, 16),
-    "turns": (0, 15),
-}
 
 
 def set_beats(session: Session, pattern: PatternId, beats: float) -> Session:
@@ -287,11 +271,13 @@ def vary(session: Session, place: Place, count: int, seed: int) -> Session:
     names = sum(each.kit == old.kit for each in session.patterns) + 1
     kit = session.kit(old.kit)
     new = replace(old, id=number, name=f"{kit.name} {names}", seed=number)
-    columns = {name: [old.column(name).tolist()[each] for each in doubled] for name in (*SHAPED, "slices")}
+    columns = {
+        name: [old.column(name).tolist()[each] for each in doubled] for name in (*old.shaped, "slices")
+    }
     columns["places"] = [(old.places[each] + step) % old.beats for each in doubled]
     places = [(old.places[each] + by[each]) % old.beats for each in moved]
     ids = [old.ids[each] for each in gone.tolist()]
-    new = new.with_values("places", moved, places).without(ids).with_steps(columns)
+    new = new.with_values("places", moved, places).without(new.at(ids)).with_steps(columns)
     session = replace(session, patterns=(*session.patterns, new), next_id=number + 1)
     session = _with_playing(session, place, replace(playing, pattern=number))
     name = new.name

@@ -12,7 +12,7 @@ from chronotome.session.edits.hits import beats_of, clip_at, place_at
 from chronotome.session.edits.tracks import with_takes, with_track
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Clip, Crossover, Session, Take, TrackId, replace
-from chronotome.session.slices import SliceId, Slices, in_order
+from chronotome.session.slices import SliceId, Slices
 from chronotome.session.tighten import targets_of
 from chronotome.units import BeatArray
 
@@ -95,7 +95,7 @@ def paste_hits(  # noqa: PLR0917 - what is pasted, and where
     count = len(slices)
     columns: dict[str, tuple[int, ...]] = {"places": places, "copies": (0,) * count}
     columns["ids"] = tuple(range(1, count + 1))
-    made = in_order(slices, columns, original=(slices.starts[0], slices.ends[0]), next_id=count + 1)
+    made = slices.in_order(columns, original=(slices.starts[0], slices.ends[0]), next_id=count + 1)
     made = _distinct(made)
     reach = int((made.place_array + made.spans).max())
     take = Take(content, first, max(reach, first + 2), at, slices=made)

@@ -10,19 +10,18 @@ from chronotome.session.edits.hits import Ids, changed, clip_at, each_with_rate
 from chronotome.session.grid import TempoMap
 from chronotome.session.model import Session, Take, replace
 from chronotome.session.runs import roll_edges, roll_ramps, shaped
-from chronotome.session.slices import SHAPED, VALUES, Lengthen, Roll, Scatter, SliceId, Slices
+from chronotome.session.slices import VALUES, Lengthen, Roll, Scatter, SliceId, Slices
 
 
 def set_value(session: Session, place: Place, name: str, values: Mapping[SliceId, float]) -> Session:
     """Set one of the values of slices: `VALUES` names them; start and length are in seconds."""
-    value = VALUES[name]
+    column = VALUES[name]
 
     def change(slices: Slices, at: list[int], rate: int) -> Slices:
-        scale = rate if name in {"start", "length"} else 1
-        wanted = [values[slices.ids[each]] * scale for each in at]
-        held = [min(value.most, max(value.least, each)) for each in wanted]
+        scale = rate if column.in_frames else 1
+        held = [column.held(values[slices.ids[each]] * scale) for each in at]
         return slices.with_values(
-            value.column, at, [round(each, 4) if scale == 1 else round(each) for each in held]
+            column.name, at, [round(each) if column.in_frames else round(each, 4) for each in held]
         )
 
     return each_with_rate(session, place, list(values), change)
@@ -32,11 +31,11 @@ def values_of(session: Session, take: Take, name: str) -> NDArray[np.float64]:
     """One of the values of all slices; start and length in seconds, a length that nobody set as it is."""
     if take.slices is None:
         return np.zeros(0)
-    value, rate = VALUES[name], session.recording_with(take.recording).rate
-    if name == "length":
+    column, rate = VALUES[name], session.recording_with(take.recording).rate
+    if column.name == "lengths":
         return take.slices.spans / rate
-    column = take.slices.column(value.column).astype(np.float64)
-    return column / rate if name == "start" else column
+    values = take.slices.column(column.name).astype(np.float64)
+    return values / rate if column.in_frames else values
 
 
 def set_flag(session: Session, place: Place, ids: Ids, name: str, *, value: bool) -> Session:
@@ -56,13 +55,7 @@ def set_lengthened(session: Session, place: Place, ids: Ids, how: Lengthen) -> S
 
 def as_recorded(session: Session, place: Place, ids: Ids) -> Session:
     """Forget how slices were shaped; they stay where they are."""
-
-    def change(slices: Slices, at: list[int]) -> Slices:
-        for name in SHAPED:
-            slices = slices.with_values(name, at, [0] * len(at))
-        return slices
-
-    return changed(session, place, ids, change)
+    return changed(session, place, ids, lambda slices, at: slices.as_usual(at))
 
 
 def set_fills(session: Session, place: Place, *, fills: bool) -> Session:
@@ -162,8 +155,8 @@ def _single(slices: Slices, at: int, rate: int, tempo: TempoMap, seconds: float)
     slices = slices.with_more(slices, [at] * (count - 1), (slices.places[at] + edges[1:-1]).tolist())
     every = slices.at([own, *range(first, first + count - 1)])
     for name, ramp in (("loudness", ramps.loudness), ("pans", ramps.pans), ("semitones", ramps.semitones)):
-        value = next(each for each in VALUES.values() if each.column == name)
-        held = np.clip(slices.column(name)[every] + ramp, value.least, value.most)
+        column = slices.shaped[name]
+        held = np.clip(slices.column(name)[every] + ramp, column.least, column.most)
         slices = slices.with_values(name, every, np.round(held, 4).tolist())
     slices = slices.with_values("lengthened", every, [0] * count)
     return slices.with_values("lengths", every, lengths.tolist())

@@ -40,18 +40,6 @@ from chronotome.ui.controls.figures import counted
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
 
-STEP_BY = {"loudness": 1.0, "pans": 0.1, "semitones": 1.0, "lengths": 0.125, "chances": 0.1, "repeats": 1}
-LABELS = {
-    "loudness": tr("Loudness"),
-    "pans": tr("Pan"),
-    "semitones": tr("Pitch"),
-    "lengths": tr("Length"),
-    "chances": tr("Chance"),
-    "repeats": tr("Repeats"),
-    "slopes": tr("Repeat ramp"),
-    "everys": tr("Cycles"),
-    "turns": tr("Cycle offset"),
-}
 VARIED = 4
 """Steps that a variation changes."""
 
@@ -384,11 +372,11 @@ class PatternCommands:
 
             return change
 
-        self._with_steps(edit, tr("{0} of {{}}", LABELS[name]))
+        self._with_steps(edit, tr("{0} of {{}}", Pattern.shaped[name].label))
 
     def shape_by(self, steps: int) -> None:
         name = self._desk.view.step_shape
-        self.shape(name, steps * STEP_BY.get(name, 1.0))
+        self.shape(name, steps * Pattern.shaped[name].step)
 
     def set_shape(self, session: Session, name: str, value: float) -> Session:
         """For sliders, one of the values of the chosen steps: the last one's; the others as far from it."""
@@ -441,7 +429,7 @@ class PatternCommands:
 
         def edit(_place: Place, pattern: Pattern) -> Edit:
             places = [round((each - first + at) % pattern.beats, 9) % pattern.beats for each in chosen.places]
-            columns = {name: chosen.column(name).tolist() for name in ("slices", *LABELS)}
+            columns = {name: chosen.column(name).tolist() for name in ("slices", *chosen.shaped)}
             return lambda session: change_pattern(
                 session, pattern.id, lambda old: old.with_steps({**columns, "places": places})
             )

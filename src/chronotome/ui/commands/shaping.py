@@ -21,15 +21,10 @@ from chronotome.session.edits.shaping import (
     values_of,
 )
 from chronotome.session.model import Session, replace
-from chronotome.session.slices import Lengthen, Roll, Scatter, SliceId
+from chronotome.session.slices import VALUES, Lengthen, Roll, Scatter, SliceId
 from chronotome.ui.commands.choosing import ChosenHits
 from chronotome.ui.controls.figures import counted
 from chronotome.words import tr
-
-STEPS = {"loudness": 1.0, "pan": 0.1, "pitch": 1.0, "tilt": 1.0, "fade in": 5.0, "fade out": 5.0}
-STEPS |= {"start": 0.005, "length": 0.01}
-"""By how much a key changes each value."""
-WORDS = {"fade in": tr("Fade in"), "fade out": tr("Fade out")}
 
 
 class ShapedHits(ChosenHits):
@@ -94,10 +89,10 @@ class ShapedHits(ChosenHits):
             at = slices.at(hits)
             return set_value(session, place, name, {slices.ids[each]: float(now[each]) + by for each in at})
 
-        self._edit("shape", tr("{0} of {{}}", WORDS.get(name, name.capitalize())), edit)
+        self._edit("shape", tr("{0} of {{}}", VALUES[name].label), edit)
 
     def step_value(self, name: str, direction: int) -> None:
-        self.change(name, direction * STEPS[name])
+        self.change(name, direction * VALUES[name].step)
 
     def _shape(self, label: str, change: Callable[[NDArray[np.float64]], NDArray[np.float64]]) -> None:
         """Change the value in the Shape lane of the chosen hits, in the order of their places."""
@@ -124,10 +119,13 @@ class ShapedHits(ChosenHits):
 
     def scale_values(self, factor: float) -> None:
         """All values of the chosen hits so many times as far from what is usual."""
-        self._shape(tr("Scale up") if factor > 1 else tr("Scale down"), lambda values: values * factor)
+        usual = VALUES[self._desk.view.shape].usual
+        words = tr("Scale up") if factor > 1 else tr("Scale down")
+        self._shape(words, lambda values: usual + (values - usual) * factor)
 
     def usual(self) -> None:
-        self._shape(tr("Reset"), np.zeros_like)
+        usual = VALUES[self._desk.view.shape].usual
+        self._shape(tr("Reset"), lambda values: np.full_like(values, usual))
 
     # Rolls and scatters
 

@@ -9,6 +9,10 @@ def signed(value: float, decimals: int = 1) -> str:
     return text if float(f"{value:.{decimals}f}") else f"{0:.{decimals}f}"
 
 
+HIGHEST_CUTOFF = 20_000.0
+"""Hz: from there on nothing is taken out."""
+
+
 def plain(value: float, decimals: int = 1) -> str:
     return f"{value:.{decimals}f}".replace("-", "−")
 
@@ -54,6 +58,18 @@ def sides(value: float) -> str:
 
 def semitones(value: float) -> str:
     return tr("{0} st", signed(value, 2))
+
+
+def tilt(value: float) -> str:
+    """DB by which the highest octaves are louder."""
+    return tr("{0} dB", signed(value, 0))
+
+
+def hertz(value: float) -> str:
+    """Of a low-pass; the highest is none."""
+    if value >= HIGHEST_CUTOFF:
+        return tr("off")
+    return tr("{0} kHz", plain(value / 1000, 1)) if value >= 1000 else tr("{0} Hz", plain(value, 0))
 
 
 def times(value: float) -> str:

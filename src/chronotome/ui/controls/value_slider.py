@@ -17,6 +17,8 @@ KNOB = 7
 TRACK_Y = 32
 TYPED_WIDTH = 76
 NARROWEST = 60
+STEPS_IN_OCTAVE = 6
+"""Of a slider that gives each octave the same room."""
 STEPS = {
     Qt.Key.Key_Left: -1,
     Qt.Key.Key_Down: -1,
@@ -48,10 +50,11 @@ class ValueSlider(QSlider):
         *,
         step: float = 1.0,
         usual: float | None = None,
+        is_log: bool = False,
     ) -> None:
         super().__init__()
         self._view, self._name, self._words = view, name, words
-        self._low, self._high, self._step = low, high, step
+        self._low, self._high, self._step, self._is_log = low, high, step, is_log
         self._usual = low if usual is None else usual
         self._value = self._usual
         self._note = ""
@@ -94,15 +97,29 @@ class ValueSlider(QSlider):
         return QSize(NARROWEST, HEIGHT)
 
     def x_of(self, value: float) -> float:
-        share = (value - self._low) / (self._high - self._low)
-        return KNOB + min(1.0, max(0.0, share)) * (self.width() - 2 * KNOB)
+        return KNOB + self._share_of(value) * (self.width() - 2 * KNOB)
+
+    def _share_of(self, value: float) -> float:
+        """How much of its way a value is, 0 to 1."""
+        value = min(self._high, max(self._low, value))
+        if self._is_log:
+            return math.log(value / self._low) / math.log(self._high / self._low)
+        return (value - self._low) / (self._high - self._low)
+
+    def _value_at(self, share: float) -> float:
+        share = min(1.0, max(0.0, share))
+        if self._is_log:
+            return self._low * (self._high / self._low) ** share
+        return self._low + share * (self._high - self._low)
 
     def _value_of(self, x: float) -> float:
-        share = min(1.0, max(0.0, (x - KNOB) / max(1, self.width() - 2 * KNOB)))
-        return self._rounded(self._low + share * (self._high - self._low))
+        return self._rounded(self._value_at((x - KNOB) / max(1, self.width() - 2 * KNOB)))
 
     def _rounded(self, value: float) -> float:
-        steps = round((min(self._high, max(self._low, value)) - self._low) / self._step)
+        value = min(self._high, max(self._low, value))
+        if self._is_log:  # two figures are as fine as anybody hears; its ends are themselves
+            return value if value in {self._low, self._high} else float(f"{value:.2g}")
+        steps = round((value - self._low) / self._step)
         return round(self._low + steps * self._step, 6)
 
     def _settle(self, value: float) -> None:
@@ -125,7 +142,7 @@ class ValueSlider(QSlider):
 
     def turn(self, share: float) -> None:
         """Slide to a share of its way; who turns it tells when it has settled."""
-        value = self._rounded(self._low + share * (self._high - self._low))
+        value = self._rounded(self._value_at(share))
         if value != self._value:
             self.set_value(value, self._note)
             self.slid.emit(value)
@@ -176,7 +193,7 @@ class ValueSlider(QSlider):
     def keyPressEvent(self, event: QKeyEvent) -> None:
         steps = STEPS.get(Qt.Key(event.key()))
         if steps is not None:
-            self._settle(self._rounded(self._value + steps * self._step))
+            self._settle(self._rounded(self._stepped(steps)))
         elif event.key() in {Qt.Key.Key_Return, Qt.Key.Key_Enter}:
             self.type()
         elif event.key() == Qt.Key.Key_Escape and self._is_sliding:
@@ -184,6 +201,11 @@ class ValueSlider(QSlider):
             self.dropped.emit()
         else:
             super().keyPressEvent(event)
+
+    def _stepped(self, steps: int) -> float:
+        if self._is_log:
+            return self._value * 2 ** (steps / STEPS_IN_OCTAVE)
+        return self._value + steps * self._step
 
     def paintEvent(self, _event: QPaintEvent) -> None:
         theme = self._view.theme

@@ -1,19 +1,18 @@
 """What the tray of Rework says of hits: taken apart, shaped, chosen, on another rhythm."""
 
-from collections.abc import Callable
-
 from PySide6.QtWidgets import QPushButton
 
 from chronotome.session.edits.apart import At, Cuts
 from chronotome.session.edits.hits import clip_at
 from chronotome.session.edits.shaping import set_value, values_of
 from chronotome.session.model import Session
-from chronotome.session.slices import Lengthen
+from chronotome.session.slices import VALUES, Lengthen
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import counted, decibels, milliseconds, semitones, sides, signed
+from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.controls.units import factor_of, slider_of
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
 from chronotome.ui.stages.rows import Rows
@@ -32,10 +31,6 @@ WAYS = (
 )
 """How a clip is taken apart; None: by the song's bars."""
 LENGTHENED = (tr("source"), tr("tail"), tr("stretch"))
-
-
-def tilt_words(value: float) -> str:
-    return tr("{0} dB", signed(value, 0))
 
 
 class HitRows(Rows):
@@ -63,24 +58,23 @@ class HitRows(Rows):
         words, cuts = WAYS[self.way.currentIndex()]
         self._slices.take_apart(cuts or Cuts(At.LINES, step=0.0), words)
 
-    def _slider(  # noqa: PLR0917 - what a slider is
-        self,
-        name: str,
-        words: str,
-        low: float,
-        high: float,
-        write: Callable[[float], str],
-        step: float,
-        unit: float,
-    ) -> ValueSlider:
-        slider = ValueSlider(self.desk.view, words, low, high, write, step=step, usual=0.0)
-        self.sliders[name] = slider, unit
+    def _slider(self, name: str) -> ValueSlider:
+        column = VALUES[name]
+        slider = slider_of(self.desk.view, column)
+        factor = factor_of(column)
+        self.sliders[name] = slider, factor
 
         def edit(session: Session, value: float) -> Session:
-            return self._moved(session, name, value * unit)
+            return self._moved(session, name, value / factor)
 
-        self.bind(slider, edit, tr("{0} of hits", words))
+        self.bind(slider, edit, tr("{0} of hits", column.label))
         return slider
+
+    def _add_sliders(self, *, is_rare: bool) -> None:
+        """Those of all columns that are told of, two in a row."""
+        sliders = [self._slider(name) for name, each in VALUES.items() if each.is_rare is is_rare]
+        for at in range(0, len(sliders), 2):
+            self.beside(*sliders[at : at + 2])
 
     def _moved(self, session: Session, name: str, value: float) -> Session:
         """The last chosen hit at a value, the others as far from it as they were."""
@@ -101,19 +95,9 @@ class HitRows(Rows):
     def _build_shape(self) -> None:
         words = {"hear-onset": tr("Play"), "reverse-clip": tr("Reverse"), "duplicate": tr("Copy")}
         self._of_chosen = self._short_buttons(words)
-        loud = self._slider("loudness", tr("Loudness"), -24, 12, decibels, 0.5, 1.0)
-        pitch = self._slider("pitch", tr("Pitch"), -24, 24, semitones, 1.0, 1.0)
-        pan = self._slider("pan", tr("Pan"), -100, 100, sides, 1.0, 0.01)
-        tilt = self._slider("tilt", tr("Tone"), -12, 12, tilt_words, 1.0, 1.0)
-        self.beside(loud, pan)
-        self.beside(pitch, tilt)
+        self._add_sliders(is_rare=False)
         with self.folded(tr("Fades, start, length")) as self.fold:
-            rise = self._slider("fade in", tr("Fade in"), 0, 500, milliseconds, 1.0, 1.0)
-            fall = self._slider("fade out", tr("Fade out"), 0, 1000, milliseconds, 1.0, 1.0)
-            start = self._slider("start", tr("Start offset"), 0, 300, milliseconds, 1.0, 0.001)
-            length = self._slider("length", tr("Length"), 0, 2000, milliseconds, 5.0, 0.001)
-            self.beside(rise, fall)
-            self.beside(start, length)
+            self._add_sliders(is_rare=True)
             self.longer = Segmented(self.desk.view, tr("Fill of a lengthened hit"), list(LENGTHENED))
             self.longer.chosen.connect(self._choose_lengthened)
             self.row(tr("Lengthen by")).addWidget(self.longer, 1)
@@ -163,10 +147,10 @@ class HitRows(Rows):
         clip, at = view.clip, slices.at(hits[-1:])
         for button in self._of_chosen:
             button.setEnabled(bool(at))
-        for name, (slider, unit) in self.sliders.items():
+        for name, (slider, factor) in self.sliders.items():
             slider.setEnabled(bool(at))
             if at and clip is not None:
-                slider.set_value(float(values_of(self.desk.session, clip.take, name)[at[0]]) / unit)
+                slider.set_value(float(values_of(self.desk.session, clip.take, name)[at[0]]) * factor)
         self.longer.set_index(int(slices.column("lengthened")[at[0]]) if at else int(view.lengthens))
         names = [
             tr("grid"),

@@ -1,32 +1,25 @@
 """What the tray of Rework says of patterns: steps, chance, rounds, the kit that they play."""
 
-from collections.abc import Callable
-
 import numpy as np
 from PySide6.QtWidgets import QWidget
 
 from chronotome.middle import middle_of
-from chronotome.session.edits.kits import set_kit, set_slice, shift_slices
+from chronotome.session.edits.kits import SHAPE, column_of, set_kit, set_slice, shift_slices
 from chronotome.session.kits import KEY_NAMES, KitSlice, key_name
 from chronotome.session.model import Session
+from chronotome.session.patterns import Pattern
 from chronotome.ui.actions import Actions
-from chronotome.ui.commands.patterns import LABELS, PatternCommands
+from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import (
     counted,
-    decibels,
-    milliseconds,
-    own_or_notes,
     plain,
     semitones,
-    sides,
-    signed,
-    times,
 )
 from chronotome.ui.controls.segmented import Segmented
+from chronotome.ui.controls.units import factor_of, slider_of
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.desk import Desk
-from chronotome.ui.stages.hit_rows import tilt_words
 from chronotome.ui.stages.rows import Rows
 from chronotome.words import tr
 
@@ -37,14 +30,6 @@ KEYS = 3 * len(KEY_NAMES)
 """That a slice can be put on by the list."""
 EVERYS = (tr("every cycle"), tr("1 of 2"), tr("1 of 3"), tr("1 of 4"), tr("1 of 8"))
 EVERY_NUMBERS = (1, 2, 3, 4, 8)
-
-
-def _share(value: float) -> str:
-    return f"{value:.0f} %"
-
-
-def _slope(value: float) -> str:
-    return tr("{0} dB", signed(value))
 
 
 class PatternRows(Rows):
@@ -68,39 +53,31 @@ class PatternRows(Rows):
             self._build_kit()
         self.show_pattern()
 
-    def _slider(  # noqa: PLR0917 - what a slider is
-        self,
-        name: str,
-        low: float,
-        high: float,
-        write: Callable[[float], str],
-        step: float,
-        unit: float = 1.0,
-        usual: float = 0.0,
-    ) -> ValueSlider:
-        slider = ValueSlider(self.desk.view, LABELS[name], low, high, write, step=step, usual=usual)
-        self.sliders[name] = slider, unit
+    def _slider(self, name: str) -> ValueSlider:
+        column = Pattern.shaped[name]
+        slider, factor = slider_of(self.desk.view, column), factor_of(column)
+        self.sliders[name] = slider, factor
         self.bind(
             slider,
-            lambda session, value: self._patterns.set_shape(session, name, value * unit),
-            tr("{0} of steps", LABELS[name]),
+            lambda session, value: self._patterns.set_shape(session, name, value / factor),
+            tr("{0} of steps", column.label),
         )
         return slider
 
     def _build_steps(self) -> None:
         words = {"hear-onset": tr("Play"), "duplicate": tr("Copy"), "choose-same": tr("All")}
         self._of_chosen = self._short_buttons(words)
-        loud = self._slider("loudness", -24, 12, decibels, 0.5)
-        length = self._slider("lengths", 0, 4, own_or_notes, 0.0625)
-        pitch = self._slider("semitones", -24, 24, semitones, 1.0)
-        pan = self._slider("pans", -100, 100, sides, 1.0, 0.01)
+        loud = self._slider("loudness")
+        length = self._slider("lengths")
+        pitch = self._slider("semitones")
+        pan = self._slider("pans")
         self.beside(loud, length)
         self.beside(pitch, pan)
 
     def _build_chance(self) -> None:
-        chance = self._slider("chances", 0, 100, _share, 5.0, 0.01, 100.0)
-        repeats = self._slider("repeats", 1, 8, times, 1.0, usual=1.0)
-        slope = self._slider("slopes", -24, 24, _slope, 1.0)
+        chance = self._slider("chances")
+        repeats = self._slider("repeats")
+        slope = self._slider("slopes")
         self.every = Combo(tr("Cycles in which the steps play"), list(EVERYS))
         self.every.activated.connect(self._choose_every)
         self.beside(chance, repeats)
@@ -130,10 +107,10 @@ class PatternRows(Rows):
         self.pitch = ValueSlider(self.desk.view, tr("Kit pitch"), -24, 24, semitones, step=1.0, usual=0.0)
         self.bind(self.pitch, self._set_kit_pitch, tr("Set kit pitch"))
         self.add(self.pitch)
-        attack = self._kit_slider("fade_in", tr("Attack of all"), 0, 250, milliseconds, 1.0)
-        decay = self._kit_slider("fade_out", tr("Decay of all"), 0, 500, milliseconds, 5.0)
-        loud = self._kit_slider("loudness", tr("Loudness of all"), -24, 12, decibels, 0.5)
-        tone = self._kit_slider("tilt", tr("Tone of all"), -12, 12, tilt_words, 1.0)
+        attack = self._kit_slider("fade_in", tr("Attack of all"))
+        decay = self._kit_slider("fade_out", tr("Decay of all"))
+        loud = self._kit_slider("loudness", tr("Loudness of all"))
+        tone = self._kit_slider("tilt", tr("Tone of all"))
         self.beside(attack, decay)
         self.beside(loud, tone)
         self.by_tape = Segmented(self.desk.view, tr("Pitch mode"), [tr("tape"), tr("keep length")])
@@ -145,16 +122,14 @@ class PatternRows(Rows):
             {"kit-fits": tr("Fit to tempo"), "declick": tr("Declick"), "add-to-keys": tr("Add hits")}
         )
 
-    def _kit_slider(  # noqa: PLR0917 - what a slider is
-        self, name: str, words: str, low: float, high: float, write: Callable[[float], str], step: float
-    ) -> ValueSlider:
+    def _kit_slider(self, name: str, words: str) -> ValueSlider:
         """It shows the middle slice, and moves all by as much."""
-        slider = ValueSlider(self.desk.view, words, low, high, write, step=step, usual=0.0)
+        slider, factor = slider_of(self.desk.view, column_of(name), words), factor_of(column_of(name))
         self.kit_sliders[name] = slider
 
         def edit(session: Session, value: float) -> Session:
             kit = self._patterns.kit
-            return session if kit is None else shift_slices(session, kit.id, name, value)
+            return session if kit is None else shift_slices(session, kit.id, name, value / factor)
 
         self.bind(slider, edit, words)
         return slider
@@ -164,14 +139,9 @@ class PatternRows(Rows):
         self.key = Combo(tr("Key of the slice"), [key_name(each) for each in range(KEYS)])
         self.key.activated.connect(self._patterns.kits.put_slice_on)
         self.row(tr("Key")).addWidget(self.key, 1)
-        loud = self._slice_slider("loudness", tr("Loudness"), -24, 12, decibels, 0.5)
-        pitch = self._slice_slider("semitones", tr("Pitch"), -24, 24, semitones, 1.0)
-        tilt = self._slice_slider("tilt", tr("Tone"), -12, 12, tilt_words, 1.0)
-        pan = self._slice_slider("pan", tr("Pan"), -100, 100, sides, 1.0, 0.01)
-        rise = self._slice_slider("fade_in", tr("Fade in"), 0, 250, milliseconds, 1.0)
-        fall = self._slice_slider("fade_out", tr("Fade out"), 0, 500, milliseconds, 1.0)
-        for one, other in ((loud, pitch), (tilt, pan), (rise, fall)):
-            self.beside(one, other)
+        sliders = [self._slice_slider(name) for name in SHAPE if column_of(name).shown is not None]
+        for at in range(0, len(sliders), 2):
+            self.beside(*sliders[at : at + 2])
         self._short_buttons({"reverse-clip": tr("Reverse")})
         self.choke = Combo(
             tr("Choke group of selected slices"),
@@ -187,28 +157,19 @@ class PatternRows(Rows):
         )
         self.row(tr("Trigger")).addWidget(self.held, 1)
 
-    def _slice_slider(  # noqa: PLR0917 - what a slider is
-        self,
-        name: str,
-        words: str,
-        low: float,
-        high: float,
-        write: Callable[[float], str],
-        step: float,
-        unit: float = 1.0,
-    ) -> ValueSlider:
-        slider = ValueSlider(
-            self.desk.view, tr("{0} of the slice", words), low, high, write, step=step, usual=0.0
-        )
-        self.slice_sliders[name] = slider, unit
+    def _slice_slider(self, name: str) -> ValueSlider:
+        column = column_of(name)
+        words, factor = tr("{0} of the slice", column.label), factor_of(column)
+        slider = slider_of(self.desk.view, column, words)
+        self.slice_sliders[name] = slider, factor
 
         def edit(session: Session, value: float) -> Session:
             kit, pieces = self._patterns.kit, self._patterns.kits.chosen_pieces
             if kit is None:
                 return session
-            return set_slice(session, kit.id, pieces, **{name: round(value * unit, 3)})
+            return set_slice(session, kit.id, pieces, **{name: round(value / factor, 3)})
 
-        self.bind(slider, edit, tr("{0} of the slice", words))
+        self.bind(slider, edit, words)
         return slider
 
     def _set_kit_pitch(self, session: Session, value: float) -> Session:
@@ -256,10 +217,10 @@ class PatternRows(Rows):
         at = pattern.at(steps[-1:])
         for button in self._of_chosen:
             button.setEnabled(bool(at))
-        for name, (slider, unit) in self.sliders.items():
+        for name, (slider, factor) in self.sliders.items():
             slider.setEnabled(bool(at))
             if at:
-                slider.set_value(float(pattern.column(name)[at[0]]) / unit)
+                slider.set_value(float(pattern.column(name)[at[0]]) * factor)
         every = int(pattern.column("everys")[at[0]]) if at else 1
         self.every.setEnabled(bool(at))
         self.every.setCurrentIndex(EVERY_NUMBERS.index(every) if every in EVERY_NUMBERS else -1)
@@ -273,7 +234,8 @@ class PatternRows(Rows):
         self._show_rounds(pattern.beats)
         self.pitch.set_value(kit.semitones)
         for name, each in self.kit_sliders.items():
-            each.set_value(round(middle_of(np.array([getattr(piece, name) for piece in kit.slices])), 2))
+            middle = middle_of(np.array([getattr(piece, name) for piece in kit.slices]))
+            each.set_value(round(middle * factor_of(column_of(name)), 2))
         self.by_tape.set_index(0 if kit.by_tape else 1)
         piece = None if not at else kit.slice_of(pattern.slices[at[0]])
         self._show_slice(piece, 0 if piece is None else pattern.slices.count(piece.id))
@@ -292,8 +254,8 @@ class PatternRows(Rows):
         self.key.setCurrentIndex(piece.key if piece.key < KEYS else -1)
         self.choke.setCurrentIndex(min(piece.choke, 8))
         self.held.set_index(int(piece.is_held))
-        for name, (slider, unit) in self.slice_sliders.items():
-            slider.set_value(float(getattr(piece, name)) / unit)
+        for name, (slider, factor) in self.slice_sliders.items():
+            slider.set_value(float(getattr(piece, name)) * factor)
 
     def _show_rounds(self, beats: float) -> None:
         counts, clip = self._counts(), self._patterns.clip

@@ -4,33 +4,19 @@ from collections.abc import Callable
 from dataclasses import dataclass, field
 
 from chronotome.session.edits.patterns import (
-    LIMITS,
     move_steps,
     remove_steps,
     set_step,
     shape_steps,
 )
 from chronotome.session.model import Session
-from chronotome.session.patterns import PatternId, StepId
-from chronotome.ui.controls.figures import counted, decibels, plain, signed
+from chronotome.session.patterns import Pattern, PatternId, StepId
+from chronotome.ui.controls.figures import counted, plain, signed
+from chronotome.ui.controls.units import words_of
 from chronotome.ui.desk import Desk
 from chronotome.words import tr
 
 PER_PIXEL = {"loudness": 0.15, "chances": 0.01, "repeats": 0.08}
-LABELS = {
-    "loudness": tr("Loudness"),
-    "chances": tr("Chance"),
-    "repeats": tr("Repeats"),
-    "lengths": tr("Length"),
-}
-
-
-def value_words(name: str, value: float) -> str:
-    """A value of a step as it is written."""
-    if name == "lengths":
-        return f"{value:.3g} ♩" if value else tr("full slice")
-    kinds = {"chances": f"{100 * value:.0f} %", "repeats": f"×{value:.0f}"}
-    return kinds.get(name, decibels(value))
 
 
 @dataclass
@@ -148,14 +134,12 @@ class ValueDrag:
     words: str = ""
 
     def to(self, value: float) -> None:
-        least, most = LIMITS[self.name]
-        value = min(most, max(least, value))
-        if self.name == "repeats":
-            value = round(value)
+        column = Pattern.shaped[self.name]
+        value = round(column.held(value)) if column.kind is int else column.held(value)
         if value == self.value or (self.value is None and value == self.own):
             return
         self.value = value
-        self.words = f"{LABELS[self.name]} {value_words(self.name, value)}"
+        self.words = f"{column.label} {words_of(column, value)}"
         if self.most and value > self.most:
             self.words = tr("{0} · the slice ends after {1}", self.words, plain(self.most, 2))
         self.desk.store.draft(self._edit)
@@ -168,7 +152,7 @@ class ValueDrag:
 
     def finish(self) -> None:
         if self.value is not None:
-            words = tr("{0} of {1}", LABELS[self.name], counted(len(self.steps), "step"))
+            words = tr("{0} of {1}", Pattern.shaped[self.name].label, counted(len(self.steps), "step"))
             self.desk.store.apply(self._edit, words)
 
     def cancel(self) -> None:

@@ -11,19 +11,19 @@ from chronotome.session.edits.shaping import set_value, values_of
 from chronotome.session.runs import shaped
 from chronotome.session.slices import VALUES, SliceId
 from chronotome.ui.controls.figures import counted
+from chronotome.ui.controls.units import scale_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.shape_drag import ShapeDrag
-from chronotome.ui.timeline.shape_scale import SCALES
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.slice_marks import Spans, spans_of
 from chronotome.ui.timeline.value_lane import REACH, ValueLane
 from chronotome.words import tr
 
 SCATTERED = {"loudness": "loudness", "pan": "pans", "pitch": "semitones"}
-SHORT = {"loudness": "loud", "fade in": "in", "fade out": "out"}
+SCALES = {name: scale_of(column) for name, column in VALUES.items()}
 
 
 class ShapeLane(ValueLane):
@@ -32,7 +32,7 @@ class ShapeLane(ValueLane):
     hint = tr(
         "Draw values over hits. Shift: line. Ctrl: curve. Double-click: type.\nSelected hits change together."
     )
-    names: ClassVar = {name: SHORT.get(name, name) for name in VALUES}
+    names: ClassVar = {name: column.short for name, column in VALUES.items()}
     drawing = ShapeDrag
 
     def __init__(self, desk: Desk) -> None:

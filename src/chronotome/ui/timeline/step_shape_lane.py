@@ -1,6 +1,7 @@
 """Shape of a pattern: one value of every step as a stem, drawn with the mouse in any round."""
 
 from dataclasses import dataclass, field
+from typing import ClassVar
 
 import numpy as np
 from numpy.typing import NDArray
@@ -9,49 +10,19 @@ from PySide6.QtGui import QMouseEvent, QPainter
 
 from chronotome.session.edits.patterns import shape_steps
 from chronotome.session.model import Session
-from chronotome.session.patterns import PatternId, StepId
-from chronotome.ui.controls.figures import (
-    counted,
-    decibels,
-    own_or_notes,
-    semitones,
-    sides,
-    times,
-)
+from chronotome.session.patterns import Pattern, PatternId, StepId
+from chronotome.ui.controls.figures import counted
+from chronotome.ui.controls.units import scale_of
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.shape_scale import Scale
 from chronotome.ui.timeline.step_marks import Steps, steps_of
 from chronotome.ui.timeline.value_lane import REACH, ValueLane
 from chronotome.words import tr
 
-
-def _share(value: float) -> str:
-    return f"{100 * value:.0f} %"
-
-
-def _pan(value: float) -> str:
-    return sides(100 * value)
-
-
-SCALES = {
-    "loudness": Scale(-24.0, 12.0, 0.0, 0.5, decibels, (-12.0, 6.0)),
-    "pans": Scale(-1.0, 1.0, 0.0, 0.05, _pan, (-0.5, 0.5)),
-    "semitones": Scale(-12.0, 12.0, 0.0, 1.0, semitones, (-7.0, 7.0)),
-    "lengths": Scale(0.0, 2.0, 0.0, 0.0625, own_or_notes, (0.5, 1.0, 1.5)),
-    "chances": Scale(0.0, 1.0, 1.0, 0.05, _share, (0.5,)),
-    "repeats": Scale(1.0, 8.0, 1.0, 1.0, times, (4.0,)),
-}
-WORDS = {
-    "loudness": "loud",
-    "pans": "pan",
-    "semitones": "pitch",
-    "lengths": "length",
-    "chances": "chance",
-    "repeats": "repeats",
-}
+SHOWN = {name: column for name, column in Pattern.shaped.items() if column.shown is not None}
+SCALES = {name: scale_of(column) for name, column in SHOWN.items()}
 
 
 @dataclass
@@ -104,7 +75,7 @@ class StepDrag:
 
     def finish(self) -> None:
         if self.values:
-            words = tr("{0} of {1}", WORDS[self.name].capitalize(), counted(len(self.values), "step"))
+            words = tr("{0} of {1}", SHOWN[self.name].label, counted(len(self.values), "step"))
             self.desk.store.apply(self._edit, words)
 
     def cancel(self) -> None:
@@ -116,7 +87,7 @@ class StepShapeLane(ValueLane):
 
     hint = tr("Draw values over steps. Shift: line. Ctrl: curve. Double-click: type.")
     edge, button, top, title, thick = 10, 16, 24, 12, 2.4
-    names = WORDS
+    names: ClassVar = {name: column.short for name, column in SHOWN.items()}
     drawing = StepDrag
 
     def __init__(self, desk: Desk) -> None:
@@ -210,7 +181,7 @@ class StepShapeLane(ValueLane):
         def keep(number: float) -> None:
             self.desk.store.apply(
                 lambda session: shape_steps(session, pattern.id, chosen, name, number * unit),
-                tr("{0} of {1}", WORDS[name].capitalize(), counted(len(chosen), "step")),
+                tr("{0} of {1}", SHOWN[name].label, counted(len(chosen), "step")),
             )
 
         own = float(pattern.column(name)[int(steps.step[near])])

@@ -10,11 +10,11 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 from PySide6.QtWidgets import QApplication
 
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
+from chronotome.ui.controls.units import Scale
 from chronotome.ui.desk import Desk
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_dots, paint_each, ring
-from chronotome.ui.timeline.shape_scale import Scale
 from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.words import tr
 
