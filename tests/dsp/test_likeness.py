@@ -10,7 +10,7 @@ import soundfile
 import chronotome
 from chronotome.dsp.crossover import one_band
 from chronotome.dsp.likeness import likeness_of
-from chronotome.dsp.tilt import tilted
+from chronotome.dsp.tone import Tone, toned
 from sounds import noise_hits, sine
 
 DEMO = Path(chronotome.__file__).parent / "demo"
@@ -84,12 +84,13 @@ def test_short_samples_keep_their_length(frames):
     samples = np.ones((frames, 2), np.float32)
 
     assert one_band(samples, RATE, 50.0, is_high=True).shape == samples.shape
-    assert tilted(samples, RATE, 6.0).shape == samples.shape
+    assert toned(samples, RATE, Tone(6.0)).shape == samples.shape
 
 
 def test_a_tilt_makes_highs_louder_by_what_it_makes_lows_softer():
     levels = {
-        hertz: np.std(tilted(sine(hertz, 0.5, rate=RATE), RATE, 6.0)[2000:]) for hertz in (50.0, 12_000.0)
+        hertz: np.std(toned(sine(hertz, 0.5, rate=RATE), RATE, Tone(6.0))[2000:])
+        for hertz in (50.0, 12_000.0)
     }
 
     usual = np.std(sine(50.0, 0.5, rate=RATE))

@@ -7,6 +7,7 @@ import pytest
 
 from chronotome.dsp.stretch.engines import EngineName, MoveBy
 from chronotome.dsp.stretch.segment import PLAIN, Shape
+from chronotome.dsp.tone import Tone
 from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.clips import reverse, split
 from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
@@ -138,10 +139,10 @@ def test_faint_attacks_and_beats_without_a_hit_are_anchors_where_sound_is_warped
 def test_no_two_shapes_are_taken_for_one_that_only_hash_alike():
     edges = np.array([0, 100, 250])
     plain = joined("a" * 32, RATE, EngineName.DRUMS, edges, edges)
-    darker, dark = (with_columns(plain, shapes=(Shape(tilt=each), PLAIN)) for each in (-2.0, -1.0))
+    darker, dark = (with_columns(plain, shapes=(Shape(tone=Tone(each)), PLAIN)) for each in (-2.0, -1.0))
     early, earlier = (with_columns(plain, shapes=(PLAIN, Shape(shifts=(each, 0)))) for each in (-1, -2))
     assert hash(-1.0) == hash(-2.0)
     assert darker.same_rows(dark).tolist() == [-1, 1]
     assert early.same_rows(earlier).tolist() == [0, -1]
-    again = with_columns(plain, shapes=(Shape(tilt=-2.0), PLAIN))
+    again = with_columns(plain, shapes=(Shape(tone=Tone(-2.0)), PLAIN))
     assert darker.same_rows(again).tolist() == [0, 1]

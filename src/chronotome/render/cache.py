@@ -12,7 +12,7 @@ from chronotome.dsp.crossover import one_band
 from chronotome.dsp.hush import hushed
 from chronotome.dsp.stretch.engines import Fill
 from chronotome.dsp.stretch.segment import render_hit
-from chronotome.dsp.tilt import tilted
+from chronotome.dsp.tone import AS_RECORDED, toned
 from chronotome.render.arena import Arena, Region
 from chronotome.render.coloured import coloured
 from chronotome.render.plan import PieceKey
@@ -148,7 +148,9 @@ def _made(
 ) -> list[Samples]:
     """The piece of each member; several as one sound of many channels, so that all are treated alike."""
     span = key.end - key.start
-    if len(members) == 1 and not (key.shape.hushed or key.keeps_formants or key.shape.tilt or key.shape.band):
+    shape = key.shape
+    is_bare = not (shape.hushed or key.keeps_formants or shape.band) and shape.tone == AS_RECORDED
+    if len(members) == 1 and is_bare:
         whole, spanned = sources[members[0][0]].region.samples, (key.start, key.end)
     else:
         beside = int(EARSHOT_SECONDS * key.rate)
@@ -178,7 +180,7 @@ def _made(
 
 
 def _heard(key: PieceKey, source: Source, start: int, end: int) -> Samples:
-    """Frames of a recording as an engine hears them: coloured for another pitch, tilted, without its noises.
+    """Frames of a recording as an engine hears them: coloured for another pitch, toned, without its noises.
 
     Noises are those of the recording that is the piece's own.
     """
@@ -192,7 +194,7 @@ def _heard(key: PieceKey, source: Source, start: int, end: int) -> Samples:
     if key.shape.band is not None:
         hertz, is_high = key.shape.band
         part = one_band(part, key.rate, hertz, is_high=is_high)
-    return tilted(part, key.rate, key.shape.tilt)
+    return toned(part, key.rate, key.shape.tone)
 
 
 def _energy(samples: Samples) -> float:

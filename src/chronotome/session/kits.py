@@ -4,6 +4,7 @@ from typing import Annotated
 
 from msgspec import Meta, Struct
 
+from chronotome.dsp.tone import Tone
 from chronotome.session.grid import FASTEST
 from chronotome.session.limits import ContentHash, FrameCount, FrameNumber, Id, Name
 from chronotome.session.slices import Loudness, Milliseconds, Pan, Semitones, Tilt
@@ -47,6 +48,10 @@ class KitSlice(Struct, frozen=True):
     """Quarter notes a minute of what it was cut from; 0: not known."""
     follows: Id = 0
     """The slice whose sound goes on in it, though it lies in a file of its own; 0: as its recording tells."""
+
+
+def tone_of(piece: KitSlice) -> Tone:
+    return Tone(*(getattr(piece, name) for name in Tone._fields))
 
 
 class Kit(Struct, frozen=True):

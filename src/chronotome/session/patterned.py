@@ -9,8 +9,9 @@ from numpy.typing import NDArray
 from chronotome.dsp.bands import Material
 from chronotome.dsp.stretch.engines import EngineName, Keeps, MoveBy, engine_of
 from chronotome.dsp.stretch.segment import PLAIN, Shape
+from chronotome.dsp.tone import AS_RECORDED, Tone
 from chronotome.session.grid import TempoMap
-from chronotome.session.kits import Kit
+from chronotome.session.kits import Kit, tone_of
 from chronotome.session.limits import ContentHash
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import Recording, Take
@@ -50,6 +51,7 @@ class _Sources:
     engine: NDArray[np.object_]
     """What stretches it."""
     columns: dict[str, Column]
+    tones: tuple[Tone, ...]
     going_on: tuple[tuple[int, ...], ...]
     """For each slice, those in which its sound goes on."""
 
@@ -68,7 +70,10 @@ def _sources(kit: Kit, recordings: tuple[Recording, ...], rate: int) -> _Sources
 
     engines = np.empty(len(own), np.object_)
     engines[:] = [_stretching(each.material) for each in own]
-    names = ("loudness", "pan", "semitones", "is_reversed", "tilt", "fade_in", "fade_out", "choke", "tempo")
+    names = ("loudness", "pan", "semitones", "is_reversed", "fade_in", "fade_out", "choke", "tempo")
+    tones = [tone_of(each) for each in kit.slices]
+    columns = {name: np.array([getattr(each, name) for each in kit.slices]) for name in names}
+    columns["is_toned"] = np.array([each != AS_RECORDED for each in tones])
     return _Sources(
         contents,
         at,
@@ -76,7 +81,8 @@ def _sources(kit: Kit, recordings: tuple[Recording, ...], rate: int) -> _Sources
         at_rate([each.end for each in kit.slices]),
         at_rate([each.frames for each in own]),
         engines,
-        {name: np.array([getattr(each, name) for each in kit.slices]) for name in names},
+        columns,
+        tuple(tones),
         _going_on(kit),
     )
 
@@ -265,7 +271,7 @@ class _Making:
         """For each sound the one that goes on where it ends, as recorded, or -1; and which are such."""
         columns = self._sources.columns
         is_plain = sounds.is_whole & (self._times[sounds.hit] == 1.0) & (self._semitones[sounds.hit] == 0)
-        for name in ("is_reversed", "tilt", "fade_in", "fade_out"):
+        for name in ("is_reversed", "is_toned", "fade_in", "fade_out"):
             is_plain &= ~columns[name][sounds.slice].astype(np.bool_)
         following, is_led = np.full(len(sounds.hit), -1), np.zeros(len(sounds.hit), np.bool_)
         plain = np.flatnonzero(is_plain).tolist()
@@ -326,14 +332,15 @@ class _Making:
     def _shapes(self, sounds: _Sounds, columns: dict[str, Column]) -> list[Shape]:
         """What renders each sound; none where all are as recorded."""
         times, semitones = self._times[sounds.hit], self._semitones[sounds.hit]
-        special = (times != 1.0) | (semitones != 0) | (columns["tilt"] != 0)
+        special = (times != 1.0) | (semitones != 0) | columns["is_toned"]
         if not special.any():
             return []
         shapes = [PLAIN] * len(special)
         for at in np.flatnonzero(special).tolist():
             engine = EngineName.TAPE if self._is_by_tape else self._sources.engine[sounds.slice[at]]
             is_moved = times[at] != 1.0 or semitones[at] != 0
-            shapes[at] = PLAIN._replace(engine=engine if is_moved else None, tilt=float(columns["tilt"][at]))
+            tone = self._sources.tones[sounds.slice[at]]
+            shapes[at] = PLAIN._replace(engine=engine if is_moved else None, tone=tone)
         return shapes
 
     def _edges(

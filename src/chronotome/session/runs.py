@@ -146,7 +146,7 @@ class Laying:
         self.starts, self.ends, self.laid = (
             self._at_rate(each) for each in (slices.start_array, slices.end_array, slices.place_array)
         )
-        self.is_reversed, self.tilts = slices.column("reversed"), slices.column("tilts")
+        self.is_reversed, self.is_toned = slices.column("reversed"), slices.is_toned
         self.fade_ins, self.fade_outs = slices.column("fade_ins"), slices.column("fade_outs")
         self._rolled, self._by_tape = slices.column("rolled"), slices.column("by_tape")
 
@@ -174,7 +174,7 @@ class Laying:
     def _goes_on(self) -> NDArray[np.bool_]:
         """Which slices sound on from the one before as they were recorded."""
         slices, shape = self.slices, self.shape
-        is_plain = (shape.semitones == 0) & ~self.is_reversed & (self.tilts == 0) & (self._rolled == 0)
+        is_plain = (shape.semitones == 0) & ~self.is_reversed & ~self.is_toned & (self._rolled == 0)
         is_plain &= (self.fade_ins == 0) & (self.fade_outs == 0) & (shape.offsets == 0) & (shape.timing == 0)
         is_plain &= slices.column("lengths") == 0
         start, end, place = slices.start_array, slices.end_array, slices.place_array

@@ -10,6 +10,7 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.stretch.engines import EngineName
 from chronotome.dsp.stretch.segment import PLAIN, Shape
+from chronotome.dsp.tone import AS_RECORDED
 from chronotome.session.limits import ContentHash
 from chronotome.units import Frames
 
@@ -104,7 +105,8 @@ class Score:
         if self.shapes:
             same &= np.array(
                 [
-                    not (shape.bends or shape.hushed or any(shape.shifts) or shape.tilt or shape.band)
+                    not (shape.bends or shape.hushed or any(shape.shifts) or shape.band)
+                    and shape.tone == AS_RECORDED
                     for shape in self.shapes
                 ]
             )

@@ -240,7 +240,7 @@ class _Making:
     ) -> _Rows:
         runs, laying = self._runs, self._laying
         is_as_recorded = runs.semitones + self._moving.semitones == 0
-        is_as_recorded &= ~laying.is_reversed[runs.first] & (laying.tilts[runs.first] == 0)
+        is_as_recorded &= ~laying.is_reversed[runs.first] & ~laying.is_toned[runs.first]
         hits = targets.played + laying.anchors.offset
         cuts = laying.laid if gains is None else np.concatenate([laying.laid, hits])
         return rows.cut_at(cuts, is_as_recorded[rows.run])
@@ -310,13 +310,15 @@ class _Making:
         And whether nothing is in particular in any of them.
         """
         runs, gap = self._runs, self._moving.gap
-        tilts = self._laying.tilts[runs.first]
-        special = np.flatnonzero((runs.has_engine | (tilts != 0))[rows.run])
+        slices = self._laying.slices
+        special = np.flatnonzero((runs.has_engine | self._laying.is_toned[runs.first])[rows.run])
         shapes = rows.shapes.copy() if len(special) else rows.shapes
         for at in special.tolist():
             run = int(rows.run[at])
             engine = shapes[at].engine or runs.engines[run]
-            shapes[at] = shapes[at]._replace(engine=engine, tilt=float(tilts[run]), gap=gap)
+            shapes[at] = shapes[at]._replace(
+                engine=engine, tone=slices.tone_at(int(runs.first[run])), gap=gap
+            )
         is_plain = not len(special) and not ENGINES[self._engine].bends and not runs.rings.any()
         return shapes, is_plain
 

@@ -10,6 +10,7 @@ import numpy as np
 from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
+from chronotome.dsp.tone import Tone
 from chronotome.session.limits import FrameCount, FrameNumber, Id
 from chronotome.session.memo import by_identity
 from chronotome.session.table import Column, Span, Table, Unit, columns_of
@@ -164,6 +165,18 @@ class Slices(Table, frozen=True, dict=True):
     def is_untouched(self) -> bool:
         """Whether every slice sounds as it was recorded, where it was."""
         return not self.is_shaped and self.starts == self.places
+
+    @property
+    def is_toned(self) -> NDArray[np.bool_]:
+        """Which sound in another tone than recorded."""
+        toned = np.zeros(len(self), np.bool_)
+        for name in TONE.values():
+            if getattr(self, name):
+                toned |= self.column(name) != self.shaped[name].usual
+        return toned
+
+    def tone_at(self, at: int) -> Tone:
+        return Tone(**{name: float(self.column(column)[at]) for name, column in TONE.items()})
 
     def with_more(self, others: "Slices", at: Sequence[int], places: Sequence[int]) -> "Slices":
         """With slices of the same recording laid at other places: copies, with ids of their own.
@@ -364,6 +377,8 @@ Slices.shaped = columns_of(
         Column("scattered"),
     ),
 )
+TONE = {"tilt": "tilts"}
+"""Columns of what a tone is made of."""
 VALUES = {each.key: each for each in Slices.shaped.values() if each.shown is not None}
 """Columns that lanes, sliders and keys change, by what these call them."""
 

@@ -21,6 +21,7 @@ from chronotome.dsp.stretch.engines import FINE_OVERLAP, OVERLAP, Bends, EngineN
 from chronotome.dsp.stretch.evenness import Evenness
 from chronotome.dsp.stretch.tape import at_other_speed
 from chronotome.dsp.stretch.wsola import overlap_similar, overlap_wide
+from chronotome.dsp.tone import AS_RECORDED, Tone
 
 LEAD_IN = 0.006
 MOST_STRETCH = 2.5
@@ -49,8 +50,7 @@ class Shape(NamedTuple):
     """Frames by which ends that are seams are heard later than they were played."""
     engine: EngineName | None = None
     """What renders it, where that is not what renders the others."""
-    tilt: float = 0.0
-    """dB by which its highest octaves are louder, and its lowest softer."""
+    tone: Tone = AS_RECORDED
     band: tuple[float, bool] | None = None
     """The frequency of a crossover, and whether it is what is above; None: all is heard."""
     goes_on: tuple[bool, bool] = (False, False)

@@ -10,7 +10,7 @@ from chronotome.session.counting import clock_of
 from chronotome.session.edits.apart import SHORTEST_SECONDS, Cuts, Place, cut_frames
 from chronotome.session.kits import HIGHEST_KEY, MOST_KIT, MOST_KITS, Kit, KitId, KitSlice
 from chronotome.session.model import Session, Take, replace
-from chronotome.session.slices import SliceId, Slices, slices_at
+from chronotome.session.slices import TONE, SliceId, Slices, slices_at
 from chronotome.session.table import Column
 
 SHAPE = {
@@ -18,7 +18,7 @@ SHAPE = {
     "pan": "pans",
     "semitones": "semitones",
     "is_reversed": "reversed",
-    "tilt": "tilts",
+    **TONE,
     "fade_in": "fade_ins",
     "fade_out": "fade_outs",
 }
