@@ -1541,6 +1541,11 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/slices.py"/>
+        <source>Cutoff</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/fit.py"/>
         <source>Cutting</source>
         <translation type="unfinished"></translation>
@@ -8257,6 +8262,11 @@ the song tempo</source>
     <message>
         <location filename="ui/commands/rework.py"/>
         <source>cut</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/slices.py"/>
+        <source>cutoff</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -87,6 +87,20 @@ def test_short_samples_keep_their_length(frames):
     assert toned(samples, RATE, Tone(6.0)).shape == samples.shape
 
 
+def test_a_cutoff_takes_highs_out_and_leaves_the_attack_where_it_is():
+    def level(hertz, cutoff, rate=RATE):
+        made = toned(sine(hertz, 0.5, rate=rate), rate, Tone(cutoff=cutoff))[2000:]
+        return 20 * np.log10(np.std(made) / np.std(sine(hertz, 0.5, rate=rate)))
+
+    assert level(1000.0, 1000.0) == pytest.approx(-3.0, abs=0.1)
+    assert level(4000.0, 1000.0) == pytest.approx(-24.5, abs=1.0)
+    assert level(100.0, 1000.0) == pytest.approx(0.0, abs=0.1)
+    assert level(3000.0, 12_000.0, rate=8000) == pytest.approx(0.0, abs=0.1)  # no room for it
+    click = np.zeros((4000, 1), np.float32)
+    click[1000:] = 1.0
+    assert not toned(click, RATE, Tone(cutoff=500.0))[:1000].any()
+
+
 def test_a_tilt_makes_highs_louder_by_what_it_makes_lows_softer():
     levels = {
         hertz: np.std(toned(sine(hertz, 0.5, rate=RATE), RATE, Tone(6.0))[2000:])

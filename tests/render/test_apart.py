@@ -9,9 +9,17 @@ from chronotome.render.plan import plan_for
 from chronotome.session.edits.apart import At, Cuts, take_apart
 from chronotome.session.edits.clips import reverse, split
 from chronotome.session.edits.fitting import Following, set_following
-from chronotome.session.edits.hits import copy, delete, lengthen, move, place_at
+from chronotome.session.edits.hits import clip_at, copy, delete, lengthen, move, place_at
+from chronotome.session.edits.kits import make_kit
 from chronotome.session.edits.rhythm import set_crossover
-from chronotome.session.edits.shaping import set_fills, set_flag, set_roll, set_scatter, set_value
+from chronotome.session.edits.shaping import (
+    as_recorded,
+    set_fills,
+    set_flag,
+    set_roll,
+    set_scatter,
+    set_value,
+)
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import set_moving
@@ -229,6 +237,21 @@ def test_start_fades_and_tilt_shape_one_hit(studio, apart):
     assert np.abs(faded[:240]).max() < 0.2 * np.abs(before[span][:240]).max()
     high, usual = (np.abs(np.diff(each, axis=0)).sum() for each in (bright, before[span]))
     assert high > 1.8 * usual
+
+
+def test_a_hit_without_highs_is_that_hit_alone_and_goes_with_it_onto_keys(studio, apart):
+    place, hit = place_in(apart), ids_in(apart)[3]
+    before = studio.heard(apart)
+    dull = set_value(apart, place, "cutoff", {hit: 300.0})
+    span = slice(FRAMES[2], FRAMES[3])
+    high, usual = (np.abs(np.diff(each[span], axis=0)).sum() for each in (studio.heard(dull), before))
+    assert high < 0.2 * usual
+    np.testing.assert_array_equal(studio.heard(dull)[: FRAMES[2] - 480], before[: FRAMES[2] - 480])
+    assert [each.cutoff for each in make_kit(dull, place).kits[0].slices].count(300.0) == 1
+    low = set_value(dull, place, "cutoff", {hit: 1.0})
+    assert clip_at(low, place).take.slices.cutoffs[3] == 60.0
+    assert clip_at(set_value(dull, place, "cutoff", {hit: 1e9}), place).take.slices.is_untouched
+    np.testing.assert_array_equal(studio.heard(as_recorded(dull, place, [hit])), before)
 
 
 def test_lows_and_highs_of_a_clip_are_the_clip(studio):

@@ -280,6 +280,33 @@ def test_the_value_under_the_pointer_is_typed_and_nudged_by_keys(apart):
     assert slices(apart).semitones[3] == 8.0
 
 
+def test_the_cutoff_of_hits_is_drawn_by_octaves_slid_typed_and_stepped_by_keys(apart):
+    lane, view, rows = apart.window.timeline.shape, apart.desk.view, apart.window.trays[Stage.REWORK].hits
+    view.show_shape("cutoff")
+    starts, _ = spans(apart)
+    x = float(lane.x_of(starts[3]))
+    apart.drag(lane, (x - 1, lane.height() / 2), (x + 1, lane.height() / 2))
+    assert slices(apart).cutoffs[3] == pytest.approx((60 * 20_000) ** 0.5, rel=0.05)
+    assert set(slices(apart).cutoffs[:3]) == {20_000.0}
+    apart.double_click(lane, (x, lane.height() / 2))
+    apart.bot.keyClicks(QApplication.focusWidget(), "800")
+    apart.press_in(QApplication.focusWidget(), Qt.Key.Key_Return)
+    assert slices(apart).cutoffs[3] == 800.0
+    view.choose_hits(view.place, slices(apart).ids[3:4])
+    press(apart, "cutoff-more")
+    assert slices(apart).cutoffs[3] == pytest.approx(800 * 2 ** (1 / 6), abs=0.01)
+    slider = rows.sliders["cutoff"][0]
+    assert slider.words == "898 Hz"
+    slider.turn(0.5)
+    slider.settled.emit(slider.value)
+    assert slices(apart).cutoffs[3] == 1100.0
+    apart.press_in(slider, Qt.Key.Key_Right)
+    assert slices(apart).cutoffs[3] == 1200.0
+    view.choose_hits(view.place, slices(apart).ids[2:4])
+    press(apart, "shape-usual")
+    assert slices(apart).cutoffs == ()
+
+
 def test_a_reversed_louder_hit_is_drawn_turned_and_taller(apart):
     apart.click(wave(apart), (x_of(apart, 2), 80))
     starts, ends = spans(apart)

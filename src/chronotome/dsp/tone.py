@@ -1,4 +1,4 @@
-"""What a hit sounds like beside its loudness: tilted darker or brighter."""
+"""What a hit sounds like beside its loudness: tilted darker or brighter, without its highs."""
 
 from typing import NamedTuple
 
@@ -12,11 +12,17 @@ HEARS_BACK = 0.05
 """Seconds before a moment that matter to it: what is older is 130 dB down and more."""
 
 
+LEAST_CUTOFF, NO_CUTOFF = 60.0, 20_000.0
+"""Hz: the darkest low-pass, and from where on there is none."""
+
+
 class Tone(NamedTuple):
     """How a sound is coloured. Each field has the name of the property of a slice that says it."""
 
     tilt: float = 0.0
     """dB by which its highest octaves are louder, and its lowest softer: -24 (dark) to 24 (bright)."""
+    cutoff: float = NO_CUTOFF
+    """Hz above which a low-pass takes its partials out, 12 dB an octave."""
 
 
 AS_RECORDED = Tone()
@@ -37,7 +43,7 @@ def toned(samples: Samples, rate: int, tone: Tone) -> Samples:
     """
     if tone == AS_RECORDED or not len(samples):
         return samples
-    return _tilted(samples, rate, tone.tilt)
+    return _cut_off(_tilted(samples, rate, tone.tilt), rate, tone.cutoff)
 
 
 def _tilted(samples: Samples, rate: int, decibels: float) -> Samples:
@@ -50,3 +56,13 @@ def _tilted(samples: Samples, rate: int, decibels: float) -> Samples:
     lows = lfilter([k / (1 + k), k / (1 + k)], [1.0, (k - 1) / (k + 1)], samples.astype(np.float64), axis=0)
     high, low = 10 ** (decibels / 20), 10 ** (-decibels / 20)
     return np.asarray(high * samples + (low - high) * lows, np.float32)
+
+
+def _cut_off(samples: Samples, rate: int, hertz: float) -> Samples:
+    """A Butterworth low-pass of the second order, 3 dB down at `hertz`; none near half the rate."""
+    from scipy.signal import butter, sosfilt  # noqa: PLC0415 - SciPy takes longer than the window to open
+
+    if hertz >= min(NO_CUTOFF, 0.45 * rate):
+        return samples
+    sections = butter(2, max(LEAST_CUTOFF, hertz), fs=rate, output="sos")
+    return np.asarray(sosfilt(sections, samples.astype(np.float64), axis=0), np.float32)

@@ -4,10 +4,10 @@ from typing import Annotated
 
 from msgspec import Meta, Struct
 
-from chronotome.dsp.tone import Tone
+from chronotome.dsp.tone import NO_CUTOFF, Tone
 from chronotome.session.grid import FASTEST
 from chronotome.session.limits import ContentHash, FrameCount, FrameNumber, Id, Name
-from chronotome.session.slices import Loudness, Milliseconds, Pan, Semitones, Tilt
+from chronotome.session.slices import Cutoff, Loudness, Milliseconds, Pan, Semitones, Tilt
 
 KitId = Id
 MOST_KIT = 4096
@@ -37,6 +37,7 @@ class KitSlice(Struct, frozen=True):
     semitones: Semitones = 0.0
     is_reversed: bool = False
     tilt: Tilt = 0.0
+    cutoff: Cutoff = NO_CUTOFF
     fade_in: Milliseconds = 0.0
     fade_out: Milliseconds = 0.0
     is_held: bool = False

@@ -10,7 +10,7 @@ import numpy as np
 from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
-from chronotome.dsp.tone import Tone
+from chronotome.dsp.tone import LEAST_CUTOFF, NO_CUTOFF, Tone
 from chronotome.session.limits import FrameCount, FrameNumber, Id
 from chronotome.session.memo import by_identity
 from chronotome.session.table import Column, Span, Table, Unit, columns_of
@@ -31,6 +31,7 @@ Pan = Annotated[float, Meta(ge=-1.0, le=1.0)]
 Loudness = Annotated[float, Meta(ge=-90.0, le=24.0)]
 Milliseconds = Annotated[float, Meta(ge=0.0, le=60_000.0)]
 Tilt = Annotated[float, Meta(ge=-24.0, le=24.0)]
+Cutoff = Annotated[float, Meta(ge=LEAST_CUTOFF, le=NO_CUTOFF)]
 
 
 class Lengthen(IntEnum):
@@ -105,6 +106,8 @@ class Slices(Table, frozen=True, dict=True):
     reversed: tuple[bool, ...] = ()
     tilts: tuple[Tilt, ...] = ()
     """dB by which the highest octaves are louder, and the lowest softer."""
+    cutoffs: tuple[Cutoff, ...] = ()
+    """Hz above which a low-pass takes highs out; the most: none does."""
     fade_ins: tuple[Milliseconds, ...] = ()
     fade_outs: tuple[Milliseconds, ...] = ()
     offsets: tuple[FrameNumber, ...] = ()
@@ -323,6 +326,18 @@ Slices.shaped = columns_of(
             short=tr("tilt"),
         ),
         Column(
+            "cutoffs",
+            tr("Cutoff"),
+            Unit.HERTZ,
+            NO_CUTOFF,
+            step=500.0,
+            slid=Span(LEAST_CUTOFF, NO_CUTOFF, 1),
+            shown=Span(LEAST_CUTOFF, NO_CUTOFF, 1),
+            marks=(200, 1000, 5000),
+            key="cutoff",
+            short=tr("cutoff"),
+        ),
+        Column(
             "fade_ins",
             tr("Fade in"),
             Unit.MILLISECONDS,
@@ -377,7 +392,7 @@ Slices.shaped = columns_of(
         Column("scattered"),
     ),
 )
-TONE = {"tilt": "tilts"}
+TONE = {"tilt": "tilts", "cutoff": "cutoffs"}
 """Columns of what a tone is made of."""
 VALUES = {each.key: each for each in Slices.shaped.values() if each.shown is not None}
 """Columns that lanes, sliders and keys change, by what these call them."""

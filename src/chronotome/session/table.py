@@ -80,6 +80,10 @@ class Column:
     most: float = 0.0
     kind: type = float
 
+    def stepped(self, value: float, steps: int) -> float:
+        """A value some steps on: of what is heard by octaves, sixths of an octave."""
+        return value * 2 ** (steps / 6) if self.unit is Unit.HERTZ else value + steps * self.step
+
     def held(self, value: float) -> float:
         return min(self.most, max(self.least, value))
 

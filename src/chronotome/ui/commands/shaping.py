@@ -77,22 +77,19 @@ class ShapedHits(ChosenHits):
     def as_recorded(self) -> None:
         self._edit(tr("reset"), tr("Reset shape of {}"), as_recorded)
 
-    def change(self, name: str, by: float) -> None:
-        """One of the values of the chosen hits, each by as much."""
-        clip, slices = self._clip, self.slices
+    def step_value(self, name: str, direction: int) -> None:
+        """One of the values of the chosen hits, each a step on."""
+        clip, slices, column = self._clip, self.slices, VALUES[name]
         if clip is None or slices is None:
             self._meant(tr("shape"))
             return
 
         def edit(session: Session, place: Place, hits: tuple[SliceId, ...]) -> Session:
-            now = values_of(session, clip.take, name)
-            at = slices.at(hits)
-            return set_value(session, place, name, {slices.ids[each]: float(now[each]) + by for each in at})
+            now, at = values_of(session, clip.take, name), slices.at(hits)
+            wanted = {slices.ids[each]: column.stepped(float(now[each]), direction) for each in at}
+            return set_value(session, place, name, wanted)
 
-        self._edit("shape", tr("{0} of {{}}", VALUES[name].label), edit)
-
-    def step_value(self, name: str, direction: int) -> None:
-        self.change(name, direction * VALUES[name].step)
+        self._edit("shape", tr("{0} of {{}}", column.label), edit)
 
     def _shape(self, label: str, change: Callable[[NDArray[np.float64]], NDArray[np.float64]]) -> None:
         """Change the value in the Shape lane of the chosen hits, in the order of their places."""
