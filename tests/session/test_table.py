@@ -1,5 +1,7 @@
 """What a property of hits or steps is told once, all that reads it agrees on."""
 
+from typing import get_type_hints
+
 import msgspec
 import pytest
 
