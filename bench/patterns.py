@@ -26,7 +26,7 @@ from chronotome.engine.player import Player
 from chronotome.files.audio_file import read_audio
 from chronotome.files.headless import Headless
 from chronotome.render.arena import Arena
-from chronotome.render.mix import Lane, Mix, Side
+from chronotome.render.mix import Mix, MixLane, Side
 from chronotome.render.plan import plan_for
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.kits import make_kit
@@ -108,7 +108,7 @@ def keys() -> None:
         click, silence = arena.allocate(64, 2), arena.allocate(rate * 60, 2)
         click.samples[:] = 1.0
         silence.samples[0] = 0.5  # so that the first session frame is found on the tape
-        lane = Lane(Side.BOTH, *(np.array([each]) for each in (0, rate * 60, silence.offset, 2, 0)))
+        lane = MixLane(Side.BOTH, *(np.array([each]) for each in (0, rate * 60, silence.offset, 2, 0)))
         player.publish(Mix(1, rate * 60, (lane,)))
         player.set_kit({0: KeySound(click.offset, 64)})
         while not player.state().is_ready:

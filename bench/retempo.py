@@ -15,7 +15,7 @@ import soundfile
 
 from bench.material import RATE, isolate, performance
 from chronotome.engine.control import Word
-from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
+from chronotome.session.edits.fitting import TempoSync, set_following, set_recording_tempo
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.model import Session, TrackId
 
@@ -23,7 +23,7 @@ CHANGES = (101.0, 96.0, 104.5, 99.0, 110.0, 92.0)
 
 
 def follow(session: Session, track: TrackId) -> Session:
-    return set_following(set_recording_tempo(session, track, 100.0), track, Following.RECORDING)
+    return set_following(set_recording_tempo(session, track, 100.0), track, TempoSync.RECORDING)
 
 
 def main() -> None:

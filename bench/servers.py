@@ -14,7 +14,7 @@ from chronotome.engine.control import InTime
 from chronotome.engine.kit_table import KeySound, NoteKind
 from chronotome.engine.player import Player
 from chronotome.render.arena import Arena
-from chronotome.render.mix import Lane, Mix, Side
+from chronotome.render.mix import Mix, MixLane, Side
 from chronotome.render.take_ring import TakeWord
 from chronotome.session.grid import TempoChange, TempoMap
 from chronotome.session.metre import Metre
@@ -54,7 +54,7 @@ def one_lane(arena, count, serial=1):
 
 def mix_of(region, count, serial):
     columns = [np.array([value], np.int64) for value in (0, count, region.offset, 2, 0)]
-    return Mix(serial, count, (Lane(Side.BOTH, *columns),))
+    return Mix(serial, count, (MixLane(Side.BOTH, *columns),))
 
 
 def keys(kind):

@@ -41,7 +41,7 @@ from chronotome.session.edits.tempo import ramp_tempo, set_tempo, set_tempo_from
 from chronotome.session.edits.tightening import set_tighten  # noqa: E402
 from chronotome.session.edits.tracks import rename  # noqa: E402
 from chronotome.session.metre import Metre  # noqa: E402
-from chronotome.session.model import Crossover, Hush, Session, replace  # noqa: E402
+from chronotome.session.model import Crossover, MuteSpan, Session, replace  # noqa: E402
 from chronotome.session.settings import Match, Moving, TightenSettings  # noqa: E402
 from chronotome.ui.application import application, build, wait_until_ready  # noqa: E402
 from chronotome.ui.commands.session_files import DEMO_SESSION  # noqa: E402
@@ -51,7 +51,7 @@ from chronotome.ui.controls.value_slider import ValueSlider  # noqa: E402
 from chronotome.ui.main_window import MainWindow  # noqa: E402
 from chronotome.ui.panels.rail import WIDTH, StageCard  # noqa: E402
 from chronotome.ui.theme import figure_font, text_font  # noqa: E402
-from chronotome.ui.view_state import Evidence, For, Stage  # noqa: E402
+from chronotome.ui.view_state import For, LaneKind, Stage  # noqa: E402
 
 CONTROLS = (QAbstractButton, QComboBox, QLineEdit, ValueSlider)
 USUAL = 1280, 800
@@ -133,7 +133,7 @@ class States:
 
     def match(self) -> None:
         self.apply(lambda s: set_tighten(s, self.track, match=Match(self.demo.tracks[3].id)))
-        self.desk.view.show_evidence(Evidence.MATCH)
+        self.desk.view.show_evidence(LaneKind.MATCH)
 
     def groove(self) -> None:
         self.run("take-groove")
@@ -183,7 +183,7 @@ class States:
             for clip in track.clips[:2]:
                 place = (track.id, clip.id)
                 take = replace(
-                    clip.take, tighten=TightenSettings(), moving=Moving(), hushes=(Hush(5000, 6000),)
+                    clip.take, tighten=TightenSettings(), moving=Moving(), hushes=(MuteSpan(5000, 6000),)
                 )
                 self.apply(lambda s, place=place, take=take: set_clip(s, [place], take=take, is_muted=True))  # type: ignore[misc]
                 self.apply(lambda s, place=place: set_crossover(s, place, Crossover(300.0)))  # type: ignore[misc]

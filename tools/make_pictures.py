@@ -38,7 +38,7 @@ from chronotome.ui.dialogs.pads import PadsWindow
 from chronotome.ui.dialogs.preferences import PreferencesDialog
 from chronotome.ui.main_window import MainWindow
 from chronotome.ui.stages.tighten import TightenTray
-from chronotome.ui.view_state import Evidence, For, RowsBy, Stage
+from chronotome.ui.view_state import For, LaneKind, RowsBy, Stage
 
 FOLDER = Path(__file__).parents[1] / "docs" / "screenshots"
 AUDIO = Path(demo_file).parent / "harbour-ferry" / "audio"
@@ -79,7 +79,7 @@ def groove(window: MainWindow) -> None:
     tray.grooves.timing.settled.emit(HALF)
     tray.grooves.loudness.settled.emit(100.0)
     wait_until_ready(window)
-    window.desk.view.show_evidence(Evidence.GROOVE)
+    window.desk.view.show_evidence(LaneKind.GROOVE)
     window.desk.view.show_groove(window.desk.session.grooves[-1].id, 3)
 
 
@@ -88,7 +88,7 @@ def match(window: MainWindow) -> None:
     focus(window, "Bell line 2")
     tray_of(window).to.choose(2)
     wait_until_ready(window)
-    window.desk.view.show_evidence(Evidence.MATCH)
+    window.desk.view.show_evidence(LaneKind.MATCH)
 
 
 def shelf(window: MainWindow) -> None:
@@ -99,7 +99,7 @@ def shelf(window: MainWindow) -> None:
 
 def shelf_grooves(window: MainWindow) -> None:
     run(window, "shelf")
-    window.desk.view.show_evidence(Evidence.GROOVE)
+    window.desk.view.show_evidence(LaneKind.GROOVE)
     window.shelf.what.choose(1)
     window.shelf.grooves.list.setCurrentRow(6)
     wait_until_ready(window)

@@ -27,7 +27,7 @@ from sklearn.preprocessing import StandardScaler
 
 from alter import Heard, altered
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.dsp.network import WIDEST
 from chronotome.dsp.onsets.attack import first_frames
 from chronotome.dsp.onsets.candidates import features_of, find_candidates, shapes_of
@@ -47,14 +47,14 @@ MOST_MS = 12.0
 Layers = dict[str, np.ndarray]
 
 
-def material_of(name: str, category: str) -> Material:
+def material_of(name: str, category: str) -> Instrument:
     if category in {"bass", "guitar", "keys"} or "bass" in name or name.startswith("sg_guitar"):
-        return Material.STRUCK
+        return Instrument.STRUCK
     if category == "soft":
-        return Material.SUSTAINED
+        return Instrument.SUSTAINED
     if category == "mix" or name == "sg_mix":
-        return Material.MIXED
-    return Material.DRUMS
+        return Instrument.MIXED
+    return Instrument.DRUMS
 
 
 def heard_of(wav: Path) -> tuple[Heard, dict[str, Any]]:

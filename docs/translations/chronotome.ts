@@ -1306,6 +1306,11 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/timeline.py"/>
+        <source>ClipList of the track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/clips.py"/>
         <source>Clipboard is empty. Copy clips with Ctrl+C.</source>
         <translation type="unfinished"></translation>
@@ -1313,11 +1318,6 @@ The recording then has that length in bars.</source>
     <message>
         <location filename="ui/commands/slices.py"/>
         <source>Clipboard is empty. Copy hits with Ctrl+C.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/timeline.py"/>
-        <source>Clips of the track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2711,13 +2711,13 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>Hits</source>
+        <location filename="ui/timeline/timeline.py"/>
+        <source>HitList and their drift</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/timeline.py"/>
-        <source>Hits and their drift</source>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3408,11 +3408,6 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/stages/tighten.py"/>
         <source>Matching needs a second track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/stages/moving_rows.py"/>
-        <source>Material</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6731,13 +6726,13 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
-        <source>Steps</source>
+        <location filename="ui/timeline/timeline.py"/>
+        <source>StepList of the pattern</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/timeline.py"/>
-        <source>Steps of the pattern</source>
+        <location filename="ui/menus.py"/>
+        <source>Steps</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

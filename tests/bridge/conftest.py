@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 
 from chronotome.bridge.analyses import Analyses
-from chronotome.bridge.document import Document
+from chronotome.bridge.document import OpenSession
 from chronotome.bridge.fits import Fits
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.rendering import Rendering
@@ -30,7 +30,7 @@ def works(qapp, qtbot, tmp_path):
     recordings = Recordings(store, tasks, arena)
     analyses, fits = Analyses(store, tasks, recordings), Fits(store, tasks, recordings)
     journal = Journal(tmp_path / "journals")
-    document = Document(store, tasks, recordings, fits, journal)
+    document = OpenSession(store, tasks, recordings, fits, journal)
     transport = Transport(store, player, arena, store)
     rendering = Rendering(store, recordings.pool, player, arena, store)
     recordings.retired.connect(rendering.retire)

@@ -4,7 +4,7 @@ import pytest
 
 from chronotome.bridge import rendering as module
 from chronotome.engine.control import Word
-from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
+from chronotome.session.edits.fitting import TempoSync, set_following, set_recording_tempo
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_level
@@ -56,7 +56,7 @@ def test_the_playhead_stays_at_its_bar_when_the_tempo_changes_while_it_plays(pla
     track = playing.track
     playing.store.apply(lambda s: set_beat_one(set_tempo(s, 120.0), 2000 / 48000), "Fit")
     playing.store.apply(
-        lambda s: set_following(set_recording_tempo(s, track, 120.0), track, Following.RECORDING), "Follow"
+        lambda s: set_following(set_recording_tempo(s, track, 120.0), track, TempoSync.RECORDING), "Follow"
     )
     playing.settle()
     playing.player.step(20)

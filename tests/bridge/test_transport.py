@@ -5,7 +5,7 @@ import pytest
 
 from chronotome.engine.control import Word
 from chronotome.render.mix import Side
-from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
+from chronotome.session.edits.fitting import TempoSync, set_following, set_recording_tempo
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.timing import set_beat_one, set_click, set_loop, set_looping
 from chronotome.session.model import Click
@@ -77,7 +77,7 @@ def test_stopped_the_playhead_stays_at_its_bar_where_something_follows_the_song(
     assert transport.transport.position == before
     transport.store.undo()
     transport.store.apply(
-        lambda s: set_following(set_recording_tempo(s, track, 120.0), track, Following.RECORDING), "Who"
+        lambda s: set_following(set_recording_tempo(s, track, 120.0), track, TempoSync.RECORDING), "Who"
     )
     transport.store.apply(lambda s: set_tempo(s, 100.0), "Tempo")
 

@@ -7,7 +7,7 @@ import pytest
 
 from chronotome.bridge import analyses as module
 from chronotome.bridge import recordings as reading
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.files.fit_file import kept_fit
 from chronotome.session.edits.fitting import set_recording_tempo
 from chronotome.session.edits.marks import choose_material
@@ -49,13 +49,13 @@ def test_hits_that_were_looked_for_in_another_material_are_not_taken(works, qtbo
     works.document.open([works.drum("a.wav")])
     qtbot.waitUntil(lambda: sought == [None])
     content = works.store.session.recordings[0].content
-    works.store.apply(lambda s: choose_material(s, content, Material.SUSTAINED), "Instrument")
+    works.store.apply(lambda s: choose_material(s, content, Instrument.SUSTAINED), "Instrument")
     qtbot.waitUntil(lambda: works.store.session.recordings[0].is_analysed)
     taken = works.store.session.recordings[0].onsets
     go.set()
     works.settle()
 
-    assert sought == [None, Material.SUSTAINED]
+    assert sought == [None, Instrument.SUSTAINED]
     assert works.store.session.recordings[0].onsets is taken
     assert not works.analyses.is_looking(works.store.session.recordings[0])
 

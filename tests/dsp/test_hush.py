@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.clicks import second_difference
-from chronotome.dsp.hush import HushBy, Hushed, hushed, quiet_place, quiet_until
+from chronotome.dsp.hush import Hushed, MuteMethod, hushed, quiet_place, quiet_until
 
 RATE = 48000
 TIME = np.arange(RATE) / RATE
@@ -17,7 +17,7 @@ def rms(part):
     return float(np.sqrt(np.mean(part**2)))
 
 
-@pytest.mark.parametrize("by", HushBy)
+@pytest.mark.parametrize("by", MuteMethod)
 def test_only_the_span_is_changed_and_it_does_not_click(by):
     span = Hushed(*SPAN, by, 0.25, (1000, 5000))
 
@@ -27,12 +27,12 @@ def test_only_the_span_is_changed_and_it_does_not_click(by):
     np.testing.assert_array_equal(made[SPAN[1] :], TONE[SPAN[1] :])
     middle = rms(made[22500:23500])
     assert middle < 0.6 * rms(TONE)
-    roughest = second_difference(TONE).max() + (by is HushBy.ROOM) * second_difference(ROOM).max()
+    roughest = second_difference(TONE).max() + (by is MuteMethod.ROOM) * second_difference(ROOM).max()
     assert second_difference(made).max() < roughest + 3e-4
 
 
 def test_a_part_is_the_same_wherever_it_begins():
-    span = Hushed(*SPAN, HushBy.ROOM, room=(1000, 5000))
+    span = Hushed(*SPAN, MuteMethod.ROOM, room=(1000, 5000))
     whole = hushed(TONE, 0, [span], ROOM, RATE)
 
     for first, last in ((0, 21000), (21000, 24000), (25000, 30000), (19000, 40000)):
@@ -43,9 +43,9 @@ def test_silence_is_silent_less_is_less_and_the_room_sounds_as_the_room():
     def middle(by, gain=0.0):
         return rms(hushed(TONE, 0, [Hushed(*SPAN, by, gain, (1000, 9000))], ROOM, RATE)[21000:25000])
 
-    assert middle(HushBy.SILENCE) == 0.0
-    assert middle(HushBy.LOWER, 0.25) == pytest.approx(0.25 * rms(TONE[21000:25000]), rel=1e-3)
-    assert middle(HushBy.ROOM) == pytest.approx(rms(ROOM), rel=0.2)
+    assert middle(MuteMethod.SILENCE) == 0.0
+    assert middle(MuteMethod.LOWER, 0.25) == pytest.approx(0.25 * rms(TONE[21000:25000]), rel=1e-3)
+    assert middle(MuteMethod.ROOM) == pytest.approx(rms(ROOM), rel=0.2)
 
 
 def test_the_quietest_place_is_found_and_digital_silence_is_none():

@@ -3,11 +3,11 @@ import pytest
 
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.beats.loops import (
-    Evidence,
-    Heard,
+    DetectedTempi,
     Loop,
+    LoopSpan,
     Proposal,
-    Span,
+    TempoHints,
     proposals,
     round_of,
     rounds_in,
@@ -15,7 +15,7 @@ from chronotome.dsp.beats.loops import (
     spans_of,
 )
 from chronotome.dsp.beats.pulse import find_pulse
-from chronotome.dsp.beats.ranking import Told, ranked, told_by_name_too
+from chronotome.dsp.beats.ranking import NamedTempi, ranked, told_by_name_too
 from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.dsp.onsets.listener import Listener
 from sounds import RATE, noise_hits
@@ -26,11 +26,11 @@ UNEVEN = np.array([0.0, 0.62, 0.93, 1.85, 2.16])
 
 
 def evidence(moments, heard=((65.0, 0.9),)):
-    return Evidence(moments, np.ones(len(moments)), float(moments[0]), heard)
+    return TempoHints(moments, np.ones(len(moments)), float(moments[0]), heard)
 
 
 def test_the_length_of_one_bar_proposes_its_tempo_whatever_was_heard():
-    span = Span(0.0, ONE_BAR, "length")
+    span = LoopSpan(0.0, ONE_BAR, "length")
 
     found = proposals([span], evidence(UNEVEN))
 
@@ -39,7 +39,7 @@ def test_the_length_of_one_bar_proposes_its_tempo_whatever_was_heard():
 
 
 def test_a_loop_whose_first_attack_is_late_is_less_likely_one():
-    span = Span(0.0, ONE_BAR, "length")
+    span = LoopSpan(0.0, ONE_BAR, "length")
 
     at_start = proposals([span], evidence(UNEVEN))[0]
     late = proposals([span], evidence(UNEVEN[1:]))[0]
@@ -91,8 +91,8 @@ def test_a_name_makes_a_whole_number_of_beats_far_likelier_and_no_other():
         Proposal(Loop(126.0, 5), 0.0, -1.0, "length"),
     ]
 
-    told = told_by_name_too(proposed, Told(name=126.0))
-    misled = told_by_name_too(proposed, Told(name=111.0))
+    told = told_by_name_too(proposed, NamedTempi(name=126.0))
+    misled = told_by_name_too(proposed, NamedTempi(name=111.0))
 
     assert told[0].loop.beats == 5
     assert [each.score for each in misled] == [0.0, -1.0]
@@ -100,11 +100,11 @@ def test_a_name_makes_a_whole_number_of_beats_far_likelier_and_no_other():
 
 def test_one_tempo_is_printed_once_and_disagreement_lowers_the_confidence():
     proposed = [Proposal(Loop(140.0, 8), 0.0, 1.0, "length")]
-    agreeing = Heard(((140.05, 0.9), (70.0, 0.1)), 2.0, is_on_grid=True)
-    other = Heard(((117.3, 0.9), (139.96, 0.1)), 2.0, is_on_grid=True)
+    agreeing = DetectedTempi(((140.05, 0.9), (70.0, 0.1)), 2.0, is_on_grid=True)
+    other = DetectedTempi(((117.3, 0.9), (139.96, 0.1)), 2.0, is_on_grid=True)
 
-    one = ranked(140.0, agreeing, proposed, Told())
-    two = ranked(117.3, other, proposed, Told())
+    one = ranked(140.0, agreeing, proposed, NamedTempi())
+    two = ranked(117.3, other, proposed, NamedTempi())
 
     assert [each.beats_per_minute for each in one if abs(each.beats_per_minute - 140) < 2] == [140.0]
     assert set(one[0].sources) == {"measured", "length"}

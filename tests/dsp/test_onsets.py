@@ -2,7 +2,7 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.audio import audio_of
-from chronotome.dsp.bands import Band, Material
+from chronotome.dsp.bands import Band, Instrument
 from chronotome.dsp.onsets import detection, novelty
 from chronotome.dsp.onsets.attack import nearest_attack, nearest_crossing
 from chronotome.dsp.onsets.detection import detect_onsets
@@ -195,8 +195,8 @@ def test_louder_hits_are_stronger_and_faint_ones_still_count():
 def test_the_material_is_heard_and_can_be_said():
     audio = click_train(SPACED, 240000).audio
 
-    assert detect_onsets(audio).material is Material.DRUMS
-    assert detect_onsets(audio, material=Material.SUSTAINED).material is Material.SUSTAINED
+    assert detect_onsets(audio).material is Instrument.DRUMS
+    assert detect_onsets(audio, material=Instrument.SUSTAINED).material is Instrument.SUSTAINED
 
 
 def test_a_slow_attack_is_less_sure_than_a_click():

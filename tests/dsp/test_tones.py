@@ -5,10 +5,10 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.dsp.clicks import clicks_at
 from chronotome.dsp.hits import bands_of, has_attack, hit_traits
-from chronotome.dsp.stretch.engines import EngineName, Keeps, MoveBy, engine_of
+from chronotome.dsp.stretch.engines import EngineName, MoveBy, StretchMaterial, engine_of
 from chronotome.dsp.stretch.evenness import Evenness
 from chronotome.dsp.stretch.segment import Shape, render_segment
 
@@ -157,7 +157,7 @@ def test_hits_are_as_loud_and_as_bright_as_they_sound():
 
 def test_what_renders_is_what_was_chosen_or_what_was_heard():
     def of(way, keeps, material):
-        return engine_of(MoveBy(way), Keeps(keeps), Material(material))
+        return engine_of(MoveBy(way), StretchMaterial(keeps), Instrument(material))
 
     assert of("stretching", "as heard", "drums") is EngineName.DRUMS
     assert {of("stretching", "as heard", each) for each in ("struck", "sustained", "mixed")} == {

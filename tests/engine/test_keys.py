@@ -10,7 +10,7 @@ from chronotome.engine.kit_table import NOTES, PLAYED, WANTED, KeySound, Note, N
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import SimulatedOutput
 from chronotome.render.arena import Arena
-from chronotome.render.mix import Lane, Mix, Side
+from chronotome.render.mix import Mix, MixLane, Side
 
 RATE = 48000
 LONG = 9600
@@ -29,7 +29,7 @@ class Keys:
         self.region = self.arena.allocate(LONG, 2)
         self.region.samples[:] = random.uniform(-0.5, 0.5, (LONG, 2))
         silent = self.arena.allocate(RATE * 30, 2)
-        lane = Lane(Side.BOTH, *(np.array([each]) for each in (0, RATE * 30, silent.offset, 2, 0)))
+        lane = MixLane(Side.BOTH, *(np.array([each]) for each in (0, RATE * 30, silent.offset, 2, 0)))
         self.control.publish(Mix(1, RATE * 30, (lane,)))
 
     def process(self, out, _when):

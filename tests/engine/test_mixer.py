@@ -6,9 +6,9 @@ from hypothesis import strategies as st
 from chronotome.engine.control import SLOTS, Command, Control, Word
 from chronotome.engine.mixer import CHANGE_FADE, START_FADE, Mixer, Target
 from chronotome.engine.output import SimulatedOutput
-from chronotome.engine.voices import END_FADE, VOICES, Span, Voices
+from chronotome.engine.voices import END_FADE, VOICES, Voices, VoiceSource
 from chronotome.render.arena import Arena
-from chronotome.render.mix import CLICK, FIRST_TRACK, Heard, Lane, Mix, Part, Side
+from chronotome.render.mix import CLICK, FIRST_TRACK, GainSegment, Heard, Mix, MixLane, Side
 from chronotome.render.renderer import OfflineMix
 
 TOTAL = 40000
@@ -36,9 +36,9 @@ class Deck:
             region.samples[:] = random.uniform(-0.5, 0.5, (TOTAL, channels))
             offsets = region.offset + starts * channels
             owners = np.array([0, 1, 0])
-            lanes.append(Lane(side, starts, lengths, offsets, np.full(3, channels), owners))
-        faded = Part(0.5, 0.3, (9000, 11000), (19000, 21000))
-        parts = np.concatenate([Part(0.5, 0.5).row(), faded.row()])
+            lanes.append(MixLane(side, starts, lengths, offsets, np.full(3, channels), owners))
+        faded = GainSegment(0.5, 0.3, (9000, 11000), (19000, 21000))
+        parts = np.concatenate([GainSegment(0.5, 0.5).row(), faded.row()])
         return Mix(serial, TOTAL, tuple(lanes), parts, played_gain=0.8)
 
     def offline(self, mix: Mix, start: int, frames: int, side: Side = Side.EDITED) -> np.ndarray:
@@ -251,12 +251,12 @@ def test_64_voices_sound_at_once_and_one_more_takes_the_place_of_the_one_nearest
     floats = np.ones(10_000, np.float32)
     voices = Voices(floats)
     for owner in range(VOICES):
-        voices.start(Span(0, 5000 + owner, 1, 1 / VOICES), owner)
+        voices.start(VoiceSource(0, 5000 + owner, 1, 1 / VOICES), owner)
     out = np.zeros((256, 2), np.float32)
 
     voices.add_into(out)
     assert out == pytest.approx(1.0, abs=1e-5)
-    voices.start(Span(0, 9000, 1, 1.0), VOICES)
+    voices.start(VoiceSource(0, 9000, 1, 1.0), VOICES)
     out[:] = 0
     voices.add_into(out)
 
@@ -266,11 +266,11 @@ def test_64_voices_sound_at_once_and_one_more_takes_the_place_of_the_one_nearest
 
 def test_what_is_heard_anew_gives_way_without_a_click_and_others_sound_on():
     voices, out = Voices(np.ones(10_000, np.float32)), np.zeros((400, 2), np.float32)
-    voices.start(Span(0, 8000, 1, 0.5), 0)
-    voices.start(Span(0, 8000, 1, 0.25), 7)
+    voices.start(VoiceSource(0, 8000, 1, 0.5), 0)
+    voices.start(VoiceSource(0, 8000, 1, 0.25), 7)
     voices.add_into(out[:100])
 
-    voices.start(Span(0, 8000, 1, 0.125), 0)
+    voices.start(VoiceSource(0, 8000, 1, 0.125), 0)
     voices.add_into(out[100:])
 
     assert out[:100] == pytest.approx(0.75)
@@ -287,7 +287,7 @@ def test_a_bus_of_its_own_is_missing_from_the_main_outputs_and_nowhere_else():
     def mix(serial, length):
         columns = [np.array([value], np.int64) for value in (0, length, region.offset, 1, 0)]
         later = [np.array([value], np.int64) for value in (0, length, region.offset + 100, 1, 0)]
-        lanes = (Lane(Side.BOTH, *columns, bus=FIRST_TRACK), Lane(Side.BOTH, *later, bus=CLICK))
+        lanes = (MixLane(Side.BOTH, *columns, bus=FIRST_TRACK), MixLane(Side.BOTH, *later, bus=CLICK))
         return Mix(serial, 30000, lanes)
 
     for is_apart in (False, True):

@@ -14,7 +14,7 @@ from chronotome.engine.output import SimulatedOutput
 from chronotome.engine.player import Player
 from chronotome.errors import Cancelled
 from chronotome.render.arena import Arena
-from chronotome.render.mix import Lane, Mix, Side
+from chronotome.render.mix import Mix, MixLane, Side
 from chronotome.render.renderer import OfflineMix
 
 TOTAL = 96000
@@ -42,7 +42,7 @@ def noise_mix(arena):
     region.samples[:] = np.random.default_rng(7).uniform(-0.5, 0.5, (TOTAL, 2))
     one = np.array([0])
     lanes = [
-        Lane(side, one, np.array([TOTAL]), np.array([region.offset]), np.array([2]), one)
+        MixLane(side, one, np.array([TOTAL]), np.array([region.offset]), np.array([2]), one)
         for side in list(Side)[:2]
     ]
     return Mix(1, TOTAL, tuple(lanes))

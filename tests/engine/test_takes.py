@@ -12,7 +12,7 @@ import soundfile
 
 from chronotome.engine.monitor import Monitor
 from chronotome.files.take_writer import HEADER, TakeWriter
-from chronotome.files.takes import About, describe, discard, hold, left_behind, new_take
+from chronotome.files.takes import TakeInfo, describe, discard, hold, left_behind, new_take
 from chronotome.render.take_ring import RING_FRAMES, TAKE_BYTES, TakeRing, TakeWord
 
 RATE = 48000
@@ -110,8 +110,8 @@ def test_a_take_that_somebody_has_is_not_offered_and_one_that_nobody_has_is():
     second, handle = new_take()
     os.close(handle)
     assert first != second
-    describe(first, About("Take 1", RATE, 700))
-    describe(second, About("Take 2", RATE, -5))
+    describe(first, TakeInfo("Take 1", RATE, 700))
+    describe(second, TakeInfo("Take 2", RATE, -5))
     held = hold(second)
     assert hold(second) is None
 

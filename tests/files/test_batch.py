@@ -14,8 +14,8 @@ import soundfile
 from chronotome.__main__ import main
 from chronotome.errors import Cancelled, UnusableFile
 from chronotome.files.batch import (
+    BatchPreset,
     Doing,
-    Recipe,
     read_recipe,
     report,
     run_batch,
@@ -29,7 +29,7 @@ from chronotome.session.groove import Groove, GrooveStep
 from chronotome.session.settings import TightenSettings
 from sounds import steady_hits, write
 
-RECIPE = Recipe(Doing.TIGHTEN, bpm=100.0, tighten=TightenSettings(grid=Grid(8), strength=1.0))
+RECIPE = BatchPreset(Doing.TIGHTEN, bpm=100.0, tighten=TightenSettings(grid=Grid(8), strength=1.0))
 
 
 @pytest.fixture
@@ -45,7 +45,7 @@ def takes(tmp_path):
 
 def test_a_recipe_comes_back_and_a_damaged_one_is_told(tmp_path):
     groove = Groove(7, "lilt", Grid(8), steps=(GrooveStep(0.0, 5.0), GrooveStep(0.5, -3.0)))
-    recipe = Recipe(Doing.SPLIT, groove=groove, cut_at=At.LINES, names="{name}_{number}")
+    recipe = BatchPreset(Doing.SPLIT, groove=groove, cut_at=At.LINES, names="{name}_{number}")
     write_recipe(tmp_path / "a.recipe.json", recipe)
     assert read_recipe(tmp_path / "a.recipe.json") == recipe
 
@@ -87,7 +87,9 @@ def test_no_recording_is_written_over_even_into_its_own_folder(takes):
 def test_each_has_its_own_tempo_where_none_is_said(tmp_path):
     for tempo in (90.0, 120.0):
         write(tmp_path / f"{tempo:.0f}.wav", steady_hits(tempo, 24, spread=0.004).audio.samples)
-    recipe = Recipe(Doing.TIGHTEN, tighten=TightenSettings(grid=Grid(8), strength=1.0), encoding="flac24")
+    recipe = BatchPreset(
+        Doing.TIGHTEN, tighten=TightenSettings(grid=Grid(8), strength=1.0), encoding="flac24"
+    )
     (tmp_path / "o").mkdir()
     told = [run_one(recipe, tmp_path / f"{tempo}.wav", tmp_path / "o") for tempo in (90, 120)]
     bpm = [float(re.search(r"at ([\d.]+) bpm", each.words)[1]) for each in told]
@@ -98,10 +100,10 @@ def test_each_has_its_own_tempo_where_none_is_said(tmp_path):
 def test_split_and_straighten_are_batches_too(takes, tmp_path):
     (tmp_path / "s").mkdir()
     (tmp_path / "g").mkdir()
-    split = run_one(Recipe(Doing.SPLIT, cut_at=At.PARTS, parts=4), takes / "take 0.wav", tmp_path / "s")
+    split = run_one(BatchPreset(Doing.SPLIT, cut_at=At.PARTS, parts=4), takes / "take 0.wav", tmp_path / "s")
     names = sorted(each.name for each in split.out.iterdir())
     assert names == ["slices.json", *(f"take 0-0{number}.wav" for number in range(1, 5))]
-    steady = run_one(Recipe(Doing.STRAIGHTEN, bpm=104.0), takes / "take 0.wav", tmp_path / "g")
+    steady = run_one(BatchPreset(Doing.STRAIGHTEN, bpm=104.0), takes / "take 0.wav", tmp_path / "g")
     assert steady.words == "104.00 bpm"
     loud = [
         np.flatnonzero(np.abs(soundfile.read(path)[0]) > 0.2) for path in (steady.out, takes / "take 0.wav")
@@ -177,6 +179,6 @@ def test_on_the_command_line_a_file_that_fails_is_an_exit_code(takes, tmp_path, 
 def test_as_each_file_is_keeps_kind_depth_and_rate(tmp_path, suffix, subtype, rate, do):
     sound = steady_hits(120.0, 12, rate=rate).audio.samples
     soundfile.write(tmp_path / f"take{suffix}", sound, rate, subtype=subtype)
-    (done,) = run_batch(Recipe(do, bpm=120.0), [tmp_path / f"take{suffix}"], tmp_path / "out")
+    (done,) = run_batch(BatchPreset(do, bpm=120.0), [tmp_path / f"take{suffix}"], tmp_path / "out")
     facts = soundfile.info(done.out)
     assert (done.out.suffix, facts.subtype, facts.samplerate) == (suffix, subtype, rate)

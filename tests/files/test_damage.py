@@ -7,7 +7,7 @@ import pytest
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.errors import ChronotomeError
 from chronotome.files.analysis import Analysis, _kept_at, keep_analysis, kept_analysis
 from chronotome.files.journal import Journal, recover
@@ -114,7 +114,7 @@ def test_only_whole_lines_are_lines(data):
 
 
 @FRESH
-@given(damages(), st.sampled_from([None, *Material]))
+@given(damages(), st.sampled_from([None, *Instrument]))
 def test_a_damaged_analysis_is_one_that_could_be_or_none(damage, material):
     onsets = onsets_from(np.array([100, 200]), np.array([50.0, 60.0]), np.zeros(2, np.int64))
     content = "c" * 32

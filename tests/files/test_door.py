@@ -22,7 +22,7 @@ from chronotome.errors import CannotWrite, ChronotomeError, UnusableFile
 from chronotome.files import fit_file, session_lock, writing
 from chronotome.files.audio_file import facts_of, read_audio
 from chronotome.files.audio_out import ENCODINGS, write_blocks
-from chronotome.files.door import Untrusted, bytes_of
+from chronotome.files.door import InvalidInput, bytes_of
 from chronotome.files.fit_file import kept_fit, sidecar_of
 from chronotome.files.journal import Journal, left_behind, recover, set_aside
 from chronotome.files.names import path_from, path_words, plain_name, shown
@@ -168,9 +168,9 @@ def test_pipes_devices_and_what_is_too_large_are_refused_at_once(tmp_path):
     for name in ("pipe.wav", "zero.wav"):
         with pytest.raises(UnusableFile, match="is not a file"):
             facts_of(tmp_path / name)
-        with pytest.raises(Untrusted, match="is not a file"):
+        with pytest.raises(InvalidInput, match="is not a file"):
             bytes_of(tmp_path / name)
-    with pytest.raises(Untrusted, match="larger than 0 MB"):
+    with pytest.raises(InvalidInput, match="larger than 0 MB"):
         bytes_of(write_precious(tmp_path / "large"), 7)
     large = (tmp_path / "large").read_bytes()
     assert bytes_of(tmp_path / "large", len(large)) == large

@@ -1,6 +1,6 @@
 from pathlib import Path
 
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.files.analysis import Analysis, keep_analysis, kept_analysis
 from chronotome.files.places import (
     MOST_RECENT,
@@ -37,11 +37,11 @@ def test_an_analysis_is_kept_under_its_content():
     onsets = Onsets((1,), (5,), (90.0,), (0,), (0,), 2)
     measured = Measured(92.0, 0.5, 0.9, True)
 
-    analysis = Analysis(onsets, measured, Material.STRUCK)
+    analysis = Analysis(onsets, measured, Instrument.STRUCK)
 
     keep_analysis("c" * 32, analysis)
-    keep_analysis("c" * 32, Analysis(onsets, None, Material.DRUMS), Material.DRUMS)
+    keep_analysis("c" * 32, Analysis(onsets, None, Instrument.DRUMS), Instrument.DRUMS)
 
     assert kept_analysis("c" * 32) == analysis
-    assert kept_analysis("c" * 32, Material.DRUMS).material is Material.DRUMS
+    assert kept_analysis("c" * 32, Instrument.DRUMS).material is Instrument.DRUMS
     assert kept_analysis("d" * 32) is None

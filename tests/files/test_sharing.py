@@ -13,9 +13,9 @@ from chronotome.errors import Cancelled, UnusableFile
 from chronotome.files import secrets as own_secrets
 from chronotome.files import sharing
 from chronotome.files.share_place import SharePlace
-from chronotome.files.sharing import About, CannotShare, Upload, origin_of, place_of, share
+from chronotome.files.sharing import CannotShare, Upload, UploadInfo, origin_of, place_of, share
 
-ABOUT = About("Harbour ferry", "Bucket kit & shaker", ("ferry", "92 bpm"), is_public=True)
+ABOUT = UploadInfo("Harbour ferry", "Bucket kit & shaker", ("ferry", "92 bpm"), is_public=True)
 
 
 @pytest.fixture
@@ -128,7 +128,7 @@ def test_asked_twice_it_is_there_once(place, sound):
 
 
 def test_private_sounds_are_heard_with_the_key_only(place, sound):
-    address = share(Upload(sound, About("A secret"), place.address, place.token))
+    address = share(Upload(sound, UploadInfo("A secret"), place.address, place.token))
     assert heard(address) == 401
     assert heard(address, place.token) == sound.read_bytes()
 

@@ -23,7 +23,7 @@ from chronotome.files.marks import read_marks
 from chronotome.files.midi_out import write_tempo_midi
 from chronotome.render.mix import Side
 from chronotome.session.anchors import extent_of
-from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
+from chronotome.session.edits.fitting import TempoSync, set_following, set_recording_tempo
 from chronotome.session.edits.metre import set_metre_from
 from chronotome.session.edits.tempo import ramp_tempo, set_tempo
 from chronotome.session.metre import Metre
@@ -590,7 +590,7 @@ def test_an_export_ends_with_what_is_heard_not_with_what_was_played(tmp_path, qa
 
     session = simple_session([0, 24000, 48000, 72000], 96000)
     session = set_recording_tempo(session, session.tracks[0].id, 120.0)
-    fast = set_tempo(set_following(session, session.tracks[0].id, Following.RECORDING), 240.0)
+    fast = set_tempo(set_following(session, session.tracks[0].id, TempoSync.RECORDING), 240.0)
     assert heard_end(fast, Side.EDITED) == 48000
     assert heard_end(fast, Side.AS_PLAYED) == 96000
     muted = replace(fast, tracks=(replace(fast.tracks[0], is_muted=True),))

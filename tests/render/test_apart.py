@@ -8,7 +8,7 @@ from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
 from chronotome.session.edits.apart import At, Cuts, take_apart
 from chronotome.session.edits.clips import reverse, split
-from chronotome.session.edits.fitting import Following, set_following
+from chronotome.session.edits.fitting import TempoSync, set_following
 from chronotome.session.edits.hits import clip_at, copy, delete, lengthen, move, place_at
 from chronotome.session.edits.kits import make_kit
 from chronotome.session.edits.rhythm import set_crossover
@@ -81,7 +81,7 @@ def test_cut_into_clips_reversed_or_following_another_tempo_it_sounds_as_before_
     for each in (
         split(session, track, [3 * STEP]),
         reverse(session, [place_in(session)]),
-        set_tempo(set_following(session, track, Following.SONG), 101.0),
+        set_tempo(set_following(session, track, TempoSync.SONG), 101.0),
     ):
         parts = take_apart(each, place_in(each), Cuts())
         np.testing.assert_array_equal(studio.heard(parts), studio.heard(each))

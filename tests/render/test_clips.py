@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.clicks import clicks_at
-from chronotome.dsp.stretch.engines import EngineName, Fill, Keeps, MoveBy
+from chronotome.dsp.stretch.engines import EngineName, Fill, MoveBy, StretchMaterial
 from chronotome.render.mix import Side
 from chronotome.render.plan import SOFT_SECONDS, plan_for
 from chronotome.session.anchors import window_of
@@ -492,7 +492,7 @@ def test_a_held_tone_stays_one_tone_over_its_seams_wherever_markers_bend_it(stud
     studio.put(
         session.recordings[0].content, (0.5 * np.sin(2 * np.pi * 220 * time)).astype(np.float32)[:, None]
     )
-    session = set_moving(session, track, keeps=Keeps.CHORDS, semitones=semitones)
+    session = set_moving(session, track, keeps=StretchMaterial.CHORDS, semitones=semitones)
     session, marker = tie_here(session, track, clip, 2 * RATE + RATE // 2)
     onsets = session.recordings[0].onsets.measured(traits_of(np.zeros(2), attacks=[True, False]))
     session = replace(session, recordings=(replace(session.recordings[0], onsets=onsets),))
@@ -513,7 +513,7 @@ def test_a_held_tone_stays_one_tone_over_its_seams_wherever_markers_bend_it(stud
 def test_a_moved_attack_leaves_the_long_tone_behind_it_but_for_two_rows(studio):
     session = simple_session([900, 9 * RATE], 10 * RATE)
     track, clip = session.tracks[0].id, session.tracks[0].clips[0].id
-    session = set_moving(session, track, keeps=Keeps.CHORDS)
+    session = set_moving(session, track, keeps=StretchMaterial.CHORDS)
     time = np.arange(10 * RATE) / RATE
     studio.put(
         session.recordings[0].content, (0.5 * np.sin(2 * np.pi * 220 * time)).astype(np.float32)[:, None]

@@ -32,7 +32,7 @@ from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.grid import Grid
-from chronotome.session.model import Crossover, Hush, replace
+from chronotome.session.model import Crossover, MuteSpan, replace
 from chronotome.session.settled import settled
 from strategies import RATE, simple_session
 from studio import Studio
@@ -327,7 +327,7 @@ def test_a_clip_that_plays_a_pattern_is_not_reversed_taken_apart_hushed_or_share
     for changed in (
         reverse(session, [place]),
         take_apart(session, place, Cuts()),
-        hush(session, place[0], take, [Hush(100, 2000)]),
+        hush(session, place[0], take, [MuteSpan(100, 2000)]),
         set_crossover(session, place, Crossover(300.0)),
     ):
         assert changed.track(place[0]) == session.track(place[0])

@@ -3,7 +3,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.dsp.clicks import second_difference
 from chronotome.dsp.overview import Overview
 from chronotome.dsp.stretch.engines import Fill, MoveBy
@@ -21,7 +21,7 @@ from chronotome.render.rough import roughest
 from chronotome.session.anchors import anchors_of
 from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
-from chronotome.session.edits.fitting import Following, set_following
+from chronotome.session.edits.fitting import TempoSync, set_following
 from chronotome.session.edits.mending import hush, mended, unhush
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tempo import set_tempo
@@ -29,7 +29,7 @@ from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.timing import set_click
 from chronotome.session.edits.tracks import lock, set_level, set_moving, set_muted, set_solo, unlock
 from chronotome.session.fit import Measured
-from chronotome.session.model import Click, Hush, Recording, Session, replace
+from chronotome.session.model import Click, MuteSpan, Recording, Session, replace
 from chronotome.session.tighten import targets_of
 from sounds import noise_hits
 from strategies import RATE, edits, sessions, simple_session, traits_of
@@ -245,7 +245,7 @@ def test_a_mix_grows_from_the_playhead_on(studio):
     content = session.recordings[0].content
     measured = Measured(120.0, frames[0] / RATE, 1.0, True, beats=tuple(frame / RATE for frame in frames))
     session = set_analysis(session, content, session.recordings[0].onsets, measured)
-    session = set_tempo(set_following(session, session.tracks[0].id, Following.RECORDING), 100.0)
+    session = set_tempo(set_following(session, session.tracks[0].id, TempoSync.RECORDING), 100.0)
     studio.load(session.recordings[0])
     mixes = []
 
@@ -328,7 +328,7 @@ def test_a_noise_is_gone_as_edited_and_only_what_is_around_it_is_rendered(studio
     start, end = FRAMES[2] + 1000, FRAMES[2] + 5500
     before = studio.heard(session)
 
-    quiet = hush(session, track.id, track.takes[0], [Hush(start, end)])
+    quiet = hush(session, track.id, track.takes[0], [MuteSpan(start, end)])
 
     rendered = studio.renderer.cache.rendered_count
     after = studio.heard(quiet)
@@ -409,7 +409,7 @@ def test_how_rough_a_recording_is_is_found_in_parts_and_gone_on_with(studio, mon
     assert roughest(source, lambda: True) == pytest.approx(float(second_difference(sound).max()))
 
 
-@pytest.mark.parametrize("material", [Material.DRUMS, Material.MIXED])
+@pytest.mark.parametrize("material", [Instrument.DRUMS, Instrument.MIXED])
 @pytest.mark.parametrize("semitones", [3.0, 12.0, -5.0])
 @pytest.mark.parametrize("late", [-500, 0, 500])
 def test_at_another_pitch_nothing_is_heard_before_an_attack_wherever_its_mark_is(material, semitones, late):

@@ -15,7 +15,7 @@ from chronotome.engine.control import InTime, Word
 from chronotome.engine.kit_table import KeySound, NoteKind
 from chronotome.engine.player import Player
 from chronotome.render.arena import Arena
-from chronotome.render.mix import CLICK, FIRST_TRACK, Lane, Mix, Side
+from chronotome.render.mix import CLICK, FIRST_TRACK, Mix, MixLane, Side
 from chronotome.render.take_ring import TakeWord
 from chronotome.session.grid import TempoChange, TempoMap
 from chronotome.session.metre import Metre
@@ -65,7 +65,7 @@ class Running:
         region = self.arena.allocate(*samples.shape)
         region.samples[:] = samples
         one = [np.array([value], np.int64) for value in (0, len(samples), region.offset, 2, 0)]
-        self.player.publish(Mix(1, len(samples), (Lane(Side.BOTH, *one),)))
+        self.player.publish(Mix(1, len(samples), (MixLane(Side.BOTH, *one),)))
         return region
 
     def until_state(self, condition):
@@ -165,7 +165,7 @@ def test_click_and_tracks_have_outputs_of_their_own_where_they_are_wanted(on_jac
     region = running.arena.allocate(RATE, 2)
     region.samples[:] = 0.25
     one = [np.array([value], np.int64) for value in (0, RATE, region.offset, 2, 0)]
-    lanes = tuple(Lane(Side.BOTH, *one, bus=bus) for bus in (CLICK, FIRST_TRACK, FIRST_TRACK + 1))
+    lanes = tuple(MixLane(Side.BOTH, *one, bus=bus) for bus in (CLICK, FIRST_TRACK, FIRST_TRACK + 1))
     running.player.publish(Mix(running.player.control.get(Word.ADOPTED_SERIAL) + 1, RATE, lanes))
     heard = {}
     for wanted, names in (

@@ -11,7 +11,7 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import lock, set_muted
 from chronotome.session.grid import Grid
-from chronotome.session.model import Hush, Recording, Session, replace
+from chronotome.session.model import MuteSpan, Recording, Session, replace
 from chronotome.session.noises import clear_spans
 from chronotome.session.onsets import onsets_from
 from chronotome.session.tighten import targets_of
@@ -174,7 +174,7 @@ def test_silence_keeps_clear_of_the_attacks_about_it_and_of_silence():
     assert spans[1, 0] == spans[1, 1]
     assert spans[2].tolist() == [BEATS[7] + ms(65), ends[2]]
     silent = clear_spans(
-        np.array([[frames[2], ends[2]]]), hits, RATE, (Hush(BEATS[7] + ms(80), BEATS[7] + ms(85)),)
+        np.array([[frames[2], ends[2]]]), hits, RATE, (MuteSpan(BEATS[7] + ms(80), BEATS[7] + ms(85)),)
     )
     assert silent[0, 0] == silent[0, 1]
 

@@ -15,7 +15,7 @@ from chronotome.session.edits.tracks import (
     unlock,
 )
 from chronotome.session.metre import Metre
-from chronotome.session.model import Click, Recording, Session, Span, replace
+from chronotome.session.model import BeatSpan, Click, Recording, Session, replace
 from chronotome.session.tighten import targets_of
 from chronotome.session.validity import check
 from strategies import RATE, simple_session
@@ -104,7 +104,7 @@ def test_loop_click_metre_and_beat_one():
 
     looped = set_loop(session, 8.0, 4.0)
 
-    assert looped.loop == Span(4.0, 8.0)
+    assert looped.loop == BeatSpan(4.0, 8.0)
     assert looped.is_looping
     assert set_loop(looped, 5.0, 5.0) is looped
     assert not set_looping(looped, False).is_looping

@@ -4,8 +4,8 @@ from hypothesis import example, given
 from hypothesis import strategies as st
 
 from chronotome.session.edits.fitting import (
-    Following,
-    Mend,
+    BeatCorrection,
+    TempoSync,
     bar_is_here,
     following_of,
     mend,
@@ -26,7 +26,7 @@ from chronotome.session.edits.fitting import (
 from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.timing import set_beat_one
-from chronotome.session.fit import Evidence, Fit, Measured, Pin, Reads, beat_map
+from chronotome.session.fit import BeatMapInput, BeatSource, Fit, Measured, Pin, beat_map
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of, fitted_of
 from chronotome.session.metre import Metre, metre_map
@@ -150,7 +150,7 @@ def test_a_bar_that_jumps_is_found_and_mended_by_one_key():
 
     found = fit_checks_of(session, session.tracks[0])
     lost = fit_checks_of(dropped, dropped.tracks[0])
-    mended = mend(dropped, track_of(dropped), lost[0].beat + 4, Mend.EARLIER)
+    mended = mend(dropped, track_of(dropped), lost[0].beat + 4, BeatCorrection.EARLIER)
 
     assert [round(check.beat) for check in found] == [12]
     assert found[0].figure == "+14 %"
@@ -162,8 +162,8 @@ def test_a_bar_that_jumps_is_found_and_mended_by_one_key():
 def test_hits_of_a_guide_can_be_its_beats_or_its_bars():
     session = session_with(DRIFT)
 
-    beats = set_reads(session, track_of(session), Reads.ONSETS)
-    bars = set_reads(session, track_of(session), Reads.BARS)
+    beats = set_reads(session, track_of(session), BeatSource.ONSETS)
+    bars = set_reads(session, track_of(session), BeatSource.BARS)
 
     assert beats_in(beats).seconds_at(np.arange(32.0)) == pytest.approx(DRIFT, abs=1e-4)
     assert beats_in(bars).beats[:3].tolist() == [0, 4, 8]
@@ -214,7 +214,7 @@ def test_steadiness_goes_from_as_played_to_fully_steady():
 def test_the_grid_bends_to_the_performance_and_nothing_is_stretched():
     session = session_with(DRIFT)
     track = track_of(session)
-    session = set_following(session, track, Following.GRID)
+    session = set_following(session, track, TempoSync.GRID)
     targets = targets_of(session, session.tracks[0], session.tracks[0].clips[0].take)
 
     moved = pin_beat(session, track, 8.0, round((DRIFT[8] + 0.05) * RATE))
@@ -231,7 +231,7 @@ def test_a_smoothed_grid_leaves_out_the_jitter_and_keeps_what_was_tied():
     track = track_of(session)
     session = pin_beat(session, track, 9.0, round((DRIFT[9] + 0.02) * RATE))
 
-    exact = set_following(session, track, Following.GRID)
+    exact = set_following(session, track, TempoSync.GRID)
     smooth = set_smooth(exact, True)
 
     def off(grid: Session) -> float:
@@ -246,7 +246,7 @@ def test_the_song_takes_a_tempo_until_another_one_is_set():
     session = session_with(STEADY, is_constant=True)
     track = track_of(session)
 
-    led = set_following(session, track, Following.SONG)
+    led = set_following(session, track, TempoSync.SONG)
     doubled = scale_beats(led, track, 2.0)
     free = set_tempo(doubled, 90.0)
 
@@ -254,9 +254,9 @@ def test_the_song_takes_a_tempo_until_another_one_is_set():
     assert led.tempo.beat_one == pytest.approx(0.5)
     assert doubled.tempo.at(0.0) == pytest.approx(200.0)
     assert [following_of(each, track) for each in (session, led, free)] == [
-        Following.NOBODY,
-        Following.SONG,
-        Following.NOBODY,
+        TempoSync.NOBODY,
+        TempoSync.SONG,
+        TempoSync.NOBODY,
     ]
 
 
@@ -264,7 +264,7 @@ def test_a_recording_begins_to_follow_at_the_nearest_bar():
     session = set_beat_one(set_tempo(session_with(STEADY, is_constant=True), 100.0), 0.5)
     late = replace(session, tracks=(replace(session.tracks[0], clips=(_at(session, 6.9),)),))
 
-    following = set_following(late, track_of(late), Following.RECORDING)
+    following = set_following(late, track_of(late), TempoSync.RECORDING)
 
     assert following.tracks[0].clips[0].take.beat == 12.0
 
@@ -277,9 +277,9 @@ def _at(session: Session, seconds: float):
 def test_nothing_known_of_its_beats_nothing_follows():
     session = simple_session([5000, 9000], 30000)
 
-    assert set_following(session, track_of(session), Following.RECORDING) is session
+    assert set_following(session, track_of(session), TempoSync.RECORDING) is session
     assert straighten(session, track_of(session)) is session
-    assert beat_map(Fit(), None, Evidence(1000, RATE, np.zeros(0, np.int64), metre_map(Metre()))) is None
+    assert beat_map(Fit(), None, BeatMapInput(1000, RATE, np.zeros(0, np.int64), metre_map(Metre()))) is None
 
 
 def test_a_fit_of_far_off_values_still_gives_a_map():

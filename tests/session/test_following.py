@@ -9,7 +9,7 @@ from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
 from chronotome.session.counting import clock_of, counted_of
 from chronotome.session.edits.fitting import (
-    Following,
+    TempoSync,
     set_following,
     set_recording_beat_one,
     set_steady,
@@ -46,7 +46,7 @@ def session_of(moments, seconds, *, beats=None, beat_one=None, tempo=100.0, is_c
 
 
 def following(session: Session) -> Session:
-    return set_following(session, session.tracks[0].id, Following.RECORDING)
+    return set_following(session, session.tracks[0].id, TempoSync.RECORDING)
 
 
 def start_of(session: Session) -> int:
@@ -221,7 +221,7 @@ def test_a_new_tempo_of_the_song_moves_nothing_until_it_is_said_who_follows():
     landed = targets_of(moved, moved.tracks[0], moved.tracks[0].clips[0].take)
     assert landed.target[5] == 200000
     assert set_tempo(again, 92.0).tracks[0].own_tempo is None
-    followed = set_following(again, track, Following.RECORDING)
+    followed = set_following(again, track, TempoSync.RECORDING)
     assert followed.tracks[0].own_tempo is None
     lines = targets_of(followed, followed.tracks[0], followed.tracks[0].clips[0].take).target / RATE
     beats = followed.tempo.beats_at(lines)

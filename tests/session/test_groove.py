@@ -18,7 +18,7 @@ from chronotome.session.groove import (
     smoothed,
     with_step,
 )
-from chronotome.session.lines import Reach, Ruling, SwingOf, lines_of_bar, lines_over, lines_within
+from chronotome.session.lines import GridRule, LineRules, SwingOf, lines_of_bar, lines_over, lines_within
 from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import replace
 from chronotome.session.tighten import targets_of
@@ -65,7 +65,7 @@ def offsets_of(found):
 @given(grids, metre_maps, swings, st.sampled_from(SwingOf), tempo_maps(), st.floats(-40, 200))
 @settings(max_examples=60)
 def test_the_nearest_line_is_a_line_and_none_is_nearer(grid, metre, swing, swing_of, tempo, beat):
-    lines = lines_over(beat, beat, Ruling(grid, swing, swing_of, groove(), 1.5, shift=-30.0), metre, tempo)
+    lines = lines_over(beat, beat, GridRule(grid, swing, swing_of, groove(), 1.5, shift=-30.0), metre, tempo)
 
     assert (np.diff(lines.beats) > 0).all()
     assert (np.diff(lines.steps) > 0).all()
@@ -75,7 +75,7 @@ def test_the_nearest_line_is_a_line_and_none_is_nearer(grid, metre, swing, swing
 
 @given(grids, metre_maps, st.floats(-40, 200))
 def test_without_swing_lines_are_those_of_the_straight_grid(grid, metre, beat):
-    lines = lines_over(beat, beat, Ruling(grid), metre, TempoMap())
+    lines = lines_over(beat, beat, GridRule(grid), metre, TempoMap())
 
     near = nearest_lines(np.array([beat]), grid, metre)
     ours = lines.steps[lines.nearest(np.array([beat]))]
@@ -83,24 +83,24 @@ def test_without_swing_lines_are_those_of_the_straight_grid(grid, metre, beat):
 
 
 def test_swing_moves_every_second_line_of_the_grid_and_no_other():
-    _, swung = lines_of_bar(Ruling(Grid(16), 66.0), Metre())
-    straight, _ = lines_of_bar(Ruling(Grid(16)), Metre())
+    _, swung = lines_of_bar(GridRule(Grid(16), 66.0), Metre())
+    straight, _ = lines_of_bar(GridRule(Grid(16)), Metre())
 
     np.testing.assert_allclose(swung[::2], straight[::2])
     np.testing.assert_allclose(swung[1::2] - straight[1::2], 0.5 * 0.16)
-    triplets = Ruling(Grid(8, Feel.TRIPLET), 70.0)
+    triplets = GridRule(Grid(8, Feel.TRIPLET), 70.0)
     np.testing.assert_array_equal(*lines_of_bar(triplets, Metre()))
 
 
 def test_eighths_swing_on_a_grid_of_sixteenths_and_take_the_rest_along():
-    _, swung = lines_of_bar(Ruling(Grid(16), 60.0, SwingOf.EIGHTHS), Metre())
+    _, swung = lines_of_bar(GridRule(Grid(16), 60.0, SwingOf.EIGHTHS), Metre())
 
     np.testing.assert_allclose(swung[:5], [0.0, 0.3, 0.6, 0.8, 1.0])
 
 
 @pytest.mark.parametrize(("feel", "count"), [(Feel.QUINTUPLET, 20), (Feel.SEPTUPLET, 28), (Feel.TRIPLET, 24)])
 def test_five_and_seven_stand_in_the_place_of_four(feel, count):
-    steps, _ = lines_of_bar(Ruling(Grid(16, feel)), Metre())
+    steps, _ = lines_of_bar(GridRule(Grid(16, feel)), Metre())
 
     assert len(steps) == count
     np.testing.assert_allclose(np.diff(steps), 4 / count)
@@ -108,8 +108,8 @@ def test_five_and_seven_stand_in_the_place_of_four(feel, count):
 
 def test_a_groove_moves_the_lines_by_ms_or_by_a_share_of_the_step():
     at_60 = TempoMap((TempoChange(0.0, 60.0),))
-    in_ms = lines_over(0.0, 4.0, Ruling(groove=groove(), timing=0.5, shift=4.0), FOUR, at_60)
-    scaled = lines_over(0.0, 4.0, Ruling(groove=groove(), scales=True), FOUR, at_60)
+    in_ms = lines_over(0.0, 4.0, GridRule(groove=groove(), timing=0.5, shift=4.0), FOUR, at_60)
+    scaled = lines_over(0.0, 4.0, GridRule(groove=groove(), scales=True), FOUR, at_60)
 
     at = in_ms.steps.searchsorted([0.0, 0.25, 0.5, 0.75])
     np.testing.assert_allclose(1000 * (in_ms.beats - in_ms.steps)[at], np.array(LATE) / 2 + 4.0)
@@ -117,14 +117,14 @@ def test_a_groove_moves_the_lines_by_ms_or_by_a_share_of_the_step():
 
 
 def test_between_two_steps_of_a_groove_a_line_is_as_late_as_both_in_part():
-    lines = lines_over(0.0, 1.0, Ruling(Grid(32), groove=groove()), FOUR, TempoMap())
+    lines = lines_over(0.0, 1.0, GridRule(Grid(32), groove=groove()), FOUR, TempoMap())
 
     at = lines.steps.searchsorted(0.125)
     assert (lines.beats - lines.steps)[at] * 500 == pytest.approx(10.5)
 
 
 def test_a_span_has_lines_of_its_own_and_the_rest_the_usual_ones():
-    reach = Reach((Ruling(Grid(4)), Ruling(Grid(16), shift=10.0)), ((1.0, 2.0),))
+    reach = LineRules((GridRule(Grid(4)), GridRule(Grid(16), shift=10.0)), ((1.0, 2.0),))
 
     lines = lines_within(0.0, 3.0, reach, FOUR, TempoMap())
 

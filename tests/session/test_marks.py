@@ -1,7 +1,7 @@
 import numpy as np
 import pytest
 
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.session.counting import counted_of
 from chronotome.session.edits.clips import crop
 from chronotome.session.edits.marks import (
@@ -127,10 +127,10 @@ def test_marks_outside_the_recording_are_not_taken(session):
 def test_another_material_asks_for_another_analysis(session):
     _, _, content = parts_of(session)
 
-    chosen = choose_material(session, content, Material.SUSTAINED)
+    chosen = choose_material(session, content, Instrument.SUSTAINED)
     left = choose_material(chosen, content, None)
 
-    assert (chosen.recordings[0].material, chosen.recordings[0].is_analysed) == (Material.SUSTAINED, False)
+    assert (chosen.recordings[0].material, chosen.recordings[0].is_analysed) == (Instrument.SUSTAINED, False)
     assert not left.recordings[0].is_material_chosen
 
 

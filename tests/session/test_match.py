@@ -9,7 +9,7 @@ from chronotome.session.edits.matching import forget_pairs, match_to, set_match,
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import remove_track
-from chronotome.session.match import NOBODY, Heard, paired
+from chronotome.session.match import NOBODY, HitFeatures, paired
 from chronotome.session.model import Recording
 from chronotome.session.onsets import onsets_from
 from chronotome.session.settings import Alone
@@ -23,7 +23,7 @@ LINE = [RATE * (1 + at) // 2 for at in range(12)]
 def heard(frames, first=1, timbres=None):
     count = len(frames)
     frames = np.array(frames, np.int64)
-    return Heard(
+    return HitFeatures(
         np.arange(first, first + count),
         frames,
         np.full(count, -20.0),

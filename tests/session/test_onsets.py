@@ -3,7 +3,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from chronotome.session.onsets import Onsets, Standing
+from chronotome.session.onsets import OnsetDecision, Onsets
 from strategies import onset_tables
 
 
@@ -17,7 +17,7 @@ def test_an_added_onset_is_kept_whatever_the_threshold_and_has_a_new_id(onsets, 
         assert added.ids == onsets.ids
     else:
         assert added.ids[place] not in onsets.ids
-        assert added.standing(added.ids[place], Standing.DROPPED).frames == onsets.frames
+        assert added.standing(added.ids[place], OnsetDecision.DROPPED).frames == onsets.frames
 
 
 @given(onset_tables(), st.data())
@@ -34,11 +34,11 @@ def test_a_moved_onset_never_passes_its_neighbours(onsets, data):
 def test_a_dropped_onset_does_not_count_and_a_kept_one_does():
     onsets = Onsets((1, 2), (100, 200), (90.0, 10.0), (0, 1), (0, 0), 3)
 
-    changed = onsets.standing(1, Standing.DROPPED).standing(2, Standing.KEPT)
+    changed = onsets.standing(1, OnsetDecision.DROPPED).standing(2, OnsetDecision.KEPT)
 
     assert onsets.counted(45).tolist() == [True, False]
     assert changed.counted(45).tolist() == [False, True]
-    assert changed.standing(2, Standing.KEPT) is changed
+    assert changed.standing(2, OnsetDecision.KEPT) is changed
 
 
 @pytest.mark.parametrize(

@@ -10,7 +10,7 @@ from chronotome.dsp.stretch.segment import PLAIN, Shape
 from chronotome.dsp.tone import Tone
 from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.clips import reverse, split
-from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
+from chronotome.session.edits.fitting import TempoSync, set_following, set_recording_tempo
 from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.tightening import move_hit, set_tighten
 from chronotome.session.edits.tracks import set_moving
@@ -131,7 +131,7 @@ def test_faint_attacks_and_beats_without_a_hit_are_anchors_where_sound_is_warped
 
     long = simple_session([1000, 1000 + 6 * RATE], 7 * RATE)
     long = set_recording_tempo(long, long.tracks[0].id, 100.0)
-    long = set_following(long, long.tracks[0].id, Following.RECORDING)
+    long = set_following(long, long.tracks[0].id, TempoSync.RECORDING)
     assert len(source(long)) > 8
     assert len(source(set_moving(long, long.tracks[0].id, by=MoveBy.CUTTING))) <= 4
 

@@ -12,7 +12,7 @@ from chronotome.session.grid import TempoChange, TempoMap
 from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import replace
 from chronotome.session.onsets import Onsets
-from chronotome.session.sift import Near, Per, Sift, sifted
+from chronotome.session.sift import Near, OnsetFilter, Per, sifted
 from strategies import RATE, simple_session
 
 CLOCK = Clock(0, 0.0, 1000, TempoMap((TempoChange(0.0, 60.0),)), metre_map(Metre()))
@@ -32,7 +32,7 @@ def onsets_at(frames, strengths=None, bands=None):
 
 
 def counting(onsets, threshold=45.0, **values):
-    return onsets.frame_array[sifted(onsets, threshold, Sift(**values), CLOCK)].tolist()
+    return onsets.frame_array[sifted(onsets, threshold, OnsetFilter(**values), CLOCK)].tolist()
 
 
 def test_a_flam_is_two_when_wanted_apart_and_one_when_not():

@@ -13,7 +13,7 @@ from chronotome.session.edits.tightening import move_hit, reset_hit, reset_hits,
 from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.grid import Grid
-from chronotome.session.lines import Ruling, lines_over
+from chronotome.session.lines import GridRule, lines_over
 from chronotome.session.model import replace
 from chronotome.session.moves import ATTACK_SECONDS
 from chronotome.session.sift import USUAL_SPACING
@@ -153,7 +153,7 @@ def nearest_drift(session, targets):
     """Milliseconds from the line that is nearest to where each hit lands."""
     settings_, tempo = session.tracks[0].tighten, session.tempo
     beats = tempo.beats_at(targets.target / session.rate)
-    ruling = Ruling(settings_.grid, settings_.swing)
+    ruling = GridRule(settings_.grid, settings_.swing)
     every = lines_over(
         float(beats.min(initial=0.0)), float(beats.max(initial=0.0)), ruling, session.metre, session.tempo
     )

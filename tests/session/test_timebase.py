@@ -7,7 +7,7 @@ from hypothesis import strategies as st
 
 from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.apart import Cuts, take_apart
-from chronotome.session.edits.fitting import Following, set_following
+from chronotome.session.edits.fitting import TempoSync, set_following
 from chronotome.session.edits.hits import move_by_time
 from chronotome.session.edits.tempo import (
     ramp_tempo,
@@ -105,7 +105,7 @@ def test_a_followed_take_lands_on_the_beats_of_a_song_that_slows_down():
     track = session.tracks[0].id
     recording = replace(session.recordings[0], fit=Fit(tempo=120.0, beat_one=600))
     session = replace(session, recordings=(recording,))
-    session = set_following(set_tempo(session, 120.0), track, Following.RECORDING)
+    session = set_following(set_tempo(session, 120.0), track, TempoSync.RECORDING)
     for beat, tempo in ((4.0, 112.0), (8.0, 104.0), (12.0, 96.0)):
         session = set_tempo_from(session, beat, tempo)
     take = session.tracks[0].clips[0].take

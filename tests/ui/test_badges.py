@@ -9,7 +9,7 @@ from chronotome.session.edits.clips import set_clip
 from chronotome.session.edits.rhythm import set_crossover
 from chronotome.session.edits.tightening import Scope, set_recipe
 from chronotome.session.edits.tracks import lock, set_flipped
-from chronotome.session.model import Crossover, Hush, replace
+from chronotome.session.model import Crossover, MuteSpan, replace
 from chronotome.session.settings import Moving, TightenSettings
 from chronotome.ui.timeline.badges import clip_badges, track_badges
 from chronotome.ui.timeline.clip_frames import STRIP, badges_of, frames_in
@@ -38,7 +38,7 @@ def marked(at_work, tmp_path):
             session.track(first).clip(clip.id).take,
             tighten=TightenSettings(),
             moving=Moving(by=MoveBy.CUTTING),
-            hushes=(Hush(5000, 6000),),
+            hushes=(MuteSpan(5000, 6000),),
         )
         return set_clip(session, [place], take=take, is_muted=True, kept=second)
 

@@ -7,7 +7,7 @@ from chronotome.session.checks import checks_of
 from chronotome.session.edits.tightening import move_hit
 from chronotome.session.edits.timing import set_loop
 from chronotome.session.metre import Metre, MetreMap
-from chronotome.session.onsets import Standing
+from chronotome.session.onsets import OnsetDecision
 from chronotome.session.tighten import targets_of
 from chronotome.ui.view_state import Stage
 from sounds import noise_hits, write
@@ -125,7 +125,7 @@ def test_onsets_are_added_kept_and_dropped_at_the_playhead(at_work):
         standings.append(onsets.standings[onsets.place_of(found)])
 
     assert (added, gone) == (count + 1, count)
-    assert standings == [Standing.DROPPED, Standing.KEPT]
+    assert standings == [OnsetDecision.DROPPED, OnsetDecision.KEPT]
 
 
 def test_half_and_double_time(at_work):

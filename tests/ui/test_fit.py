@@ -8,9 +8,9 @@ import soundfile
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QInputDialog
 
-from chronotome.session.edits.fitting import Following, bars_in, following_of
+from chronotome.session.edits.fitting import TempoSync, bars_in, following_of
 from chronotome.session.edits.timing import set_loop
-from chronotome.session.fit import Reads
+from chronotome.session.fit import BeatSource
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Follow
 from chronotome.session.tighten import targets_of
@@ -63,7 +63,7 @@ def track(person) -> int:
 
 def test_beats_are_proposed_and_nothing_follows_by_itself(drifting):
     assert beats(drifting).seconds[:39] == pytest.approx(DRIFT[:39], abs=0.012)
-    assert following_of(drifting.session, track(drifting)) is Following.NOBODY
+    assert following_of(drifting.session, track(drifting)) is TempoSync.NOBODY
     assert not drifting.session.is_tempo_set
     shown = drifting.window.rail.cards[Stage.FIT]
     drifting.wait(lambda: shown.figures.key.endswith(" bpm"))
@@ -170,7 +170,7 @@ def test_straightened_and_switched_between_who_follows_whom(drifting):
     lands = straight.target
     tray = drifting.window.trays[Stage.FIT]
 
-    tray.who.choose(list(Following).index(Following.GRID))
+    tray.who.choose(list(TempoSync).index(TempoSync.GRID))
     drifting.settle()
     bent = targets_of(drifting.session, drifting.session.tracks[0], drifting.session.tracks[0].clips[0].take)
 
@@ -232,7 +232,7 @@ def test_taps_while_it_plays_become_its_beats(drifting, monkeypatch):
     assert beats(drifting).tempo == pytest.approx(120, abs=1.0)
     assert beats(drifting).beat_one == pytest.approx(1.0, abs=0.05)
     assert "± " in drifting.window.status.words.said
-    assert following_of(drifting.session, track(drifting)) is Following.SONG
+    assert following_of(drifting.session, track(drifting)) is TempoSync.SONG
 
 
 def test_the_end_of_the_sound_is_dragged_to_a_bar_line(drifting):
@@ -245,7 +245,7 @@ def test_the_end_of_the_sound_is_dragged_to_a_bar_line(drifting):
     drifting.drag(wave, (x, 90), (wave.x_of(bar), 90), modifier=CONTROL)
 
     assert bars_in(drifting.session, drifting.session.tracks[0].clips[0].take) == pytest.approx(8)
-    assert following_of(drifting.session, track(drifting)) is Following.RECORDING
+    assert following_of(drifting.session, track(drifting)) is TempoSync.RECORDING
     assert drifting.desk.store.history.undo_label == "Stretch end to bar line"
 
 
@@ -268,7 +268,7 @@ def test_a_doubtful_bar_is_gone_to_and_mended(drifting):
 def test_each_hit_is_a_beat_where_that_is_said(drifting):
     drifting.window.trays[Stage.FIT].reads.choose(1)
 
-    assert drifting.session.recordings[0].fit.reads is Reads.ONSETS
+    assert drifting.session.recordings[0].fit.reads is BeatSource.ONSETS
     assert beats(drifting).seconds == pytest.approx(DRIFT, abs=0.002)
 
 
@@ -294,7 +294,7 @@ def test_removing_the_track_that_leads_leaves_the_song_its_tempo(drifting):
     back = following_of(drifting.session, track(drifting))
     drifting.press(Qt.Key.Key_Y, CONTROL)
 
-    assert back is Following.GRID
+    assert back is TempoSync.GRID
     assert drifting.session.lead is None
     assert drifting.session.tempo == tempo
 

@@ -4,13 +4,13 @@ import numpy as np
 import pytest
 from PySide6.QtCore import QItemSelectionModel, Qt
 
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.engine.control import Word
 from chronotome.files.marks import read_marks
 from chronotome.render.mix import Side
 from chronotome.session.check import Check, Checks, Kind
 from chronotome.session.edits.tracks import set_level
-from chronotome.session.onsets import Standing
+from chronotome.session.onsets import OnsetDecision
 from chronotome.session.sift import Per
 from chronotome.ui import desk
 from chronotome.ui.dialogs.calibration import CalibrationDialog, lateness_ms
@@ -220,7 +220,7 @@ def test_the_very_start_can_be_marked_before_playing(marking):
     marking.press(Qt.Key.Key_I)
 
     assert onsets(marking).frames[0] == 0
-    assert onsets(marking).standings[0] == Standing.ADDED
+    assert onsets(marking).standings[0] == OnsetDecision.ADDED
 
 
 def test_scrubbing_moves_the_playhead_and_is_heard(marking):
@@ -287,7 +287,7 @@ def test_another_material_is_analysed_again_and_undo_brings_back_the_old(marking
     tray.material.activated.emit(3)
     marking.wait(lambda: recording(marking).is_analysed)
 
-    assert recording(marking).material is Material.SUSTAINED
+    assert recording(marking).material is Instrument.SUSTAINED
     assert onsets(marking) is not before
     marking.press(Qt.Key.Key_Z, CONTROL)
     assert onsets(marking).frames == before.frames
@@ -300,7 +300,7 @@ def test_a_material_chosen_while_another_is_looked_at_is_the_one_that_counts(mar
         tray.material.activated.emit(index)
     marking.wait(lambda: recording(marking).is_analysed)
 
-    assert recording(marking).material is Material.DRUMS
+    assert recording(marking).material is Instrument.DRUMS
     assert len(onsets(marking))
 
 

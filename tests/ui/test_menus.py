@@ -12,7 +12,7 @@ from chronotome.session.edits.apart import At, Cuts, take_apart
 from chronotome.session.edits.matching import match_to
 from chronotome.ui.context_menus import CONTEXT
 from chronotome.ui.menus import LINE, MENUS, Menu, paths
-from chronotome.ui.view_state import Evidence, Stage
+from chronotome.ui.view_state import LaneKind, Stage
 from sounds import noise_hits, write
 
 NUDGE = re.compile(r"[:,] ?[+−]|: (more|less)$")
@@ -205,7 +205,7 @@ def test_pairs_grooves_shapes_and_patterns_offer_too_what_one_would_do(at_work, 
     window, view, run = at_work.window, at_work.desk.view, at_work.window.actions_table.run
     timeline = window.timeline
     run("take-groove")
-    view.show_evidence(Evidence.GROOVE)
+    view.show_evidence(LaneKind.GROOVE)
     at_work.settle()
     assert "Smooth groove" in offered(at_work, timeline.groove, (300, 40))
 
@@ -214,7 +214,7 @@ def test_pairs_grooves_shapes_and_patterns_offer_too_what_one_would_do(at_work, 
     at_work.settle()
     view.focus(at_work.session.tracks[0].id)
     at_work.desk.store.apply(lambda s: match_to(s, s.tracks[0].id, None, s.tracks[1].id), "Match")
-    view.show_evidence(Evidence.MATCH)
+    view.show_evidence(LaneKind.MATCH)
     at_work.settle()
     match = timeline.match
     top = float(match._view().tops[4])

@@ -26,12 +26,12 @@ from chronotome.session.edits.timing import set_beat_one, set_loop
 from chronotome.session.edits.tracks import set_level, set_moving
 from chronotome.session.grid import Grid
 from chronotome.session.metre import Metre
-from chronotome.session.model import Hush
+from chronotome.session.model import MuteSpan
 from chronotome.session.slices import Scatter
 from chronotome.ui.timeline import drift_lane, wave_lane
 from chronotome.ui.timeline.clip_frames import STRIP, frames_in
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.view_state import Evidence, Stage
+from chronotome.ui.view_state import LaneKind, Stage
 from sounds import noise_hits, write
 
 RATE, STEP = 48000, 12000
@@ -209,8 +209,8 @@ def grooves(person, first):
     first, other = person.session.tracks[:2]
     store.apply(lambda s: set_recipe(s, first.id, None, Scope(span=(2.0, 4.0)), strength=0.5), "Range")
     take = first.takes[0]
-    store.apply(lambda s: hush(s, first.id, take, [Hush(4 * STEP, 6 * STEP)]), "Silence")
-    view.show_evidence(Evidence.GROOVE)
+    store.apply(lambda s: hush(s, first.id, take, [MuteSpan(4 * STEP, 6 * STEP)]), "Silence")
+    view.show_evidence(LaneKind.GROOVE)
     person.settle()
     yield "no groove"
     window.actions_table.run("take-groove")
@@ -221,14 +221,14 @@ def grooves(person, first):
     person.move(lane, QPoint(round(x), 60), Qt.KeyboardModifier.NoModifier)
     yield "a groove"
     view.focus(other.id)
-    view.show_evidence(Evidence.MATCH)
+    view.show_evidence(LaneKind.MATCH)
     yield "no match"
     store.apply(lambda s: match_to(s, other.id, None, first.id), "Match")
     person.settle()
     person.desk.transport.go_to(person.session.frame_of(3.0))
     yield "a match"
     view.focus(first.id)
-    view.show_evidence(Evidence.DRIFT)
+    view.show_evidence(LaneKind.DRIFT)
 
 
 def fits(person, first):

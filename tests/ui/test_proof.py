@@ -10,7 +10,7 @@ from PySide6.QtGui import QMouseEvent
 
 from chronotome.dsp.clicks import ALLOWED, nearest_crossing
 from chronotome.dsp.stretch.engines import MoveBy
-from chronotome.render.proof import Edge, Proof
+from chronotome.render.proof import Edge, JoinReport
 from chronotome.session.edits.clips import split, trim
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_click, set_loop
@@ -52,7 +52,7 @@ def loudest_bad(person, monkeypatch):
     proof = person.desk.proving.proof
     levels = proof.levels.copy()
     levels[len(levels) // 2] = ALLOWED + 3
-    person.desk.proving.proof = Proof(proof.found, levels, proof.peak, proof.loudness)
+    person.desk.proving.proof = JoinReport(proof.found, levels, proof.peak, proof.loudness)
     return len(levels) // 2
 
 

@@ -15,7 +15,7 @@ from chronotome.files.audio_file import read_audio
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
 from chronotome.files.take_writer import FRAME_BYTES
-from chronotome.files.takes import About, describe, left_behind, new_take, takes_folder
+from chronotome.files.takes import TakeInfo, describe, left_behind, new_take, takes_folder
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.timing import set_click
 from chronotome.session.edits.tracks import set_muted
@@ -280,7 +280,7 @@ def test_a_take_over_a_session_that_was_left_meanwhile_is_not_put_into_the_next_
 def test_a_take_that_was_killed_before_anything_came_is_gone_without_a_word(person):
     path, descriptor = new_take()
     os.close(descriptor)
-    describe(path, About("Take 1", RATE))
+    describe(path, TakeInfo("Take 1", RATE))
     said = person.window.status.words.said
 
     assert not offer_takes(person.window)

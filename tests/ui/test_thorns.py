@@ -12,7 +12,7 @@ from PySide6.QtWidgets import QFileDialog, QMessageBox
 from chronotome.render.plan import plan_for
 from chronotome.session.edits.clips import crop
 from chronotome.session.edits.fitting import (
-    Following,
+    TempoSync,
     bars_in,
     set_bars,
     set_following,
@@ -133,7 +133,7 @@ def test_a_loop_of_an_odd_tempo_fills_its_bars_to_the_frame(person, tmp_path):
     track = person.session.tracks[0].id
 
     person.desk.store.apply(lambda session: set_beat_one(set_tempo(session, 100.0), 0.0), "Tempo")
-    person.desk.store.apply(lambda session: set_following(session, track, Following.RECORDING), "Follow")
+    person.desk.store.apply(lambda session: set_following(session, track, TempoSync.RECORDING), "Follow")
 
     plan = plan_for(person.session)
     score = plan.tracks[0].clips[0].score
@@ -146,7 +146,7 @@ def test_a_pickup_gets_room_before_bar_1_and_the_window_says_so(first):
     one = round(60 / 104.0 * first.session.recordings[0].rate)
 
     first.desk.store.apply(lambda session: set_recording_beat_one(session, track, one), "Beat one")
-    first.desk.store.apply(lambda session: set_following(session, track, Following.RECORDING), "Follow")
+    first.desk.store.apply(lambda session: set_following(session, track, TempoSync.RECORDING), "Follow")
     first.desk.store.apply(lambda session: set_tempo(session, 80.0), "Slower")
 
     assert "Bar 1 moved right by 1 bar" in first.window.status.words.said

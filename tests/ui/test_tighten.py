@@ -6,8 +6,8 @@ import pytest
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFileDialog, QInputDialog
 
-from chronotome.dsp.hush import HushBy
-from chronotome.dsp.stretch.engines import Crossing, Fill, Keeps, MoveBy
+from chronotome.dsp.hush import MuteMethod
+from chronotome.dsp.stretch.engines import Crossing, Fill, MoveBy, StretchMaterial
 from chronotome.files.grooves import kept_grooves, library_folder, read_groove, shipped_grooves
 from chronotome.files.places import load_settings
 from chronotome.session.check import Kind
@@ -20,7 +20,7 @@ from chronotome.session.lines import SwingOf
 from chronotome.session.settings import Moving
 from chronotome.session.tighten import pairs_of, targets_of
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.view_state import Evidence, For, Stage
+from chronotome.ui.view_state import For, LaneKind, Stage
 from sounds import noise_hits, write
 
 RATE, STEP = 48000, 12000
@@ -68,7 +68,7 @@ def test_a_groove_is_taken_from_one_track_and_played_by_another(two):
     two.press(Qt.Key.Key_G, SHIFT)
     two.settle()
     groove = two.session.grooves[0]
-    assert two.desk.view.evidence is Evidence.GROOVE
+    assert two.desk.view.evidence is LaneKind.GROOVE
     assert groove.name == two.session.tracks[0].name
     two.desk.view.focus(two.session.tracks[1].id)
     two.tray.to.choose(1)
@@ -143,7 +143,7 @@ def test_a_take_is_matched_and_a_pair_is_set_by_hand(two):
     two.desk.view.focus(two.session.tracks[1].id)
     two.tray.to.choose(2)
     two.settle()
-    assert two.desk.view.evidence is Evidence.MATCH
+    assert two.desk.view.evidence is LaneKind.MATCH
     assert np.abs(targets(two, 1).target - targets(two, 0).target).max() <= 1
     two.desk.view.zoom(4.0)
     lane = two.window.timeline.match
@@ -323,7 +323,7 @@ def test_a_clip_is_moved_in_a_way_of_its_own_once_that_is_asked_for(two):
     run(two, "next-keeps", "next-fill", "next-crossing", "pitch-up", "cents-down", "crossfade-more")
     run(two, "keep-formants", "bears-more", "next-way")
     assert two.session.tracks[0].takes[0].moving == Moving(
-        MoveBy.STRETCHING, Keeps.DRUMS, Fill.AGAIN, 6.0, Crossing.STRAIGHT, 1.3, 0.9, True
+        MoveBy.STRETCHING, StretchMaterial.DRUMS, Fill.AGAIN, 6.0, Crossing.STRAIGHT, 1.3, 0.9, True
     )
     run(two, "own-moving")
     assert two.session.tracks[0].takes[0].moving is None
@@ -398,10 +398,10 @@ def test_a_noise_is_silenced_and_heard_again(two):
     two.settle()
 
     assert np.abs(two.offline(4000, start=start)).max() < 0.01 * loud
-    assert two.session.tracks[0].takes[0].hushes[0].by is HushBy.SILENCE
+    assert two.session.tracks[0].takes[0].hushes[0].by is MuteMethod.SILENCE
     two.press(Qt.Key.Key_D, SHIFT)
     two.settle()
-    assert [each.by for each in two.session.tracks[0].takes[0].hushes] == [HushBy.ROOM]
+    assert [each.by for each in two.session.tracks[0].takes[0].hushes] == [MuteMethod.ROOM]
     assert 0 < np.abs(two.offline(4000, start=start)).max() < 0.1 * loud
     wave, (noise,) = two.window.timeline.wave, two.session.tracks[0].takes[0].hushes
     for is_end, to, wanted in ((True, 3000, 3000), (False, 2000, 2000), (True, -9000, 2096)):

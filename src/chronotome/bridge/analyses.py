@@ -9,7 +9,7 @@ from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.dsp.hits import HitTraits, hit_traits
 from chronotome.errors import Cancelled, ChronotomeError
 from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_analysis
@@ -24,15 +24,15 @@ from chronotome.session.onsets import Onsets
 from chronotome.units import at_other_rate
 from chronotome.words import tr
 
-Asked = tuple[ContentHash, Material | None]
+AnalysisRequest = tuple[ContentHash, Instrument | None]
 """A recording, and the material a person said it is of; None where that is to be heard."""
 
 
 @dataclass(frozen=True, eq=False)
-class Found:
+class AnalysisResult:
     """What the analysis of a recording brought."""
 
-    asked: Asked
+    asked: AnalysisRequest
     analysis: Analysis
 
 
@@ -42,8 +42,8 @@ class Analyses(QObject):
     def __init__(self, store: Store, tasks: Tasks, recordings: Recordings) -> None:
         super().__init__(store)
         self._store, self._tasks, self._recordings = store, tasks, recordings
-        self._found: dict[Asked, Found] = {}
-        self._running: set[Asked] = set()
+        self._found: dict[AnalysisRequest, AnalysisResult] = {}
+        self._running: set[AnalysisRequest] = set()
         self._measuring: dict[ContentHash, Onsets] = {}
         recordings.source_ready.connect(lambda _content: self._bring(self._store.session))
         recordings.replaced.connect(self._forget)
@@ -87,7 +87,7 @@ class Analyses(QObject):
             return
         running.add(asked)
 
-        def show(found: Found) -> None:
+        def show(found: AnalysisResult) -> None:
             running.discard(asked)
             if is_current():
                 self._found[asked] = found
@@ -103,7 +103,7 @@ class Analyses(QObject):
         def fail(error: ChronotomeError) -> None:
             running.discard(asked)
             if is_current():
-                self._found[asked] = Found(asked, Analysis(Onsets(), None))
+                self._found[asked] = AnalysisResult(asked, Analysis(Onsets(), None))
                 self._say_why_not(recording, error)
 
         place = self._recordings.places.get(recording.content)
@@ -144,7 +144,7 @@ class Analyses(QObject):
         else:
             self._tasks.error.emit(str(error))
 
-    def _amend(self, found: Found) -> None:
+    def _amend(self, found: AnalysisResult) -> None:
         (content, _material), analysis = found.asked, found.analysis
 
         def amend(session: Session) -> Session:
@@ -157,7 +157,7 @@ class Analyses(QObject):
         self._store.amend(amend)
 
 
-def _find(recording: Recording, source: Source, place: Path | None, progress: Progress) -> Found:
+def _find(recording: Recording, source: Source, place: Path | None, progress: Progress) -> AnalysisResult:
     """From the cache, or worked out and kept there."""
     asked = _asked(recording)
     content, material = asked
@@ -173,8 +173,8 @@ def _find(recording: Recording, source: Source, place: Path | None, progress: Pr
             tag=tempo_tag(place) if place is not None else None,
         )
         keep_analysis(content, analysis, material)
-    return Found(asked, analysis)
+    return AnalysisResult(asked, analysis)
 
 
-def _asked(recording: Recording) -> Asked:
+def _asked(recording: Recording) -> AnalysisRequest:
     return recording.content, recording.material if recording.is_material_chosen else None

@@ -7,7 +7,7 @@ from PySide6.QtCore import QObject, Signal
 
 from chronotome.bridge.tasks import Task, Tasks
 from chronotome.errors import Cancelled, ChronotomeError
-from chronotome.files.batch import Outcome, Recipe, run_batch
+from chronotome.files.batch import BatchPreset, Outcome, run_batch
 from chronotome.progress import Progress
 from chronotome.words import tr
 
@@ -33,7 +33,7 @@ class Batching(QObject):
     def is_running(self) -> bool:
         return self._task is not None
 
-    def start(self, recipe: Recipe, paths: Sequence[Path], folder: Path) -> None:
+    def start(self, recipe: BatchPreset, paths: Sequence[Path], folder: Path) -> None:
         shown = dict[int, float]()
 
         def told(number: int, share: float) -> None:

@@ -5,7 +5,7 @@ from collections.abc import Sequence
 
 from PySide6.QtCore import QObject, Signal
 
-from chronotome.bridge.kept import Kept
+from chronotome.bridge.kept import UnsavedRecordings
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
@@ -30,7 +30,9 @@ class Bouncing(QObject):
     brought = Signal(int)
     """The track on which a bounce lies."""
 
-    def __init__(self, store: Store, tasks: Tasks, recordings: Recordings, kept: Kept, arena: Arena) -> None:
+    def __init__(
+        self, store: Store, tasks: Tasks, recordings: Recordings, kept: UnsavedRecordings, arena: Arena
+    ) -> None:
         super().__init__(store)
         self._store, self._tasks, self._recordings = store, tasks, recordings
         self._kept, self._arena = kept, arena

@@ -41,7 +41,7 @@ from chronotome.words import tr
 JOURNAL_WATCHED_MS = 500
 
 
-class Document(QObject):
+class OpenSession(QObject):
     """One session and its folder."""
 
     opened = Signal()

@@ -4,16 +4,16 @@ from pathlib import Path
 
 from PySide6.QtCore import QObject
 
-from chronotome.bridge.document import Document
+from chronotome.bridge.document import OpenSession
 from chronotome.bridge.recordings import Recordings
 from chronotome.files.takes import HeldTake, discard, hold, takes_folder
 from chronotome.session.limits import ContentHash
 
 
-class Kept(QObject):
+class UnsavedRecordings(QObject):
     """What this window made: other windows do not ask about it, and once it is saved its copy goes."""
 
-    def __init__(self, recordings: Recordings, document: Document, parent: QObject) -> None:
+    def __init__(self, recordings: Recordings, document: OpenSession, parent: QObject) -> None:
         super().__init__(parent)
         self._recordings = recordings
         self.held: dict[ContentHash, HeldTake] = {}

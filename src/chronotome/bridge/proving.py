@@ -12,7 +12,7 @@ from chronotome.errors import Cancelled
 from chronotome.render.arena import Arena
 from chronotome.render.mix import Mix
 from chronotome.render.plan import plan_for
-from chronotome.render.proof import Proof, proof_of
+from chronotome.render.proof import JoinReport, proof_of
 from chronotome.render.renderer import OfflineMix
 from chronotome.session.model import Session
 
@@ -22,7 +22,7 @@ CLICK_LANES = 2
 
 
 @dataclass(frozen=True, eq=False)
-class Request:
+class JoinCheckRequest:
     session: Session
     mix: Mix
 
@@ -39,11 +39,11 @@ class Proving(QObject):
     def __init__(self, store: Store, rendering: Rendering, arena: Arena, parent: QObject) -> None:
         super().__init__(parent)
         self._store, self._arena = store, arena
-        self._latest: Latest[Request] | None = None
+        self._latest: Latest[JoinCheckRequest] | None = None
         self._mix: Mix | None = None
-        self._newest: Request | None = None
+        self._newest: JoinCheckRequest | None = None
         self._is_wanted = False
-        self.proof: Proof | None = None
+        self.proof: JoinReport | None = None
         self._rest = QTimer(self)
         self._rest.setSingleShot(True)
         self._rest.setInterval(REST_MILLISECONDS)
@@ -90,10 +90,10 @@ class Proving(QObject):
             self._latest = Latest(self._work, self._failed.emit, name="proof")
         if session.click.is_on:  # it is never written, so it is not proved
             mix = replace(mix, lanes=mix.lanes[:-CLICK_LANES])
-        self._newest = Request(session, mix)
+        self._newest = JoinCheckRequest(session, mix)
         self._latest.ask(self._newest)
 
-    def _work(self, request: Request, is_wanted: Callable[[], bool]) -> None:
+    def _work(self, request: JoinCheckRequest, is_wanted: Callable[[], bool]) -> None:
         def progress(share: float) -> None:
             if not is_wanted():
                 raise Cancelled
@@ -102,7 +102,7 @@ class Proving(QObject):
         plan = plan_for(request.session)
         self._done.emit(request, proof_of(OfflineMix(request.mix, self._arena), plan, progress))
 
-    def _on_done(self, request: Request, proof: Proof) -> None:
+    def _on_done(self, request: JoinCheckRequest, proof: JoinReport) -> None:
         if request is self._newest:
             self._tell(proof)
 
@@ -110,7 +110,7 @@ class Proving(QObject):
         """A fault of ours, raised where all others are."""
         raise error
 
-    def _tell(self, proof: Proof | None) -> None:
+    def _tell(self, proof: JoinReport | None) -> None:
         if proof is not self.proof:
             self.proof = proof
             self.proved.emit(proof)

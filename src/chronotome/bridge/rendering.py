@@ -28,7 +28,7 @@ to a quarter (they share one interpreter)."""
 
 
 @dataclass(frozen=True, eq=False)
-class Request:
+class RenderRequest:
     session: Session
     sources: Sources
     near: int
@@ -54,13 +54,13 @@ class Rendering(QObject):
         super().__init__(parent)
         self._store, self._pool, self._player = store, pool, player
         self._renderer = Renderer(arena)
-        self._latest: Latest[Request] = Latest(self._work, self._failed.emit, name="render")
+        self._latest: Latest[RenderRequest] = Latest(self._work, self._failed.emit, name="render")
         self._retired: list[Region] = []
         self._contents: set[ContentHash] = set()
         self._is_tidy = True
         self._last_serial_with: dict[int, int] = {}
         self.is_current = False
-        self._newest: Request | None = None
+        self._newest: RenderRequest | None = None
         self.rough: tuple[RoughJoins, ...] = ()
         """Joins above the proof in the newest mix."""
         self._checked.connect(self._on_checked)
@@ -89,7 +89,7 @@ class Rendering(QObject):
         near = int(self._player.state().position)
         self.is_current = False
         self.started.emit()
-        self._newest = Request(session, self._pool.ready(), near)
+        self._newest = RenderRequest(session, self._pool.ready(), near)
         self._latest.ask(self._newest)
 
     def wait(self, seconds: float = 10.0) -> bool:
@@ -103,7 +103,7 @@ class Rendering(QObject):
         """Free samples that no session needs any more, once the player has moved on."""
         self._retired.extend(regions)
 
-    def _work(self, request: Request, is_wanted: Callable[[], bool]) -> None:
+    def _work(self, request: RenderRequest, is_wanted: Callable[[], bool]) -> None:
         self._free_retired(request)
         mixes: list[Mix] = []
 
@@ -136,7 +136,7 @@ class Rendering(QObject):
             return None
         return lambda position: moved_with(position, before, session)
 
-    def _free_retired(self, request: Request) -> None:
+    def _free_retired(self, request: RenderRequest) -> None:
         released = self._player.released_serial
         self._renderer.cache.release(released)
         contents = request.sources.keys()
@@ -153,12 +153,12 @@ class Rendering(QObject):
                 self._renderer.arena.free(region)
                 self._last_serial_with.pop(id(region), None)
 
-    def _on_checked(self, request: Request, rough: tuple[RoughJoins, ...]) -> None:
+    def _on_checked(self, request: RenderRequest, rough: tuple[RoughJoins, ...]) -> None:
         if request is self._newest and rough != self.rough:
             self.rough = rough
             self.checked.emit()
 
-    def _on_done(self, request: Request, mix: Mix) -> None:
+    def _on_done(self, request: RenderRequest, mix: Mix) -> None:
         if request is self._newest:
             self.is_current = True
             self.rendered.emit(mix)

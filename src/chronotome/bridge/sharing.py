@@ -12,7 +12,7 @@ from chronotome.files.names import plain_name
 from chronotome.files.places import state_folder
 from chronotome.files.secrets import keep_key, kept_key
 from chronotome.files.share_place import SharePlace
-from chronotome.files.sharing import About, Upload, origin_of, share
+from chronotome.files.sharing import Upload, UploadInfo, origin_of, share
 from chronotome.progress import Progress, part_of
 from chronotome.words import tr
 
@@ -69,7 +69,7 @@ class Sharing(QObject):
         )
 
     def start(
-        self, writing: Writing, suffix: str, about: About, place: str, key: str, *, keeps: bool
+        self, writing: Writing, suffix: str, about: UploadInfo, place: str, key: str, *, keeps: bool
     ) -> None:
         """Write what is heard, and hand it over."""
         self._forget()

@@ -23,7 +23,7 @@ from chronotome.render.arena import Arena, Region
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool, Source
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
-from chronotome.session.edits.fitting import Following, set_following, set_recording_tempo
+from chronotome.session.edits.fitting import TempoSync, set_following, set_recording_tempo
 from chronotome.session.edits.patterns import bring_pattern, play_pattern
 from chronotome.session.edits.recordings import add_recording, first_rate, set_analysis
 from chronotome.session.edits.tempo import set_tempo
@@ -40,7 +40,7 @@ TELL_SECONDS = 0.1
 
 
 @dataclass(frozen=True, eq=False)
-class Heard:
+class Preview:
     """A file ready to be heard: `loops` frames are whole beats of the song, 0 where it has no tempo."""
 
     entry: ShelfEntry
@@ -135,7 +135,7 @@ class Shelf(QObject):
         self.heard = entry
         self.heard_changed.emit()
 
-        def show(heard: Heard) -> None:
+        def show(heard: Preview) -> None:
             if wish == self._wish:
                 self._sound(heard)
             else:
@@ -154,7 +154,7 @@ class Shelf(QObject):
             fail,
         )
 
-    def _sound(self, heard: Heard) -> None:
+    def _sound(self, heard: Preview) -> None:
         old, self._region = self._region, heard.region
         session = self._store.session
         start = round(session.frame_of(0.0))
@@ -181,7 +181,7 @@ class Shelf(QObject):
 
 def _prepared(
     path: Path, entry: ShelfEntry, session: Session, arena: Arena, progress: Progress, *, in_tempo: bool
-) -> Heard:
+) -> Preview:
     """The file at the session's rate, fitted to the song's tempo where it has one."""
     if entry.is_pattern:
         return _pattern_prepared(path, entry, session, arena, progress, in_tempo=in_tempo)
@@ -190,7 +190,7 @@ def _prepared(
     source = load_source(facts, arena, rate, progress=part_of(progress, 0.2, 0.4))
     is_long = facts.frames / facts.rate > LONGEST_HEARD
     if is_long or not in_tempo or source.energy == 0:
-        return Heard(entry, source.region, 0, None)
+        return Preview(entry, source.region, 0, None)
     try:
         return _fitted(path, entry, session, facts, source, arena, progress)
     except BaseException:
@@ -206,7 +206,7 @@ def _fitted(  # noqa: PLR0917 - what is known of the file by then
     source: Source,
     arena: Arena,
     progress: Progress,
-) -> Heard:
+) -> Preview:
     """The same at the song's tempo, in whole beats; its samples as they were are given back."""
     rate = source.rate
     kept = kept_analysis(facts.content)
@@ -216,14 +216,14 @@ def _fitted(  # noqa: PLR0917 - what is known of the file by then
         keep_analysis(facts.content, kept)
     tempo = _tempo_of(kept.measured, entry)
     if tempo is None:
-        return Heard(entry, source.region, 0, None)
+        return Preview(entry, source.region, 0, None)
     recording = Recording(facts.content, plain_name(path.name), facts.rate, facts.frames, facts.channels)
     alone = add_recording(Session(), recording, path.stem, rate=rate)
     alone = set_analysis(alone, facts.content, kept.onsets, kept.measured, kept.material)
     track = alone.tracks[0].id
     alone = set_recording_tempo(alone, track, tempo)
     alone = set_tempo(alone, session.tempo.at(0.0))
-    alone = set_following(alone, track, Following.RECORDING)
+    alone = set_following(alone, track, TempoSync.RECORDING)
     pool = Pool()
     pool.add(source)
     renderer = Renderer(arena)
@@ -234,12 +234,12 @@ def _fitted(  # noqa: PLR0917 - what is known of the file by then
     region.samples[:] = OfflineMix(mix, arena).read(0, frames)
     renderer.cache.clear()
     arena.free(source.region)
-    return Heard(entry, region, frames, measured_tempo(kept.measured) or tempo)
+    return Preview(entry, region, frames, measured_tempo(kept.measured) or tempo)
 
 
 def _pattern_prepared(
     path: Path, entry: ShelfEntry, session: Session, arena: Arena, progress: Progress, *, in_tempo: bool
-) -> Heard:
+) -> Preview:
     """A round of a saved pattern, as it sounds between the one before it and the one after it."""
     tempo = session.tempo.at(0.0)
     saved = read_pattern(path, tempo, part_of(progress, 0.0, 0.4))
@@ -262,7 +262,7 @@ def _pattern_prepared(
     finally:
         for each in pool.ready().values():
             arena.free(each.region)
-    return Heard(entry, region, region.frames, tempo)
+    return Preview(entry, region, region.frames, tempo)
 
 
 def _tempo_of(measured: Measured | None, entry: ShelfEntry) -> float | None:

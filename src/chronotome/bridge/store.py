@@ -13,7 +13,7 @@ from chronotome.session.validity import is_within_reach
 from chronotome.words import tr
 
 Edit = Callable[[Session], Session]
-Part = Callable[[Session], Any]
+WatchedPart = Callable[[Session], Any]
 
 
 class Store(QObject):
@@ -177,7 +177,7 @@ class Store(QObject):
         self._saved = session
         self.kept.emit("saved", self._history)
 
-    def watch(self, owner: QObject, heard: Callable[[], None], *parts: Part) -> None:
+    def watch(self, owner: QObject, heard: Callable[[], None], *parts: WatchedPart) -> None:
         """Call `heard` now, and whenever one of the parts is another object, until `owner` is gone."""
         last = [part(self.session) for part in parts]
 

@@ -15,7 +15,7 @@ import numpy as np
 from PySide6.QtCore import QObject, QTimer, Signal
 
 import chronotome
-from chronotome.bridge.kept import Kept
+from chronotome.bridge.kept import UnsavedRecordings
 from chronotome.bridge.keys import Keys
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.store import Store
@@ -29,7 +29,7 @@ from chronotome.engine.player import Player
 from chronotome.errors import Cancelled, CannotWrite, ChronotomeError
 from chronotome.files.audio_file import FileFacts, facts_of, load_source
 from chronotome.files.names import plain_name
-from chronotome.files.takes import About, LeftBehind, describe, discard, hold, new_take
+from chronotome.files.takes import TakeInfo, UnsavedTake, describe, discard, hold, new_take
 from chronotome.progress import Progress
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Source
@@ -55,7 +55,7 @@ class _Running:
     writer: "subprocess.Popen[bytes]"
     control: Control
     path: Path
-    about: About
+    about: TakeInfo
     marks: list[tuple[int, int]]
     """Frames of the take, and where its first one was heard by that: one mark after another."""
     is_current: Callable[[], bool]
@@ -93,7 +93,7 @@ class Taking(QObject):
         store: Store,
         tasks: Tasks,
         recordings: Recordings,
-        kept: Kept,
+        kept: UnsavedRecordings,
         transport: Transport,
         keys: Keys,
         player: Player,
@@ -231,7 +231,7 @@ class Taking(QObject):
             os.close(file)
         number = 1 + sum(track.name.startswith("Take ") for track in session.tracks)
         here = round(self._transport.position)  # until it is known better
-        about = About(f"Take {number}", session.rate, here, session.tempo.at(session.beat_of(here)))
+        about = TakeInfo(f"Take {number}", session.rate, here, session.tempo.at(session.beat_of(here)))
         is_current = self._recordings.watch()
         self._running = _Running(writer, self._player.control, path, about, [], is_current)
         self._is_busy = False
@@ -284,7 +284,7 @@ class Taking(QObject):
             self._is_busy = False
             self._show()
             if running.is_current():
-                self.bring(LeftBehind(running.path, about), why)
+                self.bring(UnsavedTake(running.path, about), why)
             else:
                 self._tasks.told.emit(
                     tr(
@@ -295,7 +295,7 @@ class Taking(QObject):
 
         self._tasks.run(tr("Writing {0}", running.path.name), work, show)
 
-    def bring(self, take: LeftBehind, why: str = "") -> None:
+    def bring(self, take: UnsavedTake, why: str = "") -> None:
         """A take as a recording on a track of its own, where it was heard; `why` it ended too early."""
         path, about = take.path, take.about
         held = hold(path)
@@ -370,8 +370,8 @@ class Taking(QObject):
             running.marks.append((note.key, place))
 
 
-def _placed(about: About, place: int) -> About:
-    return About(about.track, about.rate, place, about.tempo)
+def _placed(about: TakeInfo, place: int) -> TakeInfo:
+    return TakeInfo(about.track, about.rate, place, about.tempo)
 
 
 def _writer(descriptor: int, offset: int, rate: int, file: int) -> "subprocess.Popen[bytes]":

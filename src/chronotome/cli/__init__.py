@@ -18,7 +18,7 @@ from chronotome.cli.share_place import add_share_place_command, share_place
 from chronotome.cli.split import add_split_command, split
 from chronotome.cli.tighten import add_tighten_commands, groove, match, tighten
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.bands import Band, Material
+from chronotome.dsp.bands import Band, Instrument
 from chronotome.errors import ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import facts_of, load_source, refuse_another
 from chronotome.files.audio_out import ENCODINGS
@@ -39,7 +39,7 @@ from chronotome.session.grid import FASTEST, SLOWEST, TempoChange, TempoMap
 from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import replace
 from chronotome.session.onsets import onsets_from
-from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Per, Sift, sifted
+from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, OnsetFilter, Per, sifted
 
 if TYPE_CHECKING:
     from chronotome.dsp.onsets.detection import DetectedOnsets
@@ -80,7 +80,7 @@ def parser() -> argparse.ArgumentParser:
     onsets.add_argument("audio", type=Path)
     onsets.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
     onsets.add_argument(
-        "--material", choices=["auto", *Material], default="auto", help="instrument; auto: detected"
+        "--material", choices=["auto", *Instrument], default="auto", help="instrument; auto: detected"
     )
     onsets.add_argument("--least-spacing", type=between(0, 500), default=USUAL_SPACING, metavar="MS")
     onsets.add_argument(
@@ -238,9 +238,11 @@ def _onsets(arguments: argparse.Namespace, progress: Progress) -> None:
     put({"version": 1, "rate": audio.rate, "material": str(found.material), "onsets": rows})
 
 
-def _sift_of(arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets") -> tuple[Sift, Clock]:
+def _sift_of(
+    arguments: argparse.Namespace, audio: Audio, found: "DetectedOnsets"
+) -> tuple[OnsetFilter, Clock]:
     """What the arguments let through; bars and beats are those that are measured."""
-    sift, tempo, metre = Sift(least_spacing=arguments.least_spacing), TempoMap(), Metre()
+    sift, tempo, metre = OnsetFilter(least_spacing=arguments.least_spacing), TempoMap(), Metre()
     if arguments.strongest_per in {"bar", "beat"}:
         from chronotome.dsp.beats.pulse import find_pulse  # noqa: PLC0415 - SciPy takes longer than the window to open
 

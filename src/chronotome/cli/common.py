@@ -8,7 +8,7 @@ from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 from chronotome.dsp.audio import Audio, is_silent
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import facts_of, read_audio
 from chronotome.files.audio_out import ENCODINGS, Encoding
@@ -38,7 +38,9 @@ def put(document: dict[str, Any]) -> None:
     sys.stdout.write(re.sub(f"[{UNSEEN}]", lambda found: f"\\u{ord(found[0]):04x}", words) + "\n")
 
 
-def heard(path: Path, progress: Progress, material: Material | None = None) -> "tuple[Audio, DetectedOnsets]":
+def heard(
+    path: Path, progress: Progress, material: Instrument | None = None
+) -> "tuple[Audio, DetectedOnsets]":
     from chronotome.dsp.onsets.detection import detect_onsets  # noqa: PLC0415 - SciPy takes longer than the window to open
 
     facts_of(path, part_of(progress, 0.0, 0.05))
@@ -48,9 +50,9 @@ def heard(path: Path, progress: Progress, material: Material | None = None) -> "
     return audio, detect_onsets(audio, material=material, progress=part_of(progress, 0.2, 1.0))
 
 
-def material_of(words: str) -> Material | None:
+def material_of(words: str) -> Instrument | None:
     """None for `auto`, and for what says nothing of how attacks are: as it is heard."""
-    return Material(words) if words in set(Material) else None
+    return Instrument(words) if words in set(Instrument) else None
 
 
 def encoding_of(path: Path, name: str | None) -> Encoding:

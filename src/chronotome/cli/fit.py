@@ -20,7 +20,7 @@ from chronotome.files.tempo_out import write_tempo_json
 from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress
 from chronotome.session.edits.tempo import take_song_map
-from chronotome.session.fit import BeatMap, Evidence, Fit, Measured, Reads, beat_map
+from chronotome.session.fit import BeatMap, BeatMapInput, BeatSource, Fit, Measured, beat_map
 from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.metre import Metre, metre_map, metre_of
 from chronotome.session.model import Session
@@ -29,7 +29,7 @@ if TYPE_CHECKING:
     from chronotome.dsp.beats.pulse import Pulse
 
 NOTICEABLE_SWING = 52.5
-BEATS = {"measured": Reads.MEASURED, "hits": Reads.ONSETS, "bars": Reads.BARS}
+BEATS = {"measured": BeatSource.MEASURED, "hits": BeatSource.ONSETS, "bars": BeatSource.BARS}
 
 
 def metre_said(text: str) -> Metre:
@@ -85,7 +85,7 @@ def tempo(arguments: argparse.Namespace, progress: Progress) -> None:
     metre = arguments.metre or (measured.metre if measured else Metre())
     fit = _fit_of(arguments, metre)
     beats = beat_map(
-        fit, measured, Evidence(audio.frames, audio.rate, np.zeros(0, np.int64), metre_map(metre))
+        fit, measured, BeatMapInput(audio.frames, audio.rate, np.zeros(0, np.int64), metre_map(metre))
     )
     if arguments.json:
         put(_tempo_document(pulse, measured, beats, metre, fit))

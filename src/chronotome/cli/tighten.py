@@ -9,8 +9,8 @@ from typing import Any
 import numpy as np
 
 from chronotome.cli.common import between, encoding_of, material_of, write_json
-from chronotome.dsp.bands import Material
-from chronotome.dsp.stretch.engines import Keeps, MoveBy
+from chronotome.dsp.bands import Instrument
+from chronotome.dsp.stretch.engines import MoveBy, StretchMaterial
 from chronotome.files.grooves import is_groove, read_groove, write_groove
 from chronotome.files.headless import Headless, groove_from, timed
 from chronotome.files.writing import refuse_sources
@@ -29,8 +29,12 @@ from chronotome.session.targets import REASON_WORDS, Reason, Targets
 from chronotome.session.tighten import pairs_of, targets_of
 
 AS_PLAYED = "as-played"
-MATERIALS = ["auto", *(str(each) for each in Material), "one-note", "chords", "tape"]
-KEEPS = {"drums": Keeps.DRUMS, "one-note": Keeps.ONE_NOTE, "chords": Keeps.CHORDS}
+MATERIALS = ["auto", *(str(each) for each in Instrument), "one-note", "chords", "tape"]
+KEEPS = {
+    "drums": StretchMaterial.DRUMS,
+    "one-note": StretchMaterial.ONE_NOTE,
+    "chords": StretchMaterial.CHORDS,
+}
 """What stretching is told to keep clean; the other materials are for the ear that finds hits."""
 
 
@@ -208,7 +212,7 @@ def match(arguments: argparse.Namespace, progress: Progress) -> None:
 def _moved_by(session: Session, track: Track, arguments: argparse.Namespace) -> Session:
     """The way and the material that were asked for."""
     way = MoveBy.TAPE if arguments.material == "tape" else arguments.by
-    return set_moving(session, track.id, by=way, keeps=KEEPS.get(arguments.material, Keeps.HEARD))
+    return set_moving(session, track.id, by=way, keeps=KEEPS.get(arguments.material, StretchMaterial.HEARD))
 
 
 def _moves(session: Session, track: Track) -> dict[str, Any]:

@@ -13,7 +13,7 @@ class Band(IntEnum):
     HIGH = 2
 
 
-class Material(StrEnum):
+class Instrument(StrEnum):
     """What a recording is of, for the ear that judges its attacks."""
 
     DRUMS = "drums"

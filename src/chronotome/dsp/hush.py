@@ -20,7 +20,7 @@ LOUD_STEP = 0.005
 ABOVE_ROOM, NO_ROOM = 10 ** (6 / 20), 10 ** (-45 / 20)
 
 
-class HushBy(StrEnum):
+class MuteMethod(StrEnum):
     """What comes in the place of a noise."""
 
     SILENCE = "silence"
@@ -35,7 +35,7 @@ class Hushed(NamedTuple):
 
     start: int
     end: int
-    by: HushBy
+    by: MuteMethod
     gain: float = 0.0
     """Amplitude that is left, for `LOWER`."""
     room: tuple[int, int] = (0, 0)
@@ -54,7 +54,7 @@ def hushed(part: Samples, first: int, spans: Sequence[Hushed], source: Samples, 
             continue
         keeps = _envelope(span, rate)[low + first - span.start : high + first - span.start, None]
         result[low:high] *= keeps
-        if span.by is HushBy.ROOM:
+        if span.by is MuteMethod.ROOM:
             tone = _tone(source, span, rate)[low + first - span.start : high + first - span.start]
             result[low:high] += tone * np.sqrt(1 - keeps**2)
     return result
@@ -64,10 +64,10 @@ def _envelope(span: Hushed, rate: int) -> Samples:
     """How much of each frame is left."""
     length = span.end - span.start
     edge = max(1, min(int(EDGE_SECONDS * rate), length // 2))
-    if span.by is HushBy.FADE:
+    if span.by is MuteMethod.FADE:
         left = raised_cosine(max(1, length - edge))[::-1]
         return np.concatenate([left, raised_cosine(length - len(left))])
-    left = np.full(length, span.gain if span.by is HushBy.LOWER else 0.0, np.float32)
+    left = np.full(length, span.gain if span.by is MuteMethod.LOWER else 0.0, np.float32)
     rising = raised_cosine(edge)
     left[:edge] += (1 - left[:edge]) * rising[::-1]
     left[length - edge :] += (1 - left[length - edge :]) * rising

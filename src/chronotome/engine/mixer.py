@@ -15,7 +15,7 @@ from chronotome.engine.key_player import KeyPlayer
 from chronotome.engine.kit_table import Note
 from chronotome.engine.midi_clock import ClockOut, Order
 from chronotome.engine.monitor import Monitor
-from chronotome.engine.voices import PREVIEW, Span, Voices
+from chronotome.engine.voices import PREVIEW, Voices, VoiceSource
 from chronotome.render.mix import EVERY_BUS, OUT_CHANNELS, Heard, Side
 
 CHANGE_FADE = 256
@@ -226,7 +226,7 @@ class Mixer:
     def _hear(self, values: Sequence[int]) -> None:
         """A span sounds from now on, over whatever plays; what goes round is in time with that."""
         offset, frames, channels, millionths, rounds, began = values
-        span = Span(offset, frames, channels, millionths / 1e6, min(frames, rounds))
+        span = VoiceSource(offset, frames, channels, millionths / 1e6, min(frames, rounds))
         is_in_time = span.round > 0 and self._is_playing
         self._voices.start(span, PREVIEW, (self._position - began) % span.round if is_in_time else 0)
 

@@ -18,7 +18,7 @@ FOLDS = [fold_down(max(1, channels), OUT_CHANNELS) for channels in range(MOST_CH
 FOLDS[1] = np.ones((1, OUT_CHANNELS), np.float32)
 
 
-class Span(NamedTuple):
+class VoiceSource(NamedTuple):
     """What a voice plays: where its samples lie in the arena, how many frames of how many channels, how loud.
 
     `round` frames after its start it begins again; 0: it sounds once.
@@ -37,7 +37,7 @@ class _Voice:
     __slots__ = ("left", "owner", "place", "span")
 
     def __init__(self) -> None:
-        self.span = Span(0, 0, 1, 0.0)
+        self.span = VoiceSource(0, 0, 1, 0.0)
         self.owner, self.place, self.left = PREVIEW, 0, 0
 
 
@@ -62,7 +62,7 @@ class Voices:
         """How many sound."""
         return sum(voice.left > 0 for voice in self._voices)
 
-    def start(self, span: Span, owner: int, since: int = 0) -> None:
+    def start(self, span: VoiceSource, owner: int, since: int = 0) -> None:
         """Let a span sound from the next frame on, `since` frames into its round; its owner's last gives way.
 
         Where none is free the one that is nearest to its end is cut off.

@@ -9,15 +9,15 @@ from msgspec import Struct
 from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Audio
-from chronotome.dsp.bands import ANALYSIS_VERSION, Material
+from chronotome.dsp.bands import ANALYSIS_VERSION, Instrument
 from chronotome.dsp.hits import hit_traits
 from chronotome.dsp.hush import quiet_until
 from chronotome.dsp.noises import Strokes, noises_among
 from chronotome.files.cache import cache_folder
-from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.writing import keep
 from chronotome.progress import Progress, part_of, unheard
-from chronotome.session.fit import Evidence, Fit, Measured, TempoOption, beat_map
+from chronotome.session.fit import BeatMapInput, Fit, Measured, TempoOption, beat_map
 from chronotome.session.limits import ContentHash, FrameNumber
 from chronotome.session.metre import metre_map
 from chronotome.session.onsets import Onsets, onsets_from
@@ -36,7 +36,7 @@ class Analysis(Struct, frozen=True):
 
     onsets: Onsets
     measured: Measured | None
-    material: Material = Material.MIXED
+    material: Instrument = Instrument.MIXED
     quiet: FrameNumber = 0
     version: int = ANALYSIS_VERSION
 
@@ -48,7 +48,7 @@ def analyse(
     *,
     rate: int | None = None,
     frames: int | None = None,
-    material: Material | None = None,
+    material: Instrument | None = None,
     tag: float | None = None,
 ) -> Analysis:
     """Onsets and pulse of samples; onsets counted at the recording's own `rate`, none beyond `frames`.
@@ -82,7 +82,7 @@ def off_lines(
     """Seconds of each frame from the nearest sixteenth as measured; None where no beats are known."""
     if measured is None:
         return None
-    beats = beat_map(Fit(), measured, Evidence(length, rate, frames, metre_map(measured.metre)))
+    beats = beat_map(Fit(), measured, BeatMapInput(length, rate, frames, metre_map(measured.metre)))
     if beats is None:
         return None
     seconds = frames / rate
@@ -110,19 +110,19 @@ def measured_of(pulse: "Pulse") -> Measured | None:
     )
 
 
-def _kept_at(content: ContentHash, material: Material | None) -> Path:
+def _kept_at(content: ContentHash, material: Instrument | None) -> Path:
     name = f"{content}-{ANALYSIS_VERSION}-{material or 'heard'}.json"
     return cache_folder() / "analysis" / name
 
 
-def kept_analysis(content: ContentHash, material: Material | None = None) -> Analysis | None:
+def kept_analysis(content: ContentHash, material: Instrument | None = None) -> Analysis | None:
     """The analysis of an earlier session, if there is one; `material` as it was asked for."""
     try:
         return trusted(bytes_of(_kept_at(content, material)), Analysis)
-    except (OSError, Untrusted):
+    except (OSError, InvalidInput):
         return None
 
 
-def keep_analysis(content: ContentHash, analysis: Analysis, material: Material | None = None) -> None:
+def keep_analysis(content: ContentHash, analysis: Analysis, material: Instrument | None = None) -> None:
     """Best effort: a full disk must not stop the work."""
     keep(_kept_at(content, material), msgspec.json.encode(analysis))

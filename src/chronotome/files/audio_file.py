@@ -16,7 +16,7 @@ import soxr
 from chronotome.dsp.audio import Audio, Samples
 from chronotome.dsp.overview import BUCKET, Overview
 from chronotome.errors import ChronotomeError, UnusableFile
-from chronotome.files.door import Untrusted, opened_file, refuse_other_than_files
+from chronotome.files.door import InvalidInput, opened_file, refuse_other_than_files
 from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Source
@@ -80,7 +80,7 @@ def has_content(path: Path, content: str, progress: Progress = unheard) -> bool:
         with opened_file(path) as file:
             known = _hashed.get(_stamp(file))
         return (known or content_hash(path, progress)) == content
-    except (OSError, Untrusted):
+    except (OSError, InvalidInput):
         return False
 
 
@@ -189,7 +189,7 @@ def _opened(path: Path) -> Iterator[soundfile.SoundFile]:
             raise UnusableFile(path, tr("is empty"), EXPORT_AGAIN)
         with soundfile.SoundFile(os.fsencode(path)) as file:  # as text, some names cannot be opened
             yield file
-    except Untrusted as error:
+    except InvalidInput as error:
         raise UnusableFile(path, str(error), tr("Choose an audio file.")) from None
     except FileNotFoundError:
         raise UnusableFile(path, tr("is missing"), tr("Check the name and the folder.")) from None

@@ -17,7 +17,7 @@ from msgspec import Meta, Struct
 from chronotome.errors import Cancelled, CannotWrite, ChronotomeError, UnusableFile, readable
 from chronotome.files.audio_file import SUFFIXES
 from chronotome.files.audio_out import ENCODINGS, Encoding, encoding_like
-from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.headless import Headless, timed
 from chronotome.files.naming import LONGEST, WrongTemplate, names_by
 from chronotome.files.split import Splitting, split_file
@@ -50,7 +50,7 @@ class Doing(StrEnum):
     SPLIT = "split"
 
 
-class Recipe(Struct, frozen=True):
+class BatchPreset(Struct, frozen=True):
     """What is done with each file. Of a recording whose `bpm` is not said the measured one counts."""
 
     do: Doing
@@ -82,7 +82,7 @@ class Outcome:
         return self.out is not None
 
 
-def write_recipe(path: Path, recipe: Recipe) -> None:
+def write_recipe(path: Path, recipe: BatchPreset) -> None:
     """Write it whole or not at all.
 
     Raises
@@ -95,7 +95,7 @@ def write_recipe(path: Path, recipe: Recipe) -> None:
         raise cannot_write(path, error) from None
 
 
-def read_recipe(path: Path) -> Recipe:
+def read_recipe(path: Path) -> BatchPreset:
     """A recipe that was saved.
 
     Raises
@@ -103,13 +103,13 @@ def read_recipe(path: Path) -> Recipe:
     UnusableFile
     """
     try:
-        recipe = trusted(bytes_of(path, MOST_BYTES), Recipe)
+        recipe = trusted(bytes_of(path, MOST_BYTES), BatchPreset)
         names_by(recipe.names, [], "")
     except OSError as error:
         raise UnusableFile(
             path, tr("cannot be read: {0}", error.strerror), tr("Choose another preset.")
         ) from None
-    except (Untrusted, WrongTemplate) as error:
+    except (InvalidInput, WrongTemplate) as error:
         words = tr("Choose a preset saved with Process files.")
         raise UnusableFile(path, str(error), words) from None
     if recipe.encoding != LIKE and recipe.encoding not in ENCODINGS:
@@ -131,7 +131,7 @@ def sounds_in(paths: Sequence[Path]) -> list[Path]:
 
 
 def run_batch(
-    recipe: Recipe,
+    recipe: BatchPreset,
     paths: Sequence[Path],
     folder: Path,
     told: Callable[[int, float], None] = lambda _number, _share: None,
@@ -162,7 +162,7 @@ def run_batch(
         yield run_one(recipe, path, folder, both)
 
 
-def run_one(recipe: Recipe, path: Path, folder: Path, progress: Progress = unheard) -> Outcome:
+def run_one(recipe: BatchPreset, path: Path, folder: Path, progress: Progress = unheard) -> Outcome:
     """One file; whatever is wrong with it is in the outcome."""
     try:
         out, words = _DOES[recipe.do](recipe, path, folder, progress)
@@ -187,11 +187,11 @@ def _free(folder: Path, path: Path, suffix: str) -> Path:
     return out
 
 
-def _encoding(recipe: Recipe, path: Path) -> Encoding:
+def _encoding(recipe: BatchPreset, path: Path) -> Encoding:
     return encoding_like(path) if recipe.encoding == LIKE else ENCODINGS[recipe.encoding]
 
 
-def _tighten(recipe: Recipe, path: Path, folder: Path, progress: Progress) -> tuple[Path, str]:
+def _tighten(recipe: BatchPreset, path: Path, folder: Path, progress: Progress) -> tuple[Path, str]:
     work = Headless()
     track = work.bring(path, part_of(progress, 0.0, 0.5), threshold=recipe.threshold)
     measured = work.session.recordings[0].measured
@@ -215,7 +215,7 @@ def _tighten(recipe: Recipe, path: Path, folder: Path, progress: Progress) -> tu
     return out, tr("{0}, moved by {1:.1f} ms", hits, float(np.median(moved)) if len(moved) else 0.0)
 
 
-def _straighten(recipe: Recipe, path: Path, folder: Path, progress: Progress) -> tuple[Path, str]:
+def _straighten(recipe: BatchPreset, path: Path, folder: Path, progress: Progress) -> tuple[Path, str]:
     encoding = _encoding(recipe, path)
     out = _free(folder, path, encoding.suffix)
     how = Straightening(recipe.bpm, recipe.steady, recipe.moving.by, encoding=encoding)
@@ -223,7 +223,7 @@ def _straighten(recipe: Recipe, path: Path, folder: Path, progress: Progress) ->
     return out, f"{done.session.tempo.at(0.0):.2f} bpm"
 
 
-def _split(recipe: Recipe, path: Path, folder: Path, progress: Progress) -> tuple[Path, str]:
+def _split(recipe: BatchPreset, path: Path, folder: Path, progress: Progress) -> tuple[Path, str]:
     out = _free(folder, path, "")
     cuts = Cuts(recipe.cut_at, recipe.step, recipe.parts)
     lines = recipe.cut_at is At.LINES

@@ -23,7 +23,7 @@ _UNSEEN = re.compile(
 _ONE, _known = threading.Lock(), set[Any]()
 
 
-class Untrusted(ValueError):  # noqa: N818 - reads as what happened
+class InvalidInput(ValueError):  # noqa: N818 - reads as what happened
     """What came in is not what it should be; its text ends a sentence that begins with its name."""
 
 
@@ -41,7 +41,7 @@ def bytes_of(path: Path, most: int = MOST_BYTES) -> bytes:
     """
     with opened_file(path) as file:
         if os.fstat(file.fileno()).st_size > most:
-            raise Untrusted(tr("is larger than {0} MB", most >> 20))
+            raise InvalidInput(tr("is larger than {0} MB", most >> 20))
         return file.read(most + 1)[:most]
 
 
@@ -59,7 +59,7 @@ def opened_file(path: Path) -> Iterator[BinaryIO]:
     handle = os.open(path, os.O_RDONLY | os.O_NONBLOCK | os.O_CLOEXEC)
     with os.fdopen(handle, "rb") as file:
         if not stat.S_ISREG(os.fstat(handle).st_mode):
-            raise Untrusted(tr("is not a file"))
+            raise InvalidInput(tr("is not a file"))
         yield file
 
 
@@ -78,7 +78,7 @@ class Bounded:
             self._at_once + 1 if size is None or size < 0 else min(size, self._at_once + 1)
         )
         if self._left < 0 or len(data) > self._at_once:
-            raise Untrusted(tr("has more header data than any valid file"))
+            raise InvalidInput(tr("has more header data than any valid file"))
         return data
 
     def __getattr__(self, name: str) -> Any:
@@ -96,7 +96,7 @@ def is_there(path: Path) -> bool:
 def refuse_other_than_files(path: Path) -> None:
     """Raise Untrusted for pipes, devices and sockets, which might never answer."""
     if not stat.S_ISREG(path.stat().st_mode):
-        raise Untrusted(tr("is not a file"))
+        raise InvalidInput(tr("is not a file"))
 
 
 def trusted(data: bytes, kind: type[T]) -> T:
@@ -110,7 +110,7 @@ def trusted(data: bytes, kind: type[T]) -> T:
     try:
         return msgspec.json.decode(_UNSEEN.sub(_seen, data), type=kind)
     except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
-        raise Untrusted(tr("is damaged: {0}", first_line(error))) from None
+        raise InvalidInput(tr("is damaged: {0}", first_line(error))) from None
 
 
 def _seen(found: re.Match[bytes]) -> bytes:
@@ -128,7 +128,7 @@ def converted(value: object, kind: type[T]) -> T:
     try:
         return msgspec.convert(value, kind)
     except (msgspec.MsgspecError, ValueError, TypeError, OverflowError, RecursionError) as error:
-        raise Untrusted(tr("is damaged: {0}", first_line(error))) from None
+        raise InvalidInput(tr("is damaged: {0}", first_line(error))) from None
 
 
 def _get_to_know(kind: Any) -> None:

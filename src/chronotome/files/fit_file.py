@@ -7,7 +7,7 @@ import platformdirs
 from msgspec import Struct
 
 from chronotome.errors import CannotWrite
-from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.places import NAME
 from chronotome.files.writing import cannot_write, keep, write_whole
 from chronotome.session.fit import Fit, Measured
@@ -42,7 +42,7 @@ def kept_fit(content: ContentHash, sound: Path | None = None) -> Fit:
     for place in places:
         try:
             document = trusted(bytes_of(place, MOST_BYTES), _Document)
-        except (OSError, Untrusted):
+        except (OSError, InvalidInput):
             continue
         if document.content == content and document.version == VERSION:
             return document.fit

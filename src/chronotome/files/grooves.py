@@ -13,7 +13,7 @@ import platformdirs
 from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, UnusableFile
-from chronotome.files.door import Untrusted, bytes_of, converted, trusted
+from chronotome.files.door import InvalidInput, bytes_of, converted, trusted
 from chronotome.files.midi_in import read_midi
 from chronotome.files.names import plain_name, shown
 from chronotome.files.places import NAME
@@ -79,7 +79,7 @@ def read_groove(path: Path) -> Groove:
     except OSError as error:
         raise UnusableFile(path, tr("cannot be read: {0}", error.strerror), tr("Check the file.")) from None
     except ValueError as error:
-        words = str(error) if isinstance(error, Untrusted) else tr("contains no groove")
+        words = str(error) if isinstance(error, InvalidInput) else tr("contains no groove")
         raise UnusableFile(path, words, tr("Check that it is the right file.")) from None
 
 
@@ -116,7 +116,7 @@ def groove_text(groove: Groove) -> bytes:
 def _groove_of(document: GrooveDocument) -> Groove:
     found = re.fullmatch(r"1/(\d{1,2})(?: (\w+))?", document.grid)
     if found is None:
-        raise Untrusted(tr("has an invalid grid (“{0}”)", shown(document.grid)))
+        raise InvalidInput(tr("has an invalid grid (“{0}”)", shown(document.grid)))
     beats, unit = (int(each) for each in document.metre.split("/"))
     metre = converted({"beats": beats, "unit": unit}, Metre)
     grid = converted({"division": int(found[1]), "feel": found[2] or "straight"}, Grid)
@@ -161,7 +161,7 @@ def _from_midi(data: bytes, name: str) -> Groove:
         (beat, note.velocity) for note, beat in zip(file.notes, file.beats(), strict=True) if note.velocity
     ]
     if not notes or len(notes) > MOST_STEPS:
-        raise Untrusted(tr("contains no notes") if not notes else tr("contains too many notes"))
+        raise InvalidInput(tr("contains no notes") if not notes else tr("contains too many notes"))
     beats, unit = file.metres[0][1:] if file.metres else (4, 4)
     metre = converted({"beats": beats, "unit": unit}, Metre)
     bpm = min(FASTEST, max(SLOWEST, 60e6 / file.tempos[-1][1]))

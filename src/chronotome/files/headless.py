@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from pathlib import Path
 
 from chronotome.dsp.audio import Audio, is_silent
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.errors import UnusableFile
 from chronotome.files.analysis import analyse
 from chronotome.files.audio_file import facts_of, load_source
@@ -18,7 +18,7 @@ from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
-from chronotome.session.edits.fitting import Following, set_following, set_smooth
+from chronotome.session.edits.fitting import TempoSync, set_following, set_smooth
 from chronotome.session.edits.grooves import groove_of
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tempo import set_tempo
@@ -46,7 +46,7 @@ class Headless:
         path: Path,
         progress: Progress = unheard,
         *,
-        material: Material | None = None,
+        material: Instrument | None = None,
         threshold: float = USUAL_THRESHOLD,
     ) -> Track:
         """A recording as a track, its onsets and its pulse found.
@@ -132,7 +132,7 @@ def timed(
         return session
     if measured is None:
         raise UnusableFile(path, tr("has too few hits to find beats"), tr("Enter the tempo."))
-    session = set_following(session, track.id, Following.SONG if measured.is_constant else Following.GRID)
+    session = set_following(session, track.id, TempoSync.SONG if measured.is_constant else TempoSync.GRID)
     return session if beat_one is None else set_beat_one(session, beat_one)
 
 
@@ -161,9 +161,9 @@ def groove_from(
     elif measured is None:
         raise UnusableFile(path, tr("has too few hits to find beats"), tr("Enter the tempo."))
     else:
-        session = set_following(session, track.id, Following.SONG)
+        session = set_following(session, track.id, TempoSync.SONG)
         if not measured.is_constant:
-            session = set_smooth(set_following(session, track.id, Following.GRID), True)
+            session = set_smooth(set_following(session, track.id, TempoSync.GRID), True)
         if beat_one is not None:
             session = set_beat_one(session, beat_one)
     (take,) = session.track(track.id).takes

@@ -18,7 +18,7 @@ from msgspec import Meta
 
 from chronotome.errors import ChronotomeError
 from chronotome.files import writing
-from chronotome.files.door import Untrusted, bytes_of, converted
+from chronotome.files.door import InvalidInput, bytes_of, converted
 from chronotome.files.ledger import LedgerReader, LedgerWriter, encode, whole_lines
 from chronotome.files.names import path_from, path_words, shown
 from chronotome.files.places import journal_folder
@@ -312,7 +312,7 @@ def recover(path: Path) -> Recovered | None:
         raise ChronotomeError(
             tr("Cannot read the recovered edits in “{0}” ({1}).", path, error.strerror)
         ) from None
-    except Untrusted as error:
+    except InvalidInput as error:
         raise ChronotomeError(tr("The recovery file “{0}” {1}.", path, error)) from None
     is_whole = True
     try:

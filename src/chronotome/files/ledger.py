@@ -20,7 +20,7 @@ from chronotome.files.columns import MOST_SPLICES, Column, Splice, differences, 
 from chronotome.files.door import converted, trusted
 from chronotome.files.older import track_of_today, with_shared_takes
 from chronotome.session.edits.tracks import with_takes
-from chronotome.session.history import MOST_STEPS, History, Step
+from chronotome.session.history import MOST_STEPS, History, HistoryEntry
 from chronotome.session.kits import Kit
 from chronotome.session.limits import ContentHash, Id, Name
 from chronotome.session.model import ClipId, Recording, Session, Take, Track, replace
@@ -158,7 +158,7 @@ class LedgerWriter:
     def _whole(self, history: History, count: int) -> list[bytes]:
         lines = [encode({"event": "anew"})]
 
-        def steps(these: Sequence[Step]) -> list[tuple[int, str]]:
+        def steps(these: Sequence[HistoryEntry]) -> list[tuple[int, str]]:
             result = []
             for step in these:
                 number, more = self.lines_for(step.session)
@@ -310,7 +310,7 @@ def _has_many_touches(take: Take) -> bool:
     return len(take.touches) >= MANY_TOUCHES
 
 
-def _last_of(steps: tuple[Step, ...], count: int) -> tuple[Step, ...]:
+def _last_of(steps: tuple[HistoryEntry, ...], count: int) -> tuple[HistoryEntry, ...]:
     return steps[len(steps) - min(count, len(steps)) :]
 
 
@@ -494,9 +494,9 @@ class LedgerReader:
         else:
             raise ValueError(f"a ledger does not know the event {kind!r}")
 
-    def _steps(self, pairs: object) -> tuple[Step, ...]:
+    def _steps(self, pairs: object) -> tuple[HistoryEntry, ...]:
         steps = converted(pairs, list[tuple[int, Name]])
-        return tuple(Step(self._kept_session(number), label) for number, label in steps)
+        return tuple(HistoryEntry(self._kept_session(number), label) for number, label in steps)
 
     def _kept_session(self, number: object) -> Session:
         part = self._parts.get(_number(number))

@@ -16,7 +16,7 @@ from chronotome.errors import UnusableFile
 from chronotome.files import riff
 from chronotome.files.audio_file import read_audio
 from chronotome.files.audio_out import wav_like, write_blocks
-from chronotome.files.door import Untrusted, bytes_of, opened_file
+from chronotome.files.door import InvalidInput, bytes_of, opened_file
 from chronotome.files.midi_in import read_midi
 from chronotome.files.names import shown
 from chronotome.files.writing import cannot_write, refuse_sources, replacing_at, write_whole
@@ -122,7 +122,7 @@ def read_marks(path: Path, rate: int, progress: Progress = unheard) -> list[Mark
         marks = list(_bounded(_read(path, rate, progress), progress))
     except OSError as error:
         raise UnusableFile(path, tr("cannot be read: {0}", error.strerror), tr("Check the file.")) from None
-    except Untrusted as error:
+    except InvalidInput as error:
         raise UnusableFile(path, str(error), tr("Check that it is the right file.")) from None
     except _TooMany:
         words = tr("has more than {0:,} onsets", MOST_MARKS)

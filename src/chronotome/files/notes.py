@@ -4,7 +4,7 @@ from pathlib import Path
 from typing import NamedTuple
 
 from chronotome.errors import UnusableFile
-from chronotome.files.door import Untrusted, bytes_of
+from chronotome.files.door import InvalidInput, bytes_of
 from chronotome.files.midi_in import read_midi
 from chronotome.progress import Progress, unheard
 from chronotome.session.kits import FIRST_NOTE
@@ -37,7 +37,7 @@ def read_notes(path: Path, progress: Progress = unheard) -> list[KeyNote]:
     except OSError as error:
         raise UnusableFile(path, tr("cannot be read: {0}", error.strerror), tr("Check the file.")) from None
     except ValueError as error:
-        words = str(error) if isinstance(error, Untrusted) else tr("contains no readable notes")
+        words = str(error) if isinstance(error, InvalidInput) else tr("contains no readable notes")
         raise UnusableFile(path, words, tr("Check that it is a MIDI file.")) from None
     if not notes:
         raise UnusableFile(path, tr("contains no notes"), tr("Notes from {0} up play the keys.", FIRST_NOTE))

@@ -10,7 +10,7 @@ from typing import Any, Final
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import new_hash
-from chronotome.files.door import Bounded, Untrusted, first_line, is_there, opened_file
+from chronotome.files.door import Bounded, InvalidInput, first_line, is_there, opened_file
 from chronotome.files.session_file import (
     AUDIO,
     COPIED_AT_ONCE,
@@ -119,7 +119,7 @@ def unpack(path: Path, folder: Path, progress: Progress = unheard) -> Path:
             _refuse_too_large(path, folder, entries)
             with new_folder(folder):
                 _write_all(path, archive, entries, folder, progress)
-    except Untrusted as error:
+    except InvalidInput as error:
         raise UnusableFile(path, str(error), WHENCE) from None
     except (zipfile.BadZipFile, zlib.error, EOFError, NotImplementedError, ValueError) as error:
         raise UnusableFile(path, tr("is damaged: {0}", first_line(error)), WHENCE) from None

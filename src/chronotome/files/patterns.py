@@ -11,11 +11,11 @@ import numpy as np
 from msgspec import Meta, Struct
 
 from chronotome.dsp.audio import Audio, Samples
-from chronotome.dsp.bands import Band, Material
+from chronotome.dsp.bands import Band, Instrument
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import facts_of, read_span
 from chronotome.files.audio_out import ENCODINGS, Encoding, write_blocks
-from chronotome.files.door import Untrusted, bytes_of, converted, first_line, is_there, trusted
+from chronotome.files.door import InvalidInput, bytes_of, converted, first_line, is_there, trusted
 from chronotome.files.names import plain_name, shown
 from chronotome.files.writing import cannot_write, new_folder, write_whole
 from chronotome.progress import Progress, unheard
@@ -23,7 +23,7 @@ from chronotome.session.grid import FASTEST
 from chronotome.session.kits import MOST_KIT, Kit, KitSlice
 from chronotome.session.limits import ContentHash, FileName, FrameNumber, Id, Name, Rate
 from chronotome.session.model import Recording, Session, replace
-from chronotome.session.onsets import Onsets, Standing
+from chronotome.session.onsets import OnsetDecision, Onsets
 from chronotome.session.patterns import Pattern, PatternId
 from chronotome.session.slices import Semitones
 from chronotome.words import tr
@@ -47,7 +47,7 @@ class SliceDocument(Struct, frozen=True, omit_defaults=True):
     file: FileName
     start_frame: FrameNumber
     end_frame: FrameNumber
-    material: Material
+    material: Instrument
     slice: dict[str, Any]
 
 
@@ -130,7 +130,7 @@ def pattern_facts(folder: Path) -> PatternFacts:
     """
     try:
         document = trusted(bytes_of(folder / DOCUMENT, MOST_BYTES), PatternDocument)
-    except (OSError, Untrusted, ValueError) as error:
+    except (OSError, InvalidInput, ValueError) as error:
         raise UnusableFile(
             folder / DOCUMENT, tr("cannot be read: {0}", error), tr("Save the pattern again.")
         ) from None
@@ -254,8 +254,8 @@ def read_pattern(folder: Path, tempo: float, progress: Progress = unheard) -> Sa
         raise UnusableFile(
             folder, tr("contains no pattern: {0}", error.strerror), tr("Choose the folder of the pattern.")
         ) from None
-    except (Untrusted, ValueError) as error:
-        words = str(error) if isinstance(error, Untrusted) else tr("is damaged: {0}", first_line(error))
+    except (InvalidInput, ValueError) as error:
+        words = str(error) if isinstance(error, InvalidInput) else tr("is damaged: {0}", first_line(error))
         raise UnusableFile(folder / name, words, tr("Check that it is the right folder.")) from None
 
 
@@ -264,7 +264,7 @@ def _from_document(folder: Path, document: PatternDocument, progress: Progress) 
     for at, each in enumerate(document.slices):
         recording = _recording(folder / each.file, each.start_frame, each.material)
         if not each.start_frame < each.end_frame <= recording.frames:
-            raise Untrusted(tr("uses samples that {0} does not have", each.file))
+            raise InvalidInput(tr("uses samples that {0} does not have", each.file))
         own = {"id": each.number, "recording": recording.content}
         span = {"start": each.start_frame, "end": each.end_frame}
         made.append(converted({**each.slice, **own, **span}, KitSlice))
@@ -279,11 +279,11 @@ def _from_document(folder: Path, document: PatternDocument, progress: Progress) 
     return Saved(pattern, kit, tuple(recordings.values()), places, document.bpm)
 
 
-def _recording(path: Path, onset: int, material: Material) -> Recording:
+def _recording(path: Path, onset: int, material: Instrument) -> Recording:
     """A slice's file as a recording that nobody has to listen to: it has one onset."""
     facts = facts_of(path)
     onset = min(onset, facts.frames - 1)
-    onsets = Onsets((1,), (onset,), (100.0,), (1,), (int(Standing.KEPT),), next_id=2)
+    onsets = Onsets((1,), (onset,), (100.0,), (1,), (int(OnsetDecision.KEPT),), next_id=2)
     return Recording(
         facts.content,
         plain_name(path.name),
@@ -301,7 +301,7 @@ def _from_split(folder: Path, document: _SplitDocument, tempo: float, progress: 
     bands = {band.name.lower(): int(band) for band in Band}
     made, recordings, places = list[KitSlice](), dict[ContentHash, Recording](), dict[ContentHash, Path]()
     for at, each in enumerate(document.slices):
-        recording = _recording(folder / each.file, 0, Material.DRUMS)
+        recording = _recording(folder / each.file, 0, Instrument.DRUMS)
         is_led = at > 0 and document.slices[at - 1].end_frame == each.start_frame
         piece = KitSlice(
             at + 1,

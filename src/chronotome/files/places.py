@@ -7,7 +7,7 @@ import msgspec
 import platformdirs
 from msgspec import Meta, Struct
 
-from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.names import path_words
 from chronotome.files.writing import keep
 from chronotome.session.grid import FASTEST
@@ -25,7 +25,7 @@ Words = Annotated[str, Meta(max_length=20_000)]
 """A path, as `path_words` tells it."""
 
 
-class Sight(Struct, frozen=True):
+class ViewPosition(Struct, frozen=True):
     """What of a session was in sight when it was left."""
 
     stage: Annotated[int, Meta(ge=1, le=5)] = 3
@@ -63,7 +63,7 @@ class Settings(Struct, frozen=True):
     window: Annotated[str, Meta(max_length=4_000, pattern=r"\A[0-9a-f]*\Z")] = ""
     """Size and place of the window, as Qt tells them."""
     second_window: Annotated[str, Meta(max_length=4_000, pattern=r"\A[0-9a-f]*\Z")] = ""
-    sights: Annotated[dict[Words, Sight], Meta(max_length=MOST_RECENT)] = {}
+    sights: Annotated[dict[Words, ViewPosition], Meta(max_length=MOST_RECENT)] = {}
     """What was in sight of the sessions that were left last."""
     shortcuts: dict[Word, Word] = {}
     grid_follows_zoom: bool = True
@@ -121,7 +121,7 @@ def load_settings() -> Settings:
     """Settings as saved; the usual ones where there are none, or where they cannot be read."""
     try:
         return trusted(bytes_of(settings_file(), MOST_BYTES), Settings)
-    except (OSError, Untrusted):
+    except (OSError, InvalidInput):
         return Settings()
 
 

@@ -9,7 +9,7 @@ import soxr
 
 from chronotome.dsp.audio import Samples
 from chronotome.files.audio_file import FileFacts, facts_of
-from chronotome.files.takes import About, describe, discard, new_take
+from chronotome.files.takes import TakeInfo, describe, discard, new_take
 from chronotome.files.writing import NewFile, cannot_write
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.render.pool import Source
@@ -32,7 +32,7 @@ def write_anew(source: Source, recording: Recording, progress: Progress = unhear
             soundfile.write(file, samples, recording.rate, format="WAV", subtype="FLOAT")
             file.check()
             os.fsync(file.fileno())
-        describe(path, About(Path(recording.file).stem or "rescued", recording.rate))
+        describe(path, TakeInfo(Path(recording.file).stem or "rescued", recording.rate))
         return facts_of(path, part_of(progress, 0.5, 1.0))
     except (OSError, soundfile.LibsndfileError) as error:
         discard(path)

@@ -14,7 +14,7 @@ from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import SUFFIXES, content_hash, has_content, new_hash
-from chronotome.files.door import Untrusted, bytes_of, converted, first_line, is_there, trusted
+from chronotome.files.door import InvalidInput, bytes_of, converted, first_line, is_there, trusted
 from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
 from chronotome.files.older import session_of_today, with_shared_takes
 from chronotome.files.session_lock import NAME as LOCK
@@ -37,7 +37,7 @@ MOST_DOCUMENT = 128 << 20
 Places = Mapping[ContentHash, Path]
 
 
-class Document(Struct, frozen=True, kw_only=True):
+class SessionDocument(Struct, frozen=True, kw_only=True):
     """What stands in session.json. `history` is the file beside it that tells how it came to be.
 
     Its format comes first: desktops tell what a file is by how it begins.
@@ -67,7 +67,7 @@ class Opened:
 
 def schema() -> dict[str, Any]:
     """JSON Schema of the document, as the code has it."""
-    made = msgspec.json.schema(Document)
+    made = msgspec.json.schema(SessionDocument)
     for struct in made["$defs"].values():
         if "description" in struct:  # Python 3.13 takes the indentation out of docstrings, 3.11 does not
             struct["description"] = inspect.cleandoc(struct["description"])
@@ -110,7 +110,7 @@ def load_session(path: Path, progress: Progress = unheard) -> Opened:
     return Opened(history, places, missing, note)
 
 
-def _read_document(path: Path) -> Document:
+def _read_document(path: Path) -> SessionDocument:
     class Head(Struct):
         format: str
         version: int
@@ -121,11 +121,11 @@ def _read_document(path: Path) -> Document:
         raise UnusableFile(
             path, tr("cannot be read: {0}", error.strerror), tr("Choose a session folder.")
         ) from None
-    except Untrusted as error:
+    except InvalidInput as error:
         raise UnusableFile(path, str(error), tr("Choose a session folder.")) from None
     try:
         head = trusted(data, Head)
-    except Untrusted:
+    except InvalidInput:
         raise UnusableFile(
             path, tr("is not a Chronotome session, or is damaged"), tr("Open a copy from a backup.")
         ) from None
@@ -149,23 +149,25 @@ def _read_document(path: Path) -> Document:
                 tr("refers to a file outside its folder"),
                 tr("This folder is not from Chronotome. Do not open it."),
             ) from None
-        words = str(error) if isinstance(error, Untrusted) else tr("is damaged: {0}", first_line(error))
+        words = str(error) if isinstance(error, InvalidInput) else tr("is damaged: {0}", first_line(error))
         raise UnusableFile(path, words, tr("Open a copy from a backup.")) from None
     return document
 
 
-def _decoded(data: bytes, version: int) -> Document:
+def _decoded(data: bytes, version: int) -> SessionDocument:
     """The document, in today's shape; raises ValueError."""
     if version < VERSION:
         written = trusted(data, dict[str, Any])
-        document = converted({**written, "session": session_of_today(written.get("session"))}, Document)
+        document = converted(
+            {**written, "session": session_of_today(written.get("session"))}, SessionDocument
+        )
     else:
-        document = trusted(data, Document)
+        document = trusted(data, SessionDocument)
     tracks = tuple(with_shared_takes(track) for track in document.session.tracks)
     return replace(document, session=replace(document.session, tracks=tracks))
 
 
-def _read_history(folder: Path, document: Document) -> tuple[History, str | None]:
+def _read_history(folder: Path, document: SessionDocument) -> tuple[History, str | None]:
     alone = History(document.session)
     if document.history is None:
         return alone, None
@@ -200,7 +202,7 @@ def find_recordings(
         share(0.0)
         try:
             content = content_hash(candidate, share)
-        except (OSError, Untrusted):
+        except (OSError, InvalidInput):
             continue
         if content in missing:
             found.setdefault(content, candidate)
@@ -279,7 +281,7 @@ def history_bytes(history: History) -> bytes:
 
 def document_bytes(session: Session, history: str | None) -> bytes:
     """A session as its document holds it."""
-    document = Document(session=session, history=history)
+    document = SessionDocument(session=session, history=history)
     return msgspec.json.format(msgspec.json.encode(document), indent=1)
 
 
@@ -287,7 +289,7 @@ def _known_history(document: Path) -> str | None:
     """The history that a document names, if it is one of ours."""
     try:
         return trusted(bytes_of(document), _NamesHistory).history
-    except (OSError, Untrusted):
+    except (OSError, InvalidInput):
         return None
 
 

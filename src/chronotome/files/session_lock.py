@@ -13,7 +13,7 @@ import msgspec
 from msgspec import Meta, Struct
 
 from chronotome.errors import readable
-from chronotome.files.door import Untrusted, trusted
+from chronotome.files.door import InvalidInput, trusted
 from chronotome.words import tr
 
 NAME = ".chronotome.lock"
@@ -106,7 +106,7 @@ def take(folder: Path) -> SessionLock | Holder | None:
 def _told(file: int) -> Holder:
     try:
         return trusted(os.pread(file, MOST_BYTES, 0), Holder)
-    except (OSError, Untrusted):
+    except (OSError, InvalidInput):
         return Holder()
 
 

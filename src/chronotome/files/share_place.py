@@ -20,9 +20,9 @@ from typing import Annotated, Any
 import msgspec
 from msgspec import Meta
 
-from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.names import plain_name
-from chronotome.files.sharing import MOST_FILE, About
+from chronotome.files.sharing import MOST_FILE, UploadInfo
 from chronotome.files.writing import private_folder, write_whole
 
 HOST = "127.0.0.1"
@@ -34,7 +34,7 @@ _HEARD = re.compile(r"/s/([A-Za-z0-9_-]{1,64})")
 _RANGE = re.compile(r"bytes (\d{1,12})-(\d{1,12})/(\d{1,12})")
 
 
-class Asked(About, frozen=True, kw_only=True):
+class UploadRequest(UploadInfo, frozen=True, kw_only=True):
     """The body of the first request."""
 
     name: Annotated[str, Meta(min_length=1, max_length=255)]
@@ -42,10 +42,10 @@ class Asked(About, frozen=True, kw_only=True):
     sha256: Annotated[str, Meta(pattern=r"\A[0-9a-f]{64}\Z")]
 
 
-class Kept(msgspec.Struct, frozen=True):
+class StoredUpload(msgspec.Struct, frozen=True):
     """What stands beside a file."""
 
-    asked: Asked
+    asked: UploadRequest
     key: str
     is_done: bool = False
 
@@ -64,10 +64,10 @@ class Shelf:
     def about(self, number: str) -> Path:
         return self.folder / f"{number}.json"
 
-    def find(self, number: str) -> Kept | None:
+    def find(self, number: str) -> StoredUpload | None:
         try:
-            return trusted(bytes_of(self.about(number), MOST_HEAD), Kept)
-        except (OSError, Untrusted):
+            return trusted(bytes_of(self.about(number), MOST_HEAD), StoredUpload)
+        except (OSError, InvalidInput):
             return None
 
     def by_key(self, key: str) -> str | None:
@@ -77,7 +77,7 @@ class Shelf:
                 return path.stem
         return None
 
-    def keep(self, number: str, kept: Kept) -> None:
+    def keep(self, number: str, kept: StoredUpload) -> None:
         write_whole(self.about(number), msgspec.json.encode(kept))
 
     def received(self, number: str) -> int:
@@ -190,7 +190,7 @@ class _Handler(BaseHTTPRequestHandler):
             raise _Refused(HTTPStatus.REQUEST_ENTITY_TOO_LARGE, "the request is too large")
         return size
 
-    def _upload(self, path: str) -> tuple[str, Kept, bool]:
+    def _upload(self, path: str) -> tuple[str, StoredUpload, bool]:
         found = _ADDRESS.fullmatch(path)
         kept = None if found is None else self.shelf.find(found[1])
         if found is None or kept is None:
@@ -203,8 +203,8 @@ class _Handler(BaseHTTPRequestHandler):
         if self.path != "/v1/uploads":
             return self._done()
         try:
-            asked = trusted(data, Asked)
-        except Untrusted as error:
+            asked = trusted(data, UploadRequest)
+        except InvalidInput as error:
             raise _Refused(HTTPStatus.BAD_REQUEST, f"the description {error}") from None
         key = self.headers.get("Idempotency-Key", "")
         if not re.fullmatch(r"[A-Za-z0-9_-]{1,64}", key):
@@ -215,7 +215,7 @@ class _Handler(BaseHTTPRequestHandler):
                 if len(list(self.shelf.folder.glob("*.json"))) >= MOST_UPLOADS:
                     raise _Refused(HTTPStatus.INSUFFICIENT_STORAGE, "there is no room")
                 number = secrets.token_urlsafe(12)
-                self.shelf.keep(number, Kept(asked, key))
+                self.shelf.keep(number, StoredUpload(asked, key))
             return {"upload": number, "received": self.shelf.received(number)}
 
     def _patch(self) -> dict[str, Any]:
@@ -262,7 +262,7 @@ class _Handler(BaseHTTPRequestHandler):
                 if digest.hexdigest() != kept.asked.sha256:
                     self.shelf.forget(number)
                     raise _Refused(HTTPStatus.CONFLICT, "it did not arrive as it was sent")
-                self.shelf.keep(number, Kept(kept.asked, kept.key, is_done=True))
+                self.shelf.keep(number, StoredUpload(kept.asked, kept.key, is_done=True))
         return {"address": f"{self.place.address}/s/{number}"}
 
     def _delete(self) -> dict[str, Any]:

@@ -23,7 +23,7 @@ import msgspec
 from msgspec import Meta, Struct
 
 from chronotome.errors import Cancelled, ChronotomeError, UnusableFile, readable
-from chronotome.files.door import Untrusted, trusted
+from chronotome.files.door import InvalidInput, trusted
 from chronotome.files.waiting import waited_for
 from chronotome.progress import Progress, unheard
 from chronotome.words import tr
@@ -47,7 +47,7 @@ class CannotShare(ChronotomeError):  # noqa: N818 - reads as what happened
     """What the place, or the way there, said."""
 
 
-class About(Struct, frozen=True):
+class UploadInfo(Struct, frozen=True):
     """What is told of a file that is shared."""
 
     title: Annotated[str, Meta(min_length=1, max_length=MOST_TITLE)]
@@ -58,7 +58,7 @@ class About(Struct, frozen=True):
     is_public: bool = False
 
 
-class Begun(Struct, frozen=True):
+class UploadState(Struct, frozen=True):
     """The answer to the first request, and to a question how far an upload is."""
 
     upload: Annotated[str, Meta(pattern=r"\A[A-Za-z0-9_-]{1,64}\Z")]
@@ -76,7 +76,7 @@ class Upload:
     """One file on its way; the same object is handed over again for another try."""
 
     path: Path
-    about: About
+    about: UploadInfo
     place: str
     key: str = field(repr=False)
     number: str = field(default_factory=lambda: uuid.uuid4().hex)
@@ -219,13 +219,13 @@ class _Client:
     def __init__(self, place: SplitResult, key: str, still: Callable[[], None]) -> None:
         self._place, self._key, self._still = place, key, still
 
-    def begin(self, upload: Upload, size: int, digest: str) -> Begun:
+    def begin(self, upload: Upload, size: int, digest: str) -> UploadState:
         about = msgspec.to_builtins(upload.about)
         body = {**about, "name": upload.path.name, "bytes": size, "sha256": digest}
         head = {"Idempotency-Key": upload.number, "Content-Type": "application/json"}
-        return self._asked("POST", "/v1/uploads", Begun, json.dumps(body).encode(), head)
+        return self._asked("POST", "/v1/uploads", UploadState, json.dumps(body).encode(), head)
 
-    def send(self, path: Path, begun: Begun, size: int, progress: Progress) -> None:
+    def send(self, path: Path, begun: UploadState, size: int, progress: Progress) -> None:
         """What the place has not yet."""
         at = begun.received
         with path.open("rb") as file:
@@ -233,7 +233,7 @@ class _Client:
             while at < size:
                 block = file.read(AT_ONCE)
                 head = {"Content-Range": f"bytes {at}-{at + len(block) - 1}/{size}"}
-                told = self._asked("PATCH", f"/v1/uploads/{begun.upload}", Begun, block, head)
+                told = self._asked("PATCH", f"/v1/uploads/{begun.upload}", UploadState, block, head)
                 if told.received <= at:
                     raise CannotShare(tr("The server accepts no more uploads. Try again later."))
                 at = told.received
@@ -265,7 +265,7 @@ class _Client:
             raise CannotShare(tr("The server refused the upload ({0}): {1}", status, self._told(data)))
         try:
             return trusted(data, kind)
-        except Untrusted:
+        except InvalidInput:
             raise CannotShare(tr("The server sent an invalid answer. Check the address.")) from None
 
     def _answer(self, method: str, path: str, body: bytes, head: dict[str, str]) -> tuple[int, bytes]:

@@ -15,7 +15,7 @@ from chronotome.dsp.beats.names import tempo_in_name
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import header_of
 from chronotome.files.cache import cache_folder
-from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.names import path_from, path_words, words_shown
 from chronotome.files.patterns import DOCUMENT, pattern_facts
 from chronotome.files.places import Words
@@ -93,7 +93,7 @@ def kept_entries(folder: Path) -> list[ShelfEntry]:
     """As they were when the folder was last looked through; none where it never was."""
     try:
         index = trusted(bytes_of(index_of(folder)), _Index)
-    except (OSError, Untrusted):
+    except (OSError, InvalidInput):
         return []
     is_ours = index.version == INDEX_VERSION and index.folder == path_words(folder)
     return list(index.entries) if is_ours else []

@@ -26,7 +26,7 @@ from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tempo import SongMap, take_song_map
 from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import lock, set_moving, set_solo
-from chronotome.session.fit import Reads
+from chronotome.session.fit import BeatSource
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Recording, Session
 from chronotome.session.tighten import targets_of
@@ -45,7 +45,7 @@ class Straightening:
     beats_per_minute: float | None = None
     steady: float = 1.0
     move_by: MoveBy = MoveBy.STRETCHING
-    reads: Reads = Reads.MEASURED
+    reads: BeatSource = BeatSource.MEASURED
     beat_one: float | None = None
     """Seconds in the guide; None: as measured."""
     encoding: Encoding | None = None

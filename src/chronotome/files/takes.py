@@ -12,7 +12,7 @@ from typing import Annotated
 import msgspec
 from msgspec import Meta, Struct
 
-from chronotome.files.door import Untrusted, bytes_of, trusted
+from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.names import path_from
 from chronotome.files.places import load_settings, state_folder
 from chronotome.files.writing import cannot_write, private_folder, write_whole
@@ -24,7 +24,7 @@ SUFFIX, ABOUT = ".wav", ".take.json"
 MOST_BYTES = 1 << 16
 
 
-class About(Struct, frozen=True):
+class TakeInfo(Struct, frozen=True):
     """What a take is of: written beside it as long as it is in no session."""
 
     track: Name
@@ -35,11 +35,11 @@ class About(Struct, frozen=True):
 
 
 @dataclass(frozen=True)
-class LeftBehind:
+class UnsavedTake:
     """A take that was in no session yet when its window was gone."""
 
     path: Path
-    about: About
+    about: TakeInfo
 
 
 def takes_folder() -> Path:
@@ -73,7 +73,7 @@ def new_take(kind: str = "take") -> tuple[Path, int]:
     raise cannot_write(folder, OSError(17, tr("more takes in one second than can be named")))
 
 
-def describe(path: Path, about: About) -> None:
+def describe(path: Path, about: TakeInfo) -> None:
     """Say what a take is, best effort: the take itself is what must not be lost."""
     with contextlib.suppress(OSError):
         write_whole(path.with_suffix(ABOUT), msgspec.json.encode(about), is_synced=False)
@@ -116,7 +116,7 @@ def discard(path: Path) -> None:
         path.unlink()
 
 
-def left_behind() -> list[LeftBehind]:
+def left_behind() -> list[UnsavedTake]:
     """Takes that nobody writes or has any more and that are in no saved session, the newest first."""
     found = []
     with contextlib.suppress(OSError):
@@ -124,10 +124,10 @@ def left_behind() -> list[LeftBehind]:
         paths = [path for folder in folders for path in folder.glob(f"*{ABOUT}")]
         for path in sorted(paths, key=lambda path: path.name, reverse=True):
             sound = path.with_name(path.name.removesuffix(ABOUT) + SUFFIX)
-            with contextlib.suppress(OSError, Untrusted):
-                about = trusted(bytes_of(path, MOST_BYTES), About)
+            with contextlib.suppress(OSError, InvalidInput):
+                about = trusted(bytes_of(path, MOST_BYTES), TakeInfo)
                 if not _is_held(sound):
-                    found.append(LeftBehind(sound, about))
+                    found.append(UnsavedTake(sound, about))
     return found
 
 

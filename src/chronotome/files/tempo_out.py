@@ -28,7 +28,7 @@ class BarChange(Struct, frozen=True):
     metre: Metre
 
 
-class Part(Struct, frozen=True):
+class SectionRow(Struct, frozen=True):
     """A section; seconds are counted from the start of the session's sound."""
 
     name: Name
@@ -44,7 +44,7 @@ class TempoDocument(Struct, frozen=True):
     beat_one_seconds: Moment
     metre: Metre
     changes: tuple[Change, ...]
-    sections: tuple[Part, ...]
+    sections: tuple[SectionRow, ...]
     metre_changes: tuple[BarChange, ...] = ()
     version: Literal[1] = 1
 
@@ -60,7 +60,7 @@ def tempo_document(session: Session) -> TempoDocument:
         Change(each.beat, tempo.seconds_of(each.beat), each.beats_per_minute) for each in tempo.changes
     )
     parts = tuple(
-        Part(each.name, each.start, each.end, tempo.seconds_of(each.start), tempo.seconds_of(each.end))
+        SectionRow(each.name, each.start, each.end, tempo.seconds_of(each.start), tempo.seconds_of(each.end))
         for each in session.sections
     )
     metres = tuple(

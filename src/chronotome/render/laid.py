@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.stretch.segment import LEAD_IN
 from chronotome.render.cache import Rendered
-from chronotome.render.mix import EVEN, PART_COLUMNS, Lane, Part, Parts, Side
+from chronotome.render.mix import EVEN, PART_COLUMNS, GainSegment, MixLane, Parts, Side
 from chronotome.render.plan import ClipPlan, Fade, TrackPlan
 from chronotome.render.pool import Source
 from chronotome.session.score import Score
@@ -103,14 +103,14 @@ class _Loudness:
 
 
 @dataclass(frozen=True, eq=False)
-class Laid:
+class TrackPlacement:
     """A track as it stands in a mix; the parts of its lanes count from 0."""
 
     track: TrackPlan
     knowns: tuple[Placed | None, ...]
     """Of its clips as edited, then as played where that is a score of its own."""
     is_whole: bool
-    lanes: tuple[Lane, ...]
+    lanes: tuple[MixLane, ...]
     parts: Parts
     total: float
     gained: float
@@ -127,7 +127,7 @@ class Laid:
 
 def laid_out(
     track: TrackPlan, knowns: tuple[Placed | None, ...], played_by: tuple[Placed | None, ...]
-) -> Laid:
+) -> TrackPlacement:
     edited, played = _Spread(Side.EDITED), _Spread(Side.AS_PLAYED)
     parts, count, loudness = [np.zeros((0, PART_COLUMNS))], 0, _Loudness()
     for clip, known, other in zip(track.clips, knowns, played_by, strict=True):
@@ -151,7 +151,9 @@ def laid_out(
     is_whole = all(known is not None and known.is_whole for known in knowns)
     is_whole &= all(known is None or known.is_whole for known in played_by)
     lanes = (*played.lanes(), *edited.lanes())
-    return Laid(track, (*knowns, *played_by), is_whole, lanes, np.concatenate(parts), *loudness.sums)
+    return TrackPlacement(
+        track, (*knowns, *played_by), is_whole, lanes, np.concatenate(parts), *loudness.sums
+    )
 
 
 class _Spread:
@@ -177,13 +179,13 @@ class _Spread:
             self._louds[lane].append(run.loud)
             self._ends[lane] = int(starts[-1] + lengths[-1])
 
-    def lanes(self) -> Iterator[Lane]:
+    def lanes(self) -> Iterator[MixLane]:
         for clips, louds in zip(self._lanes, self._louds, strict=True):
             starts, lengths, offsets, channels, parts = (
                 np.concatenate(column) for column in zip(*clips, strict=True)
             )
             loud = _louds(louds, [len(clip[0]) for clip in clips])
-            yield Lane(self._side, starts, lengths, offsets, channels, parts, loud)
+            yield MixLane(self._side, starts, lengths, offsets, channels, parts, loud)
 
 
 def _louds(louds: Sequence[NDArray[np.float64] | None], counts: Sequence[int]) -> NDArray[np.float64] | None:
@@ -273,13 +275,15 @@ def _played(clip: ClipPlan, source: Source) -> _Placements:
     return _Placements(*(np.array([each]) for each in values))
 
 
-def _played_part(clip: ClipPlan, gain: float, sides: tuple[float, float]) -> Part:
+def _played_part(clip: ClipPlan, gain: float, sides: tuple[float, float]) -> GainSegment:
     """How loud a clip is as played, and how it begins and ends."""
     begin, end = clip.played_at, clip.played_at + clip.played[1] - clip.played[0]
     rise, fall = clip.fade_in or Fade(0, 0), clip.fade_out or Fade(0, 0)
     up, down = (min(each.end - each.start, end - begin) for each in (rise, fall))
     left, right = (gain * side for side in sides)
-    return Part(left, right, (begin, begin + up) if up else (0, 0), (end - down, end) if down else (0, 0))
+    return GainSegment(
+        left, right, (begin, begin + up) if up else (0, 0), (end - down, end) if down else (0, 0)
+    )
 
 
 def _row_parts(
@@ -287,7 +291,7 @@ def _row_parts(
 ) -> Parts:
     """Of its rows: one part for all, and one for each that comes in or goes out by itself."""
     rise, fall = clip.fade_in or Fade(0, 0), clip.fade_out or Fade(0, 0)
-    part = Part(gain * sides[0], gain * sides[1], rise, fall).row()
+    part = GainSegment(gain * sides[0], gain * sides[1], rise, fall).row()
     if score.is_plain:
         return part
     rows = placements.rows[score.has_edges[placements.rows]]

@@ -44,7 +44,7 @@ class Side(IntEnum):
     BOTH = 2
 
 
-class Part(NamedTuple):
+class GainSegment(NamedTuple):
     """What sounds alike: how loud on the left and on the right, and where it comes in and goes out.
 
     Fades are session frames, by equal power; none where start and end are the same. A row of a clip has its
@@ -72,7 +72,7 @@ EVERY_BUS = Heard()
 
 
 @dataclass(frozen=True, eq=False)
-class Lane:
+class MixLane:
     """Placements that do not overlap: where they start, how long they are, where their samples lie.
 
     Invariants: columns of equal length; `starts` rises; a placement ends before the next one starts. `parts`
@@ -101,8 +101,8 @@ class Mix:
 
     serial: int
     frames: int
-    lanes: tuple[Lane, ...]
-    parts: Parts = field(default_factory=lambda: Part().row())
+    lanes: tuple[MixLane, ...]
+    parts: Parts = field(default_factory=lambda: GainSegment().row())
     played_gain: float = 1.0
     """Matches the level of As played to that of Edited."""
 

@@ -45,7 +45,7 @@ class Joins:
 
 
 @dataclass(frozen=True, eq=False)
-class Proof:
+class JoinReport:
     """Levels in dB of each join against the roughest place as played; peak and loudness of the whole."""
 
     found: Joins
@@ -111,7 +111,7 @@ def _around(mix: OfflineMix, start: int, frames: int) -> Samples:
     return np.concatenate([silence, read])
 
 
-def proof_of(mix: OfflineMix, plan: Plan, progress: Progress = unheard) -> Proof:
+def proof_of(mix: OfflineMix, plan: Plan, progress: Progress = unheard) -> JoinReport:
     """Read a mix once, as edited and as played, and check it."""
     found = joins_of(plan)
     joins, meter = found.frames, LoudnessMeter(plan.rate, mix.channels)
@@ -137,4 +137,4 @@ def proof_of(mix: OfflineMix, plan: Plan, progress: Progress = unheard) -> Proof
     levels = 20 * np.log10(at_joins / roughest + 1e-9)
     progress(1.0)
     counts = ~found.bare | (levels > ALLOWED)
-    return Proof(found.only(counts), levels[counts], loudest, meter.value)
+    return JoinReport(found.only(counts), levels[counts], loudest, meter.value)

@@ -12,17 +12,17 @@ from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena, Region
 from chronotome.render.cache import PieceCache
 from chronotome.render.click import ClickPlan, click_sound
-from chronotome.render.laid import Laid, Placed, laid_out
+from chronotome.render.laid import Placed, TrackPlacement, laid_out
 from chronotome.render.mix import (
     CLICK,
     FIRST_TRACK,
     OUT_CHANNELS,
     PART_COLUMNS,
     TABLE_BYTES,
-    Lane,
+    GainSegment,
     Mix,
+    MixLane,
     MixTable,
-    Part,
     Parts,
     Side,
 )
@@ -61,7 +61,7 @@ class Renderer:
         self._known: dict[ClipId, Placed] = {}
         self._known_played: dict[ClipId, Placed] = {}
         """Of patterns as their steps were put, where Tighten moves them."""
-        self._laid: dict[int, Laid] = {}
+        self._laid: dict[int, TrackPlacement] = {}
         self._rough: dict[int, RoughJoins] = {}
         self._makes_room = False
 
@@ -200,7 +200,7 @@ class Renderer:
         return placed
 
     def _mix(self, plan: Plan, placed: Mapping[ClipId, Placed], serial: int) -> Mix:
-        lanes, parts, laid, count = list[Lane](), list[Parts](), dict[int, Laid](), 0
+        lanes, parts, laid, count = list[MixLane](), list[Parts](), dict[int, TrackPlacement](), 0
         for number, track in enumerate(plan.tracks):
             knowns = tuple(placed.get(clip.id) for clip in track.clips)
             played = tuple(self._known_played.get(clip.id) for clip in track.clips)
@@ -218,10 +218,10 @@ class Renderer:
         gain = float(np.sqrt(max(total + gained, 0.0) / total)) if total > 0 else 1.0
         if plan.click is not None:
             lanes.extend(self._click_lanes(plan.click, plan.rate, count))
-            parts.append(Part(plan.click.gain, plan.click.gain).row())
+            parts.append(GainSegment(plan.click.gain, plan.click.gain).row())
         return Mix(serial, plan.frames, tuple(lanes), np.concatenate([NO_PARTS, *parts]), gain)
 
-    def _click_lanes(self, click: ClickPlan, rate: int, part: int) -> Iterator[Lane]:
+    def _click_lanes(self, click: ClickPlan, rate: int, part: int) -> Iterator[MixLane]:
         for places, is_accent in ((click.accents, True), (click.others, False)):
             key = (rate, click.sound, is_accent)
             if key not in self._clicks:
@@ -229,7 +229,7 @@ class Renderer:
                 self._clicks[key] = self.arena.allocate(*sound.shape)
                 self._clicks[key].samples[:] = sound
             region, count = self._clicks[key], len(places)
-            yield Lane(
+            yield MixLane(
                 Side.BOTH,
                 places,
                 np.full(count, region.frames),

@@ -10,7 +10,7 @@ from chronotome.dsp.stretch.segment import ENGINES
 from chronotome.dsp.stretch.warp import rising
 from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap
-from chronotome.session.fitted import Fitted
+from chronotome.session.fitted import TimeMap
 from chronotome.session.follow import beats_of, fitted_of
 from chronotome.session.limits import MOST_FRAMES
 from chronotome.session.memo import MANY, by_identity, by_parts
@@ -165,7 +165,7 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
     is_locked: bool,  # noqa: FBT001 - the same
     is_pitched: bool,  # noqa: FBT001 - the same
     targets: Targets,
-    fit: Fitted | None,
+    fit: TimeMap | None,
     leading: Take,
     led: Recording,
     counts: NDArray[np.bool_],
@@ -245,7 +245,7 @@ def window_in(anchors: Anchors, clip: Clip, recording: Recording, rate: int) -> 
     return Window(start, max(end, start + 1), first, last)
 
 
-def _with_beats(fit: Fitted, played: Frames, landed: Frames, apart: int) -> tuple[Frames, Frames]:
+def _with_beats(fit: TimeMap, played: Frames, landed: Frames, apart: int) -> tuple[Frames, Frames]:
     """Add the beats that no hit is near to, so that long notes follow as well."""
     beats, lands = np.rint(fit.played).astype(np.int64), np.rint(fit.fitted).astype(np.int64)
     clear = _are_apart(beats, lands, played, landed, apart) & (lands >= apart - 1)

@@ -3,8 +3,8 @@
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.fit import BeatMap, Evidence, Fit, Measured, Reads, beat_map
-from chronotome.session.fitted import Fitted
+from chronotome.session.fit import BeatMap, BeatMapInput, BeatSource, Fit, Measured, beat_map
+from chronotome.session.fitted import TimeMap
 from chronotome.session.grid import TempoMap
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.metre import MetreMap
@@ -17,7 +17,7 @@ def beats_by(
 ) -> BeatMap | None:
     """The beats of a recording; `hits` are those that may be its beats, or none."""
     frames = recording.onsets.frame_array[hits] if len(hits) else np.zeros(0, np.int64)
-    return beat_map(fit, measured, Evidence(recording.frames, recording.rate, frames, metre))
+    return beat_map(fit, measured, BeatMapInput(recording.frames, recording.rate, frames, metre))
 
 
 no_hits = np.zeros(0, bool)
@@ -26,7 +26,7 @@ no_hits = np.zeros(0, bool)
 @by_identity(MANY)
 def fitted_by(  # noqa: PLR0917 - found again by the identity of each
     take: Take, recording: Recording, beats: BeatMap, steady: float, tempo: TempoMap, rate: int
-) -> Fitted | None:
+) -> TimeMap | None:
     """The map of a clip of these beats; `steady` is how much of their drift is taken out."""
     played = take.start + (beats.seconds - take.source_start / recording.rate) * rate
     straight = (beats.seconds - beats.beat_one) * beats.slope
@@ -35,21 +35,21 @@ def fitted_by(  # noqa: PLR0917 - found again by the identity of each
     rising = np.concatenate([[True], np.diff(np.maximum.accumulate(fitted)) > 1.0])
     if rising.sum() < 2:
         return None
-    return Fitted(played[rising], fitted[rising])
+    return TimeMap(played[rising], fitted[rising])
 
 
-def measured_fit_of(session: Session, take: Take) -> Fitted | None:
+def measured_fit_of(session: Session, take: Take) -> TimeMap | None:
     """The map of a clip by what was measured and said of its beats, never by which of its hits count."""
     recording = session.recording_of(take)
     track = next((each for each in session.tracks if any(clip.take is take for clip in each.clips)), None)
-    if track is None or recording.fit.reads is not Reads.MEASURED:
+    if track is None or recording.fit.reads is not BeatSource.MEASURED:
         return None
     guide = session.track(session.guide_of(track.id))
     leading = session.leading(track, take)[1]
     if guide.follow is not Follow.SONG:
         return None
     led = session.recording_of(leading)
-    if led.fit.reads is not Reads.MEASURED:
+    if led.fit.reads is not BeatSource.MEASURED:
         return None
     beats = beats_by(led.fit, led.measured, led, no_hits, session.metre.seen_from(leading.beat))
     if beats is None:

@@ -54,7 +54,7 @@ class Do(Named):
 
 
 @dataclass(frozen=True)
-class Mend:
+class Fix:
     """One way to put a place right."""
 
     words: str
@@ -82,10 +82,10 @@ class Check:
     """The beats of the two lines that it lies between, where that is what is not sure."""
     later: float | None = None
     kind: Kind = Kind.BETWEEN
-    mends: tuple[Mend, ...] = ()
+    mends: tuple[Fix, ...] = ()
 
 
-class Part(Protocol):
+class CheckColumns(Protocol):
     """Places of one kind: columns of equal length, and the words of each."""
 
     @property
@@ -149,7 +149,7 @@ NOTHING = Checks((), np.zeros(0, np.int64), np.zeros(0, np.int64), _no_check)
 
 
 @dataclass(frozen=True, eq=False)
-class Found:
+class CheckGroup:
     """Places of one kind, with their words made beforehand: there are few of them."""
 
     kind: Kind

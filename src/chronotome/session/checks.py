@@ -8,7 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.anchors import anchors_of
-from chronotome.session.check import NOTHING, Check, Checks, Do, Kind, Mend, Part
+from chronotome.session.check import NOTHING, Check, CheckColumns, Checks, Do, Fix, Kind
 from chronotome.session.grid import TempoMap
 from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.metre import MetreMap, position_words
@@ -63,13 +63,13 @@ def _rough(joins: RoughJoins, targets: Targets, offset: int, metre: MetreMap) ->
 
 
 @by_identity(64)
-def _own_parts(targets: Targets, tempo: TempoMap, metre: MetreMap, bears: float) -> tuple[Part, ...]:
+def _own_parts(targets: Targets, tempo: TempoMap, metre: MetreMap, bears: float) -> tuple[CheckColumns, ...]:
     own = _Between(targets, tempo, metre), _Far(targets), _Inside(targets, metre)
     return own if math.isinf(bears) else (*own, _Stretched(targets, bears))
 
 
 @by_parts(64, lambda parts, accepted: (*parts, accepted))
-def _merged(parts: tuple[Part, ...], accepted: tuple[tuple[OnsetId, str], ...]) -> Checks:
+def _merged(parts: tuple[CheckColumns, ...], accepted: tuple[tuple[OnsetId, str], ...]) -> Checks:
     """In order of time, without what was accepted for good."""
     sizes = [len(part.onsets) for part in parts]
     owner = np.repeat(np.arange(len(parts)), sizes)
@@ -219,9 +219,9 @@ class _Inside(_Places):
         return self.targets.reasons[first] == Reason.GRID and bars >= 1 and abs(bars - round(bars)) < WHOLE
 
 
-def as_played(targets: Targets, at: int) -> Mend:
+def as_played(targets: Targets, at: int) -> Fix:
     """Leave a hit where it was played."""
-    return Mend(tr("As played"), Do.MOVE, int(targets.onsets[at]), float(targets.fitted_beats[at]))
+    return Fix(tr("As played"), Do.MOVE, int(targets.onsets[at]), float(targets.fitted_beats[at]))
 
 
 def _check(  # noqa: PLR0917 - the words of a check, in their order

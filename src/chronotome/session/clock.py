@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chronotome.session.fitted import Fitted
+from chronotome.session.fitted import TimeMap
 from chronotome.session.grid import TempoMap
 from chronotome.session.metre import MetreMap
 from chronotome.session.onsets import Onsets
@@ -25,7 +25,7 @@ class Clock:
     tempo: TempoMap
     metre: MetreMap
     session_rate: int = 1
-    fit: Fitted | None = None
+    fit: TimeMap | None = None
 
     def beats_of(self, onsets: Onsets) -> BeatArray:
         return self.beats_at(onsets.frame_array)

@@ -5,7 +5,7 @@ from numpy.typing import NDArray
 
 from chronotome.session.beating import measured_fit_of
 from chronotome.session.clock import Clock
-from chronotome.session.fitted import Fitted
+from chronotome.session.fitted import TimeMap
 from chronotome.session.grid import TempoMap
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.metre import MetreMap
@@ -44,7 +44,7 @@ def _counted(  # noqa: PLR0917 - found again by the identity of each
     rate: int,
     tempo: TempoMap,
     metre: MetreMap,
-    fit: Fitted | None,
+    fit: TimeMap | None,
 ) -> NDArray[np.bool_]:
     clock = Clock(source_start, start / rate, recording.rate, tempo, metre, rate, fit)
     counts = sifted(recording.onsets, recording.threshold, recording.sift, clock)

@@ -26,7 +26,7 @@ SAME_BEAT = 0.4
 ON_BEAT = 0.1
 
 
-class Reads(StrEnum):
+class BeatSource(StrEnum):
     """Where the beats of a recording come from."""
 
     MEASURED = "measured"
@@ -36,7 +36,7 @@ class Reads(StrEnum):
     """Every hit is a bar."""
 
     @classmethod
-    def _missing_(cls, value: object) -> "Reads | None":
+    def _missing_(cls, value: object) -> "BeatSource | None":
         """What earlier versions wrote."""
         return {"every hit is a beat": cls.ONSETS, "every hit is a bar": cls.BARS}.get(str(value))
 
@@ -60,7 +60,7 @@ class Fit(Struct, frozen=True):
     """Frame at which beat one sounds; None: as measured."""
     scale: Annotated[float, Meta(ge=0.125, le=8.0)] = 1.0
     """How many beats a measured beat counts for: 2 is double time."""
-    reads: Reads = Reads.MEASURED
+    reads: BeatSource = BeatSource.MEASURED
     pins: Annotated[tuple[Pin, ...], Meta(max_length=MOST_BEATS)] = ()
 
 
@@ -209,7 +209,7 @@ def _through(at: BeatArray, known: BeatArray, values: BeatArray) -> BeatArray:
 
 
 @dataclass(frozen=True)
-class Evidence:
+class BeatMapInput:
     """What a beat map is computed from: length and rate of the recording, hits that count, in frames."""
 
     frames: int
@@ -218,7 +218,7 @@ class Evidence:
     metre: MetreMap
 
 
-def beat_map(fit: Fit, measured: Measured | None, evidence: Evidence) -> BeatMap | None:
+def beat_map(fit: Fit, measured: Measured | None, evidence: BeatMapInput) -> BeatMap | None:
     """The beats of a recording; None where nothing is known of them."""
     known = _unpinned(fit, measured, evidence)
     if known is None or len(known[0]) < 2:
@@ -255,17 +255,17 @@ def _in_order(pins: list[tuple[float, float]]) -> list[tuple[float, float]]:
 
 
 def _unpinned(
-    fit: Fit, measured: Measured | None, evidence: Evidence
+    fit: Fit, measured: Measured | None, evidence: BeatMapInput
 ) -> tuple[SecondsArray, BeatArray] | None:
     """Seconds and beats before anything that was tied by hand."""
     duration = evidence.frames / evidence.rate
-    if fit.reads is not Reads.MEASURED:
+    if fit.reads is not BeatSource.MEASURED:
         seconds = evidence.hits / evidence.rate
         one = 0
         if fit.beat_one is not None and len(seconds):
             one = int(np.abs(seconds - fit.beat_one / evidence.rate).argmin())
         numbers = (np.arange(len(seconds)) - one) * np.float64(fit.scale)
-        if fit.reads is Reads.BARS:
+        if fit.reads is BeatSource.BARS:
             return seconds, evidence.metre.beats_of(numbers)
         return seconds, numbers * evidence.metre.first.beat
     one_at = measured.beat_one if measured else 0.0

@@ -11,7 +11,7 @@ Places = NDArray[np.float64]
 
 
 @dataclass(frozen=True, eq=False)
-class Fitted:
+class TimeMap:
     """Where session frames as played belong after the fit; straight between beats, straight on at both ends.
 
     Invariants: both rise strictly; two or more.

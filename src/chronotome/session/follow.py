@@ -4,8 +4,8 @@ import math
 
 from chronotome.session.beating import beats_by, fitted_by, no_hits
 from chronotome.session.counting import counted_of
-from chronotome.session.fit import BeatMap, Reads
-from chronotome.session.fitted import Fitted
+from chronotome.session.fit import BeatMap, BeatSource
+from chronotome.session.fitted import TimeMap
 from chronotome.session.grid import TempoMap
 from chronotome.session.model import Follow, Session, Take, Track, placed_take
 
@@ -14,12 +14,12 @@ def beats_of(session: Session, take: Take) -> BeatMap | None:
     """The beats of the clip's recording, in the recording's own seconds."""
     recording = session.recording_of(take)
     hits = no_hits
-    if recording.fit.reads is not Reads.MEASURED:
+    if recording.fit.reads is not BeatSource.MEASURED:
         hits = counted_of(session, take)
     return beats_by(recording.fit, recording.measured, recording, hits, session.metre.seen_from(take.beat))
 
 
-def fitted_of(session: Session, track: Track, take: Take) -> Fitted | None:
+def fitted_of(session: Session, track: Track, take: Take) -> TimeMap | None:
     """None where the track does not follow the song, or nothing is known of its beats."""
     if track.follow is not Follow.SONG:
         return None

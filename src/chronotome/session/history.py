@@ -10,7 +10,7 @@ MOST_STEPS = 500
 
 
 @dataclass(frozen=True, eq=False)
-class Step:
+class HistoryEntry:
     """A session that was kept, and the words for the edit that led away from it."""
 
     session: Session
@@ -26,28 +26,28 @@ class History:
     """
 
     session: Session
-    past: tuple[Step, ...] = ()
-    future: tuple[Step, ...] = ()
+    past: tuple[HistoryEntry, ...] = ()
+    future: tuple[HistoryEntry, ...] = ()
 
     def then(self, session: Session, label: str) -> "History":
         """One step on; what had been undone is forgotten, and so is the oldest of too many steps."""
         if session is self.session:
             return self
-        return History(session, (*self.past[1 - MOST_STEPS :], Step(self.session, label)))
+        return History(session, (*self.past[1 - MOST_STEPS :], HistoryEntry(self.session, label)))
 
     def mapped(self, change: Callable[[Session], Session]) -> "History":
         """Every session changed; steps that then lead from one to the same are none."""
         present = change(self.session)
-        past: list[Step] = []
+        past: list[HistoryEntry] = []
         for step in self.past:
             changed = change(step.session)
             if past and _are_alike(past[-1].session, changed):
-                past[-1] = Step(past[-1].session, step.label)
+                past[-1] = HistoryEntry(past[-1].session, step.label)
             else:
-                past.append(Step(changed, step.label))
+                past.append(HistoryEntry(changed, step.label))
         if past and _are_alike(past[-1].session, present):
             present = past.pop().session
-        future = tuple(Step(change(step.session), step.label) for step in self.future)
+        future = tuple(HistoryEntry(change(step.session), step.label) for step in self.future)
         return History(present, tuple(past), future)
 
     def amended(self, session: Session) -> "History":
@@ -58,13 +58,13 @@ class History:
         if not self.past:
             return self
         step = self.past[-1]
-        return History(step.session, self.past[:-1], (*self.future, Step(self.session, step.label)))
+        return History(step.session, self.past[:-1], (*self.future, HistoryEntry(self.session, step.label)))
 
     def redone(self) -> "History":
         if not self.future:
             return self
         step = self.future[-1]
-        return History(step.session, (*self.past, Step(self.session, step.label)), self.future[:-1])
+        return History(step.session, (*self.past, HistoryEntry(self.session, step.label)), self.future[:-1])
 
     def shortened(self, steps: int) -> "History":
         """With no more than the latest steps."""

@@ -33,7 +33,7 @@ class SwingOf(Named):
 UNIT_OF = {SwingOf.EIGHTHS: 0.5, SwingOf.SIXTEENTHS: 0.25}
 
 
-class Ruling(NamedTuple):
+class GridRule(NamedTuple):
     """All that decides where lines are, but for tempo and metre."""
 
     grid: Grid = Grid()
@@ -52,10 +52,10 @@ class Ruling(NamedTuple):
         return bool(self.shift or (self.groove is not None and self.groove.steps and self.timing))
 
 
-class Reach(NamedTuple):
+class LineRules(NamedTuple):
     """Which ruling holds where: the first everywhere, others in spans of beats, others for single hits."""
 
-    rulings: tuple[Ruling, ...]
+    rulings: tuple[GridRule, ...]
     spans: tuple[tuple[float, float], ...] = ()
     """Of the second ruling on, one each, in order."""
     hits: tuple[tuple[OnsetId, int], ...] = ()
@@ -84,7 +84,7 @@ class Lines:
         return Lines(self.steps[low:high], self.beats[low:high])
 
 
-def lines_over(first: float, last: float, ruling: Ruling, metre: MetreMap, tempo: TempoMap) -> Lines:
+def lines_over(first: float, last: float, ruling: GridRule, metre: MetreMap, tempo: TempoMap) -> Lines:
     """Every line from a bar before one beat to a bar behind another."""
     low, high = (metre.bar_at(first) - 1) / AT_ONCE, (metre.bar_at(last) + 1) / AT_ONCE
     low, high = int(np.floor(low)) * AT_ONCE, int(np.floor(high) + 1) * AT_ONCE
@@ -92,18 +92,18 @@ def lines_over(first: float, last: float, ruling: Ruling, metre: MetreMap, tempo
 
 
 @lru_cache(maxsize=256)
-def same(ruling: Ruling) -> Ruling:
+def same(ruling: GridRule) -> GridRule:
     """One object for equal ones: what is worked out from it is found by identity."""
     return ruling
 
 
 @lru_cache(maxsize=256)
-def same_reach(reach: Reach) -> Reach:
+def same_reach(reach: LineRules) -> LineRules:
     """One object for equal ones: lines are found again while other settings are changed."""
     return reach
 
 
-def lines_within(first: float, last: float, reach: Reach, metre: MetreMap, tempo: TempoMap) -> Lines:
+def lines_within(first: float, last: float, reach: LineRules, metre: MetreMap, tempo: TempoMap) -> Lines:
     """Lines from one beat to another as every hit there has them: in spans of their own, by their ruling."""
     usual = lines_over(first, last, reach.rulings[0], metre, tempo).between(first, last)
     parts, kept = list[Lines](), np.ones(len(usual.steps), bool)
@@ -123,13 +123,13 @@ def lines_within(first: float, last: float, reach: Reach, metre: MetreMap, tempo
 
 
 @lru_cache(maxsize=256)
-def lines_of_bar(ruling: Ruling, metre: Metre) -> tuple[BeatArray, BeatArray]:
+def lines_of_bar(ruling: GridRule, metre: Metre) -> tuple[BeatArray, BeatArray]:
     """Lines of one bar in beats from its start: on the straight grid, and swung."""
     steps = np.array(bar_lines(ruling.grid, metre)[:-1])
     return steps, _swung(steps, ruling)
 
 
-def _swung(steps: BeatArray, ruling: Ruling) -> BeatArray:
+def _swung(steps: BeatArray, ruling: GridRule) -> BeatArray:
     if ruling.swing == 50.0:
         return steps
     if ruling.swing_of is SwingOf.GRID:
@@ -146,7 +146,7 @@ def _swung(steps: BeatArray, ruling: Ruling) -> BeatArray:
 
 
 @by_identity(64)
-def _lines(low: int, high: int, ruling: Ruling, metre: MetreMap, tempo: TempoMap) -> Lines:
+def _lines(low: int, high: int, ruling: GridRule, metre: MetreMap, tempo: TempoMap) -> Lines:
     firsts, begins, _ = metre.stretches
     ends = [*firsts[1:].tolist(), high]
     parts = list[tuple[BeatArray, BeatArray, BeatArray]]()
@@ -161,7 +161,7 @@ def _lines(low: int, high: int, ruling: Ruling, metre: MetreMap, tempo: TempoMap
     return Lines(every, _moved(counted, beats, ruling, tempo) if ruling.is_moved else beats)
 
 
-def _moved(steps: BeatArray, beats: BeatArray, ruling: Ruling, tempo: TempoMap) -> BeatArray:
+def _moved(steps: BeatArray, beats: BeatArray, ruling: GridRule, tempo: TempoMap) -> BeatArray:
     """With the groove's offsets and the shift; lines stay in order. `steps` count from the metre change."""
     groove = ruling.groove
     late = np.full(len(beats), ruling.shift)

@@ -9,7 +9,7 @@ from chronotome.session.groove import Groove
 from chronotome.session.match import Pairs
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import Recording, Session, Take, Track
-from chronotome.session.recipes import Recipes, recipes_of
+from chronotome.session.recipes import ScopedSettings, recipes_of
 from chronotome.session.settings import Alone
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import pairs_of, targets_of
@@ -48,7 +48,7 @@ def _levels_of(recording: Recording, onsets: NDArray[np.int64]) -> tuple[Decibel
 def _drawn(
     targets: Targets,
     recording: Recording,
-    recipes: Recipes,
+    recipes: ScopedSettings,
     grooves: tuple[Groove | None, ...],
     pairs: Pairs | None,
 ) -> Decibels:

@@ -7,12 +7,12 @@ from chronotome.session.beating import measured_fit_of
 from chronotome.session.check import Check
 from chronotome.session.clock import Clock
 from chronotome.session.counting import counted_of
-from chronotome.session.fitted import Fitted
+from chronotome.session.fitted import TimeMap
 from chronotome.session.grid import TempoMap
 from chronotome.session.memo import by_identity
 from chronotome.session.metre import MetreMap
 from chronotome.session.model import Recording, Session, Take, Track
-from chronotome.session.onsets import Standing
+from chronotome.session.onsets import OnsetDecision
 from chronotome.words import tr
 
 DOUBTFUL_MS = 4.0
@@ -43,11 +43,11 @@ def _found(  # noqa: PLR0917 - found again by the identity of each
     rate: int,
     tempo: TempoMap,
     metre: MetreMap,
-    fit: Fitted | None,
+    fit: TimeMap | None,
 ) -> tuple[Check, ...]:
     onsets = recording.onsets
     clock = Clock(source_start, start / rate, recording.rate, tempo, metre, rate, fit)
-    untouched = onsets.standing_array == Standing.BY_STRENGTH
+    untouched = onsets.standing_array == OnsetDecision.BY_STRENGTH
     unsure = counts & untouched & ~onsets.lock_array & (onsets.doubt_array > DOUBTFUL_MS)
     places = {
         int(place): (

@@ -26,7 +26,7 @@ NOBODY = -1
 
 
 @dataclass(frozen=True, eq=False)
-class Heard:
+class HitFeatures:
     """Hits of one take: ids, session frames, levels in dB (NaN where not measured), timbres.
 
     Invariants: columns of equal length; `frames` rises.
@@ -42,8 +42,8 @@ class Heard:
 class Pairs:
     """For each hit of the one its partner among the hits of the other, or `NOBODY`; and which are sure."""
 
-    own: Heard
-    other: Heard
+    own: HitFeatures
+    other: HitFeatures
     partner: NDArray[np.int64]
     is_sure: NDArray[np.bool_]
     by_hand: NDArray[np.bool_]
@@ -68,7 +68,7 @@ Said = tuple[tuple[OnsetId, OnsetId | None], ...]
 
 
 @by_identity(64)
-def paired(own: Heard, other: Heard, within: float, rate: int, said: Said = ()) -> Pairs:
+def paired(own: HitFeatures, other: HitFeatures, within: float, rate: int, said: Said = ()) -> Pairs:
     """Pair hits in order: the cheapest way through both takes.
 
     Parameters
@@ -103,7 +103,7 @@ def paired(own: Heard, other: Heard, within: float, rate: int, said: Said = ()) 
     return Pairs(own, other, partner, sure | held, held)
 
 
-def _by_hand(own: Heard, other: Heard, said: Said) -> dict[int, int]:
+def _by_hand(own: HitFeatures, other: HitFeatures, said: Said) -> dict[int, int]:
     """Places of hits, each with that of its partner; those of hits that are there, in order."""
     mine = {onset: at for at, onset in enumerate(own.onsets.tolist())}
     theirs = {onset: at for at, onset in enumerate(other.onsets.tolist())}
@@ -126,7 +126,7 @@ class _Near:
     by_hand: NDArray[np.bool_]
 
 
-def _candidates(own: Heard, other: Heard, reach: float, hand: dict[int, int]) -> _Near:
+def _candidates(own: HitFeatures, other: HitFeatures, reach: float, hand: dict[int, int]) -> _Near:
     low = np.searchsorted(other.frames, own.frames - reach)
     high = np.searchsorted(other.frames, own.frames + reach, "right")
     counts = high - low
@@ -140,13 +140,15 @@ def _candidates(own: Heard, other: Heard, reach: float, hand: dict[int, int]) ->
     return _Near(mine[order], theirs[order], by_hand[order])
 
 
-def _apart(own: Heard, other: Heard, near: _Near, lag: NDArray[np.float64], rate: int) -> NDArray[np.float64]:
+def _apart(
+    own: HitFeatures, other: HitFeatures, near: _Near, lag: NDArray[np.float64], rate: int
+) -> NDArray[np.float64]:
     """What it costs that two are apart, but for what is usual around there."""
     away = own.frames[near.mine] - lag[near.mine] - other.frames[near.theirs]
     return np.asarray(np.abs(away) * 1000.0 / rate / USUAL_MS)
 
 
-def _unlikeness(own: Heard, other: Heard, near: _Near) -> NDArray[np.float64]:
+def _unlikeness(own: HitFeatures, other: HitFeatures, near: _Near) -> NDArray[np.float64]:
     """What it costs that two sound unlike, more than those do that are nearest to one another."""
     if not len(near.mine):
         return np.zeros(0)
@@ -203,7 +205,7 @@ def _put(best: list[tuple[float, int]], found: list[tuple[int, float, int]]) -> 
             place += place & -place
 
 
-def _usual_lag(own: Heard, other: Heard, partner: NDArray[np.int64]) -> NDArray[np.float64]:
+def _usual_lag(own: HitFeatures, other: HitFeatures, partner: NDArray[np.int64]) -> NDArray[np.float64]:
     """By how many frames hits around each are later than their partners: the middle of nine."""
     at = np.flatnonzero(partner != NOBODY)
     if len(at) < AROUND:

@@ -10,8 +10,8 @@ import msgspec
 import numpy as np
 from msgspec import Meta, Struct, field
 
-from chronotome.dsp.bands import Material
-from chronotome.dsp.hush import HushBy
+from chronotome.dsp.bands import Instrument
+from chronotome.dsp.hush import MuteMethod
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import TempoMap
 from chronotome.session.groove import Groove, GrooveId
@@ -32,18 +32,18 @@ from chronotome.session.limits import (
 )
 from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.metre import MOST_METRE_CHANGES, Metre, MetreChange, MetreMap, metre_map
-from chronotome.session.onsets import MEASURED, OnsetId, Onsets, Standing
+from chronotome.session.onsets import MEASURED, OnsetDecision, OnsetId, Onsets
 from chronotome.session.patterns import LONGEST_PATTERN, MOST_PATTERNS, SHORTEST_PATTERN, Pattern, PatternId
-from chronotome.session.rounds import Laid, laid_of, onsets_of
+from chronotome.session.rounds import PatternHits, laid_of, onsets_of
 from chronotome.session.settings import (
     MOST_SPANS,
     MOST_VARIANTS,
     Moving,
-    RecipeSpan,
+    SettingsSpan,
+    Snapshot,
     TightenSettings,
-    Variant,
 )
-from chronotome.session.sift import USUAL_THRESHOLD, Sift
+from chronotome.session.sift import USUAL_THRESHOLD, OnsetFilter
 from chronotome.session.slices import COPY, Semitones, Slices
 from chronotome.session.timebase import Timebase
 from chronotome.units import Frames
@@ -79,10 +79,10 @@ class Recording(Struct, frozen=True):
     channels: Channels
     onsets: Onsets = Onsets()
     threshold: Strength = USUAL_THRESHOLD
-    sift: Sift = Sift()
+    sift: OnsetFilter = OnsetFilter()
     is_analysed: bool = False
     measured: Measured | None = None
-    material: Material = Material.MIXED
+    material: Instrument = Instrument.MIXED
     is_material_chosen: bool = False
     """True where a person said it; else it is what was heard."""
     fit: Fit = Fit()
@@ -137,7 +137,7 @@ def _rearranged(  # noqa: PLR0917 - found again by the identity of each
     laid, at, owners = laid[order], at[order], owners[order]
     laid = np.maximum.accumulate(laid - np.arange(len(laid))) + np.arange(len(laid))
     numbers = onsets.id_array[at] + COPY * copy[owners]
-    standings = np.where(frames[at] == start[owners], int(Standing.KEPT), onsets.standing_array[at])
+    standings = np.where(frames[at] == start[owners], int(OnsetDecision.KEPT), onsets.standing_array[at])
     columns = {
         name: tuple(np.array(getattr(onsets, name))[at].tolist()) if getattr(onsets, name) else ()
         for name in ("strengths", "bands", "doubts", "locks", *MEASURED)
@@ -167,7 +167,7 @@ class Touch(Struct, frozen=True):
     """A recipe of its own."""
 
 
-class Hush(Struct, frozen=True):
+class MuteSpan(Struct, frozen=True):
     """A span of a recording that is heard otherwise, as edited: silent, faded, softer, or as the room sounds.
 
     Invariant: `start` < `end`, frames at the recording's own rate, as are those of the room's quiet place.
@@ -175,7 +175,7 @@ class Hush(Struct, frozen=True):
 
     start: FrameNumber
     end: FrameNumber
-    by: HushBy = HushBy.SILENCE
+    by: MuteMethod = MuteMethod.SILENCE
     level: Annotated[float, Meta(ge=-90.0, le=0.0)] = 0.0
     room_start: FrameNumber = 0
     room_end: FrameNumber = 0
@@ -228,7 +228,7 @@ class Take(Struct, frozen=True):
     """Moved in a way of its own; None: in its track's."""
     accepted: Annotated[tuple[tuple[OnsetId, Name], ...], Meta(max_length=MOST_ONSETS)] = ()
     """Places to check that a person accepted for good: the hit, and what was said of it."""
-    hushes: Annotated[tuple[Hush, ...], Meta(max_length=MOST_SPANS)] = ()
+    hushes: Annotated[tuple[MuteSpan, ...], Meta(max_length=MOST_SPANS)] = ()
     """Noises that are not to be heard, in order; they do not overlap."""
     crossover: Crossover | None = None
     """One band of it is heard; None: all of it."""
@@ -360,9 +360,9 @@ class Track(Struct, frozen=True, dict=True):
     is_flipped: bool = False
     """Upside down, against another microphone that is."""
     size: TrackSize = TrackSize.USUAL
-    spans: Annotated[tuple[RecipeSpan, ...], Meta(max_length=MOST_SPANS)] = ()
+    spans: Annotated[tuple[SettingsSpan, ...], Meta(max_length=MOST_SPANS)] = ()
     """Spans with a recipe of their own, in order; they do not overlap."""
-    variants: Annotated[tuple[Variant, ...], Meta(max_length=MOST_VARIANTS)] = ()
+    variants: Annotated[tuple[Snapshot, ...], Meta(max_length=MOST_VARIANTS)] = ()
     layer: Layer | None = None
     """What it plays along with; its clips are then those of that track (`settled`)."""
     own_tempo: TempoMap | None = None
@@ -420,7 +420,7 @@ class Section(Struct, frozen=True):
     end: Beat
 
 
-class Span(Struct, frozen=True):
+class BeatSpan(Struct, frozen=True):
     """From one beat to a later one."""
 
     start: Beat
@@ -466,7 +466,7 @@ class Session(Struct, frozen=True):
     grooves: Annotated[tuple[Groove, ...], Meta(max_length=MOST_GROOVES)] = ()
     kits: Annotated[tuple[Kit, ...], Meta(max_length=MOST_KITS)] = ()
     patterns: Annotated[tuple[Pattern, ...], Meta(max_length=MOST_PATTERNS)] = ()
-    loop: Span | None = None
+    loop: BeatSpan | None = None
     is_looping: bool = False
     click: Click = Click()
     is_tempo_set: bool = False
@@ -482,7 +482,7 @@ class Session(Struct, frozen=True):
             return _as_recording(recording, laid, pattern, kit, self.rate)
         return recording if take.slices is None else rearranged(recording, take.slices).recording
 
-    def played_by(self, take: Take, playing: Playing) -> tuple[Laid, Pattern, Kit]:
+    def played_by(self, take: Take, playing: Playing) -> tuple[PatternHits, Pattern, Kit]:
         """The hits of a pattern that a take plays, the pattern, and the kit that it is heard on."""
         pattern = self.pattern(playing.pattern)
         laid = laid_of(pattern, take.beat, playing.beats, self.tempo, self.rate)
@@ -587,7 +587,9 @@ class Session(Struct, frozen=True):
 
 
 @by_identity(512)
-def _as_recording(recording: Recording, laid: Laid, pattern: Pattern, kit: Kit, rate: int) -> Recording:
+def _as_recording(
+    recording: Recording, laid: PatternHits, pattern: Pattern, kit: Kit, rate: int
+) -> Recording:
     """The hits of a pattern as if they were a recording's: Tighten and Drift know nothing of patterns."""
     return Recording(
         content=recording.content,

@@ -9,7 +9,7 @@ from chronotome.session.grid import TempoMap
 from chronotome.session.lines import SAME_STEP
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.metre import MetreMap
-from chronotome.session.recipes import Recipes, shortest_step
+from chronotome.session.recipes import ScopedSettings, shortest_step
 from chronotome.session.strokes import Strokes
 from chronotome.session.targets import Reason
 from chronotome.units import BeatArray, Frames
@@ -23,7 +23,7 @@ AS_NEAR_MS = 2.0
 
 
 @dataclass(frozen=True, eq=False)
-class Asked:
+class MoveSettings:
     """What the recipe of each hit says, in frames."""
 
     pull: NDArray[np.float64]
@@ -32,7 +32,7 @@ class Asked:
     """Frames from its line beyond which a hit is not pulled."""
 
     @staticmethod
-    def of(recipes: Recipes, recipe: NDArray[np.int64], tempo: TempoMap, rate: int) -> "Asked":
+    def of(recipes: ScopedSettings, recipe: NDArray[np.int64], tempo: TempoMap, rate: int) -> "MoveSettings":
         every = recipes.every
         pull = np.array([each.pull for each in every])
         alone = np.array([each.leave_alone * rate / 1000.0 for each in every])
@@ -42,11 +42,11 @@ class Asked:
                 for each in every
             ]
         )
-        return Asked(pull[recipe], alone[recipe], catch[recipe])
+        return MoveSettings(pull[recipe], alone[recipe], catch[recipe])
 
 
 @dataclass(frozen=True, eq=False)
-class Hits:
+class HitTimes:
     """Counted onsets in session frames, their lines in beats, where a person put them (or NaN)."""
 
     ids: Frames
@@ -94,7 +94,7 @@ class Moves:
     """Hits that take a line: nothing but a hand moves them from where they go."""
 
 
-def moves_of(hits: Hits, strokes: Strokes, asked: Asked, ends: Ends, rate: int) -> Moves:
+def moves_of(hits: HitTimes, strokes: Strokes, asked: MoveSettings, ends: Ends, rate: int) -> Moves:
     """Where each hit goes: strokes first, then lines, then what lies between.
 
     The loudest hit of a stroke leads: the others keep the distance to it that they were played at. The
@@ -124,7 +124,7 @@ def moves_of(hits: Hits, strokes: Strokes, asked: Asked, ends: Ends, rate: int) 
     return Moves(target, reasons, on_lines)
 
 
-def _leaves(hits: Hits, strokes: Strokes, ends: Ends, rate: int) -> NDArray[np.bool_]:
+def _leaves(hits: HitTimes, strokes: Strokes, ends: Ends, rate: int) -> NDArray[np.bool_]:
     """Strokes in the take whose lines are not, or so near its end that no attack would be left of them."""
     fitted = hits.fitted[strokes.leaders]
     line = fitted - hits.away[strokes.leaders]
@@ -146,7 +146,7 @@ def _last(fitted: Frames, ends: Ends, rate: int) -> Frames:
 
 
 @by_identity(MANY)
-def _nearest(hits: Hits, strokes: Strokes, ends: Ends, rate: int) -> NDArray[np.bool_]:
+def _nearest(hits: HitTimes, strokes: Strokes, ends: Ends, rate: int) -> NDArray[np.bool_]:
     """Which strokes are the nearest of their line, of equally near ones the loudest.
 
     In a take of whole bars the line at its end is the one at its start.
@@ -165,7 +165,7 @@ def _nearest(hits: Hits, strokes: Strokes, ends: Ends, rate: int) -> NDArray[np.
 
 
 def _between(
-    hits: Hits,
+    hits: HitTimes,
     strokes: Strokes,
     moves: NDArray[np.float64],
     fixed: NDArray[np.bool_],
@@ -181,7 +181,7 @@ def _between(
 
 
 @by_identity(MANY)
-def _over_the_line(hits: Hits, strokes: Strokes) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
+def _over_the_line(hits: HitTimes, strokes: Strokes) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
     """How far each stroke may move until its leader is as far from its line on the other side."""
     away, has_line = hits.away[strokes.leaders], hits.has_line[strokes.leaders]
     low = np.where(has_line, np.minimum(0.0, -2 * away), -np.inf)

@@ -3,10 +3,10 @@
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.check import Check, Do, Found, Kind, Mend
+from chronotome.session.check import Check, CheckGroup, Do, Fix, Kind
 from chronotome.session.memo import by_identity
 from chronotome.session.metre import MetreMap, hit_words
-from chronotome.session.model import Hush, Recording, Take
+from chronotome.session.model import MuteSpan, Recording, Take
 from chronotome.session.onsets import Onsets
 from chronotome.session.targets import Targets
 from chronotome.units import Frames
@@ -22,7 +22,7 @@ AFTER_ATTACK, BEFORE_ATTACK = 0.060, 0.005
 @by_identity(64)
 def noises_of(
     targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, metre: MetreMap
-) -> Found:
+) -> CheckGroup:
     """What the analysis took for a noise, where silence keeps clear of the hits about it."""
     ratio = recording.rate / targets.rate
     starts = take.source_start + np.rint((targets.played - take.start) * ratio).astype(np.int64)
@@ -48,7 +48,7 @@ def noises_of(
                 ),
                 kind=Kind.NOISE,
                 mends=(
-                    Mend(
+                    Fix(
                         tr("Silence noise"),
                         Do.SILENCE,
                         int(targets.onsets[at]),
@@ -57,7 +57,7 @@ def noises_of(
                 ),
             )
         )
-    return Found(Kind.NOISE, tuple(checks))
+    return CheckGroup(Kind.NOISE, tuple(checks))
 
 
 def noise_marks(onsets: Onsets) -> NDArray[np.bool_]:
@@ -66,7 +66,7 @@ def noise_marks(onsets: Onsets) -> NDArray[np.bool_]:
 
 
 @by_identity(64)
-def _spans(recording: Recording, counts: NDArray[np.bool_], hushes: tuple[Hush, ...]) -> Frames:
+def _spans(recording: Recording, counts: NDArray[np.bool_], hushes: tuple[MuteSpan, ...]) -> Frames:
     """(noises, 3): frames from where to where silence may be, and where the noise begins."""
     onsets = recording.onsets
     is_noise = noise_marks(onsets)
@@ -81,7 +81,7 @@ def _spans(recording: Recording, counts: NDArray[np.bool_], hushes: tuple[Hush, 
     return np.column_stack([clear, spans[:, 0]])[clear[:, 1] > clear[:, 0]]
 
 
-def clear_spans(spans: Frames, hits: Frames, rate: int, hushes: tuple[Hush, ...] = ()) -> Frames:
+def clear_spans(spans: Frames, hits: Frames, rate: int, hushes: tuple[MuteSpan, ...] = ()) -> Frames:
     """(spans, 2): each from 5 ms sooner to 5 ms before the next hit at most.
 
     They are empty where they begin within 60 ms after a hit, and where there is silence already.

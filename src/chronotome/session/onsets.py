@@ -23,7 +23,7 @@ MEASURED = ("levels", "timbres", "attacks", "energies", "noises")
 T = TypeVar("T")
 
 
-class Standing(IntEnum):
+class OnsetDecision(IntEnum):
     """What a person said about an onset, beyond the threshold."""
 
     BY_STRENGTH = 0
@@ -33,7 +33,7 @@ class Standing(IntEnum):
     """Kept, and not found by the analysis: dropped, it is gone."""
 
 
-COUNTED_BY_HAND = (Standing.KEPT, Standing.ADDED)
+COUNTED_BY_HAND = (OnsetDecision.KEPT, OnsetDecision.ADDED)
 
 
 @by_identity(16)
@@ -168,7 +168,7 @@ class Onsets(Struct, frozen=True, dict=True):
     def counted(self, threshold: float) -> NDArray[np.bool_]:
         """True for what stands: strong enough, or kept by hand, and not dropped by hand."""
         strong = self.strength_array >= threshold
-        return self.is_kept | (strong & (self.standing_array == Standing.BY_STRENGTH))
+        return self.is_kept | (strong & (self.standing_array == OnsetDecision.BY_STRENGTH))
 
     @cached_property
     def is_kept(self) -> NDArray[np.bool_]:
@@ -179,7 +179,7 @@ class Onsets(Struct, frozen=True, dict=True):
         """With onsets added by hand at these frames; those that start at one of them already are kept."""
         wanted = sorted({frame for frame in frames if frame >= 0})
         there = dict(zip(self.frames, self.ids, strict=True))
-        present = self.standings_at([there[frame] for frame in wanted if frame in there], Standing.KEPT)
+        present = self.standings_at([there[frame] for frame in wanted if frame in there], OnsetDecision.KEPT)
         new = [frame for frame in wanted if frame not in there]
         if not new:
             return present
@@ -197,7 +197,7 @@ class Onsets(Struct, frozen=True, dict=True):
             merged(self.frames, new),
             merged(self.strengths, (strength,) * count),
             merged(self.bands, (band,) * count),
-            merged(present.standings, (int(Standing.ADDED),) * count),
+            merged(present.standings, (int(OnsetDecision.ADDED),) * count),
             self.next_id + count,
             merged(self.doubt_array.tolist(), (0.0,) * count),
             merged(self.lock_array.tolist(), (False,) * count),
@@ -241,27 +241,27 @@ class Onsets(Struct, frozen=True, dict=True):
             frames[place] += by
             doubts[place] = 0.0
             if standings[place] not in COUNTED_BY_HAND:
-                standings[place] = int(Standing.KEPT)
+                standings[place] = int(OnsetDecision.KEPT)
         return msgspec.structs.replace(
             self, frames=tuple(frames), standings=tuple(standings), doubts=tuple(doubts)
         )
 
-    def standing(self, onset: OnsetId, standing: Standing) -> "Onsets":
+    def standing(self, onset: OnsetId, standing: OnsetDecision) -> "Onsets":
         """With another word said about one onset."""
         return self.standings_at([onset], standing)
 
-    def standings_at(self, onsets: Iterable[OnsetId], standing: Standing) -> "Onsets":
+    def standings_at(self, onsets: Iterable[OnsetId], standing: OnsetDecision) -> "Onsets":
         """With another word said about several; an added one that is dropped is gone, locked ones stay."""
         places = [place for place in map(self.place_of, onsets) if place is not None]
         places = [place for place in places if not self.lock_array[place]]
         gone = {
             place
             for place in places
-            if standing is Standing.DROPPED and self.standings[place] == Standing.ADDED
+            if standing is OnsetDecision.DROPPED and self.standings[place] == OnsetDecision.ADDED
         }
         standings = list(self.standings)
         for place in places:
-            if not (standing is Standing.KEPT and standings[place] == Standing.ADDED):
+            if not (standing is OnsetDecision.KEPT and standings[place] == OnsetDecision.ADDED):
                 standings[place] = int(standing)
         changed = self
         if tuple(standings) != self.standings:
@@ -270,8 +270,8 @@ class Onsets(Struct, frozen=True, dict=True):
 
     def as_found(self) -> "Onsets":
         """Without anything that was said by hand; corrected frames stay."""
-        added = {place for place, each in enumerate(self.standings) if each == Standing.ADDED}
-        plain = msgspec.structs.replace(self, standings=(int(Standing.BY_STRENGTH),) * len(self))
+        added = {place for place, each in enumerate(self.standings) if each == OnsetDecision.ADDED}
+        plain = msgspec.structs.replace(self, standings=(int(OnsetDecision.BY_STRENGTH),) * len(self))
         return plain.without(added) if added else plain
 
     def locked(self, onsets: Iterable[OnsetId], *, is_locked: bool) -> "Onsets":
@@ -322,7 +322,7 @@ def onsets_from(
         tuple(int(frame) for frame in frames),
         tuple(round(float(strength), 2) for strength in strengths),
         tuple(int(band) for band in bands),
-        (int(Standing.BY_STRENGTH),) * total,
+        (int(OnsetDecision.BY_STRENGTH),) * total,
         first_id + total,
         () if doubts is None else tuple(round(float(doubt), 2) for doubt in doubts),
     )

@@ -5,7 +5,7 @@ from collections.abc import Sequence
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.check import Check, Do, Found, Kind, Mend
+from chronotome.session.check import Check, CheckGroup, Do, Fix, Kind
 from chronotome.session.counting import counted_of
 from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.metre import MetreMap, hit_words
@@ -35,12 +35,12 @@ EXPECTED = 0.35
 STRONG, LACKED_SECONDS, MOSTLY_THERE = 70.0, 0.03, 0.8
 
 
-def other_parts(session: Session, track: Track, take: Take) -> Sequence[Found]:
+def other_parts(session: Session, track: Track, take: Take) -> Sequence[CheckGroup]:
     """Of a take of a track that is not locked to another."""
     targets = targets_of(session, track, take)
     if not len(targets):
         return ()
-    parts, flams = list[Found](), list[Found]()
+    parts, flams = list[CheckGroup](), list[CheckGroup]()
     for other in () if track.is_muted else session.tracks:
         apart = session.guide_of(other.id) != track.id and session.guide_of(other.id) == other.id
         beside = session.beside(other, take) if apart and not other.is_muted else None
@@ -76,14 +76,14 @@ def _flams(  # noqa: PLR0917 - found again by the identity of each
     other: TrackId,
     name: str,
     metre: MetreMap,
-) -> Found:
+) -> CheckGroup:
     """Hits of two tracks that are apart by what is heard, and not as they usually are at that step.
 
     A groove in which one of them is late at a step in every bar is none.
     """
     own, others = mine.leads[my_attacks[mine.leads]], theirs.leads[their_attacks[theirs.leads]]
     if not len(own) or not len(others):
-        return Found(Kind.FLAM, ())
+        return CheckGroup(Kind.FLAM, ())
     places, there = mine.target[own], theirs.target[others]
     after = np.minimum(np.searchsorted(there, places), len(there) - 1)
     before = np.maximum(after - 1, 0)
@@ -101,13 +101,13 @@ def _flams(  # noqa: PLR0917 - found again by the identity of each
         side = "later" if apart[at] > 0 else "earlier"
         words = hit_words(float(mine.steps[place]), metre)
         mends = (
-            Mend(
+            Fix(
                 tr("Move to {0}", name),
                 Do.MOVE,
                 int(mine.onsets[place]),
                 _beat(mine, place, int(there[nearest[at]])),
             ),
-            Mend(
+            Fix(
                 tr("Move {0} here", name),
                 Do.MOVE_OTHER,
                 int(theirs.onsets[to]),
@@ -134,7 +134,7 @@ def _flams(  # noqa: PLR0917 - found again by the identity of each
                 mends=mends,
             )
         )
-    return Found(Kind.FLAM, tuple(checks))
+    return CheckGroup(Kind.FLAM, tuple(checks))
 
 
 FAR = 1 << 20
@@ -155,14 +155,14 @@ def _usually(targets: Targets, metre: MetreMap) -> NDArray[np.float64]:
 
 
 @by_parts(64, lambda flams: flams)
-def _worst(flams: tuple[Found, ...]) -> Found:
+def _worst(flams: tuple[CheckGroup, ...]) -> CheckGroup:
     """Of a hit that is apart from several tracks, the one from which it is farthest."""
     worst = dict[int, Check]()
     for check in (check for found in flams for check in found.checks):
         known = worst.get(check.onset)
         if known is None or float(check.figure.split()[0]) > float(known.figure.split()[0]):
             worst[check.onset] = check
-    return Found(Kind.FLAM, tuple(sorted(worst.values(), key=lambda check: check.played)))
+    return CheckGroup(Kind.FLAM, tuple(sorted(worst.values(), key=lambda check: check.played)))
 
 
 def _beat(targets: Targets, near: int, frame: int) -> float:
@@ -180,7 +180,7 @@ def _beats_per_frame(targets: Targets, near: int) -> float:
 @by_identity(64)
 def _by_pattern(
     targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, metre: MetreMap
-) -> tuple[Found, ...]:
+) -> tuple[CheckGroup, ...]:
     """What is otherwise than in nearly all other bars of the same metre, but for fills."""
     kinds = metre.kinds_at(targets.steps[targets.leads])
     parts = [
@@ -190,9 +190,9 @@ def _by_pattern(
     return _joined(parts)
 
 
-def _joined(parts: list[tuple[Found, ...]]) -> tuple[Found, ...]:
+def _joined(parts: list[tuple[CheckGroup, ...]]) -> tuple[CheckGroup, ...]:
     return tuple(
-        Found(each[0].kind, tuple(check for found in each for check in found.checks))
+        CheckGroup(each[0].kind, tuple(check for found in each for check in found.checks))
         for each in zip(*parts, strict=True)
     )
 
@@ -204,12 +204,12 @@ def _by_bars(  # noqa: PLR0917 - all that says so
     take: Take,
     metre: MetreMap,
     leads: NDArray[np.int64],
-) -> tuple[Found, ...]:
+) -> tuple[CheckGroup, ...]:
     bars, inside = metre.inside(targets.steps[leads])
     steps = np.rint(inside * 96).astype(np.int64)
     numbers, names = np.unique(bars), np.unique(steps)
     if len(numbers) < FEW_BARS:
-        return Found(Kind.WRONG_LINE, ()), Found(Kind.DOUBLED, ()), Found(Kind.MISSING, ())
+        return CheckGroup(Kind.WRONG_LINE, ()), CheckGroup(Kind.DOUBLED, ()), CheckGroup(Kind.MISSING, ())
     has = np.zeros((len(numbers), len(names)), np.int64)
     rows, columns = np.searchsorted(numbers, bars), np.searchsorted(names, steps)
     np.add.at(has, (rows, columns), 1)
@@ -243,9 +243,9 @@ def _by_bars(  # noqa: PLR0917 - all that says so
         targets, recording, counts, take, metre, (has, share, is_usual, numbers, names), explained
     )
     return (
-        Found(Kind.WRONG_LINE, tuple(wrong)),
-        Found(Kind.DOUBLED, tuple(doubled)),
-        Found(Kind.MISSING, tuple(missing)),
+        CheckGroup(Kind.WRONG_LINE, tuple(wrong)),
+        CheckGroup(Kind.DOUBLED, tuple(doubled)),
+        CheckGroup(Kind.MISSING, tuple(missing)),
     )
 
 
@@ -275,7 +275,7 @@ def _wrong_line(targets: Targets, place: int, line: float, metre: MetreMap) -> C
             side,
         ),
         kind=Kind.WRONG_LINE,
-        mends=(Mend(tr("Move to {0}", there), Do.MOVE, int(targets.onsets[place]), line),),
+        mends=(Fix(tr("Move to {0}", there), Do.MOVE, int(targets.onsets[place]), line),),
     )
 
 
@@ -292,7 +292,7 @@ def _doubled(targets: Targets, place: int, metre: MetreMap) -> Check:
             hit_words(float(targets.steps[place]), metre),
         ),
         kind=Kind.DOUBLED,
-        mends=(Mend(tr("Delete the onset"), Do.DROP, int(targets.onsets[place])),),
+        mends=(Fix(tr("Delete the onset"), Do.DROP, int(targets.onsets[place])),),
     )
 
 
@@ -342,13 +342,15 @@ def _missing(  # noqa: PLR0917 - all that says so
                     strength,
                 ),
                 kind=Kind.MISSING,
-                mends=(Mend(tr("Keep the onset"), Do.KEEP, onset),),
+                mends=(Fix(tr("Keep the onset"), Do.KEEP, onset),),
             )
         )
     return found
 
 
-def _lacking(session: Session, group: LockGroup, track: Track, take: Take, targets: Targets) -> list[Found]:
+def _lacking(
+    session: Session, group: LockGroup, track: Track, take: Take, targets: Targets
+) -> list[CheckGroup]:
     """Strong hits of the guide that a track locked to it does not have, though it has nearly all of them."""
     parts = []
     for each in group.tracks:
@@ -363,12 +365,12 @@ def _lacking(session: Session, group: LockGroup, track: Track, take: Take, targe
 @by_identity(64)
 def _lacks(  # noqa: PLR0917 - found again by the identity of each
     targets: Targets, recording: Recording, counts: NDArray[np.bool_], take: Take, name: str, metre: MetreMap
-) -> Found:
+) -> CheckGroup:
     frames = recording.onsets.frame_array[counts]
     there = take.start + at_other_rate(frames - take.source_start, recording.rate, targets.rate)
     strong = np.flatnonzero(targets.strengths >= STRONG)
     if not len(there) or not len(strong):
-        return Found(Kind.LACKS, ())
+        return CheckGroup(Kind.LACKS, ())
     after = np.minimum(np.searchsorted(there, targets.played[strong]), len(there) - 1)
     away = np.minimum(
         np.abs(there[after] - targets.played[strong]),
@@ -376,7 +378,7 @@ def _lacks(  # noqa: PLR0917 - found again by the identity of each
     )
     lacks = away > LACKED_SECONDS * targets.rate
     if lacks.mean() > 1 - MOSTLY_THERE:
-        return Found(Kind.LACKS, ())
+        return CheckGroup(Kind.LACKS, ())
     checks = tuple(
         Check(
             int(targets.onsets[at]),
@@ -393,4 +395,4 @@ def _lacks(  # noqa: PLR0917 - found again by the identity of each
         )
         for at in strong[lacks].tolist()
     )
-    return Found(Kind.LACKS, checks)
+    return CheckGroup(Kind.LACKS, checks)

@@ -6,8 +6,8 @@ from typing import Any, NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.bands import Material
-from chronotome.dsp.stretch.engines import EngineName, Keeps, MoveBy, engine_of
+from chronotome.dsp.bands import Instrument
+from chronotome.dsp.stretch.engines import EngineName, MoveBy, StretchMaterial, engine_of
 from chronotome.dsp.stretch.segment import PLAIN, Shape
 from chronotome.dsp.tone import AS_RECORDED, Tone
 from chronotome.session.grid import TempoMap
@@ -16,7 +16,7 @@ from chronotome.session.limits import ContentHash
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import Recording, Take
 from chronotome.session.patterns import Pattern
-from chronotome.session.rounds import Laid, hit_ids
+from chronotome.session.rounds import PatternHits, hit_ids
 from chronotome.session.runs import HIGHEST, LOUDEST, SOFTEST
 from chronotome.session.score import NO_HIT, Score, joined
 from chronotome.session.sliced import FALL_SECONDS, RISE_SECONDS
@@ -32,7 +32,7 @@ class Patterned:
     """The rows of a pattern, and where each of its hits is heard."""
 
     score: Score
-    laid: Laid
+    laid: PatternHits
     starts: Frames
     """Session frames, one per hit, as `ends`."""
     ends: Frames
@@ -99,8 +99,8 @@ def _going_on(kit: Kit) -> tuple[tuple[int, ...], ...]:
     )
 
 
-def _stretching(material: Material) -> EngineName:
-    return engine_of(MoveBy.STRETCHING, Keeps.HEARD, material)
+def _stretching(material: Instrument) -> EngineName:
+    return engine_of(MoveBy.STRETCHING, StretchMaterial.HEARD, material)
 
 
 class _Sounds(NamedTuple):
@@ -126,7 +126,7 @@ class _Sounds(NamedTuple):
 @by_identity(MANY)
 def patterned(  # noqa: PLR0917 - found again by the identity of each
     take: Take,
-    laid: Laid,
+    laid: PatternHits,
     pattern: Pattern,
     kit: Kit,
     recordings: tuple[Recording, ...],
@@ -146,7 +146,7 @@ def patterned(  # noqa: PLR0917 - found again by the identity of each
         heard = np.where(landed >= 0, landed, heard)
         if louder is not None:
             loudness = loudness + _of_targets(ids, targets, louder, 0.0)
-    made = _Making(take, laid, pattern, kit, _sources(kit, recordings, rate), tempo, rate)
+    made = _PatternRows(take, laid, pattern, kit, _sources(kit, recordings, rate), tempo, rate)
     return made.patterned(np.maximum(heard, 0), loudness)
 
 
@@ -160,13 +160,13 @@ def _of_targets(ids: Frames, targets: Targets, values: Column, usual: float) -> 
     return np.where(known[at] == ids, values[order][at], usual)
 
 
-class _Making:
+class _PatternRows:
     """The rows of one take."""
 
     def __init__(  # noqa: PLR0917 - what a take is heard by
         self,
         take: Take,
-        laid: Laid,
+        laid: PatternHits,
         pattern: Pattern,
         kit: Kit,
         sources: _Sources,

@@ -6,29 +6,29 @@ from functools import lru_cache
 
 from chronotome.session.grid import TempoMap
 from chronotome.session.groove import Groove
-from chronotome.session.lines import Reach, Ruling, same, same_reach
+from chronotome.session.lines import GridRule, LineRules, same, same_reach
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.model import Session, Take, Touch, Track
 from chronotome.session.onsets import OnsetId
-from chronotome.session.settings import Alone, RecipeSpan, TightenSettings
+from chronotome.session.settings import Alone, SettingsSpan, TightenSettings
 
 
 @dataclass(frozen=True, eq=False)
-class Recipes:
+class ScopedSettings:
     """The recipes of a take, the usual one first, and which of them holds where."""
 
     every: tuple[TightenSettings, ...]
-    reach: Reach
+    reach: LineRules
 
 
-def ruling_of(recipe: TightenSettings, grooves: Sequence[Groove]) -> Ruling:
+def ruling_of(recipe: TightenSettings, grooves: Sequence[Groove]) -> GridRule:
     """Where the lines of a recipe are."""
     groove = next((each for each in grooves if each.id == recipe.groove), None) if recipe.groove else None
     swing = (recipe.grid, recipe.swing, recipe.swing_of)
-    return same(Ruling(*swing, groove, recipe.timing, recipe.scales, recipe.shift))
+    return same(GridRule(*swing, groove, recipe.timing, recipe.scales, recipe.shift))
 
 
-def recipes_of(session: Session, track: Track, take: Take) -> Recipes:
+def recipes_of(session: Session, track: Track, take: Take) -> ScopedSettings:
     """What a take of this track is tightened by: its own recipe or its track's, spans', single hits'."""
     return _recipes(track.recipe_of(take), track.spans, take.touches, session.grooves)
 
@@ -36,10 +36,10 @@ def recipes_of(session: Session, track: Track, take: Take) -> Recipes:
 @by_identity(MANY)
 def _recipes(
     usual: TightenSettings,
-    spans: tuple[RecipeSpan, ...],
+    spans: tuple[SettingsSpan, ...],
     touches: tuple[Touch, ...],
     grooves: tuple[Groove, ...],
-) -> Recipes:
+) -> ScopedSettings:
     every = [usual, *(span.recipe for span in spans)]
     hits, known = list[tuple[OnsetId, int]](), dict[TightenSettings, int]()
     for touch in touches:
@@ -50,7 +50,7 @@ def _recipes(
             hits.append((touch.onset, known[touch.recipe]))
     bounds = tuple((span.start, span.end) for span in spans)
     rulings = tuple(ruling_of(each, grooves) for each in every)
-    return Recipes(tuple(every), same_reach(Reach(rulings, bounds, tuple(hits))))
+    return ScopedSettings(tuple(every), same_reach(LineRules(rulings, bounds, tuple(hits))))
 
 
 @lru_cache(maxsize=64)
@@ -58,7 +58,7 @@ def _same_flags(flags: tuple[Alone | None, ...]) -> tuple[Alone | None, ...]:
     return flags
 
 
-def matching(recipes: Recipes) -> tuple[Alone | None, ...]:
+def matching(recipes: ScopedSettings) -> tuple[Alone | None, ...]:
     """Which recipes follow another take, and what they do with hits alone."""
     return _same_flags(tuple(each.match.alone if each.match is not None else None for each in recipes.every))
 

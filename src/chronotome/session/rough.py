@@ -6,7 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.stretch.engines import EngineName
-from chronotome.session.check import Check, Do, Kind, Mend
+from chronotome.session.check import Check, Do, Fix, Kind
 from chronotome.session.metre import MetreMap, hit_words
 from chronotome.session.score import Score
 from chronotome.session.targets import Targets
@@ -45,8 +45,8 @@ class Rough:
         at, level = int(self._at[number]), float(self._levels[number])
         targets = self._targets
         onset, beat = int(targets.onsets[at]), float(targets.steps[at])
-        mends = [Mend(tr("Lengthen crossfade"), Do.CROSS, onset)] if self._is_cut else []
-        mends.append(Mend(tr("As played"), Do.MOVE, onset, float(targets.fitted_beats[at])))
+        mends = [Fix(tr("Lengthen crossfade"), Do.CROSS, onset)] if self._is_cut else []
+        mends.append(Fix(tr("As played"), Do.MOVE, onset, float(targets.fitted_beats[at])))
         return Check(
             onset,
             beat,

@@ -7,7 +7,7 @@ import numpy as np
 from chronotome.session.grid import TempoMap
 from chronotome.session.kits import Kit
 from chronotome.session.memo import by_identity
-from chronotome.session.onsets import Onsets, Standing
+from chronotome.session.onsets import OnsetDecision, Onsets
 from chronotome.session.patterns import HIGHEST_STEP, Pattern, chance
 from chronotome.units import BeatArray, Frames
 
@@ -20,7 +20,7 @@ ROUNDS = 1 << 24
 
 
 @dataclass(frozen=True, eq=False)
-class Laid:
+class PatternHits:
     """The steps of a pattern that sound in a take: columns, one entry per hit, in the order of time."""
 
     step: Frames
@@ -41,7 +41,7 @@ class Laid:
 
 
 @by_identity(512)
-def laid_of(pattern: Pattern, beat: float, beats: float, tempo: TempoMap, rate: int) -> Laid:
+def laid_of(pattern: Pattern, beat: float, beats: float, tempo: TempoMap, rate: int) -> PatternHits:
     """A pattern played from a beat of the song on, over and over, for so many beats.
 
     Rounds are counted from the song's start, so that another clip draws other chances.
@@ -65,11 +65,13 @@ def laid_of(pattern: Pattern, beat: float, beats: float, tempo: TempoMap, rate: 
     at = beat + places
     frames = np.rint(tempo.seconds_at(at) * rate).astype(np.int64) - edges[0]
     order = np.argsort(frames, kind="stable")
-    return Laid(step[order], counter[order], at[order], frames[order], edges[0], max(1, edges[1] - edges[0]))
+    return PatternHits(
+        step[order], counter[order], at[order], frames[order], edges[0], max(1, edges[1] - edges[0])
+    )
 
 
 @by_identity(512)
-def onsets_of(laid: Laid, pattern: Pattern, kit: Kit) -> Onsets:
+def onsets_of(laid: PatternHits, pattern: Pattern, kit: Kit) -> Onsets:
     """The hits of a pattern as onsets, as strong as they are loud; at one frame each is one later."""
     count = len(laid)
     frames = np.maximum.accumulate(np.maximum(laid.frames, 0) - np.arange(count)) + np.arange(count)
@@ -83,7 +85,7 @@ def onsets_of(laid: Laid, pattern: Pattern, kit: Kit) -> Onsets:
         frames=tuple(frames.tolist()),
         strengths=tuple(strengths.tolist()),
         bands=tuple(bands.get(each, 1) for each in slices),
-        standings=(int(Standing.KEPT),) * count,
+        standings=(int(OnsetDecision.KEPT),) * count,
         next_id=int(ids.max(initial=0)) + 1,
         levels=tuple(np.clip(loud, -90.0, 24.0).tolist()),
         timbres=(0,) * count,
@@ -92,6 +94,6 @@ def onsets_of(laid: Laid, pattern: Pattern, kit: Kit) -> Onsets:
     )
 
 
-def hit_ids(laid: Laid, pattern: Pattern) -> Frames:
+def hit_ids(laid: PatternHits, pattern: Pattern) -> Frames:
     """For each hit a number that no other has: its step's, and its round's."""
     return np.asarray(pattern.column("ids")[laid.step] + HIGHEST_STEP * (laid.round % ROUNDS))

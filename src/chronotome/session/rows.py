@@ -7,7 +7,7 @@ from itertools import pairwise
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.hush import HushBy, Hushed
+from chronotome.dsp.hush import Hushed, MuteMethod
 from chronotome.dsp.stretch.attacks import APART, REACH
 from chronotome.dsp.stretch.engines import EngineName, Gap
 from chronotome.dsp.stretch.segment import ENGINES, PLAIN, Shape
@@ -135,7 +135,7 @@ def _hushed(score: Score, take: Take, recording: Recording) -> Score:
             round(each.start * ratio),
             round(each.end * ratio),
             each.by,
-            gain_of(each.level) if each.by is HushBy.LOWER else 0.0,
+            gain_of(each.level) if each.by is MuteMethod.LOWER else 0.0,
             (round(each.room_start * ratio), round(each.room_end * ratio)),
         )
         for each in take.hushes

@@ -7,7 +7,7 @@ from typing import Annotated
 
 from msgspec import Meta, Struct
 
-from chronotome.dsp.stretch.engines import Crossing, Fill, Gap, Keeps, MoveBy
+from chronotome.dsp.stretch.engines import Crossing, Fill, Gap, MoveBy, StretchMaterial
 from chronotome.session.grid import Grid
 from chronotome.session.groove import GrooveId
 from chronotome.session.limits import (
@@ -83,7 +83,7 @@ class TightenSettings(Struct, frozen=True):
         return self.strength if not self.rounds else 1.0 - (1.0 - self.strength) ** (self.rounds + 1)
 
 
-class RecipeSpan(Struct, frozen=True):
+class SettingsSpan(Struct, frozen=True):
     """From one beat to another hits have another recipe."""
 
     start: Beat
@@ -91,19 +91,19 @@ class RecipeSpan(Struct, frozen=True):
     recipe: TightenSettings
 
 
-class Variant(Struct, frozen=True):
+class Snapshot(Struct, frozen=True):
     """A track's recipe kept under a name, to compare."""
 
     name: Name
     recipe: TightenSettings
-    spans: Annotated[tuple[RecipeSpan, ...], Meta(max_length=MOST_SPANS)] = ()
+    spans: Annotated[tuple[SettingsSpan, ...], Meta(max_length=MOST_SPANS)] = ()
 
 
 class Moving(Struct, frozen=True, dict=True):
     """How sound is moved, whatever it is moved to, and at what pitch."""
 
     by: MoveBy = MoveBy.STRETCHING
-    keeps: Keeps = Keeps.HEARD
+    keeps: StretchMaterial = StretchMaterial.HEARD
     """What stretching keeps clean."""
     fill: Fill = Fill.TO_AND_FRO
     """What comes into gaps, where it is cut."""

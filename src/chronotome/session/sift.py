@@ -11,7 +11,7 @@ from chronotome.dsp.bands import Band
 from chronotome.dsp.onsets.crowds import first_of_crowds, strongest_within
 from chronotome.session.clock import Clock
 from chronotome.session.grid import Grid, nearest_lines
-from chronotome.session.onsets import Onsets, Standing
+from chronotome.session.onsets import OnsetDecision, Onsets
 
 USUAL_THRESHOLD = 45.0
 USUAL_SPACING = 12.0
@@ -36,7 +36,7 @@ class Near(StrEnum):
     FAR = "far"
 
 
-class Sift(Struct, frozen=True):
+class OnsetFilter(Struct, frozen=True):
     """What counts, besides the threshold. Spacing in ms; flams closer than that are one."""
 
     least_spacing: Annotated[float, Meta(ge=0.0, le=500.0)] = USUAL_SPACING
@@ -48,15 +48,15 @@ class Sift(Struct, frozen=True):
     grid: Grid = Grid(16)
 
 
-def needs_clock(sift: Sift) -> bool:
+def needs_clock(sift: OnsetFilter) -> bool:
     """Whether bars and beats decide which onsets count."""
     return sift.strongest_per in {Per.BAR, Per.BEAT} or sift.near is not Near.ANYWHERE
 
 
-def sifted(onsets: Onsets, threshold: float, sift: Sift, clock: Clock) -> NDArray[np.bool_]:
+def sifted(onsets: Onsets, threshold: float, sift: OnsetFilter, clock: Clock) -> NDArray[np.bool_]:
     """True for the onsets that count; those kept by hand always do."""
     kept = onsets.is_kept
-    dropped = onsets.standing_array == Standing.DROPPED
+    dropped = onsets.standing_array == OnsetDecision.DROPPED
     counts = kept | (onsets.strength_array >= threshold)  # what was dropped hides what it hid
     if len(sift.bands) < len(Band):
         counts &= np.isin(onsets.band_array, sift.bands) | kept
@@ -67,7 +67,7 @@ def sifted(onsets: Onsets, threshold: float, sift: Sift, clock: Clock) -> NDArra
     return counts | kept
 
 
-def _thin(counts: NDArray[np.bool_], onsets: Onsets, sift: Sift, clock: Clock) -> None:
+def _thin(counts: NDArray[np.bool_], onsets: Onsets, sift: OnsetFilter, clock: Clock) -> None:
     """Leave out, in place, what is too close or not the strongest."""
     chosen = np.flatnonzero(counts)
     frames, strengths = onsets.frame_array[chosen], onsets.strength_array[chosen]
@@ -91,7 +91,7 @@ def _thin(counts: NDArray[np.bool_], onsets: Onsets, sift: Sift, clock: Clock) -
     counts[chosen[order[first]]] = True
 
 
-def _is_near(onsets: Onsets, sift: Sift, clock: Clock) -> NDArray[np.bool_]:
+def _is_near(onsets: Onsets, sift: OnsetFilter, clock: Clock) -> NDArray[np.bool_]:
     beats = clock.beats_of(onsets)
     lines = nearest_lines(beats, sift.grid, clock.metre)
     away = np.abs(clock.tempo.seconds_at(lines) - clock.tempo.seconds_at(beats))

@@ -66,7 +66,7 @@ def sliced(  # noqa: PLR0917 - found again by the identity of each
     laying = Laying(slices, recording.frames, recording.rate, rate, anchors, stretching)
     runs, starts, ends = laying.runs(tempo)
     if len(runs.first):
-        made = _Making(take, recording, laying, runs, engine, moving)
+        made = _SliceRows(take, recording, laying, runs, engine, moving)
         score = made.score(targets, gains, together)
     else:
         score = _silence(take, laying, engine)
@@ -127,7 +127,7 @@ class _Rows(NamedTuple):
         )
 
 
-class _Making:
+class _SliceRows:
     """The rows of one take."""
 
     def __init__(  # noqa: PLR0917 - what a take is heard by

@@ -39,7 +39,7 @@ class Unit(Enum):
     TIMES = auto()
 
 
-class Span(NamedTuple):
+class SlideRange(NamedTuple):
     """From the foot to the top of a lane, or of a slider, and what it snaps to."""
 
     low: float
@@ -47,7 +47,7 @@ class Span(NamedTuple):
     snap: float
 
 
-WHOLE = Span(0.0, 1.0, 1.0)
+WHOLE = SlideRange(0.0, 1.0, 1.0)
 
 
 @dataclass(frozen=True)
@@ -63,8 +63,8 @@ class Column:
     """What an empty column means."""
     step: float = 1.0
     """By which a key changes it."""
-    slid: Span = WHOLE
-    shown: Span | None = None
+    slid: SlideRange = WHOLE
+    shown: SlideRange | None = None
     """None: no lane shows it."""
     marks: tuple[float, ...] = ()
     """Values that lines are drawn at in a lane."""

@@ -7,19 +7,19 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.counting import counted_of
-from chronotome.session.fitted import Fitted
+from chronotome.session.fitted import TimeMap
 from chronotome.session.follow import fitted_of
 from chronotome.session.grid import TempoMap
-from chronotome.session.lines import SAME_STEP, Reach, lines_over
-from chronotome.session.match import Heard, Pairs, paired
+from chronotome.session.lines import SAME_STEP, LineRules, lines_over
+from chronotome.session.match import HitFeatures, Pairs, paired
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.metre import MetreMap
 from chronotome.session.model import Recording, Session, Take, Track, TrackId, placed_take
-from chronotome.session.moves import Asked, Ends, Hits, in_order, moves_of, within
+from chronotome.session.moves import Ends, HitTimes, MoveSettings, in_order, moves_of, within
 from chronotome.session.onsets import Onsets
 from chronotome.session.patterns import Pattern
-from chronotome.session.recipes import Recipes, matching, recipes_of, shortest_step
-from chronotome.session.rounds import Laid, hit_ids
+from chronotome.session.recipes import ScopedSettings, matching, recipes_of, shortest_step
+from chronotome.session.rounds import PatternHits, hit_ids
 from chronotome.session.settings import Alone
 from chronotome.session.strokes import SHARE_OF_STEP, Strokes, strokes_of
 from chronotome.session.targets import LEAST_APART_SECONDS, Targets
@@ -45,13 +45,13 @@ def targets_of(session: Session, track: Track, take: Take) -> Targets:
 def _of_voices(  # noqa: PLR0917 - found again by the identity of each
     take: Take,
     recording: Recording,
-    recipes: Recipes,
+    recipes: ScopedSettings,
     tempo: TempoMap,
     metre: MetreMap,
     rate: int,
-    fit: Fitted | None,
+    fit: TimeMap | None,
     pairs: Pairs | None,
-    laid: Laid,
+    laid: PatternHits,
     pattern: Pattern,
 ) -> Targets:
     """Targets of a pattern, slice by slice: hits of others may share a line; each is a stroke by itself."""
@@ -72,7 +72,9 @@ def _of_voices(  # noqa: PLR0917 - found again by the identity of each
 
 
 @by_identity(256)
-def _voices(recording: Recording, laid: Laid, pattern: Pattern) -> tuple[tuple[int, NDArray[np.bool_]], ...]:
+def _voices(
+    recording: Recording, laid: PatternHits, pattern: Pattern
+) -> tuple[tuple[int, NDArray[np.bool_]], ...]:
     """The slices that a pattern plays, and for each which of its hits are its own."""
     slices = pattern.column("slices")[laid.step]
     ids, order = hit_ids(laid, pattern), recording.onsets.id_array
@@ -123,13 +125,13 @@ def _goes_round(session: Session, track: TrackId, other: TrackId) -> bool:
 
 
 @by_identity(64)
-def _heard(onsets: Onsets, chosen: Frames, frames: Frames) -> Heard:
+def _heard(onsets: Onsets, chosen: Frames, frames: Frames) -> HitFeatures:
     traits = onsets.level_array[chosen], onsets.timbre_array[chosen]
-    return Heard(onsets.id_array[chosen], frames, *traits)
+    return HitFeatures(onsets.id_array[chosen], frames, *traits)
 
 
 @by_identity(64)
-def _heard_of(recording: Recording, targets: Targets) -> Heard:
+def _heard_of(recording: Recording, targets: Targets) -> HitFeatures:
     at = np.flatnonzero(np.isin(recording.onsets.id_array, targets.onsets))
     return _heard(recording.onsets, at, targets.target)
 
@@ -139,11 +141,11 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     take: Take,
     recording: Recording,
     counts: NDArray[np.bool_],
-    recipes: Recipes,
+    recipes: ScopedSettings,
     tempo: TempoMap,
     metre: MetreMap,
     rate: int,
-    fit: Fitted | None,
+    fit: TimeMap | None,
     pairs: Pairs | None,
 ) -> Targets:
     places = _places(recording, counts, take.source_start, take.start, rate, fit)
@@ -153,7 +155,7 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     hits = _hits(take, recording, places, lined, tempo, rate)
     strokes = _strokes(places, recording, lined, _windows(recipes, tempo), rate)
     ends = _ends(take, recording.rate, tempo, metre, rate, fit)
-    moves = moves_of(hits, strokes, Asked.of(recipes, lined.recipe, tempo, rate), ends, rate)
+    moves = moves_of(hits, strokes, MoveSettings.of(recipes, lined.recipe, tempo, rate), ends, rate)
     landed = in_order(
         places.fitted,
         np.rint(moves.target).astype(np.int64),
@@ -184,7 +186,7 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
 
 @by_identity(MANY)
 def _ends(  # noqa: PLR0917 - found again by the identity of each
-    take: Take, own: int, tempo: TempoMap, metre: MetreMap, rate: int, fit: Fitted | None
+    take: Take, own: int, tempo: TempoMap, metre: MetreMap, rate: int, fit: TimeMap | None
 ) -> Ends:
     """Where a take begins and ends, once it follows the song: tightening makes it no longer."""
     start, end = (round(frame * rate / own) for frame in (take.source_start, take.source_end))
@@ -209,7 +211,7 @@ def _places(  # noqa: PLR0917 - found again by the identity of each
     source_start: int,
     start: int,
     rate: int,
-    fit: Fitted | None,
+    fit: TimeMap | None,
 ) -> _Places:
     """What no setting of Tighten changes: sliders move only what comes after."""
     chosen = np.flatnonzero(counts)
@@ -225,7 +227,7 @@ def _places(  # noqa: PLR0917 - found again by the identity of each
 
 
 @dataclass(frozen=True, eq=False)
-class _Lined:
+class _AssignedLines:
     """Hits after the fit in beats, and their lines: straight, as the recipe has them, in frames."""
 
     beats: BeatArray
@@ -243,8 +245,8 @@ class _Lined:
 
 @by_identity(MANY)
 def _lined(  # noqa: PLR0917 - found again by the identity of each
-    places: _Places, onsets: Onsets, reach: Reach, tempo: TempoMap, metre: MetreMap, rate: int
-) -> _Lined:
+    places: _Places, onsets: Onsets, reach: LineRules, tempo: TempoMap, metre: MetreMap, rate: int
+) -> _AssignedLines:
     beats = tempo.beats_at(places.fitted / rate)
     steps, lines, other, other_steps = np.zeros((4, len(beats)))
     recipe = np.zeros(len(beats), np.int64)
@@ -270,7 +272,7 @@ def _lined(  # noqa: PLR0917 - found again by the identity of each
     ids = onsets.id_array[places.chosen]
     for number in sorted({number for _, number in reach.hits}):
         rule(np.isin(ids, [onset for onset, each in reach.hits if each == number]), number)
-    return _Lined(
+    return _AssignedLines(
         beats,
         steps,
         lines,
@@ -285,8 +287,8 @@ def _lined(  # noqa: PLR0917 - found again by the identity of each
 
 @by_identity(MANY)
 def _matched(
-    lined: _Lined, pairs: Pairs, matching: tuple[Alone | None, ...], tempo: TempoMap, rate: int
-) -> _Lined:
+    lined: _AssignedLines, pairs: Pairs, matching: tuple[Alone | None, ...], tempo: TempoMap, rate: int
+) -> _AssignedLines:
     """With the other take's hits for lines, where a recipe says so; a hit alone has no line."""
     follows = np.array([each is not None for each in matching])[lined.recipe]
     is_left = np.array([each is Alone.LEFT for each in matching])[lined.recipe]
@@ -306,7 +308,7 @@ def _matched(
     )
 
 
-def _windows(recipes: Recipes, tempo: TempoMap) -> tuple[float, ...]:
+def _windows(recipes: ScopedSettings, tempo: TempoMap) -> tuple[float, ...]:
     """Seconds within which onsets are one stroke, by each recipe: less where its grid is fast."""
     return _same_windows(
         tuple(min(each.stroke / 1000, SHARE_OF_STEP * shortest_step(each, tempo)) for each in recipes.every)
@@ -320,7 +322,7 @@ def _same_windows(windows: tuple[float, ...]) -> tuple[float, ...]:
 
 @by_identity(MANY)
 def _strokes(
-    places: _Places, recording: Recording, lined: _Lined, windows: tuple[float, ...], rate: int
+    places: _Places, recording: Recording, lined: _AssignedLines, windows: tuple[float, ...], rate: int
 ) -> Strokes:
     """Onsets that are one stroke, each by the window of its recipe."""
     loudness = recording.onsets.loudness_array[places.chosen]
@@ -339,8 +341,8 @@ def _strokes(
 
 @by_identity(MANY)
 def _hits(  # noqa: PLR0917 - found again by the identity of each
-    take: Take, recording: Recording, places: _Places, lined: _Lined, tempo: TempoMap, rate: int
-) -> Hits:
+    take: Take, recording: Recording, places: _Places, lined: _AssignedLines, tempo: TempoMap, rate: int
+) -> HitTimes:
     ids = recording.onsets.id_array[places.chosen]
     hand = {touch.onset: touch.beat for touch in take.touches if touch.beat is not None}
     by_hand = np.isin(ids, list(hand)) if hand else np.zeros(len(ids), bool)
@@ -354,7 +356,7 @@ def _hits(  # noqa: PLR0917 - found again by the identity of each
         keeps_line = by_hand & (np.abs(asked - lined.line_frames) < 0.5 * step)
     away = (places.fitted - lined.line_frames).astype(np.float64)
     strengths = recording.onsets.strength_array[places.chosen]
-    return Hits(
+    return HitTimes(
         ids,
         places.fitted,
         lined.lines,

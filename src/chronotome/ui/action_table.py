@@ -2,16 +2,16 @@
 
 from typing import Protocol
 
-from chronotome.session.edits.fitting import Following, Mend
+from chronotome.session.edits.fitting import BeatCorrection, TempoSync
 from chronotome.ui.actions import Entry
-from chronotome.ui.beside import Beside
+from chronotome.ui.beside import DialogOpeners
 from chronotome.ui.commands.fit import FOLLOWING_WORDS
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.others import SYNC_WORDS, OtherCommands
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.kit_actions import kit_entries
 from chronotome.ui.panels.side import Side
@@ -90,7 +90,7 @@ class Front(Protocol):
     """What actions ask of the window itself."""
 
     @property
-    def desk(self) -> Desk: ...
+    def desk(self) -> UiContext: ...
     @property
     def session_files(self) -> SessionFiles: ...
     @property
@@ -100,7 +100,7 @@ class Front(Protocol):
     @property
     def tour(self) -> Tour: ...
     @property
-    def beside(self) -> Beside: ...
+    def beside(self) -> DialogOpeners: ...
     @property
     def others(self) -> OtherCommands: ...
     @property
@@ -317,43 +317,43 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("half-bars", tr("Halve number of bars"), "", lambda: fit.bars_times(0.5)),
         Entry("double-bars", tr("Double number of bars"), "", lambda: fit.bars_times(2.0)),
         Entry("as-measured", tr("Reset to detected fit"), "", fit.forget),
-        Entry("mend-half", tr("Halve beats from here"), "", lambda: fit.mend(Mend.HALF)),
-        Entry("mend-double", tr("Double beats from here"), "", lambda: fit.mend(Mend.DOUBLE)),
+        Entry("mend-half", tr("Halve beats from here"), "", lambda: fit.mend(BeatCorrection.HALF)),
+        Entry("mend-double", tr("Double beats from here"), "", lambda: fit.mend(BeatCorrection.DOUBLE)),
         Entry(
             "mend-earlier",
             tr("Move beats earlier"),
             "Shift+,",
-            lambda: fit.mend(Mend.EARLIER),
+            lambda: fit.mend(BeatCorrection.EARLIER),
         ),
         Entry(
             "mend-later",
             tr("Move beats later"),
             "Shift+.",
-            lambda: fit.mend(Mend.LATER),
+            lambda: fit.mend(BeatCorrection.LATER),
         ),
         Entry(
             "follow-nobody",
-            FOLLOWING_WORDS[Following.NOBODY],
+            FOLLOWING_WORDS[TempoSync.NOBODY],
             "",
-            lambda: fit.set_following(Following.NOBODY),
+            lambda: fit.set_following(TempoSync.NOBODY),
         ),
         Entry(
             "follow-song",
-            FOLLOWING_WORDS[Following.RECORDING],
+            FOLLOWING_WORDS[TempoSync.RECORDING],
             "",
-            lambda: fit.set_following(Following.RECORDING),
+            lambda: fit.set_following(TempoSync.RECORDING),
         ),
         Entry(
             "lead-tempo",
-            FOLLOWING_WORDS[Following.SONG],
+            FOLLOWING_WORDS[TempoSync.SONG],
             "",
-            lambda: fit.set_following(Following.SONG),
+            lambda: fit.set_following(TempoSync.SONG),
         ),
         Entry(
             "lead-grid",
-            FOLLOWING_WORDS[Following.GRID],
+            FOLLOWING_WORDS[TempoSync.GRID],
             "",
-            lambda: fit.set_following(Following.GRID),
+            lambda: fit.set_following(TempoSync.GRID),
         ),
         Entry("straighten", tr("Straighten tempo"), "G", fit.straighten),
         Entry("use-measured", tr("Copy tempo to song"), "U", fit.use_measured),

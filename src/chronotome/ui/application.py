@@ -17,10 +17,10 @@ from chronotome import __version__, assets
 from chronotome.bridge.analyses import Analyses
 from chronotome.bridge.bands import Bands
 from chronotome.bridge.bouncing import Bouncing
-from chronotome.bridge.document import Document
+from chronotome.bridge.document import OpenSession
 from chronotome.bridge.fits import Fits
 from chronotome.bridge.in_time import InTimeSwitch
-from chronotome.bridge.kept import Kept
+from chronotome.bridge.kept import UnsavedRecordings
 from chronotome.bridge.keys import Keys
 from chronotome.bridge.likenesses import Likenesses
 from chronotome.bridge.playing_in import PlayingIn
@@ -41,7 +41,7 @@ from chronotome.files.session_file import is_session
 from chronotome.render.arena import Arena
 from chronotome.ui.applying import apply_settings, theme_of
 from chronotome.ui.commands.recovery import offer_recovery, offer_takes
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.language import spoken
 from chronotome.ui.main_window import MainWindow
@@ -81,7 +81,7 @@ def build(
     journal = journal or Journal()
     recordings = Recordings(store, tasks, arena)
     analyses, fits = Analyses(store, tasks, recordings), Fits(store, tasks, recordings)
-    document = Document(store, tasks, recordings, fits, journal)
+    document = OpenSession(store, tasks, recordings, fits, journal)
     transport = Transport(store, player, arena, store)
     rendering = Rendering(store, recordings.pool, player, arena, store)
     recordings.retired.connect(rendering.retire)
@@ -89,8 +89,8 @@ def build(
     view.theme = theme_of(settings)
     shelf = Shelf(store, tasks, transport, arena, store)
     keys = Keys(store, recordings, player, arena, store)
-    kept = Kept(recordings, document, store)
-    desk = Desk(
+    kept = UnsavedRecordings(recordings, document, store)
+    desk = UiContext(
         store,
         view,
         transport,

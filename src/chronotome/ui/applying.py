@@ -6,7 +6,7 @@ from PySide6.QtGui import QGuiApplication
 from chronotome.engine.control import InTime
 from chronotome.files.places import Settings
 from chronotome.session.model import Click, Session
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import DAY, NIGHT, STARK_DAY, STARK_NIGHT, Theme
 from chronotome.words import tr
 
@@ -26,12 +26,12 @@ def theme_of(settings: Settings) -> Theme:
     return (STARK_NIGHT if is_dark else STARK_DAY) if is_stark else (NIGHT if is_dark else DAY)
 
 
-def _switch_media_keys(desk: Desk, *, is_on: bool) -> None:
+def _switch_media_keys(desk: UiContext, *, is_on: bool) -> None:
     if not desk.media_keys.switch(is_on=is_on):
         desk.say(tr("Cannot use media keys: the desktop has no session bus"))
 
 
-def apply_settings(desk: Desk, before: Settings, settings: Settings) -> None:
+def apply_settings(desk: UiContext, before: Settings, settings: Settings) -> None:
     """All but the sound devices, which start anew."""
     document = desk.document
     if before.midi != settings.midi or before is settings:

@@ -27,7 +27,7 @@ if TYPE_CHECKING:
     from chronotome.ui.walk import Walk
 
 
-class Beside:
+class DialogOpeners:
     """The window opens sooner without them."""
 
     def __init__(self, window: "MainWindow") -> None:

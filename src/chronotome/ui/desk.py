@@ -7,7 +7,7 @@ from operator import attrgetter
 from chronotome.bridge.analyses import Analyses
 from chronotome.bridge.bands import Bands
 from chronotome.bridge.bouncing import Bouncing
-from chronotome.bridge.document import Document
+from chronotome.bridge.document import OpenSession
 from chronotome.bridge.fits import Fits
 from chronotome.bridge.in_time import InTimeSwitch
 from chronotome.bridge.keys import Keys
@@ -51,11 +51,11 @@ def _whole(session: Session, clip: Clip) -> Session:
 
 
 @dataclass(frozen=True, eq=False)
-class Desk:
+class UiContext:
     store: Store
     view: ViewState
     transport: Transport
-    document: Document
+    document: OpenSession
     recordings: Recordings
     analyses: Analyses
     fits: Fits

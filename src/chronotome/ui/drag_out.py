@@ -19,7 +19,7 @@ from chronotome.session.edits.kits import kit_of, slices_for_keys
 from chronotome.session.model import Clip, Session
 from chronotome.session.slices import SliceId
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.clip_drag import ClipDrag
 from chronotome.ui.timeline.clip_frames import Grip
 from chronotome.ui.timeline.pattern_drag import MoveDrag
@@ -40,7 +40,7 @@ class DragOut(QObject):
     """What leaves the window is let go of within it, written, and carried on as files."""
 
     def __init__(
-        self, window: QWidget, desk: Desk, encoding: Callable[[], Encoding], cancel: Callable[[], bool]
+        self, window: QWidget, desk: UiContext, encoding: Callable[[], Encoding], cancel: Callable[[], bool]
     ) -> None:
         super().__init__(window)
         self._window, self._desk, self._encoding, self._cancel = window, desk, encoding, cancel

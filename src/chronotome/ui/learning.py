@@ -9,7 +9,7 @@ from chronotome.engine.kit_table import Note, NoteKind
 from chronotome.engine.midi_messages import control_name
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 SLIDER, ACTION = "slider ", "action "
@@ -40,7 +40,7 @@ class Learning(QObject):
     changed = Signal()
     """Another binding, or it begins or ends to learn."""
 
-    def __init__(self, desk: Desk, window: QWidget, actions: Callable[[], Actions]) -> None:
+    def __init__(self, desk: UiContext, window: QWidget, actions: Callable[[], Actions]) -> None:
         super().__init__(window)
         self._desk, self._window, self._actions = desk, window, actions
         self.is_on = False

@@ -37,7 +37,7 @@ from chronotome.files.session_file import is_session
 from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
 from chronotome.ui.applying import theme_of
-from chronotome.ui.beside import Beside
+from chronotome.ui.beside import DialogOpeners
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.others import OtherCommands
@@ -47,8 +47,8 @@ from chronotome.ui.context_menus import CONTEXT
 from chronotome.ui.controls.dropping import take_as_copy
 from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.controls.soon import Soon
-from chronotome.ui.desk import Desk
+from chronotome.ui.controls.soon import Debounce
+from chronotome.ui.desk import UiContext
 from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.drag_out import DragOut
 from chronotome.ui.escaping import Escaping, State
@@ -97,7 +97,7 @@ class MainWindow(QMainWindow):
     session_files: SessionFiles
 
     def __init__(
-        self, desk: Desk, player: Player, journal: Journal, first: "MainWindow | None" = None
+        self, desk: UiContext, player: Player, journal: Journal, first: "MainWindow | None" = None
     ) -> None:
         """`first`: the window that opened this one on its session; it alone opens, saves and ends."""
         super().__init__()
@@ -109,7 +109,7 @@ class MainWindow(QMainWindow):
         self.tour = Tour(desk, self)
         self._may_close = False
         self.messages = Messages(self)
-        self.beside = Beside(self)
+        self.beside = DialogOpeners(self)
         self.session_files = SessionFiles(self, desk, self.tell) if first is None else first.session_files
         self.mark_files = MarkFiles(self, desk, self.commands.marks, self.tell)
         self._fit_the_screen()
@@ -125,7 +125,7 @@ class MainWindow(QMainWindow):
         self.actions_table.takes = self.learning.takes
         lists = {RECENT: self.session_files.recent, TEMPLATES: self.session_files.keeping.templates}
         self._menus = self.actions_table.fill(self.menuBar(), lists)
-        self._refresh = Soon(self.actions_table.refresh, self)
+        self._refresh = Debounce(self.actions_table.refresh, self)
         QShortcut(QKeySequence("F10"), self, self._open_menus)
         self._build()
         desk.view.snap_follows_zoom = desk.preferences.settings.grid_follows_zoom
@@ -666,7 +666,7 @@ class MainWindow(QMainWindow):
         shut_down(self.desk.transport, self.desk, self._journal)
 
 
-def shut_down(transport: Transport, desk: Desk, journal: Journal) -> None:
+def shut_down(transport: Transport, desk: UiContext, journal: Journal) -> None:
     """Stop everything that runs; the journal is not needed after an orderly end."""
     desk.taking.close()
     desk.tasks.close()

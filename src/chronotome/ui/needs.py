@@ -4,7 +4,7 @@ from collections.abc import Callable
 from functools import partial
 from typing import TYPE_CHECKING, NamedTuple
 
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 if TYPE_CHECKING:
@@ -21,7 +21,7 @@ class Need(NamedTuple):
 class _Here:
     """What is there now: one property a need."""
 
-    def __init__(self, desk: Desk, commands: "Commands") -> None:
+    def __init__(self, desk: UiContext, commands: "Commands") -> None:
         self._desk, self._view, self._commands = desk, desk.view, commands
 
     @property
@@ -191,7 +191,7 @@ NEEDED = (
 """What is needed, the words where it is not there, and the names of the actions that need it."""
 
 
-def needs_of(desk: Desk, commands: "Commands") -> dict[str, Need]:
+def needs_of(desk: UiContext, commands: "Commands") -> dict[str, Need]:
     """By the name of each action that cannot always be done."""
     here = _Here(desk, commands)
     return {

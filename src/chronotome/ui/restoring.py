@@ -6,8 +6,8 @@ from typing import TYPE_CHECKING
 from PySide6.QtCore import QByteArray, QObject, QTimer
 
 from chronotome.files.names import path_words
-from chronotome.files.places import MOST_RECENT, Sight
-from chronotome.ui.desk import Desk
+from chronotome.files.places import MOST_RECENT, ViewPosition
+from chronotome.ui.desk import UiContext
 from chronotome.ui.panels.recent import wave_of
 from chronotome.ui.timeline.viewport import Viewport
 from chronotome.ui.view_state import Stage
@@ -23,12 +23,12 @@ SIDES = ("rail", "tray")
 class Restoring(QObject):
     """Knows what is in sight of the session that is open, since one that is left can no longer be asked."""
 
-    def __init__(self, window: "MainWindow", desk: Desk) -> None:
+    def __init__(self, window: "MainWindow", desk: UiContext) -> None:
         super().__init__(window)
         self._window, self._desk = window, desk
         self._folder: Path | None = None
         """Of the session in sight; while another is opened, still that of the one before."""
-        self._seen: tuple[Path, Sight] | None = None
+        self._seen: tuple[Path, ViewPosition] | None = None
         self._wave = ""
         """A picture of what is open."""
         self._drawing = QTimer(self)
@@ -85,7 +85,7 @@ class Restoring(QObject):
         self._keep(self._seen)
         self.keep_geometry()
 
-    def _show(self, sight: Sight) -> None:
+    def _show(self, sight: ViewPosition) -> None:
         view, session = self._desk.view, self._desk.session
         tracks = [each.id for each in session.tracks if each.id == sight.track]
         if tracks:
@@ -117,7 +117,7 @@ class Restoring(QObject):
         folded += ("rest",) * window.is_large
         self._seen = (
             folder,
-            Sight(
+            ViewPosition(
                 stage=int(view.stage),
                 start=port.start,
                 frames_per_pixel=port.frames_per_pixel,
@@ -133,7 +133,7 @@ class Restoring(QObject):
             ),
         )
 
-    def _keep(self, seen: tuple[Path, Sight] | None) -> None:
+    def _keep(self, seen: tuple[Path, ViewPosition] | None) -> None:
         if seen is None:
             return
         words, kept = path_words(seen[0]), self._desk.preferences.settings.sights

@@ -1,10 +1,10 @@
 """The actions of Tighten: recipes, hits by hand, noises, grooves, pairs, how sound is moved."""
 
-from chronotome.dsp.hush import HushBy
+from chronotome.dsp.hush import MuteMethod
 from chronotome.session.check import Choice
 from chronotome.ui.actions import Entry
 from chronotome.ui.commands.general import Commands
-from chronotome.ui.view_state import Evidence, ViewState
+from chronotome.ui.view_state import LaneKind, ViewState
 from chronotome.words import tr
 
 SETTINGS = (
@@ -104,14 +104,14 @@ def tighten_entries(commands: Commands, view: ViewState) -> list[Entry]:
         Entry("mend", tr("Apply suggested fix"), "Ctrl+Return", hits.mend),
         Entry("accept", tr("Accept place"), "Ctrl+.", hits.accept),
         Entry("hear-place", tr("Play around hit"), "Shift+N", hits.hear_place),
-        Entry("silence", tr("Silence noise"), "D", lambda: noises.hush(HushBy.SILENCE)),
-        Entry("fade-noise", tr("Fade out noise"), "", lambda: noises.hush(HushBy.FADE)),
-        Entry("lower-noise", tr("Lower noise 12 dB"), "", lambda: noises.hush(HushBy.LOWER)),
+        Entry("silence", tr("Silence noise"), "D", lambda: noises.hush(MuteMethod.SILENCE)),
+        Entry("fade-noise", tr("Fade out noise"), "", lambda: noises.hush(MuteMethod.FADE)),
+        Entry("lower-noise", tr("Lower noise 12 dB"), "", lambda: noises.hush(MuteMethod.LOWER)),
         Entry(
             "room-noise",
             tr("Replace with room tone"),
             "Shift+D",
-            lambda: noises.hush(HushBy.ROOM),
+            lambda: noises.hush(MuteMethod.ROOM),
         ),
         Entry("noise-back", tr("Restore noise"), "Ctrl+Shift+D", noises.unhush),
         Entry("tie-here", tr("Add warp marker"), "Shift+I", hits.tie_here),
@@ -158,7 +158,7 @@ def tighten_entries(commands: Commands, view: ViewState) -> list[Entry]:
                 lambda each=each: tighten.show_lane(each),  # type: ignore[misc]  # bound at once
                 lambda each=each: view.evidence is each,  # type: ignore[misc]  # bound at once
             )
-            for each in Evidence
+            for each in LaneKind
         ),
         Entry("next-groove", tr("Next groove"), "Ctrl+Alt+G", grooves.next_groove),
         Entry("take-groove", tr("Extract groove"), "Shift+G", grooves.take),

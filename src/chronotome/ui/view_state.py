@@ -12,7 +12,7 @@ from chronotome.session.edits.clips import Place, Range, in_groups
 from chronotome.session.edits.tightening import ALL, Scope, recipe_for
 from chronotome.session.grid import Feel, Grid
 from chronotome.session.groove import GrooveId
-from chronotome.session.lines import Reach, Ruling
+from chronotome.session.lines import GridRule, LineRules
 from chronotome.session.model import Clip, Session, Take, Track, TrackId
 from chronotome.session.onsets import OnsetId
 from chronotome.session.patterns import StepId
@@ -48,7 +48,7 @@ class MarkSnap(IntEnum):
     NOTHING = 2
 
 
-class Evidence(IntEnum):
+class LaneKind(IntEnum):
     """What the lane under the wave shows in Tighten."""
 
     DRIFT = 0
@@ -126,7 +126,7 @@ class ViewState(QObject):
         self.pointed: OnsetId | None = None
         self.beat: float | None = None
         """The chosen beat of the recording, in Fit."""
-        self.evidence = Evidence.DRIFT
+        self.evidence = LaneKind.DRIFT
         self._recipe_for = For.TRACK
         self.check_kind: Kind | None = None
         """The kind of places to check that is gone through; None: all."""
@@ -452,7 +452,7 @@ class ViewState(QObject):
             self.rows_by = by
             self.evidence_changed.emit()
 
-    def show_evidence(self, evidence: Evidence) -> None:
+    def show_evidence(self, evidence: LaneKind) -> None:
         if self.evidence is not evidence:
             self.evidence = evidence
             self.evidence_changed.emit()
@@ -464,14 +464,14 @@ class ViewState(QObject):
         return TightenSettings() if leading is None else recipe_for(*leading, self.scope)
 
     @property
-    def rulings(self) -> Reach:
+    def rulings(self) -> LineRules:
         """Where the lines are to which the focused track is tightened, spans of their own included."""
         leading, session = self.leading, self.session
         if leading is None:
-            return Reach((Ruling(),))
+            return LineRules((GridRule(),))
         guide, take = leading
         if take is None:
-            return Reach((ruling_of(guide.tighten, session.grooves),))
+            return LineRules((ruling_of(guide.tighten, session.grooves),))
         return recipes_of(session, guide, take).reach
 
     def set_theme(self, theme: Theme) -> None:

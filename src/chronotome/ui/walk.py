@@ -24,7 +24,7 @@ KEYS = frozenset({Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Backspace})
 
 
 @dataclass(frozen=True)
-class Step:
+class TourStep:
     """What is said, of which control, in which stage; `{0}` in it is the track that is looked at."""
 
     title: str
@@ -48,21 +48,21 @@ class Parts(Protocol):
     def export_tray(self) -> ExportTray: ...
 
 
-def steps_of(parts: Parts) -> list[Step]:
+def steps_of(parts: Parts) -> list[TourStep]:
     """In the order of the work."""
     timeline, rail = parts.timeline, parts.rail
     return [
-        Step(
+        TourStep(
             tr("Play and stop"),
             tr("Press Space to play or stop. You hear {0}. Enter goes on."),
             lambda: parts.transport.play,
         ),
-        Step(
+        TourStep(
             tr("Five stages"),
             tr("Work from top to bottom. Keys 1 to 5 open a stage."),
             lambda: rail,
         ),
-        Step(
+        TourStep(
             tr("1 Mark"),
             tr(
                 "The small triangles above the wave are onsets. Drag the threshold: faint onsets "
@@ -71,25 +71,25 @@ def steps_of(parts: Parts) -> list[Step]:
             lambda: timeline.strength,
             Stage.MARK,
         ),
-        Step(
+        TourStep(
             tr("2 Fit"),
             tr("The lane shows the tempo of each beat of {0}. Drag a beat to its place, or press T to tap."),
             lambda: timeline.pulse,
             Stage.FIT,
         ),
-        Step(
+        TourStep(
             tr("3 Tighten"),
             tr("Drag Strength to 100 %: each hit of {0} moves to its line. Changes play at once."),
             lambda: parts.trays[Stage.TIGHTEN],
             Stage.TIGHTEN,
         ),
-        Step(
+        TourStep(
             tr("How hits moved"),
             tr("A triangle shows a hit as played, the ring shows its target. Drag a triangle up or down."),
             lambda: timeline.drift,
             Stage.TIGHTEN,
         ),
-        Step(
+        TourStep(
             tr("As played or edited"),
             tr(
                 "Press A to switch between as played and edited. Both have the same level, and "
@@ -98,13 +98,13 @@ def steps_of(parts: Parts) -> list[Step]:
             lambda: parts.transport.listen,
             Stage.TIGHTEN,
         ),
-        Step(
+        TourStep(
             tr("4 Rework"),
             tr("Press Ctrl+H to slice a clip into hits. Drag or roll the hits, or create a kit with Ctrl+U."),
             lambda: timeline.wave,
             Stage.REWORK,
         ),
-        Step(
+        TourStep(
             tr("5 Export"),
             tr("Chronotome checks every join as you work. F3 finds anything, F1 opens the manual."),
             lambda: parts.export_tray,
@@ -116,7 +116,7 @@ def steps_of(parts: Parts) -> list[Step]:
 class Walk(QObject):
     """One step at a time: an outline about the control, and a card beside it. The window works as ever."""
 
-    def __init__(self, window: QWidget, view: ViewState, steps: list[Step]) -> None:
+    def __init__(self, window: QWidget, view: ViewState, steps: list[TourStep]) -> None:
         super().__init__(window)
         self._window, self._view, self.steps = window, view, steps
         self.number = 0
@@ -244,7 +244,7 @@ class _Card(QWidget):
         else:
             super().keyPressEvent(event)
 
-    def say(self, step: Step, number: int, count: int, track: str) -> None:
+    def say(self, step: TourStep, number: int, count: int, track: str) -> None:
         words = step.words.replace("{0}", track)
         self.title.setText(tr("{0}   {1} of {2}", step.title, number + 1, count))
         self.words.setText(words)

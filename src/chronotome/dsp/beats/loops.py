@@ -68,7 +68,7 @@ class Loop:
 
 
 @dataclass(frozen=True)
-class Span:
+class LoopSpan:
     """Seconds from `start` to `end` that may be whole beats. `source` is `length` or `rounds`."""
 
     start: float
@@ -98,7 +98,7 @@ class Proposal:
 
 
 @dataclass(frozen=True)
-class Heard:
+class DetectedTempi:
     """Tempi that were heard, the likeliest first, each with its confidence; its score as of a proposal.
 
     `is_on_grid`: the onsets lie well on the grid of the likeliest.
@@ -127,7 +127,7 @@ class Heard:
 
 
 @dataclass(frozen=True, eq=False)
-class Evidence:
+class TempoHints:
     """What a file tells of its tempo besides its length.
 
     `moments` of the onsets in seconds; `weights` 0 to 1; `first` is the first sure attack; `heard` are tempi
@@ -140,21 +140,21 @@ class Evidence:
     heard: Sequence[tuple[float, float]]
 
 
-def spans_of(listener: Listener) -> tuple[Span, ...]:
+def spans_of(listener: Listener) -> tuple[LoopSpan, ...]:
     """Spans of a file that may be whole beats: all of it, what is between silences, a round that repeats."""
     duration = listener.frames / listener.rate
     if not 0 < duration <= LONGEST_LOOP:
         return ()
     signal = listener.part(0, listener.frames)
     start, end = sound_of(signal, listener.rate)
-    spans = [Span(0.0, duration, "length")]
+    spans = [LoopSpan(0.0, duration, "length")]
     if start or end < len(signal):
         is_digital = not _range(signal[:start]) and not _range(signal[end:])
-        within = Span(start / listener.rate, end / listener.rate, "length", True, is_digital)
+        within = LoopSpan(start / listener.rate, end / listener.rate, "length", True, is_digital)
         spans.append(within)
     again = round_of(signal[start:end], listener.rate)
     if again is not None:
-        spans.append(Span(start / listener.rate, (start + again) / listener.rate, "rounds"))
+        spans.append(LoopSpan(start / listener.rate, (start + again) / listener.rate, "rounds"))
     return tuple(spans)
 
 
@@ -240,22 +240,22 @@ def heard_on_grid(
     confidence: float,
     *,
     is_constant: bool,
-) -> Heard:
+) -> DetectedTempi:
     """What was heard, judged like the proposals. `places` are beats of the onsets, `period` in seconds."""
     fit = on_grid(places[None] + PHASES[:, None] / period, period, weights)
     score = GRID_SHARE * fit + HEARD_SHARE * float(np.log(UNHEARD + confidence)) + _usual(60 / period)
     score -= FREE_COST if is_constant else FREE_COST + DRIFT_COST
-    return Heard(tempi, score, fit > WELL_ON_GRID * float(weights.sum()))
+    return DetectedTempi(tempi, score, fit > WELL_ON_GRID * float(weights.sum()))
 
 
-def rounds_in(spans: Sequence[Span]) -> float:
+def rounds_in(spans: Sequence[LoopSpan]) -> float:
     """How many rounds the sound is; 1 where nothing repeats. What repeats says nothing new."""
     again = [span.seconds for span in spans if span.source == "rounds"]
     sound = [span.seconds for span in spans if span.source == "length"]
     return max(1.0, sound[-1] / again[0]) if again else 1.0
 
 
-def proposals(spans: Sequence[Span], evidence: Evidence) -> list[Proposal]:
+def proposals(spans: Sequence[LoopSpan], evidence: TempoHints) -> list[Proposal]:
     """Every whole number of beats in every span, likeliest first."""
     again = next((span.seconds for span in spans if span.source == "rounds"), None)
     found = []
@@ -268,7 +268,7 @@ def proposals(spans: Sequence[Span], evidence: Evidence) -> list[Proposal]:
     return sorted(found, key=lambda each: -each.score)
 
 
-def _score(span: Span, loop: Loop, evidence: Evidence, again: float | None) -> float:
+def _score(span: LoopSpan, loop: Loop, evidence: TempoHints, again: float | None) -> float:
     period = 60 / loop.beats_per_minute
     places = (evidence.moments[None] - span.start - PHASES[:, None]) / period
     score = GRID_SHARE * on_grid(places, period, evidence.weights)
@@ -309,7 +309,7 @@ def rarity(beats: int) -> float:
 
 
 def loop_of(
-    spans: Sequence[Span],
+    spans: Sequence[LoopSpan],
     measured: float,
     *,
     tolerance: float,

@@ -37,7 +37,7 @@ Features = NDArray[np.float32]
 
 
 @dataclass(frozen=True, eq=False)
-class Bars:
+class BarHypotheses:
     """Answers that share the length of a beat and of a bar.
 
     Invariants: `starts` are steps at which a bar may start, less than a bar from 0; one row of `features` for
@@ -115,7 +115,7 @@ def likeliest(
     return Answer(ratio, count, start, confidence, bar / max(confidence, 1e-12), candidates)
 
 
-def _phases(group: Bars) -> list[int]:
+def _phases(group: BarHypotheses) -> list[int]:
     """For each start, which place within a beat it is, in thousandths."""
     return [round(1000 * (float(start) / group.ratio % 1.0)) % 1000 for start in group.starts]
 
@@ -128,7 +128,7 @@ def hypotheses(
     duration: float,
     *,
     ratios: Sequence[float] = RATIOS,
-) -> Iterator[Bars]:
+) -> Iterator[BarHypotheses]:
     """Every answer worth considering, with what the networks look at."""
     accents = np.sqrt(rises) * (strengths / 100)
     accents /= accents[ALL].mean() + 1e-9
@@ -187,7 +187,7 @@ def _add(axis: Rises, place: SecondsArray, accents: Rises, *, wraps: bool) -> No
             axis[number] += np.bincount(at % size if wraps else at, values * part, size)[:size]
 
 
-def _bars(take: _Take, ratio: float, beats: int) -> Bars:
+def _bars(take: _Take, ratio: float, beats: int) -> BarHypotheses:
     bar, bins = ratio * beats, PER_BEAT * beats
     tempo = take.tempo / ratio
     folded = np.zeros((len(take.accents), bins))
@@ -211,7 +211,7 @@ def _bars(take: _Take, ratio: float, beats: int) -> Bars:
         ],
         axis=1,
     )
-    return Bars(ratio, beats, steps, features.astype(np.float32))
+    return BarHypotheses(ratio, beats, steps, features.astype(np.float32))
 
 
 def _around(

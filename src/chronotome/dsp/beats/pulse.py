@@ -8,11 +8,11 @@ from chronotome.dsp.audio import Audio
 from chronotome.dsp.beats.loops import (
     EXACT_TOLERANCE,
     STARTS_ON_ONE,
-    Evidence,
-    Heard,
+    DetectedTempi,
     Loop,
+    LoopSpan,
     Proposal,
-    Span,
+    TempoHints,
     heard_on_grid,
     loop_of,
     proposals,
@@ -22,7 +22,7 @@ from chronotome.dsp.beats.loops import (
 from chronotome.dsp.beats.metre import Answer, likeliest
 from chronotome.dsp.beats.names import tempo_in_name
 from chronotome.dsp.beats.pacing import Pacing, first_pacing
-from chronotome.dsp.beats.ranking import AGREES, EXACT, TempoCandidate, Told, ranked, told_by_name_too
+from chronotome.dsp.beats.ranking import AGREES, EXACT, NamedTempi, TempoCandidate, ranked, told_by_name_too
 from chronotome.dsp.beats.swing import Swing, swing_of
 from chronotome.dsp.beats.tempo import Weights, onset_weights
 from chronotome.dsp.onsets.detection import SURE_STRENGTH, DetectedOnsets
@@ -88,10 +88,10 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: flo
     take = Take(moments, strengths, weights, rises, duration)
     pacing = first_pacing(moments, weights, duration)
     answer = likeliest(moments, rises, strengths, pacing, duration)
-    spans, told = spans_of(listener), Told(tempo_in_name(name), tag)
+    spans, told = spans_of(listener), NamedTempi(tempo_in_name(name), tag)
     shares = take.shares / rounds_in(spans)
     heard = _heard(take, pacing, answer, shares)
-    evidence = Evidence(moments, shares, take.first, heard.tempi)
+    evidence = TempoHints(moments, shares, take.first, heard.tempi)
     proposed = told_by_name_too(proposals(spans, evidence), told)
     best = proposed[0] if proposed and proposed[0].score > heard.score else None
     if best is not None and not heard.outweighs(best):
@@ -150,7 +150,7 @@ class _Found:
     is_proposed: bool = False
 
 
-def _heard(take: Take, pacing: Pacing, answer: Answer, shares: Weights) -> Heard:
+def _heard(take: Take, pacing: Pacing, answer: Answer, shares: Weights) -> DetectedTempi:
     """The likeliest tempo first."""
     minute = 60 / pacing.period
     tempi = [(minute / each.ratio, each.confidence) for each in answer.candidates]
@@ -187,8 +187,8 @@ def _measured(  # noqa: PLR0917 - all of it was worked out before
     take: Take,
     pacing: Pacing,
     answer: Answer,
-    spans: tuple[Span, ...],
-    told: Told,
+    spans: tuple[LoopSpan, ...],
+    told: NamedTempi,
     best: Proposal | None,
 ) -> _Found | None:
     """As it was heard; where the file is whole beats of this tempo, these tell it exactly."""

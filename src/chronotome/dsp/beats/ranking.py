@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from chronotome.dsp.beats.loops import Heard, Proposal, rarity
+from chronotome.dsp.beats.loops import DetectedTempi, Proposal, rarity
 from chronotome.dsp.beats.tempo import FASTEST, SLOWEST
 
 EXACT = 6
@@ -34,14 +34,14 @@ class TempoCandidate:
 
 
 @dataclass(frozen=True)
-class Told:
+class NamedTempi:
     """Tempi that the file's name and tags tell, if any."""
 
     name: float | None = None
     tag: float | None = None
 
 
-def told_by_name_too(proposed: Sequence[Proposal], told: Told) -> list[Proposal]:
+def told_by_name_too(proposed: Sequence[Proposal], told: NamedTempi) -> list[Proposal]:
     """Proposals whose tempo the name or a tag tells are far likelier; likeliest first."""
 
     def bonus(tempo: float) -> float:
@@ -81,7 +81,7 @@ class _Ranking:
 
 
 def ranked(
-    chosen: float, heard: Heard, proposed: Sequence[Proposal], told: Told
+    chosen: float, heard: DetectedTempi, proposed: Sequence[Proposal], told: NamedTempi
 ) -> tuple[TempoCandidate, ...]:
     """All tempi, likeliest first; `chosen` names its tempo exactly, and is the first of those equally likely.
 
@@ -107,7 +107,7 @@ def ranked(
     return _listed(ranking, chosen, best)
 
 
-def _add_heard(ranking: _Ranking, chosen: float, heard: Heard, share: float) -> None:
+def _add_heard(ranking: _Ranking, chosen: float, heard: DetectedTempi, share: float) -> None:
     """What was heard shares what it is worth; half, double and 3:2 of the chosen tempo are there at least."""
     total = sum(confidence for _, confidence in heard.tempi)
     for tempo, confidence in heard.tempi:

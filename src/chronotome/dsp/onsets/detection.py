@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 from threadpoolctl import threadpool_limits
 
 from chronotome.dsp.audio import Audio, Curve
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.dsp.network import Features, network
 from chronotome.dsp.onsets.attack import first_frames
 from chronotome.dsp.onsets.candidates import features_of, find_candidates, shapes_of
@@ -44,7 +44,7 @@ LEAST_RISE, SURE_RISE = 1.0, 2.0
 """Change of the rises from which the predictor's frame counts at all, and alone."""
 SLOW_ATTACK, FAINT = 0.030, 30.0
 """Of two attacks closer than that the weaker is faint where it is unsure: a bow, a breath is one attack."""
-SLOW_MS = {Material.DRUMS: 4.0, Material.SUSTAINED: 0.4}
+SLOW_MS = {Instrument.DRUMS: 4.0, Instrument.SUSTAINED: 0.4}
 USUAL_SLOW_MS = 2.0
 """Expected errors from which it is: a drum may be hit twice so soon, a bowed tone hardly."""
 ONE_ATTACK = 0.006
@@ -54,7 +54,7 @@ LOUDNESS_RANGE = 48.0
 """dB from the loudest hits down to what adds nothing to strength."""
 MOST_RAISED = 3.0
 """By how much hearing again raises a logit at most: what beats in a bell comes and goes, and is no attack."""
-MATERIALS = (Material.DRUMS, Material.STRUCK, Material.SUSTAINED)
+MATERIALS = (Instrument.DRUMS, Instrument.STRUCK, Instrument.SUSTAINED)
 CONFIDENT = 0.6
 FEW = 4
 """Hits below which the material is not guessed."""
@@ -72,7 +72,7 @@ class DetectedOnsets:
     strengths: NDArray[np.float64]
     bands: NDArray[np.int64]
     doubts: NDArray[np.float64]
-    material: Material = Material.MIXED
+    material: Instrument = Instrument.MIXED
 
     def __len__(self) -> int:
         return len(self.frames)
@@ -82,7 +82,7 @@ NOTHING = DetectedOnsets(np.zeros(0, np.int64), np.zeros(0), np.zeros(0, np.int6
 
 
 @dataclass(frozen=True, eq=False)
-class Heard:
+class ScoredCandidates:
     """Candidates of one part of a recording, with what the networks heard of them."""
 
     frames: Frames
@@ -98,7 +98,7 @@ class Heard:
 
 
 def detect_onsets(
-    audio: Audio, *, material: Material | None = None, progress: Progress = unheard
+    audio: Audio, *, material: Instrument | None = None, progress: Progress = unheard
 ) -> DetectedOnsets:
     """Every candidate, from faint to sure, each at the frame where its attack starts.
 
@@ -166,7 +166,7 @@ def _found_twice(audio: Audio, frames: Frames, strengths: NDArray[np.float64]) -
     return made
 
 
-def _likelihoods(heard: Heard, material: Material | None) -> NDArray[np.float64]:
+def _likelihoods(heard: ScoredCandidates, material: Instrument | None) -> NDArray[np.float64]:
     """By what was heard first, and of the unsure by what was heard again."""
     first = logits_of(heard.features, material)
     kind = 1 + MATERIALS.index(material) if material in MATERIALS else 0
@@ -204,9 +204,9 @@ def _parts(frames: int, rate: int) -> list[tuple[int, int]]:
     return list(pairwise(edges))
 
 
-def _heard(listener: Listener, *, progress: Progress) -> Heard:
+def _heard(listener: Listener, *, progress: Progress) -> ScoredCandidates:
     parts = _parts(listener.frames, listener.rate)
-    heard: list[Heard | None] = [None] * len(parts)
+    heard: list[ScoredCandidates | None] = [None] * len(parts)
 
     def listen(first: int, last: int) -> None:
         for place in range(first, last):
@@ -214,7 +214,7 @@ def _heard(listener: Listener, *, progress: Progress) -> Heard:
 
     in_threads(listen, len(parts), 1, progress)
     whole = [each for each in heard if each is not None]
-    return Heard(
+    return ScoredCandidates(
         *(
             np.concatenate([getattr(each, column) for each in whole])
             for column in ("frames", "features", "bands", "gains", "doubts", "again", "trust")
@@ -222,7 +222,7 @@ def _heard(listener: Listener, *, progress: Progress) -> Heard:
     )
 
 
-def hear_part(listener: Listener, start: int, end: int) -> Heard:
+def hear_part(listener: Listener, start: int, end: int) -> ScoredCandidates:
     """Candidates that start within [start, end)."""
     rate, ear = listener.rate, EAR_RATE / listener.rate
     before = min(start, int(MARGIN * rate)) + int(PADDING * rate)
@@ -240,7 +240,7 @@ def hear_part(listener: Listener, start: int, end: int) -> Heard:
     wanted &= (places >= first) & (places < last)
     places, features, heights = places[wanted], features[wanted], found.heights[wanted]
     if not len(places):
-        return Heard(
+        return ScoredCandidates(
             places, features, places, heights, heights, np.zeros((0, len(KINDS)), np.float32), heights
         )
     frames, doubts = attacks_of(places, heights, signal, rises, part, rate=rate)
@@ -255,7 +255,7 @@ def hear_part(listener: Listener, start: int, end: int) -> Heard:
     bands, gains = _bands(flux, _at_rate(frames, rate, EAR_RATE), EAR_RATE)
     frames = frames - before + start
     inside = (frames < end) & ((frames >= start) | (start == 0))
-    return Heard(
+    return ScoredCandidates(
         np.maximum(frames, 0)[inside],
         features[inside],
         bands[inside],
@@ -309,7 +309,7 @@ def _bands(flux: Novelty, frames: Frames, rate: int) -> tuple[NDArray[np.int64],
     return gained.argmax(axis=1), 20 * np.log10(np.maximum(total, np.float32(1e-6)))
 
 
-def logits_of(features: Features, material: Material | None) -> NDArray[np.float32]:
+def logits_of(features: Features, material: Instrument | None) -> NDArray[np.float32]:
     """How likely each candidate is an onset."""
     kind = np.array([each is material for each in MATERIALS], np.float32)
     told = np.concatenate([features, np.broadcast_to(kind, (len(features), len(kind)))], axis=1)
@@ -321,16 +321,16 @@ def likely_of(logits: NDArray[np.float32]) -> NDArray[np.float64]:
     return 1 / (1 + np.exp(-np.clip(logits.astype(np.float64), -30, 30)))
 
 
-def _material_of(features: Features, likely: NDArray[np.float64]) -> Material:
+def _material_of(features: Features, likely: NDArray[np.float64]) -> Instrument:
     """What the sure onsets sound like together; mixed where that is not clear."""
     sure = features[likely >= SURE]
     if len(sure) < FEW:
-        return Material.MIXED
+        return Instrument.MIXED
     logits = network("material")(material_features(sure)[None])[0].astype(np.float64)
     chances = np.exp(logits - logits.max())
     chances /= chances.sum()
     best = int(chances.argmax())
-    return (*MATERIALS, Material.MIXED)[best] if chances[best] >= CONFIDENT else Material.MIXED
+    return (*MATERIALS, Instrument.MIXED)[best] if chances[best] >= CONFIDENT else Instrument.MIXED
 
 
 def material_features(sure: Features) -> NDArray[np.float32]:

@@ -40,7 +40,7 @@ class Unsure:
 
 
 @dataclass(frozen=True, eq=False)
-class HeardAgain:
+class SlowAttackFeatures:
     """Columns of equal length: ms to the attack, its expected error in ms, and logits of its being an onset.
 
     `logits` has a column for each of `KINDS`; `trust` is how much of it counts, 0 to 1.
@@ -52,7 +52,7 @@ class HeardAgain:
     trust: NDArray[np.float32]
 
 
-def heard_again(every: Unsure, which: NDArray[np.int64], low: Low, rate: int) -> HeardAgain:
+def heard_again(every: Unsure, which: NDArray[np.int64], low: Low, rate: int) -> SlowAttackFeatures:
     """Hear what is new around the unsure ones, go where it leads, hear again, then judge from both places.
 
     Parameters
@@ -68,7 +68,7 @@ def heard_again(every: Unsure, which: NDArray[np.int64], low: Low, rate: int) ->
     doubts = network("unsettled")(told)[:, 0]
     told = np.concatenate([told, settled_of(every, which, ways, doubts, rate)], axis=1)
     trust = np.clip((unsure.doubts - UNSURE_MS) / (VERY_UNSURE_MS - UNSURE_MS), 0, 1)
-    return HeardAgain(
+    return SlowAttackFeatures(
         trust * _believed(ways, SETTLED_FROM, SETTLED_WHOLLY, MOST_SETTLED),
         unsure.doubts + trust * (doubts - unsure.doubts),
         np.stack([_judged(told, kind) for kind in KINDS], axis=1),

@@ -2,7 +2,7 @@
 
 from typing import NamedTuple
 
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.words import Named
 
 OVERLAP, FINE_OVERLAP = 4, 6
@@ -19,7 +19,7 @@ class MoveBy(Named):
     TAPE = "tape"
 
 
-class Keeps(Named):
+class StretchMaterial(Named):
     """What stretching must keep clean."""
 
     HEARD = "as heard", "detected"
@@ -70,12 +70,12 @@ class EngineName(Named):
     TAPE = "tape"
 
 
-def engine_of(move_by: MoveBy, keeps: Keeps, material: Material) -> EngineName:
+def engine_of(move_by: MoveBy, keeps: StretchMaterial, material: Instrument) -> EngineName:
     """What renders a recording that was heard as a material, where nobody said what it is of."""
     if move_by is MoveBy.CUTTING:
         return EngineName.CUTTING
     if move_by is MoveBy.TAPE:
         return EngineName.TAPE
-    if keeps is Keeps.DRUMS or (keeps is Keeps.HEARD and material is Material.DRUMS):
+    if keeps is StretchMaterial.DRUMS or (keeps is StretchMaterial.HEARD and material is Instrument.DRUMS):
         return EngineName.DRUMS
-    return EngineName.NOTE if keeps is Keeps.ONE_NOTE else EngineName.TONES
+    return EngineName.NOTE if keeps is StretchMaterial.ONE_NOTE else EngineName.TONES

@@ -11,7 +11,7 @@ from chronotome.session.edits.recordings import with_recording
 from chronotome.session.edits.room import with_room
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tracks import changed, with_takes, with_track
-from chronotome.session.fit import BeatMap, Fit, Pin, Reads
+from chronotome.session.fit import BeatMap, BeatSource, Fit, Pin
 from chronotome.session.follow import beats_of
 from chronotome.session.grid import FASTEST, SLOWEST, TempoChange, TempoMap
 from chronotome.session.metre import MetreMap
@@ -21,7 +21,7 @@ MOST_CHANGES = 20_000
 SMOOTH_BEATS = 4
 
 
-class Following(StrEnum):
+class TempoSync(StrEnum):
     """Who follows whom."""
 
     NOBODY = "nobody"
@@ -33,7 +33,7 @@ class Following(StrEnum):
     """The song's beats follow the performance; nothing is stretched."""
 
 
-class Mend(StrEnum):
+class BeatCorrection(StrEnum):
     """What may be wrong with the beats from a bar on."""
 
     HALF = "half"
@@ -48,32 +48,32 @@ def guide_take(session: Session, track: TrackId) -> tuple[Track, Take] | None:
     return None if guide.first_take is None else (guide, guide.first_take)
 
 
-def following_of(session: Session, track: TrackId) -> Following:
+def following_of(session: Session, track: TrackId) -> TempoSync:
     guide = session.guide_of(track)
     if session.track(guide).follow is Follow.SONG:
-        return Following.RECORDING
+        return TempoSync.RECORDING
     if session.lead is not None and session.lead.track == guide:
-        return Following.GRID if session.lead.bends else Following.SONG
-    return Following.NOBODY
+        return TempoSync.GRID if session.lead.bends else TempoSync.SONG
+    return TempoSync.NOBODY
 
 
-def set_following(session: Session, track: TrackId, who: Following) -> Session:
+def set_following(session: Session, track: TrackId, who: TempoSync) -> Session:
     """Decide who follows whom. A recording that begins to follow has its beat one at the nearest bar."""
     found = guide_take(session, track)
     if found is None or following_of(session, track) is who:
         return session
     guide, take = found
     beats = beats_of(session, take)
-    if who is not Following.NOBODY and beats is None:
+    if who is not TempoSync.NOBODY and beats is None:
         return session
     if session.lead is not None and session.lead.track == guide.id:
         session = replace(session, lead=None)
     session = with_track(session, guide.id, lambda old: changed(old, follow=Follow.NOTHING, own_tempo=None))
-    if who is Following.RECORDING:
+    if who is TempoSync.RECORDING:
         return _following(session, guide.id)
-    if who is Following.NOBODY:
+    if who is TempoSync.NOBODY:
         return session
-    return led(replace(session, lead=Lead(guide.id, bends=who is Following.GRID)))
+    return led(replace(session, lead=Lead(guide.id, bends=who is TempoSync.GRID)))
 
 
 def set_smooth(session: Session, is_smooth: bool) -> Session:  # noqa: FBT001 - the value itself
@@ -130,7 +130,7 @@ def tempo_of(session: Session, take: Take, beats: BeatMap) -> float:
     """One tempo for all of a recording: as said or measured where it is steady, else its mean."""
     recording = session.recording_of(take)
     fit, measured = recording.fit, recording.measured
-    if fit.pins or fit.reads is not Reads.MEASURED:
+    if fit.pins or fit.reads is not BeatSource.MEASURED:
         return _held(beats.tempo)
     if fit.tempo is not None:
         return _held(fit.tempo)
@@ -237,7 +237,7 @@ def _rebased(session: Session, track: TrackId, frame: int) -> tuple[Pin, ...]:
     return tuple(Pin(pin.frame, pin.beat - by) for pin in recording.fit.pins if pin.beat != by)
 
 
-def set_reads(session: Session, track: TrackId, reads: Reads) -> Session:
+def set_reads(session: Session, track: TrackId, reads: BeatSource) -> Session:
     """Where the beats come from: measured, or one for every hit that counts."""
     return set_fit(session, track, lambda fit: replace(fit, reads=reads, tempo=None, pins=()))
 
@@ -305,7 +305,7 @@ def set_tapped(session: Session, track: TrackId, frames: Sequence[int]) -> Sessi
     return set_fit(session, track, lambda _: Fit(tempo=_held(60 * beat / float(slope)), beat_one=one))
 
 
-def mend(session: Session, track: TrackId, beat: float, how: Mend) -> Session:
+def mend(session: Session, track: TrackId, beat: float, how: BeatCorrection) -> Session:
     """One-key mends from a doubtful bar on: the beats from there count half, double, or are a beat off."""
     found = guide_take(session, track)
     beats = beats_of(session, found[1]) if found else None
@@ -315,11 +315,11 @@ def mend(session: Session, track: TrackId, beat: float, how: Mend) -> Session:
     metre = _bars_of(session, track).metre_at(beat)
     bar, step = metre.bar, metre.beat
     here = float(beats.seconds_at(np.array([beat]))[0])
-    if how in {Mend.EARLIER, Mend.LATER}:
-        by = -step if how is Mend.EARLIER else step
+    if how in {BeatCorrection.EARLIER, BeatCorrection.LATER}:
+        by = -step if how is BeatCorrection.EARLIER else step
         moment = float(beats.seconds_at(np.array([beat + by]))[0])
         return pin_beat(session, track, beat, round(moment * rate))
-    factor = 0.5 if how is Mend.HALF else 2.0
+    factor = 0.5 if how is BeatCorrection.HALF else 2.0
     there = float(beats.seconds_at(np.array([beat + bar]))[0])
     session = pin_beat(session, track, beat, round(here * rate))
     return pin_beat(session, track, beat + bar * factor, round(there * rate))
@@ -340,13 +340,13 @@ def straighten(session: Session, track: TrackId, tempo: float | None = None) -> 
     beats = beats_of(session, found[1]) if found else None
     if found is None or beats is None:
         return session
-    session = set_following(session, track, Following.NOBODY)
+    session = set_following(session, track, TempoSync.NOBODY)
     if tempo is not None or not session.is_tempo_set:
         session = set_tempo(session, round(beats.tempo, 2) if tempo is None else tempo)
     if not session.is_beat_one_set:
         one = played_seconds(session, found[1], beats.beat_one)
         session = replace(session, tempo=TempoMap(session.tempo.changes, one), is_beat_one_set=True)
-    return set_following(session, track, Following.RECORDING)
+    return set_following(session, track, TempoSync.RECORDING)
 
 
 def use_measured(session: Session, track: TrackId) -> Session:
@@ -357,4 +357,4 @@ def use_measured(session: Session, track: TrackId) -> Session:
         return session
     if measured.bar_confidence > 0.5:
         session = set_metre(session, measured.metre)
-    return set_following(replace(session, lead=None), track, Following.SONG)
+    return set_following(replace(session, lead=None), track, TempoSync.SONG)

@@ -4,7 +4,7 @@ from collections.abc import Callable, Iterable
 
 import numpy as np
 
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.session.anchors import anchors_of
 from chronotome.session.counting import clock_of
 from chronotome.session.edits.recordings import with_recording
@@ -12,8 +12,8 @@ from chronotome.session.edits.tightening import move_hit
 from chronotome.session.grid import lines_each
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import ClipId, Recording, Session, Take, TrackId, replace
-from chronotome.session.onsets import OnsetId, Onsets, Standing
-from chronotome.session.sift import Sift
+from chronotome.session.onsets import OnsetDecision, OnsetId, Onsets
+from chronotome.session.sift import OnsetFilter
 from chronotome.session.tighten import targets_of
 from chronotome.units import BeatArray
 
@@ -28,7 +28,7 @@ def set_threshold(session: Session, content: ContentHash, threshold: float) -> S
     return with_recording(session, content, change)
 
 
-def set_sift(session: Session, content: ContentHash, change: Callable[[Sift], Sift]) -> Session:
+def set_sift(session: Session, content: ContentHash, change: Callable[[OnsetFilter], OnsetFilter]) -> Session:
     """Change what else sifts the onsets: spacing, bands, the strongest of, near to lines."""
 
     def change_recording(old: Recording) -> Recording:
@@ -38,7 +38,7 @@ def set_sift(session: Session, content: ContentHash, change: Callable[[Sift], Si
     return with_recording(session, content, change_recording)
 
 
-def choose_material(session: Session, content: ContentHash, material: Material | None) -> Session:
+def choose_material(session: Session, content: ContentHash, material: Instrument | None) -> Session:
     """Say what a recording is of, or leave it to what is heard; it is to be analysed again."""
 
     def change(old: Recording) -> Recording:
@@ -71,7 +71,7 @@ def drop_onset(session: Session, content: ContentHash, onset: OnsetId) -> Sessio
 
 def drop_onsets(session: Session, content: ContentHash, which: Iterable[OnsetId]) -> Session:
     """Say that these are no hits; those that were added by hand are gone, locked ones stay."""
-    return _with_onsets(session, content, lambda onsets: onsets.standings_at(which, Standing.DROPPED))
+    return _with_onsets(session, content, lambda onsets: onsets.standings_at(which, OnsetDecision.DROPPED))
 
 
 def keep_onset(session: Session, content: ContentHash, onset: OnsetId) -> Session:
@@ -81,7 +81,7 @@ def keep_onset(session: Session, content: ContentHash, onset: OnsetId) -> Sessio
 
 def keep_onsets(session: Session, content: ContentHash, which: Iterable[OnsetId]) -> Session:
     """Say that these are hits, whatever their strength."""
-    return _with_onsets(session, content, lambda onsets: onsets.standings_at(which, Standing.KEPT))
+    return _with_onsets(session, content, lambda onsets: onsets.standings_at(which, OnsetDecision.KEPT))
 
 
 def marks_as_found(session: Session, content: ContentHash) -> Session:
@@ -167,7 +167,7 @@ def _instead(session: Session, take: Take, frames: Iterable[int]) -> Session:
     inside = [frame for frame in frames if take.source_start <= frame < take.source_end]
 
     def change(onsets: Onsets) -> Onsets:
-        return onsets.standings_at(onsets.ids, Standing.DROPPED).with_rows(inside)
+        return onsets.standings_at(onsets.ids, OnsetDecision.DROPPED).with_rows(inside)
 
     return _with_onsets(session, take.recording, change)
 

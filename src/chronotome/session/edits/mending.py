@@ -2,12 +2,12 @@
 
 from collections.abc import Iterable
 
-from chronotome.dsp.hush import HushBy
+from chronotome.dsp.hush import MuteMethod
 from chronotome.session.check import Check, Do
 from chronotome.session.edits.marks import drop_onset, drop_onsets, keep_onset
 from chronotome.session.edits.tightening import move_hit
 from chronotome.session.edits.tracks import set_moving, with_takes, with_track
-from chronotome.session.model import ClipId, Hush, Session, Take, TrackId, replace
+from chronotome.session.model import ClipId, MuteSpan, Session, Take, TrackId, replace
 from chronotome.session.noises import noise_marks
 from chronotome.session.settings import MOST_CROSSFADE
 
@@ -31,7 +31,7 @@ def mended(session: Session, track: TrackId, clip: ClipId, check: Check, number:
         recording = session.recording_of(take)
         onsets, (start, end) = recording.onsets, mend.frames
         inside = noise_marks(onsets) & (onsets.frame_array >= start) & (onsets.frame_array < end)
-        session = hush(session, track, take, [Hush(start, end)])
+        session = hush(session, track, take, [MuteSpan(start, end)])
         return drop_onsets(session, take.recording, onsets.id_array[inside].tolist())
     if mend.do is Do.CROSS:
         moving = session.track(track).moving_of(take)
@@ -49,7 +49,7 @@ def accept(session: Session, track: TrackId, take: Take, check: Check) -> Sessio
     return _with_take(session, track, take, replace(take, accepted=tuple(sorted({*take.accepted, said}))))
 
 
-def hush(session: Session, track: TrackId, take: Take, spans: Iterable[Hush]) -> Session:
+def hush(session: Session, track: TrackId, take: Take, spans: Iterable[MuteSpan]) -> Session:
     """Spans of the recording are heard otherwise, as edited; what overlapped them is replaced."""
     new = [each for each in spans if each.end > each.start and take.playing is None]
     kept = [
@@ -88,10 +88,10 @@ def unhush(session: Session, track: TrackId, take: Take, start: int, end: int) -
 
 
 def hush_of(
-    start: int, end: int, by: HushBy, *, level: float = -12.0, room: tuple[int, int] = (0, 0)
-) -> Hush:
-    return Hush(
-        start, end, by, level if by is HushBy.LOWER else 0.0, *(room if by is HushBy.ROOM else (0, 0))
+    start: int, end: int, by: MuteMethod, *, level: float = -12.0, room: tuple[int, int] = (0, 0)
+) -> MuteSpan:
+    return MuteSpan(
+        start, end, by, level if by is MuteMethod.LOWER else 0.0, *(room if by is MuteMethod.ROOM else (0, 0))
     )
 
 

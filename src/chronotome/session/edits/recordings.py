@@ -2,7 +2,7 @@
 
 from collections.abc import Callable, Iterator
 
-from chronotome.dsp.bands import Material
+from chronotome.dsp.bands import Instrument
 from chronotome.dsp.hits import HitTraits
 from chronotome.session.edits.tracks import remove_track, with_takes
 from chronotome.session.fit import Fit, Measured
@@ -148,7 +148,7 @@ def set_analysis(
     content: ContentHash,
     onsets: Onsets,
     measured: Measured | None,
-    material: Material | None = None,
+    material: Instrument | None = None,
     *,
     quiet: int = 0,
 ) -> Session:

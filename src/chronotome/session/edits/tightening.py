@@ -12,7 +12,7 @@ from chronotome.session.limits import FARTHEST_BEAT
 from chronotome.session.memo import by_identity
 from chronotome.session.model import ClipId, Session, Take, Touch, Track, TrackId, replace
 from chronotome.session.onsets import OnsetId
-from chronotome.session.settings import MOST_ROUNDS, RecipeSpan, TightenSettings, Variant
+from chronotome.session.settings import MOST_ROUNDS, SettingsSpan, Snapshot, TightenSettings
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
 
@@ -127,10 +127,10 @@ def _changed(recipe: TightenSettings, values: dict[str, object]) -> TightenSetti
 def _with_span(track: Track, take: Take | None, scope: Scope, values: dict[str, object]) -> Track:
     start, end = scope.span or (0.0, 0.0)
     recipe = _changed(recipe_for(track, take, scope), values)
-    return changed(track, spans=_with_spans(track.spans, [RecipeSpan(start, end, recipe)]))
+    return changed(track, spans=_with_spans(track.spans, [SettingsSpan(start, end, recipe)]))
 
 
-def _with_spans(spans: Iterable[RecipeSpan], new: Collection[RecipeSpan]) -> tuple[RecipeSpan, ...]:
+def _with_spans(spans: Iterable[SettingsSpan], new: Collection[SettingsSpan]) -> tuple[SettingsSpan, ...]:
     """New spans over those that were there: what is under them is cut away."""
     left = list(spans)
     for over in new:
@@ -231,7 +231,7 @@ def keep_variant(session: Session, track: TrackId, name: str) -> Session:
     """Keep a track's recipe and its spans under a name; what had the name is replaced."""
 
     def change(old: Track) -> Track:
-        new = Variant(name, old.tighten, old.spans)
+        new = Snapshot(name, old.tighten, old.spans)
         others = [each for each in old.variants if each.name != name]
         if len(others) == len(old.variants):
             return replace(old, variants=(*old.variants, new))

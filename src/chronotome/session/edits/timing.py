@@ -3,7 +3,7 @@
 from chronotome.session.anchors import extent_of
 from chronotome.session.edits.room import with_room
 from chronotome.session.grid import TempoMap
-from chronotome.session.model import Click, Session, Span, replace
+from chronotome.session.model import BeatSpan, Click, Session, replace
 
 
 def set_beat_one(session: Session, seconds: float) -> Session:
@@ -17,7 +17,7 @@ def set_beat_one(session: Session, seconds: float) -> Session:
 def set_loop(session: Session, start: float, end: float) -> Session:
     """Loop from one beat to another, in either order."""
     start, end = min(start, end), max(start, end)
-    span = Span(start, end)
+    span = BeatSpan(start, end)
     if end - start < 1 / 64 or session.loop == span:
         return session
     return replace(session, loop=span, is_looping=True)

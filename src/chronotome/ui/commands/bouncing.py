@@ -5,14 +5,14 @@ from chronotome.session.edits.clips import Place, cut_out
 from chronotome.session.model import Session
 from chronotome.ui.commands.clips import ClipCommands
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 
 class BounceCommands:
     """One method for each thing that can be done."""
 
-    def __init__(self, desk: Desk, clips: ClipCommands) -> None:
+    def __init__(self, desk: UiContext, clips: ClipCommands) -> None:
         self._desk, self._clips = desk, clips
         desk.bouncing.brought.connect(self._on_brought)
 

@@ -9,7 +9,7 @@ from chronotome.session.edits.clips import Place
 from chronotome.session.model import Clip, rearranged
 from chronotome.session.slices import SliceId, Slices
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.timeline.slice_marks import spans_of
 from chronotome.units import gain_of
@@ -22,7 +22,7 @@ BANDS = ("low", "mid", "high")
 class ChosenHits:
     """The chosen hits of the clip that is worked on, and what chooses them."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
 
     @property

@@ -33,14 +33,14 @@ from chronotome.session.grid import nearest_lines
 from chronotome.session.limits import LONGEST_NAME
 from chronotome.session.model import Clip, Recording, Session, Track, TrackId
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.clip_drag import MOST_REPEATS, period_of
 from chronotome.ui.timeline.shown import shown_of
 from chronotome.words import tr
 
 
 @dataclass(frozen=True, eq=False)
-class Kept:
+class ClipboardClip:
     """A clip that was cut or copied, and what another session needs to play it."""
 
     track: TrackId
@@ -54,9 +54,9 @@ class Kept:
 class ClipCommands:
     """One method for each thing that can be done to the chosen clips."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
-        self._kept: tuple[Kept, ...] = ()
+        self._kept: tuple[ClipboardClip, ...] = ()
 
     @property
     def chosen(self) -> tuple[Place, ...]:
@@ -201,7 +201,7 @@ class ClipCommands:
         starts = [window_of(session, track, clip).start for track, clip in clips]
         places_of_files = self._desk.recordings.places
         self._kept = tuple(
-            Kept(
+            ClipboardClip(
                 track.id,
                 clip,
                 (start - min(starts)) / session.rate,

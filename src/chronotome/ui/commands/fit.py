@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QApplication, QInputDialog
 from chronotome.render.mix import Side
 from chronotome.session.anchors import heard_beats_of
 from chronotome.session.edits import fitting
-from chronotome.session.edits.fitting import Following, Mend
+from chronotome.session.edits.fitting import BeatCorrection, TempoSync
 from chronotome.session.edits.tempo import (
     set_tempo,
 )
@@ -21,7 +21,7 @@ from chronotome.session.follow import beats_of
 from chronotome.session.model import Recording, Session, Take, Track, replace
 from chronotome.ui.commands.taps import LONGEST_TAP_GAP, TAPS, more_taps_words, tap_words, tempo_of_taps
 from chronotome.ui.controls.figures import counted, plain
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
 
@@ -61,7 +61,7 @@ class Guide:
         return shown.heard_of_played(played)
 
 
-def guide_of(desk: Desk) -> Guide | None:
+def guide_of(desk: UiContext) -> Guide | None:
     session, shown = desk.session, desk.guiding
     if shown is None:
         return None
@@ -73,7 +73,7 @@ def guide_of(desk: Desk) -> Guide | None:
 class FitCommands:
     """One method for each thing that a key or a menu can do in Fit."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
         self._taps: list[float] = []
         self._tapped_frames: list[int] = []
@@ -134,9 +134,9 @@ class FitCommands:
 
         def edit(session: Session) -> Session:
             after = fitting.set_tapped(session, track, frames)
-            if fitting.following_of(after, track) is not Following.NOBODY:
+            if fitting.following_of(after, track) is not TempoSync.NOBODY:
                 return after
-            return fitting.set_following(after, track, Following.SONG)
+            return fitting.set_following(after, track, TempoSync.SONG)
 
         self._apply_run(edit, tr("Tap beats"))
         self._say(tr("{0}: set as recording tempo; the first tap is beat one", words))
@@ -257,7 +257,7 @@ class FitCommands:
 
             def edit(session: Session) -> Session:
                 session = fitting.set_recording_beat_one(session, track, frame)
-                if fitting.following_of(session, track) is not Following.NOBODY:
+                if fitting.following_of(session, track) is not TempoSync.NOBODY:
                     return session
                 return set_beat_one(session, fitting.played_seconds(session, take, frame / rate))
 
@@ -296,7 +296,7 @@ class FitCommands:
             )
         )
 
-    def mend(self, how: Mend) -> None:
+    def mend(self, how: BeatCorrection) -> None:
         """Mend the beats from the chosen bar on."""
 
         def do(guide: Guide) -> None:
@@ -326,9 +326,9 @@ class FitCommands:
 
     # Who follows whom
 
-    def set_following(self, who: Following) -> None:
+    def set_following(self, who: TempoSync) -> None:
         def do(guide: Guide) -> None:
-            if guide.beats is None and who is not Following.NOBODY:
+            if guide.beats is None and who is not TempoSync.NOBODY:
                 self._say(tr("The beats are unknown. Enter the bars or the tempo, or tap the beats."))
             self._apply(
                 lambda session: fitting.set_following(session, guide.track.id, who), FOLLOWING_WORDS[who]
@@ -386,8 +386,8 @@ class FitCommands:
 
 
 FOLLOWING_WORDS = {
-    Following.NOBODY: tr("Keep tempos separate"),
-    Following.RECORDING: tr("Recording follows song"),
-    Following.SONG: tr("Song takes recording tempo"),
-    Following.GRID: tr("Grid follows performance"),
+    TempoSync.NOBODY: tr("Keep tempos separate"),
+    TempoSync.RECORDING: tr("Recording follows song"),
+    TempoSync.SONG: tr("Song takes recording tempo"),
+    TempoSync.GRID: tr("Grid follows performance"),
 }

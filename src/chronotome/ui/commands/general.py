@@ -42,7 +42,7 @@ from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.commands.song import SongCommands
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
@@ -55,7 +55,7 @@ class Commands:
 
     playing: PlayingCommands
 
-    def __init__(self, desk: Desk, first: "Commands | None" = None) -> None:
+    def __init__(self, desk: UiContext, first: "Commands | None" = None) -> None:
         """`first`: those of the first window, where this is another on the same session."""
         self._desk = desk
         self.marks = MarkCommands(desk)

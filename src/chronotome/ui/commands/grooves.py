@@ -20,15 +20,15 @@ from chronotome.session.groove import (
 )
 from chronotome.session.model import Session, replace
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.desk import Desk
-from chronotome.ui.view_state import Evidence
+from chronotome.ui.desk import UiContext
+from chronotome.ui.view_state import LaneKind
 from chronotome.words import tr
 
 
 class GrooveCommands:
     """The groove in the lane, and where it comes from and goes to."""
 
-    def __init__(self, desk: Desk, tighten: TightenCommands) -> None:
+    def __init__(self, desk: UiContext, tighten: TightenCommands) -> None:
         self._desk = desk
         self._tighten = tighten
 
@@ -96,7 +96,7 @@ class GrooveCommands:
 
         self._desk.store.apply(edit, label)
         self._desk.view.show_groove(self._desk.session.grooves[-1].id)
-        self._desk.view.show_evidence(Evidence.GROOVE)
+        self._desk.view.show_evidence(LaneKind.GROOVE)
 
     def change(self, change: Callable[[Groove], Groove], label: str) -> None:
         """Change the groove in the lane."""

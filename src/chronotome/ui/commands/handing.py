@@ -13,7 +13,7 @@ from chronotome.session.edits.kits import kit_of, slices_for_keys
 from chronotome.session.kits import Kit
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
 from chronotome.words import tr
 
@@ -23,7 +23,7 @@ MIDI = tr("MIDI (*.mid)")
 class HandCommands:
     """One method for each thing that can be handed over."""
 
-    def __init__(self, desk: Desk, patterns: PatternCommands) -> None:
+    def __init__(self, desk: UiContext, patterns: PatternCommands) -> None:
         self._desk, self._patterns = desk, patterns
 
     def ask_kit(self) -> None:

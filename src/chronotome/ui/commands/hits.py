@@ -17,10 +17,10 @@ from chronotome.session.lines import lines_within
 from chronotome.session.targets import Reason, Targets
 from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.gestures import shared_room
 from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.view_state import Evidence
+from chronotome.ui.view_state import LaneKind
 from chronotome.words import tr
 
 LATE_MILLISECONDS = 20.0
@@ -29,7 +29,7 @@ LATE_MILLISECONDS = 20.0
 class HitCommands:
     """Hits chosen, moved by hand, held, put right."""
 
-    def __init__(self, desk: Desk, tighten: TightenCommands, grooves: GrooveCommands) -> None:
+    def __init__(self, desk: UiContext, tighten: TightenCommands, grooves: GrooveCommands) -> None:
         self._desk = desk
         self._tighten = tighten
         self._grooves = grooves
@@ -93,7 +93,7 @@ class HitCommands:
 
     def nudge(self, milliseconds: float) -> None:
         """Move the chosen hits by hand; in the groove lane, the chosen step."""
-        if self._desk.view.evidence is Evidence.GROOVE and self._desk.view.step is not None:
+        if self._desk.view.evidence is LaneKind.GROOVE and self._desk.view.step is not None:
             self._grooves.nudge_step(self._desk.view.step, milliseconds)
             return
         shown = self._guiding

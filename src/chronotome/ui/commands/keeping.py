@@ -10,7 +10,7 @@ from chronotome.errors import ChronotomeError
 from chronotome.files.names import shown
 from chronotome.files.pack import SUFFIX
 from chronotome.files.templates import keep_template, read_template, template_names
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
 from chronotome.words import tr
 
@@ -20,7 +20,9 @@ PACKED = tr("Packed sessions (*{0})", SUFFIX)
 class Keeping:
     """`when_safe` runs what closes the session, once edits that are not saved were asked about."""
 
-    def __init__(self, window: QWidget, desk: Desk, when_safe: Callable[[Callable[[], None]], None]) -> None:
+    def __init__(
+        self, window: QWidget, desk: UiContext, when_safe: Callable[[Callable[[], None]], None]
+    ) -> None:
         self._window, self._desk, self._when_safe = window, desk, when_safe
         self.templates = QMenu(tr("New from template"), window)
         self.templates.aboutToShow.connect(self._fill)

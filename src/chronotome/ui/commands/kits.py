@@ -3,7 +3,7 @@
 from chronotome.session.edits.kits import add_to_kit, declick, make_kit, set_kit, set_slice
 from chronotome.session.kits import Kit, KitId, key_name
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.units import gain_of
 from chronotome.words import tr
 
@@ -11,7 +11,7 @@ from chronotome.words import tr
 class KitCommands:
     """One method for each thing that can be done to a kit."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
         self._kit: KitId | None = None
         """The kit that was made or looked at last."""

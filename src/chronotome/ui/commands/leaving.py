@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QAbstractButton, QMessageBox, QWidget
 
 from chronotome.errors import ChronotomeError
 from chronotome.ui.controls.plain_text import question
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 Then = Callable[[], None]
@@ -30,7 +30,7 @@ class Leaving:
     too. A save that fails, or is cancelled, and a question that is closed lead back to staying.
     """
 
-    def __init__(self, window: QWidget, desk: Desk, ask_folder: Callable[[], Path | None]) -> None:
+    def __init__(self, window: QWidget, desk: UiContext, ask_folder: Callable[[], Path | None]) -> None:
         self._window, self._desk, self._ask_folder = window, desk, ask_folder
         self.way = Way.STAYING
         self._box: QMessageBox | None = None

@@ -13,7 +13,7 @@ from chronotome.session.edits.timing import set_loop
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.model import TrackId
 from chronotome.ui.controls.figures import counted, plain
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown, shown_of
 from chronotome.words import tr
 
@@ -48,7 +48,7 @@ def implied_by(seconds: float, bar: float, near: float | None) -> Implied | None
 
 
 class LoopCommands:
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
         self.fade_ms = 3.0
         self.drops_rest = False

@@ -11,14 +11,16 @@ from chronotome.progress import Progress
 from chronotome.session.edits.marks import add_onsets
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 
 class MarkFiles:
     """For the focused track. Reading and writing run as tasks."""
 
-    def __init__(self, window: QWidget, desk: Desk, marks: MarkCommands, tell: Callable[[str], None]) -> None:
+    def __init__(
+        self, window: QWidget, desk: UiContext, marks: MarkCommands, tell: Callable[[str], None]
+    ) -> None:
         self._window, self._desk, self._marks, self._tell = window, desk, marks, tell
 
     def ask_and_bring(self) -> None:

@@ -22,7 +22,7 @@ from chronotome.session.edits.timing import set_loop
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.controls.figures import counted as counted_words
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.view_state import MarkSnap
 from chronotome.units import gain_of
@@ -39,7 +39,7 @@ JOIN_SECONDS = 1.5
 class MarkCommands:
     """One method for each thing that a key or a menu can do to marks."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
 
     @property

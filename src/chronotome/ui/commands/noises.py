@@ -2,12 +2,12 @@
 
 import numpy as np
 
-from chronotome.dsp.hush import HushBy, quiet_place
+from chronotome.dsp.hush import MuteMethod, quiet_place
 from chronotome.session.edits.mending import hush, hush_of, unhush
 from chronotome.session.model import Session, Take, TrackId
 from chronotome.session.noises import BEFORE_ATTACK
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown
 from chronotome.units import at_other_rate
 from chronotome.words import tr
@@ -16,7 +16,7 @@ from chronotome.words import tr
 class NoiseCommands:
     """A noise silenced, faded, made softer, or filled with the room’s own tone."""
 
-    def __init__(self, desk: Desk, tighten: TightenCommands) -> None:
+    def __init__(self, desk: UiContext, tighten: TightenCommands) -> None:
         self._desk = desk
         self._tighten = tighten
 
@@ -24,7 +24,7 @@ class NoiseCommands:
     def _guiding(self) -> Shown | None:
         return self._desk.guiding
 
-    def hush(self, by: HushBy) -> None:
+    def hush(self, by: MuteMethod) -> None:
         """Take the chosen hits away, or else what is in the span: silent, faded, softer, or room tone."""
         shown = self._guiding
         if shown is not None and self._desk.refuses_pattern(shown.clip):
@@ -37,7 +37,7 @@ class NoiseCommands:
             self._desk.say(tr("To mute a noise, select hits or drag over the ruler"))
             return
         room = (0, 0)
-        if by is HushBy.ROOM:
+        if by is MuteMethod.ROOM:
             found = np.array(quiet_place(source.region.samples, source.rate))
             room = tuple(at_other_rate(found, source.rate, shown.recording.rate).tolist())
         new = [hush_of(start, end, by, room=(room[0], room[1])) for start, end in spans]

@@ -6,7 +6,7 @@ from PySide6.QtWidgets import QApplication
 
 from chronotome.engine.control import InTime
 from chronotome.session.edits.tempo import set_tempo
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
 from chronotome.words import tr
 
@@ -25,7 +25,7 @@ SYNC_WORDS = {
 class OtherCommands:
     """One method for each thing that can be done."""
 
-    def __init__(self, desk: Desk, learning: "Learning") -> None:
+    def __init__(self, desk: UiContext, learning: "Learning") -> None:
         self._desk, self.learning = desk, learning
 
     def keep_in_time(self, wanted: InTime) -> None:

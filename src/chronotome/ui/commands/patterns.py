@@ -37,7 +37,7 @@ from chronotome.session.model import Clip, Session, replace
 from chronotome.session.patterns import Pattern, StepId
 from chronotome.ui.commands.kits import KitCommands
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 VARIED = 4
@@ -47,7 +47,7 @@ VARIED = 4
 class PatternCommands:
     """One method for each thing that can be done to a pattern."""
 
-    def __init__(self, desk: Desk, kits: KitCommands) -> None:
+    def __init__(self, desk: UiContext, kits: KitCommands) -> None:
         self._desk, self.kits = desk, kits
         self._kept: tuple[Pattern, tuple[StepId, ...]] | None = None
         self._seeds = count(1)

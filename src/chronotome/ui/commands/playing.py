@@ -18,7 +18,7 @@ from chronotome.session.kits import key_name
 from chronotome.session.model import Clip, Session, TrackId
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.key_play import KeyPlay
 from chronotome.words import tr
@@ -37,7 +37,7 @@ USUAL_BARS = 4
 class PlayingCommands:
     """One method for each thing that can be done."""
 
-    def __init__(self, desk: Desk, patterns: PatternCommands) -> None:
+    def __init__(self, desk: UiContext, patterns: PatternCommands) -> None:
         self._desk, self._patterns = desk, patterns
         self.play = KeyPlay(desk.keys, desk.keys)
         self.is_by_ear = self._is_missing_told = False

@@ -8,7 +8,7 @@ import numpy as np
 from chronotome.bridge.store import Edit
 from chronotome.dsp.clicks import ALLOWED, nearest_crossing
 from chronotome.dsp.stretch.engines import MoveBy
-from chronotome.render.proof import Edge, Proof
+from chronotome.render.proof import Edge, JoinReport
 from chronotome.session.check import Check, Kind
 from chronotome.session.edits.clips import Place, set_clip, trim
 from chronotome.session.edits.mending import mended
@@ -17,7 +17,7 @@ from chronotome.session.metre import hit_words
 from chronotome.session.model import MOST_FADE, Clip, Session
 from chronotome.session.settings import MOST_CROSSFADE
 from chronotome.ui.controls.figures import signed
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 LONGER_FADE = 0.01
@@ -28,14 +28,14 @@ NEAR_SECONDS = 0.05
 class ProofCommands:
     """By the number of a join in the proof as it is now."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
 
     @property
-    def proof(self) -> Proof | None:
+    def proof(self) -> JoinReport | None:
         return self._desk.proving.proof
 
-    def _place(self, proof: Proof, number: int) -> tuple[Place, Clip] | None:
+    def _place(self, proof: JoinReport, number: int) -> tuple[Place, Clip] | None:
         clip = int(proof.found.clips[number])
         found = ((track.id, each) for track, each in self._desk.session.clips if each.id == clip)
         return next((((track, each.id), each) for track, each in found), None)

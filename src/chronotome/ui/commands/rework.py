@@ -5,7 +5,7 @@ from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.slices import SliceCommands
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 
@@ -15,7 +15,7 @@ class ReworkCommands:
 
     def __init__(  # noqa: PLR0917 - all that a key may mean
         self,
-        desk: Desk,
+        desk: UiContext,
         clips: ClipCommands,
         slices: SliceCommands,
         patterns: PatternCommands,

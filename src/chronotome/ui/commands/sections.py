@@ -11,7 +11,7 @@ from chronotome.session.edits.sections import (
     section_at,
 )
 from chronotome.session.model import Section, Session
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 BARS = 4
@@ -20,7 +20,7 @@ BARS = 4
 class SectionCommands:
     """One method for each thing that a key or a menu can do with sections."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
 
     @property

@@ -18,7 +18,7 @@ from chronotome.session.limits import ContentHash
 from chronotome.ui.commands.keeping import Keeping
 from chronotome.ui.commands.leaving import Leaving
 from chronotome.ui.controls.plain_text import question, tip
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 LONGEST_FOLDER, FIRST_LETTERS = 40, 12
@@ -36,7 +36,7 @@ def _short(path: Path) -> str:
 class SessionFiles:
     """What the menu Session does with files. Edits that are not saved are asked about first."""
 
-    def __init__(self, window: QWidget, desk: Desk, tell: Callable[[str], None]) -> None:
+    def __init__(self, window: QWidget, desk: UiContext, tell: Callable[[str], None]) -> None:
         self._window, self._desk, self._tell = window, desk, tell
         self.recent = QMenu(tr("Open recent"), window)
         self.recent.aboutToShow.connect(self._fill_recent)

@@ -35,7 +35,7 @@ from chronotome.session.model import Recording, Session
 from chronotome.session.slices import MOST_SLICES, SliceId, Slices
 from chronotome.ui.commands.shaping import ShapedHits
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.dialogs.rhythm import RhythmDialog
 from chronotome.words import tr
 
@@ -55,7 +55,7 @@ class KeptHits:
 class SliceCommands(ShapedHits):
     """One method for each thing that can be done to hits, or to choose them."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         super().__init__(desk)
         self.kept: KeptHits | None = None
         self._seeds = count(1)

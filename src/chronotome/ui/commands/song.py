@@ -22,7 +22,7 @@ from chronotome.session.model import Section, Session
 from chronotome.session.tempo_points import points_of
 from chronotome.ui.commands.taps import LONGEST_TAP_GAP, TAPS, more_taps_words, tap_words, tempo_of_taps
 from chronotome.ui.controls.figures import plain
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.dialogs.metre import MetreDialog
 from chronotome.words import tr
 
@@ -33,7 +33,7 @@ NEAR_POINT = 1 / 16
 class SongCommands:
     """One method for each thing that a key, a menu or a lane can do with the song's tempo and metre."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
         self._taps: list[float] = []
         self._tapped: Session | None = None

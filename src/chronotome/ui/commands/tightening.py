@@ -20,8 +20,8 @@ from chronotome.session.lines import SwingOf
 from chronotome.session.model import Session, Take, Track, TrackId, replace
 from chronotome.session.settings import MOST_SHIFT
 from chronotome.ui.controls.figures import grid_words
-from chronotome.ui.desk import Desk
-from chronotome.ui.view_state import Evidence, For, Stage
+from chronotome.ui.desk import UiContext
+from chronotome.ui.view_state import For, LaneKind, Stage
 from chronotome.words import tr
 
 STEPPED = {
@@ -40,7 +40,7 @@ STEPPED = {
 class TightenCommands:
     """The recipe that the tray shows."""
 
-    def __init__(self, desk: Desk, *, follows_ruler: bool) -> None:
+    def __init__(self, desk: UiContext, *, follows_ruler: bool) -> None:
         """`follows_ruler`: it is this view's zoom that recipes follow whose grid is what the ruler shows."""
         self._desk = desk
         if not follows_ruler:
@@ -76,7 +76,7 @@ class TightenCommands:
                 words = tr("All settings below are for these alone now. “track” shows those of the rest.")
                 self._desk.explain("own settings", words)
 
-    def show_lane(self, evidence: Evidence) -> None:
+    def show_lane(self, evidence: LaneKind) -> None:
         """Drift, groove or match under the wave."""
         self._desk.view.show_stage(Stage.TIGHTEN)
         self._desk.view.show_evidence(evidence)

@@ -7,7 +7,7 @@ from chronotome.session.anchors import extent_of
 from chronotome.session.edits.timing import set_click
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.model import Session, replace
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 BARS = 2
@@ -47,7 +47,7 @@ def spots_of(session: Session, doubtful: list[float]) -> list[Spot]:
 class Tour(QObject):
     """Plays the spots one after the other; stopping, or going elsewhere by hand, ends it."""
 
-    def __init__(self, desk: Desk, parent: QObject) -> None:
+    def __init__(self, desk: UiContext, parent: QObject) -> None:
         super().__init__(parent)
         self._desk = desk
         self._spots: list[Spot] = []

@@ -13,7 +13,7 @@ from chronotome.session.metre import Metre, MetreMap, metre_map, position_words
 from chronotome.session.recipes import ruling_of
 from chronotome.session.targets import Targets
 from chronotome.ui.controls.figures import counted, signed
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import Theme, colour
 from chronotome.ui.timeline.marks import down, paint_each, ring, up
@@ -45,7 +45,7 @@ class FoldedBar(QWidget):
     chosen = Signal(float)
     """Beats from the bar's start."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         super().__init__()
         self._desk = desk
         self._step = 0

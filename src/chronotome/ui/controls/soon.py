@@ -13,7 +13,7 @@ MOMENT_MILLISECONDS = 40
 SLOW_SECONDS = 0.002
 
 
-class Soon(QTimer):
+class Debounce(QTimer):
     """Calls `do` once, a moment after the first of any number of calls; after the last, where it is slow."""
 
     def __init__(self, do: Callable[[], None], parent: QObject) -> None:

@@ -24,9 +24,9 @@ from chronotome.files.batch import (
     LIKE,
     SPLIT_NAMES,
     SUFFIX,
+    BatchPreset,
     Doing,
     Outcome,
-    Recipe,
     report,
     sounds_in,
     write_recipe,
@@ -43,7 +43,7 @@ from chronotome.ui.controls.figures import counted, grid_words, percent
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 WIDTH, HEIGHT = 620, 560
@@ -61,7 +61,7 @@ OWN_TEMPO, SONG_TEMPO = range(2)
 class BatchDialog(Dialog):
     """Stays open beside the window; closing it while it works asks for nothing and goes on working."""
 
-    def __init__(self, desk: Desk, batching: Batching, parent: QWidget) -> None:
+    def __init__(self, desk: UiContext, batching: Batching, parent: QWidget) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Process files"))
         self.setModal(False)
@@ -153,7 +153,7 @@ class BatchDialog(Dialog):
         return DOINGS[self.do.index][1]
 
     @property
-    def recipe(self) -> Recipe:
+    def recipe(self) -> BatchPreset:
         """What is chosen here, with the present settings of the track that is worked on."""
         desk, session = self._desk, self._desk.session
         track, shown_clip = desk.view.focused, desk.shown
@@ -161,7 +161,7 @@ class BatchDialog(Dialog):
         groove = session.groove(settings.groove)
         _, cut_at, step = CUTS[max(0, self.cuts.currentIndex())]
         is_songs = self.tempo.index == SONG_TEMPO
-        return Recipe(
+        return BatchPreset(
             do=self.doing,
             bpm=session.tempo.at(session.beat_of(desk.transport.position)) if is_songs else None,
             tighten=settings,

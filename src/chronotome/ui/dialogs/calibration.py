@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QDialogButtonBox, QProgressBar, QVBoxLayout, QWidg
 
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_text import Label
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 CLICKS, LEAD_IN = 16, 4
@@ -34,7 +34,7 @@ def lateness_ms(taps: list[float], clicks: list[float]) -> float | None:
 class CalibrationDialog(Dialog):
     """Plays clicks; a key is pressed with each of them."""
 
-    def __init__(self, desk: Desk, parent: QWidget) -> None:
+    def __init__(self, desk: UiContext, parent: QWidget) -> None:
         super().__init__(parent)
         self._desk = desk
         self.measured: float | None = None

@@ -28,7 +28,7 @@ from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.figures import plain
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.dialogs.preferences import ROWS
 from chronotome.ui.menus import paths
 from chronotome.ui.synonyms import SYNONYMS
@@ -67,7 +67,7 @@ class Settable(Protocol):
 class SongTempo:
     """The tempo of the song, for who types it."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
 
     def near(self, number: float) -> tuple[float, str]:
@@ -173,7 +173,7 @@ def _settable(items: Sequence[Item], wanted: Sequence[str], number: float) -> li
     ]
 
 
-def findable(desk: Desk, commands: Commands, table: Actions, beside: "Finds") -> list[Item]:
+def findable(desk: UiContext, commands: Commands, table: Actions, beside: "Finds") -> list[Item]:
     """What there is to find now."""
     view, session = desk.view, desk.session
     way = paths()

@@ -21,7 +21,7 @@ from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 WIDTH, HEIGHT = 340, 560
@@ -33,7 +33,7 @@ LETTERS = [Qt.Key.Key_A, Qt.Key.Key_B]
 class HistoryDialog(Dialog):
     """Stays open beside the window, and follows what is done there."""
 
-    def __init__(self, desk: Desk, parent: QWidget) -> None:
+    def __init__(self, desk: UiContext, parent: QWidget) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("History"))
         self.setModal(False)

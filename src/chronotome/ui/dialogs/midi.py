@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QCheckBox, QDialogButtonBox, QVBoxLayout, QWidget
 
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_text import Label
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 LOOK_MILLISECONDS = 500
@@ -49,7 +49,7 @@ class _Boxes:
 class MidiDialog(Dialog):
     """With no input ticked, every one plays, also later ones; the clock goes where it is ticked."""
 
-    def __init__(self, desk: Desk, parent: QWidget | None) -> None:
+    def __init__(self, desk: UiContext, parent: QWidget | None) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("MIDI inputs and clock"))
         self._keys, self._in_time = desk.keys, desk.in_time
@@ -78,7 +78,7 @@ class MidiDialog(Dialog):
         self._show()
 
     @classmethod
-    def ask(cls, desk: Desk, parent: QWidget | None) -> None:
+    def ask(cls, desk: UiContext, parent: QWidget | None) -> None:
         """Show it, and keep what was chosen."""
         dialog = cls(desk, parent)
         if dialog.exec():

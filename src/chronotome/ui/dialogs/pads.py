@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QWidget
 
 from chronotome.engine.kit_table import Note, NoteKind
 from chronotome.session.kits import KitSlice, key_name
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guarded
 from chronotome.ui.key_play import BANK, ROWS, KeyPlay
 from chronotome.ui.theme import colour, figure_font, text_font
@@ -24,7 +24,7 @@ MOUSE = -1
 class PadsWindow(QWidget):
     """Three rows of pads, as letters lie on the keyboard. What is played is lit."""
 
-    def __init__(self, desk: Desk, play: KeyPlay, parent: QWidget | None) -> None:
+    def __init__(self, desk: UiContext, play: KeyPlay, parent: QWidget | None) -> None:
         super().__init__(parent, Qt.WindowType.Tool)
         self.setWindowTitle(tr("Pads – Chronotome"))
         self.setAccessibleName(tr("Pads of the kit"))

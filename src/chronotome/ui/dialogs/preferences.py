@@ -33,7 +33,7 @@ from chronotome.ui.controls.figures import megabytes, milliseconds
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented, index_in
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.dialogs.midi import MidiDialog
 from chronotome.words import tr
 
@@ -68,7 +68,7 @@ ROWS = (
 
 
 class PreferencesDialog(Dialog):
-    def __init__(self, desk: Desk, calibrate: Callable[[], None], parent: QWidget) -> None:
+    def __init__(self, desk: UiContext, calibrate: Callable[[], None], parent: QWidget) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Preferences"))
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)

@@ -16,12 +16,12 @@ from PySide6.QtWidgets import (
 
 from chronotome.bridge.sharing import Sharing
 from chronotome.errors import ChronotomeError
-from chronotome.files.sharing import MOST_DESCRIPTION, MOST_TAGS, MOST_TITLE, About, origin_of, place_of
+from chronotome.files.sharing import MOST_DESCRIPTION, MOST_TAGS, MOST_TITLE, UploadInfo, origin_of, place_of
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.export import ExportTray
 from chronotome.words import tr
 
@@ -32,7 +32,7 @@ LONGEST_TAG = 60
 class ShareDialog(Dialog):
     """Stays open beside the window while it is handed over."""
 
-    def __init__(self, desk: Desk, sharing: Sharing, tray: ExportTray, parent: QWidget) -> None:
+    def __init__(self, desk: UiContext, sharing: Sharing, tray: ExportTray, parent: QWidget) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Share"))
         self.setModal(False)
@@ -119,9 +119,9 @@ class ShareDialog(Dialog):
         self._show()
 
     @property
-    def about(self) -> About:
+    def about(self) -> UploadInfo:
         tags = [each.strip()[:LONGEST_TAG] for each in self.tags.text().split(",")]
-        return About(
+        return UploadInfo(
             self.title.text().strip() or self._desk.document.title,
             self.description.toPlainText()[:MOST_DESCRIPTION],
             tuple(dict.fromkeys(filter(None, tags)))[:MOST_TAGS],

@@ -10,7 +10,7 @@ from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.plain_text import Label
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 SHOWN = 3
@@ -19,7 +19,7 @@ SHOWN = 3
 class SliceFilesDialog(Dialog):
     """What is chosen is in `kit`, `encoding` and `template`."""
 
-    def __init__(self, desk: Desk, kits: list[tuple[str, Kit]], parent: QWidget | None) -> None:
+    def __init__(self, desk: UiContext, kits: list[tuple[str, Kit]], parent: QWidget | None) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Export slices"))
         self.setMinimumWidth(460)

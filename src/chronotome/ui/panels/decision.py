@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 
 from chronotome.files.names import shown
 from chronotome.session.edits.fitting import (
-    Following,
+    TempoSync,
     bars_in,
     following_of,
     guide_take,
@@ -26,8 +26,8 @@ from chronotome.session.follow import beats_of
 from chronotome.session.model import Session, Take, Track
 from chronotome.ui.controls.figures import counted, grid_words, plain, tempo_words
 from chronotome.ui.controls.plain_text import Label, tip
-from chronotome.ui.controls.soon import Soon
-from chronotome.ui.desk import Desk
+from chronotome.ui.controls.soon import Debounce
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.lane import HEADER
@@ -60,7 +60,7 @@ class Decision:
 class _Subject:
     """What the decisions are about: the focused track's guide, its clip, its beats."""
 
-    desk: Desk
+    desk: UiContext
     track: Track
     take: Take
     measured: Measured
@@ -93,7 +93,7 @@ class _Subject:
         """Nobody follows, and the song has another tempo, or the take drifts."""
         if self.track.own_tempo is not None:  # that was asked, and it stays as it is
             return False
-        if following_of(self.session, self.track.id) is not Following.NOBODY:
+        if following_of(self.session, self.track.id) is not TempoSync.NOBODY:
             return False
         if self.is_drifting or self._has_other_tempi:
             return True
@@ -108,7 +108,7 @@ class _Subject:
         return any(first < each.beat < last for each in session.tempo.changes[1:])
 
 
-def _take_of(desk: Desk) -> _Subject | None:
+def _take_of(desk: UiContext) -> _Subject | None:
     track = desk.view.focused
     found = None if track is None else guide_take(desk.session, track.id)
     if found is None:
@@ -118,7 +118,7 @@ def _take_of(desk: Desk) -> _Subject | None:
     return None if measured is None or beats is None else _Subject(desk, guide, laid, measured, beats)
 
 
-def _reading_again(desk: Desk) -> Decision | None:
+def _reading_again(desk: UiContext) -> Decision | None:
     """A recording that is not there since somebody cancelled its reading."""
     recordings = desk.recordings
     content = next((each for each in recordings.stopped if desk.session.has(each)), None)
@@ -138,7 +138,7 @@ def _reading_again(desk: Desk) -> Decision | None:
     )
 
 
-def decision_now(desk: Desk) -> Decision | None:
+def decision_now(desk: UiContext) -> Decision | None:
     """What is to be decided about the focused track in this stage, if anything still is."""
     take, decision = _take_of(desk), _reading_again(desk)
     if decision is not None and decision.about not in desk.view.declined:
@@ -160,7 +160,7 @@ def decision_now(desk: Desk) -> Decision | None:
     return None if decision is None or decision.about in desk.view.declined else decision
 
 
-def _own_tempi(desk: Desk) -> Decision | None:
+def _own_tempi(desk: UiContext) -> Decision | None:
     """Recordings whose lines stayed when the song's tempo was changed: one question for all."""
     session = desk.session
     tracks = [each for each in session.tracks if each.own_tempo is not None]
@@ -175,7 +175,7 @@ def _own_tempi(desk: Desk) -> Decision | None:
 
     def follow(each: Session) -> Session:
         for track in ids:
-            each = set_following(each, track, Following.RECORDING)
+            each = set_following(each, track, TempoSync.RECORDING)
         return each
 
     def decline() -> None:
@@ -191,7 +191,7 @@ def _own_tempi(desk: Desk) -> Decision | None:
     )
 
 
-def _higher_rate(desk: Desk) -> Decision | None:
+def _higher_rate(desk: UiContext) -> Decision | None:
     """A recording holds more than the session's rate lets through."""
     session = desk.session
     highest = max(session.recordings, key=lambda each: each.rate)
@@ -288,7 +288,7 @@ class DecisionBar(QWidget):
     asked = Signal()
     """Something else is asked, or nothing any more."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         super().__init__()
         self._desk = desk
         self.decision: Decision | None = None
@@ -309,7 +309,7 @@ class DecisionBar(QWidget):
             button.setObjectName("answer")
             button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
             button.clicked.connect(lambda _checked=False, is_yes=is_yes: self.answer(is_yes=is_yes))
-        self._soon = Soon(self.look, self)
+        self._soon = Debounce(self.look, self)
         told = (desk.recordings.source_grew, desk.tasks.changed)
         for signal in (desk.store.changed, desk.view.focus_changed, desk.view.stage_changed, *told):
             signal.connect(self._soon.ask)

@@ -24,7 +24,7 @@ from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.controls.figures import counted, grid_words
 from chronotome.ui.controls.offering import offer
 from chronotome.ui.controls.plain_text import Label, tip
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, text_font
 from chronotome.words import tr
 
@@ -39,7 +39,7 @@ Index = QModelIndex | QPersistentModelIndex
 class GrooveDelegate(QStyledItemDelegate):
     """A name, what it is, and a bar of it: early above the line, late below, loud ones wide."""
 
-    def __init__(self, desk: Desk, parent: QWidget) -> None:
+    def __init__(self, desk: UiContext, parent: QWidget) -> None:
         super().__init__(parent)
         self._desk = desk
 
@@ -119,7 +119,7 @@ class GrooveList(QListWidget):
 class GrooveShelf(QWidget):
     """A click tightens what the tray is for by a groove, for as long as one listens; Enter keeps it so."""
 
-    def __init__(self, desk: Desk, commands: GrooveCommands) -> None:
+    def __init__(self, desk: UiContext, commands: GrooveCommands) -> None:
         super().__init__()
         self._desk, self._commands = desk, commands
         layout = QVBoxLayout(self)

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QAbstractButton, QWidget
 
 from chronotome.session.anchors import heard_beats_of
 from chronotome.session.counting import counted_of, inside_of
-from chronotome.session.edits.fitting import Following, bars_in, following_of
+from chronotome.session.edits.fitting import TempoSync, bars_in, following_of
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Session, Take, Track
@@ -17,8 +17,8 @@ from chronotome.session.targets import FAR_MS
 from chronotome.session.tighten import targets_of
 from chronotome.ui.controls.figures import counted, plain, tempo_words
 from chronotome.ui.controls.plain_text import tip
-from chronotome.ui.controls.soon import Soon
-from chronotome.ui.desk import Desk
+from chronotome.ui.controls.soon import Debounce
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.view_state import Stage
@@ -42,7 +42,7 @@ class Figures:
 
 
 class StageCard(QAbstractButton):
-    def __init__(self, desk: Desk, stage: Stage) -> None:
+    def __init__(self, desk: UiContext, stage: Stage) -> None:
         super().__init__()
         self._desk, self.stage = desk, stage
         self.figures = Figures("")
@@ -131,7 +131,7 @@ def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
     is_set = (
         fit.beat_one is not None
         or session.is_beat_one_set
-        or following_of(session, guide.id) is not Following.NOBODY
+        or following_of(session, guide.id) is not TempoSync.NOBODY
     )
     near = round(bars)
     words = counted(near, "bar") if abs(bars - near) < WHOLE_BAR else tr("{0} bars", plain(bars, 1))
@@ -143,7 +143,7 @@ def _fit_figures(session: Session, guide: Track, take: Take) -> Figures:
     )
 
 
-def _tighten_figures(desk: Desk, guide: Track, take: Take) -> Figures:
+def _tighten_figures(desk: UiContext, guide: Track, take: Take) -> Figures:
     """How far every hit is from its line; nothing against a tempo that nobody chose."""
     if not desk.session.is_tempo_set:
         return Figures(tr("no tempo"), tr("set it in Fit"))
@@ -176,7 +176,7 @@ class Rail(QWidget):
     shown = Signal()
     """Figures of cards are others."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         super().__init__()
         self.setObjectName("rail")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
@@ -190,7 +190,7 @@ class Rail(QWidget):
         for signal in (view.stage_changed, view.theme_changed):
             signal.connect(self._repaint)
         view.focus_changed.connect(self._show)
-        self._soon = Soon(self._show, self)
+        self._soon = Debounce(self._show, self)
         desk.store.changed.connect(self._soon.ask)
         desk.tasks.changed.connect(self._soon.ask)
         desk.rendering.checked.connect(self._soon.ask)

@@ -9,12 +9,12 @@ from PySide6.QtGui import QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QPushButton
 
 from chronotome.files.names import path_from, shown
-from chronotome.files.places import Settings, Sight
+from chronotome.files.places import Settings, ViewPosition
 from chronotome.files.session_file import is_session
 from chronotome.render.mix import Side
 from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.controls.plain_text import tip
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.shown import all_shown
@@ -29,7 +29,7 @@ PARTS = 86
 MOST_SHOWN = 3
 
 
-def wave_of(desk: Desk) -> str:
+def wave_of(desk: UiContext) -> str:
     """How loud each part of the session is: two hexadecimal digits for each."""
     session, loudest = desk.session, np.zeros(PARTS)
     edges = np.linspace(0.0, max(1, desk.view.extent), PARTS + 1)
@@ -46,7 +46,7 @@ class Recent:
     """A session, and how it was left."""
 
     folder: Path
-    sight: Sight
+    sight: ViewPosition
 
     @property
     def about(self) -> str:
@@ -61,7 +61,7 @@ def recent_of(settings: Settings) -> list[Recent]:
     found = (
         (folder, name) for folder, name in zip(folders, settings.recent, strict=True) if is_session(folder)
     )
-    return [Recent(folder, settings.sights.get(name, Sight())) for folder, name in found][:MOST_SHOWN]
+    return [Recent(folder, settings.sights.get(name, ViewPosition())) for folder, name in found][:MOST_SHOWN]
 
 
 class RecentCard(QPushButton):

@@ -41,7 +41,7 @@ from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.controls.offering import offer
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.panels.groove_shelf import GrooveShelf
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.words import tr
@@ -162,7 +162,7 @@ class ShelfModel(QAbstractTableModel):
 class ShelfDelegate(QStyledItemDelegate):
     """Paints a cell in one call: while a folder is looked through, every call from Qt waits for its turn."""
 
-    def __init__(self, desk: Desk, rows: ShelfModel, parent: QWidget) -> None:
+    def __init__(self, desk: UiContext, rows: ShelfModel, parent: QWidget) -> None:
         super().__init__(parent)
         self._desk, self._rows = desk, rows
         self._fonts = (text_font(11), figure_font(11))
@@ -212,7 +212,7 @@ class ShelfPanel(QWidget):
     taken = Signal(object)
     closed = Signal()
 
-    def __init__(self, desk: Desk, folders: tuple[str, ...], grooves: GrooveCommands) -> None:
+    def __init__(self, desk: UiContext, folders: tuple[str, ...], grooves: GrooveCommands) -> None:
         super().__init__()
         self.setObjectName("trayBody")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)

@@ -10,7 +10,7 @@ from chronotome.session.history import History
 from chronotome.ui.controls.figures import clock, counted, decibels
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.sentence import Sentence
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 HEIGHT = 26
@@ -38,7 +38,7 @@ class StatusLine(QWidget):
     _heard = ""
     """What is told of the input while it is open."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         super().__init__()
         self.setObjectName("statusline")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)

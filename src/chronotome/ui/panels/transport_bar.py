@@ -24,7 +24,7 @@ from chronotome.ui.controls.meter import Meter
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.typed import FigureLabel, number_in
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import icon
 from chronotome.words import tr
 
@@ -47,7 +47,7 @@ ICONS = {"play-keys": "keys", "play-in": "record"}
 
 
 class TransportBar(QWidget):
-    def __init__(self, desk: Desk, actions: Actions) -> None:
+    def __init__(self, desk: UiContext, actions: Actions) -> None:
         super().__init__()
         self.setObjectName("transport")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)

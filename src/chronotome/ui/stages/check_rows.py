@@ -11,8 +11,8 @@ from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.plain_text import Label, tip
-from chronotome.ui.controls.soon import Soon
-from chronotome.ui.desk import Desk
+from chronotome.ui.controls.soon import Debounce
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guarded
 from chronotome.ui.stages.rows import Rows
 from chronotome.ui.theme import colour, figure_font, text_font
@@ -28,7 +28,7 @@ MEND_PLACES = ((0, 0, 2), (0, 2, 1), (1, 0, 2))
 class CheckRow(QWidget):
     """A place to check; click to go there."""
 
-    def __init__(self, desk: Desk, commands: Commands, check: Check) -> None:
+    def __init__(self, desk: UiContext, commands: Commands, check: Check) -> None:
         super().__init__()
         self._desk, self._commands, self.check = desk, commands, check
         self.setFixedHeight(30)
@@ -67,7 +67,7 @@ class CheckRow(QWidget):
 class CheckRows(Rows):
     """The first of them, which kind of them, and what can be done about the selected one."""
 
-    def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, commands: Commands) -> None:
         super().__init__(desk, actions)
         self._commands = commands
         row = QHBoxLayout()
@@ -94,7 +94,7 @@ class CheckRows(Rows):
             self._grid.setColumnStretch(column, 1)
         self.kind.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
         self.shown: list[CheckRow] = []
-        self._soon = Soon(self._show, self)
+        self._soon = Debounce(self._show, self)
         desk.view.selection_changed.connect(self._show_selection)
         desk.rendering.checked.connect(self.ask)
 

@@ -14,7 +14,7 @@ from chronotome.files.markers import markers_of
 from chronotome.progress import Progress, part_of
 from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
-from chronotome.render.proof import Proof
+from chronotome.render.proof import JoinReport
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
@@ -23,7 +23,7 @@ from chronotome.ui.controls.figures import counted, percent, plain
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 from chronotome.units import decibels_of
@@ -47,7 +47,7 @@ class ExportTray(Tray):
     exported = Signal(object)
     """What was written."""
 
-    def __init__(self, desk: Desk, actions: Actions) -> None:
+    def __init__(self, desk: UiContext, actions: Actions) -> None:
         super().__init__(desk, actions, Stage.EXPORT, tr("as played back"))
         self._wants_loop = False
         self._left: float | None = None
@@ -137,7 +137,7 @@ class ExportTray(Tray):
         self._left = None if proof is None else proof.peak
         self._show()
 
-    def _show_over(self, proof: Proof | None) -> None:
+    def _show_over(self, proof: JoinReport | None) -> None:
         is_over = (
             proof is not None
             and proof.peak > 1.0
@@ -201,7 +201,7 @@ class ExportTray(Tray):
         self.span.setEnabled(session.loop is not None)
         self.span.set_index(int(self._wants_loop and session.loop is not None))
 
-    def _show_about(self, proof: Proof | None) -> None:
+    def _show_about(self, proof: JoinReport | None) -> None:
         """What becomes of it on its way into the file, and how loud its loudest sample is."""
         session, wanted = self.desk.session, self.finish_wanted
         held = wanted.rate_for(self.encoding, session.rate)
@@ -301,7 +301,7 @@ class ExportTray(Tray):
 
         return work
 
-    def _show_proof(self, proof: Proof | None) -> None:
+    def _show_proof(self, proof: JoinReport | None) -> None:
         """What is heard now, as it would be written: joins, peak and loudness."""
         self._show_over(proof)
         self._show_about(proof)

@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QPushButton, QWidget
 
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.session.edits.fitting import (
-    Following,
+    TempoSync,
     bars_in,
     following_of,
     set_reads,
@@ -16,7 +16,7 @@ from chronotome.session.edits.fitting import (
 )
 from chronotome.session.edits.timing import set_click
 from chronotome.session.edits.tracks import set_moving
-from chronotome.session.fit import Reads, TempoOption
+from chronotome.session.fit import BeatSource, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.model import ClickSound, Session, replace
@@ -29,10 +29,10 @@ from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import clock, counted, decibels, plain, share, tempo_words
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.sentence import Sentence
-from chronotome.ui.controls.soon import Soon
+from chronotome.ui.controls.soon import Debounce
 from chronotome.ui.controls.typed import number_in
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
@@ -47,8 +47,8 @@ SOURCES = {
     "length": tr("file length"),
     "rounds": tr("repetition"),
 }
-READS = list(Reads)
-WHO = list(Following)
+READS = list(BeatSource)
+WHO = list(TempoSync)
 MOVES = list(MoveBy)
 SOUNDS = list(ClickSound)
 COUNT_INS = (0, 1, 2)
@@ -57,7 +57,7 @@ COUNT_INS = (0, 1, 2)
 class FitTray(Tray):
     """The decisions that everybody makes: tempo, bars, beat one, who follows whom. The rest folds."""
 
-    def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, commands: Commands) -> None:
         super().__init__(desk, actions, Stage.FIT, tr("tempo, bars and beats"))
         self._fit, self._loops = commands.fit, commands.loops
         self._options: list[TempoOption] = []
@@ -79,7 +79,7 @@ class FitTray(Tray):
         with self.folded(tr("Metronome")):
             self._add_click()
         self.finish()
-        self._soon = Soon(self._show, self)
+        self._soon = Debounce(self._show, self)
         desk.view.focus_changed.connect(self._show)
         desk.view.selection_changed.connect(self._soon.ask)
         desk.store.changed.connect(self._soon.ask)
@@ -239,7 +239,7 @@ class FitTray(Tray):
         track = self.desk.view.focused
         return session if track is None else set_moving(session, track.id, by=move_by)
 
-    def _edit_reads(self, session: Session, reads: Reads) -> Session:
+    def _edit_reads(self, session: Session, reads: BeatSource) -> Session:
         track = self.desk.view.focused
         return session if track is None else set_reads(session, track.id, reads)
 
@@ -291,10 +291,10 @@ class FitTray(Tray):
         self.steady.set_value(guide.track.steady * 100)
         self.move_by.set_index(MOVES.index(guide.track.moving.by))
         for shown in (self.steady, self.move_by):
-            shown.setVisible(who is Following.RECORDING)
-        self.smooth.setVisible(who is Following.GRID)
+            shown.setVisible(who is TempoSync.RECORDING)
+        self.smooth.setVisible(who is TempoSync.GRID)
         self.smooth.set_index(int(session.lead is not None and session.lead.is_smooth))
-        self.straighten.setVisible(who is not Following.RECORDING)
+        self.straighten.setVisible(who is not TempoSync.RECORDING)
         self.reads.set_index(READS.index(guide.recording.fit.reads))
         self._show_checks(guide)
 
@@ -329,7 +329,7 @@ class FitTray(Tray):
             return
         if fit.tempo is not None:
             kind = tr("bpm, set by you")
-        elif fit.reads is not Reads.MEASURED:
+        elif fit.reads is not BeatSource.MEASURED:
             kind = tr("bpm, from tapped or set beats")
         else:
             kind = tr("bpm, steady") if measured is not None and measured.is_constant else tr("bpm, drifting")

@@ -13,15 +13,15 @@ from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.controls.figures import percent
 from chronotome.ui.controls.segmented import index_in
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.rows import Rows
-from chronotome.ui.view_state import Evidence
+from chronotome.ui.view_state import LaneKind
 from chronotome.words import tr
 
 
 class GrooveRows(Rows):
-    def __init__(self, desk: Desk, actions: Actions, commands: GrooveCommands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, commands: GrooveCommands) -> None:
         super().__init__(desk, actions)
         self._commands = commands
         self._blend: tuple[Groove, Groove] | None = None
@@ -55,7 +55,7 @@ class GrooveRows(Rows):
         if isinstance(groove, Groove):
             self._commands.play(groove)
             self.desk.view.show_groove(None)
-            self.desk.view.show_evidence(Evidence.GROOVE)
+            self.desk.view.show_evidence(LaneKind.GROOVE)
 
     def _ask_blend(self) -> None:
         """With which other groove."""

@@ -14,7 +14,7 @@ from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.units import factor_of, slider_of
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
 from chronotome.words import tr
 
@@ -36,7 +36,7 @@ LENGTHENED = (tr("source"), tr("tail"), tr("stretch"))
 class HitRows(Rows):
     """Settings of the chosen hits."""
 
-    def __init__(self, desk: Desk, actions: Actions, slices: SliceCommands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, slices: SliceCommands) -> None:
         super().__init__(desk, actions)
         self._slices = slices
         self.sliders: dict[str, tuple[ValueSlider, float]] = {}

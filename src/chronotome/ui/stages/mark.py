@@ -5,21 +5,21 @@ from collections.abc import Callable
 import numpy as np
 from PySide6.QtWidgets import QComboBox, QHBoxLayout, QPushButton
 
-from chronotome.dsp.bands import Band, Material
+from chronotome.dsp.bands import Band, Instrument
 from chronotome.session.counting import inside_of
 from chronotome.session.edits.marks import choose_material, set_sift, set_threshold
 from chronotome.session.model import Recording, Session, replace
-from chronotome.session.onsets import Standing
-from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Near, Per, Sift
+from chronotome.session.onsets import OnsetDecision
+from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, Near, OnsetFilter, Per
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.controls.soon import Soon
+from chronotome.ui.controls.soon import Debounce
 from chronotome.ui.controls.typed import number_in
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.onset_table import OnsetTable
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.timeline.lens import Lens
@@ -29,19 +29,19 @@ from chronotome.words import tr
 LEAST_PARTS, MOST_PARTS = 2, 999
 MATERIAL_WORDS = {
     None: tr("detected"),
-    Material.DRUMS: tr("drums"),
-    Material.STRUCK: tr("plucked or struck"),
-    Material.SUSTAINED: tr("bowed or sung"),
-    Material.MIXED: tr("mixed"),
+    Instrument.DRUMS: tr("drums"),
+    Instrument.STRUCK: tr("plucked or struck"),
+    Instrument.SUSTAINED: tr("bowed or sung"),
+    Instrument.MIXED: tr("mixed"),
 }
 PER_WORDS = {
-    tr("all onsets"): Sift(),
-    tr("strongest per bar"): Sift(strongest_per=Per.BAR),
-    tr("strongest per beat"): Sift(strongest_per=Per.BEAT),
-    tr("strongest per ¼ s"): Sift(strongest_per=Per.SECONDS, seconds=0.25),
-    tr("strongest per ½ s"): Sift(strongest_per=Per.SECONDS, seconds=0.5),
-    tr("strongest per 1 s"): Sift(strongest_per=Per.SECONDS, seconds=1.0),
-    tr("strongest per 2 s"): Sift(strongest_per=Per.SECONDS, seconds=2.0),
+    tr("all onsets"): OnsetFilter(),
+    tr("strongest per bar"): OnsetFilter(strongest_per=Per.BAR),
+    tr("strongest per beat"): OnsetFilter(strongest_per=Per.BEAT),
+    tr("strongest per ¼ s"): OnsetFilter(strongest_per=Per.SECONDS, seconds=0.25),
+    tr("strongest per ½ s"): OnsetFilter(strongest_per=Per.SECONDS, seconds=0.5),
+    tr("strongest per 1 s"): OnsetFilter(strongest_per=Per.SECONDS, seconds=1.0),
+    tr("strongest per 2 s"): OnsetFilter(strongest_per=Per.SECONDS, seconds=2.0),
 }
 NEAR_WORDS = {
     tr("anywhere"): Near.ANYWHERE,
@@ -61,7 +61,7 @@ PARTS_WORDS = tr("equal parts")
 
 
 class MarkTray(Tray):
-    def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, commands: Commands) -> None:
         super().__init__(desk, actions, Stage.MARK, tr("detects hits, moves nothing"))
         self._commands = commands
         self.material = self.combo(tr("Instrument"), list(MATERIAL_WORDS.values()), self._choose_material)
@@ -105,7 +105,7 @@ class MarkTray(Tray):
             self._short_buttons({"find-hits": tr("Detect onsets"), "as-found": tr("Reset onsets")})
         for signal in (desk.view.focus_changed, desk.view.selection_changed, desk.view.snap_changed):
             signal.connect(self._show)
-        self._soon = Soon(self._show, self)
+        self._soon = Debounce(self._show, self)
         desk.store.changed.connect(self._soon.ask)
         self._show()
 
@@ -163,11 +163,11 @@ class MarkTray(Tray):
     def _set_spacing(self, session: Session, value: float) -> Session:
         return self._sifted(session, lambda sift: replace(sift, least_spacing=value))
 
-    def _sifted(self, session: Session, change: Callable[[Sift], Sift]) -> Session:
+    def _sifted(self, session: Session, change: Callable[[OnsetFilter], OnsetFilter]) -> Session:
         recording = self._recording
         return session if recording is None else set_sift(session, recording.content, change)
 
-    def _change_sift(self, change: Callable[[Sift], Sift], words: str) -> None:
+    def _change_sift(self, change: Callable[[OnsetFilter], OnsetFilter], words: str) -> None:
         self.desk.store.apply(lambda session: self._sifted(session, change), words)
 
     def _set_bands(self) -> None:
@@ -215,16 +215,16 @@ class MarkTray(Tray):
         self.threshold.set_value(recording.threshold)
         hits = int(np.count_nonzero(shown.counts))
         candidates = int(np.count_nonzero(inside_of(self.desk.session, shown.take)))
-        by_hand = int(np.count_nonzero(recording.onsets.standing_array != Standing.BY_STRENGTH))
+        by_hand = int(np.count_nonzero(recording.onsets.standing_array != OnsetDecision.BY_STRENGTH))
         checks = len(self.desk.mark_checks(shown.track, shown.take))
         more = tr("{0} to check", checks) if checks else tr("{0} set by hand", by_hand)
         self.counts.setText(tr("{0} · {1} hidden · {2}", counted(hits, "onset"), candidates - hits, more))
 
-    def _show_sift(self, sift: Sift) -> None:
+    def _show_sift(self, sift: OnsetFilter) -> None:
         self.spacing.set_value(sift.least_spacing)
         for band, button in zip(Band, self.bands, strict=True):
             button.setChecked(band in sift.bands)
-        seconds = sift.seconds if sift.strongest_per is Per.SECONDS else Sift().seconds
+        seconds = sift.seconds if sift.strongest_per is Per.SECONDS else OnsetFilter().seconds
         kinds = [(each.strongest_per, each.seconds) for each in PER_WORDS.values()]
         wanted = (sift.strongest_per, seconds)
         self.per.setCurrentIndex(kinds.index(wanted) if wanted in kinds else -1)

@@ -2,8 +2,8 @@
 
 from PySide6.QtWidgets import QCheckBox
 
-from chronotome.dsp.bands import Material
-from chronotome.dsp.stretch.engines import Crossing, EngineName, Fill, Keeps, MoveBy, engine_of
+from chronotome.dsp.bands import Instrument
+from chronotome.dsp.stretch.engines import Crossing, EngineName, Fill, MoveBy, StretchMaterial, engine_of
 from chronotome.session.model import Take, Track
 from chronotome.session.settings import LEAST_CROSSFADE, MOST_CROSSFADE, MOST_SEMITONES, USUAL_BEARS
 from chronotome.ui.actions import Actions
@@ -11,23 +11,23 @@ from chronotome.ui.commands.moving import MovingCommands
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import signed
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
 from chronotome.words import tr
 
 WAYS = tuple(MoveBy)
 KEEPS_WORDS = {
-    Keeps.HEARD: tr("detected"),
-    Keeps.DRUMS: tr("drums"),
-    Keeps.ONE_NOTE: tr("single notes"),
-    Keeps.CHORDS: tr("chords and mixes"),
+    StretchMaterial.HEARD: tr("detected"),
+    StretchMaterial.DRUMS: tr("drums"),
+    StretchMaterial.ONE_NOTE: tr("single notes"),
+    StretchMaterial.CHORDS: tr("chords and mixes"),
 }
 
 
 class MovingRows(Rows):
     """The usual ones; `pitch`, `bears` and `formants` are for whoever lays them out."""
 
-    def __init__(self, desk: Desk, actions: Actions, commands: MovingCommands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, commands: MovingCommands) -> None:
         super().__init__(desk, actions)
         self._commands = commands
         self.way = self.choice(
@@ -37,7 +37,7 @@ class MovingRows(Rows):
             tr("Change method"),
         )
         with self.section() as self._keeping:
-            self.keeps = self.combo(tr("Material"), list(KEEPS_WORDS.values()), self._choose_keeps)
+            self.keeps = self.combo(tr("Instrument"), list(KEEPS_WORDS.values()), self._choose_keeps)
         with self.section() as self._filling:
             row = self.row(tr("Gap fill"))
             self.fill = Combo(tr("Gap fill"), [fill.label for fill in Fill])
@@ -89,9 +89,9 @@ class MovingRows(Rows):
         """As a track that leads is moved, or one of its takes."""
         moving = track.moving if take is None else track.moving_of(take)
         recording = None if take is None else self.desk.session.recording_of(take)
-        material = Material.MIXED if recording is None else recording.material
+        material = Instrument.MIXED if recording is None else recording.material
         self.way.set_index(WAYS.index(moving.by))
-        heard = engine_of(MoveBy.STRETCHING, Keeps.HEARD, material)
+        heard = engine_of(MoveBy.STRETCHING, StretchMaterial.HEARD, material)
         self.keeps.setItemText(
             0, tr("detected: {0}", tr("drums") if heard is EngineName.DRUMS else tr("chords and mixes"))
         )

@@ -17,8 +17,8 @@ from chronotome.dsp.bands import Band
 from chronotome.session.counting import clock_of
 from chronotome.session.metre import hit_words
 from chronotome.ui.controls.figures import clock
-from chronotome.ui.controls.soon import Soon
-from chronotome.ui.desk import Desk
+from chronotome.ui.controls.soon import Debounce
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
 
@@ -37,7 +37,7 @@ class OnsetModel(QAbstractTableModel):
         self.places = np.zeros(0, np.int64)
         self._beats = np.zeros(0)
 
-    def show(self, shown: Shown | None, desk: Desk) -> None:
+    def show(self, shown: Shown | None, desk: UiContext) -> None:
         self.beginResetModel()
         self.shown = shown
         self.places = np.zeros(0, np.int64)
@@ -82,7 +82,7 @@ class OnsetModel(QAbstractTableModel):
 class OnsetTable(QTableView):
     """Selecting rows selects onsets, and the other way round."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         super().__init__()
         self._desk = desk
         self._is_following = False
@@ -112,7 +112,7 @@ class OnsetTable(QTableView):
         self.selectionModel().selectionChanged.connect(self._on_rows)
         desk.view.selection_changed.connect(self._on_selection)
         desk.view.focus_changed.connect(self._ask)
-        self._soon = Soon(self._show, self)
+        self._soon = Debounce(self._show, self)
         desk.store.changed.connect(self._ask)
 
     def _ask(self) -> None:

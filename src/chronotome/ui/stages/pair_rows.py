@@ -7,7 +7,7 @@ from chronotome.ui.actions import Actions
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
 from chronotome.words import tr
 
@@ -15,7 +15,7 @@ ALONES = tuple(Alone)
 
 
 class PairRows(Rows):
-    def __init__(self, desk: Desk, actions: Actions, commands: TightenCommands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, commands: TightenCommands) -> None:
         super().__init__(desk, actions)
         self._commands = commands
         self.follows = self.combo(tr("Follow"), [], self._choose_take)

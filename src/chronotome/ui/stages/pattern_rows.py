@@ -19,7 +19,7 @@ from chronotome.ui.controls.figures import (
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.units import factor_of, slider_of
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
 from chronotome.words import tr
 
@@ -35,7 +35,7 @@ EVERY_NUMBERS = (1, 2, 3, 4, 8)
 class PatternRows(Rows):
     """Settings of the chosen steps, of their pattern, and of its kit."""
 
-    def __init__(self, desk: Desk, actions: Actions, patterns: PatternCommands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, patterns: PatternCommands) -> None:
         super().__init__(desk, actions)
         self._patterns = patterns
         self.sliders: dict[str, tuple[ValueSlider, float]] = {}

@@ -3,11 +3,11 @@
 from chronotome.session.edits.tightening import set_recipe
 from chronotome.session.model import Session
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
 
 
-def with_recipe(desk: Desk, session: Session, **values: object) -> Session:
+def with_recipe(desk: UiContext, session: Session, **values: object) -> Session:
     """The session with settings of the recipe that the tray shows changed."""
     scope = desk.view.scope
     edit = desk.leading_edit(lambda each, track, take: set_recipe(each, track, take, scope, **values))

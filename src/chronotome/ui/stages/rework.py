@@ -11,7 +11,7 @@ from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import counted, decibels, milliseconds, sides
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.hit_rows import HitRows
 from chronotome.ui.stages.pattern_rows import PatternRows
 from chronotome.ui.stages.roll_rows import RollRows, ScatterRows
@@ -24,7 +24,7 @@ LONGEST_FADE = 2000
 
 
 class ReworkTray(Tray):
-    def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, commands: Commands) -> None:
         super().__init__(desk, actions, Stage.REWORK, tr("hits, clips, tracks"))
         self.hits = HitRows(desk, actions, commands.slices)
         self.roll = RollRows(desk, actions, commands.slices)

@@ -18,7 +18,7 @@ from chronotome.ui.controls.figures import counted, milliseconds, plain, sides, 
 from chronotome.ui.controls.histogram import Histogram
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
 from chronotome.words import tr
 
@@ -54,7 +54,7 @@ def _hurry(value: float) -> str:
 class RollRows(Rows):
     """A hit as several shorter repeats, and how these change from the first to the last."""
 
-    def __init__(self, desk: Desk, actions: Actions, slices: SliceCommands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, slices: SliceCommands) -> None:
         super().__init__(desk, actions)
         self._slices = slices
         with self.folded(tr("Roll")) as self.fold:
@@ -197,7 +197,7 @@ def _octaves(hurry: float) -> float:
 class ScatterRows(Rows):
     """A seeded spread of the chosen hits, and what it does."""
 
-    def __init__(self, desk: Desk, actions: Actions, slices: SliceCommands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, slices: SliceCommands) -> None:
         super().__init__(desk, actions)
         self._slices = slices
         with self.folded(tr("Random")) as self.fold:

@@ -13,7 +13,7 @@ from chronotome.ui.controls.fold import Fold
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 
 LABEL = 58
 
@@ -21,7 +21,7 @@ LABEL = 58
 class Rows(QWidget):
     """Settings below one another."""
 
-    def __init__(self, desk: Desk, actions: Actions) -> None:
+    def __init__(self, desk: UiContext, actions: Actions) -> None:
         super().__init__()
         self.desk, self.table = desk, actions
         self.rows = QVBoxLayout(self)

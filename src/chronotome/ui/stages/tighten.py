@@ -15,14 +15,14 @@ from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import percent, signed
 from chronotome.ui.controls.folded_bar import FoldedBar
 from chronotome.ui.controls.segmented import Segmented, index_in
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.check_rows import CheckRows
 from chronotome.ui.stages.groove_rows import GrooveRows
 from chronotome.ui.stages.moving_rows import MovingRows
 from chronotome.ui.stages.pair_rows import PairRows
 from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.tray import Tray
-from chronotome.ui.view_state import Evidence, For, Stage
+from chronotome.ui.view_state import For, LaneKind, Stage
 from chronotome.words import tr
 
 FEELS, SWINGS = tuple(Feel), tuple(SwingOf)
@@ -44,7 +44,7 @@ def _shift_words(value: float) -> str:
 
 
 class TightenTray(Tray):
-    def __init__(self, desk: Desk, actions: Actions, commands: Commands) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, commands: Commands) -> None:
         super().__init__(desk, actions, Stage.TIGHTEN, "")
         self.about.setObjectName("scope")
         self._commands, self._tighten = commands, commands.tighten
@@ -189,7 +189,7 @@ class TightenTray(Tray):
                 self._show()
                 return
             self._tighten.match(recipe.match.track if recipe.match is not None else others[0].id)
-            view.show_evidence(Evidence.MATCH)
+            view.show_evidence(LaneKind.MATCH)
             return
         groove = self.desk.session.groove(recipe.groove) if index == GROOVE else None
         if index == GROOVE and groove is None:
@@ -197,7 +197,7 @@ class TightenTray(Tray):
             groove = groove or next(iter(self.grooves.offered), None)
         self._tighten.set(tr("Use grid as target"), match=None)
         self._commands.grooves.play(groove)
-        view.show_evidence(Evidence.GROOVE if index == GROOVE else Evidence.DRIFT)
+        view.show_evidence(LaneKind.GROOVE if index == GROOVE else LaneKind.DRIFT)
         if groove is not None:
             view.show_groove(None)
 

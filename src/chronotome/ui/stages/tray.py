@@ -9,8 +9,8 @@ from PySide6.QtWidgets import QHBoxLayout
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.sentence import Sentence
-from chronotome.ui.controls.soon import Soon
-from chronotome.ui.desk import Desk
+from chronotome.ui.controls.soon import Debounce
+from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
 from chronotome.ui.view_state import Stage
 
@@ -20,7 +20,7 @@ WIDTH, MARGIN, BAR = 300, 16, 8
 class Tray(Rows):
     """One stage's settings."""
 
-    def __init__(self, desk: Desk, actions: Actions, stage: Stage, about: str) -> None:
+    def __init__(self, desk: UiContext, actions: Actions, stage: Stage, about: str) -> None:
         super().__init__(desk, actions)
         self.setObjectName("trayBody")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
@@ -55,7 +55,7 @@ class Tray(Rows):
 
     def follow_session(self, show: Callable[[], None], *, at_once: bool = True) -> None:
         """Show what is in the session whenever it is another; a moment later while nobody sees it."""
-        soon = Soon(show, self)
+        soon = Debounce(show, self)
         self.desk.store.changed.connect(lambda: show() if at_once and self.isVisible() else soon.ask())
 
     def finish(self) -> None:

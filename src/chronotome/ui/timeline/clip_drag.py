@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from chronotome.bridge.store import Edit
 from chronotome.session.edits.clips import Place, copy, move, repeat, set_clip, trim
 from chronotome.session.model import Session, TrackId
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.clip_frames import Frame, Grip
 from chronotome.ui.timeline.gestures import on_a_line
 from chronotome.ui.timeline.shown import Shown
@@ -39,7 +39,7 @@ HINTS = {
 class ClipDrag:
     """A clip that is being dragged by one of its grips."""
 
-    desk: Desk
+    desk: UiContext
     frame: Frame
     grip: Grip
     grabbed: float

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QApplication
 
 from chronotome.session.edits.clips import in_groups
 from chronotome.session.model import Track, TrackId
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.clip_drag import HINTS, ClipDrag
 from chronotome.ui.timeline.clip_frames import Grip, clip_badge_at, grip_at
@@ -39,7 +39,7 @@ class ClipLane(TrackLane):
         "copies. Shift+click selects more. Drag over the wave to select a range."
     )
 
-    def __init__(self, desk: Desk, name: str, of: Callable[[], Track | None]) -> None:
+    def __init__(self, desk: UiContext, name: str, of: Callable[[], Track | None]) -> None:
         super().__init__(desk, name)
         self._of = of
         self._pressed = QPointF()

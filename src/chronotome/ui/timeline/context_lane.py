@@ -7,7 +7,7 @@ from PySide6.QtGui import QImage, QMouseEvent, QPainter
 
 from chronotome.render.pool import Source
 from chronotome.session.model import Track, TrackId, TrackSize
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.badges import (
     Placed,
@@ -41,7 +41,7 @@ class ContextLane(ClipLane):
     hint = tr("Click to show this track in the large lane and to set the playhead.")
     header_hint = tr("Drag to reorder tracks, the lower edge to resize or fold the lane.")
 
-    def __init__(self, desk: Desk, track: TrackId) -> None:
+    def __init__(self, desk: UiContext, track: TrackId) -> None:
         self.track_id = track
         self._drawn: tuple[object, ...] = (None,)
         super().__init__(desk, tr("Track"), lambda: self._track)

@@ -12,7 +12,7 @@ from chronotome.session.check import Check
 from chronotome.session.targets import FAR_MS, Reason
 from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.controls.figures import plain, signed
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.evidence_lane import EvidenceLane
 from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, is_free, take_hit
@@ -54,7 +54,7 @@ class DriftLane(EvidenceLane):
         "snap. Shift+click selects more."
     )
 
-    def __init__(self, desk: Desk, commands: HitCommands) -> None:
+    def __init__(self, desk: UiContext, commands: HitCommands) -> None:
         super().__init__(desk, tr("Drift of each hit in milliseconds"))
         self._commands = commands
         self.setMinimumHeight(140)

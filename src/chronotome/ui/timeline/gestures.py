@@ -16,7 +16,7 @@ from chronotome.session.lines import lines_within
 from chronotome.session.model import ClipId, Session, TrackId
 from chronotome.session.onsets import OnsetId
 from chronotome.session.targets import LEAST_APART_SECONDS, Targets
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
 
@@ -29,7 +29,7 @@ def is_free(event: QMouseEvent) -> bool:
     return bool(event.modifiers() & (Qt.KeyboardModifier.ShiftModifier | Qt.KeyboardModifier.AltModifier))
 
 
-def on_a_line(desk: Desk, frame: float) -> float:
+def on_a_line(desk: UiContext, frame: float) -> float:
     """The session frame of the line of the shown grid that is nearest, where snap is on."""
     session, view = desk.session, desk.view
     if not view.is_snapping:
@@ -50,7 +50,7 @@ class Drag(Protocol):
 class HitDrag:
     """A hit that is being dragged. `grip` is the distance of the pointer from it when it was taken."""
 
-    desk: Desk
+    desk: UiContext
     track: TrackId
     clip: ClipId
     onset: OnsetId
@@ -123,7 +123,7 @@ class HitDrag:
         self.desk.store.drop_draft()
 
 
-def take_hit(desk: Desk, shown: Shown, place: int, *, grip: float, holds: bool = False) -> HitDrag:
+def take_hit(desk: UiContext, shown: Shown, place: int, *, grip: float, holds: bool = False) -> HitDrag:
     """Begin to drag hit number `place` of a clip's targets, and the others that are chosen with it."""
     targets = shown.targets
     onset, picked = int(targets.onsets[place]), desk.view.picked
@@ -185,7 +185,7 @@ class SweepDrag:
 class ValueDrag:
     """A value that is being dragged: a draft at each move, kept when let go."""
 
-    desk: Desk
+    desk: UiContext
     edit_to: Callable[[Session, float], Session]
     label: str
     value: float | None = None

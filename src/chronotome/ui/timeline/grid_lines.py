@@ -6,7 +6,7 @@ import numpy as np
 from PySide6.QtCore import QLineF
 
 from chronotome.session.grid import TempoMap
-from chronotome.session.lines import Reach, lines_within
+from chronotome.session.lines import LineRules, lines_within
 from chronotome.session.metre import MetreMap
 from chronotome.ui.timeline.viewport import Viewport
 
@@ -15,13 +15,13 @@ CLOSEST = 9
 TALLEST = 4096
 """Every lane draws the same lines and shows as much of them as it is high."""
 FINE, BEAT, BAR = range(3)
-Lines = tuple[tuple[int, list[QLineF]], ...]
+LineGroups = tuple[tuple[int, list[QLineF]], ...]
 
 
 @lru_cache(maxsize=4)
 def grid_lines(  # noqa: PLR0917 - found again by all of it
-    tempo: TempoMap, rate: int, metre: MetreMap, reach: Reach, viewport: Viewport, left: int
-) -> Lines:
+    tempo: TempoMap, rate: int, metre: MetreMap, reach: LineRules, viewport: Viewport, left: int
+) -> LineGroups:
     """(kind, lines from `left` pixels on) of every line in sight, finest first."""
     first, last = (tempo.beat_of(frame / rate) for frame in (viewport.start, viewport.end))
     per_beat = viewport.width / max(1e-9, last - first)

@@ -11,7 +11,7 @@ from chronotome.session.edits.grooves import change_groove
 from chronotome.session.groove import Groove, GrooveId, with_step
 from chronotome.session.model import Session
 from chronotome.ui.controls.figures import counted, grid_words, plain, signed
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.evidence_lane import EvidenceLane
 from chronotome.ui.timeline.lane import HEADER
@@ -28,10 +28,10 @@ FOLLOWING = tr("Width: loudness. Whisker: uncertainty. A step you drag changes i
 
 
 @dataclass
-class StepDrag:
+class GrooveStepDrag:
     """Steps under the pointer are put where it is; Ctrl: their loudness; Shift: all that it passes."""
 
-    desk: Desk
+    desk: UiContext
     groove: GrooveId
     before: Groove
     step: int
@@ -76,7 +76,7 @@ class GrooveLane(EvidenceLane):
         "steps. Ctrl+drag changes the loudness."
     )
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         super().__init__(desk, tr("Groove: offset of each step in milliseconds"))
         self.setMinimumHeight(140)
         self._pointed: int | None = None
@@ -232,11 +232,11 @@ class GrooveLane(EvidenceLane):
         grip = y - self._y_of(groove.steps[step].offset_ms, self._scale(groove))
         is_loudness = bool(event.modifiers() & Qt.KeyboardModifier.ControlModifier)
         pressed = (x, self._milliseconds_of(y, self._scale(groove)))
-        self.drag = StepDrag(self.desk, groove.id, groove, step, grip, y, is_loudness, last=pressed)
+        self.drag = GrooveStepDrag(self.desk, groove.id, groove, step, grip, y, is_loudness, last=pressed)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         x, y = event.position().x(), event.position().y()
-        if isinstance(self.drag, StepDrag):
+        if isinstance(self.drag, GrooveStepDrag):
             self._drag_to(self.drag, x, y, event.modifiers())
             return
         pointed = self._step_at(x) if x >= HEADER else None
@@ -245,7 +245,7 @@ class GrooveLane(EvidenceLane):
             self.update()
         self.setCursor(Qt.CursorShape.ArrowCursor if pointed is None else Qt.CursorShape.SizeVerCursor)
 
-    def _drag_to(self, drag: StepDrag, x: float, y: float, keys: Qt.KeyboardModifier) -> None:
+    def _drag_to(self, drag: GrooveStepDrag, x: float, y: float, keys: Qt.KeyboardModifier) -> None:
         scale, now = self._scale(drag.before), drag.after or drag.before
         if drag.is_loudness:
             louder = (drag.pressed_y - y) * DECIBELS_PER_PIXEL
@@ -259,7 +259,7 @@ class GrooveLane(EvidenceLane):
             drag.to(with_step(now, drag.step, offset_ms=offset))
         self._pointed = drag.step
 
-    def _drawn(self, drag: StepDrag, groove: Groove, x: float, offset: float) -> Groove:
+    def _drawn(self, drag: GrooveStepDrag, groove: Groove, x: float, offset: float) -> Groove:
         """With every step between the last place of the pointer and this one on the line between them."""
         last_x, last_offset = drag.last
         bars = self._bars(groove)

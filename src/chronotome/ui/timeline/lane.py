@@ -8,9 +8,9 @@ from PySide6.QtCore import QEvent, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QFontMetrics, QHelpEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
 
-from chronotome.session.lines import Reach, Ruling
+from chronotome.session.lines import GridRule, LineRules
 from chronotome.ui.controls.plain_text import tip
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.edge_scroll import EdgeScroll
@@ -32,7 +32,7 @@ class Lane(QWidget):
     """What the pointer can do here, for the status line."""
     shows_counts = False
 
-    def __init__(self, desk: Desk, name: str) -> None:
+    def __init__(self, desk: UiContext, name: str) -> None:
         super().__init__()
         self.desk = desk
         self.setAccessibleName(name)
@@ -153,7 +153,7 @@ class Lane(QWidget):
         """Lines of bars, beats and the grid in use; swing moves them."""
         session, view = self.desk.session, self.desk.view
         theme = view.theme
-        reach = view.rulings if view.stage is Stage.TIGHTEN else Reach((Ruling(view.grid),))
+        reach = view.rulings if view.stage is Stage.TIGHTEN else LineRules((GridRule(view.grid),))
         values = {FINE: theme.rule, BEAT: theme.strong_rule, BAR: theme.soft_ink}
         clock = (session.tempo, session.rate, session.metre, reach)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)

@@ -7,7 +7,7 @@ from PySide6.QtGui import QResizeEvent
 from PySide6.QtWidgets import QScrollArea, QSplitter, QVBoxLayout, QWidget
 
 from chronotome.session.model import TrackId
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.context_lane import ContextLane
 
 OTHERS = 9
@@ -19,7 +19,7 @@ LEAST = 40
 class OtherTracks(QScrollArea):
     """Lanes of the tracks above the tall one, or of those below it; scrolled where there are many."""
 
-    def __init__(self, desk: Desk, *, is_above: bool) -> None:
+    def __init__(self, desk: UiContext, *, is_above: bool) -> None:
         super().__init__()
         self._desk, self._is_above = desk, is_above
         self.lanes: list[ContextLane] = []

@@ -9,7 +9,7 @@ from chronotome.render.pool import Source
 from chronotome.session.edits.marks import correct_onsets
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import ValueDrag
@@ -29,7 +29,7 @@ TOP, FOOT = 20, 8
 class Lens(QWidget):
     """Drag in it: one pixel is one frame."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         super().__init__()
         self._desk = desk
         self.drag: ValueDrag | None = None

@@ -4,12 +4,12 @@ Each is measured on what was shown when it was taken: what moves under the hand 
 """
 
 from chronotome.render.mix import Side
-from chronotome.session.edits.fitting import Following, set_bars, set_following
+from chronotome.session.edits.fitting import TempoSync, set_bars, set_following
 from chronotome.session.edits.marks import correct_onsets, slip_onset
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
 from chronotome.ui.controls.figures import signed
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.gestures import ValueDrag
 from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
@@ -18,7 +18,7 @@ from chronotome.words import tr
 class MarkDrag(ValueDrag):
     """Its value is the frame of the recording that the mark is put on."""
 
-    def __init__(self, desk: Desk, shown: Shown, onset: OnsetId) -> None:
+    def __init__(self, desk: UiContext, shown: Shown, onset: OnsetId) -> None:
         self.shown = shown
         track, clip, frame = shown.track.id, shown.clip.id, shown.recording.onsets.frame_of(onset)
         is_pinned = shown.take.touch_of(onset) is not None
@@ -37,7 +37,7 @@ class MarkDrag(ValueDrag):
 class SlipDrag(ValueDrag):
     """Its value is the frame of the recording that sounds at the mark; the mark stays."""
 
-    def __init__(self, desk: Desk, shown: Shown, onset: OnsetId, pressed: float) -> None:
+    def __init__(self, desk: UiContext, shown: Shown, onset: OnsetId, pressed: float) -> None:
         self._shown, self._pressed = shown, shown.recording_frame(pressed)
         self._frame = shown.recording.onsets.frame_of(onset)
         track, clip, frame = shown.track.id, shown.clip.id, self._frame
@@ -58,12 +58,12 @@ class SlipDrag(ValueDrag):
 class EndDrag(ValueDrag):
     """Its value is how many bars the clip is; it follows the song from then on."""
 
-    def __init__(self, desk: Desk, shown: Shown) -> None:
+    def __init__(self, desk: UiContext, shown: Shown) -> None:
         track, self._metre = shown.track.id, desk.session.metre
         self._start = desk.session.tempo.beat_of(float(shown.heard_anchors[0]) / shown.rate)
 
         def to_bars(session: Session, bars: float) -> Session:
-            return set_following(set_bars(session, track, bars), track, Following.RECORDING)
+            return set_following(set_bars(session, track, bars), track, TempoSync.RECORDING)
 
         super().__init__(desk, to_bars, tr("Stretch end to bar line"))
 

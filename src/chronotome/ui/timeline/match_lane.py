@@ -12,7 +12,7 @@ from chronotome.session.model import Track
 from chronotome.session.tighten import pairs_of
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.controls.figures import counted, plain, signed
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.evidence_lane import EvidenceLane
 from chronotome.ui.timeline.lane import HEADER
@@ -68,7 +68,7 @@ class MatchLane(EvidenceLane):
         "Drag a hit or the end of a line onto another hit to pair them.\nCtrl+B removes the selected pair."
     )
 
-    def __init__(self, desk: Desk, commands: TightenCommands) -> None:
+    def __init__(self, desk: UiContext, commands: TightenCommands) -> None:
         super().__init__(desk, tr("Match: paired hits of two takes"))
         self._commands = commands
         self.setMinimumHeight(140)

@@ -6,7 +6,7 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen
 
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.timeline.shown import all_shown
@@ -22,7 +22,7 @@ class OverviewStrip(Lane):
 
     hint = tr("Drag the outline to scroll. The wheel scrolls, Ctrl+wheel zooms.")
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         super().__init__(desk, tr("Overview"))
         self.setFixedHeight(HEIGHT)
         self._image: QImage | None = None

@@ -24,7 +24,7 @@ Numbers = NDArray[np.float64]
 
 
 @dataclass(frozen=True, eq=False)
-class Bars:
+class BarRects:
     """Where the bars in sight are: left and right edges, tops of their rows, and how high a row is."""
 
     lefts: Numbers
@@ -38,7 +38,7 @@ class Bars:
 
 
 def paint_bars(  # noqa: PLR0917 - what is seen, and of it what is chosen
-    painter: QPainter, theme: Theme, steps: Steps, seen: Frames, bars: Bars, chosen: tuple[StepId, ...]
+    painter: QPainter, theme: Theme, steps: Steps, seen: Frames, bars: BarRects, chosen: tuple[StepId, ...]
 ) -> None:
     """Solid: always. Broken: by chance, filled to its odds. Combed: repeats."""
     step, pattern = steps.step[seen], steps.pattern

@@ -13,7 +13,7 @@ from chronotome.session.model import Session
 from chronotome.session.patterns import Pattern, PatternId, StepId
 from chronotome.ui.controls.figures import counted, plain, signed
 from chronotome.ui.controls.units import words_of
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 PER_PIXEL = {"loudness": 0.15, "chances": 0.01, "repeats": 0.08}
@@ -23,7 +23,7 @@ PER_PIXEL = {"loudness": 0.15, "chances": 0.01, "repeats": 0.08}
 class DrawDrag:
     """Steps set on one row, one in each cell that the pointer comes into."""
 
-    desk: Desk
+    desk: UiContext
     pattern: PatternId
     piece: int
     length: float
@@ -51,7 +51,7 @@ class DrawDrag:
 class EraseDrag:
     """Steps that the pointer passes go."""
 
-    desk: Desk
+    desk: UiContext
     pattern: PatternId
     gone: set[StepId] = field(default_factory=set)
     words: str = ""
@@ -78,7 +78,7 @@ class EraseDrag:
 class MoveDrag:
     """Chosen steps that are moved in time, and from row to row."""
 
-    desk: Desk
+    desk: UiContext
     pattern: PatternId
     steps: tuple[StepId, ...]
     own: dict[StepId, int]
@@ -118,10 +118,10 @@ class MoveDrag:
 
 
 @dataclass
-class ValueDrag:
+class StepValueDrag:
     """A value of chosen steps that follows the pointer: each as much more as the one that was taken."""
 
-    desk: Desk
+    desk: UiContext
     pattern: PatternId
     steps: tuple[StepId, ...]
     name: str
@@ -159,4 +159,4 @@ class ValueDrag:
         self.desk.store.drop_draft()
 
 
-PatternDrag = DrawDrag | EraseDrag | MoveDrag | ValueDrag
+PatternDrag = DrawDrag | EraseDrag | MoveDrag | StepValueDrag

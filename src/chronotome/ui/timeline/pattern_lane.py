@@ -11,17 +11,17 @@ from chronotome.session.edits.apart import Place
 from chronotome.session.kits import Kit, key_name
 from chronotome.session.patterns import Pattern, StepId
 from chronotome.ui.commands.patterns import PatternCommands
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.lane import HEADER, WHEEL_STEP
-from chronotome.ui.timeline.pattern_bars import Bars, heights_of, paint_bars
+from chronotome.ui.timeline.pattern_bars import BarRects, heights_of, paint_bars
 from chronotome.ui.timeline.pattern_drag import (
     PER_PIXEL,
     DrawDrag,
     EraseDrag,
     MoveDrag,
     PatternDrag,
-    ValueDrag,
+    StepValueDrag,
 )
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.step_marks import Steps, steps_of
@@ -46,7 +46,7 @@ class PatternLane(TrackLane):
         "loudness. Ctrl+Shift+drag: chance. Ctrl+Alt+drag: repeats. Right-drag: delete."
     )
 
-    def __init__(self, desk: Desk, commands: PatternCommands) -> None:
+    def __init__(self, desk: UiContext, commands: PatternCommands) -> None:
         super().__init__(desk, tr("Pattern: steps of each slice"))
         self.setMinimumHeight(120)
         self._commands = commands
@@ -216,7 +216,7 @@ class PatternLane(TrackLane):
             (rights > HEADER) & (lefts < self.width()) & (tops + height > TOP) & (tops < self.height() - FOOT)
         )
         is_here = shown is not None and view.place == (shown.track.id, shown.clip.id)
-        bars = Bars(lefts[seen], rights[seen], tops[seen], height)
+        bars = BarRects(lefts[seen], rights[seen], tops[seen], height)
         paint_bars(painter, view.theme, steps, seen, bars, view.steps if is_here else ())
 
     # Mouse
@@ -363,11 +363,11 @@ class PatternLane(TrackLane):
 
     def _value_drag(
         self, pattern: Pattern, chosen: tuple[StepId, ...], step: StepId, name: str, usual: float = 0.0
-    ) -> ValueDrag:
+    ) -> StepValueDrag:
         column = pattern.column(name)
         before = {each: float(column[pattern.ids.index(each)]) or usual for each in chosen}
         most = self._most_of(pattern, step) if name == "lengths" else 0.0
-        return ValueDrag(self.desk, pattern.id, chosen, name, before[step], before, most)
+        return StepValueDrag(self.desk, pattern.id, chosen, name, before[step], before, most)
 
     def _most_of(self, pattern: Pattern, step: StepId) -> float:
         """Quarter notes that a step can sound for: to the end of its recording, or of what is turned."""
@@ -391,7 +391,7 @@ class PatternLane(TrackLane):
             return
         self.edge_scroll.see(event)
         self._go_on(event, shown, steps)
-        if not isinstance(drag, ValueDrag):
+        if not isinstance(drag, StepValueDrag):
             self._press = event.position()
         if isinstance(drag, PatternDrag) and drag.words:
             self.desk.say(drag.words)
@@ -422,7 +422,7 @@ class PatternLane(TrackLane):
             self._erase_under(at.x(), at.y())
         elif isinstance(drag, MoveDrag):
             self._move(drag, at.x(), at.y(), steps, is_free=is_free)
-        elif isinstance(drag, ValueDrag):
+        elif isinstance(drag, StepValueDrag):
             self._shape(drag, at, is_free=is_free)
 
     def _move(self, drag: MoveDrag, x: float, y: float, steps: Steps, *, is_free: bool) -> None:
@@ -435,7 +435,7 @@ class PatternLane(TrackLane):
         row = self._row_at(y, len(steps.kit.slices))
         drag.to(round(by, 6), drag.rows if row is None else row - self._row)
 
-    def _shape(self, drag: ValueDrag, at: QPointF, *, is_free: bool) -> None:
+    def _shape(self, drag: StepValueDrag, at: QPointF, *, is_free: bool) -> None:
         if drag.name != "lengths":
             drag.to(drag.own + (self._press.y() - at.y()) * PER_PIXEL[drag.name])
             return

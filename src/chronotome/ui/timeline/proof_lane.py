@@ -6,10 +6,10 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 from PySide6.QtWidgets import QMenu
 
 from chronotome.dsp.clicks import ALLOWED
-from chronotome.render.proof import Proof
+from chronotome.render.proof import JoinReport
 from chronotome.ui.commands.proving import ProofCommands
 from chronotome.ui.controls.figures import signed
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.words import tr
@@ -28,14 +28,14 @@ class ProofLane(Lane):
         "recording."
     )
 
-    def __init__(self, desk: Desk, commands: ProofCommands) -> None:
+    def __init__(self, desk: UiContext, commands: ProofCommands) -> None:
         super().__init__(desk, tr("Audible joins"))
         self.setMinimumHeight(120)
         self._commands = commands
         desk.proving.proved.connect(self.update)
 
     @property
-    def proof(self) -> Proof | None:
+    def proof(self) -> JoinReport | None:
         return self.desk.proving.proof
 
     def join_at(self, x: float) -> int | None:

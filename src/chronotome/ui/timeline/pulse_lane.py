@@ -15,7 +15,7 @@ from chronotome.session.metre import MetreMap
 from chronotome.session.model import Session
 from chronotome.ui.commands.fit import FitCommands, Guide, guide_of
 from chronotome.ui.controls.figures import plain, share, signed
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import ValueDrag, is_free
 from chronotome.ui.timeline.hit_test import nearest_column
@@ -50,7 +50,7 @@ class PulseLane(TrackLane):
         "drag, later beats are counted again. Shift: no snap."
     )
 
-    def __init__(self, desk: Desk, fit: FitCommands) -> None:
+    def __init__(self, desk: UiContext, fit: FitCommands) -> None:
         super().__init__(desk, tr("Tempo of each beat"))
         self._fit = fit
         self._options: list[tuple[QRectF, TempoOption]] = []

@@ -4,7 +4,7 @@ from collections.abc import Callable
 
 from chronotome.session.edits.clips import Range
 from chronotome.session.model import TrackId
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.gestures import on_a_line
 
 STILL = 4
@@ -14,7 +14,9 @@ STILL = 4
 class RangeDrag:
     """From where it was pressed to where the pointer is, over all tracks between; a click where it rests."""
 
-    def __init__(self, desk: Desk, track: TrackId, x: float, frame: float, click: Callable[[], None]) -> None:
+    def __init__(
+        self, desk: UiContext, track: TrackId, x: float, frame: float, click: Callable[[], None]
+    ) -> None:
         self._desk, self._track, self._x = desk, track, x
         self._start, self._click = frame, click
         self._before = desk.view.range

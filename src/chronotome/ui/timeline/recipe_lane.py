@@ -7,10 +7,10 @@ from chronotome.bridge.store import Edit
 from chronotome.session.edits.tightening import clear_span, move_span
 from chronotome.session.edits.timing import set_loop
 from chronotome.session.model import Session
-from chronotome.session.settings import RecipeSpan
+from chronotome.session.settings import SettingsSpan
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.controls.figures import grid_words
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.span_strip import SpanStrip, Strip
 from chronotome.ui.view_state import For, Stage
 from chronotome.words import tr
@@ -26,7 +26,7 @@ class RecipeLane(SpanStrip):
     title, label = tr("Spans"), tr("Edit span")
     height_of = 20
 
-    def __init__(self, desk: Desk, commands: TightenCommands) -> None:
+    def __init__(self, desk: UiContext, commands: TightenCommands) -> None:
         super().__init__(desk, tr("Spans with their own settings"))
         self._commands = commands
         view = desk.view
@@ -35,7 +35,7 @@ class RecipeLane(SpanStrip):
         self._on_spans()
 
     @property
-    def _spans(self) -> tuple[RecipeSpan, ...]:
+    def _spans(self) -> tuple[SettingsSpan, ...]:
         leading = self.desk.view.leading
         return () if leading is None else leading[0].spans
 
@@ -51,7 +51,7 @@ class RecipeLane(SpanStrip):
             for each in self._spans
         ]
 
-    def _words(self, span: RecipeSpan) -> str:
+    def _words(self, span: SettingsSpan) -> str:
         """What its recipe does, in a few words."""
         recipe, session = span.recipe, self.desk.session
         groove = session.groove(recipe.groove)

@@ -12,7 +12,7 @@ from chronotome.session.metre import MetreMap, metre_map
 from chronotome.session.model import Session
 from chronotome.session.targets import Reason
 from chronotome.ui.commands.song import SongCommands
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
@@ -36,7 +36,7 @@ BESIDE_NUMBER = 24.0
 class MetreDrag(ValueDrag):
     """Its value is the bar from which a metre holds; `number` counts the metres of the song from 0."""
 
-    def __init__(self, desk: Desk, number: int) -> None:
+    def __init__(self, desk: UiContext, number: int) -> None:
         self.number = number
         kept = tuple(each for at, each in enumerate(desk.session.metre_changes, 1) if at != number)
         self._others = metre_map(desk.session.first_metre, kept)
@@ -75,7 +75,7 @@ class Ruler(TrackLane):
         "reset it. Drag a metre to another bar. Shift: no snap."
     )
 
-    def __init__(self, desk: Desk, song: SongCommands) -> None:
+    def __init__(self, desk: UiContext, song: SongCommands) -> None:
         super().__init__(desk, tr("Ruler: bars and beats"))
         self._song = song
         self.setFixedHeight(HEIGHT)

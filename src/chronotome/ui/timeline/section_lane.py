@@ -8,7 +8,7 @@ from chronotome.session.edits.sections import change_section
 from chronotome.session.model import Section, Session
 from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.commands.song import SongCommands
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.span_strip import SpanStrip, Strip
 from chronotome.words import tr
 
@@ -22,7 +22,7 @@ class SectionLane(SpanStrip):
     )
     title, label = tr("Sections"), tr("Edit section")
 
-    def __init__(self, desk: Desk, commands: SectionCommands, song: SongCommands) -> None:
+    def __init__(self, desk: UiContext, commands: SectionCommands, song: SongCommands) -> None:
         super().__init__(desk, tr("Sections"))
         self._commands, self._song = commands, song
         desk.store.watch(self, self._on_sections, lambda session: session.sections)

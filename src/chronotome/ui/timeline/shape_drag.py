@@ -10,7 +10,7 @@ from chronotome.session.edits.shaping import set_value
 from chronotome.session.model import Session
 from chronotome.session.slices import SliceId
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.units import Frames
 from chronotome.words import tr
 
@@ -19,7 +19,7 @@ from chronotome.words import tr
 class ShapeDrag:
     """Values that are being drawn. `ids` and `frames` are the hits that may be drawn over, in order."""
 
-    desk: Desk
+    desk: UiContext
     place: Place
     name: str
     ids: tuple[SliceId, ...]

@@ -12,7 +12,7 @@ from chronotome.session.runs import shaped
 from chronotome.session.slices import VALUES, SliceId
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.units import scale_of
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
@@ -35,7 +35,7 @@ class ShapeLane(ValueLane):
     names: ClassVar = {name: column.short for name, column in VALUES.items()}
     drawing = ShapeDrag
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         view = desk.view
         super().__init__(desk, tr("Shape of each hit"), 128, SCALES, lambda: view.shape, view.show_shape)
 

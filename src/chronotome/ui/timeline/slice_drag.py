@@ -12,7 +12,7 @@ from chronotome.session.edits.rhythm import rhythm_of
 from chronotome.session.model import Session
 from chronotome.session.slices import SliceId
 from chronotome.ui.controls.figures import counted, milliseconds, signed
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.gestures import on_a_line
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.slice_marks import spans_of
@@ -53,7 +53,7 @@ def landed_on(
 class SliceDrag:
     """Chosen hits that are being dragged by one of them."""
 
-    desk: Desk
+    desk: UiContext
     place: Place
     hits: tuple[SliceId, ...]
     x: float
@@ -103,7 +103,9 @@ class SliceDrag:
         self.desk.store.drop_draft()
 
 
-def take_slice(desk: Desk, shown: Shown, hit: SliceId, x: float, frame: float, *, copies: bool) -> SliceDrag:
+def take_slice(
+    desk: UiContext, shown: Shown, hit: SliceId, x: float, frame: float, *, copies: bool
+) -> SliceDrag:
     """Begin to drag a hit, and the others that are chosen with it."""
     view, place = desk.view, (shown.track.id, shown.clip.id)
     hits = view.hits if hit in view.hits else (hit,)
@@ -120,7 +122,7 @@ def take_slice(desk: Desk, shown: Shown, hit: SliceId, x: float, frame: float, *
 class LengthDrag:
     """The end of a hit that is being dragged: cut, ringing on, or stretched."""
 
-    desk: Desk
+    desk: UiContext
     place: Place
     hit: SliceId
     start: float
@@ -154,7 +156,7 @@ class LengthDrag:
         self.desk.store.drop_draft()
 
 
-def take_edge(desk: Desk, shown: Shown, hit: SliceId) -> LengthDrag | None:
+def take_edge(desk: UiContext, shown: Shown, hit: SliceId) -> LengthDrag | None:
     """Begin to drag the end of a hit, and of those that are chosen with it."""
     spans, view = spans_of(shown), desk.view
     if spans is None:

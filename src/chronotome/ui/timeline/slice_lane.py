@@ -9,7 +9,7 @@ from chronotome.session.edits.clips import Place
 from chronotome.session.model import Track
 from chronotome.session.slices import SliceId
 from chronotome.ui.commands.slices import SliceCommands
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.clip_frames import grip_at
 from chronotome.ui.timeline.clip_lane import ClipLane
 from chronotome.ui.timeline.gestures import is_free
@@ -28,7 +28,9 @@ class SliceLane(ClipLane):
         "Ctrl+drag copies. Drag along the bottom edge to select several."
     )
 
-    def __init__(self, desk: Desk, name: str, of: Callable[[], Track | None], slices: SliceCommands) -> None:
+    def __init__(
+        self, desk: UiContext, name: str, of: Callable[[], Track | None], slices: SliceCommands
+    ) -> None:
         super().__init__(desk, name, of)
         self._slices = slices
 

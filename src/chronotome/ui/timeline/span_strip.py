@@ -9,7 +9,7 @@ from PySide6.QtGui import QContextMenuEvent, QFontMetrics, QMouseEvent, QPainter
 from PySide6.QtWidgets import QMenu
 
 from chronotome.bridge.store import Edit
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.gestures import ValueDrag, is_free
 from chronotome.ui.timeline.lane import HEADER
@@ -35,7 +35,7 @@ class SpanStrip(TrackLane):
     """What dragging an end is called."""
     height_of = 22
 
-    def __init__(self, desk: Desk, name: str) -> None:
+    def __init__(self, desk: UiContext, name: str) -> None:
         super().__init__(desk, name)
         self.setFixedHeight(self.height_of)
 

@@ -9,12 +9,12 @@ from PySide6.QtCore import QAbstractListModel, QModelIndex, QPersistentModelInde
 from PySide6.QtGui import QAccessible
 from PySide6.QtWidgets import QFrame, QListView, QWidget
 
-from chronotome.ui.controls.soon import Soon
+from chronotome.ui.controls.soon import Debounce
 
 Index = QModelIndex | QPersistentModelIndex
 
 
-class Told(Protocol):
+class AccessibleItems(Protocol):
     """Things in a lane, in their order."""
 
     def count(self) -> int: ...
@@ -29,7 +29,7 @@ class Told(Protocol):
 
 
 class _Model(QAbstractListModel):
-    def __init__(self, told: Told, parent: QWidget) -> None:
+    def __init__(self, told: AccessibleItems, parent: QWidget) -> None:
         super().__init__(parent)
         self._told = told
 
@@ -46,7 +46,7 @@ class _Model(QAbstractListModel):
 class Spoken(QListView):
     """Follows what is chosen in its lane; what is activated in it is chosen there."""
 
-    def __init__(self, lane: QWidget, name: str, told: Told) -> None:
+    def __init__(self, lane: QWidget, name: str, told: AccessibleItems) -> None:
         super().__init__(lane)
         self._lane, self._told = lane, told
         self._model = _Model(told, self)
@@ -60,7 +60,7 @@ class Spoken(QListView):
         self.viewport().setAutoFillBackground(False)
         self.setGeometry(0, 0, 1, 1)
         self.activated.connect(lambda index: told.choose(index.row()))
-        self._soon = Soon(self._look, self)
+        self._soon = Debounce(self._look, self)
 
     def follow(self, *signals: Any) -> None:
         """Look again whenever one of them says so, as long as somebody reads."""

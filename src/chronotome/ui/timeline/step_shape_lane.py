@@ -13,7 +13,7 @@ from chronotome.session.model import Session
 from chronotome.session.patterns import Pattern, PatternId, StepId
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.units import scale_of
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
@@ -26,10 +26,10 @@ SCALES = {name: scale_of(column) for name, column in SHOWN.items()}
 
 
 @dataclass
-class StepDrag:
+class StepShapeDrag:
     """Values drawn over steps: free, with Shift a line, with Ctrl a curve up and back."""
 
-    desk: Desk
+    desk: UiContext
     pattern: PatternId
     name: str
     ids: NDArray[np.int64]
@@ -88,9 +88,9 @@ class StepShapeLane(ValueLane):
     hint = tr("Draw values over steps. Shift: line. Ctrl: curve. Double-click: type.")
     edge, button, top, title, thick = 10, 16, 24, 12, 2.4
     names: ClassVar = {name: column.short for name, column in SHOWN.items()}
-    drawing = StepDrag
+    drawing = StepShapeDrag
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         view = desk.view
         super().__init__(
             desk, tr("Shape of each step"), 92, SCALES, lambda: view.step_shape, view.show_step_shape
@@ -149,7 +149,7 @@ class StepShapeLane(ValueLane):
             return
         ids, view = steps.pattern.column("ids")[steps.step], self.desk.view
         may = np.isin(ids, view.steps) if len(view.steps) > 1 else np.ones(len(ids), np.bool_)
-        drag = StepDrag(
+        drag = StepShapeDrag(
             self.desk,
             steps.pattern.id,
             view.step_shape,

@@ -11,7 +11,7 @@ from chronotome.session.memo import by_identity
 from chronotome.session.model import Session
 from chronotome.session.onsets import Onsets
 from chronotome.ui.commands.marks import MarkCommands
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import SweepDrag, ValueDrag
 from chronotome.ui.timeline.hit_test import nearest_in_reach
@@ -48,7 +48,7 @@ class StrengthLane(TrackLane):
 
     shows_counts = True
 
-    def __init__(self, desk: Desk, marks: MarkCommands) -> None:
+    def __init__(self, desk: UiContext, marks: MarkCommands) -> None:
         super().__init__(desk, tr("Strength of each onset"))
         self._marks = marks
         self.setMinimumHeight(140)

@@ -12,7 +12,7 @@ from chronotome.session.model import Session
 from chronotome.session.tempo_points import TempoPoint, points_of
 from chronotome.ui.commands.song import SongCommands
 from chronotome.ui.controls.figures import counted, plain
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.gestures import is_free
 from chronotome.ui.timeline.hit_test import nearest_column
@@ -36,7 +36,7 @@ FINE = 0.01
 class PointDrag:
     """A tempo point in the hand: along the song or in tempo, as it went first."""
 
-    desk: Desk
+    desk: UiContext
     number: int
     point: TempoPoint
     is_sideways: bool | None = None
@@ -66,7 +66,7 @@ class TempoLane(TrackLane):
         "point, a point to type its tempo. Right-click for more."
     )
 
-    def __init__(self, desk: Desk, commands: SongCommands) -> None:
+    def __init__(self, desk: UiContext, commands: SongCommands) -> None:
         super().__init__(desk, tr("Tempo of the song"))
         self._commands = commands
         self.setFixedHeight(HEIGHT)

@@ -4,7 +4,7 @@ from PySide6.QtGui import QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QPushButton, QVBoxLayout, QWidget
 
 from chronotome.ui.commands.general import Commands
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.panels.decision import DecisionBar
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.context_lane import ContextLane
@@ -25,9 +25,9 @@ from chronotome.ui.timeline.spoken import Spoken
 from chronotome.ui.timeline.step_shape_lane import StepShapeLane
 from chronotome.ui.timeline.strength_lane import StrengthLane
 from chronotome.ui.timeline.tempo_lane import TempoLane
-from chronotome.ui.timeline.told import Candidates, Clips, Hits, JoinList, Steps
+from chronotome.ui.timeline.told import ClipList, HitList, JoinList, OnsetList, StepList
 from chronotome.ui.timeline.wave_lane import WaveLane
-from chronotome.ui.view_state import Evidence, Stage
+from chronotome.ui.view_state import LaneKind, Stage
 from chronotome.words import tr
 
 
@@ -40,7 +40,7 @@ class Timeline(QWidget):
     comes_behind: QWidget | None = None
     """Where Tab comes from to the tracks."""
 
-    def __init__(self, desk: Desk, commands: Commands) -> None:
+    def __init__(self, desk: UiContext, commands: Commands) -> None:
         super().__init__()
         self._desk = desk
         self.overview = OverviewStrip(desk)
@@ -72,9 +72,9 @@ class Timeline(QWidget):
         for strip in (self.overview, self.sections, self.ruler, self.tempo, self.recipes, self.decision):
             layout.addWidget(strip)
         self._tightening = {
-            Evidence.DRIFT: self.drift,
-            Evidence.GROOVE: self.groove,
-            Evidence.MATCH: self.match,
+            LaneKind.DRIFT: self.drift,
+            LaneKind.GROOVE: self.groove,
+            LaneKind.MATCH: self.match,
         }
         self._more = (self.groove, self.match, self.pattern, self.step_shape)
         self.above, self.below = OtherTracks(desk, is_above=True), OtherTracks(desk, is_above=False)
@@ -112,12 +112,12 @@ class Timeline(QWidget):
     def _speak(self, commands: Commands) -> None:
         """A list behind each lane, for screen readers."""
         desk, view = self._desk, self._desk.view
-        hits = Hits(desk)
+        hits = HitList(desk)
         self.spoken = [
-            Spoken(self.wave, tr("Clips of the track"), Clips(desk)),
-            Spoken(self.drift, tr("Hits and their drift"), hits),
-            Spoken(self.strength, tr("Onsets and their strength"), Candidates(desk)),
-            Spoken(self.pattern, tr("Steps of the pattern"), Steps(desk, commands.patterns)),
+            Spoken(self.wave, tr("ClipList of the track"), ClipList(desk)),
+            Spoken(self.drift, tr("HitList and their drift"), hits),
+            Spoken(self.strength, tr("Onsets and their strength"), OnsetList(desk)),
+            Spoken(self.pattern, tr("StepList of the pattern"), StepList(desk, commands.patterns)),
             Spoken(self.proof, tr("Joins and their roughness"), JoinList(desk, commands.proof)),
         ]
         for each in self.spoken:

@@ -9,7 +9,7 @@ from chronotome.session.targets import REASON_WORDS, Reason
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.proving import ProofCommands
 from chronotome.ui.controls.figures import clock, decibels, plain, signed
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
 
@@ -21,10 +21,10 @@ def drift_words(milliseconds: float) -> str:
     return tr("{0} ms {1}", plain(abs(milliseconds)), tr("late") if milliseconds > 0 else tr("early"))
 
 
-class Hits:
+class HitList:
     """The hits of the clip that is worked on: where, how strong, how far off, and where they land."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
 
     @property
@@ -66,10 +66,10 @@ class Hits:
             self._desk.view.center_on(float(shown.landings[row]))
 
 
-class Candidates:
+class OnsetList:
     """Everything that may be a hit: when, how strong, and whether it counts."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
 
     def count(self) -> int:
@@ -100,10 +100,10 @@ class Candidates:
             self._desk.view.center_on(float(shown.onset_frames()[row]))
 
 
-class Clips:
+class ClipList:
     """The clips of the track that is worked on, in the order in which they sound."""
 
-    def __init__(self, desk: Desk) -> None:
+    def __init__(self, desk: UiContext) -> None:
         self._desk = desk
 
     def count(self) -> int:
@@ -139,10 +139,10 @@ class Clips:
             self._desk.view.choose_clips(((track.id, track.clips[row].id),))
 
 
-class Steps:
+class StepList:
     """The steps of the pattern that the clip plays."""
 
-    def __init__(self, desk: Desk, commands: PatternCommands) -> None:
+    def __init__(self, desk: UiContext, commands: PatternCommands) -> None:
         self._desk, self._commands = desk, commands
 
     def count(self) -> int:
@@ -175,7 +175,7 @@ class Steps:
 class JoinList:
     """The joins of the proof, and which of them click."""
 
-    def __init__(self, desk: Desk, commands: ProofCommands) -> None:
+    def __init__(self, desk: UiContext, commands: ProofCommands) -> None:
         self._desk, self._commands = desk, commands
 
     def count(self) -> int:

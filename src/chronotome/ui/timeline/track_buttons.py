@@ -4,14 +4,14 @@ from PySide6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 
 from chronotome.session.edits.tracks import set_muted, set_solo
 from chronotome.session.model import TrackId
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.words import tr
 
 
 class TrackButtons(QWidget):
     """Two small buttons that follow one track."""
 
-    def __init__(self, desk: Desk, parent: QWidget, *, size: int = 24) -> None:
+    def __init__(self, desk: UiContext, parent: QWidget, *, size: int = 24) -> None:
         super().__init__(parent)
         self._desk = desk
         self._track: TrackId | None = None

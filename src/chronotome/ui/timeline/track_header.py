@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QWidget
 from chronotome.session.edits.tracks import move_track, rename, set_size
 from chronotome.session.model import TrackId, TrackSize
 from chronotome.ui.controls.typed import TypedName
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.words import tr
 
@@ -36,7 +36,7 @@ class HeaderLane(Protocol):
 class OrderDrag:
     """A track on its way among the others; it goes there when it is let go."""
 
-    def __init__(self, desk: Desk, lane: HeaderLane, at: QPointF) -> None:
+    def __init__(self, desk: UiContext, lane: HeaderLane, at: QPointF) -> None:
         self._desk, self._lane, self._pressed = desk, lane, at
         self.is_meant = False
         self._after: TrackId | None = None
@@ -78,7 +78,7 @@ class OrderDrag:
 class SizeDrag:
     """A lane that becomes taller or lower under the hand, in the steps there are."""
 
-    def __init__(self, desk: Desk, track: TrackId, at: float) -> None:
+    def __init__(self, desk: UiContext, track: TrackId, at: float) -> None:
         self._desk, self._track = desk, track
         self._from, self._height = at, HEIGHTS[desk.session.track(track).size]
         self._size: TrackSize | None = None
@@ -101,7 +101,7 @@ class SizeDrag:
         self._desk.store.drop_draft()
 
 
-def type_name(desk: Desk, lane: QWidget, track: TrackId) -> None:
+def type_name(desk: UiContext, lane: QWidget, track: TrackId) -> None:
     """The name of a track, typed where it stands."""
 
     def keep(name: str) -> None:

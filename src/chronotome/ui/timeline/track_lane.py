@@ -6,7 +6,7 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.session.edits.tightening import reset_hit
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font
 from chronotome.ui.timeline.gestures import Drag, SweepDrag
 from chronotome.ui.timeline.lane import Lane
@@ -20,7 +20,7 @@ STILL = 3
 class TrackLane(Lane):
     """Shows the focused track's clip. Letting go keeps a drag, Escape leaves no trace of it."""
 
-    def __init__(self, desk: Desk, name: str) -> None:
+    def __init__(self, desk: UiContext, name: str) -> None:
         super().__init__(desk, name)
         self.drag: Drag | None = None
         self._sweep_x = 0.0

@@ -11,7 +11,7 @@ from PySide6.QtWidgets import QApplication
 
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.controls.units import Scale
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_dots, paint_each, ring
@@ -44,7 +44,7 @@ class ValueLane(TrackLane):
 
     def __init__(  # noqa: PLR0917 - what is drawn, and where it is said which of it
         self,
-        desk: Desk,
+        desk: UiContext,
         name: str,
         height: int,
         scales: Mapping[str, Scale],

@@ -20,7 +20,7 @@ from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.controls.figures import counted, decibels, signed
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
-from chronotome.ui.desk import Desk
+from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.badges import (
     Placed,
@@ -91,7 +91,9 @@ class WaveLane(SliceLane):
         "wave to select."
     )
 
-    def __init__(self, desk: Desk, marks: MarkCommands, hits: HitCommands, slices: SliceCommands) -> None:
+    def __init__(
+        self, desk: UiContext, marks: MarkCommands, hits: HitCommands, slices: SliceCommands
+    ) -> None:
         super().__init__(desk, tr("Wave of the selected track"), lambda: desk.view.focused, slices)
         self._marks, self._hits = marks, hits
         self.setMinimumHeight(150)
@@ -585,7 +587,7 @@ def _is_alike(drawn: ClipPlan, plan: ClipPlan) -> bool:
     )
 
 
-def toggle_onset(desk: Desk, shown: Shown, place: int) -> None:
+def toggle_onset(desk: UiContext, shown: Shown, place: int) -> None:
     """Drop an onset that counts, keep one that does not."""
     onsets, content = shown.recording.onsets, shown.recording.content
     onset = onsets.ids[place]
