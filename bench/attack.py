@@ -40,7 +40,6 @@ from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.errors import ChronotomeError
 from chronotome.files.analysis import Analysis, analyse, keep_analysis, kept_analysis
 from chronotome.files.audio_file import facts_of, load_source
-from chronotome.files.door import is_there
 from chronotome.files.fit_file import keep_fit, kept_fit, sidecar_of, write_sidecar
 from chronotome.files.grooves import read_groove, shipped_grooves, write_groove
 from chronotome.files.journal import Journal, recover
@@ -50,6 +49,7 @@ from chronotome.files.marks import marks_of, read_marks, write_marks
 from chronotome.files.notes import read_notes
 from chronotome.files.pack import pack, unpack
 from chronotome.files.places import Settings, load_settings, save_settings, settings_file
+from chronotome.files.safe_read import is_there
 from chronotome.files.session_file import load_session, save_session
 from chronotome.files.tags import tempo_tag
 from chronotome.render.arena import Arena

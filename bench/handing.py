@@ -18,9 +18,9 @@ from chronotome.files.finish import Aim, Finish
 from chronotome.files.markers import markers_of
 from chronotome.files.session_file import load_session
 from chronotome.render.arena import Arena
+from chronotome.render.join_report import proof_of
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Pool
-from chronotome.render.proof import proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.clips import copy
 from chronotome.session.edits.tracks import set_muted

@@ -17,7 +17,7 @@ from chronotome.dsp.audio import Samples, audio_of
 from chronotome.dsp.clicks import second_difference
 from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.dsp.stretch.engines import EngineName
-from chronotome.session.sift import USUAL_THRESHOLD
+from chronotome.session.onset_filter import USUAL_THRESHOLD
 
 WINDOW, STEP, AROUND = 0.010, 0.0025, 0.020
 FLOOR = -45.0

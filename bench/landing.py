@@ -12,9 +12,9 @@ from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.dsp.overview import Overview
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.render.arena import Arena
+from chronotome.render.join_report import joins_of
 from chronotome.render.plan import plan_for
 from chronotome.render.pool import Source
-from chronotome.render.proof import joins_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.recordings import add_recording, set_analysis

@@ -16,7 +16,7 @@ from bench.real import REAL
 from chronotome.dsp.audio import Samples, audio_of
 from chronotome.files.analysis import Analysis, analyse, off_lines
 from chronotome.session.noises import AFTER_ATTACK, BEFORE_ATTACK, clear_spans, noise_marks
-from chronotome.session.sift import USUAL_THRESHOLD
+from chronotome.session.onset_filter import USUAL_THRESHOLD
 
 DEMO = Path("src/chronotome/demo/harbour-ferry/audio")
 KINDS = ("rattle", "squeak", "stick click", "creak")

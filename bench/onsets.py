@@ -27,7 +27,7 @@ from chronotome.dsp.audio import Audio, audio_of
 from chronotome.dsp.beats.pulse import find_pulse
 from chronotome.dsp.onsets.crowds import first_of_crowds
 from chronotome.dsp.onsets.detection import detect_onsets
-from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD
+from chronotome.session.onset_filter import USUAL_SPACING, USUAL_THRESHOLD
 
 EVAL = Path(__file__).parents[2] / "shared" / "eval"
 TRAINED = {11, 12, 41, 203, 204, 205, 207, 208, 209, *range(301, 321), *range(401, 455)}

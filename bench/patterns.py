@@ -42,7 +42,7 @@ from chronotome.session.edits.patterns import (
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import set_muted
-from chronotome.session.settled import settled
+from chronotome.session.normalise_patterns import settled
 from chronotome.ui.application import pause, wait_until_ready
 from chronotome.ui.commands.playing import PERFORMANCE
 from chronotome.ui.view_state import Stage

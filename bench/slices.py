@@ -22,14 +22,14 @@ from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.engine.control import Word
 from chronotome.engine.mixer import START_FADE
 from chronotome.files.headless import Headless
+from chronotome.render.join_report import proof_of
 from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
-from chronotome.render.proof import proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
-from chronotome.session.edits.apart import At, Cuts, Place, take_apart
 from chronotome.session.edits.hits import delete, scale_time, shuffle
 from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.shaping import set_fills, set_flag, set_roll, set_scatter, set_value
+from chronotome.session.edits.slicing import At, Cuts, Place, take_apart
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.model import Session, replace

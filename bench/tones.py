@@ -21,7 +21,7 @@ from chronotome.dsp.onsets.detection import detect_onsets
 from chronotome.dsp.stretch.engines import EngineName
 from chronotome.dsp.stretch.segment import Shape, render_segment
 from chronotome.session.bends import shifts_of
-from chronotome.session.sift import USUAL_THRESHOLD
+from chronotome.session.onset_filter import USUAL_THRESHOLD
 
 SECONDS = 12
 SIZE = 4096

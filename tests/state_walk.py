@@ -31,12 +31,12 @@ from PySide6.QtWidgets import (  # noqa: E402
 import painted  # noqa: E402
 from chronotome.files.journal import Journal  # noqa: E402
 from chronotome.files.places import Settings  # noqa: E402
-from chronotome.session.edits.apart import At, Cuts, take_apart  # noqa: E402
 from chronotome.session.edits.clips import Range, move, set_clip  # noqa: E402
 from chronotome.session.edits.fitting import set_recording_tempo  # noqa: E402
 from chronotome.session.edits.metre import set_metre, set_metre_from  # noqa: E402
 from chronotome.session.edits.rhythm import set_crossover  # noqa: E402
 from chronotome.session.edits.sections import add_section  # noqa: E402
+from chronotome.session.edits.slicing import At, Cuts, take_apart  # noqa: E402
 from chronotome.session.edits.tempo import ramp_tempo, set_tempo, set_tempo_from  # noqa: E402
 from chronotome.session.edits.tightening import set_tighten  # noqa: E402
 from chronotome.session.edits.tracks import rename  # noqa: E402

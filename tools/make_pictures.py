@@ -20,9 +20,9 @@ from chronotome import assets
 from chronotome.demo import __file__ as demo_file
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
-from chronotome.session.edits.apart import Place
 from chronotome.session.edits.patterns import shape_steps
 from chronotome.session.edits.shaping import set_roll, set_value
+from chronotome.session.edits.slicing import Place
 from chronotome.session.model import Track
 from chronotome.session.slices import Roll, SliceId
 from chronotome.ui.application import (

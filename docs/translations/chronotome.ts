@@ -133,7 +133,7 @@ Drag over the ruler: loop that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/rough.py"/>
+        <location filename="session/rough_joins.py"/>
         <source>+{0:.0f} dB</source>
         <translation type="unfinished"></translation>
     </message>
@@ -143,12 +143,12 @@ Drag over the ruler: loop that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>, audible</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>, chance {0} %</source>
         <translation type="unfinished"></translation>
     </message>
@@ -158,7 +158,7 @@ Drag over the ruler: loop that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>, pinned</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1306,11 +1306,6 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/timeline.py"/>
-        <source>ClipList of the track</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/commands/clips.py"/>
         <source>Clipboard is empty. Copy clips with Ctrl+C.</source>
         <translation type="unfinished"></translation>
@@ -1318,6 +1313,11 @@ The recording then has that length in bars.</source>
     <message>
         <location filename="ui/commands/slices.py"/>
         <source>Clipboard is empty. Copy hits with Ctrl+C.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/timeline.py"/>
+        <source>Clips of the track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -2711,13 +2711,13 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/timeline.py"/>
-        <source>HitList and their drift</source>
+        <location filename="ui/dialogs/information.py"/>
+        <source>Hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/information.py"/>
-        <source>Hits</source>
+        <location filename="ui/timeline/timeline.py"/>
+        <source>Hits and their drift</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3111,7 +3111,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/rough.py"/>
+        <location filename="session/rough_joins.py"/>
         <source>Lengthen crossfade</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3408,6 +3408,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/stages/tighten.py"/>
         <source>Matching needs a second track</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/stages/moving_rows.py"/>
+        <source>Material</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4381,7 +4386,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/beside.py"/>
+        <location filename="ui/dialog_openers.py"/>
         <source>Onsets added by ear are placed {0:.0f} ms before the key press</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6726,13 +6731,13 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/timeline.py"/>
-        <source>StepList of the pattern</source>
+        <location filename="ui/menus.py"/>
+        <source>Steps</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
-        <source>Steps</source>
+        <location filename="ui/timeline/timeline.py"/>
+        <source>Steps of the pattern</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -7231,7 +7236,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/desk.py"/>
+        <location filename="ui/ui_context.py"/>
         <source>This clip plays a pattern. Shape its steps, or the slices of its kit.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8225,7 +8230,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>counted</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8681,7 +8686,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/door.py"/>
+        <location filename="files/safe_read.py"/>
         <source>has more header data than any valid file</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8716,7 +8721,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>hidden</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8866,7 +8871,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/door.py"/>
+        <location filename="files/pack.py"/>
         <source>is damaged: {0}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8891,7 +8896,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/door.py"/>
+        <location filename="files/safe_read.py"/>
         <source>is larger than {0} MB</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8916,7 +8921,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="files/door.py"/>
+        <location filename="files/safe_read.py"/>
         <source>is not a file</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8971,7 +8976,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/rough.py"/>
+        <location filename="session/rough_joins.py"/>
         <source>join after {0} clicks: {1:.0f} dB above
 the roughest place in the recording</source>
         <translation type="unfinished"></translation>
@@ -9022,7 +9027,7 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>key {0}, </source>
         <translation type="unfinished"></translation>
     </message>
@@ -9263,7 +9268,7 @@ hits move by less than {1:.0f} ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/badges.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>muted</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9484,7 +9489,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>on the line</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9921,7 +9926,7 @@ other bars have one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>sliced</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10051,7 +10056,7 @@ other bars have one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>strength {0:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10168,7 +10173,7 @@ the hit stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>target {0}, {1}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10893,7 +10898,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>{0} ms {1}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11184,12 +11189,12 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>{0}, strength {1:.0f}, {2}{3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/told.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>{0}, {1} dB{2}</source>
         <translation type="unfinished"></translation>
     </message>

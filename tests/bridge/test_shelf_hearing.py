@@ -8,7 +8,7 @@ from chronotome.errors import Cancelled
 from chronotome.files.patterns import write_pattern
 from chronotome.session.edits.patterns import move_steps, pattern_of_clip, remove_steps
 from chronotome.session.edits.tempo import set_tempo
-from chronotome.session.settled import settled
+from chronotome.session.normalise_patterns import settled
 from sounds import noise_hits, write
 from strategies import simple_session, with_audio
 

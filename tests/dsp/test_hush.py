@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.clicks import second_difference
-from chronotome.dsp.hush import Hushed, MuteMethod, hushed, quiet_place, quiet_until
+from chronotome.dsp.mute_span import Hushed, MuteMethod, hushed, quiet_place, quiet_until
 
 RATE = 48000
 TIME = np.arange(RATE) / RATE

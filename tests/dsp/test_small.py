@@ -10,7 +10,7 @@ from chronotome.dsp.onsets.novelty import FLOOR, novelty, peak_follower, whitene
 from chronotome.dsp.onsets.peaks import local_maxima
 from chronotome.dsp.onsets.rises import BEFORE, HOP_SECONDS, OCTAVES, RISE_SPAN, octave_rises
 from chronotome.dsp.spectrum import _half_band, band_magnitudes, halved, triangular_bank
-from chronotome.middle import middle_of, rank_of
+from chronotome.order_stats import middle_of, rank_of
 from sounds import RATE, noise_hits
 
 numbers = st.lists(st.floats(-1e6, 1e6), min_size=1, max_size=60)

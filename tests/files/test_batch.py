@@ -23,7 +23,7 @@ from chronotome.files.batch import (
     sounds_in,
     write_recipe,
 )
-from chronotome.session.edits.apart import At
+from chronotome.session.edits.slicing import At
 from chronotome.session.grid import Grid
 from chronotome.session.groove import Groove, GrooveStep
 from chronotome.session.settings import TightenSettings

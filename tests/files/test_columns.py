@@ -5,9 +5,9 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from chronotome.files import ledger
+from chronotome.files import history_lines
 from chronotome.files.columns import MOST_SPLICES, differences, spliced
-from chronotome.files.ledger import LedgerReader, LedgerWriter, encode
+from chronotome.files.history_lines import LedgerReader, LedgerWriter, encode
 from chronotome.session.edits.marks import add_onset, drop_onset, lock_onsets, move_onset
 from chronotome.session.edits.tightening import move_hits
 from chronotome.session.history import History
@@ -64,7 +64,9 @@ def moved(moves, hits=2000):
     session = simple_session([0, 6000], 20_000_000)
     content = session.recordings[0].content
     many = onsets_from(np.arange(hits) * 1000, np.full(hits, 70.0), np.ones(hits, np.int64))
-    session = ledger.replace(session, recordings=(ledger.replace(session.recordings[0], onsets=many),))
+    session = history_lines.replace(
+        session, recordings=(history_lines.replace(session.recordings[0], onsets=many),)
+    )
     history = History(session)
     for number in range(moves):
         frame, onset = 7000 * number + 2345, 7 * number + 3
@@ -97,7 +99,7 @@ def test_of_a_long_history_the_newest_steps_are_kept(monkeypatch):
         ("MOST_VALUES", 500_000, None),
     ):
         with monkeypatch.context() as narrow:
-            narrow.setattr(ledger, name, value)
+            narrow.setattr(history_lines, name, value)
             reader = LedgerReader()
             reader.read(LedgerWriter().whole(history))
         steps = reader.history.past
@@ -109,7 +111,7 @@ def test_of_a_long_history_the_newest_steps_are_kept(monkeypatch):
 
 @pytest.mark.parametrize(("bound", "value"), [("MOST_VALUES", 300_000), ("MOST_STEPS", 20)])
 def test_a_journal_begins_its_numbers_anew_before_it_is_too_large_to_be_read(monkeypatch, bound, value):
-    monkeypatch.setattr(ledger, bound, value)
+    monkeypatch.setattr(history_lines, bound, value)
     history = moved(90)
     writer, reader = LedgerWriter(), LedgerReader()
     reader.read(writer.whole(History(history.past[0].session)))

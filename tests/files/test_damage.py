@@ -10,8 +10,8 @@ from hypothesis import strategies as st
 from chronotome.dsp.bands import Instrument
 from chronotome.errors import ChronotomeError
 from chronotome.files.analysis import Analysis, _kept_at, keep_analysis, kept_analysis
+from chronotome.files.history_lines import whole_lines
 from chronotome.files.journal import Journal, recover
-from chronotome.files.ledger import whole_lines
 from chronotome.files.session_file import load_session, save_session
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.history import History

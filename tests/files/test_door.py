@@ -22,11 +22,11 @@ from chronotome.errors import CannotWrite, ChronotomeError, UnusableFile
 from chronotome.files import fit_file, session_lock, writing
 from chronotome.files.audio_file import facts_of, read_audio
 from chronotome.files.audio_out import ENCODINGS, write_blocks
-from chronotome.files.door import InvalidInput, bytes_of
 from chronotome.files.fit_file import kept_fit, sidecar_of
 from chronotome.files.journal import Journal, left_behind, recover, set_aside
 from chronotome.files.names import path_from, path_words, plain_name, shown
 from chronotome.files.places import journal_folder
+from chronotome.files.safe_read import InvalidInput, bytes_of
 from chronotome.files.session_file import load_session, save_session
 from chronotome.files.session_lock import take
 from chronotome.files.shelf import ShelfEntry, keep_entries, kept_entries, scan
@@ -597,7 +597,7 @@ def test_types_that_two_threads_decode_for_the_first_time_at_once_do_not_end_the
     words = """
 import sys, threading
 import msgspec
-from chronotome.files.door import trusted
+from chronotome.files.safe_read import trusted
 from chronotome.session.model import Session
 sys.setswitchinterval(1e-6)
 together, data = threading.Barrier(6), msgspec.json.encode(Session())

@@ -21,7 +21,7 @@ from chronotome.session.edits.sections import add_section
 from chronotome.session.grid import TempoChange, TempoMap
 from chronotome.session.kits import FIRST_NOTE
 from chronotome.session.model import replace
-from chronotome.session.settled import settled
+from chronotome.session.normalise_patterns import settled
 from strategies import simple_session, with_audio
 
 FRAMES = [900, 6700, 11500, 18200, 24000, 30300]

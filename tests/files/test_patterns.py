@@ -12,7 +12,7 @@ import soundfile
 
 from chronotome.errors import CannotWrite, UnusableFile
 from chronotome.files.audio_file import facts_of, load_source
-from chronotome.files.ledger import LedgerReader, LedgerWriter
+from chronotome.files.history_lines import LedgerReader, LedgerWriter
 from chronotome.files.notes import read_notes
 from chronotome.files.patterns import DOCUMENT, is_pattern, read_pattern, schema, write_pattern
 from chronotome.files.shelf import scan
@@ -24,7 +24,7 @@ from chronotome.session.edits.patterns import bring_pattern, pattern_of_clip, pl
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.history import History
 from chronotome.session.model import Session, replace
-from chronotome.session.settled import settled
+from chronotome.session.normalise_patterns import settled
 from chronotome.session.validity import check
 from sounds import noise_hits
 from strategies import RATE, simple_session, with_audio

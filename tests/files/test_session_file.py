@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 from chronotome.dsp.stretch.engines import Fill, MoveBy
 from chronotome.errors import CannotWrite, ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files import session_file
-from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
+from chronotome.files.history_lines import LedgerReader, LedgerWriter, whole_lines
 from chronotome.files.session_file import (
     VERSION,
     check_place,
@@ -21,10 +21,10 @@ from chronotome.files.session_file import (
     save_session,
     schema,
 )
-from chronotome.session.edits.apart import Cuts, take_apart
 from chronotome.session.edits.clips import group, reverse, set_clip, split
 from chronotome.session.edits.hits import copy, move
 from chronotome.session.edits.shaping import set_roll, set_value
+from chronotome.session.edits.slicing import Cuts, take_apart
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_own_recipe
 from chronotome.session.edits.tracks import set_level, set_moving, set_size

@@ -6,7 +6,6 @@ import pytest
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
-from chronotome.session.edits.apart import At, Cuts, take_apart
 from chronotome.session.edits.clips import reverse, split
 from chronotome.session.edits.fitting import TempoSync, set_following
 from chronotome.session.edits.hits import clip_at, copy, delete, lengthen, move, place_at
@@ -20,6 +19,7 @@ from chronotome.session.edits.shaping import (
     set_scatter,
     set_value,
 )
+from chronotome.session.edits.slicing import At, Cuts, take_apart
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import set_moving

@@ -5,10 +5,9 @@ import pytest
 
 from chronotome.render.mix import Side
 from chronotome.render.plan import clip_plans
-from chronotome.session.edits.apart import Cuts, take_apart
 from chronotome.session.edits.clips import copy, reverse
+from chronotome.session.edits.fixes import hush
 from chronotome.session.edits.kits import add_to_kit, make_kit, set_kit, set_slice
-from chronotome.session.edits.mending import hush
 from chronotome.session.edits.patterns import (
     add_layer,
     change_pattern,
@@ -28,12 +27,13 @@ from chronotome.session.edits.patterns import (
 )
 from chronotome.session.edits.rhythm import set_crossover
 from chronotome.session.edits.shaping import set_value
+from chronotome.session.edits.slicing import Cuts, take_apart
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.grid import Grid
 from chronotome.session.model import Crossover, MuteSpan, replace
-from chronotome.session.settled import settled
+from chronotome.session.normalise_patterns import settled
 from strategies import RATE, simple_session
 from studio import Studio
 

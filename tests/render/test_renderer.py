@@ -12,17 +12,17 @@ from chronotome.errors import Cancelled
 from chronotome.render.arena import Arena
 from chronotome.render.cache import MOST_SPARE_BYTES, PieceCache
 from chronotome.render.coloured import coloured
+from chronotome.render.join_report import joins_of, proof_of
 from chronotome.render.mix import Side, fold_down
 from chronotome.render.plan import PieceKey, plan_for
 from chronotome.render.pool import Source
-from chronotome.render.proof import joins_of, proof_of
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.render.rough import roughest
 from chronotome.session.anchors import anchors_of
 from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
 from chronotome.session.edits.fitting import TempoSync, set_following
-from chronotome.session.edits.mending import hush, mended, unhush
+from chronotome.session.edits.fixes import hush, mended, unhush
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import move_hit, set_tighten

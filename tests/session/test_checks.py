@@ -5,8 +5,8 @@ import pytest
 
 from chronotome.session.check import Do, Kind
 from chronotome.session.checks import checks_of
+from chronotome.session.edits.fixes import accept, mended
 from chronotome.session.edits.marks import keep_onset
-from chronotome.session.edits.mending import accept, mended
 from chronotome.session.edits.recordings import add_recording, set_analysis
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import lock, set_muted

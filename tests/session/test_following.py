@@ -24,8 +24,8 @@ from chronotome.session.fit import BeatMap, Measured
 from chronotome.session.grid import Grid
 from chronotome.session.metre import hit_words, position_words
 from chronotome.session.model import Recording, Session, replace
+from chronotome.session.onset_filter import Per
 from chronotome.session.onsets import onsets_from
-from chronotome.session.sift import Per
 from chronotome.session.tighten import targets_of
 from strategies import RATE, simple_session
 

@@ -19,9 +19,9 @@ from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.grid import TempoChange, TempoMap
 from chronotome.session.model import Session, replace
+from chronotome.session.normalise_patterns import settled
 from chronotome.session.patterns import Pattern, chance
 from chronotome.session.rounds import hit_ids, laid_of
-from chronotome.session.settled import settled
 from chronotome.session.validity import check
 from strategies import simple_session
 

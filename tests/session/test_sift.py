@@ -11,8 +11,8 @@ from chronotome.session.edits.marks import drop_onset, keep_onset, set_sift, set
 from chronotome.session.grid import TempoChange, TempoMap
 from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import replace
+from chronotome.session.onset_filter import Near, OnsetFilter, Per, sifted
 from chronotome.session.onsets import Onsets
-from chronotome.session.sift import Near, OnsetFilter, Per, sifted
 from strategies import RATE, simple_session
 
 CLOCK = Clock(0, 0.0, 1000, TempoMap((TempoChange(0.0, 60.0),)), metre_map(Metre()))

@@ -6,7 +6,6 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from chronotome.session.edits.apart import At, Cuts, make_whole, take_apart
 from chronotome.session.edits.clips import copy as copy_clip
 from chronotome.session.edits.clips import trim
 from chronotome.session.edits.hits import (
@@ -34,6 +33,7 @@ from chronotome.session.edits.shaping import (
     set_value,
     values_of,
 )
+from chronotome.session.edits.slicing import At, Cuts, make_whole, take_apart
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import add_track, lock
 from chronotome.session.grid import TempoMap

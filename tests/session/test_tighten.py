@@ -16,7 +16,7 @@ from chronotome.session.grid import Grid
 from chronotome.session.lines import GridRule, lines_over
 from chronotome.session.model import replace
 from chronotome.session.moves import ATTACK_SECONDS
-from chronotome.session.sift import USUAL_SPACING
+from chronotome.session.onset_filter import USUAL_SPACING
 from chronotome.session.strokes import strokes_of
 from chronotome.session.targets import LEAST_APART_SECONDS, Reason, Targets
 from chronotome.session.tighten import targets_of

@@ -6,9 +6,9 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from chronotome.session.anchors import anchors_of
-from chronotome.session.edits.apart import Cuts, take_apart
 from chronotome.session.edits.fitting import TempoSync, set_following
 from chronotome.session.edits.hits import move_by_time
+from chronotome.session.edits.slicing import Cuts, take_apart
 from chronotome.session.edits.tempo import (
     ramp_tempo,
     remove_tempo_change,

@@ -10,8 +10,8 @@ from PySide6.QtWidgets import QApplication, QCheckBox, QFileDialog
 
 from chronotome.engine.kit_table import WANTED, NoteKind
 from chronotome.engine.midi import MISSING
-from chronotome.session.edits.apart import At, Cuts, take_apart
 from chronotome.session.edits.kits import make_kit
+from chronotome.session.edits.slicing import At, Cuts, take_apart
 from chronotome.ui.dialogs.midi import MidiDialog
 from chronotome.ui.dialogs.pads import COLUMNS, PadsWindow
 from chronotome.ui.key_play import BANK

@@ -10,9 +10,9 @@ from chronotome.files.marks import read_marks
 from chronotome.render.mix import Side
 from chronotome.session.check import Check, Checks, Kind
 from chronotome.session.edits.tracks import set_level
+from chronotome.session.onset_filter import Per
 from chronotome.session.onsets import OnsetDecision
-from chronotome.session.sift import Per
-from chronotome.ui import desk
+from chronotome.ui import ui_context
 from chronotome.ui.dialogs.calibration import CalibrationDialog, lateness_ms
 from chronotome.ui.view_state import MarkSnap, Stage
 
@@ -521,7 +521,7 @@ def test_mark_and_tighten_agree_on_what_is_to_be_checked(marking, monkeypatch):
     check = Check(onset, 2.0, 30_000, "two hits on one line", "9 ms", "second hit", kind=Kind.DOUBLED)
     two = Checks((Kind.FAR, Kind.DOUBLED), np.array([9, 30_000]), np.array([1, onset]), lambda _at: check)
     before = len(marking.desk.mark_checks(marking.session.tracks[0], None))
-    monkeypatch.setattr(desk, "checks_of", lambda *_: two)
+    monkeypatch.setattr(ui_context, "checks_of", lambda *_: two)
     marking.desk.store.apply(lambda s: set_level(s, s.tracks[0].id, -1.0), "Level")
     marking.wait(lambda: window.rail.cards[Stage.MARK].figures.to_check == before + 1)
     marking.press(Qt.Key.Key_N)

@@ -10,16 +10,16 @@ from PySide6.QtGui import QColor
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.render.mix import Side
 from chronotome.session.checks import checks_of
-from chronotome.session.edits.apart import At, Cuts, take_apart
 from chronotome.session.edits.clips import set_clip, split
 from chronotome.session.edits.fitting import bar_is_here
+from chronotome.session.edits.fixes import hush
 from chronotome.session.edits.marks import add_onset
 from chronotome.session.edits.matching import match_to
-from chronotome.session.edits.mending import hush
 from chronotome.session.edits.metre import set_metre_from
 from chronotome.session.edits.patterns import shape_steps
 from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.shaping import set_scatter
+from chronotome.session.edits.slicing import At, Cuts, take_apart
 from chronotome.session.edits.tempo import set_tempo, set_tempo_from
 from chronotome.session.edits.tightening import Scope, move_hit, set_recipe, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_loop

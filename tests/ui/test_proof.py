@@ -10,7 +10,7 @@ from PySide6.QtGui import QMouseEvent
 
 from chronotome.dsp.clicks import ALLOWED, nearest_crossing
 from chronotome.dsp.stretch.engines import MoveBy
-from chronotome.render.proof import Edge, JoinReport
+from chronotome.render.join_report import Edge, JoinReport
 from chronotome.session.edits.clips import split, trim
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_click, set_loop

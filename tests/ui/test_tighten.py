@@ -6,7 +6,7 @@ import pytest
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFileDialog, QInputDialog
 
-from chronotome.dsp.hush import MuteMethod
+from chronotome.dsp.mute_span import MuteMethod
 from chronotome.dsp.stretch.engines import Crossing, Fill, MoveBy, StretchMaterial
 from chronotome.files.grooves import kept_grooves, library_folder, read_groove, shipped_grooves
 from chronotome.files.places import load_settings

@@ -5,10 +5,10 @@ from collections.abc import Sequence
 
 from PySide6.QtCore import QObject, Signal
 
-from chronotome.bridge.kept import UnsavedRecordings
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
+from chronotome.bridge.unsaved_recordings import UnsavedRecordings
 from chronotome.files.audio_file import FileFacts, facts_of
 from chronotome.files.audio_out import ENCODINGS
 from chronotome.files.export import export_clips

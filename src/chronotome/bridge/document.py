@@ -14,10 +14,10 @@ from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.errors import Cancelled, CannotWrite, ChronotomeError, MissingRecordings, readable
 from chronotome.files.audio_file import FileFacts
-from chronotome.files.door import is_there
 from chronotome.files.journal import Journal, Recovered
 from chronotome.files.pack import pack, unpack
 from chronotome.files.rescue import write_anew
+from chronotome.files.safe_read import is_there
 from chronotome.files.session_file import (
     Opened,
     check_place,
@@ -32,7 +32,7 @@ from chronotome.files.session_file import (
 )
 from chronotome.files.session_lock import Holder, SessionLock, take
 from chronotome.progress import Progress
-from chronotome.session.edits.emptied import heard_contents, without_unheard
+from chronotome.session.edits.pruning import heard_contents, without_unheard
 from chronotome.session.history import MOST_STEPS, History
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Recording, Session

@@ -10,9 +10,9 @@ from chronotome.bridge.store import Store
 from chronotome.engine.latest import Latest
 from chronotome.errors import Cancelled
 from chronotome.render.arena import Arena
+from chronotome.render.join_report import JoinReport, proof_of
 from chronotome.render.mix import Mix
 from chronotome.render.plan import plan_for
-from chronotome.render.proof import JoinReport, proof_of
 from chronotome.render.renderer import OfflineMix
 from chronotome.session.model import Session
 

@@ -18,7 +18,7 @@ from chronotome.session.follow import follows_song, moved_with
 from chronotome.session.grid import TempoMap
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Session
-from chronotome.session.rough import RoughJoins
+from chronotome.session.rough_joins import RoughJoins
 
 CALM_MILLISECONDS = 120
 """Without a move, after which a hand rests."""

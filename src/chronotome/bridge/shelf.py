@@ -29,7 +29,7 @@ from chronotome.session.edits.recordings import add_recording, first_rate, set_a
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.fit import Measured
 from chronotome.session.model import Recording, Session
-from chronotome.session.settled import settled
+from chronotome.session.normalise_patterns import settled
 from chronotome.words import tr
 
 ROUNDS = 3

@@ -8,7 +8,7 @@ from PySide6.QtCore import QObject, Signal
 
 from chronotome.session.history import History
 from chronotome.session.model import Session
-from chronotome.session.settled import settled
+from chronotome.session.normalise_patterns import settled
 from chronotome.session.validity import is_within_reach
 from chronotome.words import tr
 

@@ -15,12 +15,12 @@ import numpy as np
 from PySide6.QtCore import QObject, QTimer, Signal
 
 import chronotome
-from chronotome.bridge.kept import UnsavedRecordings
 from chronotome.bridge.keys import Keys
 from chronotome.bridge.recordings import Recordings
 from chronotome.bridge.store import Store
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
+from chronotome.bridge.unsaved_recordings import UnsavedRecordings
 from chronotome.dsp.take_marks import place_of
 from chronotome.engine.control import Control
 from chronotome.engine.key_player import NOWHERE

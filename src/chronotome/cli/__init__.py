@@ -38,8 +38,8 @@ from chronotome.session.clock import Clock
 from chronotome.session.grid import FASTEST, SLOWEST, TempoChange, TempoMap
 from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import replace
+from chronotome.session.onset_filter import USUAL_SPACING, USUAL_THRESHOLD, OnsetFilter, Per, sifted
 from chronotome.session.onsets import onsets_from
-from chronotome.session.sift import USUAL_SPACING, USUAL_THRESHOLD, OnsetFilter, Per, sifted
 
 if TYPE_CHECKING:
     from chronotome.dsp.onsets.detection import DetectedOnsets

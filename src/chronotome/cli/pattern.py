@@ -18,8 +18,8 @@ from chronotome.session.edits.patterns import bring_pattern, play_pattern
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.model import Session, replace
+from chronotome.session.normalise_patterns import settled
 from chronotome.session.patterns import LONGEST_PATTERN
-from chronotome.session.settled import settled
 
 MOST_BARS = 1000
 

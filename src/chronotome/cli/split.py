@@ -9,9 +9,9 @@ from chronotome.cli.common import between, write_json
 from chronotome.files.naming import FIELDS, WrongTemplate, names_by
 from chronotome.files.split import Splitting, split_file
 from chronotome.progress import Progress
-from chronotome.session.edits.apart import At, Cuts
+from chronotome.session.edits.slicing import At, Cuts
 from chronotome.session.grid import FASTEST, SLOWEST
-from chronotome.session.sift import USUAL_THRESHOLD
+from chronotome.session.onset_filter import USUAL_THRESHOLD
 
 MOST_PARTS = 1024
 

@@ -23,8 +23,8 @@ from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
 from chronotome.session.groove import MOST_BARS
 from chronotome.session.lines import SwingOf
 from chronotome.session.model import Session, Track, replace
+from chronotome.session.onset_filter import USUAL_THRESHOLD
 from chronotome.session.settings import Alone, Match
-from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.session.targets import REASON_WORDS, Reason, Targets
 from chronotome.session.tighten import pairs_of, targets_of
 

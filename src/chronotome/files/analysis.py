@@ -11,10 +11,10 @@ from numpy.typing import NDArray
 from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import ANALYSIS_VERSION, Instrument
 from chronotome.dsp.hits import hit_traits
-from chronotome.dsp.hush import quiet_until
+from chronotome.dsp.mute_span import quiet_until
 from chronotome.dsp.noises import Strokes, noises_among
 from chronotome.files.cache import cache_folder
-from chronotome.files.door import InvalidInput, bytes_of, trusted
+from chronotome.files.safe_read import InvalidInput, bytes_of, trusted
 from chronotome.files.writing import keep
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.session.fit import BeatMapInput, Fit, Measured, TempoOption, beat_map

@@ -16,7 +16,7 @@ import soxr
 from chronotome.dsp.audio import Audio, Samples
 from chronotome.dsp.overview import BUCKET, Overview
 from chronotome.errors import ChronotomeError, UnusableFile
-from chronotome.files.door import InvalidInput, opened_file, refuse_other_than_files
+from chronotome.files.safe_read import InvalidInput, opened_file, refuse_other_than_files
 from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena
 from chronotome.render.pool import Source

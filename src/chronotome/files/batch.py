@@ -17,23 +17,23 @@ from msgspec import Meta, Struct
 from chronotome.errors import Cancelled, CannotWrite, ChronotomeError, UnusableFile, readable
 from chronotome.files.audio_file import SUFFIXES
 from chronotome.files.audio_out import ENCODINGS, Encoding, encoding_like
-from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.headless import Headless, timed
 from chronotome.files.naming import LONGEST, WrongTemplate, names_by
+from chronotome.files.safe_read import InvalidInput, bytes_of, trusted
 from chronotome.files.split import Splitting, split_file
 from chronotome.files.straighten import Straightening, straighten_files
 from chronotome.files.writing import cannot_write, write_whole
 from chronotome.progress import Progress, part_of, unheard
-from chronotome.session.edits.apart import At, Cuts
 from chronotome.session.edits.grooves import add_groove
+from chronotome.session.edits.slicing import At, Cuts
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.grid import Tempo
 from chronotome.session.groove import Groove
 from chronotome.session.limits import Share, Strength
 from chronotome.session.model import replace
+from chronotome.session.onset_filter import USUAL_THRESHOLD
 from chronotome.session.settings import Moving, TightenSettings
-from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.session.tighten import targets_of
 from chronotome.words import tr
 

@@ -7,8 +7,8 @@ import platformdirs
 from msgspec import Struct
 
 from chronotome.errors import CannotWrite
-from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.places import NAME
+from chronotome.files.safe_read import InvalidInput, bytes_of, trusted
 from chronotome.files.writing import cannot_write, keep, write_whole
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.limits import ContentHash, Rate

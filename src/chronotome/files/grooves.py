@@ -13,10 +13,10 @@ import platformdirs
 from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, UnusableFile
-from chronotome.files.door import InvalidInput, bytes_of, converted, trusted
 from chronotome.files.midi_in import read_midi
 from chronotome.files.names import plain_name, shown
 from chronotome.files.places import NAME
+from chronotome.files.safe_read import InvalidInput, bytes_of, converted, trusted
 from chronotome.files.writing import cannot_write, private_folder, replacing_at, write_whole
 from chronotome.session.grid import FASTEST, SLOWEST, Grid
 from chronotome.session.groove import MOST_BARS, MOST_OFFSET, MOST_STEPS, SOFTEST, Groove, GrooveStep

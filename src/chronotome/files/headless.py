@@ -27,7 +27,7 @@ from chronotome.session.edits.tracks import set_solo
 from chronotome.session.grid import Grid
 from chronotome.session.groove import Groove
 from chronotome.session.model import Recording, Session, Track, replace
-from chronotome.session.sift import USUAL_THRESHOLD
+from chronotome.session.onset_filter import USUAL_THRESHOLD
 from chronotome.words import tr
 
 SILENT = (tr("is silent"), tr("Check the file and its level."))

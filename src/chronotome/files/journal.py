@@ -18,10 +18,10 @@ from msgspec import Meta
 
 from chronotome.errors import ChronotomeError
 from chronotome.files import writing
-from chronotome.files.door import InvalidInput, bytes_of, converted
-from chronotome.files.ledger import LedgerReader, LedgerWriter, encode, whole_lines
+from chronotome.files.history_lines import LedgerReader, LedgerWriter, encode, whole_lines
 from chronotome.files.names import path_from, path_words, shown
 from chronotome.files.places import journal_folder
+from chronotome.files.safe_read import InvalidInput, bytes_of, converted
 from chronotome.files.writing import private_folder, write_all
 from chronotome.session.history import History
 from chronotome.session.limits import ContentHash

@@ -16,8 +16,8 @@ import numpy as np
 
 from chronotome.files import id3, ogg, riff
 from chronotome.files.audio_out import Encoding
-from chronotome.files.door import opened_file
 from chronotome.files.names import shown
+from chronotome.files.safe_read import opened_file
 from chronotome.files.tags import texts_of
 from chronotome.session.fit import Fit, Pin
 from chronotome.session.grid import FASTEST, SLOWEST, TempoChange, TempoMap

@@ -16,9 +16,9 @@ from chronotome.errors import UnusableFile
 from chronotome.files import riff
 from chronotome.files.audio_file import read_audio
 from chronotome.files.audio_out import wav_like, write_blocks
-from chronotome.files.door import InvalidInput, bytes_of, opened_file
 from chronotome.files.midi_in import read_midi
 from chronotome.files.names import shown
+from chronotome.files.safe_read import InvalidInput, bytes_of, opened_file
 from chronotome.files.writing import cannot_write, refuse_sources, replacing_at, write_whole
 from chronotome.progress import Progress, unheard
 from chronotome.session.limits import MOST_SECONDS

@@ -4,8 +4,8 @@ from pathlib import Path
 from typing import NamedTuple
 
 from chronotome.errors import UnusableFile
-from chronotome.files.door import InvalidInput, bytes_of
 from chronotome.files.midi_in import read_midi
+from chronotome.files.safe_read import InvalidInput, bytes_of
 from chronotome.progress import Progress, unheard
 from chronotome.session.kits import FIRST_NOTE
 from chronotome.words import tr

@@ -10,7 +10,7 @@ from typing import Any, Final
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import new_hash
-from chronotome.files.door import Bounded, InvalidInput, first_line, is_there, opened_file
+from chronotome.files.safe_read import Bounded, InvalidInput, first_line, is_there, opened_file
 from chronotome.files.session_file import (
     AUDIO,
     COPIED_AT_ONCE,

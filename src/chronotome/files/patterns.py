@@ -15,8 +15,8 @@ from chronotome.dsp.bands import Band, Instrument
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import facts_of, read_span
 from chronotome.files.audio_out import ENCODINGS, Encoding, write_blocks
-from chronotome.files.door import InvalidInput, bytes_of, converted, first_line, is_there, trusted
 from chronotome.files.names import plain_name, shown
+from chronotome.files.safe_read import InvalidInput, bytes_of, converted, first_line, is_there, trusted
 from chronotome.files.writing import cannot_write, new_folder, write_whole
 from chronotome.progress import Progress, unheard
 from chronotome.session.grid import FASTEST

@@ -7,8 +7,8 @@ import msgspec
 import platformdirs
 from msgspec import Meta, Struct
 
-from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.names import path_words
+from chronotome.files.safe_read import InvalidInput, bytes_of, trusted
 from chronotome.files.writing import keep
 from chronotome.session.grid import FASTEST
 from chronotome.session.history import MOST_STEPS

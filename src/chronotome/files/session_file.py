@@ -14,9 +14,9 @@ from msgspec import Meta, Struct
 
 from chronotome.errors import CannotWrite, MissingRecordings, UnusableFile
 from chronotome.files.audio_file import SUFFIXES, content_hash, has_content, new_hash
-from chronotome.files.door import InvalidInput, bytes_of, converted, first_line, is_there, trusted
-from chronotome.files.ledger import LedgerReader, LedgerWriter, whole_lines
-from chronotome.files.older import session_of_today, with_shared_takes
+from chronotome.files.history_lines import LedgerReader, LedgerWriter, whole_lines
+from chronotome.files.migrations import session_of_today, with_shared_takes
+from chronotome.files.safe_read import InvalidInput, bytes_of, converted, first_line, is_there, trusted
 from chronotome.files.session_lock import NAME as LOCK
 from chronotome.files.writing import cannot_write, folder_at, replacing, sweep
 from chronotome.progress import Progress, part_of, unheard

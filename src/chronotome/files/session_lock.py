@@ -13,7 +13,7 @@ import msgspec
 from msgspec import Meta, Struct
 
 from chronotome.errors import readable
-from chronotome.files.door import InvalidInput, trusted
+from chronotome.files.safe_read import InvalidInput, trusted
 from chronotome.words import tr
 
 NAME = ".chronotome.lock"

@@ -20,8 +20,8 @@ from typing import Annotated, Any
 import msgspec
 from msgspec import Meta
 
-from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.names import plain_name
+from chronotome.files.safe_read import InvalidInput, bytes_of, trusted
 from chronotome.files.sharing import MOST_FILE, UploadInfo
 from chronotome.files.writing import private_folder, write_whole
 

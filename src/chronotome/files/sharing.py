@@ -23,7 +23,7 @@ import msgspec
 from msgspec import Meta, Struct
 
 from chronotome.errors import Cancelled, ChronotomeError, UnusableFile, readable
-from chronotome.files.door import InvalidInput, trusted
+from chronotome.files.safe_read import InvalidInput, trusted
 from chronotome.files.waiting import waited_for
 from chronotome.progress import Progress, unheard
 from chronotome.words import tr

@@ -15,10 +15,10 @@ from chronotome.dsp.beats.names import tempo_in_name
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import header_of
 from chronotome.files.cache import cache_folder
-from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.names import path_from, path_words, words_shown
 from chronotome.files.patterns import DOCUMENT, pattern_facts
 from chronotome.files.places import Words
+from chronotome.files.safe_read import InvalidInput, bytes_of, trusted
 from chronotome.files.tags import tempo_tag
 from chronotome.files.writing import keep
 from chronotome.progress import Progress, unheard

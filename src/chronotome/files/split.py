@@ -16,9 +16,9 @@ from chronotome.files.headless import Headless, timed
 from chronotome.files.naming import names_by, numbered
 from chronotome.files.writing import new_folder, refuse_full
 from chronotome.progress import Progress, part_of, unheard
-from chronotome.session.edits.apart import Cuts, cut_frames
+from chronotome.session.edits.slicing import Cuts, cut_frames
 from chronotome.session.model import Recording
-from chronotome.session.sift import USUAL_THRESHOLD
+from chronotome.session.onset_filter import USUAL_THRESHOLD
 
 
 @dataclass(frozen=True)

@@ -3,7 +3,7 @@
 from pathlib import Path
 from typing import Any
 
-from chronotome.files.door import Bounded, opened_file
+from chronotome.files.safe_read import Bounded, opened_file
 from chronotome.session.grid import FASTEST, SLOWEST
 
 MOST_TEXTS, LONGEST = 5_000, 1_000

@@ -12,9 +12,9 @@ from typing import Annotated
 import msgspec
 from msgspec import Meta, Struct
 
-from chronotome.files.door import InvalidInput, bytes_of, trusted
 from chronotome.files.names import path_from
 from chronotome.files.places import load_settings, state_folder
+from chronotome.files.safe_read import InvalidInput, bytes_of, trusted
 from chronotome.files.writing import cannot_write, private_folder, write_whole
 from chronotome.session.grid import Tempo
 from chronotome.session.limits import MOST_FRAMES, Name, Rate

@@ -8,7 +8,7 @@ from chronotome.files.names import plain_name
 from chronotome.files.places import NAME
 from chronotome.files.session_file import document_bytes, load_session
 from chronotome.files.writing import cannot_write, private_folder, write_whole
-from chronotome.session.edits.emptied import as_template
+from chronotome.session.edits.pruning import as_template
 from chronotome.session.model import Session, replace
 
 SUFFIX = ".json"

@@ -7,8 +7,8 @@ from pathlib import Path
 import msgspec
 
 from chronotome.errors import UnusableFile
-from chronotome.files.door import bytes_of, converted
 from chronotome.files.midi_in import MidiNotes, read_midi
+from chronotome.files.safe_read import bytes_of, converted
 from chronotome.files.tempo_out import TempoDocument
 from chronotome.session.edits.tempo import SongMap
 from chronotome.session.grid import FASTEST, SLOWEST, TempoChange

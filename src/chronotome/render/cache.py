@@ -9,7 +9,7 @@ import numpy as np
 from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.clicks import second_difference
 from chronotome.dsp.crossover import one_band
-from chronotome.dsp.hush import hushed
+from chronotome.dsp.mute_span import hushed
 from chronotome.dsp.stretch.engines import Fill
 from chronotome.dsp.stretch.segment import render_hit
 from chronotome.dsp.tone import AS_RECORDED, toned

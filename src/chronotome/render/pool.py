@@ -6,7 +6,7 @@ from functools import cached_property
 import numpy as np
 
 from chronotome.dsp.audio import Samples
-from chronotome.dsp.hush import quiet_place
+from chronotome.dsp.mute_span import quiet_place
 from chronotome.dsp.overview import Overview
 from chronotome.render.arena import Region
 from chronotome.session.limits import ContentHash

@@ -12,7 +12,6 @@ from chronotome.progress import Progress, unheard
 from chronotome.render.arena import Arena, Region
 from chronotome.render.cache import PieceCache
 from chronotome.render.click import ClickPlan, click_sound
-from chronotome.render.laid import Placed, TrackPlacement, laid_out
 from chronotome.render.mix import (
     CLICK,
     FIRST_TRACK,
@@ -26,12 +25,13 @@ from chronotome.render.mix import (
     Parts,
     Side,
 )
+from chronotome.render.placements import Placed, TrackPlacement, laid_out
 from chronotome.render.plan import ClipPlan, Plan, piece_of
 from chronotome.render.pool import Source
 from chronotome.render.rough import rough_joins
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import ClickSound, ClipId
-from chronotome.session.rough import RoughJoins
+from chronotome.session.rough_joins import RoughJoins
 from chronotome.session.score import Score
 
 SOON_SECONDS = 0.4

@@ -6,9 +6,9 @@ import numpy as np
 
 from chronotome.dsp.clicks import ALLOWED, second_difference
 from chronotome.dsp.stretch.engines import EngineName
-from chronotome.render.laid import Placed
+from chronotome.render.placements import Placed
 from chronotome.render.pool import Source
-from chronotome.session.rough import RoughJoins
+from chronotome.session.rough_joins import RoughJoins
 
 AT_ONCE = 1 << 18
 

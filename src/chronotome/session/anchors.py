@@ -10,13 +10,13 @@ from chronotome.dsp.stretch.segment import ENGINES
 from chronotome.dsp.stretch.warp import rising
 from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap
-from chronotome.session.fitted import TimeMap
 from chronotome.session.follow import beats_of, fitted_of
 from chronotome.session.limits import MOST_FRAMES
 from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.model import Clip, Recording, Session, Take, Track, placed_take
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
+from chronotome.session.time_map import TimeMap
 from chronotome.units import Frames, at_other_rate
 
 FAINT_ANCHOR = 20.0

@@ -4,11 +4,11 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.fit import BeatMap, BeatMapInput, BeatSource, Fit, Measured, beat_map
-from chronotome.session.fitted import TimeMap
 from chronotome.session.grid import TempoMap
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.metre import MetreMap
 from chronotome.session.model import Follow, Recording, Session, Take
+from chronotome.session.time_map import TimeMap
 
 
 @by_identity(MANY)

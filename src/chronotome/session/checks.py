@@ -15,7 +15,7 @@ from chronotome.session.metre import MetreMap, position_words
 from chronotome.session.model import Session, Take, Track
 from chronotome.session.onsets import OnsetId
 from chronotome.session.other_checks import other_parts
-from chronotome.session.rough import Rough, RoughJoins
+from chronotome.session.rough_joins import Rough, RoughJoins
 from chronotome.session.rows import score_of
 from chronotome.session.targets import FAR_MS, Reason, Targets
 from chronotome.session.tighten import targets_of

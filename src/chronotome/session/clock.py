@@ -4,10 +4,10 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chronotome.session.fitted import TimeMap
 from chronotome.session.grid import TempoMap
 from chronotome.session.metre import MetreMap
 from chronotome.session.onsets import Onsets
+from chronotome.session.time_map import TimeMap
 from chronotome.units import BeatArray, Frames
 
 

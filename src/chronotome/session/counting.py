@@ -5,12 +5,12 @@ from numpy.typing import NDArray
 
 from chronotome.session.beating import measured_fit_of
 from chronotome.session.clock import Clock
-from chronotome.session.fitted import TimeMap
 from chronotome.session.grid import TempoMap
 from chronotome.session.memo import MANY, by_identity
 from chronotome.session.metre import MetreMap
 from chronotome.session.model import Recording, Session, Take
-from chronotome.session.sift import needs_clock, sifted
+from chronotome.session.onset_filter import needs_clock, sifted
+from chronotome.session.time_map import TimeMap
 
 
 def clock_of(session: Session, take: Take) -> Clock:

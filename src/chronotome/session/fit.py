@@ -9,7 +9,7 @@ import numpy as np
 from msgspec import Meta, Struct
 from numpy.typing import NDArray
 
-from chronotome.middle import middle_of
+from chronotome.order_stats import middle_of
 from chronotome.session.grid import Tempo
 from chronotome.session.limits import MOST_BEATS, Beat, FrameNumber, Moment, Share
 from chronotome.session.metre import Metre, MetreMap

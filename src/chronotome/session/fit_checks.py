@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chronotome.middle import middle_of
+from chronotome.order_stats import middle_of
 from chronotome.session.fit import BeatMap
 from chronotome.session.follow import beats_of
 from chronotome.session.memo import by_identity

@@ -5,9 +5,9 @@ import math
 from chronotome.session.beating import beats_by, fitted_by, no_hits
 from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap, BeatSource
-from chronotome.session.fitted import TimeMap
 from chronotome.session.grid import TempoMap
 from chronotome.session.model import Follow, Session, Take, Track, placed_take
+from chronotome.session.time_map import TimeMap
 
 
 def beats_of(session: Session, take: Take) -> BeatMap | None:

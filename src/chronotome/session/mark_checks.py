@@ -7,12 +7,12 @@ from chronotome.session.beating import measured_fit_of
 from chronotome.session.check import Check
 from chronotome.session.clock import Clock
 from chronotome.session.counting import counted_of
-from chronotome.session.fitted import TimeMap
 from chronotome.session.grid import TempoMap
 from chronotome.session.memo import by_identity
 from chronotome.session.metre import MetreMap
 from chronotome.session.model import Recording, Session, Take, Track
 from chronotome.session.onsets import OnsetDecision
+from chronotome.session.time_map import TimeMap
 from chronotome.words import tr
 
 DOUBTFUL_MS = 4.0

@@ -11,7 +11,7 @@ import numpy as np
 from msgspec import Meta, Struct, field
 
 from chronotome.dsp.bands import Instrument
-from chronotome.dsp.hush import MuteMethod
+from chronotome.dsp.mute_span import MuteMethod
 from chronotome.session.fit import Fit, Measured
 from chronotome.session.grid import TempoMap
 from chronotome.session.groove import Groove, GrooveId
@@ -32,6 +32,7 @@ from chronotome.session.limits import (
 )
 from chronotome.session.memo import by_identity, by_parts
 from chronotome.session.metre import MOST_METRE_CHANGES, Metre, MetreChange, MetreMap, metre_map
+from chronotome.session.onset_filter import USUAL_THRESHOLD, OnsetFilter
 from chronotome.session.onsets import MEASURED, OnsetDecision, OnsetId, Onsets
 from chronotome.session.patterns import LONGEST_PATTERN, MOST_PATTERNS, SHORTEST_PATTERN, Pattern, PatternId
 from chronotome.session.rounds import PatternHits, laid_of, onsets_of
@@ -43,7 +44,6 @@ from chronotome.session.settings import (
     Snapshot,
     TightenSettings,
 )
-from chronotome.session.sift import USUAL_THRESHOLD, OnsetFilter
 from chronotome.session.slices import COPY, Semitones, Slices
 from chronotome.session.timebase import Timebase
 from chronotome.units import Frames

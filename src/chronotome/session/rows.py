@@ -7,7 +7,7 @@ from itertools import pairwise
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.hush import Hushed, MuteMethod
+from chronotome.dsp.mute_span import Hushed, MuteMethod
 from chronotome.dsp.stretch.attacks import APART, REACH
 from chronotome.dsp.stretch.engines import EngineName, Gap
 from chronotome.dsp.stretch.segment import ENGINES, PLAIN, Shape

@@ -7,7 +7,6 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.counting import counted_of
-from chronotome.session.fitted import TimeMap
 from chronotome.session.follow import fitted_of
 from chronotome.session.grid import TempoMap
 from chronotome.session.lines import SAME_STEP, LineRules, lines_over
@@ -23,6 +22,7 @@ from chronotome.session.rounds import PatternHits, hit_ids
 from chronotome.session.settings import Alone
 from chronotome.session.strokes import SHARE_OF_STEP, Strokes, strokes_of
 from chronotome.session.targets import LEAST_APART_SECONDS, Targets
+from chronotome.session.time_map import TimeMap
 from chronotome.units import BeatArray, Frames, at_other_rate, frames_at
 
 

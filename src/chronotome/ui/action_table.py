@@ -4,20 +4,20 @@ from typing import Protocol
 
 from chronotome.session.edits.fitting import BeatCorrection, TempoSync
 from chronotome.ui.actions import Entry
-from chronotome.ui.beside import DialogOpeners
 from chronotome.ui.commands.fit import FOLLOWING_WORDS
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.others import SYNC_WORDS, OtherCommands
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
-from chronotome.ui.desk import UiContext
+from chronotome.ui.dialog_openers import DialogOpeners
 from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.kit_actions import kit_entries
 from chronotome.ui.panels.side import Side
 from chronotome.ui.rework_actions import rework_entries
 from chronotome.ui.tighten_actions import tighten_entries
 from chronotome.ui.timeline.lane import ZOOM_STEP
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 

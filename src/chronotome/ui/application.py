@@ -20,7 +20,6 @@ from chronotome.bridge.bouncing import Bouncing
 from chronotome.bridge.document import OpenSession
 from chronotome.bridge.fits import Fits
 from chronotome.bridge.in_time import InTimeSwitch
-from chronotome.bridge.kept import UnsavedRecordings
 from chronotome.bridge.keys import Keys
 from chronotome.bridge.likenesses import Likenesses
 from chronotome.bridge.playing_in import PlayingIn
@@ -32,6 +31,7 @@ from chronotome.bridge.store import Store
 from chronotome.bridge.taking import Taking
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
+from chronotome.bridge.unsaved_recordings import UnsavedRecordings
 from chronotome.engine.player import Player
 from chronotome.errors import UnusableFile
 from chronotome.files.desktop import APP_ID
@@ -41,13 +41,13 @@ from chronotome.files.session_file import is_session
 from chronotome.render.arena import Arena
 from chronotome.ui.applying import apply_settings, theme_of
 from chronotome.ui.commands.recovery import offer_recovery, offer_takes
-from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.language import spoken
 from chronotome.ui.main_window import MainWindow
 from chronotome.ui.media_keys import MediaKeys
 from chronotome.ui.preferences import Preferences
 from chronotome.ui.theme import ASSETS, load_fonts, text_font
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import Stage, ViewState
 from chronotome.words import tr
 

@@ -9,7 +9,7 @@ from chronotome.engine.kit_table import Note, NoteKind
 from chronotome.engine.midi_messages import control_name
 from chronotome.ui.actions import Actions
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 SLIDER, ACTION = "slider ", "action "

@@ -37,18 +37,17 @@ from chronotome.files.session_file import is_session
 from chronotome.ui.action_table import table_of
 from chronotome.ui.actions import Actions
 from chronotome.ui.applying import theme_of
-from chronotome.ui.beside import DialogOpeners
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.others import OtherCommands
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
 from chronotome.ui.context_menus import CONTEXT
+from chronotome.ui.controls.debounce import Debounce
 from chronotome.ui.controls.dropping import take_as_copy
 from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.controls.soon import Debounce
-from chronotome.ui.desk import UiContext
+from chronotome.ui.dialog_openers import DialogOpeners
 from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.drag_out import DragOut
 from chronotome.ui.escaping import Escaping, State
@@ -74,6 +73,7 @@ from chronotome.ui.stages.tray import Tray
 from chronotome.ui.theme import style_sheet
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.timeline import Timeline
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import Stage, ViewState
 from chronotome.words import tr
 

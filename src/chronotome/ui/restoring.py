@@ -7,9 +7,9 @@ from PySide6.QtCore import QByteArray, QObject, QTimer
 
 from chronotome.files.names import path_words
 from chronotome.files.places import MOST_RECENT, ViewPosition
-from chronotome.ui.desk import UiContext
 from chronotome.ui.panels.recent import wave_of
 from chronotome.ui.timeline.viewport import Viewport
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import Stage
 
 if TYPE_CHECKING:

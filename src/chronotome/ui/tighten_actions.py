@@ -1,6 +1,6 @@
 """The actions of Tighten: recipes, hits by hand, noises, grooves, pairs, how sound is moved."""
 
-from chronotome.dsp.hush import MuteMethod
+from chronotome.dsp.mute_span import MuteMethod
 from chronotome.session.check import Choice
 from chronotome.ui.actions import Entry
 from chronotome.ui.commands.general import Commands

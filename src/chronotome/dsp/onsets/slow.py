@@ -6,7 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.network import Features, network
-from chronotome.dsp.onsets.newcomers import AFTER, newcomers_of
+from chronotome.dsp.onsets.new_energy import AFTER, newcomers_of
 from chronotome.dsp.onsets.novelty import Low
 from chronotome.units import Frames
 

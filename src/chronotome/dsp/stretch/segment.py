@@ -14,7 +14,7 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.fades import crossfade
-from chronotome.dsp.hush import Hushed
+from chronotome.dsp.mute_span import Hushed
 from chronotome.dsp.stretch.attacks import APART, attack_beside
 from chronotome.dsp.stretch.cutting import CURVES, cut_to_length
 from chronotome.dsp.stretch.engines import FINE_OVERLAP, OVERLAP, Bends, EngineName, Gap

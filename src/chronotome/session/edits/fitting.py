@@ -5,10 +5,10 @@ from enum import StrEnum
 
 import numpy as np
 
-from chronotome.middle import middle_of
+from chronotome.order_stats import middle_of
 from chronotome.session.edits.metre import set_metre
+from chronotome.session.edits.pickup import with_room
 from chronotome.session.edits.recordings import with_recording
-from chronotome.session.edits.room import with_room
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tracks import changed, with_takes, with_track
 from chronotome.session.fit import BeatMap, BeatSource, Fit, Pin

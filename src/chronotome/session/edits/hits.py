@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from chronotome.session.anchors import anchors_of
 from chronotome.session.counting import clock_of
-from chronotome.session.edits.apart import Place, change_slices, counterparts, with_slices
+from chronotome.session.edits.slicing import Place, change_slices, counterparts, with_slices
 from chronotome.session.model import Clip, Session, Take
 from chronotome.session.slices import (
     Lengthen,

@@ -5,9 +5,9 @@ from typing import NamedTuple
 
 import numpy as np
 
-from chronotome.middle import middle_of
+from chronotome.order_stats import middle_of
 from chronotome.session.counting import clock_of
-from chronotome.session.edits.apart import SHORTEST_SECONDS, Cuts, Place, cut_frames
+from chronotome.session.edits.slicing import SHORTEST_SECONDS, Cuts, Place, cut_frames
 from chronotome.session.kits import HIGHEST_KEY, MOST_KIT, MOST_KITS, Kit, KitId, KitSlice
 from chronotome.session.model import Session, Take, replace
 from chronotome.session.slices import TONE, SliceId, Slices, slices_at

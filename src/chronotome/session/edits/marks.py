@@ -12,8 +12,8 @@ from chronotome.session.edits.tightening import move_hit
 from chronotome.session.grid import lines_each
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import ClipId, Recording, Session, Take, TrackId, replace
+from chronotome.session.onset_filter import OnsetFilter
 from chronotome.session.onsets import OnsetDecision, OnsetId, Onsets
-from chronotome.session.sift import OnsetFilter
 from chronotome.session.tighten import targets_of
 from chronotome.units import BeatArray
 

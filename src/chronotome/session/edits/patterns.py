@@ -6,9 +6,9 @@ from typing import Any
 import numpy as np
 
 from chronotome.session.anchors import anchors_of, window_of
-from chronotome.session.edits.apart import Place
 from chronotome.session.edits.kits import hits_of, make_kit, slices_of, sound_of
 from chronotome.session.edits.recordings import bring_recording
+from chronotome.session.edits.slicing import Place
 from chronotome.session.edits.tracks import with_track
 from chronotome.session.kits import Kit, KitId
 from chronotome.session.model import (

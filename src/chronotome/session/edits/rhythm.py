@@ -6,9 +6,9 @@ import msgspec
 import numpy as np
 
 from chronotome.session.counting import clock_of
-from chronotome.session.edits.apart import Place, with_slices
 from chronotome.session.edits.clips import put_clip
 from chronotome.session.edits.hits import beats_of, clip_at, place_at
+from chronotome.session.edits.slicing import Place, with_slices
 from chronotome.session.edits.tracks import with_takes, with_track
 from chronotome.session.limits import ContentHash
 from chronotome.session.model import Clip, Crossover, Session, Take, TrackId, replace

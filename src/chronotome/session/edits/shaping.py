@@ -5,8 +5,8 @@ from collections.abc import Iterable, Mapping
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.session.edits.apart import Place, change_slices
 from chronotome.session.edits.hits import Ids, changed, clip_at, each_with_rate
+from chronotome.session.edits.slicing import Place, change_slices
 from chronotome.session.grid import TempoMap
 from chronotome.session.model import Session, Take, replace
 from chronotome.session.runs import roll_edges, roll_ramps, shaped

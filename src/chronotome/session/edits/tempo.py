@@ -5,7 +5,7 @@ from operator import attrgetter
 from typing import NamedTuple
 
 from chronotome.session.edits.metre import with_metres
-from chronotome.session.edits.room import with_room
+from chronotome.session.edits.pickup import with_room
 from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.grid import FASTEST, SLOWEST, TempoChange, TempoMap
 from chronotome.session.limits import MOST_BEATS

@@ -1,7 +1,7 @@
 """Edits of beat one, loop and click."""
 
 from chronotome.session.anchors import extent_of
-from chronotome.session.edits.room import with_room
+from chronotome.session.edits.pickup import with_room
 from chronotome.session.grid import TempoMap
 from chronotome.session.model import BeatSpan, Click, Session, replace
 

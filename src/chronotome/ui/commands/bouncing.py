@@ -5,7 +5,7 @@ from chronotome.session.edits.clips import Place, cut_out
 from chronotome.session.model import Session
 from chronotome.ui.commands.clips import ClipCommands
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 

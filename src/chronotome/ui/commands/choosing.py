@@ -9,9 +9,9 @@ from chronotome.session.edits.clips import Place
 from chronotome.session.model import Clip, rearranged
 from chronotome.session.slices import SliceId, Slices
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.timeline.slice_marks import spans_of
+from chronotome.ui.ui_context import UiContext
 from chronotome.units import gain_of
 from chronotome.words import tr
 

@@ -33,9 +33,9 @@ from chronotome.session.grid import nearest_lines
 from chronotome.session.limits import LONGEST_NAME
 from chronotome.session.model import Clip, Recording, Session, Track, TrackId
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.clip_drag import MOST_REPEATS, period_of
 from chronotome.ui.timeline.shown import shown_of
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 

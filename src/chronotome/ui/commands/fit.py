@@ -21,8 +21,8 @@ from chronotome.session.follow import beats_of
 from chronotome.session.model import Recording, Session, Take, Track, replace
 from chronotome.ui.commands.taps import LONGEST_TAP_GAP, TAPS, more_taps_words, tap_words, tempo_of_taps
 from chronotome.ui.controls.figures import counted, plain
-from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 MOST_BARS = 4096

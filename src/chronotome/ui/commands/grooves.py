@@ -20,7 +20,7 @@ from chronotome.session.groove import (
 )
 from chronotome.session.model import Session, replace
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import LaneKind
 from chronotome.words import tr
 

@@ -13,8 +13,8 @@ from chronotome.session.edits.kits import kit_of, slices_for_keys
 from chronotome.session.kits import Kit
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 MIDI = tr("MIDI (*.mid)")

@@ -6,7 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.check import Check
-from chronotome.session.edits.mending import accept, mended
+from chronotome.session.edits.fixes import accept, mended
 from chronotome.session.edits.tightening import (
     hold_neighbours,
     move_hits,
@@ -17,9 +17,9 @@ from chronotome.session.lines import lines_within
 from chronotome.session.targets import Reason, Targets
 from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.gestures import shared_room
 from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import LaneKind
 from chronotome.words import tr
 

@@ -10,8 +10,8 @@ from chronotome.errors import ChronotomeError
 from chronotome.files.names import shown
 from chronotome.files.pack import SUFFIX
 from chronotome.files.templates import keep_template, read_template, template_names
-from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 PACKED = tr("Packed sessions (*{0})", SUFFIX)

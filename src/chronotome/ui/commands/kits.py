@@ -3,7 +3,7 @@
 from chronotome.session.edits.kits import add_to_kit, declick, make_kit, set_kit, set_slice
 from chronotome.session.kits import Kit, KitId, key_name
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.units import gain_of
 from chronotome.words import tr
 

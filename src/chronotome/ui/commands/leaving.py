@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QAbstractButton, QMessageBox, QWidget
 
 from chronotome.errors import ChronotomeError
 from chronotome.ui.controls.plain_text import question
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 Then = Callable[[], None]

@@ -13,8 +13,8 @@ from chronotome.session.edits.timing import set_loop
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.model import TrackId
 from chronotome.ui.controls.figures import counted, plain
-from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown, shown_of
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 PULL_SECONDS = 0.150

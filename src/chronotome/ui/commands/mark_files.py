@@ -11,7 +11,7 @@ from chronotome.progress import Progress
 from chronotome.session.edits.marks import add_onsets
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 

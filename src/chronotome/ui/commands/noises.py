@@ -2,13 +2,13 @@
 
 import numpy as np
 
-from chronotome.dsp.hush import MuteMethod, quiet_place
-from chronotome.session.edits.mending import hush, hush_of, unhush
+from chronotome.dsp.mute_span import MuteMethod, quiet_place
+from chronotome.session.edits.fixes import hush, hush_of, unhush
 from chronotome.session.model import Session, Take, TrackId
 from chronotome.session.noises import BEFORE_ATTACK
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.ui_context import UiContext
 from chronotome.units import at_other_rate
 from chronotome.words import tr
 

@@ -6,8 +6,8 @@ from PySide6.QtWidgets import QApplication
 
 from chronotome.engine.control import InTime
 from chronotome.session.edits.tempo import set_tempo
-from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 if TYPE_CHECKING:

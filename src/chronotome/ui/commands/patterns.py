@@ -37,7 +37,7 @@ from chronotome.session.model import Clip, Session, replace
 from chronotome.session.patterns import Pattern, StepId
 from chronotome.ui.commands.kits import KitCommands
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 VARIED = 4

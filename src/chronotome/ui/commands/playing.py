@@ -18,9 +18,9 @@ from chronotome.session.kits import key_name
 from chronotome.session.model import Clip, Session, TrackId
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.key_play import KeyPlay
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 if TYPE_CHECKING:

@@ -8,16 +8,16 @@ import numpy as np
 from chronotome.bridge.store import Edit
 from chronotome.dsp.clicks import ALLOWED, nearest_crossing
 from chronotome.dsp.stretch.engines import MoveBy
-from chronotome.render.proof import Edge, JoinReport
+from chronotome.render.join_report import Edge, JoinReport
 from chronotome.session.check import Check, Kind
 from chronotome.session.edits.clips import Place, set_clip, trim
-from chronotome.session.edits.mending import mended
+from chronotome.session.edits.fixes import mended
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.metre import hit_words
 from chronotome.session.model import MOST_FADE, Clip, Session
 from chronotome.session.settings import MOST_CROSSFADE
 from chronotome.ui.controls.figures import signed
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 LONGER_FADE = 0.01

@@ -5,7 +5,7 @@ from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.slices import SliceCommands
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 

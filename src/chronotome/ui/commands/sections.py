@@ -11,7 +11,7 @@ from chronotome.session.edits.sections import (
     section_at,
 )
 from chronotome.session.model import Section, Session
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 BARS = 4

@@ -18,7 +18,7 @@ from chronotome.session.limits import ContentHash
 from chronotome.ui.commands.keeping import Keeping
 from chronotome.ui.commands.leaving import Leaving
 from chronotome.ui.controls.plain_text import question, tip
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 LONGEST_FOLDER, FIRST_LETTERS = 40, 12

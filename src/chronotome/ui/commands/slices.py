@@ -9,7 +9,6 @@ from PySide6.QtWidgets import QApplication, QInputDialog
 
 from chronotome.bridge.store import Edit
 from chronotome.session.counting import clock_of
-from chronotome.session.edits.apart import At, Cuts, keep_whole_copy, make_whole, take_apart
 from chronotome.session.edits.clips import Place
 from chronotome.session.edits.hits import (
     beats_of,
@@ -30,13 +29,14 @@ from chronotome.session.edits.rhythm import paste_hits, set_crossover, share_ban
 from chronotome.session.edits.shaping import (
     set_fills,
 )
+from chronotome.session.edits.slicing import At, Cuts, keep_whole_copy, make_whole, take_apart
 from chronotome.session.grid import nearest_lines
 from chronotome.session.model import Recording, Session
 from chronotome.session.slices import MOST_SLICES, SliceId, Slices
 from chronotome.ui.commands.shaping import ShapedHits
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import UiContext
 from chronotome.ui.dialogs.rhythm import RhythmDialog
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 USUAL_CROSSOVER = 250.0

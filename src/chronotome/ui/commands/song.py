@@ -22,8 +22,8 @@ from chronotome.session.model import Section, Session
 from chronotome.session.tempo_points import points_of
 from chronotome.ui.commands.taps import LONGEST_TAP_GAP, TAPS, more_taps_words, tap_words, tempo_of_taps
 from chronotome.ui.controls.figures import plain
-from chronotome.ui.desk import UiContext
 from chronotome.ui.dialogs.metre import MetreDialog
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 NEAR_POINT = 1 / 16

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from chronotome.middle import middle_of
+from chronotome.order_stats import middle_of
 from chronotome.ui.controls.figures import plain
 from chronotome.words import tr
 

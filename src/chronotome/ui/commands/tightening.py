@@ -20,7 +20,7 @@ from chronotome.session.lines import SwingOf
 from chronotome.session.model import Session, Take, Track, TrackId, replace
 from chronotome.session.settings import MOST_SHIFT
 from chronotome.ui.controls.figures import grid_words
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import For, LaneKind, Stage
 from chronotome.words import tr
 

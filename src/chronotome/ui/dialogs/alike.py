@@ -13,7 +13,7 @@ from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.figures import counted, percent
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 LEAST, MOST = 60, 97

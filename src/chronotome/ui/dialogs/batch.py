@@ -33,9 +33,9 @@ from chronotome.files.batch import (
 )
 from chronotome.files.names import shown
 from chronotome.files.naming import WrongTemplate, names_by
-from chronotome.session.edits.apart import At
+from chronotome.session.edits.slicing import At
+from chronotome.session.onset_filter import USUAL_THRESHOLD
 from chronotome.session.settings import Moving
-from chronotome.session.sift import USUAL_THRESHOLD
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.dropping import take_as_copy
@@ -43,7 +43,7 @@ from chronotome.ui.controls.figures import counted, grid_words, percent
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 WIDTH, HEIGHT = 620, 560

@@ -28,10 +28,10 @@ from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.figures import plain
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
 from chronotome.ui.dialogs.preferences import ROWS
 from chronotome.ui.menus import paths
 from chronotome.ui.synonyms import SYNONYMS
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 WIDTH, HEIGHT, COLUMNS = 640, 460, (330, 190, 110)

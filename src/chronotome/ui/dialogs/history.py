@@ -21,7 +21,7 @@ from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 WIDTH, HEIGHT = 340, 560

@@ -20,7 +20,7 @@ from chronotome.session.model import Session
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.figures import clock, counted, megabytes, plain, tempo_words
 from chronotome.ui.controls.plain_text import Label, question, tip
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 RATES = (44_100, 48_000, 88_200, 96_000)

@@ -33,8 +33,8 @@ from chronotome.ui.controls.figures import megabytes, milliseconds
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented, index_in
-from chronotome.ui.desk import UiContext
 from chronotome.ui.dialogs.midi import MidiDialog
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 WIDTH, HEIGHT = 560, 660

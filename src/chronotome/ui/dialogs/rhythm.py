@@ -15,7 +15,7 @@ from chronotome.ui.controls.figures import percent
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 BY_ORDER, BY_NEAREST = range(2)

@@ -21,8 +21,8 @@ from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.export import ExportTray
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 WIDTH = 520

@@ -24,8 +24,8 @@ from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.controls.figures import counted, grid_words
 from chronotome.ui.controls.offering import offer
 from chronotome.ui.controls.plain_text import Label, tip
-from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, text_font
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 ROW, PICTURE = 62, 30

@@ -14,11 +14,11 @@ from chronotome.files.session_file import is_session
 from chronotome.render.mix import Side
 from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.controls.plain_text import tip
-from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guarded
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.shown import all_shown
 from chronotome.ui.timeline.track_wave import track_columns
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import ViewState
 from chronotome.units import gain_of
 from chronotome.words import tr

@@ -41,9 +41,9 @@ from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.controls.offering import offer
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.desk import UiContext
 from chronotome.ui.panels.groove_shelf import GrooveShelf
 from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 HEADERS = (tr("file"), tr("bpm"), tr("length"), tr("kHz"))

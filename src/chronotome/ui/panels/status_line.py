@@ -10,7 +10,7 @@ from chronotome.session.history import History
 from chronotome.ui.controls.figures import clock, counted, decibels
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.sentence import Sentence
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 HEIGHT = 26

@@ -24,8 +24,8 @@ from chronotome.ui.controls.meter import Meter
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.typed import FigureLabel, number_in
-from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import icon
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 HEIGHT = 52

@@ -10,12 +10,12 @@ from chronotome.session.model import Take, Track
 from chronotome.ui.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.combo import Combo
+from chronotome.ui.controls.debounce import Debounce
 from chronotome.ui.controls.plain_text import Label, tip
-from chronotome.ui.controls.soon import Debounce
-from chronotome.ui.desk import UiContext
 from chronotome.ui.guarded import guarded
 from chronotome.ui.stages.rows import Rows
 from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 

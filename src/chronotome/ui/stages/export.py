@@ -12,9 +12,9 @@ from chronotome.files.export import export_mix, export_stems, heard_end, without
 from chronotome.files.finish import RATES, Aim, Finish
 from chronotome.files.markers import markers_of
 from chronotome.progress import Progress, part_of
+from chronotome.render.join_report import JoinReport
 from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
-from chronotome.render.proof import JoinReport
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.model import Session
 from chronotome.ui.actions import Actions
@@ -23,8 +23,8 @@ from chronotome.ui.controls.figures import counted, percent, plain
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.tray import Tray
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import Stage
 from chronotome.units import decibels_of
 from chronotome.words import tr

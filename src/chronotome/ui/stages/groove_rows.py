@@ -13,9 +13,9 @@ from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.controls.figures import percent
 from chronotome.ui.controls.segmented import index_in
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.rows import Rows
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import LaneKind
 from chronotome.words import tr
 

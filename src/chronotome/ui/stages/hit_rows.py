@@ -2,9 +2,9 @@
 
 from PySide6.QtWidgets import QPushButton
 
-from chronotome.session.edits.apart import At, Cuts
 from chronotome.session.edits.hits import clip_at
 from chronotome.session.edits.shaping import set_value, values_of
+from chronotome.session.edits.slicing import At, Cuts
 from chronotome.session.model import Session
 from chronotome.session.slices import VALUES, Lengthen
 from chronotome.ui.actions import Actions
@@ -14,8 +14,8 @@ from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.units import factor_of, slider_of
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 WAYS = (

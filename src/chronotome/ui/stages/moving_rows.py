@@ -11,8 +11,8 @@ from chronotome.ui.commands.moving import MovingCommands
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import signed
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 WAYS = tuple(MoveBy)
@@ -37,7 +37,7 @@ class MovingRows(Rows):
             tr("Change method"),
         )
         with self.section() as self._keeping:
-            self.keeps = self.combo(tr("Instrument"), list(KEEPS_WORDS.values()), self._choose_keeps)
+            self.keeps = self.combo(tr("Material"), list(KEEPS_WORDS.values()), self._choose_keeps)
         with self.section() as self._filling:
             row = self.row(tr("Gap fill"))
             self.fill = Combo(tr("Gap fill"), [fill.label for fill in Fill])

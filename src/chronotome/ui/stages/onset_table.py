@@ -16,10 +16,10 @@ from PySide6.QtWidgets import QAbstractItemView, QHeaderView, QTableView
 from chronotome.dsp.bands import Band
 from chronotome.session.counting import clock_of
 from chronotome.session.metre import hit_words
+from chronotome.ui.controls.debounce import Debounce
 from chronotome.ui.controls.figures import clock
-from chronotome.ui.controls.soon import Debounce
-from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 HEADERS = (tr("time"), tr("bar"), tr("strength"), tr("band"), tr("pin"))

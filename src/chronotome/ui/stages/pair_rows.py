@@ -7,8 +7,8 @@ from chronotome.ui.actions import Actions
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 ALONES = tuple(Alone)

@@ -3,7 +3,7 @@
 import numpy as np
 from PySide6.QtWidgets import QWidget
 
-from chronotome.middle import middle_of
+from chronotome.order_stats import middle_of
 from chronotome.session.edits.kits import SHAPE, column_of, set_kit, set_slice, shift_slices
 from chronotome.session.kits import KEY_NAMES, KitSlice, key_name
 from chronotome.session.model import Session
@@ -19,8 +19,8 @@ from chronotome.ui.controls.figures import (
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.units import factor_of, slider_of
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 BEATS = (1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0, 12.0, 16.0, 32.0)

@@ -11,11 +11,11 @@ from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.field import Field
 from chronotome.ui.controls.figures import counted, decibels, milliseconds, sides
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.hit_rows import HitRows
 from chronotome.ui.stages.pattern_rows import PatternRows
 from chronotome.ui.stages.roll_rows import RollRows, ScatterRows
 from chronotome.ui.stages.tray import Tray
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 

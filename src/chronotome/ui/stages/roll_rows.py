@@ -18,8 +18,8 @@ from chronotome.ui.controls.figures import counted, milliseconds, plain, sides, 
 from chronotome.ui.controls.histogram import Histogram
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.rows import Rows
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 COUNTS = (2, 3, 4, 5, 6, 7, 8, 12, 16, 24, 32)

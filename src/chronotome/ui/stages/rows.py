@@ -13,7 +13,7 @@ from chronotome.ui.controls.fold import Fold
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 
 LABEL = 58
 

@@ -15,13 +15,13 @@ from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.figures import percent, signed
 from chronotome.ui.controls.folded_bar import FoldedBar
 from chronotome.ui.controls.segmented import Segmented, index_in
-from chronotome.ui.desk import UiContext
 from chronotome.ui.stages.check_rows import CheckRows
 from chronotome.ui.stages.groove_rows import GrooveRows
 from chronotome.ui.stages.moving_rows import MovingRows
 from chronotome.ui.stages.pair_rows import PairRows
 from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.tray import Tray
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import For, LaneKind, Stage
 from chronotome.words import tr
 

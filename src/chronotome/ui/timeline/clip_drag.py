@@ -5,10 +5,10 @@ from dataclasses import dataclass
 from chronotome.bridge.store import Edit
 from chronotome.session.edits.clips import Place, copy, move, repeat, set_clip, trim
 from chronotome.session.model import Session, TrackId
-from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.clip_frames import Frame, Grip
 from chronotome.ui.timeline.gestures import on_a_line
 from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 WHOLE_BEATS = 0.1

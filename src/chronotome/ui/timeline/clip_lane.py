@@ -9,7 +9,6 @@ from PySide6.QtWidgets import QApplication
 
 from chronotome.session.edits.clips import in_groups
 from chronotome.session.model import Track, TrackId
-from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.clip_drag import HINTS, ClipDrag
 from chronotome.ui.timeline.clip_frames import Grip, clip_badge_at, grip_at
@@ -18,6 +17,7 @@ from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.shown import Shown, all_shown
 from chronotome.ui.timeline.track_lane import TrackLane
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 

@@ -7,7 +7,6 @@ from PySide6.QtGui import QImage, QMouseEvent, QPainter
 
 from chronotome.render.pool import Source
 from chronotome.session.model import Track, TrackId, TrackSize
-from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour
 from chronotome.ui.timeline.badges import (
     Placed,
@@ -26,6 +25,7 @@ from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.track_header import FOOT, HEIGHTS, OrderDrag, SizeDrag
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.timeline.waveform import wave_image
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 

@@ -7,12 +7,11 @@ from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QFontMetrics, QMouseEvent, QPainter, QPen
 
-from chronotome.middle import rank_of
+from chronotome.order_stats import rank_of
 from chronotome.session.check import Check
 from chronotome.session.targets import FAR_MS, Reason
 from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.controls.figures import plain, signed
-from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.evidence_lane import EvidenceLane
 from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, is_free, take_hit
@@ -30,6 +29,7 @@ from chronotome.ui.timeline.marks import (
     up,
 )
 from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.ui_context import UiContext
 from chronotome.units import Frames
 from chronotome.words import tr
 

@@ -5,10 +5,10 @@ from PySide6.QtCore import QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.ui.controls.figures import signed
-from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.track_lane import TrackLane
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import LaneKind
 from chronotome.words import tr
 

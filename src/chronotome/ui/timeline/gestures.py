@@ -16,8 +16,8 @@ from chronotome.session.lines import lines_within
 from chronotome.session.model import ClipId, Session, TrackId
 from chronotome.session.onsets import OnsetId
 from chronotome.session.targets import LEAST_APART_SECONDS, Targets
-from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 NEAR_LINE_MILLISECONDS = 3.0

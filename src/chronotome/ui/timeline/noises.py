@@ -7,7 +7,7 @@ from numpy.typing import NDArray
 from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QPainter, QPen
 
-from chronotome.session.edits.mending import move_hush
+from chronotome.session.edits.fixes import move_hush
 from chronotome.session.model import Session
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.gestures import ValueDrag

@@ -7,11 +7,10 @@ from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen, QWheelEvent
 
-from chronotome.session.edits.apart import Place
+from chronotome.session.edits.slicing import Place
 from chronotome.session.kits import Kit, key_name
 from chronotome.session.patterns import Pattern, StepId
 from chronotome.ui.commands.patterns import PatternCommands
-from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.lane import HEADER, WHEEL_STEP
 from chronotome.ui.timeline.pattern_bars import BarRects, heights_of, paint_bars
@@ -26,6 +25,7 @@ from chronotome.ui.timeline.pattern_drag import (
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.step_marks import Steps, steps_of
 from chronotome.ui.timeline.track_lane import STILL, TrackLane
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import RowsBy
 from chronotome.words import tr
 

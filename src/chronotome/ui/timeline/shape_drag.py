@@ -4,13 +4,13 @@ from dataclasses import dataclass, field
 
 import numpy as np
 
-from chronotome.session.edits.apart import is_apart
 from chronotome.session.edits.clips import Place
 from chronotome.session.edits.shaping import set_value
+from chronotome.session.edits.slicing import is_apart
 from chronotome.session.model import Session
 from chronotome.session.slices import SliceId
 from chronotome.ui.controls.figures import counted
-from chronotome.ui.desk import UiContext
+from chronotome.ui.ui_context import UiContext
 from chronotome.units import Frames
 from chronotome.words import tr
 

@@ -12,7 +12,6 @@ from chronotome.session.runs import shaped
 from chronotome.session.slices import VALUES, SliceId
 from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.units import scale_of
-from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, text_font
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
@@ -20,6 +19,7 @@ from chronotome.ui.timeline.shape_drag import ShapeDrag
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.slice_marks import Spans, spans_of
 from chronotome.ui.timeline.value_lane import REACH, ValueLane
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 SCATTERED = {"loudness": "loudness", "pan": "pans", "pitch": "semitones"}

@@ -5,17 +5,17 @@ from dataclasses import dataclass, field
 import numpy as np
 
 from chronotome.bridge.store import Edit
-from chronotome.session.edits.apart import is_apart
 from chronotome.session.edits.clips import Place
 from chronotome.session.edits.hits import beats_of, copy, delete, landing, lengthen, move
 from chronotome.session.edits.rhythm import rhythm_of
+from chronotome.session.edits.slicing import is_apart
 from chronotome.session.model import Session
 from chronotome.session.slices import SliceId
 from chronotome.ui.controls.figures import counted, milliseconds, signed
-from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.gestures import on_a_line
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.slice_marks import spans_of
+from chronotome.ui.ui_context import UiContext
 from chronotome.units import BeatArray
 from chronotome.words import tr
 

@@ -9,7 +9,7 @@ from PySide6.QtCore import QAbstractListModel, QModelIndex, QPersistentModelInde
 from PySide6.QtGui import QAccessible
 from PySide6.QtWidgets import QFrame, QListView, QWidget
 
-from chronotome.ui.controls.soon import Debounce
+from chronotome.ui.controls.debounce import Debounce
 
 Index = QModelIndex | QPersistentModelIndex
 

@@ -11,7 +11,6 @@ from chronotome.session.memo import by_identity
 from chronotome.session.model import Session
 from chronotome.session.onsets import Onsets
 from chronotome.ui.commands.marks import MarkCommands
-from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.gestures import SweepDrag, ValueDrag
 from chronotome.ui.timeline.hit_test import nearest_in_reach
@@ -20,6 +19,7 @@ from chronotome.ui.timeline.marks import paint_each, paint_stems, ring, square, 
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.ui.timeline.wave_lane import toggle_onset
+from chronotome.ui.ui_context import UiContext
 from chronotome.units import Frames
 from chronotome.words import tr
 

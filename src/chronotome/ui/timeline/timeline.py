@@ -4,9 +4,9 @@ from PySide6.QtGui import QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QPushButton, QVBoxLayout, QWidget
 
 from chronotome.ui.commands.general import Commands
-from chronotome.ui.desk import UiContext
 from chronotome.ui.panels.decision import DecisionBar
 from chronotome.ui.theme import colour
+from chronotome.ui.timeline.accessible_lists import ClipList, HitList, JoinList, OnsetList, StepList
 from chronotome.ui.timeline.context_lane import ContextLane
 from chronotome.ui.timeline.drift_lane import DriftLane
 from chronotome.ui.timeline.groove_lane import GrooveLane
@@ -25,8 +25,8 @@ from chronotome.ui.timeline.spoken import Spoken
 from chronotome.ui.timeline.step_shape_lane import StepShapeLane
 from chronotome.ui.timeline.strength_lane import StrengthLane
 from chronotome.ui.timeline.tempo_lane import TempoLane
-from chronotome.ui.timeline.told import ClipList, HitList, JoinList, OnsetList, StepList
 from chronotome.ui.timeline.wave_lane import WaveLane
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import LaneKind, Stage
 from chronotome.words import tr
 
@@ -114,10 +114,10 @@ class Timeline(QWidget):
         desk, view = self._desk, self._desk.view
         hits = HitList(desk)
         self.spoken = [
-            Spoken(self.wave, tr("ClipList of the track"), ClipList(desk)),
-            Spoken(self.drift, tr("HitList and their drift"), hits),
+            Spoken(self.wave, tr("Clips of the track"), ClipList(desk)),
+            Spoken(self.drift, tr("Hits and their drift"), hits),
             Spoken(self.strength, tr("Onsets and their strength"), OnsetList(desk)),
-            Spoken(self.pattern, tr("StepList of the pattern"), StepList(desk, commands.patterns)),
+            Spoken(self.pattern, tr("Steps of the pattern"), StepList(desk, commands.patterns)),
             Spoken(self.proof, tr("Joins and their roughness"), JoinList(desk, commands.proof)),
         ]
         for each in self.spoken:

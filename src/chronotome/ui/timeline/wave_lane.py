@@ -20,7 +20,6 @@ from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.controls.figures import counted, decibels, signed
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
-from chronotome.ui.desk import UiContext
 from chronotome.ui.theme import colour, figure_font, text_font
 from chronotome.ui.timeline.badges import (
     Placed,
@@ -52,6 +51,7 @@ from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.track_header import type_name
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.timeline.waveform import wave_image
+from chronotome.ui.ui_context import UiContext
 from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 

@@ -8,7 +8,7 @@ from PySide6.QtGui import QColor, QImage
 
 from chronotome.dsp.audio import Curve
 from chronotome.dsp.overview import BUCKET, spans_of
-from chronotome.middle import middle_of
+from chronotome.order_stats import middle_of
 from chronotome.render.banded import Banded
 from chronotome.render.pool import Source
 

@@ -24,7 +24,7 @@ from chronotome.bridge.transport import Transport
 from chronotome.session.check import OF_MARKS, Check, Checks
 from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of
-from chronotome.session.edits.apart import make_whole
+from chronotome.session.edits.slicing import make_whole
 from chronotome.session.edits.tracks import with_track
 from chronotome.session.groove import Groove
 from chronotome.session.mark_checks import mark_checks_of

@@ -17,8 +17,8 @@ import numpy as np
 from msgspec import Meta
 
 from chronotome.files.columns import MOST_SPLICES, Column, Splice, differences, spliced, splices_at
-from chronotome.files.door import converted, trusted
-from chronotome.files.older import track_of_today, with_shared_takes
+from chronotome.files.migrations import track_of_today, with_shared_takes
+from chronotome.files.safe_read import converted, trusted
 from chronotome.session.edits.tracks import with_takes
 from chronotome.session.history import MOST_STEPS, History, HistoryEntry
 from chronotome.session.kits import Kit

@@ -9,8 +9,8 @@ from chronotome.session.targets import REASON_WORDS, Reason
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.proving import ProofCommands
 from chronotome.ui.controls.figures import clock, decibels, plain, signed
-from chronotome.ui.desk import UiContext
 from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 

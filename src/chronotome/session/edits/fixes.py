@@ -2,7 +2,7 @@
 
 from collections.abc import Iterable
 
-from chronotome.dsp.hush import MuteMethod
+from chronotome.dsp.mute_span import MuteMethod
 from chronotome.session.check import Check, Do
 from chronotome.session.edits.marks import drop_onset, drop_onsets, keep_onset
 from chronotome.session.edits.tightening import move_hit
