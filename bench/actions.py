@@ -27,7 +27,7 @@ from chronotome.files.places import Settings
 from chronotome.render.plan import plan_for
 from chronotome.session.validity import check
 from chronotome.ui.application import application, build, wait_until_ready
-from chronotome.ui.panels.side import Grip
+from chronotome.ui.panels.side import PanelGrip
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.view_state import Stage
 
@@ -54,7 +54,7 @@ def mouse(widget: QWidget, kind: QEvent.Type, place: QPointF, keys: Qt.KeyboardM
 
 def drag(window: Any, chance: random.Random) -> str:
     """Off the edges too, undone or left by Escape in the middle now and then."""
-    edges = [*window.findChildren(Grip), *window.findChildren(QSplitterHandle)]
+    edges = [*window.findChildren(PanelGrip), *window.findChildren(QSplitterHandle)]
     lanes = [each for each in (*window.findChildren(Lane), *edges[:2]) if each.isVisible()]
     lane = chance.choice(lanes)
     keys = chance.choice(MODIFIERS)

@@ -1,29 +1,18 @@
 """The units of time used everywhere, and the only conversions between them."""
 
-from typing import NewType
-
 import numpy as np
 from numpy.typing import NDArray
 
-Frame = NewType("Frame", int)
-"""One instant of audio, all channels, counted from 0."""
-
-Seconds = NewType("Seconds", float)
-Beats = NewType("Beats", float)
-"""Quarter notes since beat one of bar 1; negative in a pickup."""
-
 Frames = NDArray[np.int64]
+"""Instants of audio, all channels, counted from 0."""
 BeatArray = NDArray[np.float64]
+"""Quarter notes since beat one of bar 1; negative in a pickup."""
 SecondsArray = NDArray[np.float64]
 
 
 def frames_at(seconds: SecondsArray, rate: int) -> Frames:
     """Nearest frames to many moments."""
     return np.rint(seconds * rate).astype(np.int64)
-
-
-def seconds_at(frame: int, rate: int) -> Seconds:
-    return Seconds(frame / rate)
 
 
 def at_other_rate(frames: Frames, rate: int, other: int) -> Frames:

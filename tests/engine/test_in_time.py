@@ -5,7 +5,7 @@ import pytest
 
 from chronotome.engine.beat_table import TABLE_BYTES, BeatTable
 from chronotome.engine.control import Control, Word
-from chronotome.engine.jack_transport import NOTHING, Answer, Follower, Now
+from chronotome.engine.jack_transport import NOTHING, Follower, Now, TransportAnswer
 from chronotome.engine.midi_clock import ClockIn, ClockOut, Order
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.other_rate import OtherRate, OtherRateHeard
@@ -211,7 +211,7 @@ def test_after_a_count_in_others_come_with_us():
     others.is_playing, others.position, others.waiting = True, 4800, 20 * BLOCK
     for _ in range(30):
         others.cycle()
-    assert others.answers.count(Answer(locate=4800, is_start=True)) == 1
+    assert others.answers.count(TransportAnswer(locate=4800, is_start=True)) == 1
     assert all(answer.be_at is None for answer in others.answers[1:])
     assert others.is_rolling
     assert abs(others.position - others.place) <= 4 * BLOCK

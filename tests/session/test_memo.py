@@ -62,18 +62,20 @@ def test_of_large_results_only_as_many_are_kept_as_there_is_room_for(monkeypatch
 
 def test_all_functions_together_keep_only_so_much(monkeypatch):
     monkeypatch.setattr(memo, "LEAST_RESULTS", 1)
-    held = memo._Held.total
+    held = memo._Remembered.total
     one, other = (by_identity(100)(lambda _key, length=length: np.zeros(length)) for length in (500, 500))
     keys = [object() for _ in range(6)]
     for key in keys[:3]:
         one(key)
-    assert memo._Held.total - held == pytest.approx(12_000, abs=1000)
+    assert memo._Remembered.total - held == pytest.approx(12_000, abs=1000)
 
     monkeypatch.setattr(memo, "ALL_BYTES", held + 13_000)
     for key in keys:
         other(key)
 
-    assert memo._Held.total - held <= 16_500  # three of the one, one of the other: the newest always stays
+    assert (
+        memo._Remembered.total - held <= 16_500
+    )  # three of the one, one of the other: the newest always stays
 
 
 def test_every_argument_counts():

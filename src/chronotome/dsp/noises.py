@@ -34,7 +34,7 @@ BEFORE, BLOCK, HELD, LONGEST, OVER, FALLEN = 0.020, 0.005, 4, 0.250, 0.25, 0.01
 most; it is over at a quarter of the power of what was before, or at a hundredth of its own."""
 
 
-class Strokes(NamedTuple):
+class StrokeSounds(NamedTuple):
     """Onsets as an analysis found them, rising."""
 
     frames: Frames
@@ -59,7 +59,7 @@ class _Known(NamedTuple):
         return np.where(self.is_other(frames), distances, np.inf).min(axis=1, initial=99.0).clip(0.0)
 
 
-def noises_among(samples: Samples, rate: int, strokes: Strokes) -> Frames:
+def noises_among(samples: Samples, rate: int, strokes: StrokeSounds) -> Frames:
     """How many frames a noise lasts that begins at each onset; 0 where it is none.
 
     Parameters
@@ -109,7 +109,7 @@ def noises_among(samples: Samples, rate: int, strokes: Strokes) -> Frames:
     return lengths
 
 
-def _may_be(strokes: Strokes, counted: NDArray[np.bool_]) -> Frames:
+def _may_be(strokes: StrokeSounds, counted: NDArray[np.bool_]) -> Frames:
     """Numbers of those that are off the lines, soft, no ring, and followed by a hit."""
     if counted.sum() < 2:
         return np.zeros(0, np.int64)
@@ -120,7 +120,7 @@ def _may_be(strokes: Strokes, counted: NDArray[np.bool_]) -> Frames:
     return np.flatnonzero(is_event & is_soft & ~is_last & (strokes.off_lines > OFF_LINES))
 
 
-def _timbres_from(strokes: Strokes, odd: Frames, others: Frames, rate: int) -> NDArray[np.float64]:
+def _timbres_from(strokes: StrokeSounds, odd: Frames, others: Frames, rate: int) -> NDArray[np.float64]:
     """Of each, dB from the most alike other event, root mean square over the bands."""
     known, theirs = _Known(strokes.frames[others], rate), bands_of(strokes.traits.timbres[others])
     found = np.zeros(len(odd))

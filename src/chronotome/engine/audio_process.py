@@ -22,7 +22,7 @@ from chronotome.engine.midi_messages import MidiMessages
 from chronotome.engine.mixer import Mixer
 from chronotome.engine.output import LOST, Output, PortAudioOutput, SimulatedOutput
 from chronotome.engine.quiet import keep_libraries_silent
-from chronotome.engine.taking import Taking
+from chronotome.engine.taking import InputCapture
 from chronotome.errors import DeviceUnavailable
 from chronotome.render.arena import Arena
 
@@ -120,7 +120,7 @@ class Sound:
         messages = MidiMessages(control, mixer.notes.append, mixer.orders)
         self._midi = Midi(control, messages, mixer.sent, self._jack)
         device = None if heard == AUTO else heard
-        self._taking = Taking(control, floats, mixer.notes, mixer.monitor, block=block, device=device)
+        self._taking = InputCapture(control, floats, mixer.notes, mixer.monitor, block=block, device=device)
         self._in_time = InTimeWith(control, mixer)
         self._ports = JackPorts(control, mixer)
         self._lost = 0

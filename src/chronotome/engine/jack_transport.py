@@ -23,7 +23,7 @@ class Now(NamedTuple):
     loop: tuple[int, int]
 
 
-class Answer(NamedTuple):
+class TransportAnswer(NamedTuple):
     """What a cycle asks for: of the mixer to be at a place, or to stop; of the others to be at one."""
 
     be_at: int | None = None
@@ -32,7 +32,7 @@ class Answer(NamedTuple):
     is_start: bool = False
 
 
-NOTHING = Answer()
+NOTHING = TransportAnswer()
 
 
 class Follower:
@@ -53,7 +53,7 @@ class Follower:
         """They are asked to be at a place, by us."""
         self._asked = position, AWAITED_CYCLES
 
-    def cycle(self, place: int, now: Now, frames: int, *, is_rolling: bool) -> Answer:
+    def cycle(self, place: int, now: Now, frames: int, *, is_rolling: bool) -> TransportAnswer:
         """What is to be done in this cycle, of so many frames of the session, that begins at `place`."""
         before = self._expected
         has_jumped = before is not None and abs(place - before) > 1  # of another rate: a rounded one
@@ -64,14 +64,14 @@ class Follower:
         is_ours = self._is_ours(place, frames) if has_jumped else False
         if not is_rolling:
             if was_rolling and now.is_playing and not now.waiting:
-                return Answer(is_stop=True)
+                return TransportAnswer(is_stop=True)
             return self._stand(place, now, is_new=has_jumped or before is None, frames=frames)
         if not now.is_playing:
-            return Answer(be_at=place)
+            return TransportAnswer(be_at=place)
         if now.waiting or (not was_rolling and abs(place - now.position) <= NEAR_CYCLES * frames):
             return NOTHING  # we began to count, and they come with us
         if not was_rolling or (has_jumped and not is_ours):
-            return Answer(be_at=place)
+            return TransportAnswer(be_at=place)
         return self._round(now, frames)
 
     def _is_doubtful(self, off: int, frames: int) -> bool:
@@ -79,16 +79,16 @@ class Follower:
         before, self._doubted = self._doubted, off
         return self._asked is None and abs(off) <= NEAR_CYCLES * frames and abs(off - before) > 1
 
-    def _stand(self, place: int, now: Now, *, is_new: bool, frames: int) -> Answer:
+    def _stand(self, place: int, now: Now, *, is_new: bool, frames: int) -> TransportAnswer:
         if not now.is_playing:
-            return Answer(be_at=place) if is_new and place != now.position else NOTHING
+            return TransportAnswer(be_at=place) if is_new and place != now.position else NOTHING
         if now.waiting <= AHEAD_CYCLES * frames and self._asked is None:  # the count ends
             self.ask(now.position)
-            return Answer(locate=now.position, is_start=True)
+            return TransportAnswer(locate=now.position, is_start=True)
         self._count_down()
         return NOTHING
 
-    def _round(self, now: Now, frames: int) -> Answer:
+    def _round(self, now: Now, frames: int) -> TransportAnswer:
         """Where our loop begins anew in two cycles, they are asked to be there."""
         start, end = now.loop
         then = now.position + AHEAD_CYCLES * frames
@@ -97,7 +97,7 @@ class Follower:
             return NOTHING
         place = start + (then - end) % (end - start)
         self.ask(place)
-        return Answer(locate=place)
+        return TransportAnswer(locate=place)
 
     def _is_ours(self, place: int, frames: int) -> bool:
         """Whether they jumped to where we asked them to be."""
@@ -137,7 +137,7 @@ class JackTransport:
 
     # In JACK's threads
 
-    def cycle(self, frames: int, now: Now) -> tuple[Answer, bool]:
+    def cycle(self, frames: int, now: Now) -> tuple[TransportAnswer, bool]:
         """What the mixer is to do from this cycle on, and whether the others play."""
         state, place = self._client.transport_query_struct()
         ours = round(int(place.frame) * self._rate / self._theirs)

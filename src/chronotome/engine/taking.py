@@ -19,7 +19,7 @@ MARK_SECONDS = 0.1
 NONE, REAL, SIMULATED = range(3)
 
 
-class Taking:
+class InputCapture:
     """Looks at what is wanted, from the audio process's main loop; hears in the input's thread."""
 
     def __init__(

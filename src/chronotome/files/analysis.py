@@ -12,7 +12,7 @@ from chronotome.dsp.audio import Audio
 from chronotome.dsp.bands import ANALYSIS_VERSION, Instrument
 from chronotome.dsp.hits import hit_traits
 from chronotome.dsp.mute_span import quiet_until
-from chronotome.dsp.noises import Strokes, noises_among
+from chronotome.dsp.noises import StrokeSounds, noises_among
 from chronotome.files.cache import cache_folder
 from chronotome.files.safe_read import InvalidInput, bytes_of, trusted
 from chronotome.files.writing import keep
@@ -66,7 +66,7 @@ def analyse(
     measured = measured_of(find_pulse(audio, found, name=name, tag=tag))
     off = off_lines(measured, found.frames[kept], audio.rate, audio.frames)
     if off is not None:
-        strokes = Strokes(found.frames[kept], found.strengths[kept], off, traits)
+        strokes = StrokeSounds(found.frames[kept], found.strengths[kept], off, traits)
         lengths = noises_among(audio.samples, audio.rate, strokes)
         lengths = at_other_rate(lengths, audio.rate, rate or audio.rate)
         onsets = msgspec.structs.replace(onsets, noises=tuple(lengths.tolist()))

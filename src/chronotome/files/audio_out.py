@@ -72,7 +72,7 @@ def encoding_like(path: Path) -> Encoding:
 
 
 @dataclass(frozen=True)
-class Written:
+class WrittenFile:
     """What was written: frames, the loudest sample, and how many samples had to be held at full scale."""
 
     path: Path
@@ -91,7 +91,7 @@ def write_blocks(
     encoding: Encoding,
     progress: Progress = unheard,
     behind: Callable[[BinaryIO], None] | None = None,
-) -> Written:
+) -> WrittenFile:
     """Write a file whole or not at all; `behind` may add to it once all samples are in it.
 
     Raises
@@ -133,7 +133,7 @@ def write_blocks(
                 behind(new)
     except (OSError, soundfile.LibsndfileError) as error:
         raise cannot_write(path, error) from None
-    return Written(path, done, loudest, clipped)
+    return WrittenFile(path, done, loudest, clipped)
 
 
 def rounded(samples: NDArray[np.floating[Any]], steps: float) -> Samples:

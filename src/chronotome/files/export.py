@@ -3,7 +3,7 @@
 from collections.abc import Iterable, Sequence
 from pathlib import Path
 
-from chronotome.files.audio_out import Encoding, Written, write_blocks
+from chronotome.files.audio_out import Encoding, WrittenFile, write_blocks
 from chronotome.files.finish import Aim, Cut, Finish, dithered
 from chronotome.files.markers import Markers, markers_of, put_markers
 from chronotome.files.names import plain_name
@@ -35,7 +35,7 @@ def export_mix(
     markers: Markers | None = None,
     sources: Iterable[Path] = (),
     progress: Progress = unheard,
-) -> Written:
+) -> WrittenFile:
     """Write frames [start, end) of a mix; never onto a source.
 
     With the usual finish they are the very samples that the player plays. `gain` is what brings it to its
@@ -79,7 +79,7 @@ def export_stems(  # noqa: PLR0917 - what sounds, where it goes, and what become
     progress: Progress = unheard,
     *,
     is_marked: bool = True,
-) -> list[Written]:
+) -> list[WrittenFile]:
     """Each track that sounds as a file of its own in a new or an empty folder; all as long, to the frame.
 
     What brings the mix to its level brings each of them as far: together they are the mix.
@@ -96,7 +96,7 @@ def export_stems(  # noqa: PLR0917 - what sounds, where it goes, and what become
             )
             start, end = span[0], heard_end(session, side) if span[1] is None else span[1]
             gain = cut_of(whole, start, end, side, rate, encoding, finish).gain(part_of(progress, 0.0, 0.2))
-            tracks, made = sounding_tracks(session), list[Written]()
+            tracks, made = sounding_tracks(session), list[WrittenFile]()
             digits = max(2, len(str(len(tracks))))
             for number, track in enumerate(tracks):
                 share = part_of(
@@ -136,7 +136,7 @@ def export_clips(  # noqa: PLR0917 - what is heard, of what, and where it goes
     path: Path,
     encoding: Encoding,
     progress: Progress = unheard,
-) -> Written:
+) -> WrittenFile:
     """What is heard of some clips where nothing else sounds, from the first frame of them to the last.
 
     Raises

@@ -71,7 +71,7 @@ def read_midi(data: bytes, progress: Progress = unheard) -> MidiNotes:
     division = int.from_bytes(data[12:14], "big")
     if not 0 < division < 0x8000:  # frames of film: nothing says what a beat is
         raise ValueError(f"ticks a quarter note must be 1 to 32767, not {division}")
-    found = _Found()
+    found = _TrackEvents()
     at, left = 8 + int.from_bytes(data[4:8], "big"), MOST_EVENTS
     while at + 8 <= len(data):
         kind, size = data[at : at + 4], int.from_bytes(data[at + 4 : at + 8], "big")
@@ -87,7 +87,7 @@ def read_midi(data: bytes, progress: Progress = unheard) -> MidiNotes:
 
 
 @dataclass
-class _Found:
+class _TrackEvents:
     """What the tracks of a file hold together."""
 
     notes: list[MidiNote] = field(default_factory=list)
@@ -97,7 +97,7 @@ class _Found:
 
 
 class _Track:
-    def __init__(self, data: bytes, found: _Found, most: int, progress: Progress) -> None:
+    def __init__(self, data: bytes, found: _TrackEvents, most: int, progress: Progress) -> None:
         self._data, self._found = data, found
         self._most, self._progress = most, progress
         self._at = self._tick = self._status = 0

@@ -37,14 +37,14 @@ class Holder(Struct, frozen=True):
 
 
 @dataclass(eq=False)
-class _Held:
+class _HeldLock:
     """The lock file of a folder, and how often this process holds it."""
 
     file: int
     times: int = 1
 
 
-_HELD: dict[tuple[int, int], _Held] = {}
+_HELD: dict[tuple[int, int], _HeldLock] = {}
 """By device and inode of the lock file: the kernel's lock would keep out ourselves as well."""
 _guard = threading.Lock()
 
@@ -99,7 +99,7 @@ def take(folder: Path) -> SessionLock | Holder | None:
         with contextlib.suppress(OSError):
             os.ftruncate(file, 0)
             os.pwrite(file, me, 0)
-        _HELD[key] = _Held(file)
+        _HELD[key] = _HeldLock(file)
         return SessionLock(folder, key)
 
 

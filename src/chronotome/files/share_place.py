@@ -51,7 +51,7 @@ class StoredUpload(msgspec.Struct, frozen=True):
 
 
 @dataclass
-class Shelf:
+class ShareFolder:
     """What was given, in a folder; one request at a time changes it."""
 
     folder: Path
@@ -103,7 +103,7 @@ class SharePlace:
 
     def __init__(self, folder: Path, *, port: int = 0, token: str | None = None) -> None:
         private_folder(folder)
-        self.shelf = Shelf(folder, token or secrets.token_urlsafe(18))
+        self.shelf = ShareFolder(folder, token or secrets.token_urlsafe(18))
         shelf, place = self.shelf, self
 
         class Handler(_Handler):
@@ -137,7 +137,7 @@ class SharePlace:
 
 
 class _Handler(BaseHTTPRequestHandler):
-    shelf: Shelf
+    shelf: ShareFolder
     place: SharePlace
     server_version = "SharePlace/1"
     timeout = 20

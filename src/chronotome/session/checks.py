@@ -88,7 +88,7 @@ def _merged(parts: tuple[CheckColumns, ...], accepted: tuple[tuple[OnsetId, str]
     return Checks(kinds, played[order], onsets[order], lambda at: parts[owners[at]].check(numbers[at]))
 
 
-class _Places:
+class _CheckedPlaces:
     """Places that are hits among the targets."""
 
     kind: Kind = Kind.BETWEEN
@@ -98,7 +98,7 @@ class _Places:
         self.onsets, self.played = targets.onsets[places], targets.played[places]
 
 
-class _Between(_Places):
+class _Between(_CheckedPlaces):
     """Strokes far from both lines around them. Those that lead no line are named by why."""
 
     def __init__(self, targets: Targets, tempo: TempoMap, metre: MetreMap) -> None:
@@ -126,7 +126,7 @@ def _side(drift: float) -> str:
     return tr("{0:.0f} ms {1} of", abs(drift), tr("late") if drift > 0 else tr("early"))
 
 
-class _Stretched(_Places):
+class _Stretched(_CheckedPlaces):
     """Hits whose sound up to the next one is made much longer or shorter."""
 
     kind = Kind.STRETCHED
@@ -164,7 +164,7 @@ class _Stretched(_Places):
         )
 
 
-class _Far(_Places):
+class _Far(_CheckedPlaces):
     """Hits that are moved over twice as far as nearly all others."""
 
     kind = Kind.FAR
@@ -190,7 +190,7 @@ class _Far(_Places):
         )
 
 
-class _Inside(_Places):
+class _Inside(_CheckedPlaces):
     """Hits whose lines are past an end of their take, which tightening makes no longer."""
 
     kind = Kind.INSIDE

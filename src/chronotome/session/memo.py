@@ -17,7 +17,7 @@ ALL_BYTES = 384 << 20
 """What the results of all functions together may take."""
 
 
-class _Held:
+class _Remembered:
     """Bytes of all results that are kept."""
 
     total = 0
@@ -58,16 +58,16 @@ def by_parts(size: int, parts: Callable[P, Sequence[object]]) -> Callable[[Calla
             if there is not entry:  # another thread was quicker: one result for the same parts, whoever asks
                 return there[1]
             weight += bytes_of_it
-            _Held.total += bytes_of_it
+            _Remembered.total += bytes_of_it
             while len(kept) > size or (
-                (weight > MOST_BYTES or _Held.total > ALL_BYTES) and len(kept) > LEAST_RESULTS
+                (weight > MOST_BYTES or _Remembered.total > ALL_BYTES) and len(kept) > LEAST_RESULTS
             ):
                 try:
                     freed = kept.popitem(last=False)[1][2]
                 except KeyError:  # another thread was quicker
                     break
                 weight -= freed
-                _Held.total -= freed
+                _Remembered.total -= freed
             return result
 
         return remembered

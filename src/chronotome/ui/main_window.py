@@ -29,7 +29,7 @@ from PySide6.QtWidgets import (
 
 from chronotome.bridge.transport import Transport
 from chronotome.engine.player import Player
-from chronotome.files.audio_out import Written
+from chronotome.files.audio_out import WrittenFile
 from chronotome.files.journal import Journal, Recovered
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
 from chronotome.files.patterns import is_pattern
@@ -58,7 +58,7 @@ from chronotome.ui.needs import needs_of
 from chronotome.ui.panels.rail import WIDTH as RAIL
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.recent import recent_of
-from chronotome.ui.panels.side import Side, StagesRim, TrayRim
+from chronotome.ui.panels.side import SidePanel, StagesRim, TrayRim
 from chronotome.ui.panels.status_line import StatusLine
 from chronotome.ui.panels.transport_bar import TransportBar
 from chronotome.ui.panels.welcome import Welcome
@@ -199,8 +199,8 @@ class MainWindow(QMainWindow):
         self.decision = self.timeline.decision
         middle = QHBoxLayout()
         middle.setSpacing(0)
-        self.rail_side = Side(self.rail, desk.view, widths=RAIL_WIDTHS, left=True)
-        self.tray_side = Side(self._tray, desk.view, widths=TRAY_WIDTHS, left=False)
+        self.rail_side = SidePanel(self.rail, desk.view, widths=RAIL_WIDTHS, left=True)
+        self.tray_side = SidePanel(self._tray, desk.view, widths=TRAY_WIDTHS, left=False)
         middle.addWidget(self.rail_side)
         middle.addWidget(self._work, 1)
         middle.addWidget(self.tray_side)
@@ -394,7 +394,7 @@ class MainWindow(QMainWindow):
         self.tell(sentence)
         self.messages.add(sentence)
 
-    def _on_exported(self, written: Written) -> None:
+    def _on_exported(self, written: WrittenFile) -> None:
         self.rail.show_exported(written.path.name)
         self.tell(tr("Exported “{0}”", written.path))
 
@@ -468,10 +468,10 @@ class MainWindow(QMainWindow):
             self.tell(tr("Large lanes: F9 shows all again. Rest the pointer on a rim for its panel."))
 
     @property
-    def sides(self) -> tuple[Side, Side]:
+    def sides(self) -> tuple[SidePanel, SidePanel]:
         return self.rail_side, self.tray_side
 
-    def toggle_side(self, side: Side) -> None:
+    def toggle_side(self, side: SidePanel) -> None:
         """Fold it to its rim, or give it its room again."""
         self.leave_large()
         side.fold(is_folded=not side.is_folded)

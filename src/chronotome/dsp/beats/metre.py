@@ -59,7 +59,7 @@ class Candidate:
 
 
 @dataclass(frozen=True)
-class Answer:
+class BeatReading:
     """The likeliest beat, and the likeliest bar made of it.
 
     `start` is a step at which a bar starts; `confidence` is that of the beat, `bar_confidence` that of the
@@ -82,7 +82,7 @@ def likeliest(
     duration: float,
     *,
     ratios: Sequence[float] = RATIOS,
-) -> Answer:
+) -> BeatReading:
     """Judge every answer. `rises` as from `onset_weights`, shape (4, onsets); `ratios` as in `RATIOS`."""
     groups = list(hypotheses(moments, rises, strengths, pacing, duration, ratios=ratios))
     networks = beat_networks()
@@ -112,7 +112,7 @@ def likeliest(
     bar, _, start = max(each for each in bars if each[1] == count)
     ranked = sorted(tempi.items(), key=lambda item: -item[1])
     candidates = tuple(Candidate(each, share) for each, share in ranked if share > 0.004)
-    return Answer(ratio, count, start, confidence, bar / max(confidence, 1e-12), candidates)
+    return BeatReading(ratio, count, start, confidence, bar / max(confidence, 1e-12), candidates)
 
 
 def _phases(group: BarHypotheses) -> list[int]:

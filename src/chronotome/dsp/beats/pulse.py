@@ -19,7 +19,7 @@ from chronotome.dsp.beats.loops import (
     rounds_in,
     spans_of,
 )
-from chronotome.dsp.beats.metre import Answer, likeliest
+from chronotome.dsp.beats.metre import BeatReading, likeliest
 from chronotome.dsp.beats.names import tempo_in_name
 from chronotome.dsp.beats.pacing import Pacing, first_pacing
 from chronotome.dsp.beats.ranking import AGREES, EXACT, NamedTempi, TempoCandidate, ranked, told_by_name_too
@@ -85,7 +85,7 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: flo
     frames, strengths = onsets.frames[counted], onsets.strengths[counted]
     moments = frames / audio.rate
     weights, rises = onset_weights(listener, frames, strengths)
-    take = Take(moments, strengths, weights, rises, duration)
+    take = TakeOnsets(moments, strengths, weights, rises, duration)
     pacing = first_pacing(moments, weights, duration)
     answer = likeliest(moments, rises, strengths, pacing, duration)
     spans, told = spans_of(listener), NamedTempi(tempo_in_name(name), tag)
@@ -95,7 +95,7 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: flo
     proposed = told_by_name_too(proposals(spans, evidence), told)
     best = proposed[0] if proposed and proposed[0].score > heard.score else None
     if best is not None and not heard.outweighs(best):
-        found: _Found | None = _looped(take, best)
+        found: _PulseFound | None = _looped(take, best)
     else:
         found = _measured(take, pacing, answer, spans, told, best)
     if found is None:
@@ -117,7 +117,7 @@ def find_pulse(audio: Audio, onsets: DetectedOnsets, *, name: str = "", tag: flo
 
 
 @dataclass(frozen=True, eq=False)
-class Take:
+class TakeOnsets:
     """Onsets of a recording: moments in seconds, strengths, weights, rises (bands, onsets); its length."""
 
     moments: SecondsArray
@@ -138,7 +138,7 @@ class Take:
 
 
 @dataclass(frozen=True, eq=False)
-class _Found:
+class _PulseFound:
     """Beats and bars as they are told."""
 
     tempo: float
@@ -146,11 +146,11 @@ class _Found:
     downs: SecondsArray
     is_constant: bool
     loop: Loop | None
-    answer: Answer
+    answer: BeatReading
     is_proposed: bool = False
 
 
-def _heard(take: Take, pacing: Pacing, answer: Answer, shares: Weights) -> DetectedTempi:
+def _heard(take: TakeOnsets, pacing: Pacing, answer: BeatReading, shares: Weights) -> DetectedTempi:
     """The likeliest tempo first."""
     minute = 60 / pacing.period
     tempi = [(minute / each.ratio, each.confidence) for each in answer.candidates]
@@ -166,7 +166,7 @@ def _heard(take: Take, pacing: Pacing, answer: Answer, shares: Weights) -> Detec
     )
 
 
-def _looped(take: Take, proposal: Proposal) -> _Found:
+def _looped(take: TakeOnsets, proposal: Proposal) -> _PulseFound:
     """The file is so many beats from its start, whatever was heard."""
     loop, start = proposal.loop, proposal.start
     period = 60 / loop.beats_per_minute
@@ -180,17 +180,17 @@ def _looped(take: Take, proposal: Proposal) -> _Found:
     beats = np.maximum(start + period * numbers, 0)
     whole = loop if proposal.source == "length" else None
     downs = beats[numbers % answer.beats == 0]
-    return _Found(loop.beats_per_minute, beats, downs, True, whole, answer, is_proposed=True)
+    return _PulseFound(loop.beats_per_minute, beats, downs, True, whole, answer, is_proposed=True)
 
 
 def _measured(  # noqa: PLR0917 - all of it was worked out before
-    take: Take,
+    take: TakeOnsets,
     pacing: Pacing,
-    answer: Answer,
+    answer: BeatReading,
     spans: tuple[LoopSpan, ...],
     told: NamedTempi,
     best: Proposal | None,
-) -> _Found | None:
+) -> _PulseFound | None:
     """As it was heard; where the file is whole beats of this tempo, these tell it exactly."""
     beats, downs = _placed(take.moments, take.weights, pacing, answer, take.duration)
     if len(beats) < 2:
@@ -210,14 +210,14 @@ def _measured(  # noqa: PLR0917 - all of it was worked out before
     )
     loop = None if loop is None else _at_octave(loop, tempo)
     if loop is None or not pacing.is_constant or not len(downs):
-        return _Found(tempo, beats, downs, pacing.is_constant, loop, answer)
+        return _PulseFound(tempo, beats, downs, pacing.is_constant, loop, answer)
     exact = loop.beats_per_minute
     beats, downs = (_spaced(each, exact / tempo, beats) for each in (beats, downs))
     begins = [span.start for span in spans if abs(float(downs[0]) - span.start) < STARTS_ON_ONE]
     if begins:  # a loop's beat one is where it begins, not where a player was late
         by = float(downs[0]) - begins[-1]
         beats, downs = np.maximum(beats - by, 0), np.maximum(downs - by, 0)
-    return _Found(exact, beats, downs, True, loop, answer)
+    return _PulseFound(exact, beats, downs, True, loop, answer)
 
 
 def _nearly(best: Proposal, tempo: float) -> Loop | None:
@@ -242,7 +242,7 @@ def _spaced(moments: SecondsArray, factor: float, beats: SecondsArray) -> Second
 
 
 def _placed(
-    moments: SecondsArray, weights: Weights, pacing: Pacing, answer: Answer, duration: float
+    moments: SecondsArray, weights: Weights, pacing: Pacing, answer: BeatReading, duration: float
 ) -> tuple[SecondsArray, SecondsArray]:
     """Beats and first beats of bars in seconds, drawn to the onsets on them."""
     ratio, steps = answer.ratio, pacing.steps_at(moments)

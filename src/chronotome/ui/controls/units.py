@@ -23,7 +23,7 @@ from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.view_state import ViewState
 
 
-class Written(NamedTuple):
+class UnitFormat(NamedTuple):
     """`words` of a figure as it stands on screen, `factor` times the value that a table keeps."""
 
     words: Callable[[float], str]
@@ -33,17 +33,17 @@ class Written(NamedTuple):
 
 
 UNITS = {
-    Unit.NUMBER: Written(lambda value: plain(value, 0)),
-    Unit.DECIBELS: Written(decibels),
-    Unit.SIDES: Written(sides, 100.0),
-    Unit.SEMITONES: Written(semitones),
-    Unit.TILT: Written(tilt),
-    Unit.MILLISECONDS: Written(milliseconds),
-    Unit.SECONDS: Written(milliseconds, 1000.0),
-    Unit.HERTZ: Written(hertz, is_log=True),
-    Unit.BEATS: Written(own_or_notes),
-    Unit.SHARE: Written(percent, 100.0),
-    Unit.TIMES: Written(times),
+    Unit.NUMBER: UnitFormat(lambda value: plain(value, 0)),
+    Unit.DECIBELS: UnitFormat(decibels),
+    Unit.SIDES: UnitFormat(sides, 100.0),
+    Unit.SEMITONES: UnitFormat(semitones),
+    Unit.TILT: UnitFormat(tilt),
+    Unit.MILLISECONDS: UnitFormat(milliseconds),
+    Unit.SECONDS: UnitFormat(milliseconds, 1000.0),
+    Unit.HERTZ: UnitFormat(hertz, is_log=True),
+    Unit.BEATS: UnitFormat(own_or_notes),
+    Unit.SHARE: UnitFormat(percent, 100.0),
+    Unit.TIMES: UnitFormat(times),
 }
 
 

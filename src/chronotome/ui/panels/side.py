@@ -22,7 +22,7 @@ MOST_FIGURES = 3
 class Rim(QWidget):
     """All that is left of a folded side: its figures, which stay live."""
 
-    def __init__(self, side: "Side", width: int) -> None:
+    def __init__(self, side: "SidePanel", width: int) -> None:
         super().__init__(side)
         self.side = side
         self.setFixedWidth(width)
@@ -47,7 +47,7 @@ class Rim(QWidget):
 class StagesRim(Rim):
     """The number of each stage, and its key figure below it; a click goes there."""
 
-    def __init__(self, side: "Side", rail: Rail, view: ViewState) -> None:
+    def __init__(self, side: "SidePanel", rail: Rail, view: ViewState) -> None:
         super().__init__(side, 44)
         self._rail, self._view = rail, view
         self.setAccessibleName(tr("Stages"))
@@ -92,7 +92,7 @@ class StagesRim(Rim):
 class TrayRim(Rim):
     """The stage's name and the values of its first sliders, read from above to below."""
 
-    def __init__(self, side: "Side", view: ViewState) -> None:
+    def __init__(self, side: "SidePanel", view: ViewState) -> None:
         super().__init__(side, 26)
         self._view = view
         self.setAccessibleName(tr("Tray"))
@@ -130,10 +130,10 @@ class TrayRim(Rim):
         painter.drawText(QRectF(left, 0, room, self.width()), Qt.AlignmentFlag.AlignVCenter, fitting)
 
 
-class Grip(QWidget):
+class PanelGrip(QWidget):
     """The inner edge: dragged it sets the width, far enough it folds; a double click folds too."""
 
-    def __init__(self, side: "Side") -> None:
+    def __init__(self, side: "SidePanel") -> None:
         super().__init__(side.parentWidget())
         self._side = side
         self._at: int | None = None
@@ -171,7 +171,7 @@ class Grip(QWidget):
             painter.fillRect(self.rect(), colour(self._side.view.theme.accent, 120))
 
 
-class Side(QWidget):
+class SidePanel(QWidget):
     """Keeps room for `content`, which lies over it, or beside the rim over the lanes while it is out."""
 
     came_out = Signal()
@@ -198,7 +198,7 @@ class Side(QWidget):
         """Over `body`, whose layout this is in."""
         self.rim = rim
         self.content.setParent(body)
-        self.grip = Grip(self)
+        self.grip = PanelGrip(self)
         self._arrange()
 
     @property

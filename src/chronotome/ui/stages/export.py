@@ -7,7 +7,7 @@ from PySide6.QtCore import Signal
 from PySide6.QtWidgets import QCheckBox, QFileDialog, QHBoxLayout
 
 from chronotome.dsp.loudness import SILENT
-from chronotome.files.audio_out import ENCODINGS, Encoding, Written
+from chronotome.files.audio_out import ENCODINGS, Encoding, WrittenFile
 from chronotome.files.export import export_mix, export_stems, heard_end, without_click
 from chronotome.files.finish import RATES, Aim, Finish
 from chronotome.files.markers import markers_of
@@ -242,12 +242,12 @@ class ExportTray(Tray):
         arena, encoding, finish = self.desk.recordings.arena, self.encoding, self.finish_wanted
         side, span, is_marked = SIDES[self.side.index], self._frames(session), self.marked.isChecked()
 
-        def work(progress: Progress) -> list[Written]:
+        def work(progress: Progress) -> list[WrittenFile]:
             return export_stems(
                 session, sources, arena, folder, encoding, span, side, finish, progress, is_marked=is_marked
             )
 
-        def show(written: list[Written]) -> None:
+        def show(written: list[WrittenFile]) -> None:
             self.desk.say(tr("Exported {0} to “{1}”", counted(len(written), "stem"), folder))
             over = sum(each.clipped for each in written)
             self.written.setText(_clipped_words(over) or f"“{folder.name}”\n{counted(len(written), 'stem')}")
@@ -258,7 +258,7 @@ class ExportTray(Tray):
         """Write in the background; the proof follows."""
         self.desk.tasks.run(tr("Writing {0}", path.name), self.writing(path), self._on_written)
 
-    def writing(self, path: Path) -> Callable[[Progress], Written]:
+    def writing(self, path: Path) -> Callable[[Progress], WrittenFile]:
         """What writes the session as it is now, as is chosen here; for a thread."""
         session = self.desk.session
         return self._work(session, path, self.encoding, SIDES[self.side.index], self._frames(session))
@@ -272,12 +272,12 @@ class ExportTray(Tray):
 
     def _work(
         self, session: Session, path: Path, encoding: Encoding, side: Side, span: tuple[int, int | None]
-    ) -> Callable[[Progress], Written]:
+    ) -> Callable[[Progress], WrittenFile]:
         sources, finish = self.desk.recordings.pool.ready(), self.finish_wanted
         is_marked = self.marked.isChecked()
         arena, places = self.desk.recordings.arena, list(self.desk.recordings.places.values())
 
-        def work(progress: Progress) -> Written:
+        def work(progress: Progress) -> WrittenFile:
             plan = without_click(plan_for(session))
             renderer = Renderer(arena)
             try:
@@ -325,7 +325,7 @@ class ExportTray(Tray):
         if self.desk.proving.proof is None:
             self.proof.setText(tr("Checking joins: {0}", percent(100 * share)))
 
-    def _on_written(self, written: Written) -> None:
+    def _on_written(self, written: WrittenFile) -> None:
         over = _clipped_words(written.clipped)
         self.written.setText("\n".join(filter(None, [tr("Exported “{0}”", written.path.name), over])))
         self.exported.emit(written)

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from chronotome.bridge.store import Edit
 from chronotome.session.edits.clips import Place, copy, move, repeat, set_clip, trim
 from chronotome.session.model import Session, TrackId
-from chronotome.ui.timeline.clip_frames import Frame, Grip
+from chronotome.ui.timeline.clip_frames import ClipFrame, Grip
 from chronotome.ui.timeline.gestures import on_a_line
 from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.ui_context import UiContext
@@ -40,7 +40,7 @@ class ClipDrag:
     """A clip that is being dragged by one of its grips."""
 
     desk: UiContext
-    frame: Frame
+    frame: ClipFrame
     grip: Grip
     grabbed: float
     """Session frame under the pointer when it was taken."""

@@ -37,7 +37,7 @@ class Grip(Enum):
 
 
 @dataclass(frozen=True)
-class Frame:
+class ClipFrame:
     """A clip's place on screen."""
 
     shown: Shown
@@ -55,16 +55,16 @@ class Frame:
         return lane.x_of(fade.start if is_out else fade.end)
 
 
-def frames_in(lane: Lane, clips: Sequence[Shown]) -> Iterator[Frame]:
+def frames_in(lane: Lane, clips: Sequence[Shown]) -> Iterator[ClipFrame]:
     """Those in sight, from left to right."""
     for shown in clips:
         heard = shown.heard_anchors
         left, right = lane.x_of(float(heard[0])), lane.x_of(float(heard[-1]))
         if right >= HEADER and left <= lane.width():
-            yield Frame(shown, left, right)
+            yield ClipFrame(shown, left, right)
 
 
-def grip_at(lane: Lane, clips: Sequence[Shown], x: float, y: float) -> tuple[Frame, Grip] | None:
+def grip_at(lane: Lane, clips: Sequence[Shown], x: float, y: float) -> tuple[ClipFrame, Grip] | None:
     """What a press would take; of clips that overlap, of the later one."""
     found = None
     for frame in frames_in(lane, clips):
@@ -74,7 +74,7 @@ def grip_at(lane: Lane, clips: Sequence[Shown], x: float, y: float) -> tuple[Fra
     return found
 
 
-def _grip(lane: Lane, frame: Frame, x: float, y: float) -> Grip | None:
+def _grip(lane: Lane, frame: ClipFrame, x: float, y: float) -> Grip | None:
     if not frame.left - EDGE <= x <= frame.right + EDGE:
         return None
     if _has_handles(frame, lane):
@@ -89,11 +89,11 @@ def _grip(lane: Lane, frame: Frame, x: float, y: float) -> Grip | None:
     return Grip.BODY if frame.left <= x <= frame.right and y < STRIP else None
 
 
-def _has_handles(frame: Frame, lane: Lane) -> bool:
+def _has_handles(frame: ClipFrame, lane: Lane) -> bool:
     return frame.right - frame.left > LEAST_FOR_HANDLES and lane.height() >= LOWEST_FOR_HANDLES
 
 
-def _handle(lane: Lane, frame: Frame, x: float, y: float) -> Grip | None:
+def _handle(lane: Lane, frame: ClipFrame, x: float, y: float) -> Grip | None:
     plan = frame.shown.plan
     if STRIP <= y <= STRIP + 2 * CORNER:
         if abs(x - frame.handle(plan.fade_in, lane, is_out=False)) <= CORNER:
@@ -138,7 +138,7 @@ def paint_frames(painter: QPainter, lane: Lane, clips: Sequence[Shown], chosen: 
             painter.drawLine(QPointF(box.left(), lane.height() / 2), QPointF(box.right(), lane.height() / 2))
 
 
-def badges_of(lane: Lane, frame: Frame) -> list[Placed]:
+def badges_of(lane: Lane, frame: ClipFrame) -> list[Placed]:
     """What acts on a clip, in its strip as far as that is in sight."""
     if lane.height() < LOWEST_FOR_NAMES:
         return []
@@ -147,7 +147,7 @@ def badges_of(lane: Lane, frame: Frame) -> list[Placed]:
     return in_strip(list(clip_badges(lane.desk.session, frame.shown.clip)), strip)
 
 
-def clip_badge_at(lane: Lane, clips: Sequence[Shown], place: QPointF) -> tuple[Frame, Badge] | None:
+def clip_badge_at(lane: Lane, clips: Sequence[Shown], place: QPointF) -> tuple[ClipFrame, Badge] | None:
     """The badge under the pointer, and the clip that it is of."""
     if place.y() > STRIP:
         return None
@@ -158,7 +158,7 @@ def clip_badge_at(lane: Lane, clips: Sequence[Shown], place: QPointF) -> tuple[F
     return None
 
 
-def _words(frame: Frame) -> str:
+def _words(frame: ClipFrame) -> str:
     clip = frame.shown.clip
     name = clip.name or frame.shown.track.name
     parts = [f"← {name}" if clip.take.mirror is not None else name]
@@ -167,7 +167,7 @@ def _words(frame: Frame) -> str:
     return " · ".join(parts)
 
 
-def _paint_fades(painter: QPainter, lane: Lane, frame: Frame) -> None:
+def _paint_fades(painter: QPainter, lane: Lane, frame: ClipFrame) -> None:
     """Each fade as the curve that it is, and the handles at its end."""
     theme, plan = lane.desk.view.theme, frame.shown.plan
     top, foot = float(STRIP), lane.height() - 4.0
