@@ -7046,6 +7046,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="ui/timeline/timeline.py"/>
+        <source>Tempo points of the song</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/menus.py"/>
         <source>Tempo sync</source>
         <translation type="unfinished"></translation>
@@ -9705,7 +9710,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/tempo_lane.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>reached evenly</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10031,7 +10036,7 @@ other bars have one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/tempo_lane.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>stepped to</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10688,7 +10693,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/tempo_lane.py"/>
+        <location filename="ui/timeline/accessible_lists.py"/>
         <source>{0} bpm from bar {1}, {2}</source>
         <translation type="unfinished"></translation>
     </message>

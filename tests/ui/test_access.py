@@ -20,6 +20,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from chronotome.session.edits.tempo import ramp_tempo
 from chronotome.ui.theme import THEMES
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.marks import down, ring, up
@@ -181,6 +182,14 @@ def test_each_lane_with_things_in_it_has_its_list(at_work):
     at_work.desk.view.show_stage(Stage.EXPORT)
     at_work.wait(lambda: at_work.desk.proving.proof is not None)
     assert told["Joins"].count() == len(at_work.desk.proving.proof.joins)
+    at_work.desk.store.apply(lambda s: ramp_tempo(s, 4.0, 8.0, 90.0), "Ramp")
+    assert [told["Tempo"].words(row) for row in range(told["Tempo"].count())] == [
+        "120.00 bpm from bar 1, stepped to",
+        "120.00 bpm from bar 2, stepped to",
+        "90.00 bpm from bar 3, reached evenly",
+    ]
+    told["Tempo"].choose(2)
+    assert told["Tempo"].current() == 2
     assert all(isinstance(each.current(), int) for each in told.values())
 
 

@@ -195,7 +195,7 @@ def _fold(shown: Shown, song: MetreMap, metre: Metre) -> _Folded:
     beats = steps + (targets.fitted_beats - targets.steps)
     every = beats, targets.drift, height, steps, targets.onsets
     if song.changes:
-        kinds = np.array([each == metre for each in song.metres])
-        here = kinds[[song.stretch_at(each) for each in targets.steps.tolist()]]
+        one = song.stretches[1][song.metres.index(metre)]
+        here = song.kinds_at(targets.steps) == song.kinds_at(np.array([one]))
         every = tuple(each[here] for each in every)
     return _Folded(*every)

@@ -4,8 +4,9 @@ import numpy as np
 
 from chronotome.dsp.clicks import ALLOWED
 from chronotome.session.kits import key_name
-from chronotome.session.metre import hit_words, position_words
+from chronotome.session.metre import MetreMap, hit_words, position_words
 from chronotome.session.targets import REASON_WORDS, Reason
+from chronotome.session.tempo_points import TempoPoint, points_of
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.proving import ProofCommands
 from chronotome.ui.controls.figures import clock, decibels, plain, signed
@@ -170,6 +171,34 @@ class StepList:
         pattern, place = self._commands.pattern, self._desk.view.place
         if pattern is not None and place is not None:
             self._desk.view.choose_hits(place, (pattern.ids[row],))
+
+
+class TempoList:
+    """The song's tempo points; choosing one puts the playhead there."""
+
+    def __init__(self, desk: UiContext) -> None:
+        self._desk = desk
+
+    def _points(self) -> tuple[TempoPoint, ...]:
+        return points_of(self._desk.session.tempo)
+
+    def count(self) -> int:
+        return len(self._points())
+
+    def words(self, row: int) -> str:
+        return point_words(self._points()[row], self._desk.session.metre)
+
+    def current(self) -> int:
+        beat = self._desk.session.beat_of(self._desk.transport.position)
+        return max((at for at, each in enumerate(self._points()) if each.beat <= beat + 1e-3), default=-1)
+
+    def choose(self, row: int) -> None:
+        self._desk.transport.go_to(max(0.0, self._desk.session.frame_of(self._points()[row].beat)))
+
+
+def point_words(point: TempoPoint, metre: MetreMap) -> str:
+    how = tr("reached evenly") if point.is_ramp else tr("stepped to")
+    return tr("{0} bpm from bar {1}, {2}", plain(point.bpm, 2), metre.position(point.beat)[0], how)
 
 
 class JoinList:

@@ -13,6 +13,7 @@ from chronotome.session.tempo_points import TempoPoint, points_of
 from chronotome.ui.commands.song import SongCommands
 from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.timeline.accessible_lists import point_words
 from chronotome.ui.timeline.gestures import is_free
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
@@ -181,10 +182,7 @@ class TempoLane(TrackLane):
         at = self._point_at(place)
         if at is None:
             return ""
-        point = self.points[at]
-        where = self.desk.session.metre.position(point.beat)[0]
-        how = tr("reached evenly") if point.is_ramp else tr("stepped to")
-        return tr("{0} bpm from bar {1}, {2}", plain(point.bpm, 2), where, how)
+        return point_words(self.points[at], self.desk.session.metre)
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() is not Qt.MouseButton.LeftButton or event.position().x() < HEADER:

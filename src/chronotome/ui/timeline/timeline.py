@@ -6,7 +6,14 @@ from PySide6.QtWidgets import QPushButton, QVBoxLayout, QWidget
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.panels.decision import DecisionBar
 from chronotome.ui.theme import colour
-from chronotome.ui.timeline.accessible_lists import ClipList, HitList, JoinList, OnsetList, StepList
+from chronotome.ui.timeline.accessible_lists import (
+    ClipList,
+    HitList,
+    JoinList,
+    OnsetList,
+    StepList,
+    TempoList,
+)
 from chronotome.ui.timeline.context_lane import ContextLane
 from chronotome.ui.timeline.drift_lane import DriftLane
 from chronotome.ui.timeline.groove_lane import GrooveLane
@@ -118,6 +125,7 @@ class Timeline(QWidget):
             Spoken(self.drift, tr("Hits and their drift"), hits),
             Spoken(self.strength, tr("Onsets and their strength"), OnsetList(desk)),
             Spoken(self.pattern, tr("Steps of the pattern"), StepList(desk, commands.patterns)),
+            Spoken(self.tempo, tr("Tempo points of the song"), TempoList(desk)),
             Spoken(self.proof, tr("Joins and their roughness"), JoinList(desk, commands.proof)),
         ]
         for each in self.spoken:
