@@ -25,6 +25,7 @@ class MetreDialog(Dialog):
         self._box.editTextChanged.connect(self._on_typed)
         layout.addRow(words, self._box)
         self._bars = QSpinBox()
+        self._bars.setButtonSymbols(QSpinBox.ButtonSymbols.NoButtons)
         self._bars.setRange(0, MOST_BARS)
         self._bars.setSpecialValueText(tr("from here on"))
         self._bars.setAccessibleName(tr("Number of bars"))
