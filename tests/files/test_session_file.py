@@ -34,6 +34,7 @@ from chronotome.session.slices import Roll
 from sounds import noise_hits, write
 from strategies import edits, sessions, simple_session, with_audio
 
+SEVEN = '{"bar": 4, "metre": {"beats": 7, "unit": 8}}'
 SCHEMA = Path(__file__).parents[2] / "docs" / "session.schema.json"
 
 
@@ -110,6 +111,11 @@ def test_a_lost_history_does_not_lose_the_session(saved):
         (lambda text: text.replace('"take.wav"', '"/etc/passwd"'), "outside its folder"),
         (lambda text: text.replace('"swing": 50.0', '"swing": "much"'), "damaged: .*swing"),
         (lambda text: text.replace('"next_id": 3', '"next_id": 1'), "damaged"),
+        (
+            lambda text: text.replace('"metre_changes": []', f'"metre_changes": [{SEVEN}, {SEVEN}]'),
+            "must rise",
+        ),
+        (lambda text: text.replace('"metre_changes": []', '"metre_changes": [{"bar": 0}]'), "damaged"),
     ],
 )
 def test_documents_that_cannot_be_used_say_why_and_are_left_untouched(saved, change, words):

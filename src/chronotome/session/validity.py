@@ -3,6 +3,7 @@
 from itertools import pairwise
 
 from chronotome.session.limits import MOST_FRAMES
+from chronotome.session.metre import MetreMap
 from chronotome.session.model import Clip, Session
 
 
@@ -19,6 +20,7 @@ def check(session: Session) -> None:
     given = [each for each in ids if each not in following]
     if len(set(ids)) != len(ids) or max((*given, *groups), default=0) >= session.next_id:
         raise ValueError("ids of what is in a session must be unique, and they and groups below next_id")
+    MetreMap(session.first_metre, session.metre_changes)  # raises where they do not rise
     _check_patterns(session)
     _check_clips(session)
     _check_names(session)
