@@ -17,7 +17,7 @@ from chronotome.render.arena import Arena
 from chronotome.render.mix import Mix, MixLane, Side
 from chronotome.render.take_ring import TakeWord
 from chronotome.session.grid import TempoChange, TempoMap
-from chronotome.session.metre import Metre
+from chronotome.session.metre import Metre, metre_map
 from sound_servers import RATE, Server, clicks, numbered, numbers, until
 
 KEYS, EVERY = 40, 0.25
@@ -149,7 +149,7 @@ def notes(kind):
 def clock(kind, seconds=60):
     """The clock that goes out, against an even line; and the tempo that is heard of one that comes in."""
     with running(kind, period=512) as (server, player, _arena):
-        player.set_beats(TempoMap((TempoChange(0.0, 123.4),)), Metre())
+        player.set_beats(TempoMap((TempoChange(0.0, 123.4),)), metre_map(Metre()))
         peer = server.peer()
         until(lambda: "peer:heard" in player.clock_words.split("\n"))
         player.send_clock(["peer:heard"])

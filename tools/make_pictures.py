@@ -20,10 +20,13 @@ from chronotome import assets
 from chronotome.demo import __file__ as demo_file
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
+from chronotome.session.edits.metre import set_metre_from
 from chronotome.session.edits.patterns import shape_steps
 from chronotome.session.edits.shaping import set_roll, set_value
 from chronotome.session.edits.slicing import Place
-from chronotome.session.model import Track
+from chronotome.session.edits.tempo import ramp_tempo, set_tempo_from
+from chronotome.session.metre import Metre
+from chronotome.session.model import Session, Track
 from chronotome.session.slices import Roll, SliceId
 from chronotome.ui.application import (
     application,
@@ -35,7 +38,6 @@ from chronotome.ui.application import (
 )
 from chronotome.ui.dialogs.batch import BatchDialog
 from chronotome.ui.dialogs.pads import PadsWindow
-from chronotome.ui.dialogs.preferences import PreferencesDialog
 from chronotome.ui.main_window import MainWindow
 from chronotome.ui.stages.tighten import TightenTray
 from chronotome.ui.view_state import For, LaneKind, RowsBy, Stage
@@ -178,10 +180,18 @@ def walk(window: MainWindow) -> None:
         window.beside.walk.card.next.click()
 
 
-def preferences(window: MainWindow) -> None:
-    """What is chosen for the program; the folder is one that is the same in every picture."""
-    window.desk.preferences.keep(takes="/home/ferry/Music/Takes")
-    run(window, "preferences")
+def song(window: MainWindow) -> None:
+    """A song that slows down, goes on faster, and has two bars of 3/4."""
+    view, store = window.desk.view, window.desk.store
+    view.show_stage(Stage.FIT)
+
+    def edit(session: Session) -> Session:
+        session = set_tempo_from(ramp_tempo(session, 16.0, 20.0, 78.0), 24.0, 104.0)
+        return set_metre_from(set_metre_from(session, 4, Metre(3, 4), bars=2), 7, Metre(7, 8))
+
+    store.apply(edit, "Song")
+    session = window.desk.session
+    view.show(view.viewport.fitted(session.frame_of(8.5), session.frame_of(34.0)))
 
 
 def batch(window: MainWindow) -> None:
@@ -215,10 +225,10 @@ EXTRA: dict[str, Callable[[MainWindow], None]] = {
     "take": take,
     "pads": pads,
     "walk": walk,
-    "preferences": preferences,
+    "song": song,
     "batch": batch,
 }
-OWN_WINDOWS = (PadsWindow, PreferencesDialog, BatchDialog)
+OWN_WINDOWS = (PadsWindow, BatchDialog)
 MANUAL = {
     "mark": "mark",
     "fit": "fit",

@@ -18,7 +18,7 @@ from chronotome.render.arena import Arena
 from chronotome.render.mix import CLICK, FIRST_TRACK, Mix, MixLane, Side
 from chronotome.render.take_ring import TakeWord
 from chronotome.session.grid import TempoChange, TempoMap
-from chronotome.session.metre import Metre
+from chronotome.session.metre import Metre, metre_map
 from sound_servers import KINDS, RATE, Server, clicks, missing, numbered, numbers, until
 
 TEMPO = TempoMap((TempoChange(0.0, 123.4),), 0.25)
@@ -55,7 +55,7 @@ class Running:
         self.player = Player(self.arena, output=self.server.output)
 
     def begin(self, rate=RATE):
-        self.player.set_beats(TEMPO, Metre())
+        self.player.set_beats(TEMPO, metre_map(Metre()))
         self.player.start(rate)
         until(lambda: self.player.state().is_ready, 15)
         assert not self.player.state().is_simulated, self.player.state().device
