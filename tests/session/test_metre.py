@@ -6,6 +6,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from chronotome.render.click import click_plan, count_in
+from chronotome.session.edits.grooves import groove_of
 from chronotome.session.edits.metre import (
     move_metre_change,
     remove_metre_change,
@@ -14,6 +15,9 @@ from chronotome.session.edits.metre import (
     set_metre_from,
 )
 from chronotome.session.edits.timing import whole_bars
+from chronotome.session.grid import Grid, TempoMap
+from chronotome.session.groove import Groove, GrooveStep
+from chronotome.session.lines import GridRule, lines_over
 from chronotome.session.metre import Metre, MetreChange, MetreMap, metre_map, metre_of
 from chronotome.session.model import replace
 from strategies import RATE, metre_maps, simple_session
@@ -116,6 +120,22 @@ def test_clicks_are_on_the_beats_of_each_metre_and_accents_on_its_bars():
     assert others[(others > 7) & (others < 8.75)].tolist() == [7.25, 7.5, 7.75, 8, 8.25, 8.5]
     counted = replace(session, click=replace(session.click, count_in=1))
     assert [len(count_in(counted, seconds * RATE)) / RATE for seconds in (0.0, 4.0, 7.0)] == [2, 1.5, 1.75]
+
+
+def test_a_groove_begins_anew_with_the_metre_and_is_taken_from_bars_of_one_metre():
+    steps = tuple(GrooveStep(at / 2, 30.0 if at == 0 else 0.0) for at in range(8))
+    groove = Groove(1, "late", Grid(8), 1, FOUR, steps, 120.0)
+    lines = lines_over(0.0, 20.0, GridRule(Grid(8), groove=groove), SONG, TempoMap())
+    late = (lines.beats - lines.steps) * 500
+    at = lines.steps.searchsorted([0.0, 4.0, 8.0, 14.0, 16.0])
+    assert late[at] == pytest.approx([30, 30, 30, 30, 0], abs=1e-6)
+    beats = np.concatenate([SONG.bar_lines(0.0, 20.0), np.arange(0.0, 20.0, 0.5)])
+    frames = np.unique(np.rint((beats + 0.02 * np.isin(beats, SONG.bar_lines(0, 20))) * RATE / 2).astype(int))
+    session = replace(simple_session(frames.tolist(), 12 * RATE), metre_changes=SONG.changes)
+    session = replace(session, tempo=replace(session.tempo, beat_one=0.0))
+    found = groove_of(session, session.tracks[0], session.tracks[0].takes[0], Grid(8))
+    assert found.metre in {FOUR, THREE, SEVEN}
+    assert max(each.beat for each in found.steps) < found.metre.bar
 
 
 def test_whole_bars_are_those_of_the_song():

@@ -9,7 +9,7 @@ from chronotome.session.clock import Clock
 from chronotome.session.counting import counted_of
 from chronotome.session.edits.marks import drop_onset, keep_onset, set_sift, set_threshold
 from chronotome.session.grid import TempoChange, TempoMap
-from chronotome.session.metre import Metre, metre_map
+from chronotome.session.metre import Metre, MetreChange, metre_map
 from chronotome.session.model import replace
 from chronotome.session.onset_filter import Near, OnsetFilter, Per, sifted
 from chronotome.session.onsets import Onsets
@@ -97,6 +97,12 @@ def test_bars_follow_the_tempo_of_the_session():
     clip = session.tracks[0].clips[0]
     assert counted_of(session, clip.take).tolist() == [True, False, True, False]
     assert counted_of(slower, clip.take).tolist() == [True, False, False, False]
+    in_three = replace(slower, metre_changes=(MetreChange(1, Metre(1, 4)),))
+    longer = simple_session([at * RATE for at in range(7)], 8 * RATE, tempo=60.0)
+    longer = set_sift(longer, content, lambda sift: replace(sift, strongest_per=Per.BAR))
+    longer = replace(longer, metre_changes=in_three.metre_changes)
+    counts = counted_of(longer, longer.tracks[0].clips[0].take).tolist()
+    assert counts == [True, False, False, False, True, True, True]  # from beat 5 on each is a bar
 
 
 rows = st.lists(st.tuples(st.integers(1, 60), st.floats(0, 100)), max_size=40)
