@@ -57,6 +57,12 @@ def test_a_point_is_dragged_up_and_along_and_escape_leaves_no_trace(bent):
     assert points(bent)[1] == (4, round(90 + rise), False)
     assert bent.desk.store.history.undo_label == "Move tempo point"
     bent.desk.store.undo()
+    bent.window.commands.song.set_tempo_from(4.0, 91.5)
+    x, y = place_of(lane, 1)
+    bent.drag(lane, (x, y), (x, y - 15))
+    assert points(bent)[1] == (4, 106, False)  # 105.75 without Shift
+    bent.desk.store.undo()
+    bent.desk.store.undo()
     x, y = place_of(lane, 1)
     bent.drag(lane, (x, y), (lane.x_of(bent.session.frame_of(2.1)), y + 3))
     assert points(bent)[1] == (2, 90, False)
