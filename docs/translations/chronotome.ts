@@ -6091,7 +6091,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/song.py"/>
+        <location filename="ui/panels/transport_bar.py"/>
         <source>Set metre</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9710,11 +9710,6 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/timeline/accessible_lists.py"/>
-        <source>reached evenly</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <location filename="ui/dialogs/finding.py"/>
         <source>recent</source>
         <translation type="unfinished"></translation>
@@ -10033,11 +10028,6 @@ other bars have one</source>
     <message>
         <location filename="ui/timeline/groove_lane.py"/>
         <source>step {0}: {1} ms, {2} dB</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="ui/timeline/accessible_lists.py"/>
-        <source>stepped to</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

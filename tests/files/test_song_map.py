@@ -1,6 +1,7 @@
 """A song from 90 over a ramp to 120 and down to 100 bpm, in 4/4, 3/4 and 7/8: every file says the same."""
 
 import json
+from itertools import pairwise
 
 import mido
 import numpy as np
@@ -9,7 +10,15 @@ import soundfile
 
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_out import ENCODINGS
-from chronotome.files.markers import fit_told, markers_of, metre_told, put_markers, read_markers, sections_of
+from chronotome.files.markers import (
+    Markers,
+    fit_told,
+    markers_of,
+    metre_told,
+    put_markers,
+    read_markers,
+    sections_of,
+)
 from chronotome.files.midi_out import TICKS, write_tempo_midi
 from chronotome.files.tempo_in import read_tempo_map
 from chronotome.files.tempo_out import write_tempo_json
@@ -20,6 +29,7 @@ from chronotome.session.edits.patterns import new_pattern, play_pattern
 from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.tempo import ramp_tempo, set_tempo, set_tempo_from, take_song_map
 from chronotome.session.edits.timing import set_beat_one
+from chronotome.session.grid import TempoChange
 from chronotome.session.kits import Kit, KitSlice
 from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import Recording, Session, replace
@@ -143,6 +153,26 @@ def document(bpms, beats=4):
     return json.dumps(
         {"beat_one_seconds": 0, "metre": {"beats": beats, "unit": 4}, "changes": changes, "sections": []}
     ).encode()
+
+
+def test_a_file_that_says_nonsense_of_its_bars_is_believed_in_nothing_of_it(tmp_path):
+    told = Markers(
+        120.0, "4/4", 0.5, tempi=tuple(TempoChange(at, 100.0 + at) for at in (0.0, 1e-9, 900_000.0))
+    )
+    pins = fit_told(told, 1000, 4000).pins
+    assert all(a.frame < b.frame and a.beat < b.beat for a, b in pairwise(pins))
+    late = mido.MidiFile(ticks_per_beat=1)
+    late.tracks.append(
+        mido.MidiTrack(
+            [
+                mido.MetaMessage("set_tempo", tempo=500_000),
+                mido.MetaMessage("set_tempo", tempo=400_000, time=1 << 27),
+            ]
+        )
+    )
+    late.save(tmp_path / "late.mid")
+    with pytest.raises(UnusableFile, match="is not a tempo map"):
+        read_tempo_map(tmp_path / "late.mid")
 
 
 @pytest.mark.parametrize(

@@ -184,9 +184,9 @@ def test_each_lane_with_things_in_it_has_its_list(at_work):
     assert told["Joins"].count() == len(at_work.desk.proving.proof.joins)
     at_work.desk.store.apply(lambda s: ramp_tempo(s, 4.0, 8.0, 90.0), "Ramp")
     assert [told["Tempo"].words(row) for row in range(told["Tempo"].count())] == [
-        "120.00 bpm from bar 1, stepped to",
-        "120.00 bpm from bar 2, stepped to",
-        "90.00 bpm from bar 3, reached evenly",
+        "120.00 bpm from bar 1, step",
+        "120.00 bpm from bar 2, step",
+        "90.00 bpm from bar 3, ramp",
     ]
     told["Tempo"].choose(2)
     assert told["Tempo"].current() == 2

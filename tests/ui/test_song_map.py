@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QInputDialog
 from chronotome.files.tempo_out import write_tempo_json
 from chronotome.session.edits.metre import set_metre_from
 from chronotome.session.edits.sections import add_section
-from chronotome.session.edits.tempo import set_tempo_from
+from chronotome.session.edits.tempo import set_tempo_at, set_tempo_from
 from chronotome.session.metre import Metre
 from chronotome.session.tempo_points import points_of
 from chronotome.ui.dialogs.metre import MetreDialog
@@ -82,12 +82,35 @@ def test_a_double_click_adds_a_point_and_types_one_and_the_menu_ramps_it(bent, m
     assert lane.offers_at(*place_of(lane, 2)) == "tempo"
     table.run("tempo-even")
     assert points(bent)[2] == (6, 101, True)
-    assert "evenly" in lane.told_at(QPoint(*map(round, place_of(lane, 2))).toPointF())
+    assert "ramp" in lane.told_at(QPoint(*map(round, place_of(lane, 2))).toPointF())
     table.run("tempo-gone")
     table.run("tempo-gone")
     assert bent.session.tempo.is_constant
     assert not lane.isVisible()
     assert "tempo change" in table.missing("tempo-gone")
+
+
+def test_undone_under_the_hand_nothing_is_moved_and_a_tap_keeps_the_other_stretches(bent):
+    lane, ruler, store = bent.window.timeline.tempo, bent.window.timeline.ruler, bent.desk.store
+    x, y = place_of(lane, 1)
+    bent.drag(lane, (x, y), (x, y - 8), release=False)
+    box = ruler._metre_boxes()[-1][0].center()
+    store.undo()
+    store.undo()
+    bent.move(lane, QPoint(round(x), round(y - 12)), Qt.KeyboardModifier.NoModifier)
+    bent.bot.mouseRelease(lane, Qt.MouseButton.LeftButton, pos=QPoint(round(x), round(y - 12)))
+    assert points(bent) == [(0, 120, False)]
+    assert metres(bent) == []
+    store.redo()
+    store.redo()
+    bent.drag(ruler, (box.x(), box.y()), (box.x() + 60, box.y()), release=False)
+    store.undo()
+    bent.move(ruler, QPoint(round(box.x()) + 200, round(box.y())), Qt.KeyboardModifier.NoModifier)
+    bent.bot.mouseRelease(ruler, Qt.MouseButton.LeftButton)
+    assert metres(bent) == []
+    bent.desk.transport.go_to(bent.session.frame_of(5.0))
+    store.apply(lambda each: set_tempo_at(each, each.beat_of(bent.desk.transport.position), 70.0), "Tap")
+    assert [each[1] for each in points(bent)] == [120, 70]
 
 
 def test_a_metre_is_dragged_to_another_bar_and_goes(bent):

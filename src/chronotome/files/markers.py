@@ -170,7 +170,9 @@ def read_markers(path: Path) -> Markers:
             TempoChange(at, bpm) for at, bpm in tempi if bpm is not None and SLOWEST <= bpm <= FASTEST
         ),
         metre_changes=tuple(
-            MetreChange(int(at), each) for at, each in metres if each is not None and 1 <= at < MOST_BEATS
+            MetreChange(int(at), each)
+            for at, each in metres
+            if each is not None and 1 <= at < MOST_BEATS and at == int(at)
         ),
     )
 
@@ -215,8 +217,8 @@ def _fit_through(clock: TempoMap, rate: int, frames: int) -> Fit:
         np.arange(np.ceil(first), np.floor(last) + 1), [each.beat for each in clock.changes[1:]]
     )
     places = np.rint(clock.seconds_at(beats) * rate).astype(int).tolist()
-    told = zip(places, beats.tolist(), strict=True)
-    pins = tuple(Pin(frame, beat) for frame, beat in told if 0 <= frame < frames)
+    told = dict(zip(places, beats.tolist(), strict=True))  # of two beats on one frame the later one
+    pins = tuple(Pin(frame, beat) for frame, beat in told.items() if 0 <= frame < frames)
     return Fit(tempo=clock.changes[0].beats_per_minute, pins=pins[:MOST_BEATS])
 
 

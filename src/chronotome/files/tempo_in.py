@@ -12,7 +12,15 @@ from chronotome.files.safe_read import bytes_of, converted
 from chronotome.files.tempo_out import TempoDocument
 from chronotome.session.edits.tempo import SongMap
 from chronotome.session.grid import FASTEST, SLOWEST, TempoChange
-from chronotome.session.metre import MOST_METRE_CHANGES, Metre, MetreChange, MetreMap, metre_of
+from chronotome.session.limits import MOST_BEATS
+from chronotome.session.metre import (
+    MOST_BEATS_IN_BAR,
+    MOST_METRE_CHANGES,
+    UNITS,
+    Metre,
+    MetreChange,
+    MetreMap,
+)
 from chronotome.words import tr
 
 MOST_BYTES = 16 << 20
@@ -42,13 +50,18 @@ def _of_midi(file: MidiNotes) -> SongMap:
     if len(file.tempos) > MOST_CHANGES or len(file.metres) > MOST_METRE_CHANGES:
         raise ValueError("too many changes")
     tempi = {tick / file.ticks_per_beat: _bpm_of(tempo) for tick, tempo in file.tempos}
-    changes = tuple(TempoChange(beat, bpm) for beat, bpm in sorted(tempi.items()))
+    changes = tuple(
+        converted({"beat": beat, "beats_per_minute": bpm}, TempoChange) for beat, bpm in sorted(tempi.items())
+    )
     if not file.metres:
         return SongMap(_thinned(changes), None)
     metre = MetreMap(Metre())
     for tick, beats, unit in file.metres:
         bar = round(metre.bar_at(tick / file.ticks_per_beat))
-        metre = _with(metre, bar, metre_of(f"{beats}/{unit}"))
+        if (
+            unit in UNITS and 1 <= beats <= MOST_BEATS_IN_BAR and bar <= MOST_BEATS
+        ):  # of others nothing is known
+            metre = _with(metre, bar, Metre(beats, unit))
     return SongMap(_thinned(changes), metre)
 
 

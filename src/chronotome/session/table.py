@@ -120,8 +120,8 @@ class Table(Struct, frozen=True, dict=True):
 
     @property
     def ids(self) -> tuple[int, ...]:
-        """A number for each, never used twice."""
-        raise NotImplementedError
+        """A number for each, never used twice; a table has them as a field."""
+        return ()
 
     @classmethod
     def names(cls) -> tuple[str, ...]:

@@ -355,6 +355,6 @@ def use_measured(session: Session, track: TrackId) -> Session:
     measured = session.recording_of(found[1]).measured if found else None
     if found is None or measured is None:
         return session
-    if measured.bar_confidence > 0.5:
+    if measured.bar_confidence > 0.5 and not session.metre_changes:
         session = set_metre(session, measured.metre)
     return set_following(replace(session, lead=None), track, TempoSync.SONG)

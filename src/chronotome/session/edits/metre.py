@@ -59,6 +59,8 @@ def remove_metre_change(session: Session, beat: float) -> Session:
 def move_metre_change(session: Session, at: int, bar: int) -> Session:
     """A change, by its number, to another bar between those beside it."""
     changes = session.metre_changes
+    if at >= len(changes):  # undone under the hand
+        return session
     low = changes[at - 1].bar + 1 if at else 1
     high = changes[at + 1].bar - 1 if at + 1 < len(changes) else MOST_BEATS
     moved = MetreChange(max(low, min(high, bar)), changes[at].metre)

@@ -112,6 +112,8 @@ def remove_tempo_point(session: Session, number: int) -> Session:
 def move_tempo_point(session: Session, number: int, beat: float, beats_per_minute: float) -> Session:
     """A point at another beat between those beside it, at another tempo; the first stays at its beat."""
     points = points_of(session.tempo)
+    if number >= len(points):  # undone under the hand
+        return session
     low = points[number - 1].beat + LEAST_APART if number else points[0].beat
     high = points[number + 1].beat - LEAST_APART if number + 1 < len(points) else float(MOST_BEATS)
     place = points[0].beat if number == 0 else min(max(beat, low), max(low, high))

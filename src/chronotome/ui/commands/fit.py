@@ -11,9 +11,7 @@ from chronotome.render.mix import Side
 from chronotome.session.anchors import heard_beats_of
 from chronotome.session.edits import fitting
 from chronotome.session.edits.fitting import BeatCorrection, TempoSync
-from chronotome.session.edits.tempo import (
-    set_tempo,
-)
+from chronotome.session.edits.tempo import set_tempo_at
 from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.fit import BeatMap, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
@@ -122,7 +120,8 @@ class FitCommands:
             self._set_tapped(words)
             return
         tempo = round(found.tempo, 2)
-        self._apply_run(lambda session: set_tempo(session, tempo), tr("Tap song tempo"))
+        here = self._desk.session.beat_of(transport.position)
+        self._apply_run(lambda session: set_tempo_at(session, here, tempo), tr("Tap song tempo"))
         self._say(tr("{0}: set as song tempo. Tap during playback to set beats.", words))
 
     def _set_tapped(self, words: str) -> None:

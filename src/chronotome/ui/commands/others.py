@@ -5,7 +5,7 @@ from typing import TYPE_CHECKING
 from PySide6.QtWidgets import QApplication
 
 from chronotome.engine.control import InTime
-from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.tempo import set_tempo_at
 from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
@@ -48,8 +48,10 @@ class OtherCommands:
         if tempo is None:
             desk.say(tr("No MIDI clock received. Choose Sync: MIDI clock in Play, then start it."))
             return
+        here = desk.transport.position
         desk.store.apply(
-            lambda session: set_tempo(session, tempo), tr("Song tempo set from the clock: {0:.2f} bpm", tempo)
+            lambda session: set_tempo_at(session, session.beat_of(here), tempo),
+            tr("Song tempo set from the clock: {0:.2f} bpm", tempo),
         )
 
     def learn(self) -> None:

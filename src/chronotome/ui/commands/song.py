@@ -10,9 +10,7 @@ from PySide6.QtWidgets import QApplication, QFileDialog, QInputDialog
 from chronotome.files.tempo_in import read_tempo_map
 from chronotome.session.edits import tempo as tempo_edits
 from chronotome.session.edits.metre import (
-    move_metre_change,
     remove_metre_change,
-    set_metre_at,
     set_metre_from,
 )
 from chronotome.session.edits.tempo import SongMap
@@ -115,9 +113,6 @@ class SongCommands:
         beat = self._line_here
         self._apply(lambda each: tempo_edits.remove_tempo_change(each, beat), tr("Remove tempo change"))
 
-    def remove_point(self, number: int) -> None:
-        self._apply(lambda each: tempo_edits.remove_tempo_point(each, number), tr("Remove tempo change"))
-
     def scale(self, factor: float) -> None:
         words = tr("Double song tempo") if factor > 1 else tr("Halve song tempo")
         self._apply(lambda session: tempo_edits.scale_tempo(session, factor), words)
@@ -178,15 +173,6 @@ class SongCommands:
             lambda each: set_metre_from(each, bar, metre, bars=bars),
             tr("{0} from bar {1}", metre.words, bar + 1),
         )
-
-    def set_metre_here(self, metre: Metre) -> None:
-        """That of the stretch under the playhead; of the whole song where it has only one."""
-        beat = self._beat
-        self._apply(lambda each: set_metre_at(each, beat, metre), tr("Set metre"))
-
-    def move_metre(self, number: int) -> Callable[[Session, float], Session]:
-        """A change of metre at another bar, for a drag."""
-        return lambda session, bar: move_metre_change(session, number, round(bar))
 
     def remove_metre(self) -> None:
         beat = self._beat

@@ -197,7 +197,7 @@ class TempoList:
 
 
 def point_words(point: TempoPoint, metre: MetreMap) -> str:
-    how = tr("reached evenly") if point.is_ramp else tr("stepped to")
+    how = tr("ramp") if point.is_ramp else tr("step")
     return tr("{0} bpm from bar {1}, {2}", plain(point.bpm, 2), metre.position(point.beat)[0], how)
 
 
