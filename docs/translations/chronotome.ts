@@ -3261,7 +3261,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/patterns.py"/>
+        <location filename="session/slices.py"/>
         <source>Loudness</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4606,7 +4606,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/patterns.py"/>
+        <location filename="session/slices.py"/>
         <source>Pan</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4686,7 +4686,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/patterns.py"/>
+        <location filename="session/slices.py"/>
         <source>Pitch</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9137,7 +9137,7 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/patterns.py"/>
+        <location filename="session/slices.py"/>
         <source>loud</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9569,7 +9569,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/patterns.py"/>
+        <location filename="session/slices.py"/>
         <source>pan</source>
         <translation type="unfinished"></translation>
     </message>

@@ -1,6 +1,7 @@
 """Patterns: steps that play the slices of a kit, round after round; columns, like onsets."""
 
 from collections.abc import Mapping, Sequence
+from dataclasses import replace
 from typing import Annotated, Any
 
 import msgspec
@@ -10,7 +11,7 @@ from numpy.typing import NDArray
 
 from chronotome.session.kits import KitId
 from chronotome.session.limits import Id, Name
-from chronotome.session.slices import Loudness, Pan, Semitones, mixed
+from chronotome.session.slices import Loudness, Pan, Semitones, Slices, mixed
 from chronotome.session.table import Column, SlideRange, Table, Unit, columns_of
 from chronotome.units import Frames
 from chronotome.words import tr
@@ -98,9 +99,13 @@ class Pattern(Table, frozen=True, dict=True):
         return msgspec.structs.replace(kept, beats=beats)
 
 
+_LOUDNESS, _PANS, _SEMITONES = (Slices.shaped[name] for name in ("loudness", "pans", "semitones"))
 Pattern.shaped = columns_of(
     Pattern,
     (
+        replace(_LOUDNESS, marks=(-12, 6)),
+        replace(_PANS, key=""),
+        replace(_SEMITONES, key=""),
         Column(
             "lengths",
             tr("Length"),
@@ -110,36 +115,6 @@ Pattern.shaped = columns_of(
             shown=SlideRange(0, 2, 0.0625),
             marks=(0.5, 1, 1.5),
             short=tr("length"),
-        ),
-        Column(
-            "loudness",
-            tr("Loudness"),
-            Unit.DECIBELS,
-            step=1.0,
-            slid=SlideRange(-24, 12, 0.5),
-            shown=SlideRange(-24, 12, 0.5),
-            marks=(-12, 6),
-            short=tr("loud"),
-        ),
-        Column(
-            "pans",
-            tr("Pan"),
-            Unit.SIDES,
-            step=0.1,
-            slid=SlideRange(-1, 1, 0.01),
-            shown=SlideRange(-1, 1, 0.05),
-            marks=(-0.5, 0.5),
-            short=tr("pan"),
-        ),
-        Column(
-            "semitones",
-            tr("Pitch"),
-            Unit.SEMITONES,
-            step=1.0,
-            slid=SlideRange(-24, 24, 1),
-            shown=SlideRange(-12, 12, 1),
-            marks=(-7, 7),
-            short=tr("pitch"),
         ),
         Column(
             "chances",
