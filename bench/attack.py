@@ -528,8 +528,8 @@ class Windows(Documents):
         for stage in Stage:
             desk.view.show_stage(stage)
             for zoom in (1.0, 30.0):
-                desk.view.fit()
-                desk.view.zoom(zoom, 300)
+                desk.view.sight.fit()
+                desk.view.sight.zoom(zoom, 300)
                 self._window.grab()
         if desk.session.tracks:
             desk.store.apply(lambda s: set_tighten(s, s.tracks[0].id, strength=0.5), "Tighten")

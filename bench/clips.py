@@ -64,7 +64,7 @@ def main() -> None:
     found = latencies(window)
     print(f"{count} clips on {len(store.session.tracks)} tracks: median {np.median(found):.1f} ms (bar 12)")
     view.show_stage(Stage.REWORK)
-    view.fit()
+    view.sight.fit()
     wait_until_ready(window)
     place = (store.session.tracks[0].id, store.session.tracks[0].clips[3].id)
     painted = []

@@ -58,7 +58,7 @@ def click_times(window) -> list[float]:
             pass
         taken.append(1000 * (time.perf_counter() - began) + latency)
         send(wave, QEvent.Type.MouseButtonRelease, x, 4)
-        window.desk.view.select(None)
+        window.desk.view.chosen.select(None)
         QCoreApplication.processEvents()
         time.sleep(0.4)
     return taken
@@ -71,8 +71,8 @@ def main() -> None:
     window.desk.view.show_stage(Stage.MARK)
     count = len(window.desk.session.recordings[0].onsets)
     for name, show in (
-        ("all of it", window.desk.view.fit),
-        ("one bar", lambda: window.desk.view.zoom(2000, 300)),
+        ("all of it", window.desk.view.sight.fit),
+        ("one bar", lambda: window.desk.view.sight.zoom(2000, 300)),
     ):
         show()
         QCoreApplication.processEvents()
@@ -85,7 +85,7 @@ def main() -> None:
     window.close()
     window = window_with(write_performance(home / "short.wav", 1), in_process=False, block=BLOCK)
     window.desk.view.show_stage(Stage.MARK)
-    window.desk.view.zoom(6, 300)
+    window.desk.view.sight.zoom(6, 300)
     QCoreApplication.processEvents()
     taken = click_times(window)
     print(

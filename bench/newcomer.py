@@ -216,8 +216,8 @@ class Task:
 
 def _clip_chosen(hand: Hand) -> None:
     view = hand.window.desk.view
-    assert view.place is not None
-    view.choose_clips((view.place,))
+    assert view.chosen.place is not None
+    view.chosen.choose_clips((view.chosen.place,))
 
 
 def _go_to_bar(hand: Hand, bar: float) -> None:
@@ -426,7 +426,7 @@ TASKS = (
         "go to the next place to check",
         lambda h: h.click(h.window.findChildren(CheckRows)[0].shown[0]),
         _press("N"),
-        lambda h, _: h.window.desk.view.selected is not None,
+        lambda h, _: h.window.desk.view.chosen.onset is not None,
     ),
     Task(
         "why is this red?",
@@ -559,7 +559,7 @@ TASKS = (
         "work on the next track",
         lambda h: h.click(h.window.timeline.context_lanes[0], (30, 8)),
         _press("PgDown"),
-        lambda h, _: h.window.desk.view.focused is h.session.tracks[1],
+        lambda h, _: h.window.desk.view.chosen.focused is h.session.tracks[1],
     ),
     Task(
         "call it something else",
@@ -583,14 +583,14 @@ TASKS = (
         "see it closer",
         lambda h: h.menu("View", "Zoom in"),
         _press("+"),
-        lambda h, _: not h.window.desk.view.is_whole,
+        lambda h, _: not h.window.desk.view.sight.is_whole,
     ),
     Task(
         "see all of it again",
         _menu("View", "Zoom to fit"),
         _press("F"),
-        lambda h, _: h.window.desk.view.is_whole,
-        before=lambda h: h.window.desk.view.zoom(4.0),
+        lambda h, _: h.window.desk.view.sight.is_whole,
+        before=lambda h: h.window.desk.view.sight.zoom(4.0),
     ),
     Task(
         "give the lanes all the room",
@@ -641,8 +641,8 @@ def begin(hand: Hand, demo: Session, stage: Stage) -> None:
     desk.transport.listen(type(desk.transport.side).EDITED)
     desk.store.mark_saved(desk.store.history.session)
     desk.store.apply(lambda _session: demo, "Begin")
-    desk.view.focus(demo.tracks[0].id)
-    desk.view.fit()
+    desk.view.chosen.focus(demo.tracks[0].id)
+    desk.view.sight.fit()
     desk.view.show_stage(stage)
     window.activateWindow()
     QTest.qWaitForWindowActive(window, 500)

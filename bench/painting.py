@@ -39,15 +39,15 @@ def main() -> None:
     view = window.desk.view
     for stage in (Stage.MARK, Stage.TIGHTEN):
         view.show_stage(stage)
-        view.fit()
+        view.sight.fit()
         found = []
         for step in range(240):
             if step < 120:
-                view.zoom(1.1, 300)
+                view.sight.zoom(1.1, 300)
             elif step < 180:
-                view.scroll(37)
+                view.sight.scroll(37)
             else:
-                view.zoom(1 / 1.1, 500)
+                view.sight.zoom(1 / 1.1, 500)
             began = time.perf_counter()
             QCoreApplication.processEvents()
             found.append(1000 * (time.perf_counter() - began))

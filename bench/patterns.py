@@ -212,16 +212,16 @@ def drawing_and_export(home: Path) -> None:
     view = desk.view
     view.show_stage(Stage.REWORK)
     made = store.session.tracks[-1]
-    view.choose_hits((made.id, made.clips[0].id), ids[:3])
+    view.chosen.choose_hits((made.id, made.clips[0].id), ids[:3])
     store.apply(lambda s: set_played(s, (made.id, made.clips[0].id), 64.0), "Cycles")
-    view.show(view.viewport.fitted(0, int(desk.session.frame_of(32.0))))
+    view.sight.show(view.sight.viewport.fitted(0, int(desk.session.frame_of(32.0))))
     wait_until_ready(window)
     took = []
     for step in range(200):
         if step % 4 < 2:
-            view.scroll(23 if step % 2 else -19)
+            view.sight.scroll(23 if step % 2 else -19)
         else:
-            view.zoom(1.02 if step % 2 else 1 / 1.02, 300)
+            view.sight.zoom(1.02 if step % 2 else 1 / 1.02, 300)
         began = time.perf_counter()
         QCoreApplication.processEvents()
         took.append(1000 * (time.perf_counter() - began))

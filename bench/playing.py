@@ -33,7 +33,7 @@ def main() -> None:
         render_mix(Renderer(desk.recordings.arena), plan_for(session), desk.recordings.pool.ready()),
         desk.recordings.arena,
     )
-    desk.view.zoom(20)
+    desk.view.sight.zoom(20)
     before = player.control.get(Word.DROPOUTS)
     desk.transport.go_to(0)
     desk.transport.play()
@@ -43,7 +43,7 @@ def main() -> None:
         beat = session.tempo.beat_of((float(targets.target[at]) + 50 + number % 300) / session.rate)
         onset = int(targets.onsets[at])
         desk.store.apply(lambda s, o=onset, b=beat: move_hit(s, track.id, clip.id, o, b), "Move")
-        desk.view.scroll(40 if number % 50 < 25 else -40)
+        desk.view.sight.scroll(40 if number % 50 < 25 else -40)
         window.repaint()
         QCoreApplication.processEvents()
         time.sleep(0.01)

@@ -34,8 +34,8 @@ def main() -> None:
     wait_until_ready(window)
     track = store.session.tracks[0].id
     for words, zoom in (("all in sight", 1.0), ("zoomed in", 60.0)):
-        view.fit()
-        view.zoom(zoom, 300)
+        view.sight.fit()
+        view.sight.zoom(zoom, 300)
         QCoreApplication.processEvents()
         found = []
         for step in range(60):

@@ -250,16 +250,16 @@ def listening(window, place: Place) -> None:
 def paints(window, place: Place) -> None:
     view = window.desk.view
     view.show_stage(Stage.REWORK)
-    view.choose_hits(place, window.desk.session.track(place[0]).clip(place[1]).take.slices.ids[::9])
+    view.chosen.choose_hits(place, window.desk.session.track(place[0]).clip(place[1]).take.slices.ids[::9])
     seconds = 500 / 2000 * 300
-    view.show(view.viewport.fitted(100 * RATE, int((100 + seconds) * RATE)))
+    view.sight.show(view.sight.viewport.fitted(100 * RATE, int((100 + seconds) * RATE)))
     wait_until_ready(window)
     took = []
     for step in range(200):
         if step % 4 < 2:
-            view.scroll(23 if step % 2 else -19)
+            view.sight.scroll(23 if step % 2 else -19)
         else:
-            view.zoom(1.02 if step % 2 else 1 / 1.02, 300)
+            view.sight.zoom(1.02 if step % 2 else 1 / 1.02, 300)
         began = time.perf_counter()
         QCoreApplication.processEvents()
         took.append(1000 * (time.perf_counter() - began))

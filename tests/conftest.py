@@ -183,6 +183,6 @@ def at_work(person, hits_file):
     person.desk.store.apply(lambda s: set_beat_one(set_tempo(s, 120.0), 0.025), "Fit")
     person.desk.store.apply(lambda s: set_tighten(s, track, strength=0.5, grid=Grid(8)), "Tighten")
     person.desk.view.show_stage(Stage.TIGHTEN)
-    person.desk.view.fit()
+    person.desk.view.sight.fit()
     person.settle()
     return person

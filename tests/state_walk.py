@@ -74,19 +74,19 @@ class States:
             self.run("take")
         self.window.usual_layout()
         store.apply(lambda _session: self.demo if session is None else session, "State")
-        self.desk.view.choose_clips(())
+        self.desk.view.chosen.choose_clips(())
         self.focus(0)
 
     def focus(self, number: int) -> None:
-        self.desk.view.focus(self.demo.tracks[number].id)
+        self.desk.view.chosen.focus(self.demo.tracks[number].id)
 
     def apply(self, edit: Callable[[Session], Session]) -> None:
         self.desk.store.apply(edit, "State")
 
     @property
     def track(self) -> int:
-        assert self.desk.view.focused is not None
-        return self.desk.view.focused.id
+        assert self.desk.view.chosen.focused is not None
+        return self.desk.view.chosen.focused.id
 
     def demo_as_it_is(self) -> None:
         pass
@@ -97,7 +97,7 @@ class States:
     def one_loop(self) -> None:
         track = self.demo.tracks[3]
         self.begin(replace(self.demo, tracks=(track,), lock_groups=(), sections=(), lead=None))
-        self.desk.view.focus(track.id)
+        self.desk.view.chosen.focus(track.id)
 
     def swing(self) -> None:
         self.focus(3)
@@ -114,17 +114,17 @@ class States:
         self.run("pattern")
 
     def hits(self) -> None:
-        place = self.desk.view.place
+        place = self.desk.view.chosen.place
         assert place is not None
         self.apply(lambda s: take_apart(s, place, Cuts(At.LINES, step=0.25)))
-        clip = self.desk.view.clip
+        clip = self.desk.view.chosen.clip
         assert clip is not None
         assert clip.take.slices is not None
-        self.desk.view.choose_hits(place, clip.take.slices.ids[:5])
+        self.desk.view.chosen.choose_hits(place, clip.take.slices.ids[:5])
 
     def swept(self) -> None:
         tracks = tuple(track.id for track in self.demo.tracks[:3])
-        self.desk.view.choose_range(Range(100_000, 400_000, tracks))
+        self.desk.view.chosen.choose_range(Range(100_000, 400_000, tracks))
 
     def span(self) -> None:
         self.apply(lambda s: replace(s, loop=None))
@@ -174,8 +174,8 @@ class States:
         """A recording of sixty minutes, as far as screens can tell."""
         frames = 3600 * self.demo.rate
         self.apply(lambda s: move(s, [(s.tracks[5].id, s.tracks[5].clips[0].id)], frames))
-        assert self.desk.view.extent > frames
-        self.desk.view.fit()
+        assert self.desk.view.sight.extent > frames
+        self.desk.view.sight.fit()
 
     def acting(self) -> None:
         """All that can act on a clip acts on the first two of each track."""

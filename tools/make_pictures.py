@@ -54,7 +54,7 @@ def track(window: MainWindow, name: str) -> Track:
 
 
 def focus(window: MainWindow, name: str) -> None:
-    window.desk.view.focus(track(window, name).id)
+    window.desk.view.chosen.focus(track(window, name).id)
     wait_until_ready(window)
 
 
@@ -117,7 +117,7 @@ def by_hand(window: MainWindow) -> None:
     run(window, "once-more")
     shown = window.desk.guiding
     if shown is not None:
-        view.select(int(shown.targets.onsets[(shown.targets.steps > bar + 1).argmax()]))
+        view.chosen.select(int(shown.targets.onsets[(shown.targets.steps > bar + 1).argmax()]))
     run(window, "room-noise")
     tray.moving.way.choose(0)
     tray.moving.fill.setCurrentIndex(3)
@@ -129,7 +129,7 @@ def apart(window: MainWindow) -> tuple[Place, tuple[SliceId, ...]]:
     view = window.desk.view
     view.show_stage(Stage.REWORK)
     run(window, "apart")
-    place, clip = view.place, view.clip
+    place, clip = view.chosen.place, view.chosen.clip
     if place is None or clip is None or clip.take.slices is None:
         raise ValueError("the kit was not taken apart")
     return place, clip.take.slices.ids
@@ -138,18 +138,18 @@ def apart(window: MainWindow) -> tuple[Place, tuple[SliceId, ...]]:
 def hits(window: MainWindow) -> None:
     """A roll that grows, a reversed hit, loudness drawn over bars, one hit chosen."""
     (place, ids), view, store = apart(window), window.desk.view, window.desk.store
-    view.choose_hits(place, ids[11:12])
+    view.chosen.choose_hits(place, ids[11:12])
     run(window, "reverse-clip")
     store.apply(lambda s: set_roll(s, place, ids[20:21], Roll(step=0.125, loudness=(-14.0, 0.0))), "Roll")
     drawn = {each: -9.0 + 12.0 * abs(5 - at) / 5 for at, each in enumerate(ids[12:20])}
     store.apply(lambda s: set_value(s, place, "loudness", drawn), "Shape")
-    view.choose_hits(place, ids[16:17])
+    view.chosen.choose_hits(place, ids[16:17])
 
 
 def pattern(window: MainWindow) -> None:
     """Two bars of the bucket kit on keys and as a pattern: steps by chance, repeats, one made louder."""
     (place, ids), view, store = apart(window), window.desk.view, window.desk.store
-    view.choose_hits(place, ids[10:30])
+    view.chosen.choose_hits(place, ids[10:30])
     run(window, "put-on-keys", "pattern")
     made = store.session.patterns[-1]
     for name, steps, value in (
@@ -161,7 +161,7 @@ def pattern(window: MainWindow) -> None:
     ):
         store.apply(partial(shape_steps, pattern=made.id, steps=steps, name=name, value=value), "Shape")
     run(window, "rounds-more")
-    view.choose_hits(view.place or place, made.ids[9:10])
+    view.chosen.choose_hits(view.chosen.place or place, made.ids[9:10])
     view.order_rows(RowsBy.PITCH)
 
 
@@ -191,7 +191,7 @@ def song(window: MainWindow) -> None:
 
     store.apply(edit, "Song")
     session = window.desk.session
-    view.show(view.viewport.fitted(session.frame_of(8.5), session.frame_of(34.0)))
+    view.sight.show(view.sight.viewport.fitted(session.frame_of(8.5), session.frame_of(34.0)))
 
 
 def batch(window: MainWindow) -> None:
@@ -205,7 +205,7 @@ def batch(window: MainWindow) -> None:
 def pads(window: MainWindow) -> None:
     """The bucket kit's first hits on pads, one of them held."""
     (place, ids), view = apart(window), window.desk.view
-    view.choose_hits(place, ids[:26])
+    view.chosen.choose_hits(place, ids[:26])
     run(window, "put-on-keys", "pads")
     wait_until_ready(window)
     pause(1500)

@@ -66,7 +66,7 @@ def test_open_tighten_hear_undo_save_reopen_export(at_work, tmp_path, monkeypatc
 
 
 def test_a_killed_session_is_offered_back_and_comes_back(at_work, tmp_path, qtbot):
-    at_work.desk.view.select(int(at_work.session.recordings[0].onsets.ids[5]))
+    at_work.desk.view.chosen.select(int(at_work.session.recordings[0].onsets.ids[5]))
     for _ in range(3):
         at_work.press(Qt.Key.Key_Down)
     at_work.window._journal.flush()
@@ -149,7 +149,7 @@ def test_edits_are_heard_while_it_plays_without_a_click(at_work, side):
     first = player.control.get(Word.PLAYED)
     at_work.desk.transport.play()
     player.step(20)
-    at_work.desk.view.select(int(at_work.session.recordings[0].onsets.ids[5]))
+    at_work.desk.view.chosen.select(int(at_work.session.recordings[0].onsets.ids[5]))
     for key in (Qt.Key.Key_Down, Qt.Key.Key_Up, Qt.Key.Key_A, Qt.Key.Key_A):
         at_work.press(key)
         at_work.wait(lambda: at_work.desk.rendering.is_current)

@@ -25,7 +25,7 @@ def marked(at_work, tmp_path):
     at_work.window.open([tmp_path / "other.wav"])
     at_work.settle()
     first, second = (track.id for track in at_work.session.tracks)
-    at_work.desk.view.focus(first)
+    at_work.desk.view.chosen.focus(first)
     clip = at_work.session.tracks[0].clips[0]
     place = (first, clip.id)
 
@@ -44,7 +44,7 @@ def marked(at_work, tmp_path):
 
     at_work.desk.store.apply(edit, "All")
     at_work.desk.view.show_stage(Stage.REWORK)
-    at_work.desk.view.fit()
+    at_work.desk.view.sight.fit()
     at_work.settle()
     return at_work
 
@@ -83,7 +83,7 @@ def test_a_badge_in_the_strip_of_a_clip_is_clicked_and_takes_nothing_of_the_drag
     assert marked.desk.view.stage is Stage.REWORK
 
     second = marked.session.tracks[1].id
-    marked.desk.view.focus(second)
+    marked.desk.view.chosen.focus(second)
     (above,) = marked.window.timeline.context_lanes
     ((box, badge),) = above.badges
     assert badge.words == "+8"
@@ -91,7 +91,7 @@ def test_a_badge_in_the_strip_of_a_clip_is_clicked_and_takes_nothing_of_the_drag
 
 
 def test_a_wave_is_drawn_as_it_is_heard_through_a_crossover(marked):
-    lane, place = marked.window.timeline.wave, marked.desk.view.place
+    lane, place = marked.window.timeline.wave, marked.desk.view.chosen.place
     marked.desk.store.apply(lambda s: set_clip(s, [place], is_muted=False), "Unmute")
     marked.desk.store.apply(lambda s: set_crossover(s, place, None), "All")
     marked.settle()
@@ -100,12 +100,12 @@ def test_a_wave_is_drawn_as_it_is_heard_through_a_crossover(marked):
     marked.wait(lambda: ink(lane) < 0.7 * whole)
     low = ink(lane)
     starts = lane.clips[0].heard_anchors[0]
-    close = marked.desk.view.viewport.fitted(starts + 1000, starts + 3000)
-    marked.desk.view.show(close)  # down to the samples: filtered as they are drawn
+    close = marked.desk.view.sight.viewport.fitted(starts + 1000, starts + 3000)
+    marked.desk.view.sight.show(close)  # down to the samples: filtered as they are drawn
     near = ink(lane)
     marked.desk.store.apply(lambda s: set_crossover(s, place, Crossover(300.0, is_high=True)), "High")
     marked.wait(lambda: ink(lane) > 1.3 * near)
-    marked.desk.view.fit()
+    marked.desk.view.sight.fit()
     assert ink(lane) > 1.3 * low
 
 

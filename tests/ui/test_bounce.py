@@ -41,7 +41,7 @@ def label(person):
 
 
 def test_in_place_it_sounds_the_same_and_what_was_there_is_kept_and_comes_back(loud):
-    before, frames = loud.session, loud.desk.view.extent
+    before, frames = loud.session, loud.desk.view.sight.extent
     heard = loud.offline(frames)
     loud.press(Qt.Key.Key_B, CONTROL | ALT)
     loud.settle()
@@ -66,27 +66,27 @@ def test_in_place_it_sounds_the_same_and_what_was_there_is_kept_and_comes_back(l
 
 
 def test_beside_it_is_a_track_of_its_own_as_loud_as_within_its_track_on_the_song_s_beats(loud):
-    heard = loud.offline(loud.desk.view.extent)
+    heard = loud.offline(loud.desk.view.sight.extent)
     run(loud, "bounce")
 
     old, new = loud.session.tracks
     assert [clip.is_muted for clip in old.clips] == [True]
     assert (new.name, new.level, new.pan) == ("stairwell bounced", old.level, old.pan)
-    assert loud.desk.view.focused is new
+    assert loud.desk.view.chosen.focused is new
     take = new.clips[0].take
     beats = beats_of(loud.session, take)
     assert beats.tempo == pytest.approx(120.0)
     on_lines = loud.session.tempo.beats_at((take.start / 48000) + np.array(beats.seconds))
     np.testing.assert_allclose(on_lines, np.round(on_lines), atol=1e-3)
-    np.testing.assert_allclose(loud.offline(loud.desk.view.extent), heard, atol=1e-6)
+    np.testing.assert_allclose(loud.offline(loud.desk.view.sight.extent), heard, atol=1e-6)
     loud.window.undo()
     assert [clip.is_muted for clip in loud.session.tracks[0].clips] == [False]
 
 
 def test_of_a_range_what_sounds_in_it_and_the_rest_stays(loud):
-    track, frames = loud.session.tracks[0], loud.desk.view.extent
+    track, frames = loud.session.tracks[0], loud.desk.view.sight.extent
     heard, span = loud.offline(frames), Range(40000, 90000, (track.id,))
-    loud.desk.view.choose_range(span)
+    loud.desk.view.chosen.choose_range(span)
     run(loud, "bounce")
     take = loud.session.tracks[-1].clips[0].take
     assert (take.start, take.source_end) == (40000, 50000)
@@ -95,8 +95,8 @@ def test_of_a_range_what_sounds_in_it_and_the_rest_stays(loud):
     loud.window.undo()
     assert loud.session.track(track.id).clips == track.clips
 
-    loud.desk.view.focus(track.id)
-    loud.desk.view.choose_range(span)
+    loud.desk.view.chosen.focus(track.id)
+    loud.desk.view.chosen.choose_range(span)
     run(loud, "bounce-in-place")
     assert len(loud.session.track(track.id).clips) == 3
     now = loud.offline(frames)
@@ -111,9 +111,9 @@ def test_what_was_taken_apart_and_shaped_is_bounced_as_it_is_heard(loud):
     place, ids = (track.id, track.clips[0].id), track.clips[0].take.slices.ids
     loud.desk.store.apply(lambda s: set_value(s, place, "pan", {ids[2]: -1.0, ids[3]: 1.0}), "Pan")
     loud.settle()
-    heard = loud.offline(loud.desk.view.extent)
+    heard = loud.offline(loud.desk.view.sight.extent)
     run(loud, "bounce-in-place")
-    np.testing.assert_allclose(loud.offline(loud.desk.view.extent), heard, atol=1e-6)
+    np.testing.assert_allclose(loud.offline(loud.desk.view.sight.extent), heard, atol=1e-6)
 
 
 def test_a_bounce_is_kept_until_the_session_has_it(loud, tmp_path):
@@ -166,7 +166,7 @@ def test_in_place_of_what_others_are_locked_to_is_refused(loud):
     first, second = loud.session.tracks
     loud.desk.store.apply(lambda s: lock(s, first.id, [second.id]), "Pin")
     before = loud.session
-    loud.desk.view.focus(first.id)
+    loud.desk.view.chosen.focus(first.id)
     run(loud, "bounce-in-place")
     assert loud.session is before
     assert "Other tracks follow its hits" in said[-1]

@@ -35,8 +35,8 @@ def reworking(at_work):
     middle = round(session.tempo.seconds_of(2.0) * session.rate)
     track = session.tracks[0].id
     at_work.desk.store.apply(lambda s: split(s, track, [middle]), "Slice at")
-    at_work.desk.view.fit()
-    at_work.desk.view.zoom(0.5)
+    at_work.desk.view.sight.fit()
+    at_work.desk.view.sight.zoom(0.5)
     at_work.settle()
     return at_work
 
@@ -90,7 +90,7 @@ def test_a_clip_is_dragged_by_its_strip_to_a_line_in_one_step_and_escape_leaves_
     assert windows(reworking)[0] == before[0]
     assert len(reworking.desk.store.history.past) == steps + 1
     assert reworking.desk.store.history.undo_label == "Move clip"
-    assert reworking.desk.view.clips == ((reworking.session.tracks[0].id, clips(reworking)[1].id),)
+    assert reworking.desk.view.chosen.clips == ((reworking.session.tracks[0].id, clips(reworking)[1].id),)
     reworking.press(Qt.Key.Key_Z, CONTROL)
     assert windows(reworking) == before
 
@@ -101,22 +101,22 @@ def test_ctrl_drag_copies_shift_click_adds_and_delete_deletes_what_is_chosen(rew
 
     reworking.drag(lane, place, (place[0] + 150, place[1]), modifier=CONTROL)
     assert len(clips(reworking)) == 3
-    chosen = reworking.desk.view.clips
+    chosen = reworking.desk.view.chosen.clips
     assert [clip for _, clip in chosen] == [clips(reworking)[-1].id]
 
     reworking.bot.mouseClick(
         lane, Qt.MouseButton.LeftButton, SHIFT, pos=QPoint(round(frame(reworking, 0).left) + 30, STRIP // 2)
     )
-    assert len(reworking.desk.view.clips) == 2
+    assert len(reworking.desk.view.chosen.clips) == 2
     reworking.press(Qt.Key.Key_Delete)
     assert [clip.id for clip in clips(reworking)] == [second.place[1]]
-    assert reworking.desk.view.clips == ()
+    assert reworking.desk.view.chosen.clips == ()
 
 
 def test_edges_trim_fades_fade_and_the_corner_repeats(reworking):
     lane, height = wave(reworking), wave(reworking).height()
     first_start, first_end = windows(reworking)[0]
-    second, pixel = frame(reworking, 1), reworking.desk.view.viewport.frames_per_pixel
+    second, pixel = frame(reworking, 1), reworking.desk.view.sight.viewport.frames_per_pixel
 
     reworking.drag(lane, (second.right, height / 2), (second.right - 80, height / 2), modifier=ALT)
     assert windows(reworking)[1][1] == pytest.approx(lane.frame_of(second.right - 80), abs=pixel)
@@ -154,7 +154,7 @@ def test_a_cut_is_not_heard_and_joining_takes_it_back(reworking):
 
 def test_cut_out_and_pasted_at_the_playhead_and_duplicated(reworking):
     place = (reworking.session.tracks[0].id, clips(reworking)[0].id)
-    reworking.desk.view.choose_clips((place,))
+    reworking.desk.view.chosen.choose_clips((place,))
 
     reworking.press(Qt.Key.Key_X, CONTROL)
     assert len(clips(reworking)) == 1
@@ -176,7 +176,7 @@ def test_locked_tracks_are_cut_in_step(two_tracks):
     first, second = (track.id for track in person.session.tracks)
     person.desk.store.apply(lambda s: lock(s, first, [second]), "Pin")
     person.desk.transport.go_to(20000)
-    person.desk.view.focus(first)
+    person.desk.view.chosen.focus(first)
     person.press(Qt.Key.Key_X)
     assert [len(track.clips) for track in person.session.tracks] == [2, 2]
     assert windows(person, 0)[0][1] == windows(person, 1)[0][1]
@@ -209,7 +209,7 @@ def test_every_clip_is_drawn_as_loud_as_it_is_and_the_gap_is_empty(reworking):
 
 def test_a_clip_is_dragged_into_the_lane_of_another_track(two_tracks):
     person = two_tracks
-    person.desk.view.focus(person.session.tracks[0].id)
+    person.desk.view.chosen.focus(person.session.tracks[0].id)
     person.settle()
     (below,) = person.window.timeline.context_lanes
     lane, whole = wave(person), frame(person, 0)
@@ -229,7 +229,7 @@ def test_tracks_and_clips_by_the_table(reworking, monkeypatch):
     monkeypatch.setattr(QInputDialog, "getText", lambda *_, **__: ("  Verse ", True))
     monkeypatch.setattr(QInputDialog, "getInt", lambda *_, **__: (2, True))
     track = reworking.session.tracks[0].id
-    reworking.desk.view.choose_clips(((track, clips(reworking)[1].id),))
+    reworking.desk.view.chosen.choose_clips(((track, clips(reworking)[1].id),))
 
     reworking.desk.store.apply(lambda s: set_tighten(s, track, strength=0.0), "As played")
 
@@ -250,7 +250,7 @@ def test_tracks_and_clips_by_the_table(reworking, monkeypatch):
     assert [len(each.clips) for each in reworking.session.tracks][1:] == [0]
     run("track-up")
     assert reworking.session.tracks[1].id == track
-    reworking.desk.view.focus(track)
+    reworking.desk.view.chosen.focus(track)
     run("split-bars")
     assert len(clips(reworking, 1)) > 3
     reworking.settle()
@@ -262,7 +262,7 @@ def test_a_reversed_clip_is_drawn_and_heard_from_its_end_and_trimmed_at_the_edge
     middle = slice(start + 400, end - 400)
     before = reworking.offline(end, Side.EDITED)
     shape = [np.add(*columns_of(reworking, slice(start, end)))]
-    reworking.desk.view.choose_clips((place,))
+    reworking.desk.view.chosen.choose_clips((place,))
 
     reworking.press(Qt.Key.Key_R)
     reworking.settle()
@@ -289,23 +289,23 @@ def columns_of(person, frames):
 
 
 def lane_pixel(person):
-    return person.desk.view.viewport.frames_per_pixel
+    return person.desk.view.sight.viewport.frames_per_pixel
 
 
 def test_grouped_clips_are_chosen_and_moved_together_until_they_are_ungrouped(reworking):
     reworking.press(Qt.Key.Key_A, CONTROL)
     reworking.press(Qt.Key.Key_G, CONTROL)
     lane, second = wave(reworking), frame(reworking, 1)
-    reworking.desk.view.choose_clips(())
+    reworking.desk.view.chosen.choose_clips(())
 
     reworking.bot.mouseClick(lane, Qt.MouseButton.LeftButton, pos=QPoint(round(second.left) + 40, 8))
-    assert len(reworking.desk.view.clips) == 2
+    assert len(reworking.desk.view.chosen.clips) == 2
     reworking.press(Qt.Key.Key_D, CONTROL)
     groups = [clip.group for clip in clips(reworking)]
     assert sorted(map(groups.count, groups)) == [2, 2, 2, 2]
     assert 0 not in groups
     reworking.bot.mouseClick(lane, Qt.MouseButton.LeftButton, SHIFT, pos=QPoint(round(second.left) + 40, 8))
-    assert len(reworking.desk.view.clips) == 4
+    assert len(reworking.desk.view.chosen.clips) == 4
     reworking.press(Qt.Key.Key_G, CONTROL | SHIFT)
     assert {clip.group for clip in clips(reworking)} == {0}
     reworking.settle()
@@ -318,7 +318,7 @@ def test_a_clip_is_pasted_into_another_session_with_its_recording(reworking, tmp
     whole, content = windows(reworking)[0], clips(reworking)[0].recording
     sound = reworking.offline(whole[1], Side.EDITED)[whole[0] + 400 : whole[1] - 400]
     marks = reworking.session.recordings[0].onsets
-    reworking.desk.view.choose_clips((frame(reworking, 0).place,))
+    reworking.desk.view.chosen.choose_clips((frame(reworking, 0).place,))
     reworking.press(Qt.Key.Key_C, CONTROL)
 
     reworking.desk.document.new()
@@ -343,14 +343,14 @@ def test_a_track_is_dragged_by_its_header_and_made_taller_by_its_foot(two_tracks
     person = two_tracks
     run, session = person.window.actions_table.run, person.session
     run("add-track")
-    person.desk.view.focus(session.tracks[0].id)
+    person.desk.view.chosen.focus(session.tracks[0].id)
     first, second, third = (track.id for track in person.session.tracks)
     lane, last = person.window.timeline.context_lanes
     there = lane.mapFromGlobal(last.mapToGlobal(QPoint(30, 50)))
 
     person.drag(lane, (30, 10), (there.x(), there.y()))
     assert [track.id for track in person.session.tracks] == [first, third, second]
-    assert person.desk.view.focused.id == first
+    assert person.desk.view.chosen.focused.id == first
 
     lane = person.window.timeline.context_lanes[0]
     person.drag(lane, (30, lane.height() - 2), (30, lane.height() + 45))
@@ -364,9 +364,9 @@ def test_a_track_is_dragged_by_its_header_and_made_taller_by_its_foot(two_tracks
     assert {track.size for track in person.session.tracks[1:]} == {TrackSize.FOLDED}
     run("fold")
     run("track-lower")
-    assert person.desk.view.focused.size is TrackSize.LOW
+    assert person.desk.view.chosen.focused.size is TrackSize.LOW
     person.click(lane, (30, 8))
-    assert person.desk.view.focused.id == third
+    assert person.desk.view.chosen.focused.id == third
     person.settle()
 
 
@@ -377,14 +377,14 @@ def test_a_track_is_named_where_its_name_stands(two_tracks):
     two_tracks.bot.keyClicks(editor, "Snare s1")
     two_tracks.bot.keyClick(editor, Qt.Key.Key_Return)
 
-    assert two_tracks.desk.view.focused.name == "Snare s1"
+    assert two_tracks.desk.view.chosen.focused.name == "Snare s1"
     assert two_tracks.desk.store.history.undo_label == "Rename track"
     two_tracks.settle()
 
 
 def test_a_range_over_two_tracks_is_cut_copied_looped_and_deleted_in_one_step(two_tracks):
     person = two_tracks
-    person.desk.view.focus(person.session.tracks[0].id)
+    person.desk.view.chosen.focus(person.session.tracks[0].id)
     person.settle()
     (below,) = person.window.timeline.context_lanes
     lane, session = wave(person), person.session
@@ -396,7 +396,7 @@ def test_a_range_over_two_tracks_is_cut_copied_looped_and_deleted_in_one_step(tw
     whole = person.session
 
     person.drag(lane, (left + 2, 100), (there.x(), there.y()))
-    span = person.desk.view.range
+    span = person.desk.view.chosen.range
     assert (span.start, span.end) == pytest.approx(edges, abs=1)
     assert span.tracks == tuple(track.id for track in session.tracks)
     image = below.grab().toImage()
@@ -416,13 +416,13 @@ def test_a_range_over_two_tracks_is_cut_copied_looped_and_deleted_in_one_step(tw
     assert [windows(person, track)[-1][0] for track in (0, 1)] == pytest.approx(
         [8 * session.rate] * 2, abs=1000
     )
-    person.desk.view.choose_range(span)
+    person.desk.view.chosen.choose_range(span)
     person.press(Qt.Key.Key_Delete)
     person.settle()
     assert not person.offline(span.end, Side.EDITED)[span.start + 300 : span.end - 300].any()
-    person.desk.view.choose_range(span)
+    person.desk.view.chosen.choose_range(span)
     person.press(Qt.Key.Key_Escape)
-    assert person.desk.view.range is None
+    assert person.desk.view.chosen.range is None
 
 
 def test_places_to_check_are_gone_through_clip_by_clip(reworking):
@@ -436,17 +436,17 @@ def test_places_to_check_are_gone_through_clip_by_clip(reworking):
     person.desk.store.apply(
         lambda s: move_onset(s, content, onset, 5 * 12000 + 1200 + 5800), "Between two lines"
     )
-    person.desk.view.choose_clips((frame(person, 0).place,))
+    person.desk.view.chosen.choose_clips((frame(person, 0).place,))
     person.press(Qt.Key.Key_D, CONTROL)
     person.desk.view.show_stage(Stage.TIGHTEN)
     first, second = clips(person)
-    person.desk.view.choose_clips(((track, first.id),))
+    person.desk.view.chosen.choose_clips(((track, first.id),))
     assert first.take is not second.take
 
     seen = []
     for _ in range(6):
         person.press(Qt.Key.Key_N)
-        seen.append((person.desk.view.clip.id, person.desk.view.selected))
+        seen.append((person.desk.view.chosen.clip.id, person.desk.view.chosen.onset))
 
     assert (first.id, onset) in seen
     assert (second.id, onset) in seen
@@ -457,11 +457,11 @@ def test_places_to_check_are_gone_through_clip_by_clip(reworking):
 def test_a_clip_has_a_recipe_of_its_own_and_its_neighbour_keeps_the_track_s(reworking):
     person, track = reworking, reworking.session.tracks[0].id
     person.press(Qt.Key.Key_J, CONTROL)
-    person.desk.view.choose_clips((frame(person, 0).place,))
+    person.desk.view.chosen.choose_clips((frame(person, 0).place,))
     person.press(Qt.Key.Key_D, CONTROL)
     person.desk.view.show_stage(Stage.TIGHTEN)
     first, second = clips(person)
-    person.desk.view.choose_clips(((track, second.id),))
+    person.desk.view.chosen.choose_clips(((track, second.id),))
     tray = person.window.trays[Stage.TIGHTEN]
     before = [
         targets_of(person.session, person.session.tracks[0], clip.take).target for clip in (first, second)
@@ -477,9 +477,9 @@ def test_a_clip_has_a_recipe_of_its_own_and_its_neighbour_keeps_the_track_s(rewo
     np.testing.assert_array_equal(after[0], before[0])
     assert np.abs(after[1] - before[1]).max() > 100
     assert tray.about.text() == "this clip only"
-    person.desk.view.choose_clips(((track, first.id),))
+    person.desk.view.chosen.choose_clips(((track, first.id),))
     assert tray.about.text() != "this clip only"
-    person.desk.view.choose_clips(((track, second.id),))
+    person.desk.view.chosen.choose_clips(((track, second.id),))
     person.window.actions_table.run("own-recipe")
     assert person.session.tracks[0].clips[1].take.tighten is None
     person.settle()
@@ -492,7 +492,7 @@ def test_a_range_that_is_duplicated_takes_the_place_of_what_was_there(reworking)
     person.settle()
     before = person.offline(2 * rate, Side.EDITED)
     start, length = round(person.session.frame_of(1.0)), round(0.5 * rate)
-    person.desk.view.choose_range(Range(start, start + length, (track,)))
+    person.desk.view.chosen.choose_range(Range(start, start + length, (track,)))
 
     person.press(Qt.Key.Key_D, CONTROL)
     person.settle()
@@ -503,17 +503,17 @@ def test_a_range_that_is_duplicated_takes_the_place_of_what_was_there(reworking)
     np.testing.assert_allclose(heard[inside], before[start + soft : start + length - soft], atol=1e-6)
     after = slice(start + 2 * length + soft, 2 * rate)
     np.testing.assert_array_equal(heard[after], before[after])
-    assert person.desk.view.range == Range(start + length, start + 2 * length, (track,))
+    assert person.desk.view.chosen.range == Range(start + length, start + 2 * length, (track,))
 
 
 @pytest.mark.parametrize("lane_of", [lambda timeline: timeline.wave, lambda timeline: timeline.ruler])
 def test_in_a_reversed_clip_a_hit_follows_the_hand(reworking, lane_of):
     person, track = reworking, reworking.session.tracks[0].id
     person.press(Qt.Key.Key_J, CONTROL)
-    person.desk.view.choose_clips((frame(person, 0).place,))
+    person.desk.view.chosen.choose_clips((frame(person, 0).place,))
     person.press(Qt.Key.Key_R)
     person.desk.view.show_stage(Stage.TIGHTEN)
-    person.desk.view.fit()
+    person.desk.view.sight.fit()
     person.settle()
     lane, shown = lane_of(person.window.timeline), person.desk.shown
     at = 7

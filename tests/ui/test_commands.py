@@ -39,7 +39,7 @@ def test_next_to_check_goes_round_and_shows_the_place(at_work):
     seen = []
     for _ in range(len(checks) + 1):
         at_work.press(Qt.Key.Key_N)
-        seen.append(at_work.desk.view.selected)
+        seen.append(at_work.desk.view.chosen.onset)
 
     assert len(checks) >= 2
     assert seen[0] == seen[-1] == checks[0].onset
@@ -55,7 +55,7 @@ def test_a_row_of_the_check_list_goes_there(at_work):
 
     at_work.click(tray.checks.shown[0], (20, 12))
 
-    assert at_work.desk.view.selected == tray.checks.shown[0].check.onset
+    assert at_work.desk.view.chosen.onset == tray.checks.shown[0].check.onset
     assert tray.checks.to_check.text().startswith("To check: ")
 
 
@@ -67,7 +67,7 @@ def test_nothing_to_check_is_said(at_work):
 
 def test_tracks_are_locked_unlocked_and_removed_by_command(two_tracks):
     first, second = (track.id for track in two_tracks.session.tracks)
-    two_tracks.desk.view.focus(first)
+    two_tracks.desk.view.chosen.focus(first)
 
     run(two_tracks, "lock")
     locked = two_tracks.session.guide_of(second)
@@ -87,9 +87,9 @@ def test_tracks_are_locked_unlocked_and_removed_by_command(two_tracks):
 
 def test_a_locked_track_is_moved_through_its_guide(two_tracks):
     first, second = (track.id for track in two_tracks.session.tracks)
-    two_tracks.desk.view.focus(first)
+    two_tracks.desk.view.chosen.focus(first)
     run(two_tracks, "lock")
-    two_tracks.desk.view.focus(second)
+    two_tracks.desk.view.chosen.focus(second)
     tray = two_tracks.window.trays[Stage.TIGHTEN]
 
     two_tracks.drag(tray.strength, (tray.strength.x_of(50), 32), (tray.strength.x_of(80), 32))
@@ -102,7 +102,7 @@ def test_the_focus_moves_with_page_keys(two_tracks):
     names = []
     for key in (Qt.Key.Key_PageDown, Qt.Key.Key_PageDown, Qt.Key.Key_PageUp):
         two_tracks.press(key)
-        names.append(two_tracks.desk.view.focused.name)
+        names.append(two_tracks.desk.view.chosen.focused.name)
 
     assert names == ["room", "stairwell", "room"]
 
@@ -117,7 +117,7 @@ def test_onsets_are_added_kept_and_dropped_at_the_playhead(at_work):
     at_work.press(Qt.Key.Key_Delete)
     gone = len(at_work.session.recordings[0].onsets)
     at_work.press(Qt.Key.Key_Right)
-    found = at_work.desk.view.selected
+    found = at_work.desk.view.chosen.onset
     standings = []
     for key in (Qt.Key.Key_Delete, Qt.Key.Key_K):
         at_work.press(key)

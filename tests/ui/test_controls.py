@@ -184,13 +184,13 @@ def test_mute_and_solo_stand_on_the_tall_lane_of_a_new_session(at_work):
 
 def test_the_overview_scrolls_without_leaving_the_take(at_work):
     view, strip = at_work.desk.view, at_work.window.timeline.overview
-    view.zoom(8.0, 100)
-    span = view.viewport.end - view.viewport.start
+    view.sight.zoom(8.0, 100)
+    span = view.sight.viewport.end - view.sight.viewport.start
 
     at_work.drag(strip, (300, 15), (5000, 15))
 
-    assert view.viewport.end == pytest.approx(view.extent + span / 3)
-    assert view.viewport.end - view.viewport.start == pytest.approx(span)
+    assert view.sight.viewport.end == pytest.approx(view.sight.extent + span / 3)
+    assert view.sight.viewport.end - view.sight.viewport.start == pytest.approx(span)
 
 
 def test_the_wheel_over_a_slider_scrolls_its_tray_and_changes_nothing(at_work):

@@ -54,7 +54,7 @@ def between(at_work):
 )
 def test_a_hit_between_two_lines_is_decided_by_key(between, key, beat):
     between.press(Qt.Key.Key_N)
-    onset = between.desk.view.selected
+    onset = between.desk.view.chosen.onset
 
     between.press(key)
 

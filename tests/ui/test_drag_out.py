@@ -24,7 +24,7 @@ def carried(at_work, monkeypatch):
     at_work.desk.view.show_stage(Stage.REWORK)
     track = at_work.session.tracks[0].id
     at_work.desk.store.apply(lambda s: split(s, track, [s.frames // 2]), "Slice at")
-    at_work.desk.view.fit()
+    at_work.desk.view.sight.fit()
     at_work.settle()
     at_work.files, at_work.held = [], Qt.MouseButton.LeftButton
     monkeypatch.setattr(QGuiApplication, "mouseButtons", lambda: at_work.held)
@@ -70,10 +70,10 @@ def test_a_clip_that_leaves_the_window_is_a_file_of_what_is_heard_and_stays_wher
 
 def test_a_range_is_what_sounds_in_it(carried):
     track = carried.session.tracks[0].id
-    carried.desk.view.choose_range(Range(20_000, 60_000, (track,)))
+    carried.desk.view.chosen.choose_range(Range(20_000, 60_000, (track,)))
     drag_out(carried, (wave(carried).x_of(40_000), wave(carried).height() / 2))
     assert soundfile.info(carried.files[0]).frames == 40_000
-    assert carried.desk.view.range == Range(20_000, 60_000, (track,))
+    assert carried.desk.view.chosen.range == Range(20_000, 60_000, (track,))
     carried.window.actions_table.run("copy-files")
     carried.settle()
     (path,) = paths(QGuiApplication.clipboard().mimeData())
@@ -92,16 +92,18 @@ def test_what_is_swept_or_trimmed_stays_in_the_window(carried):
     x, _ = middle_of(carried, 0)
     drag_out(carried, (x, wave(carried).height() / 2))
     assert not carried.files
-    assert carried.desk.view.range is not None
+    assert carried.desk.view.chosen.range is not None
 
 
 def test_chosen_hits_are_a_file_each_and_a_pattern_is_midi(carried):
     run = carried.window.actions_table.run
-    carried.desk.view.choose_clips(((carried.session.tracks[0].id, carried.session.tracks[0].clips[0].id),))
+    carried.desk.view.chosen.choose_clips(
+        ((carried.session.tracks[0].id, carried.session.tracks[0].clips[0].id),)
+    )
     run("apart")
     carried.settle()
-    place = carried.desk.view.place
-    carried.desk.view.choose_hits(place, carried.desk.view.clip.take.slices.ids[1:4])
+    place = carried.desk.view.chosen.place
+    carried.desk.view.chosen.choose_hits(place, carried.desk.view.chosen.clip.take.slices.ids[1:4])
     run("copy-files")
     carried.settle()
     files = paths(QGuiApplication.clipboard().mimeData())
@@ -111,7 +113,7 @@ def test_chosen_hits_are_a_file_each_and_a_pattern_is_midi(carried):
     ]
     assert all(soundfile.info(path).frames > 1000 for path in files)
 
-    carried.desk.view.choose_hits(place, ())
+    carried.desk.view.chosen.choose_hits(place, ())
     run("pattern")
     carried.settle()
     run("copy-files")

@@ -34,7 +34,7 @@ def drifting(person, tmp_path):
     person.window.open([write(tmp_path / "ferry take.wav", samples, rate=RATE)])
     person.settle()
     person.desk.view.show_stage(Stage.FIT)
-    person.desk.view.fit()
+    person.desk.view.sight.fit()
     person.settle()
     return person
 
@@ -81,7 +81,7 @@ def test_a_beat_is_dragged_shown_as_set_by_hand_and_freed(drifting):
     pins = drifting.session.recordings[0].fit.pins
     drifting.double_click(lane, (x_of_beat(drifting, 8.0), TICKS - 4))
 
-    per_pixel = drifting.desk.view.viewport.frames_per_pixel / RATE
+    per_pixel = drifting.desk.view.sight.viewport.frames_per_pixel / RATE
     assert moved.seconds_at(np.array([8.0]))[0] - before == pytest.approx(6 * per_pixel, abs=per_pixel)
     assert 8.0 in {pin.beat for pin in pins}
     assert 8.0 not in {pin.beat for pin in drifting.session.recordings[0].fit.pins}
@@ -142,7 +142,7 @@ def test_the_tray_takes_a_typed_tempo_and_so_many_bars(drifting):
 
 def test_beat_one_goes_to_the_selected_hit_and_what_is_before_is_a_pickup(drifting):
     onsets = drifting.session.recordings[0].onsets
-    drifting.desk.view.select(onsets.ids[4])
+    drifting.desk.view.chosen.select(onsets.ids[4])
 
     drifting.press(Qt.Key.Key_B)
 
@@ -153,7 +153,7 @@ def test_beat_one_goes_to_the_selected_hit_and_what_is_before_is_a_pickup(drifti
 
 def test_a_bar_number_is_given_to_a_hit(drifting, monkeypatch):
     monkeypatch.setattr("chronotome.ui.commands.fit.QInputDialog.getInt", lambda *_: (17, True))
-    drifting.desk.view.select(drifting.session.recordings[0].onsets.ids[16])
+    drifting.desk.view.chosen.select(drifting.session.recordings[0].onsets.ids[16])
 
     drifting.press(Qt.Key.Key_B, Qt.KeyboardModifier.ShiftModifier)
 
@@ -252,12 +252,12 @@ def test_the_end_of_the_sound_is_dragged_to_a_bar_line(drifting):
 def test_a_doubtful_bar_is_gone_to_and_mended(drifting):
     run(drifting, "follow-nobody")
     tray = drifting.window.trays[Stage.FIT]
-    drifting.desk.view.choose_beat(20.0)
+    drifting.desk.view.chosen.choose_beat(20.0)
     run(drifting, "mend-later")
     late = beats(drifting).seconds_at(np.array([20.0]))[0]
 
     drifting.press(Qt.Key.Key_N)
-    chosen = drifting.desk.view.beat
+    chosen = drifting.desk.view.chosen.beat
     drifting.wait(lambda: "jump" in tray.check.text())
     drifting.wait(lambda: drifting.window.rail.cards[Stage.FIT].figures.to_check == 1)
 

@@ -129,7 +129,7 @@ def test_in_mark_a_notch_is_the_onset_itself(at_work):
     at_work.drag(wave, (x, 4), (x + 10, 4), modifier=ALT)
 
     after = targets(at_work).played[5]
-    assert after - before == pytest.approx(10 * at_work.desk.view.viewport.frames_per_pixel, rel=0.1)
+    assert after - before == pytest.approx(10 * at_work.desk.view.sight.viewport.frames_per_pixel, rel=0.1)
 
 
 def test_double_click_in_mark_adds_drops_and_keeps(at_work):
@@ -183,34 +183,38 @@ def test_a_drag_over_the_ruler_loops_that_span_on_the_grid(at_work):
 def test_held_at_the_side_a_drag_scrolls_on_and_comes_along_until_it_is_let_go(at_work):
     """A loop from one second on, held at the right edge: it reaches beyond the end of the recording."""
     lane, view = at_work.window.timeline.ruler, at_work.desk.view
-    view.fit()
-    before, start = view.viewport, lane.x_of(48000)
+    view.sight.fit()
+    before, start = view.sight.viewport, lane.x_of(48000)
     side = lane.content.right() - 2
     at_work.drag(lane, (start, 12), (side, 12), release=False)
-    at_work.wait(lambda: view.viewport.start > before.start + 0.05 * before.width * before.frames_per_pixel)
+    at_work.wait(
+        lambda: view.sight.viewport.start > before.start + 0.05 * before.width * before.frames_per_pixel
+    )
     assert lane.drag.value * 24000 > before.end
     at_work.bot.mouseRelease(lane, Qt.MouseButton.LeftButton, pos=QPoint(side, 12))
     at_work.bot.wait(100)
-    still = view.viewport
+    still = view.sight.viewport
     at_work.bot.wait(100)
-    assert view.viewport == still
-    assert at_work.session.frame_of(at_work.session.loop.end) > view.extent
-    view.scroll(10_000)
-    assert view.viewport.frame_of(view.viewport.width * 2 / 3) == pytest.approx(view.extent, rel=0.01)
-    view.zoom(0.01)
-    assert view.viewport.width * view.viewport.frames_per_pixel == pytest.approx(
-        view.extent * 1.383, rel=0.01
+    assert view.sight.viewport == still
+    assert at_work.session.frame_of(at_work.session.loop.end) > view.sight.extent
+    view.sight.scroll(10_000)
+    assert view.sight.viewport.frame_of(view.sight.viewport.width * 2 / 3) == pytest.approx(
+        view.sight.extent, rel=0.01
+    )
+    view.sight.zoom(0.01)
+    assert view.sight.viewport.width * view.sight.viewport.frames_per_pixel == pytest.approx(
+        view.sight.extent * 1.383, rel=0.01
     )
 
 
 def test_what_is_taken_near_the_side_does_not_scroll_until_it_was_inside(at_work):
     lane, view = at_work.window.timeline.ruler, at_work.desk.view
-    view.fit()
-    still = view.viewport
+    view.sight.fit()
+    still = view.sight.viewport
     side = lane.content.right() - 2
     at_work.drag(lane, (side, 12), (side - 12, 12), release=False)
     at_work.bot.wait(150)
-    assert view.viewport == still
+    assert view.sight.viewport == still
     at_work.bot.keyClick(lane, Qt.Key.Key_Escape)
 
 
@@ -224,31 +228,31 @@ def test_a_click_on_the_wave_puts_the_playhead(at_work):
 
 def test_zoom_is_anchored_at_the_pointer_and_the_wheel_scrolls(at_work):
     view = at_work.desk.view
-    frame = view.viewport.frame_of(300)
+    frame = view.sight.viewport.frame_of(300)
 
-    view.zoom(2.0, 300)
-    zoomed = view.viewport
-    view.scroll(100)
+    view.sight.zoom(2.0, 300)
+    zoomed = view.sight.viewport
+    view.sight.scroll(100)
 
     assert zoomed.frame_of(300) == pytest.approx(frame)
-    assert view.viewport.start == pytest.approx(zoomed.start + 100 * zoomed.frames_per_pixel)
+    assert view.sight.viewport.start == pytest.approx(zoomed.start + 100 * zoomed.frames_per_pixel)
 
 
 def test_the_view_follows_the_playhead_unless_somebody_looks_elsewhere(at_work):
     view, transport = at_work.desk.view, at_work.desk.transport
-    view.show(view.viewport.fitted(0, 20000))
+    view.sight.show(view.sight.viewport.fitted(0, 20000))
     transport.go_to(1000)
     transport.play()
     at_work.window.player.step(45)
     transport._on_tick()
-    followed = view.viewport
+    followed = view.sight.viewport
 
-    view.show(view.viewport.fitted(150000, 160000))
+    view.sight.show(view.sight.viewport.fitted(150000, 160000))
     at_work.window.player.step(4)
     transport._on_tick()
 
     assert followed.start <= transport.position < followed.end
-    assert view.viewport.start > 100000
+    assert view.sight.viewport.start > 100000
     transport.stop()
 
 
@@ -280,7 +284,7 @@ def test_every_stage_paints_in_both_themes(at_work, stage, theme):
 @pytest.mark.parametrize(("many", "asked"), [(1, 1), (10_000, 5)])
 def test_of_very_many_hits_the_mix_follows_once_the_hand_rests(at_work, monkeypatch, many, asked):
     monkeypatch.setattr(rendering, "MANY_HITS", many)
-    track, mix = at_work.desk.view.focused.id, at_work.desk.rendering
+    track, mix = at_work.desk.view.chosen.focused.id, at_work.desk.rendering
     started = []
     mix.started.connect(lambda: started.append(mix))
 
@@ -297,9 +301,9 @@ def test_of_very_many_hits_the_mix_follows_once_the_hand_rests(at_work, monkeypa
 def test_far_out_a_wave_that_moves_by_less_than_can_be_seen_is_not_drawn_again(at_work):
     store, view, wave = at_work.desk.store, at_work.desk.view, at_work.window.timeline.wave
     view.show_stage(Stage.TIGHTEN)
-    track, drawn = view.focused.id, []
+    track, drawn = view.chosen.focused.id, []
     for span in (2_000, 200_000_000):
-        view.show(view.viewport.fitted(0, span))
+        view.sight.show(view.sight.viewport.fitted(0, span))
         store.draft(lambda session: set_tighten(session, track, strength=0.6))
         wave.grab()
         first = wave._image

@@ -133,9 +133,9 @@ def test_a_session_is_seen_as_it_was_left(at_work, tmp_path, saving_to, qtbot):
     saved(at_work, tmp_path / "ferry", saving_to)
     view = at_work.desk.view
     view.show_stage(Stage.REWORK)
-    view.zoom(6.0)
-    view.scroll(40)
-    left = view.viewport
+    view.sight.zoom(6.0)
+    view.sight.scroll(40)
+    left = view.sight.viewport
     at_work.window.resize(1200, 760)
     at_work.window.restoring.close()
 
@@ -150,8 +150,8 @@ def test_a_session_is_seen_as_it_was_left(at_work, tmp_path, saving_to, qtbot):
     qtbot.wait(50)
     try:
         assert again.desk.view.stage is Stage.REWORK
-        assert again.desk.view.viewport.start == pytest.approx(left.start, rel=0.02)
-        assert again.desk.view.viewport.frames_per_pixel == pytest.approx(left.frames_per_pixel)
+        assert again.desk.view.sight.viewport.start == pytest.approx(left.start, rel=0.02)
+        assert again.desk.view.sight.viewport.frames_per_pixel == pytest.approx(left.frames_per_pixel)
         assert again.height() == 760  # the offscreen screen is 800 wide: no window is wider again
     finally:
         again.desk.store.mark_saved(again.desk.store.history.session)

@@ -208,7 +208,7 @@ def test_a_pattern_of_the_shelf_is_taken_in_by_a_click_and_one_that_is_dropped_t
     keyed.drop(tmp_path / "shelf" / "evening")
     keyed.settle()
     assert len(keyed.session.patterns) == count + 2
-    assert keyed.desk.view.focused is keyed.session.tracks[-1]
+    assert keyed.desk.view.chosen.focused is keyed.session.tracks[-1]
     said = told(keyed)
     (tmp_path / "nothing").mkdir()
     keyed.window.commands.patterns.read(tmp_path / "nothing")

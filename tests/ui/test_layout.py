@@ -135,12 +135,12 @@ def test_how_a_session_stood_it_stands_again(three_tracks, tmp_path):
 def test_a_track_grows_in_its_place_among_the_others(three_tracks):
     timeline, view = three_tracks.window.timeline, three_tracks.desk.view
     first, second, third = (track.id for track in three_tracks.session.tracks)
-    view.focus(first)
+    view.chosen.focus(first)
     kept = {lane.track_id: lane for lane in timeline.context_lanes}
     assert list(kept) == [second, third]
     three_tracks.click(kept[second], (30, 8))
     QTest.qWait(20)
-    assert view.focused.id == second
+    assert view.chosen.focused.id == second
     above, below = timeline.context_lanes
     assert (above.track_id, below.track_id) == (first, third)
     assert below is kept[third]
@@ -181,7 +181,7 @@ def test_a_second_window_shows_another_stage_of_the_same_session(at_work):
 @pytest.mark.parametrize("stage", list(Stage))
 def test_tab_goes_through_transport_stages_tracks_and_tray_and_misses_nothing(three_tracks, stage):
     window = three_tracks.window
-    three_tracks.desk.view.focus(three_tracks.session.tracks[1].id)
+    three_tracks.desk.view.chosen.focus(three_tracks.session.tracks[1].id)
     three_tracks.desk.view.show_stage(stage)
     QTest.qWait(20)
     window.setFocus()
@@ -204,7 +204,7 @@ def test_tab_goes_through_transport_stages_tracks_and_tray_and_misses_nothing(th
 def test_escape_ends_what_began_last(at_work):
     view, decision, run = at_work.desk.view, at_work.window.decision, at_work.window.actions_table.run
     run("put-on-keys")
-    view.select(at_work.session.recordings[0].onsets.ids[3])
+    view.chosen.select(at_work.session.recordings[0].onsets.ids[3])
     at_work.desk.store.apply(lambda s: set_tempo(s, 97.0), "Tempo")
     at_work.wait(lambda: decision.decision is not None)
     run("play-keys")
@@ -218,8 +218,8 @@ def test_escape_ends_what_began_last(at_work):
     assert not at_work.window.commands.playing.is_on
     asked = decision.about
     assert asked is not None
-    view.select(at_work.session.recordings[0].onsets.ids[5])
+    view.chosen.select(at_work.session.recordings[0].onsets.ids[5])
     at_work.press(Qt.Key.Key_Escape)
-    assert (view.selected, decision.about) == (None, asked)
+    assert (view.chosen.onset, decision.about) == (None, asked)
     at_work.press(Qt.Key.Key_Escape)
     at_work.wait(lambda: decision.about != asked)

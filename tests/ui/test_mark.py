@@ -61,7 +61,7 @@ def test_a_clicked_notch_is_selected_and_heard_up_to_the_next_hit(marking):
 
     shown = marking.desk.shown
     places = np.flatnonzero(shown.counts)
-    assert marking.desk.view.selected == onsets(marking).ids[places[4]]
+    assert marking.desk.view.chosen.onset == onsets(marking).ids[places[4]]
     heard = np.flatnonzero(np.abs(heard_since(marking, before)).max(axis=1) > 1e-4)
     length = np.diff(onsets(marking).frame_array[places[4:6]])[0]
     assert heard[0] < 512
@@ -74,15 +74,15 @@ def test_stepping_extends_the_selection_and_the_table_shows_it(marking):
     marking.press(Qt.Key.Key_Right)
     for _ in range(3):
         marking.press(Qt.Key.Key_Right, SHIFT)
-    picked = marking.desk.view.picked
+    picked = marking.desk.view.chosen.onsets
     table = marking.window.mark_tray.onset_table
     marking.wait(lambda: len(table.selectionModel().selectedRows()) == 4)
 
     marking.press(Qt.Key.Key_Left, SHIFT)
 
     assert len(picked) == 4
-    assert set(marking.desk.view.picked) < set(picked)
-    assert len(marking.desk.view.picked) == 3
+    assert set(marking.desk.view.chosen.onsets) < set(picked)
+    assert len(marking.desk.view.chosen.onsets) == 3
 
 
 def test_a_row_of_the_table_is_the_onset(marking):
@@ -93,7 +93,7 @@ def test_a_row_of_the_table_is_the_onset(marking):
     table.selectionModel().select(table.onsets.index(3, 0), rows)
 
     place = int(np.flatnonzero(marking.desk.shown.counts)[3])
-    assert marking.desk.view.picked == (onsets(marking).ids[place],)
+    assert marking.desk.view.chosen.onsets == (onsets(marking).ids[place],)
     assert table.onsets.index(3, 2).data() == f"{onsets(marking).strengths[place]:.0f}"
 
 
@@ -103,7 +103,7 @@ def test_a_sweep_selects_and_delete_drops_them_all_in_one_step(marking):
     count = int(marking.desk.shown.counts.sum())
 
     marking.drag(strength, (xs[2] - 6, 30), (xs[5] + 6, 60))
-    swept = marking.desk.view.picked
+    swept = marking.desk.view.chosen.onsets
     marking.press(Qt.Key.Key_Delete)
     dropped = int(marking.desk.shown.counts.sum())
     marking.press(Qt.Key.Key_Z, CONTROL)
@@ -114,7 +114,7 @@ def test_a_sweep_selects_and_delete_drops_them_all_in_one_step(marking):
 
 def test_keys_nudge_by_frames_and_ms_and_a_locked_mark_stays(marking):
     marking.press(Qt.Key.Key_Right)
-    place = onsets(marking).place_of(marking.desk.view.selected)
+    place = onsets(marking).place_of(marking.desk.view.chosen.onset)
     start, rate = onsets(marking).frames[place], recording(marking).rate
     seen = []
     for key, modifier in (
@@ -171,7 +171,7 @@ def test_ctrl_drag_slips_the_sound_under_a_mark_that_stays(at_work):
 def test_in_the_lens_a_pixel_is_a_frame(marking):
     lens = marking.window.mark_tray.lens
     marking.press(Qt.Key.Key_Right)
-    place = onsets(marking).place_of(marking.desk.view.selected)
+    place = onsets(marking).place_of(marking.desk.view.chosen.onset)
     start = onsets(marking).frames[place]
 
     marking.drag(lens, (100, 50), (117, 50))
@@ -202,7 +202,7 @@ def test_a_mark_by_ear_is_corrected_and_pulled_to_its_attack(marking):
     marking.desk.preferences.keep(reaction_ms=40.0)
     place = int(np.flatnonzero(marking.desk.shown.counts)[6])
     attack, rate = onsets(marking).frames[place], recording(marking).rate
-    marking.desk.view.select(onsets(marking).ids[place])
+    marking.desk.view.chosen.select(onsets(marking).ids[place])
     marking.press(Qt.Key.Key_Delete)
     count = len(onsets(marking))
     marking.desk.transport.play()
@@ -253,7 +253,7 @@ def test_the_selection_is_looped_from_attack_to_attack_and_its_join_is_played(ma
     marking.press(Qt.Key.Key_Right)
     for _ in range(3):
         marking.press(Qt.Key.Key_Right, SHIFT)
-    places = [onsets(marking).place_of(each) for each in marking.desk.view.picked]
+    places = [onsets(marking).place_of(each) for each in marking.desk.view.chosen.onsets]
     first = onsets(marking).frames[min(places)]
 
     marking.press(Qt.Key.Key_L, SHIFT)
@@ -370,7 +370,7 @@ def test_next_to_check_in_mark_goes_to_doubtful_marks(marking):
 
     marking.press(Qt.Key.Key_N)
 
-    place = onsets(marking).place_of(marking.desk.view.selected)
+    place = onsets(marking).place_of(marking.desk.view.chosen.onset)
     assert onsets(marking).doubts[place] > 4
     marking.wait(lambda: marking.window.rail.cards[Stage.MARK].figures.to_check >= 1)
 
@@ -458,7 +458,7 @@ def test_the_playhead_leaves_no_ghost_after_a_zoom(marking):
 
     wave, watch = marking.window.timeline.wave, Watch()
     marking.desk.transport.go_to(20000)
-    marking.desk.view.zoom(2.0, 10)
+    marking.desk.view.sight.zoom(2.0, 10)
     marking.bot.wait(20)
     ghost = QPoint(round(wave.x_of(20000)), 80)
     wave.installEventFilter(watch)
@@ -525,7 +525,7 @@ def test_mark_and_tighten_agree_on_what_is_to_be_checked(marking, monkeypatch):
     marking.desk.store.apply(lambda s: set_level(s, s.tracks[0].id, -1.0), "Level")
     marking.wait(lambda: window.rail.cards[Stage.MARK].figures.to_check == before + 1)
     marking.press(Qt.Key.Key_N)
-    assert view.selected == onset
+    assert view.chosen.onset == onset
 
     view.show_stage(Stage.TIGHTEN)
     kinds = window.trays[Stage.TIGHTEN].checks.kind
@@ -533,4 +533,4 @@ def test_mark_and_tighten_agree_on_what_is_to_be_checked(marking, monkeypatch):
     marking.wait(lambda: kinds.itemText(last) == f"in Mark: {before + 1}")
     kinds.activated.emit(last)
     assert view.stage is Stage.MARK
-    assert view.selected == onset
+    assert view.chosen.onset == onset

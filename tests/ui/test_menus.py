@@ -166,7 +166,7 @@ def test_a_right_click_offers_what_one_would_do_to_what_is_under_it(at_work):
     xs, ys, _ = drift._points(drift.shown, drift._scale(drift.shown))
     hit = offered(at_work, drift, (xs[5], ys[5]))
     onset = int(drift.shown.targets.onsets[5])
-    assert view.selected == onset
+    assert view.chosen.onset == onset
     hit["Move to later line"].trigger()
     at_work.settle()
     assert at_work.session.tracks[0].clips[0].take.touch_of(onset) is not None
@@ -181,7 +181,7 @@ def test_a_right_click_offers_what_one_would_do_to_what_is_under_it(at_work):
     view.show_stage(Stage.REWORK)
     at_work.settle()
     clip = offered(at_work, wave, (wave.x_of(24000), 8))
-    assert view.clips == (view.place,)
+    assert view.chosen.clips == (view.chosen.place,)
     clip["Reverse"].trigger()
     assert at_work.session.tracks[0].clips[0].take.mirror is not None
 
@@ -212,14 +212,14 @@ def test_pairs_grooves_shapes_and_patterns_offer_too_what_one_would_do(at_work, 
     write(tmp_path / "other.wav", noise_hits([3000, 60000], 200000, rate=48000), rate=48000)
     window.open([tmp_path / "other.wav"])
     at_work.settle()
-    view.focus(at_work.session.tracks[0].id)
+    view.chosen.focus(at_work.session.tracks[0].id)
     at_work.desk.store.apply(lambda s: match_to(s, s.tracks[0].id, None, s.tracks[1].id), "Match")
     view.show_evidence(LaneKind.MATCH)
     at_work.settle()
     match = timeline.match
     top = float(match._view().tops[4])
     assert "Play both paired hits" in offered(at_work, match, (top, 5))
-    assert view.selected == int(match._view().pairs.own.onsets[4])
+    assert view.chosen.onset == int(match._view().pairs.own.onsets[4])
 
     view.show_stage(Stage.REWORK)
     run("apart")
@@ -228,13 +228,13 @@ def test_pairs_grooves_shapes_and_patterns_offer_too_what_one_would_do(at_work, 
     starts = timeline.wave.clips[0].plan.sliced.starts
     x = float(shape.xs_of(starts[3:4])[0])
     assert "Swap two hits" in offered(at_work, shape, (x, 30))
-    assert view.hits == (at_work.session.tracks[0].clips[0].take.slices.ids[3],)
+    assert view.chosen.hits == (at_work.session.tracks[0].clips[0].take.slices.ids[3],)
     for name in ("select-none", "put-on-keys", "pattern"):
         run(name)
         at_work.settle()
     steps = timeline.step_shape
     x = float(steps._points(steps.steps)[0][2])
     assert "Move steps up" in offered(at_work, steps, (x, 30))
-    assert len(view.steps) == 1
+    assert len(view.chosen.steps) == 1
     pattern = timeline.pattern
     assert "Add step" in " ".join(offered(at_work, pattern, (pattern.width() - 30, pattern.height() - 30)))

@@ -57,8 +57,8 @@ def flams(person, tmp_path):
         apply(lambda s, frame=frame: add_onset(s, content, frame), "Mark")
     apply(lambda s: set_beat_one(set_tempo(s, 120.0), 2400 / RATE), "Fit")
     apply(lambda s: set_tighten(s, track, strength=1.0, grid=Grid(8)), "Tighten")
-    person.desk.view.focus(track)
-    person.desk.view.fit()
+    person.desk.view.chosen.focus(track)
+    person.desk.view.sight.fit()
     person.settle()
     return person
 
@@ -90,7 +90,7 @@ def test_a_notch_is_dark_where_a_hit_is_and_paper_between_two(flams):
 
 def test_a_bar_lies_over_the_notches_of_one_stroke_and_nowhere_else(flams):
     flams.desk.view.show_stage(Stage.TIGHTEN)
-    flams.desk.view.zoom(4.0)
+    flams.desk.view.sight.zoom(4.0)
     flams.settle()
     lane, shown = flams.window.timeline.wave, flams.desk.shown
     firsts, lasts = shown.targets.spans
@@ -106,7 +106,7 @@ def test_a_bar_lies_over_the_notches_of_one_stroke_and_nowhere_else(flams):
 
 def test_what_is_stretched_is_hatched_along_the_foot_and_what_is_not_is_clean(flams):
     flams.desk.view.show_stage(Stage.TIGHTEN)
-    flams.desk.view.zoom(4.0)
+    flams.desk.view.sight.zoom(4.0)
     flams.settle()
     lane, (source, heard) = flams.window.timeline.wave, flams.desk.shown.anchors
     ratios, xs = np.diff(heard) / np.diff(source), lane.xs_of(heard)
@@ -173,11 +173,11 @@ def states(person):
     store.apply(lambda s: set_level(s, first.id, -3.0), "Softer")
     for stage in Stage:
         view.show_stage(stage)
-        view.fit()
-        view.select(onsets.ids[4])
+        view.sight.fit()
+        view.chosen.select(onsets.ids[4])
         person.settle()
         yield f"{stage.name}"
-        view.zoom(8.0)
+        view.sight.zoom(8.0)
         person.settle()
         yield f"{stage.name}, closer"
     yield from grooves(person, first)
@@ -205,7 +205,7 @@ def grooves(person, first):
     """What groove and match can show, and spans with a recipe of their own."""
     view, store, window = person.desk.view, person.desk.store, person.window
     view.show_stage(Stage.TIGHTEN)
-    view.fit()
+    view.sight.fit()
     first, other = person.session.tracks[:2]
     store.apply(lambda s: set_recipe(s, first.id, None, Scope(span=(2.0, 4.0)), strength=0.5), "Range")
     take = first.takes[0]
@@ -220,21 +220,21 @@ def grooves(person, first):
     x = lane.xs_of(np.array([person.session.frame_of(4.0)]))[0]
     person.move(lane, QPoint(round(x), 60), Qt.KeyboardModifier.NoModifier)
     yield "a groove"
-    view.focus(other.id)
+    view.chosen.focus(other.id)
     view.show_evidence(LaneKind.MATCH)
     yield "no match"
     store.apply(lambda s: match_to(s, other.id, None, first.id), "Match")
     person.settle()
     person.desk.transport.go_to(person.session.frame_of(3.0))
     yield "a match"
-    view.focus(first.id)
+    view.chosen.focus(first.id)
     view.show_evidence(LaneKind.DRIFT)
 
 
 def fits(person, first):
     """What the lane of Fit, and crowds of marks, can show."""
     view, store, window = person.desk.view, person.desk.store, person.window
-    view.fit()
+    view.sight.fit()
     view.show_stage(Stage.FIT)
     pulse = window.timeline.pulse
     x = float(pulse.xs_of(np.array([person.session.frame_of(4.0)]))[0])
@@ -245,10 +245,10 @@ def fits(person, first):
     yield "bars that jump"
     person.window.open([write(person.folder / "silence.wav", np.zeros((RATE, 1), np.float32), rate=RATE)])
     person.settle()
-    view.focus(person.session.tracks[-1].id)
+    view.chosen.focus(person.session.tracks[-1].id)
     person.settle()
     yield "a recording without beats"
-    view.focus(first.id)
+    view.chosen.focus(first.id)
     view.show_stage(Stage.MARK)
     with pytest.MonkeyPatch.context() as few:
         few.setattr(wave_lane, "MOST_NOTCHES", 3)
@@ -275,13 +275,13 @@ def arrangements(person, first):
     lane = window.timeline.wave
     person.drag(lane, (HEADER + 80, 100), (HEADER + 260, 100))
     yield "a range"
-    view.choose_range(None)
+    view.chosen.choose_range(None)
     place = (first.id, person.session.tracks[0].clips[0].id)
     store.apply(lambda s: take_apart(s, place, Cuts()), "Slice")
     ids = person.session.tracks[0].clips[0].take.slices.ids
     store.apply(lambda s: set_scatter(s, place, ids[::2], Scatter(loudness=12.0)), "Random")
     person.settle()
-    view.choose_hits(place, ids[1:3])
+    view.chosen.choose_hits(place, ids[1:3])
     shape = window.timeline.shape
     starts = window.timeline.wave.clips[0].plan.sliced.starts
     person.click(shape, (float(shape.xs_of(starts[1:2])[0]), shape.height() / 3))
@@ -297,25 +297,25 @@ def patterns(person):
     view, store, window = person.desk.view, person.desk.store, person.window
     view.show_stage(Stage.REWORK)
     track = person.session.tracks[1]
-    view.focus(track.id)
+    view.chosen.focus(track.id)
     store.apply(lambda s: take_apart(s, (track.id, track.clips[0].id), Cuts(At.LINES, step=0.125)), "Slice")
     for action in ("put-on-keys", "pattern", "rounds-more"):
         window.actions_table.run(action)
         person.settle()
-    view.fit()
+    view.sight.fit()
     lane, shape = window.timeline.pattern, window.timeline.step_shape
     ids = person.session.patterns[-1].ids
     for name, value in (("chances", 0.5), ("repeats", 4), ("loudness", -9.0)):
         store.apply(lambda s, n=name, v=value: shape_steps(s, s.patterns[-1].id, ids[5:9], n, v), "Shape")
-    view.choose_hits(view.place, ids[5:7])
+    view.chosen.choose_hits(view.chosen.place, ids[5:7])
     person.settle()
-    where = person.session.frame_of(view.clip.take.beat + person.session.patterns[-1].places[5])
+    where = person.session.frame_of(view.chosen.clip.take.beat + person.session.patterns[-1].places[5])
     person.move(shape, QPoint(round(float(shape.x_of(where))) + 2, 20), Qt.KeyboardModifier.NoModifier)
     yield "a pattern, two rounds of it"
     person.drag(lane, (HEADER + 200, 30), (HEADER + 260, 30), release=False)
     yield "steps that are drawn"
     person.press(Qt.Key.Key_Escape)
-    view.focus(person.session.tracks[0].id)
+    view.chosen.focus(person.session.tracks[0].id)
 
 
 NOTHING = {("OverviewStrip", "_paint_playhead")}

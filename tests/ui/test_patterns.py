@@ -27,7 +27,7 @@ def on_keys(at_work):
     at_work.desk.view.show_stage(Stage.REWORK)
     at_work.press(Qt.Key.Key_U, CONTROL)
     at_work.press(Qt.Key.Key_P, CONTROL | SHIFT)
-    at_work.desk.view.fit()
+    at_work.desk.view.sight.fit()
     at_work.settle()
     return at_work
 
@@ -51,7 +51,7 @@ def run(person, action):
 
 def cell(person, sixteenth, row):
     """A point in a cell of the first round."""
-    session, clip = person.session, person.desk.view.clip
+    session, clip = person.session, person.desk.view.chosen.clip
     left = lane(person).x_of(session.frame_of(clip.take.beat + sixteenth / 4))
     height = lane(person).row_height(len(session.kits[-1].slices))
     return left + 3, 4 + (row + 0.5) * height
@@ -77,7 +77,7 @@ def drawn(on_keys):
 
 def test_the_clip_as_a_pattern_sounds_as_before_and_the_old_track_is_muted(at_work):
     at_work.desk.view.show_stage(Stage.REWORK)
-    frames = at_work.desk.view.extent
+    frames = at_work.desk.view.sight.extent
     whole = at_work.session
     at_work.desk.store.apply(lambda s: s, "Nothing")
     track = whole.tracks[0].id
@@ -88,7 +88,7 @@ def test_the_clip_as_a_pattern_sounds_as_before_and_the_old_track_is_muted(at_wo
     at_work.press(Qt.Key.Key_P, CONTROL)
     at_work.settle()
     assert at_work.session.tracks[0].is_muted
-    assert at_work.desk.view.focused is at_work.session.tracks[1]
+    assert at_work.desk.view.chosen.focused is at_work.session.tracks[1]
     np.testing.assert_array_equal(at_work.offline(frames), before)
     assert lane(at_work).isVisible()
     assert at_work.window.timeline.step_shape.isVisible()
@@ -116,11 +116,11 @@ def test_a_step_is_moved_in_time_and_to_another_slice_and_lengthened(drawn):
     ids = pattern(drawn).ids
     drawn.drag(lane(drawn), cell(drawn, 8, 2), cell(drawn, 10, 4))
     assert (10, 4) in cells(drawn)
-    assert drawn.desk.view.steps == (ids[1],)
+    assert drawn.desk.view.chosen.steps == (ids[1],)
     found = steps_of(drawn.session, lane(drawn).shown)
     at = int(np.flatnonzero(found.step == pattern(drawn).ids.index(ids[1]))[0])
     x, y = float(lane(drawn).x_of(found.ends[at])) - 2, cell(drawn, 0, 4)[1]
-    end = lane(drawn).x_of(drawn.session.frame_of(drawn.desk.view.clip.take.beat + 3.5))
+    end = lane(drawn).x_of(drawn.session.frame_of(drawn.desk.view.chosen.clip.take.beat + 3.5))
     drawn.drag(lane(drawn), (x, y), (end, y))
     assert pattern(drawn).column("lengths")[1] == pytest.approx(1.0, abs=0.07)
     assert label(drawn) == "Length of 1 step"
@@ -183,11 +183,11 @@ def test_keys_copy_paste_duplicate_and_step_through(drawn):
     drawn.press(Qt.Key.Key_D, CONTROL)
     assert (1, 1) in cells(drawn)
     drawn.press(Qt.Key.Key_C, CONTROL)
-    drawn.desk.transport.go_to(drawn.session.frame_of(drawn.desk.view.clip.take.beat + 3.0))
+    drawn.desk.transport.go_to(drawn.session.frame_of(drawn.desk.view.chosen.clip.take.beat + 3.0))
     drawn.press(Qt.Key.Key_V, CONTROL)
     assert (12, 1) in cells(drawn)
     drawn.press(Qt.Key.Key_Right)
-    assert drawn.desk.view.steps == pattern(drawn).ids[:1]
+    assert drawn.desk.view.chosen.steps == pattern(drawn).ids[:1]
     run(drawn, "step-down")
     assert (0, 2) in cells(drawn)
     run(drawn, "step-here")
@@ -197,7 +197,7 @@ def test_keys_copy_paste_duplicate_and_step_through(drawn):
 def test_values_are_drawn_under_the_pattern_in_any_round(drawn):
     run(drawn, "rounds-more")
     under = drawn.window.timeline.step_shape
-    drawn.desk.view.choose_hits(drawn.desk.view.place, ())
+    drawn.desk.view.chosen.choose_hits(drawn.desk.view.chosen.place, ())
     found = steps_of(drawn.session, under.shown)
     xs = under.xs_of(found.starts)[found.round == 1]
     middle = under.height() / 2
@@ -220,7 +220,7 @@ def test_the_tray_sets_chance_rounds_and_kit(drawn):
     rows.every.activated.emit(1)
     assert pattern(drawn).column("everys")[0] == 2
     rows.rounds.activated.emit(rows._counts().index(4.0))
-    assert drawn.desk.view.clip.take.playing.beats == 16.0
+    assert drawn.desk.view.chosen.clip.take.playing.beats == 16.0
     seed = pattern(drawn).seed
     run(drawn, "chance-again")
     assert pattern(drawn).seed != seed
@@ -264,7 +264,7 @@ def test_the_slice_of_a_step_is_shaped_for_all_that_play_it_and_changes_keys(dra
 def test_what_only_recordings_can_is_refused_for_patterns_and_says_so(drawn):
     person, view, said = drawn, drawn.desk.view, []
     person.desk.tasks.told.connect(said.append)
-    view.choose_hits(view.place, ())
+    view.chosen.choose_hits(view.chosen.place, ())
     before = person.session
     for action in ("apart", "apart-bars", "reverse-clip", "silence"):
         said.clear()
@@ -285,11 +285,11 @@ def test_variations_and_layers_are_of_their_own(drawn):
     old = pattern(drawn)
     run(drawn, "pattern-vary")
     assert pattern(drawn).id != old.id
-    assert drawn.desk.view.clip.take.playing.pattern == pattern(drawn).id
+    assert drawn.desk.view.chosen.clip.take.playing.pattern == pattern(drawn).id
     run(drawn, "layer-up")
     layer = next(track for track in drawn.session.tracks if track.layer is not None)
     assert layer.clips[0].take.playing.semitones == 12.0
-    drawn.desk.view.focus(layer.id)
+    drawn.desk.view.chosen.focus(layer.id)
     run(drawn, "layer-free")
     assert all(track.layer is None for track in drawn.session.tracks)
 
@@ -341,7 +341,7 @@ def test_what_is_played_in_is_kept_round_by_round_and_tightened(drawn):
     person, desk = drawn, drawn.desk
     run(person, "play-in")
     assert desk.playing_in.is_on
-    take = desk.view.clip.take
+    take = desk.view.chosen.clip.take
     beats = [0.1, 1.02, 2.27]
 
     def play(key, beat, kind=NoteKind.START, velocity=0.5):
@@ -383,13 +383,13 @@ def test_what_is_played_in_is_kept_round_by_round_and_tightened(drawn):
 
 def test_held_slices_are_as_long_as_their_key_was(drawn):
     person, desk = drawn, drawn.desk
-    desk.view.choose_hits(desk.view.place, pattern(person).ids[:1])
+    desk.view.chosen.choose_hits(desk.view.chosen.place, pattern(person).ids[:1])
     desk_kit = person.session.kits[-1].id
     from chronotome.session.edits.kits import set_slice
 
     desk.store.apply(lambda s: set_slice(s, desk_kit, {2}, is_held=True), "Held")
     run(person, "play-in")
-    take = desk.view.clip.take
+    take = desk.view.chosen.clip.take
     for kind, beat in ((NoteKind.START, 1.0), (NoteKind.RELEASE, 1.4)):
         frame = round(person.session.frame_of(take.beat + beat))
         desk.keys.played.emit([Note(kind, 1, 1.0, 0, frame)])
@@ -430,15 +430,15 @@ def test_lanes_of_a_pattern_scroll_and_show_what_is_under_the_pointer(drawn):
     drawn.move(lane(drawn), QPoint(*map(round, cell(drawn, 0, 1))), Qt.KeyboardModifier.NoModifier)
     assert lane(drawn).cursor().shape() is Qt.CursorShape.OpenHandCursor
     drawn.click(lane(drawn), (HEADER - 8, cell(drawn, 0, 2)[1]))
-    assert drawn.desk.view.steps == pattern(drawn).ids[1:2]
+    assert drawn.desk.view.chosen.steps == pattern(drawn).ids[1:2]
 
 
 def test_of_several_chosen_steps_the_one_clicked_last_is_the_last_and_a_long_one_says_where_sound_ends(drawn):
     person, kits = drawn, drawn.window.commands.patterns.kits
     made = pattern(person)
     low, high = sorted(made.ids, key=lambda each: made.slices[made.ids.index(each)])[:: len(made) - 1]
-    place = person.desk.view.place
-    person.desk.view.choose_hits(place, (high, low))
+    place = person.desk.view.chosen.place
+    person.desk.view.chosen.choose_hits(place, (high, low))
     assert kits.last_piece == made.slices[made.ids.index(low)]
     assert kits.last_piece < made.slices[made.ids.index(high)]
 

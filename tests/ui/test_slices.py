@@ -28,8 +28,8 @@ def apart(at_work):
     """In Rework, the first bars of a take that was taken apart by a key."""
     at_work.desk.view.show_stage(Stage.REWORK)
     at_work.press(Qt.Key.Key_H, CONTROL)
-    at_work.desk.view.fit()
-    at_work.desk.view.zoom(3.0, 60)
+    at_work.desk.view.sight.fit()
+    at_work.desk.view.sight.zoom(3.0, 60)
     at_work.settle()
     return at_work
 
@@ -85,13 +85,13 @@ def test_hits_are_chosen_by_click_shift_sweep_and_arrow(apart):
     ids, view = slices(apart).ids, apart.desk.view
 
     apart.click(wave(apart), (x_of(apart, 2), 80))
-    assert view.hits == (ids[2],)
+    assert view.chosen.hits == (ids[2],)
     apart.bot.mouseClick(wave(apart), Qt.MouseButton.LeftButton, SHIFT, QPoint(round(x_of(apart, 4)), 80))
-    assert view.hits == (ids[2], ids[4])
+    assert view.chosen.hits == (ids[2], ids[4])
     apart.press(Qt.Key.Key_Right)
-    assert view.hits == (ids[5],)
+    assert view.chosen.hits == (ids[5],)
     apart.drag(wave(apart), (x_of(apart, 3, 0.01) - 4, foot(apart)), (x_of(apart, 6, 0.01) - 4, foot(apart)))
-    assert view.hits == ids[3:6]
+    assert view.chosen.hits == ids[3:6]
     assert label(apart) == "Slice clip at onsets"
 
 
@@ -105,34 +105,34 @@ def test_hits_of_a_band_every_nth_the_loud_and_the_others_are_chosen(apart, monk
 
     apart.click(wave(apart), (x_of(apart, 1), 80))
     press(apart, "choose-others")
-    assert view.hits == ids[2:]
+    assert view.chosen.hits == ids[2:]
     monkeypatch.setattr(QInputDialog, "getInt", lambda *_, **__: (3, True))
     apart.click(wave(apart), (x_of(apart, 1), 80))
     press(apart, "choose-every")
-    assert view.hits == ids[1::3]
+    assert view.chosen.hits == ids[1::3]
     monkeypatch.setattr(QInputDialog, "getDouble", lambda *_, **__: (0.0, True))
     press(apart, "choose-louder")
-    assert len(view.hits) == 1
+    assert len(view.chosen.hits) == 1
     for band in ("low", "mid", "high"):
         press(apart, f"choose-{band}")
     apart.click(wave(apart), (x_of(apart, 1), 80))
-    before = view.hits
+    before = view.chosen.hits
     for is_taken in (False, True):
         press(apart, "choose-alike")
         apart.wait(lambda: bool(open_dialogs()))
         (dialog,) = open_dialogs()
-        assert f"{len(view.hits)} hit" in dialog.told.text()
-        assert before[0] in view.hits
+        assert f"{len(view.chosen.hits)} hit" in dialog.told.text()
+        assert before[0] in view.chosen.hits
         dialog._found = lambda within: ids[: round(20 * within)]
         for how, count in ((90, 2), (60, 8)):
             dialog.how.set_value(how)
             dialog.how.slid.emit(how)
-            assert view.hits == ids[:count]
+            assert view.chosen.hits == ids[:count]
             assert f"{count} hits" in dialog.told.text()
         (dialog.accept if is_taken else dialog.reject)()
-        assert is_taken or view.hits == before
+        assert is_taken or view.chosen.hits == before
         apart.bot.wait(1)
-    assert view.hits == ids[:8]
+    assert view.chosen.hits == ids[:8]
 
 
 def test_a_hit_is_dragged_to_a_line_copied_with_control_and_escape_leaves_no_trace(apart):
@@ -151,7 +151,7 @@ def test_a_hit_is_dragged_to_a_line_copied_with_control_and_escape_leaves_no_tra
     after = beats_of(apart.session, apart.session.tracks[0].clips[0].take)
     assert after[at] == pytest.approx(np.floor(before[2]) + 1.5, abs=1e-3)
     assert label(apart) == "Move hit"
-    assert apart.desk.view.hits == (hit,)
+    assert apart.desk.view.chosen.hits == (hit,)
     count = len(slices(apart))
     apart.drag(lane, (x_of(apart, at), 80), (x_of(apart, at) + 60, 80), modifier=CONTROL)
     assert len(slices(apart)) == count + 1
@@ -214,8 +214,8 @@ def test_keys_delete_duplicate_cut_paste_and_move_hits_by_lines(apart):
     apart.desk.transport.go_to(30000)
     apart.press(Qt.Key.Key_V, CONTROL)
     assert len(slices(apart)) == count
-    assert len(apart.desk.view.hits) == 1
-    at = slices(apart).at(apart.desk.view.hits)[0]
+    assert len(apart.desk.view.chosen.hits) == 1
+    at = slices(apart).at(apart.desk.view.chosen.hits)[0]
     laid = beats_of(apart.session, apart.session.tracks[0].clips[0].take)[at]
     assert laid == pytest.approx(apart.session.beat_of(30000), abs=1e-4)
 
@@ -224,10 +224,10 @@ def test_hits_go_to_another_track_by_cut_and_paste(apart, tmp_path):
     write(tmp_path / "other.wav", noise_hits([3000, 60000], 200000, rate=48000), rate=48000)
     apart.window.open([tmp_path / "other.wav"])
     apart.settle()
-    apart.desk.view.focus(apart.session.tracks[0].id)
+    apart.desk.view.chosen.focus(apart.session.tracks[0].id)
     apart.click(wave(apart), (x_of(apart, 2), 80))
     apart.press(Qt.Key.Key_C, CONTROL)
-    apart.desk.view.focus(apart.session.tracks[1].id)
+    apart.desk.view.chosen.focus(apart.session.tracks[1].id)
     apart.desk.transport.go_to(24000)
 
     apart.press(Qt.Key.Key_V, CONTROL)
@@ -253,7 +253,7 @@ def test_shape_is_drawn_free_in_a_line_and_as_a_curve_and_chosen_hits_move_toget
     assert label(apart) == "Loudness of 5 hits"
     apart.drag(lane, (xs[0] - 2, low), (xs[4] + 2, high), modifier=CONTROL)
     assert values()[2] > max(values()[0], values()[4]) + 1
-    view.choose_hits(view.place, slices(apart).ids[4:6])
+    view.chosen.choose_hits(view.chosen.place, slices(apart).ids[4:6])
     before = values()
     scale = lane.scale
     y = float(lane.y_of(scale.share_of(before[1:2]))[0])
@@ -292,7 +292,7 @@ def test_the_cutoff_of_hits_is_drawn_by_octaves_slid_typed_and_stepped_by_keys(a
     apart.bot.keyClicks(QApplication.focusWidget(), "800")
     apart.press_in(QApplication.focusWidget(), Qt.Key.Key_Return)
     assert slices(apart).cutoffs[3] == 800.0
-    view.choose_hits(view.place, slices(apart).ids[3:4])
+    view.chosen.choose_hits(view.chosen.place, slices(apart).ids[3:4])
     press(apart, "cutoff-more")
     assert slices(apart).cutoffs[3] == pytest.approx(800 * 2 ** (1 / 6), abs=0.01)
     slider = rows.sliders["cutoff"][0]
@@ -302,7 +302,7 @@ def test_the_cutoff_of_hits_is_drawn_by_octaves_slid_typed_and_stepped_by_keys(a
     assert slices(apart).cutoffs[3] == 1100.0
     apart.press_in(slider, Qt.Key.Key_Right)
     assert slices(apart).cutoffs[3] == 1200.0
-    view.choose_hits(view.place, slices(apart).ids[2:4])
+    view.chosen.choose_hits(view.chosen.place, slices(apart).ids[2:4])
     press(apart, "shape-usual")
     assert slices(apart).cutoffs == ()
 
@@ -338,7 +338,7 @@ def test_rolls_and_scatters_are_set_in_the_tray_and_taken_back(apart):
     assert not any(slices(apart).rolled)
     press(apart, "choose-others")
     tray.scatter.amount.settled.emit(25.0)
-    apart.wait(lambda: tray.scatter.histogram.counts.sum() == len(apart.desk.view.hits))
+    apart.wait(lambda: tray.scatter.histogram.counts.sum() == len(apart.desk.view.chosen.hits))
     drawn = tray.scatter.histogram.counts.copy()
     press(apart, "scatter")
     apart.wait(lambda: not np.array_equal(tray.scatter.histogram.counts, drawn))
@@ -349,9 +349,9 @@ def test_rolls_and_scatters_are_set_in_the_tray_and_taken_back(apart):
 
 def test_a_slider_moves_all_chosen_hits_by_as_much(apart):
     tray, view = apart.window.trays[Stage.REWORK], apart.desk.view
-    view.choose_hits(view.place, slices(apart).ids[1:3])
+    view.chosen.choose_hits(view.chosen.place, slices(apart).ids[1:3])
     press(apart, "hit-loudness-more")
-    view.choose_hits(view.place, slices(apart).ids[2:4])
+    view.chosen.choose_hits(view.chosen.place, slices(apart).ids[2:4])
 
     tray.hits.sliders["loudness"][0].settled.emit(-6.0)
 
@@ -362,7 +362,7 @@ def test_a_slider_moves_all_chosen_hits_by_as_much(apart):
 
 def test_in_mark_what_was_taken_apart_is_whole_and_its_marks_are_the_recording_s(apart):
     number, ids = 3, slices(apart).ids
-    apart.desk.view.choose_hits(apart.desk.view.place, [ids[number]])
+    apart.desk.view.chosen.choose_hits(apart.desk.view.chosen.place, [ids[number]])
     press(apart, "turn-order")
     press(apart, "clip-later")
     frame = apart.session.recordings[0].onsets.frames[4]
@@ -373,7 +373,7 @@ def test_in_mark_what_was_taken_apart_is_whole_and_its_marks_are_the_recording_s
 
     assert shown.take.slices is None
     assert shown.recording.onsets.frames == apart.session.recordings[0].onsets.frames
-    apart.desk.view.select(apart.session.recordings[0].onsets.ids[4])
+    apart.desk.view.chosen.select(apart.session.recordings[0].onsets.ids[4])
     apart.press(Qt.Key.Key_Period)
     assert apart.session.recordings[0].onsets.frames[4] == frame + 1
     assert slices(apart) is not None
@@ -383,8 +383,8 @@ def test_the_rhythm_of_another_clip_and_the_bands_of_two(apart, tmp_path, monkey
     write(tmp_path / "other.wav", noise_hits([3000, 60000, 90000], 200000, rate=48000), rate=48000)
     apart.window.open([tmp_path / "other.wav"])
     apart.settle()
-    apart.desk.view.focus(apart.session.tracks[0].id)
-    apart.desk.view.choose_hits(apart.desk.view.place, slices(apart).ids[1:3])
+    apart.desk.view.chosen.focus(apart.session.tracks[0].id)
+    apart.desk.view.chosen.choose_hits(apart.desk.view.chosen.place, slices(apart).ids[1:3])
     monkeypatch.setattr(QInputDialog, "getItem", lambda *args, **_: (args[3][0], True))
     monkeypatch.setattr(QInputDialog, "getDouble", lambda *_, **__: (500.0, True))
     session, at = apart.session, [1, 2]
@@ -425,13 +425,13 @@ def test_as_played_hits_are_not_there_to_be_taken(apart):
 
 
 def test_with_no_hit_chosen_delete_asks_for_hits_and_the_clip_goes_by_its_strip_only(apart):
-    apart.desk.view.choose_hits(apart.desk.view.place, ())
+    apart.desk.view.chosen.choose_hits(apart.desk.view.chosen.place, ())
     session = apart.session
     for name in ("drop-onset", "cut-out", "delete-close"):
         press(apart, name)
         assert apart.session is session
         assert "Select hits to" in apart.window.status.words.said
-    apart.desk.view.choose_clips((apart.desk.view.place,))
+    apart.desk.view.chosen.choose_clips((apart.desk.view.chosen.place,))
     press(apart, "drop-onset")
     assert not apart.session.tracks[0].clips
 
@@ -441,7 +441,7 @@ def test_escape_lets_go_of_hits_before_it_answers_anything(apart):
     answered = []
     apart.window.decision.answers = answered.append
     apart.press(Qt.Key.Key_Escape)
-    assert apart.desk.view.hits == ()
+    assert apart.desk.view.chosen.hits == ()
     assert answered == []
 
 
@@ -450,7 +450,7 @@ def test_a_hit_is_taken_from_its_attack_on_and_no_end_of_the_one_before(apart, p
     starts, _ = spans(apart)
     x = round(float(wave(apart).x_of(starts[4]))) + pixels
     apart.click(wave(apart), (x, 80))
-    assert apart.desk.view.hits == (slices(apart).ids[4],)
+    assert apart.desk.view.chosen.hits == (slices(apart).ids[4],)
     assert label(apart) == "Slice clip at onsets"
 
 
@@ -473,7 +473,7 @@ def test_a_hit_that_is_put_on_another_replaces_it_and_says_so(apart, both):
 
 def test_half_time_of_some_hits_leaves_the_others_and_no_tick_of_any(apart):
     ids = slices(apart).ids
-    apart.desk.view.choose_hits(apart.desk.view.place, ids[2:5])
+    apart.desk.view.chosen.choose_hits(apart.desk.view.chosen.place, ids[2:5])
     before = dict(zip(ids, slices(apart).places, strict=True))
     natural = slices(apart).spans[2:5]
     press(apart, "hits-half")

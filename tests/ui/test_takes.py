@@ -60,7 +60,7 @@ def record(person, seconds):
     person.bot.waitUntil(lambda: any(each.name == "Take 1" for each in person.session.tracks), timeout=10000)
     person.settle()
     track = next(each for each in person.session.tracks if each.name == "Take 1")
-    assert person.desk.view.focused is track
+    assert person.desk.view.chosen.focused is track
     return track.clips[0].take, read_audio(person.desk.recordings.places[track.clips[0].recording]).samples
 
 

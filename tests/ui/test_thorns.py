@@ -161,7 +161,7 @@ def test_what_is_cropped_is_drawn_no_longer_than_it_is(at_work):
     frame = at_work.session.recordings[0].frames // 2
 
     at_work.desk.store.apply(lambda session: crop(session, track.id, clip.id, 0, frame), "Crop")
-    at_work.desk.view.focus(track.id)
+    at_work.desk.view.chosen.focus(track.id)
     at_work.settle()
 
     wave = at_work.window.timeline.wave
@@ -193,10 +193,10 @@ def test_left_of_its_first_anchor_a_wave_is_drawn_from_samples_too(at_work):
     from chronotome.ui.timeline.waveform import columns
 
     wave = at_work.window.timeline.wave
-    at_work.desk.view.show(at_work.desk.view.viewport.fitted(0, 8000))
+    at_work.desk.view.sight.show(at_work.desk.view.sight.viewport.fitted(0, 8000))
     source = at_work.desk.recordings.pool.get(wave.shown.recording.content)
 
-    _, highs = columns(source, *wave.shown.under(at_work.desk.view.viewport.edges()))
+    _, highs = columns(source, *wave.shown.under(at_work.desk.view.sight.viewport.edges()))
 
     blocks = np.flatnonzero(np.diff(highs[highs > 0.02]) != 0)
     assert np.median(np.diff(blocks)) <= 2
@@ -204,14 +204,14 @@ def test_left_of_its_first_anchor_a_wave_is_drawn_from_samples_too(at_work):
 
 def test_all_of_it_stays_in_sight_however_long_it_becomes(first):
     view = first.desk.view
-    before = view.viewport
+    before = view.sight.viewport
 
     first.desk.store.apply(lambda session: set_tempo(session, 60.0), "Slow")
     first.window.actions_table.run("follow-song")
     first.settle()
 
     assert before.start < 0 < first.session.frames < before.end
-    assert view.viewport.end > view.extent > first.session.frames
+    assert view.sight.viewport.end > view.sight.extent > first.session.frames
 
 
 # Files
@@ -339,7 +339,7 @@ def test_a_click_on_a_lane_gives_the_arrows_back_to_the_hits(at_work):
     at_work.bot.keyClick(at_work.window.focusWidget(), Qt.Key.Key_Right)
 
     assert at_work.session.tracks[0].tighten.strength == strength
-    assert at_work.desk.view.selected is not None
+    assert at_work.desk.view.chosen.onset is not None
 
 
 def test_a_click_on_a_context_lane_chooses_its_track(at_work, tmp_path):
@@ -349,7 +349,7 @@ def test_a_click_on_a_context_lane_chooses_its_track(at_work, tmp_path):
 
     at_work.click(lane, (500, 30))
 
-    assert at_work.desk.view.focused.name == "other"
+    assert at_work.desk.view.chosen.focused.name == "other"
 
 
 def test_a_value_is_typed_by_double_click_and_enter(at_work):

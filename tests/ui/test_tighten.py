@@ -39,9 +39,9 @@ def two(person, tmp_path):
         person.settle()
     apply = person.desk.store.apply
     apply(lambda s: set_beat_one(set_tempo(s, 120.0), 2400 / RATE), "Fit")
-    person.desk.view.focus(person.session.tracks[0].id)
+    person.desk.view.chosen.focus(person.session.tracks[0].id)
     person.desk.view.show_stage(Stage.TIGHTEN)
-    person.desk.view.fit()
+    person.desk.view.sight.fit()
     person.settle()
     person.commands = person.window.commands
     person.tray = person.window.trays[Stage.TIGHTEN]
@@ -70,7 +70,7 @@ def test_a_groove_is_taken_from_one_track_and_played_by_another(two):
     groove = two.session.grooves[0]
     assert two.desk.view.evidence is LaneKind.GROOVE
     assert groove.name == two.session.tracks[0].name
-    two.desk.view.focus(two.session.tracks[1].id)
+    two.desk.view.chosen.focus(two.session.tracks[1].id)
     two.tray.to.choose(1)
     two.tray.strength.settled.emit(100.0)
     two.settle()
@@ -140,12 +140,12 @@ def test_a_groove_is_smoothed_blended_kept_written_and_read(two, tmp_path, monke
 
 
 def test_a_take_is_matched_and_a_pair_is_set_by_hand(two):
-    two.desk.view.focus(two.session.tracks[1].id)
+    two.desk.view.chosen.focus(two.session.tracks[1].id)
     two.tray.to.choose(2)
     two.settle()
     assert two.desk.view.evidence is LaneKind.MATCH
     assert np.abs(targets(two, 1).target - targets(two, 0).target).max() <= 1
-    two.desk.view.zoom(4.0)
+    two.desk.view.sight.zoom(4.0)
     lane = two.window.timeline.match
     view = lane._view()
     inside = np.flatnonzero((view.tops > HEADER + 40) & (view.tops < lane.width() - 120))
@@ -160,7 +160,7 @@ def test_a_take_is_matched_and_a_pair_is_set_by_hand(two):
 
     assert pairs().partner[at] == partner + 1
     assert two.desk.store.history.past[-1].label == "Pair hits"
-    two.desk.view.select(onset)
+    two.desk.view.chosen.select(onset)
     run(two, "break-pair")
     assert pairs().partner[at] == -1
     run(two, "pair-found")
@@ -200,7 +200,7 @@ def test_hits_are_chosen_by_sweep_step_drift_and_band_and_move_together(two):
     lane, shown = two.window.timeline.wave, two.desk.shown
     xs = lane.xs_of(shown.hits)
     two.drag(lane, (xs[4] - 5, 80), (xs[7] + 5, 80))
-    assert len(two.desk.view.picked) == 4
+    assert len(two.desk.view.chosen.onsets) == 4
     before = targets(two).target.copy()
     two.press(Qt.Key.Key_Down, SHIFT)
     moved = targets(two).target - before
@@ -212,15 +212,15 @@ def test_hits_are_chosen_by_sweep_step_drift_and_band_and_move_together(two):
     run(two, "reset-hit")
     assert (targets(two).target == before).all()
     two.bot.mouseClick(lane, Qt.MouseButton.LeftButton, SHIFT, lane.rect().topLeft() + lane_point(xs[9]))
-    assert len(two.desk.view.picked) == 5
+    assert len(two.desk.view.chosen.onsets) == 5
     two.tray.folded_bar.chosen.emit(0.5)
-    assert len(two.desk.view.picked) == 4
+    assert len(two.desk.view.chosen.onsets) == 4
     run(two, "choose-band")
-    assert len(two.desk.view.picked) >= 4
+    assert len(two.desk.view.chosen.onsets) >= 4
     run(two, "choose-hits")
-    assert len(two.desk.view.picked) == 32
+    assert len(two.desk.view.chosen.onsets) == 32
     run(two, "choose-late")
-    assert two.desk.view.picked == ()
+    assert two.desk.view.chosen.onsets == ()
 
 
 def lane_point(x):
@@ -232,7 +232,7 @@ def lane_point(x):
 def test_chosen_hits_have_a_recipe_of_their_own(two):
     shown = two.desk.shown
     ids = shown.targets.onsets[1:4:2].tolist()
-    two.desk.view.pick(tuple(ids), ids[0])
+    two.desk.view.chosen.pick(tuple(ids), ids[0])
     two.press(Qt.Key.Key_F, SHIFT)
     assert two.desk.view.recipe_for is For.CHOSEN
     two.tray.strength.settled.emit(100.0)
@@ -246,7 +246,7 @@ def test_a_hit_goes_to_the_line_before_and_after_it(two):
     two.tray.division.setCurrentIndex(3)
     two.tray.division.activated.emit(3)
     onset = int(two.desk.shown.targets.onsets[5])
-    two.desk.view.select(onset)
+    two.desk.view.chosen.select(onset)
     two.press(Qt.Key.Key_Q)
     at = targets(two)
     assert at.target[5] == pytest.approx(two.session.frame_of(2.5), abs=1)
@@ -261,7 +261,7 @@ def test_a_hit_goes_a_line_on_with_all_after_it_up_to_one_set_by_hand(two):
     two.desk.store.apply(
         lambda s: move_hit(s, shown.track.id, shown.clip.id, held, s.beat_of(before.target[9])), "Hold"
     )
-    two.desk.view.select(int(before.onsets[4]))
+    two.desk.view.chosen.select(int(before.onsets[4]))
 
     two.press(Qt.Key.Key_Q, Qt.KeyboardModifier.AltModifier | Qt.KeyboardModifier.ControlModifier)
     two.settle()
@@ -339,12 +339,12 @@ def test_a_grid_that_is_as_the_ruler_follows_the_zoom_without_a_step_of_undo(two
     two.tray.division.setCurrentIndex(two.tray.division.count() - 1)
     two.tray.division.activated.emit(two.tray.division.count() - 1)
     for factor, wanted in ((40.0, 32), (1 / 400, 8)):
-        two.desk.view.zoom(factor)
+        two.desk.view.sight.zoom(factor)
         two.wait(lambda wanted=wanted: two.session.tracks[0].tighten.grid.division == wanted)
         assert two.tray.division.currentText() == f"from ruler: 1/{wanted}"
     assert two.desk.store.history.undo_label == "Set grid"
     run(two, "grid-finer")
-    two.desk.view.zoom(40.0)
+    two.desk.view.sight.zoom(40.0)
     two.bot.wait(150)
     assert two.session.tracks[0].tighten.grid.division == 16
 
@@ -364,15 +364,15 @@ def test_a_place_to_check_is_mended_by_key_accepted_and_only_one_kind_gone_throu
     two.tray.checks.kind.setCurrentIndex(1 + list(Kind).index(Kind.STRETCHED))
     two.tray.checks.kind.activated.emit(two.tray.checks.kind.currentIndex())
     two.press(Qt.Key.Key_N)
-    assert two.desk.view.selected != onset
+    assert two.desk.view.chosen.onset != onset
     two.tray.checks.kind.activated.emit(0)
     two.press(Qt.Key.Key_N)
-    assert two.desk.view.selected == onset
+    assert two.desk.view.chosen.onset == onset
     two.press(Qt.Key.Key_Return, CONTROL)
     assert not checks()
     assert np.abs(targets(two).target[8] - targets(two, 1).target).min() <= 1
     run(two, "undo")
-    two.desk.view.select(onset)
+    two.desk.view.chosen.select(onset)
     run(two, "hear-place")
     assert two.desk.transport.is_playing
     two.desk.transport.stop()
@@ -380,7 +380,7 @@ def test_a_place_to_check_is_mended_by_key_accepted_and_only_one_kind_gone_throu
     assert not checks()
     assert two.session.tracks[0].takes[0].accepted == ((onset, Kind.FLAM),)
     run(two, "undo")
-    two.desk.view.select(onset)
+    two.desk.view.chosen.select(onset)
     two.press(Qt.Key.Key_E)
     assert not checks()
     assert two.session.tracks[1].takes[0].touches
@@ -391,7 +391,7 @@ def test_a_noise_is_silenced_and_heard_again(two):
     onset, start = int(shown.targets.onsets[6]), int(shown.targets.played[6])
     other = two.session.tracks[1].id
     two.desk.store.apply(lambda s: set_muted(s, other, True), "Mute")
-    two.desk.view.select(onset)
+    two.desk.view.chosen.select(onset)
     loud = np.abs(two.offline(4000, start=start)).max()
 
     two.press(Qt.Key.Key_D)
@@ -412,7 +412,7 @@ def test_a_noise_is_silenced_and_heard_again(two):
         two.settle()
         noise = two.session.tracks[0].takes[0].hushes[0]
         place = noise.end if is_end else noise.start
-        assert abs(place - start - wanted) < 1.5 * two.desk.view.viewport.frames_per_pixel
+        assert abs(place - start - wanted) < 1.5 * two.desk.view.sight.viewport.frames_per_pixel
     run(two, "undo", "undo", "undo", "noise-back")
     assert np.abs(two.offline(4000, start=start)).max() == pytest.approx(loud, rel=1e-3)
 
@@ -459,9 +459,9 @@ def test_a_groove_on_the_shelf_is_heard_on_what_plays_and_kept_or_not(two):
     assert two.session.tracks[0].tighten.groove == 0
     assert targets(two) == tight
     shelf.grooves.list.setCurrentRow(4)
-    two.desk.view.focus(two.session.tracks[1].id)
+    two.desk.view.chosen.focus(two.session.tracks[1].id)
     assert not two.desk.store.is_drafting
-    two.desk.view.focus(two.session.tracks[0].id)
+    two.desk.view.chosen.focus(two.session.tracks[0].id)
     shelf.grooves.list.setCurrentRow(4)
     assert two.desk.store.is_drafting
     run(two, "undo")
@@ -489,7 +489,7 @@ def test_the_swing_that_fit_hears_is_one_button_away(two):
     new = msgspec.structs.replace(recording, measured=measured)
     rest = two.session.recordings[1:]
     two.desk.store.apply(lambda s: msgspec.structs.replace(s, recordings=(new, *rest)), "Heard")
-    two.desk.view.focus(two.session.tracks[0].id)
+    two.desk.view.chosen.focus(two.session.tracks[0].id)
     two.desk.view.show_stage(Stage.TIGHTEN)
     tray = two.window.trays[Stage.TIGHTEN]
     two.wait(lambda: tray.as_played.text() == "as played: 62 %")
@@ -500,7 +500,7 @@ def test_the_swing_that_fit_hears_is_one_button_away(two):
     recipe = two.session.tracks[0].tighten
     assert (recipe.swing, recipe.swing_of) == (61.7, SwingOf.SIXTEENTHS)
     two.wait(lambda: not tray.as_played.isVisible())
-    two.desk.view.focus(two.session.tracks[1].id)
+    two.desk.view.chosen.focus(two.session.tracks[1].id)
     two.window.actions_table.run("swing-as-played")
     assert "No swing detected" in two.window.status.words.said
 
@@ -509,7 +509,7 @@ def test_settings_of_their_own_and_snapshots_are_explained_once(at_work):
     said, words = [], at_work.window.status.words
     at_work.desk.tasks.told.connect(said.append)
     commands = at_work.window.commands.tighten
-    at_work.desk.view.select(at_work.session.recordings[0].onsets.ids[4])
+    at_work.desk.view.chosen.select(at_work.session.recordings[0].onsets.ids[4])
     commands.show_for(For.CHOSEN)
     assert "for these alone" in words.said
     commands.keep_variant("Late")

@@ -83,7 +83,7 @@ def test_typing_a_tempo_moves_the_grid_and_wrong_ones_are_told(at_work):
 
 def test_beat_one_is_set_at_the_selected_onset(at_work):
     onset = int(targets(at_work).onsets[4])
-    at_work.desk.view.select(onset)
+    at_work.desk.view.chosen.select(onset)
 
     at_work.press(Qt.Key.Key_B)
 
@@ -172,7 +172,7 @@ def test_undo_and_redo_say_what_they_do(at_work):
 def test_keys_step_through_hits_nudge_and_reset(at_work):
     at_work.press(Qt.Key.Key_Right)
     at_work.press(Qt.Key.Key_Right)
-    selected = at_work.desk.view.selected
+    selected = at_work.desk.view.chosen.onset
     before = targets(at_work).target[targets(at_work).onsets == selected][0]
 
     at_work.press(Qt.Key.Key_Down)
@@ -220,7 +220,7 @@ def test_tapping_gives_a_tempo(at_work, monkeypatch):
 def test_the_grid_follows_the_zoom_or_is_fixed(at_work):
     view = at_work.desk.view
     far = view.grid
-    view.zoom(16.0)
+    view.sight.zoom(16.0)
     near = view.grid
 
     at_work.window.transport.snap.setCurrentIndex(9)
@@ -291,7 +291,7 @@ def test_a_track_is_brought_into_the_tall_lane_and_led_by_its_guide(person):
 
     person.click(lane, (30, 12))
 
-    assert person.desk.view.focused.name == "Room pair"
+    assert person.desk.view.chosen.focused.name == "Room pair"
     person.desk.view.show_stage(Stage.TIGHTEN)
     assert person.window.trays[Stage.TIGHTEN].about.text() == "guide: Bucket kit"
 
@@ -366,10 +366,10 @@ def test_names_are_text_whatever_signs_are_in_them(at_work):
 
 def test_what_sounded_stays_in_sight_at_the_end_and_one_key_loops_all_of_it(at_work):
     view, transport = at_work.desk.view, at_work.desk.transport
-    view.zoom(3.0, 0.0)
+    view.sight.zoom(3.0, 0.0)
     end = at_work.session.frames
-    view.scroll(1e6)
-    shown = view.viewport
+    view.sight.scroll(1e6)
+    shown = view.sight.viewport
     transport.go_to(end - 4000)
     transport.play()
     said = at_work.window.status.words
@@ -379,7 +379,7 @@ def test_what_sounded_stays_in_sight_at_the_end_and_one_key_loops_all_of_it(at_w
         if not transport.is_playing:
             break
     at_work.wait(lambda: "Press L to loop it" in said.text())
-    assert view.viewport == shown
+    assert view.sight.viewport == shown
     at_work.press(Qt.Key.Key_L)
     loop = at_work.session.loop
     assert at_work.session.is_looping

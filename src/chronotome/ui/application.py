@@ -237,7 +237,7 @@ def show_demo_view(window: MainWindow) -> None:
         view.show_stage(Stage.TIGHTEN)
         ends = [session.metre.beat_of(FIRST_BAR - 1 + bars) for bars in (0, BARS_SHOWN)]
         first, last = (session.frame_of(beat) for beat in ends)
-        view.show(view.viewport.fitted(first, last))
+        view.sight.show(view.sight.viewport.fitted(first, last))
         window.desk.transport.go_to(first)
 
     document.opened.connect(look)
@@ -270,8 +270,8 @@ def shot(arguments: argparse.Namespace) -> int:
         wait_until_ready(window)
         tracks = [each.id for each in window.desk.session.tracks if each.name == arguments.track]
         if tracks:
-            window.desk.view.focus(tracks[0])
-            window.desk.view.fit()
+            window.desk.view.chosen.focus(tracks[0])
+            window.desk.view.sight.fit()
         elif arguments.track:
             errors.append(tr("There is no track “{0}”.", arguments.track))
         if not errors:
@@ -288,13 +288,13 @@ def take_picture(window: MainWindow, stage: Stage, path: Path, errors: list[str]
     view = window.desk.view
     view.show_stage(stage)
     if stage is Stage.REWORK:
-        view.fit()
-    track = view.focused
+        view.sight.fit()
+    track = view.chosen.focused
     if stage is Stage.TIGHTEN and track is not None:
         guide = window.desk.session.track(window.desk.session.guide_of(track.id))
         checks = window.desk.checks(guide, None)
         if checks:
-            view.select(checks[0].onset)
+            view.chosen.select(checks[0].onset)
     view.hint(window.timeline.drift.hint if stage is Stage.TIGHTEN else window.timeline.wave.hint_now())
     if stage is Stage.EXPORT and window.desk.session.tracks:
         _wait_for_proof(window)

@@ -49,17 +49,17 @@ class DragOut(QObject):
 
     def copy(self) -> None:
         """What is chosen, as files on the clipboard: for those who do not drag."""
-        view, clip = self._desk.view, self._desk.view.clip
-        place = view.place
+        view, clip = self._desk.view, self._desk.view.chosen.clip
+        place = view.chosen.place
         if place is None or clip is None:
             self._desk.say(tr("Nothing to copy. Select a clip."))
             return
-        if view.range is not None:
-            work = self._of_range(view.range)
-        elif view.hits:
-            work = self._of_hits(place, view.hits)
+        if view.chosen.range is not None:
+            work = self._of_range(view.chosen.range)
+        elif view.chosen.hits:
+            work = self._of_hits(place, view.chosen.hits)
         else:
-            work = self._of_clips(view.clips or (place,))
+            work = self._of_clips(view.chosen.clips or (place,))
         if work is not None:
             self._run(work, self._to_clipboard)
 
@@ -76,8 +76,8 @@ class DragOut(QObject):
             return self._of_clips(drag.places)
         if isinstance(drag, SliceDrag):
             return self._of_hits(drag.place, drag.hits)
-        if isinstance(drag, MoveDrag) and view.place is not None:
-            return self._of_clips((view.place,))
+        if isinstance(drag, MoveDrag) and view.chosen.place is not None:
+            return self._of_clips((view.chosen.place,))
         if isinstance(drag, RangeDrag) and drag.held is not None:
             return self._of_range(drag.held)
         return None

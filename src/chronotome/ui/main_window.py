@@ -356,16 +356,16 @@ class MainWindow(QMainWindow):
 
     def _on_opened(self) -> None:
         view = self.desk.view
-        view.select(None)
-        view.focus_changed.emit()
+        view.chosen.select(None)
+        view.chosen.focus_changed.emit()
         if self.first is not None:
-            view.fit()
+            view.sight.fit()
             self._show()
             return
         self.desk.shelf.stop()
         self.desk.transport.stop()
         self.desk.transport.go_to(0)
-        view.fit()
+        view.sight.fit()
         self.restoring.opened()
         self.session_files.remember()
         self._show()
@@ -382,7 +382,7 @@ class MainWindow(QMainWindow):
             self.status.tell(tr("That was the end. Press {0} to loop it.", keys))
 
     def playhead_x(self) -> float | None:
-        viewport = self.desk.view.viewport
+        viewport = self.desk.view.sight.viewport
         x = viewport.x_of(self.desk.transport.position)
         return x if 0 <= x <= viewport.width else None
 
@@ -495,11 +495,11 @@ class MainWindow(QMainWindow):
         there = ViewState(store)
         there.theme = here.theme
         here.theme_changed.connect(lambda: there.set_theme(here.theme))
-        if here.focused is not None:
-            there.focus(here.focused.id)
+        if here.chosen.focused is not None:
+            there.chosen.focus(here.chosen.focused.id)
         there.stage = Stage(int(here.stage) % len(Stage) + 1)
         made = MainWindow(dataclasses.replace(self.desk, view=there), self.player, self._journal, self)
-        there.fit()
+        there.sight.fit()
         return made
 
     def usual_layout(self) -> None:
@@ -561,7 +561,7 @@ class MainWindow(QMainWindow):
         made.add(
             "asked", State(lambda: decision.about, partial(decision.answer, is_yes=False)), decision.asked
         )
-        made.add("selection", State(self._selection, self.select_none), view.selection_changed)
+        made.add("selection", State(self._selection, self.select_none), view.chosen.changed)
         made.add("keys", State(lambda: playing.is_on or None, playing.leave), self.desk.keys.changed)
         made.add("learning", State(lambda: learning.is_on or None, learning.end), learning.changed)
         for side in self.sides:
@@ -570,9 +570,8 @@ class MainWindow(QMainWindow):
 
     def _selection(self) -> object:
         """What is selected; None: nothing."""
-        view = self.desk.view
-        found = view.hits, view.steps, view.clips, view.range, view.picked, view.selected, view.beat
-        return found if any(each is not None and each != () for each in found) else None
+        chosen = self.desk.view.chosen
+        return None if chosen.is_empty else chosen.selection
 
     def contextMenuEvent(self, event: QContextMenuEvent) -> None:
         """The ten things that one would do to what is under the pointer."""
@@ -594,11 +593,11 @@ class MainWindow(QMainWindow):
     def select_none(self) -> None:
         """Hits and steps, a range, clips, onsets."""
         view = self.desk.view
-        view.let_go_of_hits()
-        view.choose_range(None)
-        view.choose_clips(())
-        view.select(None)
-        view.choose_beat(None)
+        view.chosen.let_go_of_hits()
+        view.chosen.choose_range(None)
+        view.chosen.choose_clips(())
+        view.chosen.select(None)
+        view.chosen.choose_beat(None)
 
     def _cancel_drag(self) -> bool:
         """False where nothing is being dragged."""

@@ -34,26 +34,27 @@ class _Here:
 
     @property
     def recording(self) -> bool:
-        track = self._view.focused
+        track = self._view.chosen.focused
         return track is not None and any(clip.take.playing is None for clip in track.clips)
 
     @property
     def clip(self) -> bool:
-        return self._view.clip is not None
+        return self._view.chosen.clip is not None
 
     @property
     def onsets(self) -> bool:
-        clip = self._view.clip
+        clip = self._view.chosen.clip
         return clip is not None and len(self._desk.session.recording_of(clip).onsets) > 0
 
     @property
     def selection(self) -> bool:
-        view = self._view
-        return bool(view.clips or view.hits or view.steps or view.range is not None or view.picked)
+        chosen = self._view.chosen
+        is_span = chosen.range is not None
+        return is_span or any((chosen.clips, chosen.hits, chosen.steps, chosen.onsets))
 
     @property
     def sliced(self) -> bool:
-        clip = self._view.clip
+        clip = self._view.chosen.clip
         return clip is not None and clip.take.slices is not None
 
     @property
@@ -62,7 +63,7 @@ class _Here:
 
     @property
     def steps(self) -> bool:
-        return bool(self._view.steps)
+        return bool(self._view.chosen.steps)
 
     @property
     def kit(self) -> bool:
@@ -78,7 +79,7 @@ class _Here:
 
     @property
     def locked(self) -> bool:
-        track = self._view.focused
+        track = self._view.chosen.focused
         return track is not None and self._desk.session.group_of(track.id) is not None
 
     @property

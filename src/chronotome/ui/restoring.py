@@ -38,7 +38,11 @@ class Restoring(QObject):
         self._restore_window()
         if window.first is not None:  # what is in sight of a session is kept of its first window
             return
-        for changed in (desk.view.viewport_changed, desk.view.stage_changed, desk.view.focus_changed):
+        for changed in (
+            desk.view.sight.viewport_changed,
+            desk.view.stage_changed,
+            desk.view.chosen.focus_changed,
+        ):
             changed.connect(self.look)
         for other in (desk.store.kept, desk.rendering.rendered):
             other.connect(self._drawing.start)
@@ -89,10 +93,10 @@ class Restoring(QObject):
         view, session = self._desk.view, self._desk.session
         tracks = [each.id for each in session.tracks if each.id == sight.track]
         if tracks:
-            view.focus(tracks[0])
+            view.chosen.focus(tracks[0])
         view.show_stage(Stage(sight.stage))
-        shown = Viewport(sight.start, sight.frames_per_pixel, view.viewport.width)
-        view.show(shown.held(view.extent))
+        shown = Viewport(sight.start, sight.frames_per_pixel, view.sight.viewport.width)
+        view.sight.show(shown.held(view.sight.extent))
         self._desk.transport.go_to(sight.position)
         window = self._window
         for side, width in zip(window.sides, (sight.rail, sight.tray), strict=True):
@@ -112,7 +116,7 @@ class Restoring(QObject):
             or not self._desk.session.tracks
         ):
             return
-        port, track, window = view.viewport, view.focused, self._window
+        port, track, window = view.sight.viewport, view.chosen.focused, self._window
         folded = tuple(name for name, side in zip(SIDES, window.sides, strict=True) if side.is_folded)
         folded += ("rest",) * window.is_large
         self._seen = (

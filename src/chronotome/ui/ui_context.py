@@ -100,13 +100,13 @@ class UiContext:
     @property
     def pattern(self) -> Pattern | None:
         """The one that the clip plays that is worked on."""
-        clip = self.view.clip
+        clip = self.view.chosen.clip
         return None if clip is None else self.session.pattern_of(clip.take)
 
     @property
     def guiding(self) -> Shown | None:
         """The clip whose hits are moved: the one that is worked on, or its guide's at the same time."""
-        session, track, clip = self.session, self.view.focused, self.view.clip
+        session, track, clip = self.session, self.view.chosen.focused, self.view.chosen.clip
         if track is None or clip is None:
             return None
         guide, take = session.leading(track, clip.take)
@@ -116,7 +116,7 @@ class UiContext:
 
     def leading_edit(self, change: Callable[[Session, TrackId, Take | None], Session]) -> Edit:
         """A change of the track and take whose recipe is in the tray, as they are when it is made."""
-        guiding, track = self.guiding, self.view.focused
+        guiding, track = self.guiding, self.view.chosen.focused
 
         def edit(session: Session) -> Session:
             if guiding is not None:
@@ -154,7 +154,7 @@ class UiContext:
     @property
     def placed(self) -> Session:
         """The session as lanes show it: in Mark what was taken apart is whole, marks are the recording's."""
-        placed, place = self.store.placed, self.view.place
+        placed, place = self.store.placed, self.view.chosen.place
         if self.view.stage is not Stage.MARK or place is None:
             return placed
         clip = next((clip for track, clip in placed.clips if (track.id, clip.id) == place), None)
@@ -164,16 +164,17 @@ class UiContext:
     @property
     def shown(self) -> Shown | None:
         """The focused track's clip as it is shown; the places in it rest while its onsets are sifted."""
-        track, store = self.view.focused, self.store
+        track, store = self.view.chosen.focused, self.store
         if track is None:
             return None
         placed = self.placed
         if store.placed is store.session:
-            place = self.view.place
+            place = self.view.chosen.place
             clip = None if place is None else placed.track(place[0]).clip(place[1])
             return shown_of(placed, placed.track(track.id), self.transport.side, clip)
         before = placed.track(track.id)
-        same = (each for each in before.clips if self.view.clip is not None and each.id == self.view.clip.id)
+        clip = self.view.chosen.clip
+        same = (each for each in before.clips if clip is not None and each.id == clip.id)
         shown = shown_of(placed, before, self.transport.side, next(same, None))
         if shown is None:
             return None

@@ -150,7 +150,7 @@ class Walk(QObject):
         step = self.steps[self.number]
         if step.stage is not None:
             self._view.show_stage(step.stage)
-        track = self._view.focused
+        track = self._view.chosen.focused
         self.card.say(step, self.number, len(self.steps), track.name if track is not None else tr("the song"))
         self._place()
         self._outline.show()

@@ -17,25 +17,25 @@ class BounceCommands:
         desk.bouncing.brought.connect(self._on_brought)
 
     def _on_brought(self, track: int) -> None:
-        self._desk.view.focus(track)
+        self._desk.view.chosen.focus(track)
 
     @property
     def _chosen(self) -> tuple[Place, ...]:
         """The chosen clips, or the one that is worked on."""
-        place = self._desk.view.place
+        place = self._desk.view.chosen.place
         return self._clips.chosen or (() if place is None else (place,))
 
     def beside(self) -> None:
         """The chosen clips, or what sounds in the range, as a recording on a track of its own."""
         session, places = self._desk.session, self._chosen
-        span = self._desk.view.range
+        span = self._desk.view.chosen.range
         if span is not None:
             session, places = cut_out(session, span)
         self._bounce(session, places, in_place=False)
 
     def in_place(self) -> None:
         """The same in the place of the clips, which are kept on a muted track."""
-        span = self._desk.view.range
+        span = self._desk.view.chosen.range
         if span is not None:
             places = cut_out(self._desk.session, span)[1]
             self._desk.store.apply(lambda session: cut_out(session, span)[0], tr("Split at range ends"))
@@ -54,7 +54,7 @@ class BounceCommands:
 
     def track(self) -> None:
         """All clips of the track."""
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
         places = () if track is None else tuple((track.id, clip.id) for clip in track.clips)
         self._bounce(self._desk.session, places, in_place=False)
 
@@ -75,7 +75,7 @@ class BounceCommands:
 
     def bring_back(self) -> None:
         """What the clip was bounced of, in its place again."""
-        place = self._desk.view.place
+        place = self._desk.view.chosen.place
         if place is None or kept_of(self._desk.session, place) is None:
             self._desk.say(tr("Nothing to restore: the clip was not bounced in place."))
             return

@@ -27,7 +27,7 @@ class ChosenHits:
 
     @property
     def _clip(self) -> Clip | None:
-        return self._desk.view.clip
+        return self._desk.view.chosen.clip
 
     @property
     def slices(self) -> Slices | None:
@@ -37,12 +37,12 @@ class ChosenHits:
 
     @property
     def has_chosen(self) -> bool:
-        return bool(self._desk.view.hits)
+        return bool(self._desk.view.chosen.hits)
 
     def _meant(self, do: str) -> tuple[Place, tuple[SliceId, ...]] | None:
         """The chosen hits, and their clip; says how to choose some where there are none."""
         view = self._desk.view
-        place, hits = view.place, view.hits
+        place, hits = view.chosen.place, view.chosen.hits
         if place is None or self.slices is None:
             self._desk.say(tr("To {0} hits, slice the clip first (Ctrl+H)", do))
             return None
@@ -53,10 +53,10 @@ class ChosenHits:
 
     def _choose(self, which: NDArray[np.bool_], words: str) -> None:
         """Of those that are heard in the clip: its take may be longer."""
-        place, slices, spans = self._desk.view.place, self.slices, spans_of(self._desk.shown)
+        place, slices, spans = self._desk.view.chosen.place, self.slices, spans_of(self._desk.shown)
         if place is not None and slices is not None and spans is not None:
             found = slices.id_array[which & spans.heard].tolist()
-            self._desk.view.choose_hits(place, found)
+            self._desk.view.chosen.choose_hits(place, found)
             self._desk.say(tr("{0} selected: {1}", counted(len(found), "hit"), words))
 
     def _traits(self) -> tuple[NDArray[np.int64], NDArray[np.float64]] | None:
@@ -87,7 +87,7 @@ class ChosenHits:
     def choose_others(self) -> None:
         slices = self.slices
         if slices is not None:
-            is_other = ~np.isin(slices.id_array, self._desk.view.hits)
+            is_other = ~np.isin(slices.id_array, self._desk.view.chosen.hits)
             self._choose(is_other & self._has_hit, tr("inverted selection"))
 
     def choose_band(self, band: int) -> None:
@@ -127,7 +127,7 @@ class ChosenHits:
             64,
         )
         if is_said:
-            at = slices.at(self._desk.view.hits)
+            at = slices.at(self._desk.view.chosen.hits)
             first = at[0] % every if at else 0
             self._choose(np.arange(len(slices)) % every == first, tr("every {0} hits", every))
 
@@ -158,10 +158,10 @@ class ChosenHits:
 
     def step(self, by: int, *, is_extending: bool = False) -> None:
         """Choose the next or previous hit; from nothing, the one at the playhead."""
-        shown, place, slices = self._desk.shown, self._desk.view.place, self.slices
+        shown, place, slices = self._desk.shown, self._desk.view.chosen.place, self.slices
         if shown is None or place is None or slices is None or shown.plan.sliced is None or not len(slices):
             return
-        starts, hits = shown.plan.sliced.starts, self._desk.view.hits
+        starts, hits = shown.plan.sliced.starts, self._desk.view.chosen.hits
         order = np.argsort(starts, kind="stable")
         at = slices.at(hits[-1:])
         if at:
@@ -172,8 +172,8 @@ class ChosenHits:
         number = min(max(number, 0), len(order) - 1)
         own = slices.ids[int(order[number])]
         kept = tuple(each for each in hits if each != own) if is_extending else ()
-        self._desk.view.choose_hits(place, (*kept, own))
-        self._desk.view.center_on(float(starts[order[number]]))
+        self._desk.view.chosen.choose_hits(place, (*kept, own))
+        self._desk.view.sight.center_on(float(starts[order[number]]))
         if not self._desk.transport.is_playing:
             self._desk.transport.go_to(float(starts[order[number]]))
 

@@ -62,10 +62,10 @@ class ClipCommands:
     def chosen(self) -> tuple[Place, ...]:
         """The chosen clips; else the one of the focused track that is at the playhead."""
         view = self._desk.view
-        if view.clips or view.focused is None:
-            return view.clips
-        here = self._under_playhead(view.focused)
-        return () if here is None else ((view.focused.id, here.id),)
+        if view.chosen.clips or view.chosen.focused is None:
+            return view.chosen.clips
+        here = self._under_playhead(view.chosen.focused)
+        return () if here is None else ((view.chosen.focused.id, here.id),)
 
     def _under_playhead(self, track: Track) -> Clip | None:
         position, session = self._desk.transport.position, self._desk.session
@@ -77,7 +77,7 @@ class ClipCommands:
 
     def _edit_chosen(self, do: str, label: str, edit: Callable[[Session, Sequence[Place]], Session]) -> None:
         """An edit of the chosen clips, or of what sounds in the range that was swept, cut at its ends."""
-        span = self._desk.view.range
+        span = self._desk.view.chosen.range
         if span is not None:
             self._desk.store.apply(lambda session: edit(*cut_out(session, span)), label)
             return
@@ -92,7 +92,7 @@ class ClipCommands:
         desk.store.apply(edit, label)
         new = tuple((track.id, clip.id) for track, clip in desk.session.clips if clip.id not in before)
         if new:
-            desk.view.choose_clips(new)
+            desk.view.chosen.choose_clips(new)
 
     def _with_chosen(self, do: str) -> tuple[Place, ...]:
         places = self.chosen
@@ -102,11 +102,11 @@ class ClipCommands:
 
     def split_here(self) -> None:
         """Cut at the playhead, or at both ends of the range that was swept."""
-        span = self._desk.view.range
+        span = self._desk.view.chosen.range
         if span is not None:
             self._desk.store.apply(lambda session: cut_out(session, span)[0], tr("Split at range ends"))
             return
-        track, position = self._desk.view.focused, round(self._desk.transport.position)
+        track, position = self._desk.view.chosen.focused, round(self._desk.transport.position)
         if track is not None:
             self._split(track, [position], tr("Split at playhead"))
 
@@ -117,10 +117,10 @@ class ClipCommands:
             self._split(shown.track, frames, tr("Split clip at hits"))
 
     def split_at_bars(self) -> None:
-        track, session = self._desk.view.focused, self._desk.session
+        track, session = self._desk.view.chosen.focused, self._desk.session
         if track is None:
             return
-        last = session.beat_of(self._desk.view.extent)
+        last = session.beat_of(self._desk.view.sight.extent)
         lines = session.metre.bar_lines(0.0, last)
         frames = session.timebase.frames_at(lines).round().astype(int).tolist()
         self._split(track, frames, tr("Split clip at bars"))
@@ -137,10 +137,10 @@ class ClipCommands:
 
     def join(self) -> None:
         """Make one of the chosen neighbours, or of all parts of the focused track."""
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
         if track is None:
             return
-        chosen = [clip for each, clip in self._desk.view.clips if each == track.id]
+        chosen = [clip for each, clip in self._desk.view.chosen.clips if each == track.id]
         clips = chosen if len(chosen) > 1 else [clip.id for clip in track.clips]
         if not any(meets(*pair) for pair in zip(track.clips, track.clips[1:], strict=False)):
             self._desk.say(tr("Only adjacent clips from the same recording can be joined"))
@@ -149,11 +149,11 @@ class ClipCommands:
 
     def duplicate(self) -> None:
         """Lay the chosen clips once more, right after themselves; a range in the place of what is there."""
-        span = self._desk.view.range
+        span = self._desk.view.chosen.range
         if span is not None:
             length = span.end - span.start
             self._desk.store.apply(lambda session: repeat_range(session, span), tr("Duplicate range"))
-            self._desk.view.choose_range(span._replace(start=span.end, end=span.end + length))
+            self._desk.view.chosen.choose_range(span._replace(start=span.end, end=span.end + length))
             return
         places = self._with_chosen("duplicate")
         if places:
@@ -190,7 +190,7 @@ class ClipCommands:
 
     def keep(self, *, is_cut: bool = False) -> None:
         """Remember the chosen clips for pasting."""
-        span = self._desk.view.range
+        span = self._desk.view.chosen.range
         if span is not None:
             session, places = cut_out(self._desk.session, span)
         else:
@@ -220,7 +220,7 @@ class ClipCommands:
         In another session than they come from, their recordings come with them; several that were on as many
         tracks there lie on the focused one.
         """
-        desk, track = self._desk, self._desk.view.focused
+        desk, track = self._desk, self._desk.view.chosen.focused
         here = round(desk.transport.position)
         known = {recording.content for recording in desk.session.recordings}
         kept = tuple(each for each in self._kept if each.clip.recording in known or each.file is not None)
@@ -248,13 +248,13 @@ class ClipCommands:
 
     def reverse(self) -> None:
         session = self._desk.session
-        places = self._desk.view.clips
-        chosen = [clip_at(session, each) for each in places] if places else [self._desk.view.clip]
-        if self._desk.view.range is not None or not self._desk.refuses_pattern(*chosen):
+        places = self._desk.view.chosen.clips
+        chosen = [clip_at(session, each) for each in places] if places else [self._desk.view.chosen.clip]
+        if self._desk.view.chosen.range is not None or not self._desk.refuses_pattern(*chosen):
             self._edit_chosen("reverse", tr("Reverse clip"), reverse)
 
     def group(self) -> None:
-        places = self._desk.view.clips
+        places = self._desk.view.chosen.clips
         if len(places) < 2:
             self._desk.say(tr("To group clips, select two or more: Shift+click adds one"))
             return
@@ -304,6 +304,6 @@ class ClipCommands:
 
     def choose_all(self) -> None:
         """All clips of the focused track."""
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
         if track is not None:
-            self._desk.view.choose_clips(tuple((track.id, clip.id) for clip in track.clips))
+            self._desk.view.chosen.choose_clips(tuple((track.id, clip.id) for clip in track.clips))

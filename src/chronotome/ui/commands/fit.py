@@ -235,7 +235,7 @@ class FitCommands:
 
     def _here(self, guide: Guide) -> int:
         """The recording's frame that is meant: the selected hit, or the one nearest to the playhead."""
-        shown, selected = guide.shown, self._desk.view.selected
+        shown, selected = guide.shown, self._desk.view.chosen.onset
         place = None if selected is None else shown.recording.onsets.place_of(selected)
         if place is not None:
             return shown.recording.onsets.frames[place]
@@ -299,7 +299,7 @@ class FitCommands:
         """Mend the beats from the chosen bar on."""
 
         def do(guide: Guide) -> None:
-            beat = self._desk.view.beat
+            beat = self._desk.view.chosen.beat
             if beat is None:
                 checks = fit_checks_of(self._desk.session, guide.track)
                 if not checks:
@@ -364,7 +364,7 @@ class FitCommands:
             if not checks:
                 self._say(tr("Nothing to check"))
                 return
-            beat = self._desk.view.beat
+            beat = self._desk.view.chosen.beat
             later = [check for check in checks if beat is None or check.beat > beat + 1e-6]
             self.go_to((later or list(checks))[0].beat)
 
@@ -375,9 +375,9 @@ class FitCommands:
 
         def do(guide: Guide) -> None:
             frame = guide.frame_at(np.array([beat]))
-            self._desk.view.choose_beat(beat)
+            self._desk.view.chosen.choose_beat(beat)
             if len(frame):
-                self._desk.view.center_on(float(frame[0]))
+                self._desk.view.sight.center_on(float(frame[0]))
                 if not self._desk.transport.is_playing:
                     self._desk.transport.go_to(float(frame[0]))
 

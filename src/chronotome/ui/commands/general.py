@@ -83,11 +83,11 @@ class Commands:
     @property
     def _shown(self) -> Shown | None:
         view = self._desk.view
-        track, side = view.focused, self._desk.transport.side
-        return None if track is None else shown_of(self._desk.session, track, side, view.clip)
+        track, side = view.chosen.focused, self._desk.transport.side
+        return None if track is None else shown_of(self._desk.session, track, side, view.chosen.clip)
 
     def _with_track(self, do: Callable[[Track], None]) -> None:
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
         if track is not None:
             do(track)
 
@@ -97,8 +97,8 @@ class Commands:
     # Hits
 
     def _go(self, onset: OnsetId, frame: float) -> None:
-        self._desk.view.select(onset)
-        self._desk.view.center_on(frame)
+        self._desk.view.chosen.select(onset)
+        self._desk.view.sight.center_on(frame)
         if not self._desk.transport.is_playing:
             self._desk.transport.go_to(frame)
 
@@ -125,7 +125,7 @@ class Commands:
             self._desk.say(tr("Nothing to check"))
             return
         checks = self._checks(shown.track, shown.take)
-        selected = np.flatnonzero(checks.onsets == self._desk.view.selected)
+        selected = np.flatnonzero(checks.onsets == self._desk.view.chosen.onset)
         following = int(selected[-1]) + 1 if len(selected) else 0
         if following < len(checks):
             self.go_to_check(checks[following])
@@ -143,7 +143,7 @@ class Commands:
         take = next((each for each in doubtful if order[id(each)] > here), doubtful[0])
         clip = next(each for each in shown.track.clips if each.take is take)
         if take is not shown.take:
-            self._desk.view.choose_clips(((shown.track.id, clip.id),))
+            self._desk.view.chosen.choose_clips(((shown.track.id, clip.id),))
         self.go_to_check(self._checks(shown.track, take)[0])
 
     def go_to_check(self, check: Check) -> None:
@@ -155,7 +155,7 @@ class Commands:
         """Say where a hit between two lines belongs, and go to the next place."""
         shown = self._guide()
         checks = NOTHING if shown is None else self._desk.checks(shown.track, shown.take)
-        check = checks.of(self._desk.view.selected)
+        check = checks.of(self._desk.view.chosen.onset)
         if shown is None or check is None or check.earlier is None or check.later is None:
             self._decide_otherwise(choice, check)
             return
@@ -262,14 +262,14 @@ class Commands:
         )
 
     def is_flipped(self) -> bool:
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
         return track is not None and track.is_flipped
 
     def add_track(self) -> None:
         self._desk.store.apply(
             lambda session: add_track(session, tr("Track {0}", len(session.tracks) + 1)), tr("Add track")
         )
-        self._desk.view.focus(self._desk.session.tracks[-1].id)
+        self._desk.view.chosen.focus(self._desk.session.tracks[-1].id)
 
     def move_track(self, step: int) -> None:
         self._with_track(
@@ -280,7 +280,7 @@ class Commands:
 
     def resize(self, step: int) -> None:
         """The focused track's lane, as it stands among the others."""
-        sizes, track = list(TrackSize), self._desk.view.focused
+        sizes, track = list(TrackSize), self._desk.view.chosen.focused
         if track is not None:
             place = min(max(0, sizes.index(track.size) + step), len(sizes) - 1)
             size, own = sizes[place], track.id
@@ -289,7 +289,7 @@ class Commands:
 
     def fold_others(self) -> None:
         """All tracks but the focused one; unfolded where all of them are folded."""
-        focused, session = self._desk.view.focused, self._desk.session
+        focused, session = self._desk.view.chosen.focused, self._desk.session
         others = [each for each in session.tracks if focused is None or each.id != focused.id]
         is_folded = all(each.size is TrackSize.FOLDED for each in others)
         size = TrackSize.USUAL if is_folded else TrackSize.FOLDED
@@ -310,7 +310,7 @@ class Commands:
 
     def lock_with_next(self) -> None:
         """Lock the focused track's group with the track below; of a new group, the focused one is guide."""
-        track, session = self._desk.view.focused, self._desk.session
+        track, session = self._desk.view.chosen.focused, self._desk.session
         if track is None:
             return
         group = session.group_of(track.id)
@@ -326,14 +326,14 @@ class Commands:
 
     def lock_all(self) -> None:
         """Lock every track to the focused one, as their guide."""
-        track, session = self._desk.view.focused, self._desk.session
+        track, session = self._desk.view.chosen.focused, self._desk.session
         if track is not None and len(session.tracks) > 1:
             others = [each.id for each in session.tracks if each.id != track.id]
             self._desk.store.apply(lambda each: lock(each, track.id, others), tr("Lock all tracks"))
 
     def make_guide(self) -> None:
         """The focused track becomes the guide of its lock group."""
-        track, session = self._desk.view.focused, self._desk.session
+        track, session = self._desk.view.chosen.focused, self._desk.session
         group = None if track is None else session.group_of(track.id)
         if track is None or group is None:
             self._desk.say(tr("Lock this track to others first"))
@@ -341,7 +341,7 @@ class Commands:
         self._desk.store.apply(lambda each: lock(each, track.id, group.tracks), tr("Set as guide"))
 
     def unlock(self) -> None:
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
         if track is not None:
             self._desk.store.apply(lambda each: unlock(each, track.id), tr("Unlock track"))
 

@@ -67,7 +67,7 @@ class GrooveCommands:
 
     def take(self, bars: int = 1) -> None:
         """Take a groove from the focused track: from its chosen hits or its span where there are such."""
-        track, clip, view = self._desk.view.focused, self._desk.view.clip, self._desk.view
+        track, clip, view = self._desk.view.chosen.focused, self._desk.view.chosen.clip, self._desk.view
         if track is None or clip is None:
             self._desk.say(tr("No recording here. Select a track with a recording."))
             return

@@ -48,10 +48,10 @@ class HandCommands:
     def _kits(self) -> list[tuple[str, Kit]]:
         """What slices can be written of: the hits of the clip, or the chosen ones, and the kit at hand."""
         view, session, found = self._desk.view, self._desk.session, list[tuple[str, Kit]]()
-        place, clip = view.place, view.clip
+        place, clip = view.chosen.place, view.chosen.clip
         if place is not None and clip is not None and clip.take.playing is None:
             track = session.track(place[0])
-            chosen = view.hits if clip.take.slices is not None else ()
+            chosen = view.chosen.hits if clip.take.slices is not None else ()
             pieces = slices_for_keys(session, place, chosen)
             if pieces:
                 hits = counted(len(pieces), "hit")
@@ -103,7 +103,7 @@ class HandCommands:
         self._ask(tr("Export pattern as MIDI"), f"{pattern.name}.mid", MIDI, self.write_pattern)
 
     def write_pattern(self, path: Path) -> None:
-        clip, session = self._desk.view.clip, self._desk.session
+        clip, session = self._desk.view.chosen.clip, self._desk.session
         if clip is None:
             return
         path, take = path.with_suffix(".mid"), clip.take

@@ -43,7 +43,7 @@ class HitCommands:
         if shown is None:
             return
         found = tuple(shown.targets.onsets[which(shown)].tolist())
-        self._desk.view.pick(found, found[0] if found else None)
+        self._desk.view.chosen.pick(found, found[0] if found else None)
         self._desk.say(tr("{0} hits selected: {1}", len(found), words))
 
     def choose_all(self) -> None:
@@ -55,7 +55,7 @@ class HitCommands:
 
     def choose_band(self) -> None:
         """All hits of the selected one's band."""
-        shown, selected = self._guiding, self._desk.view.selected
+        shown, selected = self._guiding, self._desk.view.chosen.onset
         place = None if shown is None or selected is None else shown.recording.onsets.place_of(selected)
         if shown is None or place is None:
             self._desk.say(tr("Select a hit first: hits of the same band are added"))
@@ -79,8 +79,8 @@ class HitCommands:
     def add_or_drop(self, onset: int) -> None:
         """Shift+click: chosen with the others, or no longer."""
         view = self._desk.view
-        kept = tuple(each for each in view.picked if each != onset)
-        view.pick(kept if len(kept) < len(view.picked) else (*kept, onset), onset)
+        kept = tuple(each for each in view.chosen.onsets if each != onset)
+        view.chosen.pick(kept if len(kept) < len(view.chosen.onsets) else (*kept, onset), onset)
 
     def sweep(self, start: float, end: float) -> None:
         """Choose the hits that are heard between two session frames."""
@@ -89,7 +89,7 @@ class HitCommands:
 
     def _chosen(self, shown: Shown) -> NDArray[np.int64]:
         """Places of the chosen hits among the targets."""
-        return np.flatnonzero(np.isin(shown.targets.onsets, self._desk.view.picked))
+        return np.flatnonzero(np.isin(shown.targets.onsets, self._desk.view.chosen.onsets))
 
     def nudge(self, milliseconds: float) -> None:
         """Move the chosen hits by hand; in the groove lane, the chosen step."""
@@ -163,7 +163,7 @@ class HitCommands:
 
     def hold(self) -> None:
         """Hold the hits beside the selected one."""
-        shown, selected = self._guiding, self._desk.view.selected
+        shown, selected = self._guiding, self._desk.view.chosen.onset
         if shown is not None and selected is not None:
             track, clip = shown.track.id, shown.clip.id
             self._desk.store.apply(
@@ -172,7 +172,7 @@ class HitCommands:
 
     def free(self) -> None:
         """Let the hits beside the selected one go again."""
-        shown, selected = self._guiding, self._desk.view.selected
+        shown, selected = self._guiding, self._desk.view.chosen.onset
         at = np.zeros(0, int) if shown is None else np.flatnonzero(shown.targets.onsets == selected)
         if shown is not None and len(at):
             track, clip = shown.track.id, shown.clip.id
@@ -195,11 +195,11 @@ class HitCommands:
         )
         onsets = self._desk.session.recording_of(self._desk.session.track(track).clip(clip)).onsets
         if place in onsets.frames:
-            self._desk.view.select(onsets.ids[onsets.frames.index(place)])
+            self._desk.view.chosen.select(onsets.ids[onsets.frames.index(place)])
 
     def reset(self) -> None:
         """Take back what was set by hand for the chosen hits."""
-        shown, picked = self._guiding, self._desk.view.picked
+        shown, picked = self._guiding, self._desk.view.chosen.onsets
         if shown is not None and picked:
             track, clip = shown.track.id, shown.clip.id
             self._desk.store.apply(lambda session: reset_some(session, track, clip, picked), tr("Reset"))
@@ -210,7 +210,7 @@ class HitCommands:
         shown = self._guiding
         if shown is None:
             return None
-        return self._desk.checks(shown.track, shown.take).of(self._desk.view.selected)
+        return self._desk.checks(shown.track, shown.take).of(self._desk.view.chosen.onset)
 
     def mend(self, number: int = 0) -> None:
         """Put the selected place right in one of the ways that are offered."""
@@ -236,7 +236,7 @@ class HitCommands:
 
     def hear_place(self) -> None:
         """Two beats around the selected hit."""
-        shown, selected = self._guiding, self._desk.view.selected
+        shown, selected = self._guiding, self._desk.view.chosen.onset
         at = np.zeros(0, int) if shown is None else np.flatnonzero(shown.targets.onsets == selected)
         if shown is None or not len(at):
             self._desk.say(tr("Select a hit first: the two beats around it are played"))

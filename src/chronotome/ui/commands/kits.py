@@ -19,7 +19,7 @@ class KitCommands:
     @property
     def kit(self) -> Kit | None:
         """The kit of the clip that is worked on, else the one that was made last, else any."""
-        clip, session = self._desk.view.clip, self._desk.session
+        clip, session = self._desk.view.chosen.clip, self._desk.session
         if clip is not None and clip.take.playing is not None:
             return session.kit_of(clip.take)
         known = {each.id: each for each in session.kits}
@@ -29,7 +29,7 @@ class KitCommands:
 
     def put_on_keys(self) -> None:
         """The hits of the clip, or the chosen ones, as a kit."""
-        view, place = self._desk.view, self._desk.view.place
+        view, place = self._desk.view, self._desk.view.chosen.place
         is_played = self._desk.pattern is not None
         if place is None or is_played:
             self._desk.say(
@@ -38,7 +38,7 @@ class KitCommands:
                 else tr("Select a clip for the kit first")
             )
             return
-        hits, before = view.hits, len(self._desk.session.kits)
+        hits, before = view.chosen.hits, len(self._desk.session.kits)
         words = tr("Create kit from {0}", counted(len(hits), "hit")) if hits else tr("Create kit from hits")
         self._desk.store.apply(lambda session: make_kit(session, place, hits), words)
         if len(self._desk.session.kits) > before:
@@ -55,7 +55,7 @@ class KitCommands:
 
     def add_to_keys(self) -> None:
         """The chosen hits of another clip on the keys that are free."""
-        place, kit, hits = self._desk.view.place, self.kit, self._desk.view.hits
+        place, kit, hits = self._desk.view.chosen.place, self.kit, self._desk.view.chosen.hits
         if place is None or kit is None:
             self._desk.say(tr("No kit yet. Create one with Ctrl+U."))
             return
@@ -121,12 +121,12 @@ class KitCommands:
         pattern = self._desk.pattern
         if pattern is None:
             return set()
-        return {pattern.slices[at] for at in pattern.at(self._desk.view.steps)}
+        return {pattern.slices[at] for at in pattern.at(self._desk.view.chosen.steps)}
 
     @property
     def last_piece(self) -> int | None:
         """The slice of the step that was chosen last."""
-        pattern, steps = self._desk.pattern, self._desk.view.steps
+        pattern, steps = self._desk.pattern, self._desk.view.chosen.steps
         at = [] if pattern is None else pattern.at(steps[-1:])
         return None if pattern is None or not at else pattern.slices[at[0]]
 

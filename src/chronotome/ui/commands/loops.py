@@ -54,7 +54,7 @@ class LoopCommands:
         self.drops_rest = False
 
     def _shown(self) -> Shown | None:
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
         return None if track is None else shown_of(self._desk.session, track, self._desk.transport.side)
 
     def span(self) -> tuple[Shown, int, int] | None:

@@ -55,7 +55,7 @@ class MarkCommands:
 
     def _picked(self, what: str) -> tuple[Shown, tuple[OnsetId, ...]] | None:
         """The clip and the selected onsets, or a sentence that there are none."""
-        shown, picked = self.shown, self._desk.view.picked
+        shown, picked = self.shown, self._desk.view.chosen.onsets
         if shown is None or not picked:
             self._desk.say(tr("Select an onset to {0}: click it, or press ← or →", what))
             return None
@@ -72,7 +72,7 @@ class MarkCommands:
         if not len(places):
             return
         onsets = shown.recording.onsets
-        at = None if view.selected is None else onsets.place_of(view.selected)
+        at = None if view.chosen.onset is None else onsets.place_of(view.chosen.onset)
         if at is None:
             frame = shown.recording_frame(self._desk.transport.position)
             later = int(np.searchsorted(onsets.frame_array[places], frame))
@@ -81,10 +81,10 @@ class MarkCommands:
             number = int(np.searchsorted(places, at + 1 if step > 0 else at))
             number = int(np.clip(number if step > 0 else number - 1, 0, len(places) - 1))
         onset = onsets.ids[int(places[number])]
-        if is_extending and view.picked:
+        if is_extending and view.chosen.onsets:
             self.extend_to(onset)
         else:
-            view.select(onset)
+            view.chosen.select(onset)
         self._show(shown, onset)
 
     def extend_to(self, onset: OnsetId) -> None:
@@ -93,17 +93,18 @@ class MarkCommands:
         if shown is None:
             return
         onsets = shown.recording.onsets
-        places = [place for place in map(onsets.place_of, (*view.picked[:1], onset)) if place is not None]
+        ends = (*view.chosen.onsets[:1], onset)
+        places = [place for place in map(onsets.place_of, ends) if place is not None]
         if len(places) < 2:
-            view.select(onset)
+            view.chosen.select(onset)
             return
         inside = [
             onsets.ids[place]
             for place in range(min(places), max(places) + 1)
             if shown.counts[place] or place in places
         ]
-        first = view.picked[0]
-        view.pick((first, *(each for each in inside if each != first)), onset)
+        first = view.chosen.onsets[0]
+        view.chosen.pick((first, *(each for each in inside if each != first)), onset)
 
     def sweep(self, start: float, end: float) -> None:
         """Select what counts between two session frames on screen."""
@@ -114,7 +115,7 @@ class MarkCommands:
         low, high = min(start, end), max(start, end)
         inside = np.flatnonzero(shown.counts & (frames >= low) & (frames <= high))
         ids = tuple(shown.recording.onsets.id_array[inside].tolist())
-        self._desk.view.pick(ids, ids[-1] if ids else None)
+        self._desk.view.chosen.pick(ids, ids[-1] if ids else None)
         if ids:
             self._desk.say(tr("{0} selected. Press Delete to delete them.", counted_words(len(ids), "onset")))
 
@@ -123,7 +124,7 @@ class MarkCommands:
         if place is None:
             return
         frame = shown.frame_shown(shown.recording.onsets.frames[place])
-        self._desk.view.center_on(frame)
+        self._desk.view.sight.center_on(frame)
         if not self._desk.transport.is_playing:
             self._desk.transport.go_to(frame)
 
@@ -135,12 +136,12 @@ class MarkCommands:
             self._desk.say(tr("Nothing to check"))
             return
         frames = [check.played for check in checks]
-        at = next((n for n, check in enumerate(checks) if check.onset == self._desk.view.selected), None)
+        at = next((n for n, check in enumerate(checks) if check.onset == self._desk.view.chosen.onset), None)
         if at is None:
             later = int(np.searchsorted(frames, self._desk.transport.position))
             at = later - 1
         check = checks[(at + 1) % len(checks)]
-        self._desk.view.select(check.onset)
+        self._desk.view.chosen.select(check.onset)
         self._show(shown, check.onset)
         self._desk.say(f"{check.title}, {check.figure}: {check.sentence}")
 
@@ -163,8 +164,8 @@ class MarkCommands:
 
     def hear_selected(self) -> None:
         found = self._picked(tr("play it"))
-        if found is not None and self._desk.view.selected is not None:
-            self.hear(self._desk.view.selected)
+        if found is not None and self._desk.view.chosen.onset is not None:
+            self.hear(self._desk.view.chosen.onset)
 
     def scrub(self, direction: int) -> None:
         """Move the playhead a little, and hear what is there."""
@@ -187,7 +188,7 @@ class MarkCommands:
         near = np.floor(here + 1e-6) if bars > 0 else np.ceil(here - 1e-6)
         frame = session.frame_of(metre.beat_of(float(near + bars)))
         transport.go_to(min(max(0.0, frame), float(extent_of(session))))
-        self._desk.view.center_on(transport.position)
+        self._desk.view.sight.center_on(transport.position)
 
     # Setting
 
@@ -223,7 +224,7 @@ class MarkCommands:
         self._apply(lambda session: add_onset(session, content, frame), words)
         after = self._desk.session.recording_with(content).onsets
         if after is not before and frame in after.frames:
-            self._desk.view.select(after.ids[after.frames.index(frame)])
+            self._desk.view.chosen.select(after.ids[after.frames.index(frame)])
 
     def drop(self) -> None:
         found = self._picked(tr("delete it"))
@@ -347,7 +348,7 @@ class MarkCommands:
 
     def loop_selection(self) -> bool:
         """Loop the range that was swept, or from the first selected hit to the end of the last."""
-        span = self._desk.view.range
+        span = self._desk.view.chosen.range
         if span is not None:
             session = self._desk.session
             first, last = session.beat_of(span.start), session.beat_of(span.end)
@@ -365,7 +366,7 @@ class MarkCommands:
     def hear_join(self) -> None:
         """Play the end of the loop and its start: how it goes round."""
         session, transport = self._desk.session, self._desk.transport
-        if len(self._desk.view.picked) > 1 and not self.loop_selection():
+        if len(self._desk.view.chosen.onsets) > 1 and not self.loop_selection():
             return
         session = self._desk.session
         if session.loop is None:

@@ -50,10 +50,12 @@ class NoiseCommands:
         """Frames of the recording: of each chosen hit up to the next, or of the span on the ruler."""
         onsets, recording = shown.recording.onsets, shown.recording
         early = round(BEFORE_ATTACK * recording.rate)
-        if self._desk.view.picked:
+        if self._desk.view.chosen.onsets:
             counted = onsets.frame_array[shown.counts]
             places = [
-                onsets.frame_of(each) for each in self._desk.view.picked if onsets.place_of(each) is not None
+                onsets.frame_of(each)
+                for each in self._desk.view.chosen.onsets
+                if onsets.place_of(each) is not None
             ]
             following = counted.searchsorted(places, "right")
             ends = [int(counted[at]) - early if at < len(counted) else recording.frames for at in following]

@@ -56,7 +56,7 @@ class PatternCommands:
 
     @property
     def clip(self) -> Clip | None:
-        return self._desk.view.clip
+        return self._desk.view.chosen.clip
 
     @property
     def pattern(self) -> Pattern | None:
@@ -72,14 +72,14 @@ class PatternCommands:
         return self.pattern is not None
 
     def _with_pattern(self, do: Callable[[Place, Pattern], Edit], label: str) -> None:
-        place, pattern = self._desk.view.place, self.pattern
+        place, pattern = self._desk.view.chosen.place, self.pattern
         if place is None or pattern is None:
             self._desk.say(tr("The clip plays no pattern. Convert it with Ctrl+P."))
             return
         self._desk.store.apply(do(place, pattern), label)
 
     def _with_steps(self, do: Callable[[Pattern, tuple[StepId, ...]], Edit], label: str) -> None:
-        pattern, steps = self.pattern, self._desk.view.steps
+        pattern, steps = self.pattern, self._desk.view.chosen.steps
         if pattern is None or not steps:
             self._desk.say(tr("Select steps first: click one in the pattern"))
             return
@@ -89,7 +89,7 @@ class PatternCommands:
 
     def write_recording(self) -> None:
         """A pattern that is the clip, on a track of its own below it."""
-        place, before = self._desk.view.place, len(self._desk.session.patterns)
+        place, before = self._desk.view.chosen.place, len(self._desk.session.patterns)
         if place is None or self.is_here:
             self._desk.say(
                 tr("The clip already plays a pattern")
@@ -97,7 +97,7 @@ class PatternCommands:
                 else tr("Select a clip to convert first")
             )
             return
-        hits, kit = self._desk.view.hits, self._kit_for(place)
+        hits, kit = self._desk.view.chosen.hits, self._kit_for(place)
         words = (
             tr("Convert {0} to pattern", counted(len(hits), "hit")) if hits else tr("Convert clip to pattern")
         )
@@ -118,14 +118,14 @@ class PatternCommands:
         if kit is None:
             return None
         known = {sound_of(each) for each in kit.slices}
-        pieces = slices_for_keys(session, place, self._desk.view.hits)
+        pieces = slices_for_keys(session, place, self._desk.view.chosen.hits)
         return kit.id if all(sound_of(each) in known for each in pieces) else None
 
     def show(self, pattern: Pattern) -> None:
         """The clip that plays a pattern comes into the tall lane."""
         for track, clip in self._desk.session.clips:
             if clip.take.playing is not None and clip.take.playing.pattern == pattern.id:
-                self._desk.view.choose_hits((track.id, clip.id), ())
+                self._desk.view.chosen.choose_hits((track.id, clip.id), ())
                 return
 
     def write_empty(self) -> None:
@@ -134,7 +134,7 @@ class PatternCommands:
         if kit is None:
             self._desk.say(tr("No kit yet. Create one from the hits of a clip with Ctrl+U."))
             return
-        track = self._desk.view.focused if self.is_here else None
+        track = self._desk.view.chosen.focused if self.is_here else None
         number, here = kit.id, self.bar_here()
         where = None if track is None else track.id
         if track is not None:
@@ -160,7 +160,7 @@ class PatternCommands:
 
     def play_again(self) -> None:
         """The same pattern once more, after the last clip of the track."""
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
 
         def edit(place: Place, pattern: Pattern) -> Edit:
             end = max(self._end_of(clip) for clip in track.clips) if track is not None else 0.0
@@ -256,7 +256,7 @@ class PatternCommands:
 
     def layer(self, semitones: float) -> None:
         """The track once more, higher or lower, as long as it is not set free."""
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
         if track is None or not self.is_here:
             self._desk.say(tr("The track plays no pattern. Convert a clip with Ctrl+P."))
             return
@@ -267,7 +267,7 @@ class PatternCommands:
         self._desk.store.apply(lambda session: add_layer(session, number, semitones), tr("Add layer"))
 
     def free(self) -> None:
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
         if track is None or track.layer is None:
             self._desk.say(tr("This track is not a layer"))
             return
@@ -282,16 +282,16 @@ class PatternCommands:
         )
 
     def choose_all(self) -> None:
-        place, pattern = self._desk.view.place, self.pattern
+        place, pattern = self._desk.view.chosen.place, self.pattern
         if place is not None and pattern is not None:
-            self._desk.view.choose_hits(place, pattern.ids)
+            self._desk.view.chosen.choose_hits(place, pattern.ids)
 
     def choose_same(self) -> None:
         """All steps of the slices that the chosen ones play."""
-        place, pattern, pieces = self._desk.view.place, self.pattern, self.kits.chosen_pieces
+        place, pattern, pieces = self._desk.view.chosen.place, self.pattern, self.kits.chosen_pieces
         if place is not None and pattern is not None:
             pairs = zip(pattern.ids, pattern.slices, strict=True)
-            self._desk.view.choose_hits(place, [step for step, piece in pairs if piece in pieces])
+            self._desk.view.chosen.choose_hits(place, [step for step, piece in pairs if piece in pieces])
 
     def by_line(self, step: int) -> None:
         by = step * self._desk.view.grid.step
@@ -332,17 +332,17 @@ class PatternCommands:
 
     def step(self, by: int, *, is_extending: bool = False) -> None:
         """Choose the next or previous step."""
-        place, pattern, steps = self._desk.view.place, self.pattern, self._desk.view.steps
+        place, pattern, steps = self._desk.view.chosen.place, self.pattern, self._desk.view.chosen.steps
         if place is None or pattern is None or not len(pattern):
             return
         at = pattern.ids.index(steps[-1]) + by if steps else (0 if by > 0 else len(pattern) - 1)
         new = pattern.ids[at % len(pattern)]
-        self._desk.view.choose_hits(place, (*steps, new) if is_extending else (new,))
+        self._desk.view.chosen.choose_hits(place, (*steps, new) if is_extending else (new,))
         self.kits.hear_chosen()
 
     def set_here(self) -> None:
         """A step in the cell of the grid that is under the playhead, of the slice chosen last."""
-        place, pattern, kit, clip = self._desk.view.place, self.pattern, self.kit, self.clip
+        place, pattern, kit, clip = self._desk.view.chosen.place, self.pattern, self.kit, self.clip
         if place is None or pattern is None or kit is None or clip is None:
             return
         last = self.kits.last_piece
@@ -356,7 +356,7 @@ class PatternCommands:
         )
         now = self.pattern
         if now is not None:
-            self._desk.view.choose_hits(place, [each for each in now.ids if each not in before])
+            self._desk.view.chosen.choose_hits(place, [each for each in now.ids if each not in before])
 
     def shape(self, name: str, by: float) -> None:
         """One of the values of the chosen steps, so much more."""
@@ -380,7 +380,7 @@ class PatternCommands:
 
     def set_shape(self, session: Session, name: str, value: float) -> Session:
         """For sliders, one of the values of the chosen steps: the last one's; the others as far from it."""
-        pattern, steps = self.pattern, self._desk.view.steps
+        pattern, steps = self.pattern, self._desk.view.chosen.steps
         if pattern is None or not steps:
             return session
         column = pattern.column(name)
@@ -392,7 +392,7 @@ class PatternCommands:
 
     def keep(self, *, is_cut: bool = False) -> None:
         """Remember the chosen steps for pasting."""
-        pattern, steps = self.pattern, self._desk.view.steps
+        pattern, steps = self.pattern, self._desk.view.chosen.steps
         if pattern is None or not steps:
             return
         self._kept = pattern, steps
@@ -412,7 +412,7 @@ class PatternCommands:
 
     def duplicate(self) -> None:
         """The chosen steps once more, right after themselves."""
-        pattern, steps = self.pattern, self._desk.view.steps
+        pattern, steps = self.pattern, self._desk.view.chosen.steps
         if pattern is None or not steps:
             return
         places = [pattern.places[at] for at in pattern.at(steps)]
@@ -436,10 +436,10 @@ class PatternCommands:
 
         before = () if self.pattern is None else self.pattern.ids
         self._with_pattern(edit, label.format(counted(len(chosen), "step")))
-        place, now = self._desk.view.place, self.pattern
+        place, now = self._desk.view.chosen.place, self.pattern
         if place is not None and now is not None:
             known = set(before)
-            self._desk.view.choose_hits(place, [each for each in now.ids if each not in known])
+            self._desk.view.chosen.choose_hits(place, [each for each in now.ids if each not in known])
 
     # Folders
 

@@ -44,9 +44,9 @@ class PlayingCommands:
         self._pads: PadsWindow | None = None
         self.play.taken_back.connect(self.take_back)
         desk.keys.played.connect(self._on_played)
-        desk.taking.brought.connect(desk.view.focus)
-        desk.view.selection_changed.connect(self._follow)
-        desk.view.focus_changed.connect(self._follow)
+        desk.taking.brought.connect(desk.view.chosen.focus)
+        desk.view.chosen.changed.connect(self._follow)
+        desk.view.chosen.focus_changed.connect(self._follow)
         desk.store.changed.connect(self._follow)
 
     def _follow(self) -> None:
@@ -135,7 +135,7 @@ class PlayingCommands:
         self.enter()
         if not self._patterns.is_here:
             self._make_room()
-        place, clip, pattern = desk.view.place, desk.view.clip, self._patterns.pattern
+        place, clip, pattern = desk.view.chosen.place, desk.view.chosen.clip, self._patterns.pattern
         if place is None or clip is None or pattern is None or clip.take.playing is None:
             return
         session, take = desk.session, clip.take
@@ -243,7 +243,8 @@ class PlayingCommands:
                 self._cut_or_go(note)
 
     def _cut_or_go(self, note: Note) -> None:
-        desk, track, clip, kit = self._desk, self._desk.view.focused, self._desk.view.clip, self._patterns.kit
+        desk, chosen, kit = self._desk, self._desk.view.chosen, self._patterns.kit
+        track, clip = chosen.focused, chosen.clip
         if track is None or clip is None or clip.take.playing is not None:
             return
         piece = None if kit is None else kit.on_key(note.key)

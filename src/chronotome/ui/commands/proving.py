@@ -48,8 +48,8 @@ class ProofCommands:
         desk, frame, level = self._desk, float(proof.joins[number]), float(proof.levels[number])
         place = self._place(proof, number)
         if place is not None:
-            desk.view.choose_clips((place[0],))
-        desk.view.center_on(frame)
+            desk.view.chosen.choose_clips((place[0],))
+        desk.view.sight.center_on(frame)
         if not desk.transport.is_playing:
             desk.transport.go_to(frame)
         where = hit_words(desk.session.beat_of(frame), desk.session.metre)

@@ -37,7 +37,7 @@ class ReworkCommands:
 
     @property
     def _on_steps(self) -> bool:
-        return self._is_here and bool(self._desk.view.steps)
+        return self._is_here and bool(self._desk.view.chosen.steps)
 
     @property
     def _meant(self) -> ClipCommands | SliceCommands | PatternCommands:
@@ -62,7 +62,7 @@ class ReworkCommands:
     def _asks_for_hits(self, do: str) -> bool:
         """In a clip of hits or steps that is not chosen itself, nothing is done to the clip."""
         view = self._desk.view
-        if not self._is_here or view.clips or view.range is not None:
+        if not self._is_here or view.chosen.clips or view.chosen.range is not None:
             return False
         if self._patterns.is_here:
             words = tr("Select steps to {0} them, or click the clip title", do)
@@ -102,10 +102,11 @@ class ReworkCommands:
 
     def cut(self) -> None:
         """At the selected hit, at the playhead, or a hit that was taken apart in two."""
-        view = self._desk.view
-        if self._is_here and self._slices.slices is not None and view.range is None and not view.clips:
+        chosen = self._desk.view.chosen
+        is_taken_apart = self._is_here and self._slices.slices is not None
+        if is_taken_apart and chosen.range is None and not chosen.clips:
             self._slices.cut_here()
-        elif view.picked and view.range is None:
+        elif chosen.onsets and chosen.range is None:
             self._marks.cut()
         else:
             self._clips.split_here()

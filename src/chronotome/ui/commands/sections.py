@@ -80,7 +80,7 @@ class SectionCommands:
     def go_to(self, section: Section) -> None:
         session: Session = self._desk.session
         frame = max(0.0, session.frame_of(section.start))
-        self._desk.view.center_on(frame)
+        self._desk.view.sight.center_on(frame)
         self._desk.transport.go_to(frame)
 
     def step(self, direction: int) -> None:

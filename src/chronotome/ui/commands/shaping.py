@@ -40,7 +40,7 @@ class ShapedHits(ChosenHits):
             self._desk.store.apply(lambda session: edit(session, place, hits), words)
 
     def reverse(self) -> None:
-        slices, hits = self.slices, self._desk.view.hits
+        slices, hits = self.slices, self._desk.view.chosen.hits
         if slices is not None:
             column = slices.column("reversed")
             is_on = not all(column[at] for at in slices.at(hits))
@@ -62,7 +62,7 @@ class ShapedHits(ChosenHits):
     def is_tape(self) -> bool:
         slices = self.slices
         return slices is not None and any(
-            slices.column("by_tape")[at] for at in slices.at(self._desk.view.hits)
+            slices.column("by_tape")[at] for at in slices.at(self._desk.view.chosen.hits)
         )
 
     def lengthen_by(self, how: Lengthen) -> None:
@@ -130,7 +130,7 @@ class ShapedHits(ChosenHits):
     def roll(self) -> Roll | None:
         """That of the first chosen hit that is one."""
         slices = self.slices
-        return None if slices is None else roll_of(slices, self._desk.view.hits)
+        return None if slices is None else roll_of(slices, self._desk.view.chosen.hits)
 
     def set_roll(self, roll: Roll | None) -> None:
         label = tr("Roll {}") if roll is not None else tr("Remove roll of {}")
@@ -149,7 +149,7 @@ class ShapedHits(ChosenHits):
     @property
     def scatter(self) -> Scatter | None:
         slices = self.slices
-        return None if slices is None else scatter_of(slices, self._desk.view.hits)
+        return None if slices is None else scatter_of(slices, self._desk.view.chosen.hits)
 
     def set_scatter(self, scatter: Scatter | None, label: str = tr("Randomise {}")) -> None:
         self._edit("scatter", label, lambda session, place, hits: set_scatter(session, place, hits, scatter))

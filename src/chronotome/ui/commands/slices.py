@@ -65,22 +65,22 @@ class SliceCommands(ShapedHits):
         slices = self.slices
         if slices is not None:
             new = set(slices.ids) - set(before)
-            self._desk.view.choose_hits(place, (each for each in slices.ids if each in new))
+            self._desk.view.chosen.choose_hits(place, (each for each in slices.ids if each in new))
 
     # Apart and whole
 
     def take_apart(self, cuts: Cuts, words: str) -> None:
         """Of the range that was swept, where there is one."""
-        view, place = self._desk.view, self._desk.view.place
+        view, place = self._desk.view, self._desk.view.chosen.place
         if place is None:
             self._desk.say(tr("Select a clip to slice first"))
             return
-        if self._desk.refuses_pattern(view.clip):
+        if self._desk.refuses_pattern(view.chosen.clip):
             return
         if self.slices is not None:
             self._desk.say(tr("Already sliced. X splits a hit, Ctrl+Shift+H removes the slicing."))
             return
-        span = view.range
+        span = view.chosen.range
         if span is not None and place[0] in span.tracks:
             cuts = Cuts(cuts.at, cuts.step, cuts.parts, (span.start, span.end))
         self._desk.store.apply(lambda session: take_apart(session, place, cuts), tr("Slice clip {0}", words))
@@ -88,7 +88,7 @@ class SliceCommands(ShapedHits):
         if slices is None:
             self._desk.say(tr("Cannot split here: one part would be empty"))
             return
-        view.choose_hits(place, ())
+        view.chosen.choose_hits(place, ())
         self._desk.likenesses.listen(self._desk.session.track(place[0]).clip(place[1]).recording, slices)
         self._desk.say(
             tr("{0}, sounding as before. Press A to hear the clip as played.", counted(len(slices), "hit"))
@@ -116,14 +116,14 @@ class SliceCommands(ShapedHits):
 
     def make_whole(self) -> None:
         """The recording as it was before it was taken apart."""
-        place = self._desk.view.place
+        place = self._desk.view.chosen.place
         if place is None or self.slices is None:
             self._desk.say(tr("Not sliced yet"))
             return
         self._desk.store.apply(lambda session: make_whole(session, place), tr("Remove slicing"))
 
     def keep_copy(self) -> None:
-        place = self._desk.view.place
+        place = self._desk.view.chosen.place
         if place is not None:
             self._desk.store.apply(
                 lambda session: (
@@ -135,7 +135,7 @@ class SliceCommands(ShapedHits):
             )
 
     def toggle_fills(self) -> None:
-        place, slices = self._desk.view.place, self.slices
+        place, slices = self._desk.view.chosen.place, self.slices
         if place is None or slices is None:
             self._desk.say(tr("Slice the clip first (Ctrl+H)"))
             return
@@ -190,7 +190,7 @@ class SliceCommands(ShapedHits):
         step = self._desk.view.grid.step
         if clip is None or slices is None:
             return step
-        at, beats = slices.at(self._desk.view.hits), beats_of(session, clip.take)
+        at, beats = slices.at(self._desk.view.chosen.hits), beats_of(session, clip.take)
         if not at:
             return step
         clock = clock_of(session, clip.take)
@@ -215,11 +215,11 @@ class SliceCommands(ShapedHits):
 
     def paste(self) -> None:
         """Lay what was cut or copied at the playhead: in the clip of its recording, else on the track."""
-        desk, kept, track = self._desk, self.kept, self._desk.view.focused
+        desk, kept, track = self._desk, self.kept, self._desk.view.chosen.focused
         if kept is None or track is None:
             desk.say(tr("Clipboard is empty. Copy hits with Ctrl+C."))
             return
-        here, place = round(desk.transport.position), desk.view.place
+        here, place = round(desk.transport.position), desk.view.chosen.place
         before = () if self.slices is None else self.slices.ids
         recording, track_id = desk.recordings.renamed(kept.recording), track.id
         is_known = any(each.content == recording.content for each in desk.session.recordings)
@@ -242,7 +242,7 @@ class SliceCommands(ShapedHits):
         clip = desk.session.track(where[0]).clip(where[1])
         known = set(before) if where == place else set[SliceId]()
         ids = () if clip.take.slices is None else clip.take.slices.ids
-        desk.view.choose_hits(where, (each for each in ids if each not in known))
+        desk.view.chosen.choose_hits(where, (each for each in ids if each not in known))
 
     def by_line(self, step: int) -> None:
         """Move the chosen hits to the next or previous line of the grid that is shown."""
@@ -289,12 +289,12 @@ class SliceCommands(ShapedHits):
     def glue(self) -> None:
         before = 0 if self.slices is None else len(self.slices)
         self._edit("glue", tr("Join {}"), glue)
-        if self.slices is not None and self._desk.view.hits and len(self.slices) == before:
+        if self.slices is not None and self._desk.view.chosen.hits and len(self.slices) == before:
             self._desk.say(tr("Only hits that follow each other in the recording can be joined"))
 
     def cut_here(self) -> None:
         """Cut the hit under the playhead in two."""
-        place, position = self._desk.view.place, self._desk.transport.position
+        place, position = self._desk.view.chosen.place, self._desk.transport.position
         if place is not None:
             self._desk.store.apply(lambda session: cut_slice(session, place, position), tr("Split hit"))
 
@@ -303,14 +303,14 @@ class SliceCommands(ShapedHits):
     @property
     def others(self) -> list[Place]:
         """All clips but the one that is worked on."""
-        place = self._desk.view.place
+        place = self._desk.view.chosen.place
         return [
             (track.id, clip.id) for track, clip in self._desk.session.clips if (track.id, clip.id) != place
         ]
 
     def ask_rhythm(self) -> None:
         """Put the chosen hits, or all, on the hits of another clip."""
-        place, slices = self._desk.view.place, self.slices
+        place, slices = self._desk.view.chosen.place, self.slices
         if place is None or slices is None:
             self._desk.say(tr("To copy a rhythm, slice the clip first (Ctrl+H)"))
             return
@@ -318,7 +318,7 @@ class SliceCommands(ShapedHits):
         if not others:
             self._desk.say(tr("Copying a rhythm needs a second clip"))
             return
-        hits = self._desk.view.hits or slices.ids
+        hits = self._desk.view.chosen.hits or slices.ids
         RhythmDialog(self._desk, place, hits, others, QApplication.activeWindow()).exec()
 
     def name_of(self, place: Place) -> str:
@@ -329,7 +329,7 @@ class SliceCommands(ShapedHits):
 
     def ask_bands(self) -> None:
         """The lows of this clip with the highs of another one."""
-        place, others = self._desk.view.place, self.others
+        place, others = self._desk.view.chosen.place, self.others
         if place is None or not others:
             self._desk.say(tr("Combining bands needs a second clip"))
             return
@@ -353,7 +353,7 @@ class SliceCommands(ShapedHits):
 
     def share_bands(self, other: Place, hertz: float) -> None:
         """The lows of this clip with the highs of another."""
-        place, clip = self._desk.view.place, self._desk.view.clip
+        place, clip = self._desk.view.chosen.place, self._desk.view.chosen.clip
         if place is not None and not self._desk.refuses_pattern(clip, clip_at(self._desk.session, other)):
             self._desk.store.apply(
                 lambda session: share_bands(session, place, other, hertz),
@@ -361,7 +361,7 @@ class SliceCommands(ShapedHits):
             )
 
     def all_bands(self) -> None:
-        place = self._desk.view.place
+        place = self._desk.view.chosen.place
         if place is not None:
             edit: Edit = lambda session: set_crossover(session, place, None)  # noqa: E731 - typed
             self._desk.store.apply(edit, tr("Restore all bands"))

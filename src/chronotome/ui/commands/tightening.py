@@ -45,7 +45,7 @@ class TightenCommands:
         self._desk = desk
         if not follows_ruler:
             return
-        desk.view.rested.connect(self.follow_ruler)
+        desk.view.sight.rested.connect(self.follow_ruler)
         desk.view.snap_changed.connect(self.follow_ruler)
         desk.store.changed.connect(self.follow_ruler)
 
@@ -68,7 +68,7 @@ class TightenCommands:
         view = self._desk.view
         if what is For.SPAN and view.span is None:
             self._desk.say(tr("Drag over the ruler first: the span gets its own settings"))
-        elif what is For.CHOSEN and not view.picked:
+        elif what is For.CHOSEN and not view.chosen.onsets:
             self._desk.say(tr("Select hits first: click one, Shift+click more, or drag over several"))
         else:
             view.set_recipe_for(what)
@@ -86,7 +86,7 @@ class TightenCommands:
         view = self._desk.view
         able = [For.TRACK]
         able += [For.SPAN] if view.span is not None else []
-        able += [For.CHOSEN] if view.picked else []
+        able += [For.CHOSEN] if view.chosen.onsets else []
         view.set_recipe_for(able[(able.index(view.recipe_for) + 1) % len(able)])
 
     def clear_own(self) -> None:
@@ -248,7 +248,7 @@ class TightenCommands:
 
     def break_pair(self) -> None:
         """The selected hit has no partner."""
-        selected = self._desk.view.selected
+        selected = self._desk.view.chosen.onset
         if selected is None or self._desk.view.recipe.match is None:
             self._desk.say(tr("Select a paired hit first"))
             return
@@ -260,7 +260,7 @@ class TightenCommands:
         self.edit(lambda session, track, take: set_pair(session, track, take, onset, other, scope), words)
 
     def forget_pairs(self) -> None:
-        scope, picked = self._desk.view.scope, self._desk.view.picked
+        scope, picked = self._desk.view.scope, self._desk.view.chosen.onsets
         self.edit(
             lambda session, track, take: forget_pairs(session, track, take, picked, scope),
             tr("Reset pairs"),

@@ -68,7 +68,7 @@ class Tour(QObject):
             self.start()
 
     def start(self) -> None:
-        session, track = self._desk.session, self._desk.view.focused
+        session, track = self._desk.session, self._desk.view.chosen.focused
         if track is None:
             return
         doubtful = []
@@ -92,7 +92,7 @@ class Tour(QObject):
 
     def _go(self) -> None:
         self._leads = True
-        self._desk.view.center_on(self._spots[self._at][0])
+        self._desk.view.sight.center_on(self._spots[self._at][0])
         self._desk.transport.go_to(self._spots[self._at][0])
         self._leads = False
         self._desk.say(tr("Spot check: {0} of {1}. Space ends it.", self._at + 1, len(self._spots)))

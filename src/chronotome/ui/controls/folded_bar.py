@@ -54,7 +54,12 @@ class FoldedBar(QWidget):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setAccessibleName(tr("All bars folded into one"))
         view = desk.view
-        for signal in (view.theme_changed, view.focus_changed, view.evidence_changed, view.selection_changed):
+        for signal in (
+            view.theme_changed,
+            view.chosen.focus_changed,
+            view.scope_changed,
+            view.chosen.changed,
+        ):
             signal.connect(self.update)
         desk.store.changed.connect(self.update)
         desk.transport.moved.connect(self._on_moved)
@@ -115,7 +120,7 @@ class FoldedBar(QWidget):
         shown = self._desk.guiding
         window = max(2.0, shown.recipe.leave_alone if shown is not None else 0.0)
         on = np.abs(folded.drift) <= window
-        picked = np.isin(folded.onsets, self._desk.view.picked)
+        picked = np.isin(folded.onsets, self._desk.view.chosen.onsets)
         painter.setPen(Qt.PenStyle.NoPen)
         for which, value, shape, size in (
             (some[(folded.drift[some] < 0) & ~on[some]], theme.early, up, 6.0),

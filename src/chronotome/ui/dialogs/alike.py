@@ -32,7 +32,7 @@ class AlikeDialog(Dialog):
     ) -> None:
         super().__init__(parent)
         self._desk, self._place, self._found = desk, place, found
-        self._before = desk.view.hits
+        self._before = desk.view.chosen.hits
         self.setWindowTitle(tr("Similar hits"))
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
         self.setMinimumWidth(320)
@@ -57,8 +57,8 @@ class AlikeDialog(Dialog):
         hits = tuple(self._found(1 - self.how.value / 100))
         count = len(np.unique(np.array(hits, np.int64)))
         self.told.setText(tr("{0} similar hits: they are marked in the wave.", counted(count, "hit")))
-        self._desk.view.choose_hits(self._place, hits)
+        self._desk.view.chosen.choose_hits(self._place, hits)
 
     def reject(self) -> None:
-        self._desk.view.choose_hits(self._place, self._before)
+        self._desk.view.chosen.choose_hits(self._place, self._before)
         super().reject()

@@ -82,7 +82,7 @@ class BatchDialog(Dialog):
         batching.ended.connect(self._on_ended)
         batching.finished.connect(self._on_finished)
         desk.store.kept.connect(self._show)
-        desk.view.focus_changed.connect(self._show)
+        desk.view.chosen.focus_changed.connect(self._show)
         self._show()
 
     # Building
@@ -156,7 +156,7 @@ class BatchDialog(Dialog):
     def recipe(self) -> BatchPreset:
         """What is chosen here, with the present settings of the track that is worked on."""
         desk, session = self._desk, self._desk.session
-        track, shown_clip = desk.view.focused, desk.shown
+        track, shown_clip = desk.view.chosen.focused, desk.shown
         settings = desk.view.recipe
         groove = session.groove(settings.groove)
         _, cut_at, step = CUTS[max(0, self.cuts.currentIndex())]
@@ -176,7 +176,7 @@ class BatchDialog(Dialog):
         )
 
     def _words(self) -> str:
-        track, settings = self._desk.view.focused, self._desk.view.recipe
+        track, settings = self._desk.view.chosen.focused, self._desk.view.recipe
         if track is None:
             return tr("Default settings. To use your own, open a recording and select its track.")
         if self.doing is Doing.STRAIGHTEN:

@@ -200,7 +200,8 @@ def findable(desk: UiContext, commands: Commands, table: Actions, beside: "Finds
     words = tempo.near(session.timebase.tempo_at(here))[1]
     items.append(Item(tr("Song tempo"), tr("transport"), words, beside.type_tempo, slider=tempo))
     items += [Item(name, tr("setting"), "", partial(beside.edit_preferences, name)) for name in ROWS]
-    items += [Item(track.name, tr("track"), "", partial(view.focus, track.id)) for track in session.tracks]
+    focus = view.chosen.focus
+    items += [Item(track.name, tr("track"), "", partial(focus, track.id)) for track in session.tracks]
     sections = commands.sections
     items += [Item(each.name, tr("section"), "", partial(sections.go_to, each)) for each in session.sections]
     guiding = desk.guiding

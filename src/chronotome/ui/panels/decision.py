@@ -109,7 +109,7 @@ class _Subject:
 
 
 def _take_of(desk: UiContext) -> _Subject | None:
-    track = desk.view.focused
+    track = desk.view.chosen.focused
     found = None if track is None else guide_take(desk.session, track.id)
     if found is None:
         return None
@@ -311,7 +311,7 @@ class DecisionBar(QWidget):
             button.clicked.connect(lambda _checked=False, is_yes=is_yes: self.answer(is_yes=is_yes))
         self._soon = Debounce(self.look, self)
         told = (desk.recordings.source_grew, desk.tasks.changed)
-        for signal in (desk.store.changed, desk.view.focus_changed, desk.view.stage_changed, *told):
+        for signal in (desk.store.changed, desk.view.chosen.focus_changed, desk.view.stage_changed, *told):
             signal.connect(self._soon.ask)
         desk.view.declined_changed.connect(self.look)
         desk.view.theme_changed.connect(self.update)

@@ -151,7 +151,7 @@ class GrooveShelf(QWidget):
             row.addWidget(button)
         layout.addLayout(row)
         desk.view.library_changed.connect(self.fill)
-        desk.view.focus_changed.connect(self._on_focus)
+        desk.view.chosen.focus_changed.connect(self._on_focus)
         desk.store.changed.connect(self._on_session)
         self.fill()
 
@@ -230,7 +230,7 @@ class GrooveShelf(QWidget):
         )
 
     def _tell(self) -> None:
-        track, recipe, groove = self._desk.view.focused, self._desk.view.recipe, self.groove
+        track, recipe, groove = self._desk.view.chosen.focused, self._desk.view.recipe, self.groove
         heard = groove is not None and self._desk.store.is_drafting
         self.as_it_was.setEnabled(heard)
         self.play.setEnabled(groove is not None and track is not None)

@@ -189,7 +189,7 @@ class Rail(QWidget):
         view = desk.view
         for signal in (view.stage_changed, view.theme_changed):
             signal.connect(self._repaint)
-        view.focus_changed.connect(self._show)
+        view.chosen.focus_changed.connect(self._show)
         self._soon = Debounce(self._show, self)
         desk.store.changed.connect(self._soon.ask)
         desk.tasks.changed.connect(self._soon.ask)
@@ -216,7 +216,7 @@ class Rail(QWidget):
             card.resize(self.width(), CARD)
 
     def _figures(self) -> dict[Stage, Figures]:
-        session, track = self._desk.session, self._desk.view.focused
+        session, track = self._desk.session, self._desk.view.chosen.focused
         shown = self._desk.shown
         if track is None or shown is None:
             return {stage: Figures(NOTHING_YET) for stage in Stage}

@@ -32,7 +32,7 @@ MOST_SHOWN = 3
 def wave_of(desk: UiContext) -> str:
     """How loud each part of the session is: two hexadecimal digits for each."""
     session, loudest = desk.session, np.zeros(PARTS)
-    edges = np.linspace(0.0, max(1, desk.view.extent), PARTS + 1)
+    edges = np.linspace(0.0, max(1, desk.view.sight.extent), PARTS + 1)
     for track in session.tracks:
         clips = [] if track.is_muted else all_shown(session, track, Side.EDITED)
         lows, highs = track_columns(clips, desk.recordings.pool.sources, edges, desk.bands)

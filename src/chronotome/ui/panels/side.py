@@ -96,7 +96,7 @@ class TrayRim(Rim):
         super().__init__(side, 26)
         self._view = view
         self.setAccessibleName(tr("Tray"))
-        for changed in (view.stage_changed, view.focus_changed, view.selection_changed):
+        for changed in (view.stage_changed, view.chosen.focus_changed, view.chosen.changed):
             changed.connect(self.update)
 
     @property

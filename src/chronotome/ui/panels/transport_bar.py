@@ -72,7 +72,7 @@ class TransportBar(QWidget):
         desk.keys.changed.connect(self._show)
         desk.playing_in.changed.connect(self._show)
         desk.view.snap_changed.connect(self._show)
-        desk.view.viewport_changed.connect(self._show_snap)
+        desk.view.sight.viewport_changed.connect(self._show_snap)
         self._theme_shown = ""
         self._show()
 
@@ -201,9 +201,9 @@ class TransportBar(QWidget):
             self._go_to(sum(part * 60**place for place, part in enumerate(reversed(seconds))))
 
     def _go_to(self, seconds: float) -> None:
-        frame = min(max(0.0, seconds * self._desk.session.rate), float(self._desk.view.extent))
+        frame = min(max(0.0, seconds * self._desk.session.rate), float(self._desk.view.sight.extent))
         self._desk.transport.go_to(frame)
-        self._desk.view.center_on(frame)
+        self._desk.view.sight.center_on(frame)
 
     def _on_moved(self, frame: float) -> None:
         session = self._desk.session

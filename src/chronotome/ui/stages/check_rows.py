@@ -43,7 +43,7 @@ class CheckRow(QWidget):
     def paintEvent(self, painter: QPainter, _event: QPaintEvent) -> None:
         theme = self._desk.view.theme
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)
-        is_selected = self._desk.view.selected == self.check.onset
+        is_selected = self._desk.view.chosen.onset == self.check.onset
         box = QRectF(0.5, 0.5, self.width() - 1, self.height() - 1)
         painter.setPen(QPen(colour(theme.strong_rule if is_selected else theme.rule), 1))
         painter.setBrush(colour(theme.wash if is_selected else theme.paper))
@@ -95,7 +95,7 @@ class CheckRows(Rows):
         self.kind.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
         self.shown: list[CheckRow] = []
         self._soon = Debounce(self._show, self)
-        desk.view.selection_changed.connect(self._show_selection)
+        desk.view.chosen.changed.connect(self._show_selection)
         desk.rendering.checked.connect(self.ask)
 
     @property
@@ -147,9 +147,8 @@ class CheckRows(Rows):
     def _show_selection(self) -> None:
         for row in self.shown:
             row.update()
-        check = (
-            None if self._leading is None else self.desk.checks(*self._leading).of(self.desk.view.selected)
-        )
+        onset = self.desk.view.chosen.onset
+        check = None if self._leading is None else self.desk.checks(*self._leading).of(onset)
         words = (tr("Earlier"), tr("As played"), tr("Later"))
         is_line = check is None or check.earlier is not None
         places = LINE_PLACES if is_line else MEND_PLACES

@@ -80,8 +80,8 @@ class FitTray(Tray):
             self._add_click()
         self.finish()
         self._soon = Debounce(self._show, self)
-        desk.view.focus_changed.connect(self._show)
-        desk.view.selection_changed.connect(self._soon.ask)
+        desk.view.chosen.focus_changed.connect(self._show)
+        desk.view.chosen.changed.connect(self._soon.ask)
         desk.store.changed.connect(self._soon.ask)
         self._show()
 
@@ -232,15 +232,15 @@ class FitTray(Tray):
         )
 
     def _set_steady(self, session: Session, percent: float) -> Session:
-        track = self.desk.view.focused
+        track = self.desk.view.chosen.focused
         return session if track is None else set_steady(session, track.id, percent / 100)
 
     def _edit_move_by(self, session: Session, move_by: MoveBy) -> Session:
-        track = self.desk.view.focused
+        track = self.desk.view.chosen.focused
         return session if track is None else set_moving(session, track.id, by=move_by)
 
     def _edit_reads(self, session: Session, reads: BeatSource) -> Session:
-        track = self.desk.view.focused
+        track = self.desk.view.chosen.focused
         return session if track is None else set_reads(session, track.id, reads)
 
     def _on_tempo(self, text: str) -> None:
@@ -282,7 +282,7 @@ class FitTray(Tray):
                 label.setText("")
             self.bars.show_text("")
             return
-        focused = self.desk.view.focused
+        focused = self.desk.view.chosen.focused
         is_own = focused is not None and focused.id == guide.track.id
         self.heading.setText(tr("Recording tempo") if is_own else tr("Tempo of {0}", guide.track.name))
         self._show_beats(guide)
@@ -348,7 +348,7 @@ class FitTray(Tray):
 
     def _show_checks(self, guide: Guide) -> None:
         checks = fit_checks_of(self.desk.session, guide.track)
-        beat = self.desk.view.beat
+        beat = self.desk.view.chosen.beat
         here = next((check for check in checks if check.beat == beat), None)
         if here is not None:
             self.check.setText(f"{here.title.capitalize()}: {here.sentence}")

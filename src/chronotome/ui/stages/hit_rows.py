@@ -79,7 +79,7 @@ class HitRows(Rows):
     def _moved(self, session: Session, name: str, value: float) -> Session:
         """The last chosen hit at a value, the others as far from it as they were."""
         view = self.desk.view
-        place, hits = view.place, view.hits
+        place, hits = view.chosen.place, view.chosen.hits
         if place is None or not hits:
             return session
         take = clip_at(session, place).take
@@ -133,18 +133,18 @@ class HitRows(Rows):
 
     def show_hits(self) -> None:
         view = self.desk.view
-        slices, hits = self._slices.slices, view.hits
+        slices, hits = self._slices.slices, view.chosen.hits
         self.whole.setVisible(slices is None)
         self.apart.setVisible(slices is not None)
         if slices is None:
-            self.head.setText(tr("Not sliced yet") if view.clip is not None else tr("No clip"))
+            self.head.setText(tr("Not sliced yet") if view.chosen.clip is not None else tr("No clip"))
             return
         self.head.setText(
             tr("{0} of {1} selected", counted(len(hits), "hit"), len(slices))
             if hits
             else tr("{0}, none selected", counted(len(slices), "hit"))
         )
-        clip, at = view.clip, slices.at(hits[-1:])
+        clip, at = view.chosen.clip, slices.at(hits[-1:])
         for button in self._of_chosen:
             button.setEnabled(bool(at))
         for name, (slider, factor) in self.sliders.items():

@@ -103,7 +103,7 @@ class MarkTray(Tray):
         with self.folded(tr("Onsets at equal steps")):
             self._grid_row()
             self._short_buttons({"find-hits": tr("Detect onsets"), "as-found": tr("Reset onsets")})
-        for signal in (desk.view.focus_changed, desk.view.selection_changed, desk.view.snap_changed):
+        for signal in (desk.view.chosen.focus_changed, desk.view.chosen.changed, desk.view.snap_changed):
             signal.connect(self._show)
         self._soon = Debounce(self._show, self)
         desk.store.changed.connect(self._soon.ask)
@@ -152,7 +152,7 @@ class MarkTray(Tray):
 
     @property
     def _recording(self) -> Recording | None:
-        track = self.desk.view.focused
+        track = self.desk.view.chosen.focused
         take = None if track is None else track.first_take
         return None if take is None else self.desk.session.recording_of(take)
 

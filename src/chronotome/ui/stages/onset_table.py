@@ -110,8 +110,8 @@ class OnsetTable(QTableView):
         columns.setHighlightSections(False)
         columns.setFixedHeight(ROW)
         self.selectionModel().selectionChanged.connect(self._on_rows)
-        desk.view.selection_changed.connect(self._on_selection)
-        desk.view.focus_changed.connect(self._ask)
+        desk.view.chosen.changed.connect(self._on_selection)
+        desk.view.chosen.focus_changed.connect(self._ask)
         self._soon = Debounce(self._show, self)
         desk.store.changed.connect(self._ask)
 
@@ -134,7 +134,7 @@ class OnsetTable(QTableView):
         shown = self.onsets.shown
         if self._is_following or shown is None:
             return
-        wanted = [shown.recording.onsets.place_of(onset) for onset in self._desk.view.picked]
+        wanted = [shown.recording.onsets.place_of(onset) for onset in self._desk.view.chosen.onsets]
         places = np.array([place for place in wanted if place is not None], np.int64)
         rows = np.searchsorted(self.onsets.places, places)
         rows = rows[(rows < len(self.onsets.places))]
@@ -160,7 +160,7 @@ class OnsetTable(QTableView):
         if ids:
             head = ids[rows.index(current)] if current in rows else ids[-1]
         self._is_following = True
-        self._desk.view.pick(ids, head)
+        self._desk.view.chosen.pick(ids, head)
         self._is_following = False
         if head is not None:
-            self._desk.view.center_on(shown.frame_shown(shown.recording.onsets.frame_of(head)))
+            self._desk.view.sight.center_on(shown.frame_shown(shown.recording.onsets.frame_of(head)))

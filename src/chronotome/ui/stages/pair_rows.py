@@ -31,7 +31,7 @@ class PairRows(Rows):
         self.row(tr("Unpaired")).addWidget(self.alones, 1)
         self.add_buttons("break-pair", "pair-found", "hear-pair")
         desk.store.watch(self, self._fill, lambda session: session.tracks)
-        desk.view.focus_changed.connect(self._fill)
+        desk.view.chosen.focus_changed.connect(self._fill)
 
     @property
     def others(self) -> list[Track]:

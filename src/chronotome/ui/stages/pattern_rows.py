@@ -206,7 +206,7 @@ class PatternRows(Rows):
         return sorted({*map(float, ROUNDS), own})
 
     def show_pattern(self) -> None:
-        pattern, steps, kit = self._patterns.pattern, self.desk.view.steps, self._patterns.kit
+        pattern, steps, kit = self._patterns.pattern, self.desk.view.chosen.steps, self._patterns.kit
         if pattern is None or kit is None:
             return
         self.head.setText(

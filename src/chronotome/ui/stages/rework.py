@@ -45,8 +45,9 @@ class ReworkTray(Tray):
         self.add_buttons("add-track", "remove-track")
         self.finish()
         self._is_whole = False
-        desk.view.focus_changed.connect(self._show)
-        desk.view.selection_changed.connect(self._show)
+        desk.view.chosen.focus_changed.connect(self._show)
+        desk.view.chosen.changed.connect(self._show)
+        desk.view.rhythm_changed.connect(self._show)
         self.follow_session(self._show, at_once=False)
         self._show()
 
@@ -81,26 +82,26 @@ class ReworkTray(Tray):
         self.add_buttons("mute", "solo", "flip")
 
     def _set_level(self, session: Session, value: float) -> Session:
-        track = self.desk.view.focused
+        track = self.desk.view.chosen.focused
         return session if track is None else set_level(session, track.id, value)
 
     def _set_clips(self, session: Session, value: float, *, name: str, unit: float) -> Session:
         """Of all chosen clips, or of the one that is worked on."""
         view = self.desk.view
-        places = view.clips
-        if not places and view.focused is not None and view.clip is not None:
-            places = ((view.focused.id, view.clip.id),)
+        places = view.chosen.clips
+        if not places and view.chosen.focused is not None and view.chosen.clip is not None:
+            places = ((view.chosen.focused.id, view.chosen.clip.id),)
         return set_clip(session, places, **{name: round(value / unit, 4)})
 
     def _show_clip(self) -> None:
-        view, clip = self.desk.view, self.desk.view.clip
-        chosen = len(view.clips)
+        view, clip = self.desk.view, self.desk.view.chosen.clip
+        chosen = len(view.chosen.clips)
         for slider in (self.clip_level, self.fade_in, self.fade_out):
             slider.setEnabled(clip is not None)
         if clip is None:
             self.clip.say(tr("No clip"))
             return
-        track = view.focused
+        track = view.chosen.focused
         number = 0 if track is None else [each.id for each in track.clips].index(clip.id) + 1
         of = 0 if track is None else len(track.clips)
         self.clip.say(
@@ -114,7 +115,7 @@ class ReworkTray(Tray):
         self.fade_out.set_value(1000 * clip.fade_out)
 
     def _show_hits(self) -> None:
-        clip = self.desk.view.clip
+        clip = self.desk.view.chosen.clip
         slices = None if clip is None else clip.take.slices
         self.pattern.setVisible(clip is not None and clip.take.playing is not None)
         self.hits.setVisible(clip is None or clip.take.playing is None)
@@ -131,16 +132,16 @@ class ReworkTray(Tray):
             self.scatter.show_scatter()
 
     def _set_pan(self, session: Session, value: float) -> Session:
-        track = self.desk.view.focused
+        track = self.desk.view.chosen.focused
         return session if track is None else set_pan(session, track.id, value / 100)
 
     def _on_name(self, name: str) -> None:
-        track = self.desk.view.focused
+        track = self.desk.view.chosen.focused
         if track is not None:
             self.desk.store.apply(lambda session: rename(session, track.id, name), tr("Rename track"))
 
     def _show(self) -> None:
-        track, session = self.desk.view.focused, self.desk.session
+        track, session = self.desk.view.chosen.focused, self.desk.session
         self.setEnabled(track is not None)
         if track is None:
             return

@@ -92,11 +92,11 @@ class RollRows(Rows):
 
         def edit(session: Session, value: float) -> Session:
             view = self.desk.view
-            if view.place is None or not view.hits:
+            if view.chosen.place is None or not view.chosen.hits:
                 return session
-            slices = clip_at(session, view.place).take.slices
-            roll = None if slices is None else roll_of(slices, view.hits)
-            return set_roll(session, view.place, view.hits, change(roll or Roll(), value))
+            slices = clip_at(session, view.chosen.place).take.slices
+            roll = None if slices is None else roll_of(slices, view.chosen.hits)
+            return set_roll(session, view.chosen.place, view.chosen.hits, change(roll or Roll(), value))
 
         self.bind(slider, edit, tr("Roll: {0}", words.lower()))
         return slider
@@ -147,8 +147,8 @@ class RollRows(Rows):
 
     def show_roll(self, slices: Slices) -> None:
         view = self.desk.view
-        roll = roll_of(slices, view.hits)
-        is_some = bool(view.hits)
+        roll = roll_of(slices, view.chosen.hits)
+        is_some = bool(view.chosen.hits)
         widgets: tuple[QWidget, ...] = (self.count, self.step, self.back, *self.sliders.values())
         for widget in widgets:
             widget.setEnabled(is_some)
@@ -170,7 +170,7 @@ class RollRows(Rows):
         if not roll.step or shown is None or slices is None or shown.plan.sliced is None:
             return roll.count
         rolled = slices.column("rolled")
-        at = next(each for each in slices.at(self.desk.view.hits) if rolled[each])
+        at = next(each for each in slices.at(self.desk.view.chosen.hits) if rolled[each])
         first, last = (int(each[at]) for each in (shown.plan.sliced.starts, shown.plan.sliced.ends))
         session = self.desk.session
         return len(roll_edges(roll, first, last, session.tempo, session.rate)) - 1
@@ -230,11 +230,11 @@ class ScatterRows(Rows):
 
     def _edited(self, session: Session, change: Callable[[Scatter], Scatter]) -> Session:
         view = self.desk.view
-        if view.place is None or not view.hits:
+        if view.chosen.place is None or not view.chosen.hits:
             return session
-        slices = clip_at(session, view.place).take.slices
-        scatter = None if slices is None else scatter_of(slices, view.hits)
-        return set_scatter(session, view.place, view.hits, change(scatter or Scatter()))
+        slices = clip_at(session, view.chosen.place).take.slices
+        scatter = None if slices is None else scatter_of(slices, view.chosen.hits)
+        return set_scatter(session, view.chosen.place, view.chosen.hits, change(scatter or Scatter()))
 
     def _with_amount(self, session: Session, value: float) -> Session:
         name, most = self._name, MOST[self._name]
@@ -247,14 +247,14 @@ class ScatterRows(Rows):
         slices, view = self._slices.slices, self.desk.view
         if slices is None:
             return
-        scatter = scatter_of(slices, view.hits)
+        scatter = scatter_of(slices, view.chosen.hits)
         for widget in (self.kind, self.amount, self.lean):
-            widget.setEnabled(bool(view.hits))
+            widget.setEnabled(bool(view.chosen.hits))
         shown, name = scatter or Scatter(), self._name
         most = float(getattr(shown, name))
         self.amount.set_value(100 * most / MOST[name])
         self.lean.set_value(100 * shown.lean)
-        at = slices.at(view.hits)
+        at = slices.at(view.chosen.hits)
         values = drawn(shown, name, slices.id_array[at])
         words = self._words(most)
         self.histogram.show_values(values, most, (f"−{words}", f"+{words}"))

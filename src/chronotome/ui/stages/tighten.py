@@ -82,7 +82,15 @@ class TightenTray(Tray):
         self.add(self.checks)
         self.finish()
         view = desk.view
-        for signal in (view.focus_changed, view.evidence_changed, view.selection_changed, view.snap_changed):
+        for signal in (
+            view.chosen.focus_changed,
+            view.evidence_changed,
+            view.scope_changed,
+            view.groove_changed,
+            view.kind_changed,
+            view.chosen.changed,
+            view.snap_changed,
+        ):
             signal.connect(self._show)
         self.follow_session(self._show)
         self._show()
@@ -227,10 +235,10 @@ class TightenTray(Tray):
         """Put the playhead into a noise that is not heard: from there it can be heard again."""
         shown, frame = self.desk.guiding, self.noises.itemData(index)
         if shown is not None and frame is not None:
-            self.desk.view.select(None)
+            self.desk.view.chosen.select(None)
             place = shown.frame_shown(frame)
             self.desk.transport.go_to(place)
-            self.desk.view.center_on(place)
+            self.desk.view.sight.center_on(place)
 
     # Showing
 
@@ -280,7 +288,7 @@ class TightenTray(Tray):
 
     def _show_about(self, guide: Track) -> None:
         """Whose recipe it is."""
-        view, take, track = self.desk.view, self._take, self.desk.view.focused
+        view, take, track = self.desk.view, self._take, self.desk.view.chosen.focused
         is_own = take is not None and take.tighten is not None
         self.own.setText(tr("Use settings of track") if is_own else SHORT["own-recipe"])
         is_moved = take is not None and take.moving is not None
@@ -292,7 +300,7 @@ class TightenTray(Tray):
                 *(name.removesuffix(".1").removesuffix(".1") for name in names)
             )
         elif view.recipe_for is For.CHOSEN:
-            words = tr("{0} selected hits", len(view.picked))
+            words = tr("{0} selected hits", len(view.chosen.onsets))
         elif track is not None and track.id != guide.id:
             words = tr("guide: {0}", guide.name)
         self.about.say(words)

@@ -54,7 +54,7 @@ class HitList:
         return ", ".join(parts)
 
     def current(self) -> int:
-        shown, selected = self._shown, self._desk.view.selected
+        shown, selected = self._shown, self._desk.view.chosen.onset
         if shown is None or selected is None:
             return -1
         found = np.flatnonzero(shown.targets.onsets == selected)
@@ -63,8 +63,8 @@ class HitList:
     def choose(self, row: int) -> None:
         shown = self._shown
         if shown is not None and row < len(shown.targets):
-            self._desk.view.select(int(shown.targets.onsets[row]))
-            self._desk.view.center_on(float(shown.landings[row]))
+            self._desk.view.chosen.select(int(shown.targets.onsets[row]))
+            self._desk.view.sight.center_on(float(shown.landings[row]))
 
 
 class OnsetList:
@@ -88,7 +88,7 @@ class OnsetList:
         return tr("{0}, strength {1:.0f}, {2}{3}", when, onsets.strengths[row], state, lock)
 
     def current(self) -> int:
-        shown, selected = self._desk.shown, self._desk.view.selected
+        shown, selected = self._desk.shown, self._desk.view.chosen.onset
         if shown is None or selected is None:
             return -1
         place = shown.recording.onsets.place_of(selected)
@@ -97,8 +97,8 @@ class OnsetList:
     def choose(self, row: int) -> None:
         shown = self._desk.shown
         if shown is not None:
-            self._desk.view.select(int(shown.recording.onsets.ids[row]))
-            self._desk.view.center_on(float(shown.onset_frames()[row]))
+            self._desk.view.chosen.select(int(shown.recording.onsets.ids[row]))
+            self._desk.view.sight.center_on(float(shown.onset_frames()[row]))
 
 
 class ClipList:
@@ -108,11 +108,11 @@ class ClipList:
         self._desk = desk
 
     def count(self) -> int:
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
         return 0 if track is None else len(track.clips)
 
     def words(self, row: int) -> str:
-        track, session = self._desk.view.focused, self._desk.session
+        track, session = self._desk.view.chosen.focused, self._desk.session
         if track is None:
             return ""
         clip = track.clips[row]
@@ -130,14 +130,14 @@ class ClipList:
         return ", ".join(parts)
 
     def current(self) -> int:
-        track, clip = self._desk.view.focused, self._desk.view.clip
+        track, clip = self._desk.view.chosen.focused, self._desk.view.chosen.clip
         ids = [] if track is None else [each.id for each in track.clips]
         return ids.index(clip.id) if clip is not None and clip.id in ids else -1
 
     def choose(self, row: int) -> None:
-        track = self._desk.view.focused
+        track = self._desk.view.chosen.focused
         if track is not None:
-            self._desk.view.choose_clips(((track.id, track.clips[row].id),))
+            self._desk.view.chosen.choose_clips(((track.id, track.clips[row].id),))
 
 
 class StepList:
@@ -163,14 +163,14 @@ class StepList:
         return f"{key}{where}{more}"
 
     def current(self) -> int:
-        pattern, steps = self._commands.pattern, self._desk.view.steps
+        pattern, steps = self._commands.pattern, self._desk.view.chosen.steps
         known = () if pattern is None else pattern.ids
         return known.index(steps[-1]) if steps and steps[-1] in known else -1
 
     def choose(self, row: int) -> None:
-        pattern, place = self._commands.pattern, self._desk.view.place
+        pattern, place = self._commands.pattern, self._desk.view.chosen.place
         if pattern is not None and place is not None:
-            self._desk.view.choose_hits(place, (pattern.ids[row],))
+            self._desk.view.chosen.choose_hits(place, (pattern.ids[row],))
 
 
 class TempoList:

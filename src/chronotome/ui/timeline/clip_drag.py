@@ -142,7 +142,7 @@ class ClipDrag:
         known = {clip.id: track.id for track, clip in self.desk.session.clips}
         new = tuple((track, clip) for clip, track in known.items() if clip not in before)
         kept = tuple((known[clip], clip) for _, clip in self.places if clip in known)
-        self.desk.view.choose_clips(new if self.copies and new else kept)
+        self.desk.view.chosen.choose_clips(new if self.copies and new else kept)
 
     def cancel(self) -> None:
         self.desk.store.drop_draft()

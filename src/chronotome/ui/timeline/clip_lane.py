@@ -65,7 +65,7 @@ class ClipLane(TrackLane):
         x, y = event.position().x(), event.position().y()
         badge = clip_badge_at(self, self.clips, event.position()) if x >= HEADER else None
         if badge is not None:
-            self.desk.view.choose_clips((badge[0].place,))
+            self.desk.view.chosen.choose_clips((badge[0].place,))
             self.desk.view.want_setting(badge[1].stage, badge[1].control)
             return True
         found = grip_at(self, self.clips, x, y) if x >= HEADER else None
@@ -77,19 +77,20 @@ class ClipLane(TrackLane):
                 click = partial(self.click_wave, x)
                 self.drag = RangeDrag(self.desk, track.id, x, self.frame_of(x), click)
                 return True
-            self.desk.view.choose_clips(())
+            self.desk.view.chosen.choose_clips(())
             return False
         frame, grip = found
         view, keys = self.desk.view, event.modifiers()
         is_more = bool(keys & Qt.KeyboardModifier.ShiftModifier)
         is_copy = bool(keys & Qt.KeyboardModifier.ControlModifier)
-        others = tuple(place for place in view.clips if place != frame.place)
-        if frame.place in view.clips and is_more:
+        others = tuple(place for place in view.chosen.clips if place != frame.place)
+        if frame.place in view.chosen.clips and is_more:
             gone = in_groups(self.desk.session, (frame.place,))
-            view.choose_clips(tuple(place for place in others if place not in gone))
+            view.chosen.choose_clips(tuple(place for place in others if place not in gone))
             return True
-        view.choose_clips((*others, frame.place) if is_more or frame.place in view.clips else (frame.place,))
-        places = view.clips if grip is Grip.BODY else (frame.place,)
+        is_more = is_more or frame.place in view.chosen.clips
+        view.chosen.choose_clips((*others, frame.place) if is_more else (frame.place,))
+        places = view.chosen.clips if grip is Grip.BODY else (frame.place,)
         self._pressed = event.position()
         self.drag = ClipDrag(self.desk, frame, grip, self.frame_of(x), places, copies=is_copy)
         return True
@@ -98,9 +99,10 @@ class ClipLane(TrackLane):
         """The clip under the pointer, or the hits that are selected in it."""
         view, found = self.desk.view, grip_at(self, self.clips, x, y)
         if found is None:
-            return "slices" if view.hits else "clip" if view.clips or view.range is not None else ""
-        if found[0].place not in view.clips:
-            view.choose_clips((found[0].place,))
+            is_chosen = view.chosen.clips or view.chosen.range is not None
+            return "slices" if view.chosen.hits else "clip" if is_chosen else ""
+        if found[0].place not in view.chosen.clips:
+            view.chosen.choose_clips((found[0].place,))
         return "clip"
 
     def press_inside(self, event: QMouseEvent) -> bool:  # noqa: ARG002 - what lanes with more in them read
@@ -109,11 +111,11 @@ class ClipLane(TrackLane):
 
     def click_wave(self, x: float) -> None:
         """What a click between the handles does: the playhead goes there."""
-        self.desk.view.choose_clips(())
+        self.desk.view.chosen.choose_clips(())
         self.desk.transport.go_to(self.frame_of(x))
 
     def paint_range(self, painter: QPainter) -> None:
-        span, track = self.desk.view.range, self._of()
+        span, track = self.desk.view.chosen.range, self._of()
         if span is None or track is None or track.id not in span.tracks:
             return
         left, right = max(HEADER, self.x_of(span.start)), self.x_of(span.end)

@@ -49,10 +49,10 @@ class ContextLane(ClipLane):
         """Where a dragged track would go in: before this one where True, after it where False."""
         self._image: QImage | None = None
         self._key: tuple[object, ...] = ()
-        self._viewport = desk.view.viewport
+        self._viewport = desk.view.sight.viewport
         """What the image shows: more than is in sight, so that there is something to scroll to."""
         self._most_stretched = STRETCHED * (1 + TURN * (track % LANES_IN_TURN))
-        desk.view.rested.connect(self._update_content)
+        desk.view.sight.rested.connect(self._update_content)
         self._is_pressed = False
         self.buttons = TrackButtons(desk, self, size=20)
         self.buttons.follow(track)
@@ -145,7 +145,7 @@ class ContextLane(ClipLane):
             return
         self._paint_wave(painter, clips, found, is_muted=track.is_muted)
         if self.desk.view.stage is Stage.REWORK:
-            paint_frames(painter, self, clips, self.desk.view.clips)
+            paint_frames(painter, self, clips, self.desk.view.chosen.clips)
             self.paint_range(painter)
 
     def _paint_wave(
@@ -165,10 +165,10 @@ class ContextLane(ClipLane):
             is_muted,
         )
         is_same = self._image is not None and key == self._key
-        is_exact = is_same and self._viewport.covers(view.viewport, stretched=1.0)
-        is_near = self._viewport.covers(view.viewport, stretched=self._most_stretched)
-        if not (is_exact or (is_same and view.is_moving and is_near)):
-            self._viewport = view.viewport.widened(BESIDE)
+        is_exact = is_same and self._viewport.covers(view.sight.viewport, stretched=1.0)
+        is_near = self._viewport.covers(view.sight.viewport, stretched=self._most_stretched)
+        if not (is_exact or (is_same and view.sight.is_moving and is_near)):
+            self._viewport = view.sight.viewport.widened(BESIDE)
             lows, highs = track_columns(
                 clips, self.desk.recordings.pool.sources, self._viewport.edges(ratio), self.desk.bands
             )
@@ -176,14 +176,14 @@ class ContextLane(ClipLane):
             self._image = wave_image(lows, highs, ink, height=int(height * ratio), ratio=ratio)
             self._key = key if is_whole else ()
         if self._image is not None:
-            left, right = (view.viewport.x_of(frame) for frame in (self._viewport.start, self._viewport.end))
+            left, right = map(view.sight.viewport.x_of, (self._viewport.start, self._viewport.end))
             box = QRectF(HEADER + left, (self.height() - height) / 2, right - left, height)
             painter.drawImage(box, self._image)
 
     def offers_at(self, x: float, y: float) -> str:
         if x >= HEADER and self.desk.view.stage is Stage.REWORK:
             return self.offers_clip_at(x, y)
-        self.desk.view.focus(self.track_id)
+        self.desk.view.chosen.focus(self.track_id)
         return "track"
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
@@ -191,7 +191,7 @@ class ContextLane(ClipLane):
             return
         badge = badge_at(self.badges, event.position())
         if badge is not None:
-            self.desk.view.focus(self.track_id)
+            self.desk.view.chosen.focus(self.track_id)
             self.desk.view.want_setting(badge.stage, badge.control)
             return
         if event.position().x() < HEADER:
@@ -211,7 +211,7 @@ class ContextLane(ClipLane):
         track = self._of()
         if track is not None:
             self.desk.say(tr("{0} is in the large lane, in its place among the tracks", track.name))
-            self.desk.view.focus(self.track_id)
+            self.desk.view.chosen.focus(self.track_id)
 
     def _press_header(self, event: QMouseEvent) -> None:
         if event.position().y() > self.height() - FOOT:

@@ -140,7 +140,7 @@ class DriftLane(EvidenceLane):
         self._paint_stems(painter, shown, visible, xs, (played, landing))
         self._paint_played(painter, shown, visible, xs, played)
         self._paint_landing(painter, shown, visible, xs, landing)
-        selected = visible[np.isin(shown.targets.onsets[visible], self.desk.view.picked)]
+        selected = visible[np.isin(shown.targets.onsets[visible], self.desk.view.chosen.onsets)]
         painter.setPen(QPen(colour(self.desk.view.theme.accent), 1.4))
         painter.setBrush(Qt.BrushStyle.NoBrush)
         paint_each(painter, ring, _pairs(xs, played, selected), 11)
@@ -152,7 +152,7 @@ class DriftLane(EvidenceLane):
         theme, content, (played, landing) = self.desk.view.theme, self.content, ends
         drift = shown.targets.drift[visible]
         is_alone = np.abs(drift) <= shown.recipe.leave_alone
-        is_picked = np.isin(shown.targets.onsets[visible], self.desk.view.picked)
+        is_picked = np.isin(shown.targets.onsets[visible], self.desk.view.chosen.onsets)
         is_crowded = len(visible) * CROWDED > content.width()
         lands = (visible, landing, theme.ink, DOT)
         plays = (
@@ -221,7 +221,7 @@ class DriftLane(EvidenceLane):
 
     def _paint_callout(self, painter: QPainter, shown: Shown, scale: float) -> None:
         """What is to check about the selected hit, in a sentence with numbers."""
-        check = self.desk.checks(shown.track, shown.take).of(self.desk.view.selected)
+        check = self.desk.checks(shown.track, shown.take).of(self.desk.view.chosen.onset)
         at = np.zeros(0, int) if check is None else np.flatnonzero(shown.targets.onsets == check.onset)
         if check is None or not len(at):
             return
@@ -257,8 +257,8 @@ class DriftLane(EvidenceLane):
         if found is None:
             return "tighten" if x >= HEADER else ""
         onset = int(found[0].targets.onsets[found[1]])
-        if onset not in self.desk.view.picked:
-            self.desk.view.select(onset)
+        if onset not in self.desk.view.chosen.onsets:
+            self.desk.view.chosen.select(onset)
         return "hit"
 
     def _mark_at(self, x: float, y: float) -> tuple[Shown, int] | None:
@@ -290,7 +290,7 @@ class DriftLane(EvidenceLane):
         self.drag = take_hit(self.desk, shown, at, grip=grip, holds=holds)
 
     def _put_playhead(self, x: float) -> None:
-        self.desk.view.select(None)
+        self.desk.view.chosen.select(None)
         self.desk.transport.go_to(self.frame_of(x))
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:

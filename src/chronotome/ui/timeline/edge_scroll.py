@@ -46,5 +46,5 @@ class EdgeScroll(QObject):
             self._timer.stop()
             self._event = None
             return
-        self._lane.desk.view.scroll(self._pixels)
+        self._lane.desk.view.sight.scroll(self._pixels)
         self._lane.mouseMoveEvent(event)

@@ -22,7 +22,9 @@ class EvidenceLane(TrackLane):
 
     def __init__(self, desk: UiContext, name: str) -> None:
         super().__init__(desk, name)
-        desk.view.evidence_changed.connect(self.update)
+        view = desk.view
+        for signal in (view.evidence_changed, view.scope_changed, view.groove_changed):
+            signal.connect(self.update)
 
     @property
     def switch_top(self) -> int:

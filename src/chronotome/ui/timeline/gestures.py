@@ -87,7 +87,7 @@ class HitDrag:
             lines = lines_within(beat - bar, beat + bar, desk.view.rulings, session.metre, session.tempo)
             line = float(lines.beats[np.abs(lines.beats - beat).argmin()])
             apart = abs(session.frame_of(line) - session.frame_of(beat))
-            if apart <= ON_LINE_PIXELS * desk.view.viewport.frames_per_pixel:
+            if apart <= ON_LINE_PIXELS * desk.view.sight.viewport.frames_per_pixel:
                 beat = line
         self._draft(beat, is_free=is_free)
 
@@ -126,10 +126,10 @@ class HitDrag:
 def take_hit(desk: UiContext, shown: Shown, place: int, *, grip: float, holds: bool = False) -> HitDrag:
     """Begin to drag hit number `place` of a clip's targets, and the others that are chosen with it."""
     targets = shown.targets
-    onset, picked = int(targets.onsets[place]), desk.view.picked
+    onset, picked = int(targets.onsets[place]), desk.view.chosen.onsets
     line = float(targets.line_beats[place])
     if onset not in picked or len(picked) < 2:
-        desk.view.select(onset)
+        desk.view.chosen.select(onset)
         room, bearable = (
             targets.room_of(place),
             targets.bearable(place, shown.track.moving_of(shown.take).borne),
@@ -138,7 +138,7 @@ def take_hit(desk: UiContext, shown: Shown, place: int, *, grip: float, holds: b
         holding = held(desk.session, targets, targets.beside(place)) if is_holding else {}
         places = desk, shown.track.id, shown.clip.id, onset, line, grip, room, shown.map.axis
         return HitDrag(*places, holding=holding, bearable=bearable)
-    desk.view.pick(picked, onset)
+    desk.view.chosen.pick(picked, onset)
     at = np.flatnonzero(np.isin(targets.onsets, picked))
     low, high = shared_room(targets, at)
     here = float(targets.target[place])

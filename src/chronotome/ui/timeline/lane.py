@@ -46,7 +46,7 @@ class Lane(QWidget):
         for signal in (view.theme_changed, view.stage_changed):
             signal.connect(self.update)
         view.stage_changed.connect(self._tell_hint)
-        for signal in (view.viewport_changed, view.snap_changed, view.selection_changed):
+        for signal in (view.sight.viewport_changed, view.snap_changed, view.chosen.changed):
             signal.connect(self._update_content)
         desk.transport.side_changed.connect(self.update)
         desk.transport.moved.connect(self._on_moved)
@@ -64,13 +64,13 @@ class Lane(QWidget):
         return QRect(HEADER, 0, max(1, self.width() - HEADER), self.height())
 
     def x_of(self, frame: float) -> float:
-        return HEADER + self.desk.view.viewport.x_of(frame)
+        return HEADER + self.desk.view.sight.viewport.x_of(frame)
 
     def xs_of(self, frames: Places) -> NDArray[np.float64]:
-        return HEADER + self.desk.view.viewport.xs_of(frames)
+        return HEADER + self.desk.view.sight.viewport.xs_of(frames)
 
     def frame_of(self, x: float) -> float:
-        return self.desk.view.viewport.frame_of(x - HEADER)
+        return self.desk.view.sight.viewport.frame_of(x - HEADER)
 
     def beat_of_x(self, x: float) -> float:
         session = self.desk.session
@@ -81,9 +81,9 @@ class Lane(QWidget):
         amount = delta.y() or delta.x()
         view = self.desk.view
         if event.modifiers() & Qt.KeyboardModifier.ControlModifier:
-            view.zoom(ZOOM_STEP ** (amount / WHEEL_STEP), event.position().x() - HEADER)
+            view.sight.zoom(ZOOM_STEP ** (amount / WHEEL_STEP), event.position().x() - HEADER)
         else:
-            view.scroll(-amount / WHEEL_STEP * view.viewport.width / 8)
+            view.sight.scroll(-amount / WHEEL_STEP * view.sight.viewport.width / 8)
         event.accept()
 
     @cached_property
@@ -157,7 +157,7 @@ class Lane(QWidget):
         values = {FINE: theme.rule, BEAT: theme.strong_rule, BAR: theme.soft_ink}
         clock = (session.tempo, session.rate, session.metre, reach)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing, on=False)
-        for kind, lines in grid_lines(*clock, view.viewport, content.left()):
+        for kind, lines in grid_lines(*clock, view.sight.viewport, content.left()):
             painter.setPen(QPen(colour(values[kind]), 1.0))
             painter.drawLines(lines)
         painter.setRenderHint(QPainter.RenderHint.Antialiasing)

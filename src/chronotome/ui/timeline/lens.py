@@ -39,7 +39,12 @@ class Lens(QWidget):
         self.setAccessibleName(tr("Magnifier: 30 ms on either side of an onset"))
         self.setToolTip(tr("Drag: 1 pixel is 1 sample. , and . move by 1 sample, Alt+← and Alt+→ by 1 ms."))
         view = desk.view
-        for signal in (view.selection_changed, view.pointed_changed, view.focus_changed, view.theme_changed):
+        for signal in (
+            view.chosen.changed,
+            view.pointed_changed,
+            view.chosen.focus_changed,
+            view.theme_changed,
+        ):
             signal.connect(self.update)
         desk.store.changed.connect(lambda: None if desk.store.is_sifting else self.update())
 
@@ -47,7 +52,7 @@ class Lens(QWidget):
     def onset(self) -> OnsetId | None:
         """The onset under the pointer, or the selected one."""
         view = self._desk.view
-        return self._held or view.pointed or view.selected
+        return self._held or view.pointed or view.chosen.onset
 
     def _found(self) -> tuple[Shown, Source, int] | None:
         """What is shown: the clip, its samples, and the onset's place in its columns."""
@@ -156,7 +161,7 @@ class Lens(QWidget):
         if found is None or event.button() is not Qt.MouseButton.LeftButton or self.onset is None:
             return
         self._held = self.onset
-        self._desk.view.select(self.onset)
+        self._desk.view.chosen.select(self.onset)
         track, clip, onset = found[0].track.id, found[0].clip.id, self.onset
         self._pressed = event.position().x()
 

@@ -142,7 +142,7 @@ class MatchLane(EvidenceLane):
         top = self._wave_top
         painter.fillRect(QRect(content.left(), top, content.width(), self.height() - top), colour(theme.card))
         clips = all_shown(self.desk.session, other, self.desk.transport.side)
-        viewport = self.desk.view.viewport
+        viewport = self.desk.view.sight.viewport
         lows, highs = track_columns(
             clips, self.desk.recordings.pool.sources, viewport.edges(ratio), self.desk.bands
         )
@@ -165,7 +165,8 @@ class MatchLane(EvidenceLane):
         last = -1e9
         for at in np.flatnonzero(seen).tolist():
             top, bottom = float(view.tops[at]), float(view.feet[pairs.partner[at]])
-            is_sure, is_selected = bool(pairs.is_sure[at]), pairs.own.onsets[at] in self.desk.view.picked
+            is_sure = bool(pairs.is_sure[at])
+            is_selected = pairs.own.onsets[at] in self.desk.view.chosen.onsets
             if not is_sure:
                 left, right = sorted((top, bottom))
                 painter.fillRect(QRectF(left - 9, 0, right - left + 18, foot), colour(theme.wash, 150))
@@ -225,8 +226,8 @@ class MatchLane(EvidenceLane):
         if view is None or at is None:
             return "tighten" if x >= HEADER else ""
         onset = int(view.pairs.own.onsets[at])
-        if onset not in self.desk.view.picked:
-            self.desk.view.select(onset)
+        if onset not in self.desk.view.chosen.onsets:
+            self.desk.view.chosen.select(onset)
         return "pair"
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
@@ -235,11 +236,11 @@ class MatchLane(EvidenceLane):
         x, y, view = event.position().x(), event.position().y(), self._view()
         at = None if view is None else self._own_at(view, x, y)
         if view is None or at is None:
-            self.desk.view.select(None)
+            self.desk.view.chosen.select(None)
             self.desk.transport.go_to(self.frame_of(x))
             return
         onset = int(view.pairs.own.onsets[at])
-        self.desk.view.select(onset)
+        self.desk.view.chosen.select(onset)
         self.drag = PairDrag(self._commands, onset, x, y)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:

@@ -27,7 +27,7 @@ class OverviewStrip(Lane):
         self.setFixedHeight(HEIGHT)
         self._image: QImage | None = None
         self._key: tuple[object, ...] = ()
-        desk.view.focus_changed.connect(self.update)
+        desk.view.chosen.focus_changed.connect(self.update)
         desk.recordings.source_grew.connect(self._on_grew)
         desk.recordings.source_ready.connect(self._on_grew)
         desk.bands.found.connect(self._on_grew)
@@ -38,7 +38,7 @@ class OverviewStrip(Lane):
 
     @property
     def _per_pixel(self) -> float:
-        return max(1.0, self.desk.view.extent / self.content.width())
+        return max(1.0, self.desk.view.sight.extent / self.content.width())
 
     def paint_header(self, painter: QPainter) -> None:
         self.paint_words(painter, 7, tr("Overview"), size=11, weight=400, value=self.desk.view.theme.ink)
@@ -47,8 +47,8 @@ class OverviewStrip(Lane):
         theme, view = self.desk.view.theme, self.desk.view
         painter.fillRect(content, colour(theme.panel))
         self._paint_wave(painter, content)
-        left = HEADER + view.viewport.start / self._per_pixel
-        right = HEADER + view.viewport.end / self._per_pixel
+        left = HEADER + view.sight.viewport.start / self._per_pixel
+        right = HEADER + view.sight.viewport.end / self._per_pixel
         window = QRectF(left, 1, right - left, HEIGHT - 3).intersected(QRectF(content).adjusted(1, 0, -1, 0))
         painter.setBrush(colour(theme.wash, 120))
         painter.setPen(QPen(colour(theme.ink), 1))
@@ -58,7 +58,7 @@ class OverviewStrip(Lane):
         painter.drawLine(QPointF(x, 0), QPointF(x, HEIGHT))
 
     def _paint_wave(self, painter: QPainter, content: QRect) -> None:
-        track, theme = self.desk.view.focused, self.desk.view.theme
+        track, theme = self.desk.view.chosen.focused, self.desk.view.theme
         side, sources = self.desk.transport.side, self.desk.recordings.pool.sources
         clips = () if track is None else all_shown(self.desk.store.placed, track, side)
         found = [sources[each.recording.content] for each in clips if each.recording.content in sources]
@@ -66,13 +66,13 @@ class OverviewStrip(Lane):
             return
         ratio, is_whole = self.devicePixelRatioF(), all(source.is_whole for source in found)
         look = (side, content.width(), ratio, theme.name, len(found), is_whole)
-        key = (look, self.desk.view.extent, tuple(each.plan for each in clips))
+        key = (look, self.desk.view.sight.extent, tuple(each.plan for each in clips))
         is_near = (
             self.desk.store.is_drafting and self._key[:1] == key[:1]
         )  # a hand moves: some frames per pixel
         if self._image is None or (key != self._key and not is_near):
             count = int(content.width() * ratio)
-            edges = np.linspace(0.0, self.desk.view.extent, count + 1)
+            edges = np.linspace(0.0, self.desk.view.sight.extent, count + 1)
             lows, highs = track_columns(clips, sources, edges, self.desk.bands)
             self._image = wave_image(
                 lows,
@@ -100,5 +100,6 @@ class OverviewStrip(Lane):
     def _look_at(self, event: QMouseEvent) -> None:
         view = self.desk.view
         middle = (event.position().x() - HEADER) * self._per_pixel
-        span = view.viewport.end - view.viewport.start
-        view.show(replace(view.viewport, start=middle - span / 2).held(self.desk.view.extent))
+        sight = view.sight
+        span = sight.viewport.end - sight.viewport.start
+        sight.show(replace(sight.viewport, start=middle - span / 2).held(sight.extent))

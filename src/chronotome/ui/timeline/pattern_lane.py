@@ -54,7 +54,7 @@ class PatternLane(TrackLane):
         self._press = self._pressed = QPointF()
         self._beat = 0.0
         self._row = 0
-        desk.view.evidence_changed.connect(self.update)
+        desk.view.rows_changed.connect(self.update)
 
     # Places
 
@@ -125,7 +125,7 @@ class PatternLane(TrackLane):
         painter.setClipRect(QRect(0, TOP, HEADER, self.height() - TOP - FOOT))
         painter.fillRect(HEADER - LABELS - 2, 0, LABELS, self.height(), colour(theme.panel))
         painter.setFont(figure_font(9 if height < 13 else 10))
-        lit = set() if not self.desk.view.steps else self._lit(steps)
+        lit = set() if not self.desk.view.chosen.steps else self._lit(steps)
         for row, at in enumerate(self.order(steps.kit).tolist()):
             top = TOP + row * height - self._scrolled(count)
             if top + height < TOP or top > self.height() - FOOT:
@@ -138,7 +138,7 @@ class PatternLane(TrackLane):
 
     def _lit(self, steps: Steps) -> set[int]:
         """The slices of the chosen steps."""
-        at = steps.pattern.at(self.desk.view.steps)
+        at = steps.pattern.at(self.desk.view.chosen.steps)
         places = {each.id: row for row, each in enumerate(steps.kit.slices)}
         return {places.get(steps.pattern.slices[each], -1) for each in at}
 
@@ -215,9 +215,9 @@ class PatternLane(TrackLane):
         seen = np.flatnonzero(
             (rights > HEADER) & (lefts < self.width()) & (tops + height > TOP) & (tops < self.height() - FOOT)
         )
-        is_here = shown is not None and view.place == (shown.track.id, shown.clip.id)
+        is_here = shown is not None and view.chosen.place == (shown.track.id, shown.clip.id)
         bars = BarRects(lefts[seen], rights[seen], tops[seen], height)
-        paint_bars(painter, view.theme, steps, seen, bars, view.steps if is_here else ())
+        paint_bars(painter, view.theme, steps, seen, bars, view.chosen.steps if is_here else ())
 
     # Mouse
 
@@ -265,7 +265,7 @@ class PatternLane(TrackLane):
         found, steps, place = (
             self._step_under(x, y) if x >= HEADER else None,
             self.steps,
-            self.desk.view.place,
+            self.desk.view.chosen.place,
         )
         if x < HEADER or steps is None or place is None:
             return ""
@@ -274,8 +274,8 @@ class PatternLane(TrackLane):
                 self.desk.transport.go_to(self.frame_of(x))
             return "pattern"
         step = steps.pattern.ids[int(steps.step[found[0]])]
-        if step not in self.desk.view.steps:
-            self.desk.view.choose_hits(place, (step,))
+        if step not in self.desk.view.chosen.steps:
+            self.desk.view.chosen.choose_hits(place, (step,))
         return "steps"
 
     def _press_header(self, at: QPointF, steps: Steps) -> None:
@@ -292,9 +292,9 @@ class PatternLane(TrackLane):
                 for each, of in zip(steps.pattern.ids, steps.pattern.slices, strict=True)
                 if of == piece.id
             ]
-            place = self.desk.view.place
+            place = self.desk.view.chosen.place
             if place is not None:
-                self.desk.view.choose_hits(place, here)
+                self.desk.view.chosen.choose_hits(place, here)
 
     def _erase_under(self, x: float, y: float) -> None:
         found, steps = self._step_under(x, y), self.steps
@@ -310,7 +310,7 @@ class PatternLane(TrackLane):
                 self.desk.transport.go_to(self.frame_of(event.position().x()))
             return
         piece = steps.kit.slices[int(self.order(steps.kit)[row])]
-        self.desk.view.choose_hits((shown.track.id, shown.clip.id), ())
+        self.desk.view.chosen.choose_hits((shown.track.id, shown.clip.id), ())
         self._commands.kits.hear_slice(steps.kit, piece.id)
         drag = DrawDrag(self.desk, steps.pattern.id, piece.id, self.desk.view.grid.step)
         self.drag = drag
@@ -332,7 +332,7 @@ class PatternLane(TrackLane):
         self._choose((shown.track.id, shown.clip.id), step, is_more=keys == Qt.KeyboardModifier.ShiftModifier)
         if int(steps.rows[at]) >= 0 and not is_edge:
             self._commands.kits.hear_slice(steps.kit, steps.kit.slices[int(steps.rows[at])].id)
-        chosen = view.steps
+        chosen = view.chosen.steps
         if step not in chosen:
             return
         if keys & Qt.KeyboardModifier.ControlModifier:
@@ -350,10 +350,10 @@ class PatternLane(TrackLane):
         """One step; with Shift it is chosen with the others, or no longer."""
         view = self.desk.view
         if is_more:
-            others = tuple(each for each in view.steps if each != step)
-            view.choose_hits(place, others if step in view.steps else (*others, step))
-        elif step not in view.steps:
-            view.choose_hits(place, (step,))
+            others = tuple(each for each in view.chosen.steps if each != step)
+            view.chosen.choose_hits(place, others if step in view.chosen.steps else (*others, step))
+        elif step not in view.chosen.steps:
+            view.chosen.choose_hits(place, (step,))
 
     def _move_drag(self, steps: Steps, chosen: tuple[StepId, ...]) -> MoveDrag:
         rows = [steps.kit.slices[at].id for at in self.order(steps.kit).tolist()]
@@ -378,7 +378,7 @@ class PatternLane(TrackLane):
         recording = session.recording_with(piece.recording)
         is_own = piece.is_reversed or pattern.column("repeats")[at] > 1
         frames = (piece.end if is_own else recording.frames) - piece.start
-        clip = self.desk.view.clip
+        clip = self.desk.view.chosen.clip
         beat = pattern.places[at] + (0.0 if clip is None else clip.take.beat)
         return session.timebase.beats_in(frames / recording.rate, beat)
 

@@ -69,7 +69,7 @@ class PulseLane(TrackLane):
         if guide is None or guide.beats is None:
             self.paint_words(painter, y, tr("no beats yet"), size=10, weight=400, value=theme.soft_ink)
             return
-        track = self.desk.view.focused
+        track = self.desk.view.chosen.focused
         if track is not None and guide.track.id != track.id:
             words = tr("of {0}", guide.track.name)
             y = self.paint_words(painter, y, words, size=10, weight=400, value=theme.soft_ink)
@@ -139,7 +139,7 @@ class PulseLane(TrackLane):
             if right < HEADER or left > self.width():
                 continue
             painter.fillRect(QRectF(left, TICKS, right - left, self.height()), colour(theme.wash, 170))
-            if right - left > 60 or self.desk.view.beat == check.beat:
+            if right - left > 60 or self.desk.view.chosen.beat == check.beat:
                 painter.setFont(text_font(10, 500))
                 painter.setPen(colour(theme.late))
                 painter.drawText(QPointF(left + 4, self.height() - 8), f"{check.title} {check.figure}")
@@ -274,12 +274,12 @@ class PulseLane(TrackLane):
             painter.setBrush(colour(theme.accent))
             places = self.xs_of(guide.frame_at(pinned)).tolist()
             paint_each(painter, diamond, ((x, TICKS - 5.0) for x in places), 5)
-        if view.beat is not None:
-            x = float(self.xs_of(guide.frame_at(np.array([view.beat])))[0])
+        if view.chosen.beat is not None:
+            x = float(self.xs_of(guide.frame_at(np.array([view.chosen.beat])))[0])
             painter.setPen(QPen(colour(theme.accent), 2))
             painter.drawLine(QPointF(x, 0), QPointF(x, self.height()))
-        if isinstance(self.drag, ValueDrag) and self.drag.value is not None and view.beat is not None:
-            self._paint_drag_words(painter, guide, view.beat)
+        if isinstance(self.drag, ValueDrag) and self.drag.value is not None and view.chosen.beat is not None:
+            self._paint_drag_words(painter, guide, view.chosen.beat)
 
     def _paint_drag_words(self, painter: QPainter, guide: Guide, beat: float) -> None:
         """How far the beat under the hand was moved."""
@@ -305,7 +305,7 @@ class PulseLane(TrackLane):
     def offers_at(self, x: float, y: float) -> str:
         beat = self._beat_at(x, y) if x >= HEADER else None
         if beat is not None:
-            self.desk.view.choose_beat(beat)
+            self.desk.view.chosen.choose_beat(beat)
         return "fit" if x >= HEADER else ""
 
     def _beat_at(self, x: float, y: float) -> float | None:
@@ -334,13 +334,13 @@ class PulseLane(TrackLane):
             self._fit.choose(option)
         elif beat is not None and self.guide is not None:
             self._taken = self.guide
-            self.desk.view.choose_beat(beat)
+            self.desk.view.chosen.choose_beat(beat)
             edit = partial(_pinned, track=self._taken.track.id, beat=beat)
             words = tr("Move bar") if self._metre_of(self._taken).bar_start(beat) == beat else tr("Move beat")
             self.drag = ValueDrag(self.desk, edit, words)
             self._pressed_at = x
         else:
-            self.desk.view.choose_beat(None)
+            self.desk.view.chosen.choose_beat(None)
             self.desk.transport.go_to(self.frame_of(x))
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:

@@ -19,7 +19,7 @@ class RangeDrag:
     ) -> None:
         self._desk, self._track, self._x = desk, track, x
         self._start, self._click = frame, click
-        self._before = desk.view.range
+        self._before = desk.view.chosen.range
         self._is_meant = False
 
     @property
@@ -42,11 +42,11 @@ class RangeDrag:
             start, end = on_a_line(self._desk, start), on_a_line(self._desk, end)
         if end > start:
             span = Range(max(0, round(start)), round(end), tuple(order[first : last + 1]))
-            self._desk.view.choose_range(span)
+            self._desk.view.chosen.choose_range(span)
 
     def _as_shown(self) -> list[TrackId]:
         """Tracks as their lanes stand: the focused one above all others."""
-        focused = self._desk.view.focused
+        focused = self._desk.view.chosen.focused
         return sorted(
             (each.id for each in self._desk.session.tracks),
             key=lambda each: focused is None or each != focused.id,
@@ -54,8 +54,8 @@ class RangeDrag:
 
     def finish(self) -> None:
         if not self._is_meant:
-            self._desk.view.choose_range(None)
+            self._desk.view.chosen.choose_range(None)
             self._click()
 
     def cancel(self) -> None:
-        self._desk.view.choose_range(self._before)
+        self._desk.view.chosen.choose_range(self._before)

@@ -30,7 +30,12 @@ class RecipeLane(SpanStrip):
         super().__init__(desk, tr("Spans with their own settings"))
         self._commands = commands
         view = desk.view
-        for signal in (view.stage_changed, view.focus_changed, desk.store.changed, view.evidence_changed):
+        for signal in (
+            view.stage_changed,
+            view.chosen.focus_changed,
+            desk.store.changed,
+            view.scope_changed,
+        ):
             signal.connect(self._on_spans)
         self._on_spans()
 

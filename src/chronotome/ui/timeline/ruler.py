@@ -171,7 +171,7 @@ class Ruler(TrackLane):
         painter.setBrush(colour(theme.paper))
         paint_each(painter, diamond, ((xs[at], y) for at in visible[~by_hand].tolist()), 4)
         painter.setPen(QPen(colour(theme.accent), 1.2))
-        selected = visible[~by_hand & (targets.onsets[visible] == self.desk.view.selected)]
+        selected = visible[~by_hand & (targets.onsets[visible] == self.desk.view.chosen.onset)]
         paint_each(painter, diamond, ((xs[at], y) for at in selected.tolist()), 4)
         painter.setBrush(colour(theme.accent))
         paint_each(painter, diamond, ((xs[at], y) for at in visible[by_hand].tolist()), 5)

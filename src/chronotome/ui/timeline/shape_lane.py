@@ -57,7 +57,7 @@ class ShapeLane(ValueLane):
         xs, ys = self._points(shown, spans)
         seen = np.flatnonzero((xs > HEADER - 8) & (xs < self.width() + 8) & spans.heard)
         self._paint_scattered(painter, shown, spans, xs, seen)
-        chosen = np.isin(spans.slices.id_array, self.desk.view.hits)
+        chosen = np.isin(spans.slices.id_array, self.desk.view.chosen.hits)
         self.paint_values(painter, content, xs, ys, seen, chosen)
         self.paint_axis(painter)
         self.paint_sweep(painter)
@@ -102,8 +102,10 @@ class ShapeLane(ValueLane):
             return ""
         xs = np.where(spans.heard, self._points(shown, spans)[0], -1e9)
         near = int(np.abs(xs - x).argmin()) if len(xs) else -1
-        if near >= 0 and abs(xs[near] - x) <= REACH and spans.slices.ids[near] not in self.desk.view.hits:
-            self.desk.view.choose_hits((shown.track.id, shown.clip.id), (spans.slices.ids[near],))
+        chosen = self.desk.view.chosen
+        is_near = near >= 0 and abs(xs[near] - x) <= REACH
+        if is_near and spans.slices.ids[near] not in chosen.hits:
+            chosen.choose_hits((shown.track.id, shown.clip.id), (spans.slices.ids[near],))
         return "slices"
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
@@ -124,10 +126,10 @@ class ShapeLane(ValueLane):
             column = np.abs(np.where(heard, xs, -1e9) - x)
             near = int(column.argmin()) if len(column) and column.min() <= REACH else None
         nearest = None if near is None else spans.slices.ids[near]
-        is_some = len(view.hits) > 1
+        is_some = len(view.chosen.hits) > 1
         on_ring = near is not None and abs(ys[near] - y) <= REACH
-        moves_all = is_some and nearest in view.hits and on_ring and not event.modifiers()
-        may = heard & (np.isin(spans.slices.id_array, view.hits) if is_some else True)
+        moves_all = is_some and nearest in view.chosen.hits and on_ring and not event.modifiers()
+        may = heard & (np.isin(spans.slices.id_array, view.chosen.hits) if is_some else True)
         order = np.flatnonzero(may)
         values = values_of(self.desk.session, shown.take, view.shape)
         ids = tuple(spans.slices.ids[at] for at in order.tolist())
@@ -161,7 +163,7 @@ class ShapeLane(ValueLane):
 
     def type_value(self, shown: Shown, hit: SliceId, at: QPointF) -> None:
         view, name = self.desk.view, self.desk.view.shape
-        hits = view.hits if hit in view.hits else (hit,)
+        hits = view.chosen.hits if hit in view.chosen.hits else (hit,)
         place = (shown.track.id, shown.clip.id)
         values = values_of(self.desk.session, shown.take, name)
         slices = shown.take.slices

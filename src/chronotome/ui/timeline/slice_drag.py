@@ -97,7 +97,7 @@ class SliceDrag:
         self.desk.store.apply(self.edit, f"{'Copy' if self.copies else 'Move'} {what}")
         new = tuple(each for each in _ids_in(self.desk.session, self.place) if each not in known)
         if new:
-            self.desk.view.choose_hits(self.place, new)
+            self.desk.view.chosen.choose_hits(self.place, new)
 
     def cancel(self) -> None:
         self.desk.store.drop_draft()
@@ -108,7 +108,7 @@ def take_slice(
 ) -> SliceDrag:
     """Begin to drag a hit, and the others that are chosen with it."""
     view, place = desk.view, (shown.track.id, shown.clip.id)
-    hits = view.hits if hit in view.hits else (hit,)
+    hits = view.chosen.hits if hit in view.chosen.hits else (hit,)
     spans = spans_of(shown)
     at = 0 if spans is None else spans.slices.at([hit])[0]
     heard = 0.0 if spans is None else desk.session.beat_of(float(spans.starts[at]))
@@ -165,5 +165,5 @@ def take_edge(desk: UiContext, shown: Shown, hit: SliceId) -> LengthDrag | None:
     own = float(spans.slices.spans[at]) / shown.recording.rate
     heard = float(spans.ends[at] - spans.starts[at]) / desk.session.rate
     place = (shown.track.id, shown.clip.id)
-    others = tuple(each for each in view.hits if each != hit) if hit in view.hits else ()
+    others = tuple(each for each in view.chosen.hits if each != hit) if hit in view.chosen.hits else ()
     return LengthDrag(desk, place, hit, float(spans.starts[at]), heard / own if own else 1.0, others=others)

@@ -45,26 +45,26 @@ class SliceLane(ClipLane):
             return False
         view, place, frame = self.desk.view, (shown.track.id, shown.clip.id), self.frame_of(x)
         is_more = bool(keys & Qt.KeyboardModifier.ShiftModifier)
-        kept = view.hits if is_more and view.place == place else ()
+        kept = view.chosen.hits if is_more and view.chosen.place == place else ()
         hit, edge = slice_at(shown, self.frame_of(x + ON_LINE)), slice_edge_at(self, shown, x)
         is_foot = event.position().y() >= self.height() - FOOT
         if hit is None or is_foot:
 
             def sweep(first: float, last: float) -> None:
-                view.choose_hits(place, (*kept, *between(shown, first, last)))
+                view.chosen.choose_hits(place, (*kept, *between(shown, first, last)))
 
             def click() -> None:
                 if hit is not None:
                     self._choose_slice(place, hit, is_more=is_more)
                 else:
-                    view.choose_hits(place, ())
+                    view.chosen.choose_hits(place, ())
                     self.desk.transport.go_to(frame)
 
             self.begin_sweep(x, click, sweep)
         elif edge is not None and not keys:
             self.drag = take_edge(self.desk, shown, edge)
         else:
-            if hit not in view.hits or is_more or view.place != place:
+            if hit not in view.chosen.hits or is_more or view.chosen.place != place:
                 self._choose_slice(place, hit, is_more=is_more)
             copies = bool(keys & Qt.KeyboardModifier.ControlModifier)
             self._slices.hear(hit)
@@ -74,9 +74,9 @@ class SliceLane(ClipLane):
     def _choose_slice(self, place: Place, hit: SliceId, *, is_more: bool) -> None:
         """One hit; with Shift it is chosen with the others, or no longer."""
         view = self.desk.view
-        others = view.hits if is_more and view.place == place else ()
+        others = view.chosen.hits if is_more and view.chosen.place == place else ()
         left = tuple(each for each in others if each != hit)
-        view.choose_hits(place, left if hit in others else (*left, hit))
+        view.chosen.choose_hits(place, left if hit in others else (*left, hit))
 
     def drag_slice(self, event: QMouseEvent) -> bool:
         """Go on dragging a hit; False where none is dragged."""

@@ -98,8 +98,8 @@ def paint_slices(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
     painter.save()
     inside = QRectF(begin, 0, end - begin + 1, lane.height()).intersected(QRectF(lane.content))
     painter.setClipRect(inside, Qt.ClipOperation.IntersectClip)
-    is_here = view.place == (shown.track.id, shown.clip.id)
-    chosen = np.isin(spans.slices.id_array, view.hits) if is_here else np.zeros(len(lefts), bool)
+    is_here = view.chosen.place == (shown.track.id, shown.clip.id)
+    chosen = np.isin(spans.slices.id_array, view.chosen.hits) if is_here else np.zeros(len(lefts), bool)
     marked = seen[chosen[seen]]
     bands = _bands(lane, lefts[marked], rights[marked])
     _paint_bands(painter, bands, (top, foot - top), colour(theme.wash, 120))

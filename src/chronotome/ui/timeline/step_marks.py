@@ -108,7 +108,8 @@ def paint_steps(painter: QPainter, lane: Lane, shown: Shown, top: int) -> None:
     inside = QRectF(begin, 0, end - begin + 1, lane.height()).intersected(QRectF(lane.content))
     painter.setClipRect(inside, Qt.ClipOperation.IntersectClip)
     ids = np.array(steps.pattern.ids, np.int64)[steps.step[seen]]
-    chosen = np.isin(ids, view.steps) if view.place == (shown.track.id, shown.clip.id) else ids < 0
+    is_here = view.chosen.place == (shown.track.id, shown.clip.id)
+    chosen = np.isin(ids, view.chosen.steps) if is_here else ids < 0
     if len(seen) <= MOST_KEYS:
         painter.setPen(QPen(colour(theme.ink, 120), 1, Qt.PenStyle.DotLine))
         painter.drawLines([QLineF(x, top, x, foot) for x in lefts[seen].tolist()])

@@ -115,7 +115,7 @@ class StepShapeLane(ValueLane):
         self.paint_levels(painter, content)
         xs, ys = self._points(steps)
         seen = np.flatnonzero((xs > HEADER - 8) & (xs < self.width() + 8))
-        chosen = np.isin(steps.pattern.column("ids")[steps.step], self.desk.view.steps)
+        chosen = np.isin(steps.pattern.column("ids")[steps.step], self.desk.view.chosen.steps)
         self.paint_values(painter, content, xs, ys, seen, chosen)
         self.paint_axis(painter)
         self.paint_figure(painter, lambda pointer: self._words_at(steps, pointer))
@@ -130,16 +130,16 @@ class StepShapeLane(ValueLane):
     # Mouse
 
     def offers_at(self, x: float, y: float) -> str:  # noqa: ARG002 - a step is meant at any height
-        steps, place = self.steps, self.desk.view.place
+        steps, place = self.steps, self.desk.view.chosen.place
         if x < HEADER or steps is None or place is None:
             return ""
         xs = self._points(steps)[0]
         near = int(np.abs(xs - x).argmin()) if len(xs) else -1
         if near < 0 or abs(xs[near] - x) > REACH:
-            return "steps" if self.desk.view.steps else "pattern"
+            return "steps" if self.desk.view.chosen.steps else "pattern"
         step = steps.pattern.ids[int(steps.step[near])]
-        if step not in self.desk.view.steps:
-            self.desk.view.choose_hits(place, (step,))
+        if step not in self.desk.view.chosen.steps:
+            self.desk.view.chosen.choose_hits(place, (step,))
         return "steps"
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
@@ -148,7 +148,7 @@ class StepShapeLane(ValueLane):
         if not is_left or self.press_header(place) or steps is None or not len(steps.step):
             return
         ids, view = steps.pattern.column("ids")[steps.step], self.desk.view
-        may = np.isin(ids, view.steps) if len(view.steps) > 1 else np.ones(len(ids), np.bool_)
+        may = np.isin(ids, view.chosen.steps) if len(view.chosen.steps) > 1 else np.ones(len(ids), np.bool_)
         drag = StepShapeDrag(
             self.desk,
             steps.pattern.id,
@@ -175,7 +175,7 @@ class StepShapeLane(ValueLane):
         self.cancel_drag()
         view, name, pattern = self.desk.view, self.desk.view.step_shape, steps.pattern
         step = pattern.ids[int(steps.step[near])]
-        chosen = view.steps if step in view.steps else (step,)
+        chosen = view.chosen.steps if step in view.chosen.steps else (step,)
         unit = {"pans": 0.01, "chances": 0.01}.get(name, 1.0)
 
         def keep(number: float) -> None:

@@ -125,8 +125,8 @@ class StrengthLane(TrackLane):
         locked = visible[onsets.lock_array[visible]]
         painter.setPen(QPen(colour(theme.ink), 1.6))
         painter.drawLines([QLineF(x - 4, foot + 4, x + 4, foot + 4) for x in xs[locked].tolist()])
-        if self.desk.view.picked:
-            picked = visible[np.isin(onsets.id_array[visible], self.desk.view.picked)]
+        if self.desk.view.chosen.onsets:
+            picked = visible[np.isin(onsets.id_array[visible], self.desk.view.chosen.onsets)]
             painter.setPen(QPen(colour(theme.accent), 2))
             painter.setBrush(colour(theme.accent))
             painter.drawLines([QLineF(xs[at], foot, xs[at], ys[at]) for at in picked.tolist()])
@@ -153,8 +153,8 @@ class StrengthLane(TrackLane):
         if found is None:
             return "mark" if x >= HEADER else ""
         onset = int(found[0].recording.onsets.ids[found[1]])
-        if onset not in self.desk.view.picked:
-            self.desk.view.select(onset)
+        if onset not in self.desk.view.chosen.onsets:
+            self.desk.view.chosen.select(onset)
         return "onset"
 
     def _onset_at(self, x: float, y: float) -> tuple[Shown, int] | None:
@@ -177,7 +177,7 @@ class StrengthLane(TrackLane):
             if event.modifiers() & Qt.KeyboardModifier.ShiftModifier:
                 self._marks.extend_to(onset)
             else:
-                self.desk.view.select(onset)
+                self.desk.view.chosen.select(onset)
                 self._marks.hear(onset)
         elif abs(y - self._y_of(shown.recording.threshold)) <= REACH:
             content = shown.recording.content
@@ -190,7 +190,7 @@ class StrengthLane(TrackLane):
             self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
 
     def _put_playhead(self, x: float) -> None:
-        self.desk.view.select(None)
+        self.desk.view.chosen.select(None)
         self.desk.transport.go_to(self.frame_of(x))
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:

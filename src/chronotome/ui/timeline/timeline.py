@@ -109,11 +109,11 @@ class Timeline(QWidget):
     def _listen(self) -> None:
         desk, view = self._desk, self._desk.view
         desk.transport.moved.connect(self._follow)
-        changes = (view.stage_changed, view.evidence_changed, view.selection_changed, view.focus_changed)
+        changes = (view.stage_changed, view.evidence_changed, view.chosen.changed, view.chosen.focus_changed)
         for signal in (*changes, desk.store.kept):
             signal.connect(self._on_stage)
         self._on_stage()
-        view.focus_changed.connect(self._on_tracks)
+        view.chosen.focus_changed.connect(self._on_tracks)
         desk.store.watch(self, self._on_tracks, lambda s: s.tracks)
 
     def _speak(self, commands: Commands) -> None:
@@ -130,8 +130,8 @@ class Timeline(QWidget):
         ]
         for each in self.spoken:
             each.follow(
-                view.selection_changed,
-                view.focus_changed,
+                view.chosen.changed,
+                view.chosen.focus_changed,
                 desk.store.kept,
                 desk.store.changed,
                 desk.proving.proved,
@@ -163,18 +163,19 @@ class Timeline(QWidget):
         """
         view, last = self._desk.view, self._last_position
         self._last_position = frame
-        viewport = view.viewport
-        is_there = frame < view.extent
+        viewport = view.sight.viewport
+        is_there = frame < view.sight.extent
         if self._desk.transport.is_playing and is_there and viewport.start <= last < viewport.end:
-            view.turn_to(frame)
+            view.sight.turn_to(frame)
 
     def _on_stage(self) -> None:
         view = self._desk.view
-        is_apart = view.clip is not None and view.clip.take.slices is not None
+        is_apart = view.chosen.clip is not None and view.chosen.clip.take.slices is not None
         for stage, lane in self.evidence.items():
             has_more = lane is not self.drift and (lane is not self.shape or is_apart)
             lane.setVisible(stage is view.stage and has_more)
-        plays = view.stage is Stage.REWORK and view.clip is not None and view.clip.take.playing is not None
+        clip = view.chosen.clip
+        plays = view.stage is Stage.REWORK and clip is not None and clip.take.playing is not None
         self.pattern.setVisible(plays)
         self.step_shape.setVisible(plays)
         for evidence, lane in self._tightening.items():
@@ -188,7 +189,7 @@ class Timeline(QWidget):
 
     def _on_tracks(self) -> None:
         """The focused track is tall in its place; those above it lie above, those below it below."""
-        focused = self._desk.view.focused
+        focused = self._desk.view.chosen.focused
         order = [track.id for track in self._desk.session.tracks]
         at = 0 if focused is None else order.index(focused.id)
         made = {lane.track_id: lane for lane in self.context_lanes}
@@ -220,7 +221,7 @@ class Timeline(QWidget):
         """All lanes are as wide as this: it tells the viewport."""
         super().resizeEvent(event)
         view = self._desk.view
-        view.resize(self.width() - HEADER)
+        view.sight.resize(self.width() - HEADER)
 
     def paintEvent(self, _event: QPaintEvent) -> None:
         painter = QPainter(self)

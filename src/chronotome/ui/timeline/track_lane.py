@@ -24,7 +24,7 @@ class TrackLane(Lane):
         super().__init__(desk, name)
         self.drag: Drag | None = None
         self._sweep_x = 0.0
-        desk.view.focus_changed.connect(self.update)
+        desk.view.chosen.focus_changed.connect(self.update)
         desk.rendering.checked.connect(self.update)
 
     @property

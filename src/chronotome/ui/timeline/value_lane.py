@@ -59,7 +59,7 @@ class ValueLane(TrackLane):
         self._showing.setSingleShot(True)
         self._showing.setInterval(0)
         self._showing.timeout.connect(self._show_drawn)
-        desk.view.evidence_changed.connect(self.update)
+        desk.view.shape_changed.connect(self.update)
 
     @property
     def value(self) -> str:

@@ -94,14 +94,15 @@ class WaveLane(SliceLane):
     def __init__(
         self, desk: UiContext, marks: MarkCommands, hits: HitCommands, slices: SliceCommands
     ) -> None:
-        super().__init__(desk, tr("Wave of the selected track"), lambda: desk.view.focused, slices)
+        super().__init__(desk, tr("Wave of the selected track"), lambda: desk.view.chosen.focused, slices)
         self._marks, self._hits = marks, hits
         self.setMinimumHeight(150)
         self._image: QImage | None = None
         self._image_key: tuple[object, ...] = ()
         self.buttons = TrackButtons(desk, self)
         self.buttons.move(12, 66)
-        desk.view.focus_changed.connect(self._on_focus)
+        desk.view.chosen.focus_changed.connect(self._on_focus)
+        desk.view.rhythm_changed.connect(self._update_content)
         desk.store.watch(self, self._on_focus, lambda s: s.tracks)
         desk.recordings.source_grew.connect(self._on_grew)
         desk.recordings.source_ready.connect(self._on_grew)
@@ -109,7 +110,7 @@ class WaveLane(SliceLane):
         self._on_focus()
 
     def _on_focus(self) -> None:
-        track = self.desk.view.focused
+        track = self.desk.view.chosen.focused
         self.buttons.follow(None if track is None else track.id)
         self.update()
 
@@ -123,12 +124,12 @@ class WaveLane(SliceLane):
         return hints.get(self.desk.view.stage, self.hint)
 
     def type_name(self) -> None:
-        track = self.desk.view.focused
+        track = self.desk.view.chosen.focused
         if track is not None:
             type_name(self.desk, self, track.id)
 
     def _type_level(self) -> None:
-        track = self.desk.view.focused
+        track = self.desk.view.chosen.focused
         if track is not None:
             box = QRect(8, self.height() - LEVEL_ROW, HEADER - 16, LEVEL_ROW - 4)
 
@@ -175,7 +176,7 @@ class WaveLane(SliceLane):
                 paint_steps(painter, self, each, STRIP)
                 paint_keys(painter, self, each)
             paint_rhythm(painter, self, STRIP)
-            paint_frames(painter, self, clips, self.desk.view.clips)
+            paint_frames(painter, self, clips, self.desk.view.chosen.clips)
             self.paint_range(painter)
         else:
             self._paint_notches(painter, shown)
@@ -205,7 +206,7 @@ class WaveLane(SliceLane):
 
     def _paint_wave(self, painter: QPainter, content: QRect, clips: Sequence[Shown], source: Source) -> None:
         ratio = self.devicePixelRatioF()
-        viewport, theme = self.desk.view.viewport, self.desk.view.theme
+        viewport, theme = self.desk.view.sight.viewport, self.desk.view.theme
         height = content.height() - FOOT - NOTCH
         look = (
             self.desk.transport.side,
@@ -238,7 +239,7 @@ class WaveLane(SliceLane):
         if not isinstance(drawn, tuple) or len(drawn) != 1 or not _is_alike(drawn[0], plan):
             return False
         moved = np.abs(drawn[0].score.heard - plan.score.heard).max()
-        return bool(moved < UNSEEN * self.desk.view.viewport.frames_per_pixel)
+        return bool(moved < UNSEEN * self.desk.view.sight.viewport.frames_per_pixel)
 
     def _visible(self, xs: NDArray[np.float64]) -> NDArray[np.int64]:
         return np.flatnonzero((xs > HEADER - 20) & (xs < self.width() + 20))
@@ -273,8 +274,8 @@ class WaveLane(SliceLane):
         locked = visible[onsets.lock_array[visible]]
         painter.setPen(QPen(colour(theme.ink), 1.6))
         painter.drawLines([QLineF(x - 4, NOTCH + 1, x + 4, NOTCH + 1) for x in xs[locked].tolist()])
-        if view.picked:
-            chosen = visible[np.isin(onsets.id_array[visible], view.picked)]
+        if view.chosen.onsets:
+            chosen = visible[np.isin(onsets.id_array[visible], view.chosen.onsets)]
             painter.setPen(QPen(colour(theme.accent), 1.2))
             painter.setBrush(colour(theme.accent))
             paint_each(painter, notch, ((x, 0.0) for x in xs[chosen].tolist()), NOTCH - 1)
@@ -300,7 +301,7 @@ class WaveLane(SliceLane):
         counted = shown.counts[visible]
         hand = [touch.onset for touch in shown.take.touches if touch.beat is not None]
         ids = onsets.id_array[visible]
-        is_ours = np.isin(ids, [*hand, *self.desk.view.picked])
+        is_ours = np.isin(ids, [*hand, *self.desk.view.chosen.onsets])
         layers = [
             (xs[visible[some]], np.full(np.count_nonzero(some), 3.0), colour(value))
             for some, value in (
@@ -317,7 +318,7 @@ class WaveLane(SliceLane):
             paint_dots(painter, content.left(), size, [(*layer, SMALL_NOTCH) for layer in layers])
 
     def paint_header(self, painter: QPainter) -> None:
-        track, theme = self.desk.view.focused, self.desk.view.theme
+        track, theme = self.desk.view.chosen.focused, self.desk.view.theme
         if track is None:
             return
         session = self.desk.session
@@ -353,7 +354,7 @@ class WaveLane(SliceLane):
     @property
     def badges(self) -> list[Placed]:
         """What acts on the track, and on the clip that is worked on, in the header."""
-        track, clip, session = self.desk.view.focused, self.desk.view.clip, self.desk.session
+        track, clip, session = self.desk.view.chosen.focused, self.desk.view.chosen.clip, self.desk.session
         if track is None:
             return []
         found = [*track_badges(session, track), *(() if clip is None else clip_badges(session, clip))]
@@ -366,7 +367,7 @@ class WaveLane(SliceLane):
 
     def _paint_drag_words(self, painter: QPainter, shown: Shown) -> None:
         """What moves under the hand, and what stays."""
-        drag, selected = self.drag, self.desk.view.selected
+        drag, selected = self.drag, self.desk.view.chosen.onset
         if isinstance(drag, HitDrag) and drag.has_moved:
             x, words = self._hit_words(shown, drag)
             self.paint_beside(painter, QPointF(x, NOTCH + 6), words)
@@ -404,8 +405,8 @@ class WaveLane(SliceLane):
                 self._put_playhead(x)
             return {Stage.MARK: "mark", Stage.TIGHTEN: "tighten", Stage.FIT: "fit"}.get(stage, "")
         onset = int(shown.recording.onsets.ids[place])
-        if onset not in self.desk.view.picked:
-            self.desk.view.select(onset)
+        if onset not in self.desk.view.chosen.onsets:
+            self.desk.view.chosen.select(onset)
         return "onset" if stage is Stage.MARK else "hit"
 
     def _press_header(self, place: QPointF) -> bool:
@@ -450,7 +451,7 @@ class WaveLane(SliceLane):
         """Work on the clip under the pointer from now on."""
         for each in self.clips:
             if self.is_in(each, x):
-                self.desk.view.choose_clips(((each.track.id, each.clip.id),))
+                self.desk.view.chosen.choose_clips(((each.track.id, each.clip.id),))
 
     def _noise_at(self, shown: Shown, x: float) -> tuple[int, bool] | None:
         """In Tighten, the edge of a noise that is not heard."""
@@ -463,7 +464,7 @@ class WaveLane(SliceLane):
         return abs(x - self.x_of(float(shown.heard_anchors[-1]))) <= EDGE_REACH
 
     def _put_playhead(self, x: float) -> None:
-        self.desk.view.select(None)
+        self.desk.view.chosen.select(None)
         self.desk.transport.go_to(self.frame_of(x))
 
     def _notch_at(self, shown: Shown, x: float, y: float) -> int | None:
@@ -485,7 +486,7 @@ class WaveLane(SliceLane):
         if self.desk.view.stage is Stage.TIGHTEN and keys & Qt.KeyboardModifier.ShiftModifier:
             self._hits.add_or_drop(onset)
         elif not len(at):
-            self.desk.view.select(onset)
+            self.desk.view.chosen.select(onset)
         else:
             grip = x - float(self.xs_of(shown.landings[at])[0])
             holds = bool(keys & Qt.KeyboardModifier.ControlModifier)
@@ -496,7 +497,7 @@ class WaveLane(SliceLane):
         if keys & Qt.KeyboardModifier.ShiftModifier:
             self._marks.extend_to(onset)
             return
-        self.desk.view.select(onset)
+        self.desk.view.chosen.select(onset)
         if keys & Qt.KeyboardModifier.ControlModifier:
             self._marks.slip_side()
             self.drag = SlipDrag(self.desk, shown, onset, self.frame_of(x))
@@ -507,7 +508,7 @@ class WaveLane(SliceLane):
     def _mark_frame(self, shown: Shown, x: float, *, is_free: bool) -> int:
         """The frame of the recording that a mark under the pointer would have."""
         frame = shown.recording_frame(self.frame_of(x))
-        per_pixel = self.desk.view.viewport.frames_per_pixel / self.desk.session.rate
+        per_pixel = self.desk.view.sight.viewport.frames_per_pixel / self.desk.session.rate
         reach = min(PULL_SECONDS, PULL_PIXELS * per_pixel)
         return frame if is_free else self._marks.pulled(shown, frame, reach=reach)
 
