@@ -28,8 +28,8 @@ from chronotome.render.plan import plan_for
 from chronotome.session.validity import check
 from chronotome.ui.application import application, build, wait_until_ready
 from chronotome.ui.panels.side import PanelGrip
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.lane import Lane
-from chronotome.ui.view_state import Stage
 
 NEVER = {"quit", "demo", "new"}
 """Actions that end the run, or begin it again."""

@@ -511,7 +511,7 @@ class Windows(Documents):
 
     def one(self, chance: random.Random) -> None:
         from chronotome.ui.application import wait_until_ready  # noqa: PLC0415 - the same
-        from chronotome.ui.view_state import Stage  # noqa: PLC0415 - the same
+        from chronotome.ui.state.view_state import Stage  # noqa: PLC0415 - the same
 
         folder, desk = self._copy(), self._window.desk
         document = folder / "session.json"

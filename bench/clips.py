@@ -16,7 +16,7 @@ from chronotome.session.edits.clips import copy, join, move, split
 from chronotome.session.edits.recordings import add_recording
 from chronotome.session.model import Session
 from chronotome.ui.application import wait_until_ready
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 TRACKS, CLIPS, STEPS = 24, 200, 40
 

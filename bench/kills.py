@@ -76,7 +76,7 @@ def life(way: str, folder: Path, first: int, said: Path) -> None:
 def main() -> None:
     kills = int(sys.argv[1]) if len(sys.argv) > 1 else 50
     home = isolate()
-    FORKS.set_forkserver_preload(["chronotome.ui.application", "chronotome.ui.main_window"])
+    FORKS.set_forkserver_preload(["chronotome.ui.application", "chronotome.ui.window.main_window"])
     chance = random.Random(int(sys.argv[2]) if len(sys.argv) > 2 else 4)
     worst, unreadable, left, swept, lives = 0.0, 0, 0, 0, dict.fromkeys(WAYS, 0)
     number = 0

@@ -11,7 +11,7 @@ from PySide6.QtGui import QMouseEvent
 
 from bench.material import isolate, window_with, write_performance
 from chronotome.engine.control import Word
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 BLOCK = 256
 MOVES, CLICKS = 200, 40

@@ -22,11 +22,11 @@ from chronotome.session.model import Session
 from chronotome.ui.application import application, build, wait_until_ready
 from chronotome.ui.commands.session_files import DEMO_SESSION
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.main_window import MainWindow
 from chronotome.ui.stages.check_rows import CheckRows
 from chronotome.ui.stages.rework import ReworkTray
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.lane import Lane
-from chronotome.ui.view_state import Stage
+from chronotome.ui.window.main_window import MainWindow
 
 LEFT, NONE = Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
 ROLL_PAUSE = 40

@@ -12,7 +12,7 @@ from bench.material import isolate, window_with, write_performance
 from chronotome.session.edits.recordings import add_recording
 from chronotome.session.model import replace
 from chronotome.ui.application import wait_until_ready
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 
 def spread_of_the_machine() -> float:

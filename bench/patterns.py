@@ -45,7 +45,7 @@ from chronotome.session.edits.tracks import set_muted
 from chronotome.session.normalise_patterns import settled
 from chronotome.ui.application import pause, wait_until_ready
 from chronotome.ui.commands.playing import PERFORMANCE
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 DEMO = Path(chronotome.__file__).parent / "demo"
 SECONDS = 20

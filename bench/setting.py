@@ -14,7 +14,7 @@ from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.onsets import onsets_from
 from chronotome.ui.application import wait_until_ready
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 MINUTES, HITS = 30, 12_000
 BAR = 50

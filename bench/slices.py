@@ -36,7 +36,7 @@ from chronotome.session.model import Session, replace
 from chronotome.session.onsets import onsets_from
 from chronotome.session.slices import Roll, Scatter, Slices
 from chronotome.ui.application import wait_until_ready
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 DEMO = Path(chronotome.__file__).parent / "demo"
 EDITS = 24

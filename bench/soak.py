@@ -28,7 +28,7 @@ from chronotome.engine.player import DEFAULT_BLOCK
 from chronotome.files.journal import Journal
 from chronotome.files.places import Settings
 from chronotome.ui.application import application, build, wait_until_ready
-from chronotome.ui.main_window import MainWindow
+from chronotome.ui.window.main_window import MainWindow
 
 PAUSE_SECONDS = 0.6
 """Between two gestures."""

@@ -175,7 +175,7 @@ def at_work(person, hits_file):
     from chronotome.session.edits.tightening import set_tighten
     from chronotome.session.edits.timing import set_beat_one
     from chronotome.session.grid import Grid
-    from chronotome.ui.view_state import Stage
+    from chronotome.ui.state.view_state import Stage
 
     person.window.open([hits_file])
     person.settle()

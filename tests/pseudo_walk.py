@@ -25,8 +25,8 @@ from chronotome.ui.application import (  # noqa: E402
     show_demo_view,
     wait_until_ready,
 )
-from chronotome.ui.main_window import MainWindow  # noqa: E402
-from chronotome.ui.view_state import Stage  # noqa: E402
+from chronotome.ui.state.view_state import Stage  # noqa: E402
+from chronotome.ui.window.main_window import MainWindow  # noqa: E402
 
 OURS = re.compile(r"[A-Za-z]{3,}")
 

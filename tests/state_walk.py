@@ -48,10 +48,10 @@ from chronotome.ui.commands.session_files import DEMO_SESSION  # noqa: E402
 from chronotome.ui.controls.segmented import Segmented  # noqa: E402
 from chronotome.ui.controls.sentence import Sentence  # noqa: E402
 from chronotome.ui.controls.value_slider import ValueSlider  # noqa: E402
-from chronotome.ui.main_window import MainWindow  # noqa: E402
 from chronotome.ui.panels.rail import WIDTH, StageCard  # noqa: E402
-from chronotome.ui.theme import figure_font, text_font  # noqa: E402
-from chronotome.ui.view_state import For, LaneKind, Stage  # noqa: E402
+from chronotome.ui.state.theme import figure_font, text_font  # noqa: E402
+from chronotome.ui.state.view_state import For, LaneKind, Stage  # noqa: E402
+from chronotome.ui.window.main_window import MainWindow  # noqa: E402
 
 CONTROLS = (QAbstractButton, QComboBox, QLineEdit, ValueSlider)
 USUAL = 1280, 800

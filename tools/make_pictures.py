@@ -38,9 +38,9 @@ from chronotome.ui.application import (
 )
 from chronotome.ui.dialogs.batch import BatchDialog
 from chronotome.ui.dialogs.pads import PadsWindow
-from chronotome.ui.main_window import MainWindow
 from chronotome.ui.stages.tighten import TightenTray
-from chronotome.ui.view_state import For, LaneKind, RowsBy, Stage
+from chronotome.ui.state.view_state import For, LaneKind, RowsBy, Stage
+from chronotome.ui.window.main_window import MainWindow
 
 FOLDER = Path(__file__).parents[1] / "docs" / "screenshots"
 AUDIO = Path(demo_file).parent / "harbour-ferry" / "audio"

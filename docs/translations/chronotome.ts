@@ -78,7 +78,7 @@ Drag over the ruler: loop that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/recovery.py"/>
         <source> You are opening {0}.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -118,17 +118,17 @@ Drag over the ruler: loop that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>+1 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>+5 %</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>+5 ms</source>
         <translation type="unfinished"></translation>
     </message>
@@ -153,7 +153,7 @@ Drag over the ruler: loop that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>, drifting</source>
         <translation type="unfinished"></translation>
     </message>
@@ -168,7 +168,7 @@ Drag over the ruler: loop that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>, {0:.0f} % sure</source>
         <translation type="unfinished"></translation>
     </message>
@@ -193,7 +193,7 @@ Drag over the ruler: loop that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>1 Mark</source>
         <translation type="unfinished"></translation>
     </message>
@@ -253,7 +253,7 @@ Drag over the ruler: loop that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>2 Fit</source>
         <translation type="unfinished"></translation>
     </message>
@@ -268,17 +268,17 @@ Drag over the ruler: loop that span.&lt;/p&gt;
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>3 Tighten</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>4 Rework</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>5 Export</source>
         <translation type="unfinished"></translation>
     </message>
@@ -309,12 +309,12 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>A triangle shows a hit as played, the ring shows its target. Drag a triangle up or down.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/dialogs/about.py"/>
         <source>About Chronotome</source>
         <translation type="unfinished"></translation>
     </message>
@@ -339,7 +339,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/hits.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Accept place</source>
         <translation type="unfinished"></translation>
     </message>
@@ -354,12 +354,12 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Add cycle</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Add empty track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -389,7 +389,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/kits.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Add hits to kit</source>
         <translation type="unfinished"></translation>
     </message>
@@ -404,17 +404,17 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Add octave layer above</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Add octave layer below</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/marks.py"/>
         <source>Add onset</source>
         <translation type="unfinished"></translation>
     </message>
@@ -434,7 +434,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Add section…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -444,7 +444,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Add step at playhead</source>
         <translation type="unfinished"></translation>
     </message>
@@ -459,12 +459,12 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Add track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/hits.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Add warp marker</source>
         <translation type="unfinished"></translation>
     </message>
@@ -489,7 +489,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/folded_bar.py"/>
+        <location filename="ui/stages/folded_bar.py"/>
         <source>All bars folded into one</source>
         <translation type="unfinished"></translation>
     </message>
@@ -524,7 +524,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Apply suggested fix</source>
         <translation type="unfinished"></translation>
     </message>
@@ -539,7 +539,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>As played or edited</source>
         <translation type="unfinished"></translation>
     </message>
@@ -554,7 +554,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/recovery.py"/>
         <source>Ask later</source>
         <translation type="unfinished"></translation>
     </message>
@@ -574,12 +574,12 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>At bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>At hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -594,7 +594,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>At song tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -604,7 +604,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Attraction</source>
         <translation type="unfinished"></translation>
     </message>
@@ -674,12 +674,12 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Back 8 bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Back one bar</source>
         <translation type="unfinished"></translation>
     </message>
@@ -729,12 +729,12 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Beat ←</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Beat →</source>
         <translation type="unfinished"></translation>
     </message>
@@ -779,22 +779,22 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Bounce</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Bounce in place</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Bounce to new track</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Bounce whole track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -844,7 +844,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Calibrate tapping…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -914,7 +914,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/applying.py"/>
+        <location filename="ui/state/applying.py"/>
         <source>Cannot use media keys: the desktop has no session bus</source>
         <translation type="unfinished"></translation>
     </message>
@@ -964,7 +964,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Change metre here…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1194,7 +1194,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>Chronotome checks every join as you work. F3 finds anything, F1 opens the manual.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1204,7 +1204,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/recovery.py"/>
         <source>Chronotome recovered {0} made since the last save.{1} Restore them?</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1224,7 +1224,7 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/session_files.py"/>
+        <location filename="ui/panels/welcome.py"/>
         <source>Clear list</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1286,7 +1286,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Clip</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1336,7 +1336,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Coarser grid</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1346,7 +1346,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Combine lows and highs…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1391,7 +1391,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Convert clip to pattern</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1401,7 +1401,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/stages/hit_rows.py"/>
         <source>Copy</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1411,7 +1411,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Copy as audio files</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1441,7 +1441,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Copy rhythm from…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1451,7 +1451,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/fit.py"/>
         <source>Copy tempo to song</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1461,7 +1461,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Correct beats</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1476,7 +1476,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/kits.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Create kit from hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1506,12 +1506,12 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Crossfade: +1 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Crossfade: −1 ms</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1526,7 +1526,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Cut</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1566,7 +1566,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Dark theme</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1586,12 +1586,12 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/kits.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Declick kit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Decrease track height</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1606,7 +1606,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/stages/mark.py"/>
         <source>Delete</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1651,7 +1651,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Delete, close gap</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1666,7 +1666,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Deselect</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1676,12 +1676,12 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Detach layer</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Detect onsets</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1701,12 +1701,12 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Devices and sync</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/recovery.py"/>
         <source>Discard</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1721,7 +1721,7 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/guarded.py"/>
+        <location filename="ui/state/guarded.py"/>
         <source>Display error. Undo the last step or reopen the session; your work is safe.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1751,42 +1751,42 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>Done</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Double</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Double beats from here</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Double number of bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Double pattern length</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Double recording tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Double song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Double time</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1796,12 +1796,12 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Double time, shorten hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>Drag Strength to 100 %: each hit of {0} moves to its line. Changes play at once.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1936,7 +1936,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/view_state.py"/>
+        <location filename="ui/state/view_state.py"/>
         <source>Drift</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1951,12 +1951,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/drag_out.py"/>
+        <location filename="ui/window/drag_out.py"/>
         <source>Drop failed: no window took the file</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Duplicate</source>
         <translation type="unfinished"></translation>
     </message>
@@ -1996,7 +1996,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Edit</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2071,7 +2071,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Expand rolls to hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2081,12 +2081,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/view_state.py"/>
+        <location filename="ui/state/view_state.py"/>
         <source>Export</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Export audio…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2096,12 +2096,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Export groove…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Export kit as SFZ…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2111,7 +2111,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Export onsets…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2121,7 +2121,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Export pattern as MIDI…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2131,12 +2131,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Export slices…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Export stems…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2146,7 +2146,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Export tempo map…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2181,7 +2181,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/stages/export.py"/>
         <source>Exported “{0}”</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2196,32 +2196,32 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Export…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Extend to next hit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Extend to previous hit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Extract</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Extract 4-bar groove</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Extract groove</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2266,7 +2266,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Fade out noise</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2276,12 +2276,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/share.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>File</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/drag_out.py"/>
+        <location filename="ui/window/drag_out.py"/>
         <source>File dropped</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2311,7 +2311,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Fill gaps with tails</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2341,7 +2341,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Find missing recordings…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2351,12 +2351,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Find…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Finer grid</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2366,7 +2366,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/view_state.py"/>
+        <location filename="ui/state/view_state.py"/>
         <source>Fit</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2376,7 +2376,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Fit kit to tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2386,7 +2386,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>Five stages</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2396,7 +2396,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Flam window</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2406,7 +2406,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Fold other tracks</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2426,7 +2426,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Follow song</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2441,12 +2441,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Forward 8 bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Forward one bar</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2466,7 +2466,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>From recording</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2481,7 +2481,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Full screen</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2491,12 +2491,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Go to next panel</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Go to previous panel</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2506,7 +2506,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Go to {0}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2516,7 +2516,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Grid and scope</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2536,7 +2536,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Grid shift</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2551,7 +2551,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/view_state.py"/>
+        <location filename="ui/state/view_state.py"/>
         <source>Groove</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2566,17 +2566,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Groove length: 1 bar</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Groove length: 2 bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Groove length: 4 bars</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2596,7 +2596,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Groove timing</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2626,22 +2626,22 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/clips.py"/>
         <source>Group clips</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Guided tour</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Half</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Half time</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2651,42 +2651,42 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Half time, lengthen hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Halve beats from here</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Halve number of bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Halve pattern length</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Halve recording tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Halve song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>Harbour ferry: a street-percussion trio in a stairwell</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Help</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2696,12 +2696,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/dialogs/history.py"/>
         <source>History</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Hit {0}: {1}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2731,22 +2731,22 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/hits.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Hold neighbours</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Hold neighbours while dragging</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>How hits moved</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Import</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2756,7 +2756,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Import groove…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2771,7 +2771,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Import onsets…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2781,7 +2781,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Increase track height</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2816,12 +2816,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Invert polarity</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Invert selection</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2871,7 +2871,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Join</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2901,17 +2901,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Keep as played</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/moving.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Keep formants</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Keep hit as played</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2926,7 +2926,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/marks.py"/>
         <source>Keep onset</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2936,17 +2936,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Keep original, muted</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Keep positions</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Keep random values</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2956,12 +2956,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Keep song at {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Keep song tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2976,12 +2976,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Keep this cycle</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Keep {0:g} kHz</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3001,7 +3001,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Keyboard shortcuts…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3011,7 +3011,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Kit</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3041,7 +3041,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Lane height</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3051,12 +3051,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Large lanes</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>Large lanes: F9 shows all again. Rest the pointer on a rim for its panel.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3071,17 +3071,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Learn MIDI control</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>Learn the window in nine steps, with the demo session</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/learning.py"/>
+        <location filename="ui/actions/learning.py"/>
         <source>Learning ended</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3156,17 +3156,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Lock all</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/general.py"/>
         <source>Lock all tracks</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Lock below</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3176,12 +3176,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Lock to track below</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Lock tracks</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3201,7 +3201,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Loop</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3226,17 +3226,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Loop points</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Loop section</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/marks.py"/>
         <source>Loop selection</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3281,7 +3281,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Lower noise 12 dB</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3326,7 +3326,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>MIDI controls…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3336,7 +3336,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>MIDI inputs and clock…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3376,22 +3376,22 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/dialogs/manual.py"/>
         <source>Manual</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/view_state.py"/>
+        <location filename="ui/state/view_state.py"/>
         <source>Mark</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Mark and fit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/view_state.py"/>
+        <location filename="ui/state/view_state.py"/>
         <source>Match</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3426,7 +3426,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Measure recording latency…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3446,12 +3446,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/dialogs/messages.py"/>
         <source>Messages</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Method</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3471,7 +3471,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Metronome</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3501,7 +3501,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/grooves.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Mirror groove timing</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3511,7 +3511,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Monitor input</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3536,12 +3536,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Move beats earlier</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Move beats later</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3551,12 +3551,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Move clip earlier</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Move clip later</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3581,7 +3581,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Move hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3596,17 +3596,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Move playhead</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Move steps down</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Move steps up</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3626,12 +3626,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Move to earlier line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Move to later line</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3646,12 +3646,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Move track down</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Move track up</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3676,7 +3676,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Mute</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3686,12 +3686,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Mute clip</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/general.py"/>
         <source>Mute track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3711,87 +3711,87 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a clip. Open a recording (Ctrl+O).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a groove. Extract one first (Shift+G).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a kit. Create one from hits first (Ctrl+U).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a loop. Drag over the ruler.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a metre change before the playhead. Set one first.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a pattern. Convert a clip first (Ctrl+P).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a section at the playhead. Add one (Ctrl+M).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a section. Add one (Ctrl+M).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a selected step. Click one in a pattern.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a selection. Click a hit or a clip, or drag over several.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a sliced clip. Slice it first (Ctrl+H).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a tempo change before the playhead. Set one first.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a track with a recording. Open one (Ctrl+O).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs a track. Open a recording (Ctrl+O).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs locked tracks. Lock this track first (Ctrl+L).</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs onsets. Detect them in Mark, or lower Threshold.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Needs two tracks. Open another recording (Ctrl+O).</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3806,7 +3806,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>New empty pattern</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3836,7 +3836,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/keeping.py"/>
+        <location filename="ui/window/file_menus.py"/>
         <source>New from template</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3851,17 +3851,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>New session</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>New window</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>Next</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3871,67 +3871,67 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Next crossfade curve</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Next gap fill</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Next grid type</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Next groove</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Next hit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Next material</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Next method</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Next place to check</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Next scope</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Next section</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Next snapshot</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Next swing unit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Next track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4106,7 +4106,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Noise</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4136,7 +4136,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Not now</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4176,7 +4176,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/drag_out.py"/>
+        <location filename="ui/window/drag_out.py"/>
         <source>Nothing to copy. Select a clip.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4196,7 +4196,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/needs.py"/>
+        <location filename="ui/actions/needs.py"/>
         <source>Nothing to read again. No reading was cancelled.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4221,57 +4221,57 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Nudge hits +1 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Nudge hits +10 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Nudge hits −1 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Nudge hits −10 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/marks.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Nudge onset</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Nudge onset +1 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Nudge onset +1 sample</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Nudge onset +10 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Nudge onset −1 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Nudge onset −1 sample</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Nudge onset −10 ms</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4341,12 +4341,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>One bar fewer</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>One bar more</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4386,7 +4386,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialog_openers.py"/>
+        <location filename="ui/window/dialog_openers.py"/>
         <source>Onsets added by ear are placed {0:.0f} ms before the key press</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4436,12 +4436,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Open demo session</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>Open files</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4451,12 +4451,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Open pattern…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/session_files.py"/>
+        <location filename="ui/window/file_menus.py"/>
         <source>Open recent</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4466,7 +4466,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Open session folder…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4481,7 +4481,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Open tempo map…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4506,7 +4506,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/stages/pattern_rows.py"/>
         <source>Open…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4516,7 +4516,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Order and rhythm</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4546,12 +4546,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Own method</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Own settings</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4561,7 +4561,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Pack session…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4581,7 +4581,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Pads</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4616,12 +4616,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Panels</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Paste</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4646,7 +4646,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Pattern</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4681,7 +4681,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/marks.py"/>
         <source>Pin onset</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4691,7 +4691,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Pitch changes length</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4706,27 +4706,27 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Pitch: +1 semitone</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Pitch: +10 cents</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Pitch: −1 semitone</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Pitch: −10 cents</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Play</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4736,12 +4736,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Play MIDI file…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Play across loop end</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4751,22 +4751,22 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>Play and stop</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Play around hit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Play both</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Play both paired hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4781,17 +4781,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Play kit with keyboard</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Play or stop</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Play selected hit</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4841,7 +4841,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Preferences…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4851,17 +4851,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>Press A to switch between as played and edited. Both have the same level, and no edit is lost.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>Press Ctrl+H to slice a clip into hits. Drag or roll the hits, or create a kit with Ctrl+U.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>Press Space to play or stop. You hear {0}. Enter goes on.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4886,17 +4886,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Previous hit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Previous section</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Previous track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4906,7 +4906,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Process files…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4926,7 +4926,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Quit</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4941,7 +4941,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Ramp tempo over loop…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4956,7 +4956,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Ramp values</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4991,7 +4991,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Read again</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5011,7 +5011,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Reading {0} was cancelled. It is silent until it is read.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5026,7 +5026,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Record pattern</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5036,7 +5036,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Record take</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5056,7 +5056,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Recording tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5071,17 +5071,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/session_files.py"/>
+        <location filename="ui/dialogs/information.py"/>
         <source>Recordings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Recordings follow song</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>Recordings or a session. You can also drop files here.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5091,12 +5091,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Redo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>Redo {0}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5111,12 +5111,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Redraw chance</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Redraw random values</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5126,7 +5126,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/hits.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Release neighbours</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5136,27 +5136,27 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Remove cycle</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/grooves.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Remove groove</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Remove last pass</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Remove metre change</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Remove own settings</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5166,7 +5166,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Remove section</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5176,7 +5176,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Remove slicing</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5186,12 +5186,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Remove tempo change</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Remove track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5231,7 +5231,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Rename clip…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5246,12 +5246,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Rename section…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/stages/rework.py"/>
         <source>Rename track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5286,7 +5286,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Repeat pattern clip</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5306,7 +5306,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Repeat…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5316,7 +5316,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Replace with room tone</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5326,17 +5326,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Reset</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Reset all</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Reset all hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5346,7 +5346,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Reset fit</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5356,32 +5356,32 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Reset layout</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Reset onsets</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Reset pairs</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Reset selected hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Reset settings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Reset shape</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5391,12 +5391,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/fit.py"/>
         <source>Reset to detected fit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Reset value</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5406,32 +5406,32 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Restore</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Restore all bands</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/recovery.py"/>
         <source>Restore and add files</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/bouncing.py"/>
         <source>Restore bounced clips</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Restore noise</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/recovery.py"/>
         <source>Restore only</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5441,7 +5441,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>Restored {0} of “{1}”. Save the session.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5451,12 +5451,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Return to start</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Reverse</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5466,7 +5466,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Reverse order</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5486,17 +5486,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/view_state.py"/>
+        <location filename="ui/state/view_state.py"/>
         <source>Rework</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Ripple one line earlier</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Ripple one line later</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5531,7 +5531,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Room tone</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5541,12 +5541,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Rotate groove earlier</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Rotate groove later</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5581,7 +5581,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Save</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5591,12 +5591,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Save as template…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Save as…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5606,32 +5606,32 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Save copy…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Save fit file</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Save groove to library</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Save loop as recording…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Save loop…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Save pattern with kit…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5656,7 +5656,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Save snapshot…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5756,12 +5756,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Scrub back</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Scrub forward</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5791,12 +5791,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Sections</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/alike.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Select</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5856,12 +5856,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Select all</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Select all hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5871,7 +5871,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Select early hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5881,7 +5881,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Select every nth hit…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5901,7 +5901,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Select hits of band</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5916,17 +5916,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Select late hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Select louder hits…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Select similar hits…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5936,7 +5936,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Select steps of slice</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5946,7 +5946,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Select {0} hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5971,7 +5971,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Session information…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5981,7 +5981,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/session_files.py"/>
+        <location filename="ui/dialogs/preferences.py"/>
         <source>Sessions</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5991,7 +5991,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Set as guide</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6006,7 +6006,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Set bar number…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6016,7 +6016,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/fit.py"/>
         <source>Set beat one</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6171,7 +6171,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Set tempo here…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6196,7 +6196,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Set track as guide</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6221,7 +6221,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Shape</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6236,12 +6236,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Shape: +10 %</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Shape: −10 %</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6256,12 +6256,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Share…</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/panels/shelf.py"/>
         <source>Shelf</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6301,7 +6301,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Show {0} lane</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6316,7 +6316,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Shuffle hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6326,7 +6326,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Silence</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6356,7 +6356,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/batch.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Slice</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6366,22 +6366,22 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Slice at bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Slice at hand-set onsets</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Slice at onsets</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Slice by ear</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6406,7 +6406,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Slice in equal parts…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6416,7 +6416,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Slice on {0} lines</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6481,7 +6481,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/grooves.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Smooth groove</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6496,12 +6496,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/loops.py"/>
         <source>Snap loop to attacks</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/marks.py"/>
         <source>Snap onset to attack</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6516,7 +6516,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Snap to attacks</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6546,12 +6546,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Solo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/general.py"/>
         <source>Solo track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6566,7 +6566,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Song metre</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6576,7 +6576,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/finding.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Song tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6626,7 +6626,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Split</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6641,17 +6641,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/clips.py"/>
         <source>Split clip at bars</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/clips.py"/>
         <source>Split clip at hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Split here</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6666,7 +6666,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Spot check</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6681,12 +6681,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Spot-check fit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/panels/side.py"/>
         <source>Stages</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6711,7 +6711,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Stems…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6726,12 +6726,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Step {0}: {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Steps</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6766,12 +6766,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Straighten tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Straighten to song tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6781,7 +6781,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/rhythm.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Strength</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6806,12 +6806,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Stretch limit: +0.05</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Stretch limit: −0.05</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6826,17 +6826,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/slices.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Swap two hits</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Swing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Swing as played</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6861,17 +6861,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Switch groove offsets</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Switch played / edited</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/dialogs/keys_and_marks.py"/>
         <source>Symbols and mouse actions</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6956,12 +6956,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Tap</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/fit.py"/>
         <source>Tap beats</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6971,7 +6971,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/song.py"/>
         <source>Tap tempo over loop</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7051,7 +7051,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Tempo sync</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7061,7 +7061,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>That was the end. Press {0} to loop it.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7121,7 +7121,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/drag_out.py"/>
+        <location filename="ui/window/drag_out.py"/>
         <source>The file is ready. Drag the clip again, or paste the file.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7136,7 +7136,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>The lane shows the tempo of each beat of {0}. Drag a beat to its place, or press T to tap.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7191,7 +7191,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>The small triangles above the wave are onsets. Drag the threshold: faint onsets turn hollow and do not count.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7241,7 +7241,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/ui_context.py"/>
+        <location filename="ui/state/ui_context.py"/>
         <source>This clip plays a pattern. Shape its steps, or the slices of its kit.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7281,17 +7281,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/view_state.py"/>
+        <location filename="ui/state/view_state.py"/>
         <source>Tighten</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Tighten again</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Tighten less</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7356,17 +7356,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/rework_actions.py"/>
+        <location filename="ui/actions/rework_actions.py"/>
         <source>Toggle roll</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Toggle tempo ramp</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Tolerance</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7386,7 +7386,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7401,12 +7401,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Track level: +1 dB</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Track level: −1 dB</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7431,7 +7431,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/panels/side.py"/>
         <source>Tray</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7451,7 +7451,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/marks.py"/>
         <source>Trim to selection</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7461,12 +7461,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/learning.py"/>
+        <location filename="ui/actions/learning.py"/>
         <source>Turn a knob or press a pad first, then click “{0}”</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/learning.py"/>
+        <location filename="ui/actions/learning.py"/>
         <source>Turn a knob or press a pad, then click a slider or choose a command</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7476,7 +7476,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Undo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7496,7 +7496,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>Undo {0}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7511,17 +7511,17 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/clips.py"/>
         <source>Ungroup clips</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Unlock</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/commands/general.py"/>
         <source>Unlock track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7536,7 +7536,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Unpack session…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7546,12 +7546,12 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/actions/short.py"/>
         <source>Unpair</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/tightening.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Unpair hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7597,12 +7597,12 @@ The address was copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Use MIDI clock tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>Use for song</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7622,17 +7622,17 @@ The address was copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Use own method</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Use own settings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>Use ruler grid</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7642,7 +7642,7 @@ The address was copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Use song tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7667,12 +7667,12 @@ The address was copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/patterns.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>Vary pattern</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>View</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7697,7 +7697,7 @@ The address was copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/menus.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Warp markers</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7722,7 +7722,7 @@ The address was copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>Work from top to bottom. Keys 1 to 5 open a stage.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7747,7 +7747,7 @@ The address was copied.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/drag_out.py"/>
+        <location filename="ui/window/drag_out.py"/>
         <source>Writing dragged file</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7783,17 +7783,17 @@ Press any key, or click here, together with each click.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Zoom in</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Zoom out</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/action_table.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Zoom to fit</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7809,7 +7809,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>a/b, bypass, compare</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7829,12 +7829,12 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>algorithm, time stretch, pitch</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>align to other track, double tracking</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7864,7 +7864,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>anchor, hold</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7884,7 +7884,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>arm, overdub, record audio</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7980,7 +7980,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/view_state.py"/>
+        <location filename="ui/state/view_state.py"/>
         <source>band</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8000,7 +8000,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>batch, convert folder</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8070,7 +8070,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>bpm, set tempo, tap tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8080,7 +8080,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>buffer, latency, audio device, driver</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8110,7 +8110,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/learning.py"/>
+        <location filename="ui/actions/learning.py"/>
         <source>channel {0}, {1} {2}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8120,7 +8120,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>chop, slice, cut up, slice to transients</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8165,7 +8165,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>conform, follow tempo, sync</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8225,7 +8225,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/learning.py"/>
+        <location filename="ui/actions/learning.py"/>
         <source>control</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8245,17 +8245,17 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>crash, lost work, log</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>crop, trim</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>crossfade, fade curve</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8280,12 +8280,12 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>cycle, loop range</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>dark mode, night</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8330,17 +8330,17 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>double time, double tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>double-time feel</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>downbeat, bar one, first beat</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8356,12 +8356,12 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>drift, straighten, fix tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>drifts</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8381,7 +8381,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>drum pads</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8411,12 +8411,12 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>edit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>edits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8476,7 +8476,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>extract groove, groove template</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8486,7 +8486,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/dialogs/batch.py"/>
         <source>file</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8506,12 +8506,12 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/dialogs/batch.py"/>
         <source>files</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>first {0}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8571,7 +8571,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/state/figures.py"/>
         <source>full</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8581,12 +8581,12 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>gate, breath, bleed, noise</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>glue, merge, consolidate clips</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8596,7 +8596,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>grid from performance, tempo map</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8646,12 +8646,12 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>half time, half tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>half-time feel</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8761,22 +8761,22 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>hotkeys, key bindings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>humanize, humanise, loosen</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>import cues</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>import tempo, import midi tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8831,7 +8831,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>input latency, round trip</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8841,7 +8841,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>invert selection</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8866,7 +8866,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>is at {0}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9027,7 +9027,7 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/view_state.py"/>
+        <location filename="ui/state/view_state.py"/>
         <source>key</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9047,7 +9047,7 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>labels, cue points, markers</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9077,7 +9077,7 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/kit_actions.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>less</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9102,7 +9102,7 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>lock hit, pin</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9167,7 +9167,7 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>match project tempo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9177,7 +9177,7 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>metronome, click track, count-in, pre-roll</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9187,12 +9187,12 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/state/figures.py"/>
         <source>middle</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>midi controller, keyboard</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9207,7 +9207,7 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>mixdown, export wav, normalise, normalize, loudness, LUFS, sample rate, bit depth, dither</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9217,12 +9217,12 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>monitoring, direct monitoring</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/dialogs/slice_files.py"/>
+        <location filename="ui/actions/kit_actions.py"/>
         <source>more</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9263,7 +9263,7 @@ hits move by less than {1:.0f} ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>multitrack, stems</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9409,7 +9409,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/handing.py"/>
+        <location filename="ui/actions/learning.py"/>
         <source>note</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9429,7 +9429,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>nudge</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9454,7 +9454,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/panels/transport_bar.py"/>
         <source>off</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9504,7 +9504,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>one-shots, sample pack</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9524,7 +9524,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>other tempi</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9600,7 +9600,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>phase, polarity, invert</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9620,7 +9620,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/view_state.py"/>
+        <location filename="ui/state/view_state.py"/>
         <source>pitch</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9650,7 +9650,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>polyphonic, monophonic, drums</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9660,7 +9660,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>probability</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9670,12 +9670,12 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>quantize grid, resolution, subdivision</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>quantize, quantise, align, tighten, timing</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9700,12 +9700,12 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>randomize, randomise</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>ratchet, retrigger</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9730,7 +9730,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>render, freeze, print</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9775,12 +9775,12 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>ripple</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>room noise, ambience</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9825,7 +9825,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>sampler, create instrument</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9856,7 +9856,7 @@ other bars have one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>sequencer, step</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9891,7 +9891,7 @@ other bars have one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>shuffle, swing eighths</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9956,7 +9956,7 @@ other bars have one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>song part, marker, verse, chorus</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10041,7 +10041,7 @@ other bars have one</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>straighten {0}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10117,7 +10117,7 @@ none in {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>swap, reorder</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10137,7 +10137,7 @@ none in {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>tap offset</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10147,7 +10147,7 @@ none in {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>tap tempo of section</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10173,7 +10173,7 @@ the hit stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>tempo change, tempo point, ritardando, accelerando, slow down, speed up</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10258,7 +10258,7 @@ the hit stays inside, {0:.0f} ms before</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>the song</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10289,7 +10289,7 @@ its first hit already has this line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>tighten {0}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10304,7 +10304,7 @@ its first hit already has this line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>time signature, meter, 3/4, 7/8, beats per bar</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10349,7 +10349,7 @@ its first hit already has this line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>transient, detect transients, beat detection, analyse</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10369,12 +10369,12 @@ its first hit already has this line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>triplet, dotted</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>tutorial, getting started</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10394,17 +10394,17 @@ its first hit already has this line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/state/figures.py"/>
         <source>under 1 %</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>undo list</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>undo slicing, flatten</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10440,12 +10440,12 @@ off the grid near {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>volume, gain, fader up</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>warp marker, anchor point</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10516,7 +10516,7 @@ off the grid near {0}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/synonyms.py"/>
+        <location filename="ui/actions/synonyms.py"/>
         <source>zoom all</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10588,22 +10588,22 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>{0}   Enter</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>{0}   Esc</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/walk.py"/>
+        <location filename="ui/window/walk.py"/>
         <source>{0}   {1} of {2}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>{0} (2)</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10613,17 +10613,17 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/state/figures.py"/>
         <source>{0} Hz</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/state/figures.py"/>
         <source>{0} MB</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/recovery.py"/>
         <source>{0} The damaged file was moved to “{1}” in “{2}”.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10708,7 +10708,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/drag_out.py"/>
+        <location filename="ui/window/drag_out.py"/>
         <source>{0} copied. Paste in a file manager.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10728,7 +10728,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/stages/roll_rows.py"/>
         <source>{0} dB</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10783,7 +10783,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>{0} has {1:g} kHz, the session {2:g} kHz.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10808,7 +10808,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/learning.py"/>
+        <location filename="ui/actions/learning.py"/>
         <source>{0} is assigned to “{1}”</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10833,7 +10833,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>{0} is not tightened yet. Tighten it to {1}?</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10858,7 +10858,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/state/figures.py"/>
         <source>{0} kHz</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10868,7 +10868,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/state/figures.py"/>
         <source>{0} left</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10883,7 +10883,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/stages/tighten.py"/>
         <source>{0} ms</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10908,7 +10908,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/recovery.py"/>
         <source>{0} of audio are on disk. Restore the take at its place?</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10988,7 +10988,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/state/figures.py"/>
         <source>{0} right</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11033,7 +11033,7 @@ A pattern of {1}, {2} bpm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/figures.py"/>
+        <location filename="ui/stages/moving_rows.py"/>
         <source>{0} st</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11094,7 +11094,7 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>{0} {1}, the song is at {2}: off the grid.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11219,7 +11219,7 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/folded_bar.py"/>
+        <location filename="ui/stages/folded_bar.py"/>
         <source>{0}: no hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11229,7 +11229,7 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/learning.py"/>
+        <location filename="ui/actions/learning.py"/>
         <source>{0}: now click a slider or choose a command</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11254,12 +11254,12 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>{0}: tightened at {1}, but the song is at {2}. Follow the song?</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>{0}: {1} bpm{2}{3}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11274,7 +11274,7 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/controls/folded_bar.py"/>
+        <location filename="ui/stages/folded_bar.py"/>
         <source>{0}: {1}, {2} ms {3}, half of them within ±{4:.1f} ms. Click to select them.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11284,7 +11284,7 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/main_window.py"/>
+        <location filename="ui/window/main_window.py"/>
         <source>{0}{1} – Chronotome</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11294,7 +11294,7 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/decision.py"/>
+        <location filename="ui/timeline/decision.py"/>
         <source>{0}{1}. The song is at {2}.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11349,7 +11349,7 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/learning.py"/>
+        <location filename="ui/actions/learning.py"/>
         <source>“{0}” is hidden. Open its stage, then turn the control.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11364,12 +11364,12 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/recovery.py"/>
         <source>“{0}” was not closed properly</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/recovery.py"/>
+        <location filename="ui/window/recovery.py"/>
         <source>“{0}” was recorded but not saved in a session</source>
         <translation type="unfinished"></translation>
     </message>
@@ -11389,17 +11389,17 @@ or {2} {3}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>−1 ms</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>−5 %</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/tighten_actions.py"/>
+        <location filename="ui/actions/tighten_actions.py"/>
         <source>−5 ms</source>
         <translation type="unfinished"></translation>
     </message>

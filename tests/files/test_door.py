@@ -36,7 +36,7 @@ from chronotome.session.edits.tracks import set_level
 from chronotome.session.fit import Fit
 from chronotome.session.history import History
 from chronotome.session.limits import HIGHEST_RATE, LOWEST_RATE
-from chronotome.ui.commands.recovery import offer_recovery
+from chronotome.ui.window.recovery import offer_recovery
 from sounds import noise_hits, write
 from strategies import simple_session, with_audio
 

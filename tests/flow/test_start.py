@@ -6,7 +6,7 @@ HEAVY = ("scipy", "mido")
 
 def test_the_window_opens_without_what_takes_longer_than_it():
     code = (
-        "import sys, chronotome.ui.application, chronotome.ui.main_window\n"
+        "import sys, chronotome.ui.application, chronotome.ui.window.main_window\n"
         f"print([name for name in {HEAVY} if name in sys.modules])"
     )
 

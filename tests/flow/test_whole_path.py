@@ -12,8 +12,8 @@ from chronotome.files.places import Settings
 from chronotome.render.mix import Side
 from chronotome.session.tighten import targets_of
 from chronotome.ui.application import build
-from chronotome.ui.commands.recovery import offer_recovery
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
+from chronotome.ui.window.recovery import offer_recovery
 
 CONTROL = Qt.KeyboardModifier.ControlModifier
 
@@ -32,7 +32,7 @@ def test_open_tighten_hear_undo_save_reopen_export(at_work, tmp_path, monkeypatc
 
     folder = tmp_path / "Ferry"
     monkeypatch.setattr(
-        "chronotome.ui.commands.session_files.QFileDialog.getSaveFileName", lambda *_args: (str(folder), "")
+        "chronotome.ui.window.asked.QFileDialog.getSaveFileName", lambda *_args: (str(folder), "")
     )
     at_work.press(Qt.Key.Key_S, CONTROL)
     at_work.wait(lambda: at_work.desk.document.folder == folder)

@@ -21,10 +21,10 @@ from PySide6.QtWidgets import (
 )
 
 from chronotome.session.edits.tempo import ramp_tempo
-from chronotome.ui.theme import THEMES
+from chronotome.ui.state.theme import THEMES
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.marks import down, ring, up
-from chronotome.ui.view_state import Stage
 
 GROUNDS = ("paper", "panel", "card", "wash")
 TEXTS = ("ink", "soft_ink", "early", "late", "accent", "wave")

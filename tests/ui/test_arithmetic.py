@@ -3,10 +3,10 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from chronotome.ui.controls.figures import clock, counted, decibels, signed
+from chronotome.ui.state.figures import clock, counted, decibels, signed
+from chronotome.ui.state.viewport import CLOSEST, Viewport
 from chronotome.ui.timeline.hit_test import nearest_column, nearest_in_reach
 from chronotome.ui.timeline.value_lane import ring_size
-from chronotome.ui.timeline.viewport import CLOSEST, Viewport
 
 viewports = st.builds(Viewport, st.floats(-1e5, 1e6), st.floats(CLOSEST, 5000), st.integers(10, 3000))
 

@@ -11,10 +11,10 @@ from chronotome.session.edits.tightening import Scope, set_recipe
 from chronotome.session.edits.tracks import lock, set_flipped
 from chronotome.session.model import Crossover, MuteSpan, replace
 from chronotome.session.settings import Moving, TightenSettings
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.badges import clip_badges, track_badges
 from chronotome.ui.timeline.clip_frames import STRIP, badges_of, frames_in
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.view_state import Stage
 from sounds import noise_hits, write
 
 

@@ -13,7 +13,7 @@ from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tracks import lock, set_level, set_pan
 from chronotome.session.follow import beats_of
 from chronotome.session.validity import check
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 CONTROL, ALT = Qt.KeyboardModifier.ControlModifier, Qt.KeyboardModifier.AltModifier
 

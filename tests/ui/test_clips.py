@@ -15,11 +15,11 @@ from chronotome.session.edits.tracks import lock
 from chronotome.session.model import TrackSize
 from chronotome.session.tighten import targets_of
 from chronotome.ui.controls.typed import TypedName
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.clip_frames import STRIP, Grip, frames_in, grip_at
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.track_header import HEIGHTS
 from chronotome.ui.timeline.track_wave import track_columns
-from chronotome.ui.view_state import Stage
 from sounds import noise_hits, write
 
 ALT, CONTROL, SHIFT = (

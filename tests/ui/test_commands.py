@@ -9,7 +9,7 @@ from chronotome.session.edits.timing import set_loop
 from chronotome.session.metre import Metre, MetreMap
 from chronotome.session.onsets import OnsetDecision
 from chronotome.session.tighten import targets_of
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 from sounds import noise_hits, write
 
 CONTROL = Qt.KeyboardModifier.ControlModifier

@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QApplication, QWidget
 from chronotome.ui.controls.segmented import Segmented, index_in
 from chronotome.ui.controls.typed import FigureLabel, TypedFigure, number_in
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 
 @pytest.fixture

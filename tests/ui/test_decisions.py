@@ -15,10 +15,10 @@ from chronotome.session.model import Follow
 from chronotome.session.onsets import onsets_from
 from chronotome.session.targets import Reason
 from chronotome.session.tighten import targets_of
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.panels.decision import decision_now
 from chronotome.ui.panels.status_line import bars_of_room
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.view_state import Stage
+from chronotome.ui.timeline.decision import decision_now
 from sounds import noise_hits, write
 
 RATE = 48000

@@ -12,8 +12,8 @@ from PySide6.QtGui import QGuiApplication
 from chronotome.files.dragged import dragged_folder, new_file
 from chronotome.session.edits.bounce import span_of
 from chronotome.session.edits.clips import Range, split
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.clip_frames import STRIP, frames_in
-from chronotome.ui.view_state import Stage
 
 OUTSIDE = (3000, 40)
 

@@ -6,7 +6,7 @@ from PySide6.QtGui import QWheelEvent
 from PySide6.QtWidgets import QApplication
 
 from chronotome.ui.controls.field import Field, stepped
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 
 @pytest.fixture

@@ -20,7 +20,7 @@ from chronotome.session.edits.tempo import set_tempo
 from chronotome.session.edits.tracks import set_level, set_muted
 from chronotome.ui.commands.leaving import Way
 from chronotome.ui.dialogs.information import InformationDialog
-from chronotome.ui.theme import THEMES
+from chronotome.ui.state.theme import THEMES
 from sounds import noise_hits, write
 
 RATE = 48000
@@ -96,19 +96,18 @@ def test_what_is_saved_is_found_again_by_its_folder_and_among_the_recent(at_work
 
     assert at_work.session.tracks[0].level == -6.0
     assert load_settings().recent[0] == str(folder)
-    files = at_work.window.session_files
-    files._fill_recent()
-    action = next(each for each in files.recent.actions() if each.text().startswith(folder.name))
+    at_work.window.recent.aboutToShow.emit()
+    action = next(each for each in at_work.window.recent.actions() if each.text().startswith(folder.name))
     assert str(folder) in action.toolTip()
     run(at_work, "new")
     at_work.settle()
     action.trigger()
     at_work.settle()
     assert at_work.session.tracks[0].level == -6.0
-    files.recent.actions()[-1].trigger()
-    files._fill_recent()
+    at_work.window.recent.actions()[-1].trigger()
+    at_work.window.recent.aboutToShow.emit()
     assert load_settings().recent == ()
-    assert not files.recent.isEnabled()
+    assert not at_work.window.recent.isEnabled()
 
 
 def test_save_asks_where_once_and_then_no_more(at_work, tmp_path, answers):

@@ -4,8 +4,8 @@ import pytest
 from PySide6.QtCore import Qt
 
 from chronotome.session.edits.sections import add_section
+from chronotome.ui.actions.menus import paths
 from chronotome.ui.dialogs.finding import FindDialog, Item, findable, found
-from chronotome.ui.menus import paths
 
 
 @pytest.fixture

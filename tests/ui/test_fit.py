@@ -16,8 +16,8 @@ from chronotome.session.model import Follow
 from chronotome.session.tighten import targets_of
 from chronotome.ui.commands.fit import guide_of
 from chronotome.ui.commands.tour import spots_of
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.pulse_lane import TICKS
-from chronotome.ui.view_state import Stage
 from sounds import noise_hits, write
 
 CONTROL = Qt.KeyboardModifier.ControlModifier
@@ -152,7 +152,7 @@ def test_beat_one_goes_to_the_selected_hit_and_what_is_before_is_a_pickup(drifti
 
 
 def test_a_bar_number_is_given_to_a_hit(drifting, monkeypatch):
-    monkeypatch.setattr("chronotome.ui.commands.fit.QInputDialog.getInt", lambda *_: (17, True))
+    monkeypatch.setattr("chronotome.ui.window.asked.QInputDialog.getInt", lambda *_: (17, True))
     drifting.desk.view.chosen.select(drifting.session.recordings[0].onsets.ids[16])
 
     drifting.press(Qt.Key.Key_B, Qt.KeyboardModifier.ShiftModifier)
@@ -353,7 +353,7 @@ def test_the_tour_plays_a_few_spots_and_ends(drifting):
 
 
 def test_sections_are_named_jumped_to_looped_and_resized(drifting, monkeypatch):
-    monkeypatch.setattr("chronotome.ui.commands.sections.QInputDialog.getText", lambda *_, text: (text, True))
+    monkeypatch.setattr("chronotome.ui.window.asked.QInputDialog.getText", lambda *_, text: (text, True))
     drifting.press(Qt.Key.Key_G)
     drifting.settle()
     drifting.desk.transport.go_to(drifting.session.tempo.seconds_of(9.0) * RATE)

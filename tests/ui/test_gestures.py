@@ -9,8 +9,8 @@ from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.model import replace
 from chronotome.session.targets import Reason
 from chronotome.session.tighten import targets_of
-from chronotome.ui.timeline.shown import shown_of
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.shown import shown_of
+from chronotome.ui.state.view_state import Stage
 
 ALT = Qt.KeyboardModifier.AltModifier
 
@@ -269,7 +269,7 @@ def test_the_wave_shows_the_side_that_is_listened_to(at_work):
 @pytest.mark.parametrize("stage", Stage)
 @pytest.mark.parametrize("theme", ["day", "night"])
 def test_every_stage_paints_in_both_themes(at_work, stage, theme):
-    from chronotome.ui.theme import THEMES
+    from chronotome.ui.state.theme import THEMES
 
     at_work.desk.view.set_theme(THEMES[theme])
     at_work.desk.view.show_stage(stage)

@@ -5,8 +5,8 @@ from PySide6.QtCore import QEvent, QPointF, Qt
 from PySide6.QtGui import QMouseEvent
 from PySide6.QtWidgets import QApplication
 
-from chronotome.ui import guarded
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state import guarded
+from chronotome.ui.state.view_state import Stage
 
 
 @pytest.mark.parametrize("stage", [Stage.MARK, Stage.TIGHTEN])

@@ -11,7 +11,7 @@ from chronotome.session.edits.sections import add_section
 from chronotome.session.edits.tracks import remove_track, set_level
 from chronotome.ui.application import build
 from chronotome.ui.dialogs.information import InformationDialog
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 from sounds import noise_hits, write
 
 
@@ -67,7 +67,7 @@ def test_a_template_begins_a_session_with_its_tracks_and_no_sound(at_work, monke
     at_work.desk.store.mark_saved(at_work.desk.store.history.session)
     menu = at_work.window._menus["File"]
     menu.aboutToShow.emit()
-    (action,) = at_work.window.session_files.keeping.templates.actions()
+    (action,) = at_work.window.templates.actions()
     action.trigger()
 
     (track,) = at_work.session.tracks
@@ -97,7 +97,7 @@ def test_a_template_that_was_damaged_is_told_of(at_work, monkeypatch):
 
     (templates_folder() / "x.json").write_text("{")
     at_work.window._menus["File"].aboutToShow.emit()
-    at_work.window.session_files.keeping.templates.actions()[0].trigger()
+    at_work.window.templates.actions()[0].trigger()
     assert "is not a Chronotome session" in at_work.window.status.words.text()
     assert len(at_work.session.tracks) == 1
 

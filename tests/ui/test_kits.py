@@ -14,8 +14,8 @@ from chronotome.session.edits.kits import make_kit
 from chronotome.session.edits.slicing import At, Cuts, take_apart
 from chronotome.ui.dialogs.midi import MidiDialog
 from chronotome.ui.dialogs.pads import COLUMNS, PadsWindow
-from chronotome.ui.key_play import BANK
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.key_play import BANK
+from chronotome.ui.state.view_state import Stage
 
 CONTROL = Qt.KeyboardModifier.ControlModifier
 

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QApplication, QWidget
 from chronotome.files.places import load_settings
 from chronotome.session.edits.tempo import set_tempo
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 from sounds import noise_hits, write
 
 

@@ -8,7 +8,7 @@ from hypothesis import strategies as st
 from chronotome.session.edits.timing import set_loop
 from chronotome.ui.commands.loops import BARS, implied_by
 
-ASK = "chronotome.ui.commands.loops.QFileDialog.getSaveFileName"
+ASK = "chronotome.ui.window.asked.QFileDialog.getSaveFileName"
 
 
 @given(st.floats(0.2, 60), st.sampled_from([3.0, 4.0]), st.none() | st.floats(50, 220))

@@ -7,7 +7,7 @@ from PySide6.QtCore import Qt, QUrl
 from PySide6.QtGui import QKeySequence
 
 from chronotome.ui.dialogs.manual import FOLDER, page_of
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 PAGES = sorted(FOLDER.glob("*.md"))
 KEYS = re.compile(r"(?:(?:Ctrl|Alt|Shift)\+)+\S+|F\d{1,2}|[A-Z0-9,.]|Space|Home|Delete|Backspace|Left|Right")

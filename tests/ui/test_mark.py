@@ -12,9 +12,9 @@ from chronotome.session.check import Check, Checks, Kind
 from chronotome.session.edits.tracks import set_level
 from chronotome.session.onset_filter import Per
 from chronotome.session.onsets import OnsetDecision
-from chronotome.ui import ui_context
 from chronotome.ui.dialogs.calibration import CalibrationDialog, lateness_ms
-from chronotome.ui.view_state import MarkSnap, Stage
+from chronotome.ui.state import ui_context
+from chronotome.ui.state.view_state import MarkSnap, Stage
 
 ALT, SHIFT = Qt.KeyboardModifier.AltModifier, Qt.KeyboardModifier.ShiftModifier
 CONTROL = Qt.KeyboardModifier.ControlModifier

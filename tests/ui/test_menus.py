@@ -10,9 +10,9 @@ from PySide6.QtWidgets import QApplication, QDialog, QFileDialog, QInputDialog
 from chronotome.errors import ChronotomeError
 from chronotome.session.edits.matching import match_to
 from chronotome.session.edits.slicing import At, Cuts, take_apart
-from chronotome.ui.context_menus import CONTEXT
-from chronotome.ui.menus import LINE, MENUS, Menu, paths
-from chronotome.ui.view_state import LaneKind, Stage
+from chronotome.ui.actions.menus import LINE, MENUS, Menu, paths
+from chronotome.ui.state.view_state import LaneKind, Stage
+from chronotome.ui.window.context_menus import CONTEXT
 from sounds import noise_hits, write
 
 NUDGE = re.compile(r"[:,] ?[+−]|: (more|less)$")

@@ -10,11 +10,11 @@ from chronotome.files.places import load_settings
 from chronotome.render.mix import CLICK, FIRST_TRACK, Side
 from chronotome.session.edits.tracks import with_track
 from chronotome.session.model import replace
+from chronotome.ui.actions.learning import slider_key
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.dialogs.bound_controls import BoundControls
 from chronotome.ui.dialogs.preferences import PreferencesDialog
-from chronotome.ui.learning import slider_key
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 
 def told(person):

@@ -28,10 +28,10 @@ from chronotome.session.grid import Grid
 from chronotome.session.metre import Metre
 from chronotome.session.model import MuteSpan
 from chronotome.session.slices import Scatter
+from chronotome.ui.state.view_state import LaneKind, Stage
 from chronotome.ui.timeline import drift_lane, wave_lane
 from chronotome.ui.timeline.clip_frames import STRIP, frames_in
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.view_state import LaneKind, Stage
 from sounds import noise_hits, write
 
 RATE, STEP = 48000, 12000

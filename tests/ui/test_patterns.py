@@ -11,10 +11,10 @@ from chronotome.session.check import Kind
 from chronotome.session.checks import checks_of
 from chronotome.session.kits import key_name
 from chronotome.ui.dialogs.pads import PadsWindow
-from chronotome.ui.key_play import SCAN_CODES
+from chronotome.ui.state.key_play import SCAN_CODES
+from chronotome.ui.state.view_state import RowsBy, Stage
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.step_marks import steps_of
-from chronotome.ui.view_state import RowsBy, Stage
 
 ALT, CONTROL, SHIFT = (
     getattr(Qt.KeyboardModifier, f"{name}Modifier") for name in ("Alt", "Control", "Shift")

@@ -13,9 +13,9 @@ from chronotome.files.session_file import load_session
 from chronotome.files.takes import new_take
 from chronotome.session.model import ClickSound
 from chronotome.session.onsets import Onsets
-from chronotome.ui.applying import theme_of
 from chronotome.ui.dialogs import preferences
 from chronotome.ui.dialogs.preferences import ROWS, PreferencesDialog
+from chronotome.ui.state.applying import theme_of
 
 
 @pytest.fixture

@@ -16,7 +16,7 @@ from chronotome.session.edits.tightening import set_tighten
 from chronotome.session.edits.timing import set_click, set_loop
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.model import Click
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 from sounds import write
 
 

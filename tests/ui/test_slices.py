@@ -13,9 +13,9 @@ from chronotome.session.slices import Lengthen, Roll
 from chronotome.ui.dialogs.alike import AlikeDialog
 from chronotome.ui.dialogs.rhythm import RhythmDialog
 from chronotome.ui.stages.roll_rows import STEPS
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.track_wave import track_columns
-from chronotome.ui.view_state import Stage
 from sounds import noise_hits, write
 
 ALT, CONTROL, SHIFT = (

@@ -22,8 +22,8 @@ from chronotome.session.edits.tracks import set_muted
 from chronotome.session.model import replace
 from chronotome.ui.application import application, build
 from chronotome.ui.commands import playing
-from chronotome.ui.commands.recovery import offer_takes
 from chronotome.ui.dialogs.loopback import LoopbackDialog
+from chronotome.ui.window.recovery import offer_takes
 from conftest import Person
 from sounds import noise_hits, write
 

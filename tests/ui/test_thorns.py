@@ -24,13 +24,13 @@ from chronotome.session.edits.timing import set_beat_one
 from chronotome.session.grid import Grid
 from chronotome.session.targets import LEAST_APART_SECONDS
 from chronotome.session.tighten import targets_of
-from chronotome.ui.commands.recovery import offer_recovery
 from chronotome.ui.controls.typed import TypedFigure, number_in
-from chronotome.ui.panels.decision import decision_now
 from chronotome.ui.stages.mark import MATERIAL_WORDS
+from chronotome.ui.state.view_state import Stage
+from chronotome.ui.timeline.decision import decision_now
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.waveform import wave_image
-from chronotome.ui.view_state import Stage
+from chronotome.ui.window.recovery import offer_recovery
 from sounds import noise_hits, write
 
 RATE = 48000

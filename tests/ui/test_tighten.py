@@ -19,8 +19,8 @@ from chronotome.session.edits.tracks import set_muted
 from chronotome.session.lines import SwingOf
 from chronotome.session.settings import Moving
 from chronotome.session.tighten import pairs_of, targets_of
+from chronotome.ui.state.view_state import For, LaneKind, Stage
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.view_state import For, LaneKind, Stage
 from sounds import noise_hits, write
 
 RATE, STEP = 48000, 12000

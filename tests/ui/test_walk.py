@@ -8,7 +8,7 @@ from PySide6.QtWidgets import QFileDialog
 from chronotome.files.places import load_settings
 from chronotome.session.edits.tracks import remove_track
 from chronotome.ui.panels.recent import RecentCard
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 
 
 def welcome(person):

@@ -21,7 +21,7 @@ from chronotome.ui.application import build
 from chronotome.ui.commands.session_files import DEMO_SESSION
 from chronotome.ui.controls.plain_text import question
 from chronotome.ui.dialogs.keys_and_marks import ShortcutsDialog
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.view_state import Stage
 from sounds import noise_hits, sine, write
 
 CONTROL = Qt.KeyboardModifier.ControlModifier

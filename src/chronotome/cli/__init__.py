@@ -125,7 +125,7 @@ def parser() -> argparse.ArgumentParser:
     shot.add_argument("--theme", choices=["day", "night"], default="day")
 
     add_share_place_command(commands)
-    add_desktop_command(commands)
+    add_desktop_command(commands, lambda: (parser(), window_parser()))
 
     demo = commands.add_parser("demo", help="open the window with the demo session")
     demo.add_argument("--output", choices=["auto", "simulated"], default="auto")

@@ -94,6 +94,18 @@ class Targets:
             high = self.target[after[0]] - apart - (self.target[last] - self.target[at])
         return float(min(low, self.target[at])), float(max(high, self.target[at]))
 
+    def shared_room(self, at: NDArray[np.int64]) -> tuple[float, float]:
+        """Frames by which several hits can be moved together: what is beside them stays where it is."""
+        moving = np.zeros(len(self), bool)
+        moving[at] = True
+        apart = LEAST_APART_SECONDS * self.rate
+        gaps = np.diff(self.target)
+        into = np.flatnonzero(~moving[:-1] & moving[1:])
+        out = np.flatnonzero(moving[:-1] & ~moving[1:])
+        low = float((apart - gaps[into]).max(initial=-np.inf))
+        high = float((gaps[out] - apart).min(initial=np.inf))
+        return min(0.0, low), max(0.0, high)
+
     def bearable(self, at: int, bears: float) -> tuple[float, float]:
         """The session frames between which hit number `at` may be before sound is stretched beyond that."""
         low, high, here = -np.inf, np.inf, float(self.target[at])

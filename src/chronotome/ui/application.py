@@ -39,16 +39,17 @@ from chronotome.files.journal import Journal
 from chronotome.files.places import Settings, load_settings
 from chronotome.files.session_file import is_session
 from chronotome.render.arena import Arena
-from chronotome.ui.applying import apply_settings, theme_of
-from chronotome.ui.commands.recovery import offer_recovery, offer_takes
-from chronotome.ui.guarded import guard_overrides
 from chronotome.ui.language import spoken
-from chronotome.ui.main_window import MainWindow
-from chronotome.ui.media_keys import MediaKeys
-from chronotome.ui.preferences import Preferences
-from chronotome.ui.theme import ASSETS, load_fonts, text_font
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage, ViewState
+from chronotome.ui.state.applying import apply_settings, theme_of
+from chronotome.ui.state.guarded import guard_overrides
+from chronotome.ui.state.media_keys import MediaKeys
+from chronotome.ui.state.preferences import Preferences
+from chronotome.ui.state.theme import ASSETS, load_fonts, text_font
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage, ViewState
+from chronotome.ui.window.asked import Asked
+from chronotome.ui.window.main_window import MainWindow
+from chronotome.ui.window.recovery import offer_recovery, offer_takes
 from chronotome.words import tr
 
 ICON = Path(assets.__file__).parent / "desktop" / f"{APP_ID}.svg"
@@ -89,6 +90,7 @@ def build(
     view.theme = theme_of(settings)
     shelf = Shelf(store, tasks, transport, arena, store)
     keys = Keys(store, recordings, player, arena, store)
+    asked = Asked()
     kept = UnsavedRecordings(recordings, document, store)
     desk = UiContext(
         store,
@@ -111,10 +113,11 @@ def build(
         InTimeSwitch(store, player, transport),
         MediaKeys(transport, store),
         Bands(store, tasks, recordings),
+        asked,
     )
     apply_settings(desk, settings, settings)
     desk.preferences.heard += [partial(apply_settings, desk), partial(_use_devices, player, output)]
-    window = MainWindow(desk, player, journal)
+    window = asked.window = MainWindow(desk, player, journal)
     store.setParent(window)  # and so does all that hangs on it: what they hold is given back with the window
     return window
 

@@ -10,6 +10,8 @@ from chronotome.session.model import Clip, ClipId, Session, Take, Touch, Track, 
 from chronotome.session.settings import TightenSettings
 
 SHORTEST = 2
+MOST_TIMES = 99
+"""A clip is repeated at once, at most."""
 """Frames of a recording that a clip has at least."""
 SHARED = frozenset({"fade_in", "fade_out", "is_muted"})
 """What a clip has in common with its counterparts on locked tracks."""

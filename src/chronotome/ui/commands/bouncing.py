@@ -4,8 +4,8 @@ from chronotome.session.edits.bounce import bring_back, kept_of
 from chronotome.session.edits.clips import Place, cut_out
 from chronotome.session.model import Session
 from chronotome.ui.commands.clips import ClipCommands
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 

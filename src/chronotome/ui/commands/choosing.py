@@ -2,16 +2,14 @@
 
 import numpy as np
 from numpy.typing import NDArray
-from PySide6.QtWidgets import QApplication, QInputDialog
 
 from chronotome.dsp.likeness import Likeness
 from chronotome.session.edits.clips import Place
 from chronotome.session.model import Clip, rearranged
 from chronotome.session.slices import SliceId, Slices
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.guarded import guard_overrides
-from chronotome.ui.timeline.slice_marks import spans_of
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.shown import spans_of
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.units import gain_of
 from chronotome.words import tr
 
@@ -100,8 +98,7 @@ class ChosenHits:
         traits = self._traits()
         if traits is None or np.isnan(traits[1]).all():
             return
-        below, is_said = QInputDialog.getDouble(
-            QApplication.activeWindow(),
+        below = self._desk.ask.number(
             tr("Select hits"),
             tr("Select hits at most this many dB below the loudest:"),
             12.0,
@@ -109,7 +106,7 @@ class ChosenHits:
             90.0,
             1,
         )
-        if is_said:
+        if below is not None:
             loudest = float(np.nanmax(traits[1]))
             with np.errstate(invalid="ignore"):
                 self._choose(traits[1] >= loudest - below, tr("at most {0:g} dB below the loudest", below))
@@ -118,15 +115,14 @@ class ChosenHits:
         slices = self.slices
         if self._traits() is None or slices is None:
             return
-        every, is_said = QInputDialog.getInt(
-            QApplication.activeWindow(),
+        every = self._desk.ask.whole(
             tr("Select hits"),
             tr("Select every nth hit, from the selected one on. n:"),
             2,
             2,
             64,
         )
-        if is_said:
+        if every is not None:
             at = slices.at(self._desk.view.chosen.hits)
             first = at[0] % every if at else 0
             self._choose(np.arange(len(slices)) % every == first, tr("every {0} hits", every))
@@ -140,11 +136,8 @@ class ChosenHits:
         at, place = np.array(slices.at(meant[1])), meant[0]
 
         def then(likeness: Likeness) -> None:
-            from chronotome.ui.dialogs.alike import AlikeDialog  # noqa: PLC0415 - seldom wanted
-
             if self.slices is not slices:
                 return
-            guard_overrides()
             spans = spans_of(self._desk.shown)
             heard = np.ones(len(slices), np.bool_) if spans is None else spans.heard
             ids = slices.id_array
@@ -152,7 +145,7 @@ class ChosenHits:
             def found(within: float) -> list[SliceId]:
                 return ids[likeness.alike(at, within) & heard].tolist()
 
-            AlikeDialog(self._desk, place, found, QApplication.activeWindow()).open()
+            self._desk.ask.alike(self._desk, place, found)
 
         self._desk.likenesses.hear(clip.recording, slices, then)
 

@@ -5,11 +5,11 @@ from dataclasses import dataclass, replace
 from pathlib import Path
 
 import numpy as np
-from PySide6.QtWidgets import QApplication, QInputDialog
 
 from chronotome.bridge.store import Edit
 from chronotome.session.anchors import window_of
 from chronotome.session.edits.clips import (
+    MOST_TIMES,
     Place,
     copy,
     cut_out,
@@ -32,10 +32,9 @@ from chronotome.session.edits.recordings import bring_recording
 from chronotome.session.grid import nearest_lines
 from chronotome.session.limits import LONGEST_NAME
 from chronotome.session.model import Clip, Recording, Session, Track, TrackId
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.timeline.clip_drag import MOST_REPEATS, period_of
-from chronotome.ui.timeline.shown import shown_of
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.shown import period_of, shown_of
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 
@@ -175,10 +174,8 @@ class ClipCommands:
         places = self._with_chosen("repeat")
         if len(places) != 1:
             return
-        times, is_said = QInputDialog.getInt(
-            QApplication.activeWindow(), tr("Repeat clip"), tr("Number of repeats:"), 3, 1, MOST_REPEATS
-        )
-        if is_said:
+        times = self._desk.ask.whole(tr("Repeat clip"), tr("Number of repeats:"), 3, 1, MOST_TIMES)
+        if times is not None:
             every = self._length(places)
             self._do(lambda session: repeat(session, *places[0], times, every), tr("Repeat clip"))
 
@@ -279,13 +276,12 @@ class ClipCommands:
             return
         track = session.track(places[-1][0])
         old = track.clip(places[-1][1]).name or track.name
-        said, is_sure = QInputDialog.getText(
-            QApplication.activeWindow(),
+        said = self._desk.ask.text(
             tr("Rename clip"),
             tr("Clip name (empty: name of the track):"),
-            text=old,
+            old,
         )
-        if is_sure:
+        if said is not None:
             name = said.strip()[:LONGEST_NAME]
             self._desk.store.apply(lambda session: set_clip(session, places, name=name), tr("Rename clip"))
 

@@ -5,7 +5,6 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
-from PySide6.QtWidgets import QApplication, QInputDialog
 
 from chronotome.render.mix import Side
 from chronotome.session.anchors import heard_beats_of
@@ -18,9 +17,9 @@ from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Recording, Session, Take, Track, replace
 from chronotome.ui.commands.taps import LONGEST_TAP_GAP, TAPS, more_taps_words, tap_words, tempo_of_taps
-from chronotome.ui.controls.figures import counted, plain
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted, plain
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 MOST_BARS = 4096
@@ -274,15 +273,14 @@ class FitCommands:
             if guide.beats is not None:
                 seconds = np.array([frame / guide.recording.rate])
                 now = round(metre.bar_at(float(guide.beats.beats_at(seconds)[0]))) + 1
-            number, is_sure = QInputDialog.getInt(
-                QApplication.activeWindow(),
+            number = self._desk.ask.whole(
                 tr("Bar number"),
                 tr("Number of the bar that starts at this hit:"),
                 now,
                 -999,
                 99999,
             )
-            if is_sure:
+            if number is not None:
                 self.bar_is_here(number, frame)
 
         self._with_guide(do)

@@ -42,9 +42,9 @@ from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.commands.song import SongCommands
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.timeline.shown import Shown, shown_of
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.shown import Shown, shown_of
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.words import tr
 
 LEVEL_STEP = 1.0

@@ -3,8 +3,6 @@
 from collections.abc import Callable
 from pathlib import Path
 
-from PySide6.QtWidgets import QApplication, QFileDialog
-
 from chronotome.errors import ChronotomeError
 from chronotome.files.audio_file import SUFFIXES
 from chronotome.files.grooves import SUFFIX, keep_groove, read_groove, write_groove
@@ -20,8 +18,8 @@ from chronotome.session.groove import (
 )
 from chronotome.session.model import Session, replace
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import LaneKind
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import LaneKind
 from chronotome.words import tr
 
 
@@ -145,14 +143,13 @@ class GrooveCommands:
 
     def ask_and_read(self) -> None:
         sounds = " ".join(f"*{each}" for each in SUFFIXES)
-        said, _ = QFileDialog.getOpenFileName(
-            QApplication.activeWindow(),
+        said = self._desk.ask.file(
             tr("Groove"),
             "",
             tr("Grooves and recordings (*{0} *.json *.mid *.midi {1})", SUFFIX, sounds),
         )
-        if said:
-            self.read(Path(said))
+        if said is not None:
+            self.read(said)
 
     def read(self, path: Path) -> None:
         """A groove from a file, or that of a recording; what is wrong with it is said."""
@@ -176,15 +173,14 @@ class GrooveCommands:
         if groove is None:
             self._desk.say(tr("No groove to export. Extract one first."))
             return
-        said, _ = QFileDialog.getSaveFileName(
-            QApplication.activeWindow(),
+        said = self._desk.ask.new_file(
             tr("Export groove"),
             f"{groove.name}{SUFFIX}",
             tr("Groove (*{0});;MIDI (*.mid)", SUFFIX),
         )
-        if said:
-            write_groove(Path(said), groove)
-            self._desk.say(tr("Exported “{0}” to {1}", groove.name, Path(said).name))
+        if said is not None:
+            write_groove(said, groove)
+            self._desk.say(tr("Exported “{0}” to {1}", groove.name, said.name))
 
 
 def _free_name(session: Session, name: str) -> str:

@@ -3,8 +3,6 @@
 from collections.abc import Callable
 from pathlib import Path
 
-from PySide6.QtWidgets import QApplication, QFileDialog
-
 from chronotome.files.audio_out import Encoding
 from chronotome.files.kit_out import write_sfz, write_slice_files
 from chronotome.files.midi_out import write_pattern_midi, write_tempo_midi
@@ -12,9 +10,8 @@ from chronotome.files.tempo_out import write_tempo_json
 from chronotome.session.edits.kits import kit_of, slices_for_keys
 from chronotome.session.kits import Kit
 from chronotome.ui.commands.patterns import PatternCommands
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.guarded import guard_overrides
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 MIDI = tr("MIDI (*.mid)")
@@ -66,16 +63,13 @@ class HandCommands:
 
     def ask_slices(self) -> None:
         """Slices as sound files, named by a template."""
-        from chronotome.ui.dialogs.slice_files import SliceFilesDialog  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
         kits = self._kits()
         if not kits:
             self._desk.say(tr("No hits to export. Detect onsets, or create a kit."))
             return
-        dialog = SliceFilesDialog(self._desk, kits, QApplication.activeWindow())
-        if dialog.exec():
-            kit, encoding, template = dialog.kit, dialog.encoding, dialog.template
+        said = self._desk.ask.slice_files(self._desk, kits)
+        if said is not None:
+            kit, encoding, template = said
             self._ask(
                 tr("New folder for the slices"),
                 tr("{0} slices", kit.name),
@@ -130,6 +124,6 @@ class HandCommands:
 
     def _ask(self, title: str, usual: str, kinds: str, write: Callable[[Path], None]) -> None:
         folder = self._desk.document.folder or Path.home()
-        said, _ = QFileDialog.getSaveFileName(QApplication.activeWindow(), title, str(folder / usual), kinds)
-        if said:
-            write(Path(said))
+        said = self._desk.ask.new_file(title, str(folder / usual), kinds)
+        if said is not None:
+            write(said)

@@ -17,10 +17,9 @@ from chronotome.session.lines import lines_within
 from chronotome.session.targets import Reason, Targets
 from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.timeline.gestures import shared_room
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import LaneKind
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import LaneKind
 from chronotome.words import tr
 
 LATE_MILLISECONDS = 20.0
@@ -106,7 +105,7 @@ class HitCommands:
         """All by the same, no farther than those beside them let them."""
         if not len(at):
             return
-        low, high = shared_room(shown.targets, at)
+        low, high = shown.targets.shared_room(at)
         by = min(max(frames, low), high)
         session = self._desk.session
         beats = session.tempo.beats_at((shown.targets.target[at] + by) / shown.rate)

@@ -2,8 +2,8 @@
 
 from chronotome.session.edits.kits import add_to_kit, declick, make_kit, set_kit, set_slice
 from chronotome.session.kits import Kit, KitId, key_name
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.units import gain_of
 from chronotome.words import tr
 

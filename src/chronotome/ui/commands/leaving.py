@@ -4,12 +4,9 @@ from collections.abc import Callable
 from enum import Enum, auto
 from pathlib import Path
 
-from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QAbstractButton, QMessageBox, QWidget
-
 from chronotome.errors import ChronotomeError
-from chronotome.ui.controls.plain_text import question
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.asking import CANCEL, DISCARD, SAVE, Answer, Question
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 Then = Callable[[], None]
@@ -30,17 +27,17 @@ class Leaving:
     too. A save that fails, or is cancelled, and a question that is closed lead back to staying.
     """
 
-    def __init__(self, window: QWidget, desk: UiContext, ask_folder: Callable[[], Path | None]) -> None:
-        self._window, self._desk, self._ask_folder = window, desk, ask_folder
+    def __init__(self, desk: UiContext, ask_folder: Callable[[], Path | None]) -> None:
+        self._desk, self._ask_folder = desk, ask_folder
         self.way = Way.STAYING
-        self._box: QMessageBox | None = None
+        self._question: Question | None = None
 
     def when_safe(self, then: Then) -> None:
         """Do something that closes the session, after asking about edits that are not saved."""
         if self.way is Way.SAVING:
             self._desk.say(tr("Saving. Please wait."))
-        elif self._box is not None:
-            self._box.raise_()
+        elif self._question is not None:
+            self._question.raise_()
         elif not self._desk.store.is_modified:
             then()
         elif self.way is Way.STAYING:
@@ -48,24 +45,19 @@ class Leaving:
 
     def _ask(self, then: Then) -> None:
         self.way = Way.ASKED
-        box = question(self._window, tr("The session has unsaved changes"), tr("Save your changes?"))
-        buttons = QMessageBox.StandardButton
-        box.setStandardButtons(buttons.Save | buttons.Discard | buttons.Cancel)
-        box.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)
-        self._box = box
 
-        def decide(button: QAbstractButton) -> None:
-            answer, self._box = box.standardButton(button), None
+        def decide(answer: Answer) -> None:
+            self._question = None
             self._desk.store.drop_draft()  # a drag that never ended is no edit
-            if answer == buttons.Save:
+            if answer is SAVE:
                 self._save(then)
-            elif answer == buttons.Discard:
+            elif answer is DISCARD:
                 self._go(then)
             else:
                 self.way = Way.STAYING
 
-        box.buttonClicked.connect(decide)
-        box.open()
+        text, more = tr("The session has unsaved changes"), tr("Save your changes?")
+        self._question = self._desk.ask.decide(text, more, (SAVE, DISCARD, CANCEL), decide)
 
     def _save(self, then: Then) -> None:
         folder = self._desk.document.folder or self._ask_folder()

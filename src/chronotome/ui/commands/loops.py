@@ -5,16 +5,15 @@ from dataclasses import dataclass
 from pathlib import Path
 
 import numpy as np
-from PySide6.QtWidgets import QApplication, QFileDialog
 
 from chronotome.files.loop_file import write_span
 from chronotome.progress import Progress
 from chronotome.session.edits.timing import set_loop
 from chronotome.session.edits.tracks import remove_track
 from chronotome.session.model import TrackId
-from chronotome.ui.controls.figures import counted, plain
-from chronotome.ui.timeline.shown import Shown, shown_of
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted, plain
+from chronotome.ui.state.shown import Shown, shown_of
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 PULL_SECONDS = 0.150
@@ -105,14 +104,13 @@ class LoopCommands:
         if source is None:
             return
         name = f"{source.stem} loop {implied.beats_per_minute:.2f}bpm.wav"
-        said, _ = QFileDialog.getSaveFileName(
-            QApplication.activeWindow(),
+        said = self._desk.ask.new_file(
             tr("Loop as recording"),
             str(source.with_name(name)),
             tr("WAV (*.wav)"),
         )
-        if said:
-            self.write(Path(said).with_suffix(".wav"))
+        if said is not None:
+            self.write(said.with_suffix(".wav"))
 
     def write(self, out: Path, then: Callable[[], None] | None = None) -> None:
         """Write the looped span and open it; the rest goes where that was asked for."""

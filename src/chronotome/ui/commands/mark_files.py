@@ -3,36 +3,30 @@
 from collections.abc import Callable
 from pathlib import Path
 
-from PySide6.QtWidgets import QFileDialog, QWidget
-
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
 from chronotome.files.marks import Mark, marks_of, read_marks, write_marks
 from chronotome.progress import Progress
 from chronotome.session.edits.marks import add_onsets
 from chronotome.ui.commands.marks import MarkCommands
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 
 class MarkFiles:
     """For the focused track. Reading and writing run as tasks."""
 
-    def __init__(
-        self, window: QWidget, desk: UiContext, marks: MarkCommands, tell: Callable[[str], None]
-    ) -> None:
-        self._window, self._desk, self._marks, self._tell = window, desk, marks, tell
+    def __init__(self, desk: UiContext, marks: MarkCommands, tell: Callable[[str], None]) -> None:
+        self._desk, self._marks, self._tell = desk, marks, tell
 
     def ask_and_bring(self) -> None:
         shown = self._marks.shown
         if shown is None:
             return
         endings = " ".join(f"*{suffix}" for suffix in MARK_SUFFIXES)
-        name, _ = QFileDialog.getOpenFileName(
-            self._window, tr("Import onsets"), str(Path.home()), tr("Onsets ({0})", endings)
-        )
-        if name:
-            self.bring(Path(name))
+        name = self._desk.ask.file(tr("Import onsets"), str(Path.home()), tr("Onsets ({0})", endings))
+        if name is not None:
+            self.bring(name)
 
     def bring(self, path: Path) -> None:
         """Marks of a file become onsets that are kept by hand."""
@@ -58,10 +52,9 @@ class MarkFiles:
             return
         usual = Path.home() / tr("{0} onsets.txt", Path(shown.recording.file).stem)
         kinds = tr("Labels (*.txt);;Table (*.csv);;WAV with cue markers (*.wav);;MIDI notes (*.mid)")
-        name, kind = QFileDialog.getSaveFileName(self._window, tr("Export onsets"), str(usual), kinds)
-        if name:
-            path = Path(name)
-            self.write(path if path.suffix else path.with_suffix(kind[-5:-1]))
+        path = self._desk.ask.new_file(tr("Export onsets"), str(usual), kinds)
+        if path is not None:
+            self.write(path)
 
     def write(self, path: Path) -> None:
         """What counts of the focused track, as the ending says."""

@@ -21,10 +21,10 @@ from chronotome.session.edits.marks import (
 from chronotome.session.edits.timing import set_loop
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
-from chronotome.ui.controls.figures import counted as counted_words
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import MarkSnap
+from chronotome.ui.state.figures import counted as counted_words
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import MarkSnap
 from chronotome.units import gain_of
 from chronotome.words import tr
 

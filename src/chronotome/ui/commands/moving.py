@@ -5,8 +5,8 @@ from typing import cast
 from chronotome.session.edits.tracks import set_moving
 from chronotome.session.model import Session
 from chronotome.session.settings import LEAST_CROSSFADE, MOST_CROSSFADE, MOST_SEMITONES, Moving
-from chronotome.ui.controls.figures import plain
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import plain
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import Named, tr
 
 BOUNDS = {

@@ -7,8 +7,8 @@ from chronotome.session.edits.fixes import hush, hush_of, unhush
 from chronotome.session.model import Session, Take, TrackId
 from chronotome.session.noises import BEFORE_ATTACK
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.units import at_other_rate
 from chronotome.words import tr
 

@@ -1,18 +1,9 @@
 """What menus do about other programs and machines: in time with them, controls that are bound to ours."""
 
-from typing import TYPE_CHECKING
-
-from PySide6.QtWidgets import QApplication
-
 from chronotome.engine.control import InTime
 from chronotome.session.edits.tempo import set_tempo_at
-from chronotome.ui.guarded import guard_overrides
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
-
-if TYPE_CHECKING:
-    from chronotome.ui.learning import Learning
-
 
 IN_TIME_WORDS = {InTime.NOTHING: tr("None"), InTime.JACK: tr("JACK"), InTime.CLOCK: tr("MIDI clock")}
 SYNC_WORDS = {
@@ -25,8 +16,8 @@ SYNC_WORDS = {
 class OtherCommands:
     """One method for each thing that can be done."""
 
-    def __init__(self, desk: UiContext, learning: "Learning") -> None:
-        self._desk, self.learning = desk, learning
+    def __init__(self, desk: UiContext) -> None:
+        self._desk = desk
 
     def keep_in_time(self, wanted: InTime) -> None:
         """Start, stop and be at a place together with others, from now on and at the next start."""
@@ -53,14 +44,3 @@ class OtherCommands:
             lambda session: set_tempo_at(session, session.beat_of(here), tempo),
             tr("Song tempo set from the clock: {0:.2f} bpm", tempo),
         )
-
-    def learn(self) -> None:
-        """Bind a control to what is touched next; again, and it ends."""
-        self.learning.end() if self.learning.is_on else self.learning.begin()
-
-    def show_bound(self) -> None:
-        """Which controls are bound, and to what."""
-        from chronotome.ui.dialogs.bound_controls import BoundControls  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-        BoundControls(self._desk.preferences, self.learning, QApplication.activeWindow()).exec()

@@ -5,7 +5,6 @@ from itertools import count
 from pathlib import Path
 
 import numpy as np
-from PySide6.QtWidgets import QApplication, QFileDialog
 
 from chronotome.bridge.store import Edit
 from chronotome.files.patterns import Saved, is_pattern, read_pattern, write_pattern
@@ -36,8 +35,8 @@ from chronotome.session.kits import Kit, KitId
 from chronotome.session.model import Clip, Session, replace
 from chronotome.session.patterns import Pattern, StepId
 from chronotome.ui.commands.kits import KitCommands
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 VARIED = 4
@@ -449,11 +448,9 @@ class PatternCommands:
             self._desk.say(tr("The clip plays no pattern. Select a clip with a pattern."))
             return
         usual = str(Path.home() / pattern.name)
-        said, _ = QFileDialog.getSaveFileName(
-            QApplication.activeWindow(), tr("New folder for the pattern"), usual, tr("Folder")
-        )
-        if said:
-            self.write(Path(said))
+        said = self._desk.ask.new_file(tr("New folder for the pattern"), usual, tr("Folder"))
+        if said is not None:
+            self.write(said)
 
     def write(self, folder: Path) -> None:
         """The pattern and its kit as a folder."""
@@ -468,9 +465,9 @@ class PatternCommands:
         )
 
     def ask_and_read(self) -> None:
-        said = QFileDialog.getExistingDirectory(QApplication.activeWindow(), tr("Choose pattern folder"))
-        if said:
-            self.read(Path(said))
+        said = self._desk.ask.folder(tr("Choose pattern folder"))
+        if said is not None:
+            self.read(said)
 
     def read(self, folder: Path) -> None:
         """A pattern with its kit, in the song's tempo, from the bar under the playhead on."""

@@ -1,10 +1,8 @@
 """What keys and menus do about playing: keys on and off, playing in, by ear, scripts of notes."""
 
 from pathlib import Path
-from typing import TYPE_CHECKING
 
 import numpy as np
-from PySide6.QtWidgets import QApplication, QFileDialog
 
 from chronotome.bridge.store import Edit
 from chronotome.demo import __file__ as demo_file
@@ -17,14 +15,10 @@ from chronotome.session.edits.timing import set_loop
 from chronotome.session.kits import key_name
 from chronotome.session.model import Clip, Session, TrackId
 from chronotome.ui.commands.patterns import PatternCommands
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.guarded import guard_overrides
-from chronotome.ui.key_play import KeyPlay
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.key_play import KeyPlay
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
-
-if TYPE_CHECKING:
-    from chronotome.ui.dialogs.pads import PadsWindow
 
 PULL_SECONDS = 0.06
 """How far a cut by ear is pulled to an attack."""
@@ -41,7 +35,6 @@ class PlayingCommands:
         self._desk, self._patterns = desk, patterns
         self.play = KeyPlay(desk.keys, desk.keys)
         self.is_by_ear = self._is_missing_told = False
-        self._pads: PadsWindow | None = None
         self.play.taken_back.connect(self.take_back)
         desk.keys.played.connect(self._on_played)
         desk.taking.brought.connect(desk.view.chosen.focus)
@@ -98,22 +91,12 @@ class PlayingCommands:
 
     def show_pads(self) -> None:
         """A small window of pads, for mouse and touch."""
-        from chronotome.ui.dialogs.pads import PadsWindow  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-        if self._pads is None:
-            self._pads = PadsWindow(self._desk, self.play, QApplication.activeWindow())
         self.enter()
-        self._pads.show()
-        self._pads.raise_()
+        self._desk.ask.pads(self._desk, self.play)
 
     def ask_midi(self) -> None:
         """Which inputs play the keys, and which outputs hear the clock."""
-        from chronotome.ui.dialogs.midi import MidiDialog  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
-        desk = self._desk
-        MidiDialog.ask(desk, QApplication.activeWindow())
+        self._desk.ask.midi(self._desk)
 
     # Playing in
 
@@ -204,23 +187,20 @@ class PlayingCommands:
 
     def ask_delay(self) -> None:
         """Measure by how much the input is late."""
-        from chronotome.ui.dialogs.loopback import LoopbackDialog  # noqa: PLC0415 - seldom wanted
-
-        guard_overrides()
         desk = self._desk
         if desk.taking.is_open:
             desk.say(tr("End the take and turn off input monitoring before measuring the latency"))
             return
         loopback = desk.taking.loopback()
-        dialog = LoopbackDialog(loopback, QApplication.activeWindow())
-        if dialog.exec() and dialog.measured is not None:
-            known = {**desk.preferences.settings.input_ms, loopback.device: dialog.measured}
+        late = desk.ask.loopback(loopback)
+        if late is not None:
+            known = {**desk.preferences.settings.input_ms, loopback.device: late}
             desk.preferences.keep(input_ms=known)
             desk.say(
                 tr(
                     "Takes from “{0}” are now moved {1:.1f} ms earlier",
                     loopback.device,
-                    dialog.measured,
+                    late,
                 )
             )
 
@@ -277,11 +257,9 @@ class PlayingCommands:
     # Scripts
 
     def ask_and_play_notes(self) -> None:
-        said, _ = QFileDialog.getOpenFileName(
-            QApplication.activeWindow(), tr("Play MIDI file"), "", tr("MIDI notes (*.mid *.midi)")
-        )
-        if said:
-            self.play_notes(Path(said))
+        said = self._desk.ask.file(tr("Play MIDI file"), "", tr("MIDI notes (*.mid *.midi)"))
+        if said is not None:
+            self.play_notes(said)
 
     def play_notes(self, path: Path) -> None:
         """Notes of a MIDI file on the keys, from the playhead on, in the song's time."""

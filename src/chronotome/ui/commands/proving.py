@@ -16,8 +16,8 @@ from chronotome.session.edits.tracks import set_moving
 from chronotome.session.metre import hit_words
 from chronotome.session.model import MOST_FADE, Clip, Session
 from chronotome.session.settings import MOST_CROSSFADE
-from chronotome.ui.controls.figures import signed
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import signed
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 LONGER_FADE = 0.01

@@ -5,8 +5,8 @@ from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.slices import SliceCommands
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.words import tr
 
 

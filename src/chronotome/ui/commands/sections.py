@@ -1,7 +1,5 @@
 """What the actions on sections do."""
 
-from PySide6.QtWidgets import QApplication, QInputDialog
-
 from chronotome.session.edits.sections import (
     add_section,
     change_section,
@@ -11,7 +9,7 @@ from chronotome.session.edits.sections import (
     section_at,
 )
 from chronotome.session.model import Section, Session
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 BARS = 4
@@ -33,10 +31,8 @@ class SectionCommands:
         return session.beat_of(self._desk.transport.position)
 
     def _ask_name(self, name: str) -> str | None:
-        said, is_sure = QInputDialog.getText(
-            QApplication.activeWindow(), tr("Section"), tr("Section name:"), text=name
-        )
-        return said if is_sure and said.strip() else None
+        said = self._desk.ask.text(tr("Section"), tr("Section name:"), name)
+        return said if said is not None and said.strip() else None
 
     def add(self) -> None:
         """Name the looped span, or four bars from the playhead's bar on."""

@@ -23,7 +23,7 @@ from chronotome.session.edits.shaping import (
 from chronotome.session.model import Session, replace
 from chronotome.session.slices import VALUES, Lengthen, Roll, Scatter, SliceId
 from chronotome.ui.commands.choosing import ChosenHits
-from chronotome.ui.controls.figures import counted
+from chronotome.ui.state.figures import counted
 from chronotome.words import tr
 
 

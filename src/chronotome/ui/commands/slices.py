@@ -5,7 +5,6 @@ from dataclasses import dataclass
 from itertools import count
 
 import numpy as np
-from PySide6.QtWidgets import QApplication, QInputDialog
 
 from chronotome.bridge.store import Edit
 from chronotome.session.counting import clock_of
@@ -34,9 +33,8 @@ from chronotome.session.grid import nearest_lines
 from chronotome.session.model import Recording, Session
 from chronotome.session.slices import MOST_SLICES, SliceId, Slices
 from chronotome.ui.commands.shaping import ShapedHits
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.dialogs.rhythm import RhythmDialog
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 USUAL_CROSSOVER = 250.0
@@ -108,10 +106,8 @@ class SliceCommands(ShapedHits):
         self.take_apart(Cuts(At.LINES, step=0.0), tr("at every bar"))
 
     def ask_parts(self) -> None:
-        parts, is_said = QInputDialog.getInt(
-            QApplication.activeWindow(), tr("Slice clip"), tr("Number of equal parts:"), 8, 2, 1024
-        )
-        if is_said:
+        parts = self._desk.ask.whole(tr("Slice clip"), tr("Number of equal parts:"), 8, 2, 1024)
+        if parts is not None:
             self.take_apart(Cuts(At.PARTS, parts=parts), tr("in {0} parts", parts))
 
     def make_whole(self) -> None:
@@ -164,10 +160,8 @@ class SliceCommands(ShapedHits):
         """Over so many bars on."""
         if self._meant(tr("repeat")) is None:
             return
-        bars, is_said = QInputDialog.getInt(
-            QApplication.activeWindow(), tr("Repeat hits"), tr("Number of further bars:"), 1, 1, TIMES
-        )
-        if is_said:
+        bars = self._desk.ask.whole(tr("Repeat hits"), tr("Number of further bars:"), 1, 1, TIMES)
+        if bars is not None:
             here, metre = self._desk.session.beat_of(self._desk.transport.position), self._desk.session.metre
             beats = metre.bars_from(here, bars) - here
             self._repeat(max(1, int(beats / self._length() + 1e-6)))
@@ -319,7 +313,7 @@ class SliceCommands(ShapedHits):
             self._desk.say(tr("Copying a rhythm needs a second clip"))
             return
         hits = self._desk.view.chosen.hits or slices.ids
-        RhythmDialog(self._desk, place, hits, others, QApplication.activeWindow()).exec()
+        self._desk.ask.rhythm(self._desk, place, hits, others)
 
     def name_of(self, place: Place) -> str:
         track = self._desk.session.track(place[0])
@@ -333,14 +327,11 @@ class SliceCommands(ShapedHits):
         if place is None or not others:
             self._desk.say(tr("Combining bands needs a second clip"))
             return
-        names, parent = [self.name_of(each) for each in others], QApplication.activeWindow()
-        name, is_said = QInputDialog.getItem(
-            parent, tr("Combine lows and highs"), tr("Take high band from:"), names, 0, editable=False
-        )
-        if not is_said:
+        names = [self.name_of(each) for each in others]
+        name = self._desk.ask.one_of(tr("Combine lows and highs"), tr("Take high band from:"), names)
+        if name is None:
             return
-        hertz, is_said = QInputDialog.getDouble(
-            parent,
+        hertz = self._desk.ask.number(
             tr("Combine lows and highs"),
             tr("Crossover frequency (Hz):"),
             USUAL_CROSSOVER,
@@ -348,7 +339,7 @@ class SliceCommands(ShapedHits):
             20_000.0,
             0,
         )
-        if is_said:
+        if hertz is not None:
             self.share_bands(others[names.index(name)], hertz)
 
     def share_bands(self, other: Place, hertz: float) -> None:

@@ -5,8 +5,6 @@ from collections.abc import Callable
 from functools import partial
 from pathlib import Path
 
-from PySide6.QtWidgets import QApplication, QFileDialog, QInputDialog
-
 from chronotome.files.tempo_in import read_tempo_map
 from chronotome.session.edits import tempo as tempo_edits
 from chronotome.session.edits.metre import (
@@ -19,9 +17,8 @@ from chronotome.session.metre import Metre, position_words
 from chronotome.session.model import Section, Session
 from chronotome.session.tempo_points import points_of
 from chronotome.ui.commands.taps import LONGEST_TAP_GAP, TAPS, more_taps_words, tap_words, tempo_of_taps
-from chronotome.ui.controls.figures import plain
-from chronotome.ui.dialogs.metre import MetreDialog
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import plain
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 NEAR_POINT = 1 / 16
@@ -63,10 +60,7 @@ class SongCommands:
         return any(each.beat <= self._line_here for each in points_of(self._desk.session.tempo)[1:])
 
     def _ask_bpm(self, title: str, words: str, now: float) -> float | None:
-        tempo, is_said = QInputDialog.getDouble(
-            QApplication.activeWindow(), title, words, now, SLOWEST, FASTEST, 2
-        )
-        return tempo if is_said else None
+        return self._desk.ask.number(title, words, now, SLOWEST, FASTEST, 2)
 
     def ask_tempo(self, beat: float | None = None) -> None:
         """The song's tempo from a beat on, typed; from the playhead where none is said."""
@@ -164,9 +158,9 @@ class SongCommands:
         """Another metre from a bar on, or for some bars; from the playhead's bar where none is said."""
         bar, session = self._bar_at(self._beat if beat is None else beat), self._desk.session
         now = session.metre.metre_at(session.metre.beat_of(bar))
-        dialog = MetreDialog(now, tr("Metre from bar {0} on:", bar + 1), QApplication.activeWindow())
-        if dialog.exec():
-            self.set_metre_from(bar, dialog.metre, dialog.bars)
+        said = self._desk.ask.metre(now, tr("Metre from bar {0} on:", bar + 1))
+        if said is not None:
+            self.set_metre_from(bar, *said)
 
     def set_metre_from(self, bar: int, metre: Metre, bars: int = 0) -> None:
         self._apply(
@@ -183,10 +177,11 @@ class SongCommands:
         session = self._desk.session
         now = session.metre.metre_at(section.start)
         words = tr("Metre of {0}:", section.name)
-        dialog = MetreDialog(now, words, QApplication.activeWindow(), asks_bars=False)
-        if dialog.exec():
-            bars = max(1, round((section.end - section.start) / dialog.metre.bar))
-            self.set_metre_from(self._bar_at(section.start), dialog.metre, bars)
+        said = self._desk.ask.metre(now, words, asks_bars=False)
+        if said is not None:
+            metre = said[0]
+            bars = max(1, round((section.end - section.start) / metre.bar))
+            self.set_metre_from(self._bar_at(section.start), metre, bars)
 
     # Of a file
 
@@ -194,11 +189,9 @@ class SongCommands:
         """Tempo and metre of another program's song."""
         folder = self._desk.document.folder or Path.home()
         kinds = tr("Tempo maps (*.mid *.midi *.json)")
-        said, _ = QFileDialog.getOpenFileName(
-            QApplication.activeWindow(), tr("Open tempo map"), str(folder), kinds
-        )
-        if said:
-            self.read_map(Path(said))
+        said = self._desk.ask.file(tr("Open tempo map"), str(folder), kinds)
+        if said is not None:
+            self.read_map(said)
 
     def read_map(self, path: Path) -> None:
         self._desk.tasks.run(

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from chronotome.order_stats import middle_of
-from chronotome.ui.controls.figures import plain
+from chronotome.ui.state.figures import plain
 from chronotome.words import tr
 
 LONGEST_TAP_GAP = 2.0

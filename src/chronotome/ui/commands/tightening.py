@@ -2,8 +2,6 @@
 
 from collections.abc import Callable
 
-from PySide6.QtWidgets import QApplication, QInputDialog
-
 from chronotome.session.edits.matching import forget_pairs, match_to, set_pair
 from chronotome.session.edits.tightening import (
     clear_hits,
@@ -19,9 +17,9 @@ from chronotome.session.grid import DIVISIONS, Feel
 from chronotome.session.lines import SwingOf
 from chronotome.session.model import Session, Take, Track, TrackId, replace
 from chronotome.session.settings import MOST_SHIFT
-from chronotome.ui.controls.figures import grid_words
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import For, LaneKind, Stage
+from chronotome.ui.state.figures import grid_words
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import For, LaneKind, Stage
 from chronotome.words import tr
 
 STEPPED = {
@@ -197,13 +195,12 @@ class TightenCommands:
             return
         track = leading[0]
         number = len(track.variants) + 1
-        said, is_sure = QInputDialog.getText(
-            QApplication.activeWindow(),
+        said = self._desk.ask.text(
             tr("Snapshot"),
             tr("Snapshot name:"),
-            text=tr("Snapshot {0}", number),
+            tr("Snapshot {0}", number),
         )
-        if is_sure and said.strip():
+        if said is not None and said.strip():
             self.keep_variant(said.strip())
 
     def keep_variant(self, name: str) -> None:

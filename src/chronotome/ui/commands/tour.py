@@ -7,7 +7,7 @@ from chronotome.session.anchors import extent_of
 from chronotome.session.edits.timing import set_click
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.model import Session, replace
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 BARS = 2

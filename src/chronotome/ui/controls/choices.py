@@ -6,8 +6,8 @@ from PySide6.QtCore import QEvent, QPointF, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
-from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.view_state import ViewState
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.view_state import ViewState
 
 ROW = 22
 STEPS = {Qt.Key.Key_Up: -1, Qt.Key.Key_Down: 1}

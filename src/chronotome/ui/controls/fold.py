@@ -4,8 +4,8 @@ from PySide6.QtCore import QPointF, QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPaintEvent, QPen, QPolygonF
 from PySide6.QtWidgets import QAbstractButton, QSizePolicy, QVBoxLayout, QWidget
 
-from chronotome.ui.theme import colour, text_font
-from chronotome.ui.view_state import ViewState
+from chronotome.ui.state.theme import colour, text_font
+from chronotome.ui.state.view_state import ViewState
 from chronotome.words import tr
 
 HEIGHT = 24

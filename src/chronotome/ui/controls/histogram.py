@@ -6,8 +6,8 @@ from PySide6.QtCore import QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QSizePolicy, QWidget
 
-from chronotome.ui.theme import colour, figure_font
-from chronotome.ui.view_state import ViewState
+from chronotome.ui.state.theme import colour, figure_font
+from chronotome.ui.state.view_state import ViewState
 from chronotome.words import tr
 
 HEIGHT, BARS = 64, 25

@@ -7,8 +7,8 @@ from PySide6.QtCore import QRectF, QSize, Qt
 from PySide6.QtGui import QPainter, QPaintEvent
 from PySide6.QtWidgets import QWidget
 
-from chronotome.ui.theme import colour
-from chronotome.ui.view_state import ViewState
+from chronotome.ui.state.theme import colour
+from chronotome.ui.state.view_state import ViewState
 from chronotome.words import tr
 
 LOWEST = -54.0

@@ -30,7 +30,7 @@ class _Question(QMessageBox):
         without_icons(self)
 
 
-def question(parent: QWidget, text: str, more: str) -> QMessageBox:
+def question(parent: QWidget | None, text: str, more: str) -> QMessageBox:
     """A box that asks, about things that people named."""
     box = _Question(QMessageBox.Icon.NoIcon, tr("Chronotome"), text, parent=parent)
     box.setTextFormat(Qt.TextFormat.PlainText)

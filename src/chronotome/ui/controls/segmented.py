@@ -7,8 +7,8 @@ from PySide6.QtCore import QEvent, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QFontMetrics, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QAbstractButton, QSizePolicy
 
-from chronotome.ui.theme import colour, text_font
-from chronotome.ui.view_state import ViewState
+from chronotome.ui.state.theme import colour, text_font
+from chronotome.ui.state.view_state import ViewState
 
 HEIGHT = 30
 SIZES, MARGIN = (12, 11, 10), 8

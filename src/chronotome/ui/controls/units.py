@@ -7,7 +7,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.session.table import Column, Unit
-from chronotome.ui.controls.figures import (
+from chronotome.ui.controls.value_slider import ValueSlider
+from chronotome.ui.state.figures import (
     decibels,
     hertz,
     milliseconds,
@@ -19,8 +20,7 @@ from chronotome.ui.controls.figures import (
     tilt,
     times,
 )
-from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.view_state import ViewState
+from chronotome.ui.state.view_state import ViewState
 
 
 class UnitFormat(NamedTuple):

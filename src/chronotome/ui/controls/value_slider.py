@@ -8,8 +8,8 @@ from PySide6.QtGui import QFontMetrics, QKeyEvent, QMouseEvent, QPainter, QPaint
 from PySide6.QtWidgets import QSizePolicy, QSlider
 
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
-from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.view_state import ViewState
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.view_state import ViewState
 from chronotome.words import tr
 
 HEIGHT = 42

@@ -10,10 +10,10 @@ from chronotome.dsp.likeness import ALIKE
 from chronotome.session.edits.clips import Place
 from chronotome.session.slices import SliceId
 from chronotome.ui.controls.dialog import Dialog
-from chronotome.ui.controls.figures import counted, percent
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted, percent
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 LEAST, MOST = 60, 97

@@ -39,11 +39,11 @@ from chronotome.session.settings import Moving
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.dropping import take_as_copy
-from chronotome.ui.controls.figures import counted, grid_words, percent
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted, grid_words, percent
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 WIDTH, HEIGHT = 620, 560

@@ -4,11 +4,11 @@ from functools import partial
 
 from PySide6.QtWidgets import QDialogButtonBox, QGridLayout, QVBoxLayout, QWidget
 
+from chronotome.ui.actions.learning import Learning, control_words
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label
-from chronotome.ui.learning import Learning, control_words
-from chronotome.ui.preferences import Preferences
+from chronotome.ui.state.preferences import Preferences
 from chronotome.words import tr
 
 WIDTH = 460

@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QDialogButtonBox, QProgressBar, QVBoxLayout, QWidg
 
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_text import Label
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 CLICKS, LEAD_IN = 16, 4

@@ -23,15 +23,15 @@ from chronotome.session.check import NOTHING
 from chronotome.session.edits.tempo import set_tempo_at
 from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.metre import position_words
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
+from chronotome.ui.actions.menus import paths
+from chronotome.ui.actions.synonyms import SYNONYMS
 from chronotome.ui.commands.general import Commands
-from chronotome.ui.controls.figures import plain
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.dialogs.preferences import ROWS
-from chronotome.ui.menus import paths
-from chronotome.ui.synonyms import SYNONYMS
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import plain
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 WIDTH, HEIGHT, COLUMNS = 640, 460, (330, 190, 110)

@@ -18,10 +18,10 @@ from PySide6.QtWidgets import (
 
 from chronotome.session.model import Session
 from chronotome.ui.controls.dialog import Dialog
-from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 WIDTH, HEIGHT = 340, 560

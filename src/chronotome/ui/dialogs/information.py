@@ -18,9 +18,9 @@ from chronotome.session.counting import counted_of
 from chronotome.session.edits.recordings import first_rate, set_rate
 from chronotome.session.model import Session
 from chronotome.ui.controls.dialog import Dialog
-from chronotome.ui.controls.figures import clock, counted, megabytes, plain, tempo_words
 from chronotome.ui.controls.plain_text import Label, question, tip
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import clock, counted, megabytes, plain, tempo_words
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 RATES = (44_100, 48_000, 88_200, 96_000)
@@ -37,7 +37,7 @@ def hits_in(session: Session) -> int:
 
 
 class InformationDialog(Dialog):
-    def __init__(self, desk: UiContext, parent: QWidget) -> None:
+    def __init__(self, desk: UiContext, parent: QWidget | None) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Session information"))
         self.setAttribute(Qt.WidgetAttribute.WA_DeleteOnClose)

@@ -14,10 +14,10 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
+from chronotome.ui.actions.menus import paths
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_text import Label
-from chronotome.ui.menus import paths
 from chronotome.words import tr
 
 HELP_SIZE = 760, 640

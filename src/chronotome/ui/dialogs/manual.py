@@ -11,7 +11,7 @@ from PySide6.QtWidgets import QHBoxLayout, QTextBrowser, QVBoxLayout, QWidget
 from chronotome import assets
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_button import plain_button
-from chronotome.ui.view_state import Stage, ViewState
+from chronotome.ui.state.view_state import Stage, ViewState
 from chronotome.words import tr
 
 FOLDER = Path(assets.__file__).parent / "manual"

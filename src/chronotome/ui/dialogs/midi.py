@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QCheckBox, QDialogButtonBox, QVBoxLayout, QWidget
 
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_text import Label
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 LOOK_MILLISECONDS = 500

@@ -7,10 +7,10 @@ from PySide6.QtWidgets import QWidget
 
 from chronotome.engine.kit_table import Note, NoteKind
 from chronotome.session.kits import KitSlice, key_name
-from chronotome.ui.guarded import guarded
-from chronotome.ui.key_play import BANK, ROWS, KeyPlay
-from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.guarded import guarded
+from chronotome.ui.state.key_play import BANK, ROWS, KeyPlay
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 PAD, GAP, TOP = 52, 6, 30

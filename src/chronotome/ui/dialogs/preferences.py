@@ -25,16 +25,16 @@ from chronotome.files.takes import takes_folder
 from chronotome.session.edits.timing import set_click
 from chronotome.session.history import MOST_STEPS
 from chronotome.session.model import ClickSound, replace
-from chronotome.ui.applying import DESKTOP
 from chronotome.ui.commands.others import IN_TIME_WORDS
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.dialog import Dialog
-from chronotome.ui.controls.figures import megabytes, milliseconds
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented, index_in
 from chronotome.ui.dialogs.midi import MidiDialog
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.applying import DESKTOP
+from chronotome.ui.state.figures import megabytes, milliseconds
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 WIDTH, HEIGHT = 560, 660

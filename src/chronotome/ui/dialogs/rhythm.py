@@ -11,11 +11,11 @@ from chronotome.session.model import Session
 from chronotome.session.slices import SliceId
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.dialog import Dialog
-from chronotome.ui.controls.figures import percent
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import percent
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 BY_ORDER, BY_NEAREST = range(2)

@@ -1,5 +1,9 @@
 """Share what is heard: title, description, tags, who may hear it, and where."""
 
+from collections.abc import Callable
+from pathlib import Path
+from typing import Protocol
+
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QGuiApplication
 from PySide6.QtWidgets import (
@@ -16,23 +20,33 @@ from PySide6.QtWidgets import (
 
 from chronotome.bridge.sharing import Sharing
 from chronotome.errors import ChronotomeError
+from chronotome.files.audio_out import Encoding, WrittenFile
 from chronotome.files.sharing import MOST_DESCRIPTION, MOST_TAGS, MOST_TITLE, UploadInfo, origin_of, place_of
+from chronotome.progress import Progress
 from chronotome.ui.controls.dialog import Dialog
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
-from chronotome.ui.stages.export import ExportTray
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 WIDTH = 520
 LONGEST_TAG = 60
 
 
+class Written(Protocol):
+    """What is shared: as somebody set it in Export."""
+
+    @property
+    def encoding(self) -> Encoding: ...
+
+    def writing(self, path: Path) -> Callable[[Progress], WrittenFile]: ...
+
+
 class ShareDialog(Dialog):
     """Stays open beside the window while it is handed over."""
 
-    def __init__(self, desk: UiContext, sharing: Sharing, tray: ExportTray, parent: QWidget) -> None:
+    def __init__(self, desk: UiContext, sharing: Sharing, tray: Written, parent: QWidget) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Share"))
         self.setModal(False)

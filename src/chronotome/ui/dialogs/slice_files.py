@@ -8,9 +8,9 @@ from chronotome.files.slice_files import slice_names
 from chronotome.session.kits import Kit
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.dialog import Dialog
-from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.plain_text import Label
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 SHOWN = 3

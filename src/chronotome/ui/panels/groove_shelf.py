@@ -21,11 +21,11 @@ from chronotome.files.grooves import forget_groove, kept_grooves, shipped_groove
 from chronotome.files.names import shown
 from chronotome.session.groove import Groove
 from chronotome.ui.commands.grooves import GrooveCommands
-from chronotome.ui.controls.figures import counted, grid_words
 from chronotome.ui.controls.offering import offer
 from chronotome.ui.controls.plain_text import Label, tip
-from chronotome.ui.theme import colour, text_font
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted, grid_words
+from chronotome.ui.state.theme import colour, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 ROW, PICTURE = 62, 30

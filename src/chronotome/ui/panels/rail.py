@@ -16,12 +16,12 @@ from chronotome.session.model import Session, Take, Track
 from chronotome.session.targets import FAR_MS
 from chronotome.session.tighten import targets_of
 from chronotome.ui.controls.debounce import Debounce
-from chronotome.ui.controls.figures import counted, plain, tempo_words
 from chronotome.ui.controls.plain_text import tip
-from chronotome.ui.guarded import guarded
-from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.figures import counted, plain, tempo_words
+from chronotome.ui.state.guarded import guarded
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.words import tr
 
 WIDTH = 112

@@ -12,14 +12,14 @@ from chronotome.files.names import path_from, shown
 from chronotome.files.places import Settings, ViewPosition
 from chronotome.files.session_file import is_session
 from chronotome.render.mix import Side
-from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.controls.plain_text import tip
-from chronotome.ui.guarded import guarded
-from chronotome.ui.theme import colour, text_font
-from chronotome.ui.timeline.shown import all_shown
+from chronotome.ui.state.figures import counted, plain
+from chronotome.ui.state.guarded import guarded
+from chronotome.ui.state.shown import all_shown
+from chronotome.ui.state.theme import colour, text_font
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import ViewState
 from chronotome.ui.timeline.track_wave import track_columns
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import ViewState
 from chronotome.units import gain_of
 from chronotome.words import tr
 

@@ -37,13 +37,13 @@ from chronotome.errors import readable
 from chronotome.files.names import path_from, path_words, words_shown
 from chronotome.files.shelf import ShelfEntry
 from chronotome.ui.commands.grooves import GrooveCommands
-from chronotome.ui.controls.figures import counted, plain
 from chronotome.ui.controls.offering import offer
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.panels.groove_shelf import GrooveShelf
-from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted, plain
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 HEADERS = (tr("file"), tr("bpm"), tr("length"), tr("kHz"))

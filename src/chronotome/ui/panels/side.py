@@ -5,10 +5,10 @@ from PySide6.QtGui import QCursor, QEnterEvent, QMouseEvent, QPainter, QPaintEve
 from PySide6.QtWidgets import QApplication, QWidget
 
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.guarded import guarded
 from chronotome.ui.panels.rail import Rail
-from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.view_state import Stage, ViewState
+from chronotome.ui.state.guarded import guarded
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.view_state import Stage, ViewState
 from chronotome.words import tr
 
 GRIP = 5

@@ -7,10 +7,10 @@ from PySide6.QtWidgets import QHBoxLayout, QProgressBar, QPushButton, QWidget
 
 from chronotome.bridge.tasks import Task
 from chronotome.session.history import History
-from chronotome.ui.controls.figures import clock, counted, decibels
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.sentence import Sentence
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import clock, counted, decibels
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 HEIGHT = 26

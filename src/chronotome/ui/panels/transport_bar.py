@@ -17,15 +17,15 @@ from chronotome.session.edits.metre import set_metre_at
 from chronotome.session.edits.tempo import set_tempo_at
 from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
 from chronotome.session.metre import METRES, Metre, beat_in, metre_of, position_words
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.controls.field import Field
-from chronotome.ui.controls.figures import clock, grid_words, plain
 from chronotome.ui.controls.meter import Meter
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.typed import FigureLabel, number_in
-from chronotome.ui.theme import icon
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import clock, grid_words, plain
+from chronotome.ui.state.theme import icon
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 HEIGHT = 52

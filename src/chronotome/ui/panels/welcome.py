@@ -8,10 +8,10 @@ from PySide6.QtGui import QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
 from chronotome.ui.controls.plain_text import Label
-from chronotome.ui.guarded import guarded
 from chronotome.ui.panels.recent import Recent, RecentCard
-from chronotome.ui.theme import colour, text_font
-from chronotome.ui.view_state import ViewState
+from chronotome.ui.state.guarded import guarded
+from chronotome.ui.state.theme import colour, text_font
+from chronotome.ui.state.view_state import ViewState
 from chronotome.words import tr
 
 CARD = QSize(196, 118)

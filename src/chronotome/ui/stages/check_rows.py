@@ -7,16 +7,16 @@ from PySide6.QtWidgets import QGridLayout, QHBoxLayout, QPushButton, QSizePolicy
 from chronotome.session.check import NOTHING, Check, Kind
 from chronotome.session.metre import position_words
 from chronotome.session.model import Take, Track
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.debounce import Debounce
 from chronotome.ui.controls.plain_text import Label, tip
-from chronotome.ui.guarded import guarded
 from chronotome.ui.stages.rows import Rows
-from chronotome.ui.theme import colour, figure_font, text_font
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.guarded import guarded
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.words import tr
 
 MOST_CHECKS = 3

@@ -17,15 +17,15 @@ from chronotome.render.mix import Side
 from chronotome.render.plan import plan_for
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.model import Session
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import counted, percent, plain
 from chronotome.ui.controls.plain_button import plain_button
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.tray import Tray
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.figures import counted, percent, plain
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.units import decibels_of
 from chronotome.words import tr
 

@@ -20,21 +20,21 @@ from chronotome.session.fit import BeatSource, TempoOption
 from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.model import ClickSound, Session, replace
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.commands.fit import FOLLOWING_WORDS, Guide, guide_of
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.choices import Choices
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.debounce import Debounce
 from chronotome.ui.controls.field import Field
-from chronotome.ui.controls.figures import clock, counted, decibels, plain, share, tempo_words
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.sentence import Sentence
 from chronotome.ui.controls.typed import number_in
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.tray import Tray
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.figures import clock, counted, decibels, plain, share, tempo_words
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.words import tr
 
 MOST_OPTIONS = 5

@@ -8,15 +8,15 @@ from chronotome.files.grooves import kept_grooves, shipped_grooves
 from chronotome.session.groove import Groove, blended
 from chronotome.session.model import Session, replace
 from chronotome.session.settings import TightenSettings
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.commands.grooves import GrooveCommands
-from chronotome.ui.controls.figures import percent
 from chronotome.ui.controls.segmented import index_in
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.rows import Rows
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import LaneKind
+from chronotome.ui.state.figures import percent
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import LaneKind
 from chronotome.words import tr
 
 

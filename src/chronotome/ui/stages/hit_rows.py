@@ -7,15 +7,15 @@ from chronotome.session.edits.shaping import set_value, values_of
 from chronotome.session.edits.slicing import At, Cuts
 from chronotome.session.model import Session
 from chronotome.session.slices import VALUES, Lengthen
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.units import factor_of, slider_of
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.rows import Rows
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 WAYS = (

@@ -11,19 +11,19 @@ from chronotome.session.edits.marks import choose_material, set_sift, set_thresh
 from chronotome.session.model import Recording, Session, replace
 from chronotome.session.onset_filter import USUAL_SPACING, USUAL_THRESHOLD, Near, OnsetFilter, Per
 from chronotome.session.onsets import OnsetDecision
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.debounce import Debounce
 from chronotome.ui.controls.field import Field
-from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.typed import number_in
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.onset_table import OnsetTable
 from chronotome.ui.stages.tray import Tray
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import MarkSnap, Stage
 from chronotome.ui.timeline.lens import Lens
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import MarkSnap, Stage
 from chronotome.words import tr
 
 LEAST_PARTS, MOST_PARTS = 2, 999

@@ -6,13 +6,13 @@ from chronotome.dsp.bands import Instrument
 from chronotome.dsp.stretch.engines import Crossing, EngineName, Fill, MoveBy, StretchMaterial, engine_of
 from chronotome.session.model import Take, Track
 from chronotome.session.settings import LEAST_CROSSFADE, MOST_CROSSFADE, MOST_SEMITONES, USUAL_BEARS
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.commands.moving import MovingCommands
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import signed
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.rows import Rows
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import signed
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 WAYS = tuple(MoveBy)

@@ -17,9 +17,9 @@ from chronotome.dsp.bands import Band
 from chronotome.session.counting import clock_of
 from chronotome.session.metre import hit_words
 from chronotome.ui.controls.debounce import Debounce
-from chronotome.ui.controls.figures import clock
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import clock
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 HEADERS = (tr("time"), tr("bar"), tr("strength"), tr("band"), tr("pin"))

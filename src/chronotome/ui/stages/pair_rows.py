@@ -3,12 +3,12 @@
 from chronotome.session.edits.matching import set_match
 from chronotome.session.model import Session, Track
 from chronotome.session.settings import Alone, TightenSettings
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.rows import Rows
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 ALONES = tuple(Alone)

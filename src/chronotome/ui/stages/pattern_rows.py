@@ -8,19 +8,19 @@ from chronotome.session.edits.kits import SHAPE, column_of, set_kit, set_slice, 
 from chronotome.session.kits import KEY_NAMES, KitSlice, key_name
 from chronotome.session.model import Session
 from chronotome.session.patterns import Pattern
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import (
-    counted,
-    plain,
-    semitones,
-)
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.units import factor_of, slider_of
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.rows import Rows
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import (
+    counted,
+    plain,
+    semitones,
+)
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 BEATS = (1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0, 12.0, 16.0, 32.0)

@@ -4,7 +4,7 @@ from chronotome.session.edits.tightening import set_recipe
 from chronotome.session.model import Session
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.rows import Rows
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 
 
 def with_recipe(desk: UiContext, session: Session, **values: object) -> Session:

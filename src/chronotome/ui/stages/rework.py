@@ -6,17 +6,17 @@ from chronotome.session.edits.clips import set_clip
 from chronotome.session.edits.tracks import rename, set_level, set_pan
 from chronotome.session.limits import LONGEST_NAME
 from chronotome.session.model import Session
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.field import Field
-from chronotome.ui.controls.figures import counted, decibels, milliseconds, sides
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.hit_rows import HitRows
 from chronotome.ui.stages.pattern_rows import PatternRows
 from chronotome.ui.stages.roll_rows import RollRows, ScatterRows
 from chronotome.ui.stages.tray import Tray
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.figures import counted, decibels, milliseconds, sides
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.words import tr
 
 LONGEST_FADE = 2000

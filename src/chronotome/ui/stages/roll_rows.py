@@ -11,15 +11,15 @@ from chronotome.session.edits.shaping import roll_of, scatter_of, set_roll, set_
 from chronotome.session.model import Session, replace
 from chronotome.session.runs import drawn, roll_edges
 from chronotome.session.slices import Roll, Scatter, Slices
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.commands.slices import SliceCommands
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import counted, milliseconds, plain, sides, signed
 from chronotome.ui.controls.histogram import Histogram
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.rows import Rows
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted, milliseconds, plain, sides, signed
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 COUNTS = (2, 3, 4, 5, 6, 7, 8, 12, 16, 24, 32)

@@ -6,14 +6,14 @@ from contextlib import contextmanager
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
 from chronotome.session.model import Session
-from chronotome.ui.action_table import SHORT
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
+from chronotome.ui.actions.short import SHORT
 from chronotome.ui.controls.combo import Combo
 from chronotome.ui.controls.fold import Fold
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.segmented import Segmented
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 
 LABEL = 58
 

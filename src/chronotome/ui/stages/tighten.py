@@ -8,21 +8,21 @@ from chronotome.session.metre import position_words
 from chronotome.session.model import Take, Track, replace
 from chronotome.session.settings import MOST_SHIFT, TightenSettings
 from chronotome.session.strokes import USUAL_STROKE
-from chronotome.ui.action_table import SHORT
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
+from chronotome.ui.actions.short import SHORT
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.controls.combo import Combo
-from chronotome.ui.controls.figures import percent, signed
-from chronotome.ui.controls.folded_bar import FoldedBar
 from chronotome.ui.controls.segmented import Segmented, index_in
 from chronotome.ui.stages.check_rows import CheckRows
+from chronotome.ui.stages.folded_bar import FoldedBar
 from chronotome.ui.stages.groove_rows import GrooveRows
 from chronotome.ui.stages.moving_rows import MovingRows
 from chronotome.ui.stages.pair_rows import PairRows
 from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.tray import Tray
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import For, LaneKind, Stage
+from chronotome.ui.state.figures import percent, signed
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import For, LaneKind, Stage
 from chronotome.words import tr
 
 FEELS, SWINGS = tuple(Feel), tuple(SwingOf)

@@ -6,13 +6,13 @@ from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QShowEvent
 from PySide6.QtWidgets import QHBoxLayout
 
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.controls.debounce import Debounce
 from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.controls.sentence import Sentence
 from chronotome.ui.stages.rows import Rows
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 
 WIDTH, MARGIN, BAR = 300, 16, 8
 

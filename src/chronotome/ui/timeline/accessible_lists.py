@@ -9,9 +9,9 @@ from chronotome.session.targets import REASON_WORDS, Reason
 from chronotome.session.tempo_points import TempoPoint, points_of
 from chronotome.ui.commands.patterns import PatternCommands
 from chronotome.ui.commands.proving import ProofCommands
-from chronotome.ui.controls.figures import clock, decibels, plain, signed
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import clock, decibels, plain, signed
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 

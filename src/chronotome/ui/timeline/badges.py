@@ -7,9 +7,9 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QFontMetricsF, QPainter, QPen
 
 from chronotome.session.model import Clip, Session, Track
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.theme import Theme, colour, text_font
-from chronotome.ui.view_state import Stage
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.theme import Theme, colour, text_font
+from chronotome.ui.state.view_state import Stage
 from chronotome.words import tr
 
 HIGH, SIDE, GAP = 14.0, 5.0, 3.0

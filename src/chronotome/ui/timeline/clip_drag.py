@@ -3,17 +3,13 @@
 from dataclasses import dataclass
 
 from chronotome.bridge.store import Edit
-from chronotome.session.edits.clips import Place, copy, move, repeat, set_clip, trim
+from chronotome.session.edits.clips import MOST_TIMES, Place, copy, move, repeat, set_clip, trim
 from chronotome.session.model import Session, TrackId
+from chronotome.ui.state.shown import Shown, period_of
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.clip_frames import ClipFrame, Grip
 from chronotome.ui.timeline.gestures import on_a_line
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
-
-WHOLE_BEATS = 0.1
-"""A clip this near to whole beats is repeated every so many."""
-MOST_REPEATS = 99
 
 LABELS = {
     Grip.BODY: tr("Move clip"),
@@ -100,7 +96,7 @@ class ClipDrag:
 
     def _repeated(self, frame: float) -> Edit | None:
         window, every = self.shown.heard_anchors, self.every()
-        times = min(MOST_REPEATS, round((frame - float(window[-1])) / every))
+        times = min(MOST_TIMES, round((frame - float(window[-1])) / every))
         self.words = f"×{max(0, times) + 1}"
         if times < 1:
             return None
@@ -146,13 +142,3 @@ class ClipDrag:
 
     def cancel(self) -> None:
         self.desk.store.drop_draft()
-
-
-def period_of(session: Session, shown: Shown) -> int:
-    """Frames after which a clip comes again: whole beats where it is about so long, else its length."""
-    start, end = (float(shown.heard_anchors[at]) for at in (0, -1))
-    beat = session.beat_of(start)
-    beats = session.beat_of(end) - beat
-    if round(beats) >= 1 and abs(beats - round(beats)) < WHOLE_BEATS:
-        return round(session.frame_of(beat + round(beats)) - start)
-    return round(end - start)

@@ -10,10 +10,10 @@ from PySide6.QtGui import QPainter, QPainterPath, QPen
 
 from chronotome.render.plan import Fade
 from chronotome.session.edits.clips import Place
-from chronotome.ui.theme import colour, text_font
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import colour, text_font
 from chronotome.ui.timeline.badges import Badge, Placed, badge_at, clip_badges, in_strip, paint_badges
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
 
 STRIP = 17

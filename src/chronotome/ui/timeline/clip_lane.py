@@ -9,16 +9,16 @@ from PySide6.QtWidgets import QApplication
 
 from chronotome.session.edits.clips import in_groups
 from chronotome.session.model import Track, TrackId
-from chronotome.ui.theme import colour
+from chronotome.ui.state.shown import Shown, all_shown
+from chronotome.ui.state.theme import colour
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.clip_drag import HINTS, ClipDrag
 from chronotome.ui.timeline.clip_frames import Grip, clip_badge_at, grip_at
 from chronotome.ui.timeline.gestures import is_free
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.range_drag import RangeDrag
-from chronotome.ui.timeline.shown import Shown, all_shown
 from chronotome.ui.timeline.track_lane import TrackLane
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 
 CURSORS = {

@@ -7,7 +7,10 @@ from PySide6.QtGui import QImage, QMouseEvent, QPainter
 
 from chronotome.render.pool import Source
 from chronotome.session.model import Track, TrackId, TrackSize
-from chronotome.ui.theme import colour
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import colour
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.badges import (
     Placed,
     badge_at,
@@ -20,13 +23,10 @@ from chronotome.ui.timeline.badges import (
 from chronotome.ui.timeline.clip_frames import paint_frames
 from chronotome.ui.timeline.clip_lane import ClipLane
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.track_header import FOOT, HEIGHTS, OrderDrag, SizeDrag
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.timeline.waveform import wave_image
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 
 STRETCHED, TURN, LANES_IN_TURN = 2.0, 0.11, 5

@@ -11,8 +11,10 @@ from chronotome.order_stats import rank_of
 from chronotome.session.check import Check
 from chronotome.session.targets import FAR_MS, Reason
 from chronotome.ui.commands.hits import HitCommands
-from chronotome.ui.controls.figures import plain, signed
-from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.state.figures import plain, signed
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.evidence_lane import EvidenceLane
 from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_in_reach
@@ -28,8 +30,6 @@ from chronotome.ui.timeline.marks import (
     ring,
     up,
 )
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
 from chronotome.units import Frames
 from chronotome.words import tr
 

@@ -4,12 +4,12 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
-from chronotome.ui.controls.figures import signed
-from chronotome.ui.theme import colour, text_font
+from chronotome.ui.state.figures import signed
+from chronotome.ui.state.theme import colour, text_font
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import LaneKind
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.track_lane import TrackLane
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import LaneKind
 from chronotome.words import tr
 
 BUTTON, GAP, FOOT = 19, 3, 8

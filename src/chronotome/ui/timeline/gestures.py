@@ -5,7 +5,6 @@ from dataclasses import dataclass, field
 from typing import Protocol
 
 import numpy as np
-from numpy.typing import NDArray
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QMouseEvent
 
@@ -15,9 +14,8 @@ from chronotome.session.grid import nearest_lines
 from chronotome.session.lines import lines_within
 from chronotome.session.model import ClipId, Session, TrackId
 from chronotome.session.onsets import OnsetId
-from chronotome.session.targets import LEAST_APART_SECONDS, Targets
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 NEAR_LINE_MILLISECONDS = 3.0
@@ -140,26 +138,13 @@ def take_hit(desk: UiContext, shown: Shown, place: int, *, grip: float, holds: b
         return HitDrag(*places, holding=holding, bearable=bearable)
     desk.view.chosen.pick(picked, onset)
     at = np.flatnonzero(np.isin(targets.onsets, picked))
-    low, high = shared_room(targets, at)
+    low, high = targets.shared_room(at)
     here = float(targets.target[place])
     away = dict(zip(targets.onsets[at].tolist(), (targets.target[at] - here).tolist(), strict=True))
     del away[onset]
     room = (here + low, here + high)
     places = desk, shown.track.id, shown.clip.id, onset, line, grip, room, shown.map.axis
     return HitDrag(*places, others=away)
-
-
-def shared_room(targets: Targets, at: NDArray[np.int64]) -> tuple[float, float]:
-    """Frames by which several hits can be moved together: what is beside them stays where it is."""
-    moving = np.zeros(len(targets), bool)
-    moving[at] = True
-    apart = LEAST_APART_SECONDS * targets.rate
-    gaps = np.diff(targets.target)
-    into = np.flatnonzero(~moving[:-1] & moving[1:])
-    out = np.flatnonzero(moving[:-1] & ~moving[1:])
-    low = float((apart - gaps[into]).max(initial=-np.inf))
-    high = float((gaps[out] - apart).min(initial=np.inf))
-    return min(0.0, low), max(0.0, high)
 
 
 @dataclass

@@ -8,7 +8,7 @@ from PySide6.QtCore import QLineF
 from chronotome.session.grid import TempoMap
 from chronotome.session.lines import LineRules, lines_within
 from chronotome.session.metre import MetreMap
-from chronotome.ui.timeline.viewport import Viewport
+from chronotome.ui.state.viewport import Viewport
 
 CLOSEST = 9
 """Pixels between lines below which they are left out."""

@@ -10,11 +10,11 @@ from PySide6.QtGui import QFontMetrics, QMouseEvent, QPainter, QPen
 from chronotome.session.edits.grooves import change_groove
 from chronotome.session.groove import Groove, GrooveId, with_step
 from chronotome.session.model import Session
-from chronotome.ui.controls.figures import counted, grid_words, plain, signed
-from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.state.figures import counted, grid_words, plain, signed
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.evidence_lane import EvidenceLane
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 SCALES = (15.0, 30.0, 60.0, 120.0, 240.0)

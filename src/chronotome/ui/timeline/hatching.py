@@ -7,9 +7,9 @@ from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QBrush, QPainter, QTransform
 
 from chronotome.dsp.stretch.engines import EngineName
-from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import colour, figure_font
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
 
 NARROWEST_LABEL = 36

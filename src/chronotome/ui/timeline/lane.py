@@ -10,13 +10,13 @@ from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
 
 from chronotome.session.lines import GridRule, LineRules
 from chronotome.ui.controls.plain_text import tip
-from chronotome.ui.guarded import guarded
-from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.state.guarded import guarded
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
+from chronotome.ui.state.viewport import Places
 from chronotome.ui.timeline.edge_scroll import EdgeScroll
 from chronotome.ui.timeline.grid_lines import BAR, BEAT, FINE, grid_lines
-from chronotome.ui.timeline.viewport import Places
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
 
 HEADER = 104
 WASH_BEFORE, WASH_AFTER = 12, 20

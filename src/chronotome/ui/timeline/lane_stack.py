@@ -7,8 +7,8 @@ from PySide6.QtGui import QResizeEvent
 from PySide6.QtWidgets import QScrollArea, QSplitter, QVBoxLayout, QWidget
 
 from chronotome.session.model import TrackId
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.context_lane import ContextLane
-from chronotome.ui.ui_context import UiContext
 
 OTHERS = 9
 """The weight of all tracks but the tall one beside those of its lanes, until somebody drags it otherwise."""

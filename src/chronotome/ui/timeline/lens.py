@@ -9,13 +9,13 @@ from chronotome.render.pool import Source
 from chronotome.session.edits.marks import correct_onsets
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
-from chronotome.ui.guarded import guarded
-from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.state.guarded import guarded
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.gestures import ValueDrag
 from chronotome.ui.timeline.marks import notch, paint_each
-from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.waveform import columns
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 WIDTH, HEIGHT = 268, 96

@@ -8,10 +8,10 @@ from chronotome.session.edits.fitting import TempoSync, set_bars, set_following
 from chronotome.session.edits.marks import correct_onsets, slip_onset
 from chronotome.session.model import Session
 from chronotome.session.onsets import OnsetId
-from chronotome.ui.controls.figures import signed
+from chronotome.ui.state.figures import signed
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.gestures import ValueDrag
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 

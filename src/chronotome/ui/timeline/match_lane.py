@@ -11,15 +11,15 @@ from chronotome.session.match import NOBODY, Pairs
 from chronotome.session.model import Track
 from chronotome.session.tighten import pairs_of
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.controls.figures import counted, plain, signed
-from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.state.figures import counted, plain, signed
+from chronotome.ui.state.shown import Shown, all_shown
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.evidence_lane import EvidenceLane
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import down, paint_each, up
-from chronotome.ui.timeline.shown import Shown, all_shown
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.timeline.waveform import wave_image
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 REACH = 9

@@ -9,10 +9,10 @@ from PySide6.QtGui import QPainter, QPen
 
 from chronotome.session.edits.fixes import move_hush
 from chronotome.session.model import Session
-from chronotome.ui.theme import colour, text_font
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import colour, text_font
 from chronotome.ui.timeline.gestures import ValueDrag
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import Shown
 from chronotome.words import tr
 
 REACH = 4

@@ -6,12 +6,12 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt
 from PySide6.QtGui import QImage, QMouseEvent, QPainter, QPen
 
-from chronotome.ui.theme import colour
+from chronotome.ui.state.shown import all_shown
+from chronotome.ui.state.theme import colour
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import all_shown
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.timeline.waveform import wave_image
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 HEIGHT = 30

@@ -13,7 +13,7 @@ from chronotome.session.kits import Kit
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Recording
 from chronotome.session.patterns import StepId
-from chronotome.ui.theme import Theme, colour
+from chronotome.ui.state.theme import Theme, colour
 from chronotome.ui.timeline.step_marks import Steps
 from chronotome.units import Frames
 

@@ -11,9 +11,9 @@ from chronotome.session.edits.patterns import (
 )
 from chronotome.session.model import Session
 from chronotome.session.patterns import Pattern, PatternId, StepId
-from chronotome.ui.controls.figures import counted, plain, signed
 from chronotome.ui.controls.units import words_of
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted, plain, signed
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 PER_PIXEL = {"loudness": 0.15, "chances": 0.01, "repeats": 0.08}

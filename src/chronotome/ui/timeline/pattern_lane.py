@@ -11,7 +11,10 @@ from chronotome.session.edits.slicing import Place
 from chronotome.session.kits import Kit, key_name
 from chronotome.session.patterns import Pattern, StepId
 from chronotome.ui.commands.patterns import PatternCommands
-from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import RowsBy
 from chronotome.ui.timeline.lane import HEADER, WHEEL_STEP
 from chronotome.ui.timeline.pattern_bars import BarRects, heights_of, paint_bars
 from chronotome.ui.timeline.pattern_drag import (
@@ -22,11 +25,8 @@ from chronotome.ui.timeline.pattern_drag import (
     PatternDrag,
     StepValueDrag,
 )
-from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.step_marks import Steps, steps_of
 from chronotome.ui.timeline.track_lane import STILL, TrackLane
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import RowsBy
 from chronotome.words import tr
 
 TOP, FOOT = 4, 18

@@ -8,10 +8,10 @@ from PySide6.QtWidgets import QMenu
 from chronotome.dsp.clicks import ALLOWED
 from chronotome.render.join_report import JoinReport
 from chronotome.ui.commands.proving import ProofCommands
-from chronotome.ui.controls.figures import signed
-from chronotome.ui.theme import colour, text_font
+from chronotome.ui.state.figures import signed
+from chronotome.ui.state.theme import colour, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 LOWEST, HIGHEST = -60.0, 12.0

@@ -14,14 +14,14 @@ from chronotome.session.fit_checks import fit_checks_of
 from chronotome.session.metre import MetreMap
 from chronotome.session.model import Session
 from chronotome.ui.commands.fit import FitCommands, Guide, guide_of
-from chronotome.ui.controls.figures import plain, share, signed
-from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.state.figures import plain, share, signed
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.gestures import ValueDrag, is_free
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import diamond, paint_each, ring
 from chronotome.ui.timeline.track_lane import TrackLane
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 TICKS = 30

@@ -9,10 +9,10 @@ from chronotome.session.edits.timing import set_loop
 from chronotome.session.model import Session
 from chronotome.session.settings import SettingsSpan
 from chronotome.ui.commands.tightening import TightenCommands
-from chronotome.ui.controls.figures import grid_words
+from chronotome.ui.state.figures import grid_words
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import For, Stage
 from chronotome.ui.timeline.span_strip import SpanStrip, Strip
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import For, Stage
 from chronotome.words import tr
 
 

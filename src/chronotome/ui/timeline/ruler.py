@@ -12,14 +12,14 @@ from chronotome.session.metre import MetreMap, metre_map
 from chronotome.session.model import Session
 from chronotome.session.targets import Reason
 from chronotome.ui.commands.song import SongCommands
-from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import colour, figure_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import diamond, paint_each
-from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_lane import TrackLane
-from chronotome.ui.ui_context import UiContext
 from chronotome.units import BeatArray
 from chronotome.words import tr
 

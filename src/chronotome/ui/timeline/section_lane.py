@@ -8,8 +8,8 @@ from chronotome.session.edits.sections import change_section
 from chronotome.session.model import Section, Session
 from chronotome.ui.commands.sections import SectionCommands
 from chronotome.ui.commands.song import SongCommands
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.span_strip import SpanStrip, Strip
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 

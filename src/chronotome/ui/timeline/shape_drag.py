@@ -9,8 +9,8 @@ from chronotome.session.edits.shaping import set_value
 from chronotome.session.edits.slicing import is_apart
 from chronotome.session.model import Session
 from chronotome.session.slices import SliceId
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.units import Frames
 from chronotome.words import tr
 

@@ -10,16 +10,15 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 from chronotome.session.edits.shaping import set_value, values_of
 from chronotome.session.runs import shaped
 from chronotome.session.slices import VALUES, SliceId
-from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.units import scale_of
-from chronotome.ui.theme import colour, text_font
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.shown import Shown, Spans, spans_of
+from chronotome.ui.state.theme import colour, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.shape_drag import ShapeDrag
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.timeline.slice_marks import Spans, spans_of
 from chronotome.ui.timeline.value_lane import REACH, ValueLane
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 SCATTERED = {"loudness": "loudness", "pan": "pans", "pitch": "semitones"}

@@ -11,11 +11,10 @@ from chronotome.session.edits.rhythm import rhythm_of
 from chronotome.session.edits.slicing import is_apart
 from chronotome.session.model import Session
 from chronotome.session.slices import SliceId
-from chronotome.ui.controls.figures import counted, milliseconds, signed
+from chronotome.ui.state.figures import counted, milliseconds, signed
+from chronotome.ui.state.shown import Shown, spans_of
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.gestures import on_a_line
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.timeline.slice_marks import spans_of
-from chronotome.ui.ui_context import UiContext
 from chronotome.units import BeatArray
 from chronotome.words import tr
 

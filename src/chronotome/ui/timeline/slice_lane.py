@@ -9,14 +9,14 @@ from chronotome.session.edits.clips import Place
 from chronotome.session.model import Track
 from chronotome.session.slices import SliceId
 from chronotome.ui.commands.slices import SliceCommands
+from chronotome.ui.state.shown import Shown, spans_of
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.clip_frames import grip_at
 from chronotome.ui.timeline.clip_lane import ClipLane
 from chronotome.ui.timeline.gestures import is_free
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.slice_drag import LengthDrag, SliceDrag, take_edge, take_slice
-from chronotome.ui.timeline.slice_marks import FOOT, ON_LINE, between, slice_at, slice_edge_at, spans_of
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.timeline.slice_marks import FOOT, ON_LINE, between, slice_at, slice_edge_at
 from chronotome.words import tr
 
 

@@ -1,19 +1,16 @@
 """Hits of a clip that was taken apart, in the wave lane: where each is, and which is under the pointer."""
 
-from typing import NamedTuple
-
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QLineF, QRectF, Qt
 from PySide6.QtGui import QColor, QPainter, QPen
 
-from chronotome.render.mix import Side
 from chronotome.session.edits.rhythm import rhythm_of
 from chronotome.session.slices import SliceId, Slices
-from chronotome.ui.controls.figures import signed
-from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.state.figures import signed
+from chronotome.ui.state.shown import Shown, Spans, spans_of
+from chronotome.ui.state.theme import colour, figure_font
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import Shown
 
 FOOT = 26
 """Pixels at the lane's foot, where hits are named and swept over."""
@@ -22,31 +19,8 @@ EDGE = 5
 OWN, ON_LINE = 6, 0.5
 """Pixels from its attack on in which a hit is taken, and no end of the one before; and the line itself."""
 NARROWEST_TAG = 5
-LEAST_HEARD = 0.005
-"""Seconds of a hit within a clip: what reaches less into it is not heard there."""
 MOST_LINES = 150
 """More hits than this in sight have no lines and no names."""
-
-
-class Spans(NamedTuple):
-    """Where hits are heard: session frames, one per slice."""
-
-    slices: Slices
-    starts: NDArray[np.int64]
-    ends: NDArray[np.int64]
-    heard: NDArray[np.bool_]
-    """Which are heard in the clip at hand: its take may be longer."""
-
-
-def spans_of(shown: Shown | None) -> Spans | None:
-    """None where a clip is whole, or is listened to as it was played."""
-    if shown is None or shown.side is not Side.EDITED or shown.plan.sliced is None:
-        return None
-    slices, (starts, ends) = shown.take.slices, (shown.plan.sliced.starts, shown.plan.sliced.ends)
-    window = shown.plan.window
-    least = np.minimum(ends - starts, round(LEAST_HEARD * shown.rate))
-    heard = (ends > starts) & (starts + least <= window.end) & (ends - least >= window.start)
-    return None if slices is None else Spans(slices, starts, ends, heard)
 
 
 def slice_at(shown: Shown, frame: float) -> SliceId | None:

@@ -9,11 +9,11 @@ from PySide6.QtGui import QContextMenuEvent, QFontMetrics, QMouseEvent, QPainter
 from PySide6.QtWidgets import QMenu
 
 from chronotome.bridge.store import Edit
-from chronotome.ui.theme import colour, text_font
+from chronotome.ui.state.theme import colour, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.gestures import ValueDrag, is_free
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.track_lane import TrackLane
-from chronotome.ui.ui_context import UiContext
 
 EDGE = 5
 

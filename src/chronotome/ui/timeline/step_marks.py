@@ -13,9 +13,9 @@ from chronotome.session.memo import by_identity
 from chronotome.session.model import Session
 from chronotome.session.patterned import Patterned
 from chronotome.session.patterns import Pattern
-from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.state.shown import NOWHERE, Shown
+from chronotome.ui.state.theme import colour, figure_font
 from chronotome.ui.timeline.lane import HEADER, Lane
-from chronotome.ui.timeline.shown import NOWHERE, Shown
 from chronotome.ui.timeline.slice_marks import FOOT, TAG
 from chronotome.units import Frames
 

@@ -11,14 +11,14 @@ from PySide6.QtGui import QMouseEvent, QPainter
 from chronotome.session.edits.patterns import shape_steps
 from chronotome.session.model import Session
 from chronotome.session.patterns import Pattern, PatternId, StepId
-from chronotome.ui.controls.figures import counted
 from chronotome.ui.controls.units import scale_of
-from chronotome.ui.theme import colour
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.theme import colour
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.step_marks import Steps, steps_of
 from chronotome.ui.timeline.value_lane import REACH, ValueLane
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 SHOWN = {name: column for name, column in Pattern.shaped.items() if column.shown is not None}

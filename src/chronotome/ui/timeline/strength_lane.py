@@ -11,15 +11,15 @@ from chronotome.session.memo import by_identity
 from chronotome.session.model import Session
 from chronotome.session.onsets import Onsets
 from chronotome.ui.commands.marks import MarkCommands
-from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.gestures import SweepDrag, ValueDrag
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_each, paint_stems, ring, square, up
-from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.ui.timeline.wave_lane import toggle_onset
-from chronotome.ui.ui_context import UiContext
 from chronotome.units import Frames
 from chronotome.words import tr
 

@@ -11,15 +11,15 @@ from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.model import Session
 from chronotome.session.tempo_points import TempoPoint, points_of
 from chronotome.ui.commands.song import SongCommands
-from chronotome.ui.controls.figures import counted, plain
-from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.state.figures import counted, plain
+from chronotome.ui.state.theme import colour, figure_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.accessible_lists import point_words
 from chronotome.ui.timeline.gestures import is_free
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_each, ring
 from chronotome.ui.timeline.track_lane import STILL, TrackLane
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 HEIGHT = 54

@@ -4,8 +4,9 @@ from PySide6.QtGui import QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QPushButton, QVBoxLayout, QWidget
 
 from chronotome.ui.commands.general import Commands
-from chronotome.ui.panels.decision import DecisionBar
-from chronotome.ui.theme import colour
+from chronotome.ui.state.theme import colour
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import LaneKind, Stage
 from chronotome.ui.timeline.accessible_lists import (
     ClipList,
     HitList,
@@ -15,6 +16,7 @@ from chronotome.ui.timeline.accessible_lists import (
     TempoList,
 )
 from chronotome.ui.timeline.context_lane import ContextLane
+from chronotome.ui.timeline.decision import DecisionBar
 from chronotome.ui.timeline.drift_lane import DriftLane
 from chronotome.ui.timeline.groove_lane import GrooveLane
 from chronotome.ui.timeline.lane import HEADER, Lane
@@ -33,8 +35,6 @@ from chronotome.ui.timeline.step_shape_lane import StepShapeLane
 from chronotome.ui.timeline.strength_lane import StrengthLane
 from chronotome.ui.timeline.tempo_lane import TempoLane
 from chronotome.ui.timeline.wave_lane import WaveLane
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import LaneKind, Stage
 from chronotome.words import tr
 
 

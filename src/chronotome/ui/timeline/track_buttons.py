@@ -4,7 +4,7 @@ from PySide6.QtWidgets import QHBoxLayout, QPushButton, QWidget
 
 from chronotome.session.edits.tracks import set_muted, set_solo
 from chronotome.session.model import TrackId
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 

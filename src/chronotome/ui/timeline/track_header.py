@@ -10,8 +10,8 @@ from PySide6.QtWidgets import QWidget
 from chronotome.session.edits.tracks import move_track, rename, set_size
 from chronotome.session.model import TrackId, TrackSize
 from chronotome.ui.controls.typed import TypedName
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 HEIGHTS = {TrackSize.FOLDED: 20, TrackSize.LOW: 38, TrackSize.USUAL: 56, TrackSize.TALL: 104}

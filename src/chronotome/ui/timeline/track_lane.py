@@ -6,11 +6,11 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
 
 from chronotome.session.edits.tightening import reset_hit
-from chronotome.ui.theme import colour, figure_font
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import colour, figure_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.gestures import Drag, SweepDrag
 from chronotome.ui.timeline.lane import Lane
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 STILL = 3

@@ -13,7 +13,7 @@ from chronotome.render.mix import Side
 from chronotome.render.pool import Source
 from chronotome.session.limits import ContentHash
 from chronotome.session.score import Score
-from chronotome.ui.timeline.shown import Shown
+from chronotome.ui.state.shown import Shown
 from chronotome.ui.timeline.waveform import FINE, columns, near_spans
 
 Edges = NDArray[np.float64]

@@ -11,11 +11,11 @@ from PySide6.QtWidgets import QApplication
 
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
 from chronotome.ui.controls.units import Scale
-from chronotome.ui.theme import colour, text_font
+from chronotome.ui.state.theme import colour, text_font
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_dots, paint_each, ring
 from chronotome.ui.timeline.track_lane import TrackLane
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 GAP = 3

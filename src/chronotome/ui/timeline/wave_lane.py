@@ -18,9 +18,12 @@ from chronotome.session.onsets import OnsetId
 from chronotome.ui.commands.hits import HitCommands
 from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.commands.slices import SliceCommands
-from chronotome.ui.controls.figures import counted, decibels, signed
 from chronotome.ui.controls.typed import TypedFigure, numbers_only
-from chronotome.ui.theme import colour, figure_font, text_font
+from chronotome.ui.state.figures import counted, decibels, signed
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.badges import (
     Placed,
     badge_at,
@@ -39,7 +42,6 @@ from chronotome.ui.timeline.mark_drag import EndDrag, MarkDrag, SlipDrag
 from chronotome.ui.timeline.marks import SMALL_NOTCH, notch, paint_dots, paint_each, paint_stems
 from chronotome.ui.timeline.noises import drag_edge, edge_at, paint_noises
 from chronotome.ui.timeline.range_drag import RangeDrag
-from chronotome.ui.timeline.shown import Shown
 from chronotome.ui.timeline.slice_lane import SliceLane
 from chronotome.ui.timeline.slice_marks import (
     FOOT,
@@ -51,8 +53,6 @@ from chronotome.ui.timeline.track_buttons import TrackButtons
 from chronotome.ui.timeline.track_header import type_name
 from chronotome.ui.timeline.track_wave import track_columns
 from chronotome.ui.timeline.waveform import wave_image
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 
 NOTCH = 9

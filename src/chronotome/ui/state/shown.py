@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass, replace
 from functools import cached_property
+from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -15,9 +16,14 @@ from chronotome.session.model import Clip, Recording, Session, Take, Track
 from chronotome.session.onsets import Onsets
 from chronotome.session.score import Score
 from chronotome.session.settings import TightenSettings
+from chronotome.session.slices import Slices
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
 
+LEAST_HEARD = 0.005
+"""Seconds of a hit within a clip: what reaches less into it is not heard there."""
+WHOLE_BEATS = 0.1
+"""A clip this near to whole beats comes again every so many."""
 NOWHERE = -1e12
 """The place of what is not within the clip."""
 
@@ -242,3 +248,34 @@ def all_shown(session: Session, track: Track, side: Side) -> tuple[Shown, ...]:
 
 
 _shown = by_identity(MANY)(Shown)
+
+
+class Spans(NamedTuple):
+    """Where hits are heard: session frames, one per slice."""
+
+    slices: Slices
+    starts: NDArray[np.int64]
+    ends: NDArray[np.int64]
+    heard: NDArray[np.bool_]
+    """Which are heard in the clip at hand: its take may be longer."""
+
+
+def spans_of(shown: Shown | None) -> Spans | None:
+    """None where a clip is whole, or is listened to as it was played."""
+    if shown is None or shown.side is not Side.EDITED or shown.plan.sliced is None:
+        return None
+    slices, (starts, ends) = shown.take.slices, (shown.plan.sliced.starts, shown.plan.sliced.ends)
+    window = shown.plan.window
+    least = np.minimum(ends - starts, round(LEAST_HEARD * shown.rate))
+    heard = (ends > starts) & (starts + least <= window.end) & (ends - least >= window.start)
+    return None if slices is None else Spans(slices, starts, ends, heard)
+
+
+def period_of(session: Session, shown: Shown) -> int:
+    """Frames after which a clip comes again: whole beats where it is about so long, else its length."""
+    start, end = (float(shown.heard_anchors[at]) for at in (0, -1))
+    beat = session.beat_of(start)
+    beats = session.beat_of(end) - beat
+    if round(beats) >= 1 and abs(beats - round(beats)) < WHOLE_BEATS:
+        return round(session.frame_of(beat + round(beats)) - start)
+    return round(end - start)

@@ -6,8 +6,8 @@ from PySide6.QtGui import QGuiApplication
 from chronotome.engine.control import InTime
 from chronotome.files.places import Settings
 from chronotome.session.model import Click, Session
-from chronotome.ui.theme import DAY, NIGHT, STARK_DAY, STARK_NIGHT, Theme
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.theme import DAY, NIGHT, STARK_DAY, STARK_NIGHT, Theme
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 DESKTOP = "desktop"

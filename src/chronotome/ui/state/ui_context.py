@@ -31,10 +31,11 @@ from chronotome.session.mark_checks import mark_checks_of
 from chronotome.session.memo import by_identity
 from chronotome.session.model import Clip, Session, Take, Track, TrackId, replace
 from chronotome.session.patterns import Pattern
-from chronotome.ui.media_keys import MediaKeys
-from chronotome.ui.preferences import Preferences
-from chronotome.ui.timeline.shown import Shown, shown_of
-from chronotome.ui.view_state import Stage, ViewState
+from chronotome.ui.state.asking import Asking
+from chronotome.ui.state.media_keys import MediaKeys
+from chronotome.ui.state.preferences import Preferences
+from chronotome.ui.state.shown import Shown, shown_of
+from chronotome.ui.state.view_state import Stage, ViewState
 from chronotome.words import tr
 
 
@@ -72,6 +73,7 @@ class UiContext:
     in_time: InTimeSwitch
     media_keys: MediaKeys
     bands: Bands
+    ask: Asking
 
     def say(self, sentence: str) -> None:
         """In the status line."""

@@ -16,9 +16,9 @@ from chronotome.session.onsets import OnsetId
 from chronotome.session.recipes import recipes_of, ruling_of
 from chronotome.session.settings import TightenSettings
 from chronotome.session.slices import Lengthen
-from chronotome.ui.chosen import Chosen
-from chronotome.ui.sight import Sight
-from chronotome.ui.theme import DAY, Theme
+from chronotome.ui.state.chosen import Chosen
+from chronotome.ui.state.sight import Sight
+from chronotome.ui.state.theme import DAY, Theme
 from chronotome.words import tr
 
 FINEST_PIXELS = 14

@@ -25,13 +25,13 @@ from chronotome.session.fit import BeatMap, Measured
 from chronotome.session.follow import beats_of
 from chronotome.session.model import Session, Take, Track
 from chronotome.ui.controls.debounce import Debounce
-from chronotome.ui.controls.figures import counted, grid_words, plain, tempo_words
 from chronotome.ui.controls.plain_text import Label, tip
-from chronotome.ui.guarded import guarded
-from chronotome.ui.theme import colour
+from chronotome.ui.state.figures import counted, grid_words, plain, tempo_words
+from chronotome.ui.state.guarded import guarded
+from chronotome.ui.state.theme import colour
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.lane import HEADER
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
 from chronotome.words import tr
 
 HEIGHT, NARROW = 44, 760

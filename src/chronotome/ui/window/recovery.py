@@ -12,9 +12,9 @@ from chronotome.files.journal import Recovered, discard, left_behind, recover, s
 from chronotome.files.takes import discard as discard_take
 from chronotome.files.takes import forget
 from chronotome.files.takes import left_behind as left_behind_takes
-from chronotome.ui.controls.figures import clock, counted
 from chronotome.ui.controls.plain_text import question
-from chronotome.ui.main_window import MainWindow
+from chronotome.ui.state.figures import clock, counted
+from chronotome.ui.window.main_window import MainWindow
 from chronotome.words import tr
 
 

@@ -1,7 +1,7 @@
 """The actions of hits: taken apart, chosen, placed, shaped, on another rhythm."""
 
 from chronotome.session.slices import VALUES
-from chronotome.ui.actions import Entry
+from chronotome.ui.actions.actions import Entry
 from chronotome.ui.commands.choosing import BANDS
 from chronotome.ui.commands.general import Commands
 from chronotome.words import tr

@@ -12,12 +12,12 @@ from chronotome.session.lines import Lines, lines_over
 from chronotome.session.metre import Metre, MetreMap, metre_map, position_words
 from chronotome.session.recipes import ruling_of
 from chronotome.session.targets import Targets
-from chronotome.ui.controls.figures import counted, signed
-from chronotome.ui.guarded import guarded
-from chronotome.ui.theme import Theme, colour
+from chronotome.ui.state.figures import counted, signed
+from chronotome.ui.state.guarded import guarded
+from chronotome.ui.state.shown import Shown
+from chronotome.ui.state.theme import Theme, colour
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.marks import down, paint_each, ring, up
-from chronotome.ui.timeline.shown import Shown
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 HEIGHT = 62

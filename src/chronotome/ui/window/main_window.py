@@ -20,7 +20,7 @@ from PySide6.QtGui import (
 from PySide6.QtWidgets import (
     QDialog,
     QHBoxLayout,
-    QMainWindow,
+    QMenu,
     QScrollArea,
     QStackedWidget,
     QVBoxLayout,
@@ -34,27 +34,19 @@ from chronotome.files.journal import Journal, Recovered
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
 from chronotome.files.patterns import is_pattern
 from chronotome.files.session_file import is_session
-from chronotome.ui.action_table import table_of
-from chronotome.ui.actions import Actions
-from chronotome.ui.applying import theme_of
+from chronotome.ui.actions.actions import Actions
+from chronotome.ui.actions.learning import Learning
+from chronotome.ui.actions.menus import RECENT, TEMPLATES
+from chronotome.ui.actions.needs import needs_of
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.others import OtherCommands
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
-from chronotome.ui.context_menus import CONTEXT
 from chronotome.ui.controls.debounce import Debounce
 from chronotome.ui.controls.dropping import take_as_copy
 from chronotome.ui.controls.field import Field
-from chronotome.ui.controls.figures import counted
-from chronotome.ui.dialog_openers import DialogOpeners
 from chronotome.ui.dialogs.messages import Messages
-from chronotome.ui.drag_out import DragOut
-from chronotome.ui.escaping import Escaping, State
-from chronotome.ui.guarded import guard_overrides
-from chronotome.ui.learning import Learning
-from chronotome.ui.menus import RECENT, TEMPLATES
-from chronotome.ui.needs import needs_of
 from chronotome.ui.panels.rail import WIDTH as RAIL
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.recent import recent_of
@@ -62,7 +54,6 @@ from chronotome.ui.panels.side import SidePanel, StagesRim, TrayRim
 from chronotome.ui.panels.status_line import StatusLine
 from chronotome.ui.panels.transport_bar import TransportBar
 from chronotome.ui.panels.welcome import Welcome
-from chronotome.ui.restoring import Restoring
 from chronotome.ui.stages.export import ExportTray
 from chronotome.ui.stages.fit import FitTray
 from chronotome.ui.stages.mark import MarkTray
@@ -70,11 +61,22 @@ from chronotome.ui.stages.rework import ReworkTray
 from chronotome.ui.stages.tighten import TightenTray
 from chronotome.ui.stages.tray import WIDTH as TRAY
 from chronotome.ui.stages.tray import Tray
-from chronotome.ui.theme import style_sheet
+from chronotome.ui.state.applying import theme_of
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.guarded import guard_overrides
+from chronotome.ui.state.theme import style_sheet
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage, ViewState
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.timeline.timeline import Timeline
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage, ViewState
+from chronotome.ui.window.action_table import table_of
+from chronotome.ui.window.context_menus import CONTEXT
+from chronotome.ui.window.dialog_openers import DialogOpeners
+from chronotome.ui.window.drag_out import DragOut
+from chronotome.ui.window.escaping import Escaping, State
+from chronotome.ui.window.file_menus import RecentMenu, TemplatesMenu
+from chronotome.ui.window.frame import Frame
+from chronotome.ui.window.restoring import Restoring
 from chronotome.words import tr
 
 if TYPE_CHECKING:
@@ -87,14 +89,8 @@ FRAME = 40
 """Pixels that desktops put above a window, at most: they are told of after it is shown."""
 
 
-class MainWindow(QMainWindow):
-    actions_table: Actions
-    timeline: Timeline
-    export_tray: ExportTray
-    commands: Commands
-    learning: Learning
+class MainWindow(Frame):
     others: OtherCommands
-    session_files: SessionFiles
 
     def __init__(
         self, desk: UiContext, player: Player, journal: Journal, first: "MainWindow | None" = None
@@ -105,13 +101,13 @@ class MainWindow(QMainWindow):
         self.second: MainWindow | None = None
         self.commands = Commands(desk, None if first is None else first.commands)
         self.learning = Learning(desk, self, lambda: self.actions_table) if first is None else first.learning
-        self.others = OtherCommands(desk, self.learning) if first is None else first.others
+        self.others = OtherCommands(desk) if first is None else first.others
         self.tour = Tour(desk, self)
         self._may_close = False
         self.messages = Messages(self)
         self.beside = DialogOpeners(self)
-        self.session_files = SessionFiles(self, desk, self.tell) if first is None else first.session_files
-        self.mark_files = MarkFiles(self, desk, self.commands.marks, self.tell)
+        self.session_files = SessionFiles(desk, self.tell) if first is None else first.session_files
+        self.mark_files = MarkFiles(desk, self.commands.marks, self.tell)
         self._fit_the_screen()
         self.setAcceptDrops(True)
         self.actions_table = Actions(
@@ -123,7 +119,7 @@ class MainWindow(QMainWindow):
             settle=self.leave_field,
         )
         self.actions_table.takes = self.learning.takes
-        lists = {RECENT: self.session_files.recent, TEMPLATES: self.session_files.keeping.templates}
+        lists = self._file_menus()
         self._menus = self.actions_table.fill(self.menuBar(), lists)
         self._refresh = Debounce(self.actions_table.refresh, self)
         QShortcut(QKeySequence("F10"), self, self._open_menus)
@@ -155,6 +151,16 @@ class MainWindow(QMainWindow):
         self.setFocus()  # keys are the window's until somebody goes to a control
 
     # Building
+
+    def _file_menus(self) -> dict[str, QMenu]:
+        files = self.session_files
+        self.recent = RecentMenu(files, lambda: self.desk.preferences.settings, self)
+        self.templates = TemplatesMenu(files, self)
+        return {RECENT: self.recent, TEMPLATES: self.templates}
+
+    @property
+    def is_first(self) -> bool:
+        return self.first is None
 
     def _fit_the_screen(self) -> None:
         """As large as usual, but no larger, with its frame, than what is free on the screen it opens on."""
@@ -276,17 +282,6 @@ class MainWindow(QMainWindow):
         field = self.focusWidget()
         if isinstance(field, Field):
             field.leave(is_kept=True)
-
-    def leave_large(self) -> None:
-        """Tray and cards are wanted."""
-        if self.is_large:
-            self.toggle_large()
-
-    def bring_tray(self) -> None:
-        """Into sight, with room of its own."""
-        self.leave_large()
-        if self.tray_side.is_folded:
-            self.toggle_side(self.tray_side)
 
     def _show_tray(self) -> None:
         """The stage's; with nothing open none, lest what was open before still stands in it."""
@@ -466,16 +461,6 @@ class MainWindow(QMainWindow):
         self.restoring.look()
         if is_large:
             self.tell(tr("Large lanes: F9 shows all again. Rest the pointer on a rim for its panel."))
-
-    @property
-    def sides(self) -> tuple[SidePanel, SidePanel]:
-        return self.rail_side, self.tray_side
-
-    def toggle_side(self, side: SidePanel) -> None:
-        """Fold it to its rim, or give it its room again."""
-        self.leave_large()
-        side.fold(is_folded=not side.is_folded)
-        side.changed.emit()
 
     def new_window(self) -> None:
         """Another stage of the same session, for another screen; closed it can be opened again."""

@@ -5,7 +5,7 @@ from PySide6.QtCore import QObject, QTimer, Signal
 from chronotome.bridge.store import Store
 from chronotome.session.anchors import extent_of
 from chronotome.session.model import Session
-from chronotome.ui.timeline.viewport import Viewport
+from chronotome.ui.state.viewport import Viewport
 
 RESTING_MILLISECONDS = 60
 

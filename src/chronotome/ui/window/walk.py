@@ -9,14 +9,14 @@ from PySide6.QtGui import QKeyEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
 from chronotome.ui.controls.plain_text import Label
-from chronotome.ui.guarded import guarded
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.transport_bar import TransportBar
 from chronotome.ui.stages.export import ExportTray
 from chronotome.ui.stages.tray import Tray
-from chronotome.ui.theme import colour
+from chronotome.ui.state.guarded import guarded
+from chronotome.ui.state.theme import colour
+from chronotome.ui.state.view_state import Stage, ViewState
 from chronotome.ui.timeline.timeline import Timeline
-from chronotome.ui.view_state import Stage, ViewState
 from chronotome.words import tr
 
 WIDTH, GAP, ROOM = 300, 14, 6

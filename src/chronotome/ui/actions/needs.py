@@ -4,7 +4,7 @@ from collections.abc import Callable
 from functools import partial
 from typing import TYPE_CHECKING, NamedTuple
 
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 if TYPE_CHECKING:

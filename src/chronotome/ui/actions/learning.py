@@ -7,9 +7,9 @@ from PySide6.QtWidgets import QApplication, QWidget
 
 from chronotome.engine.kit_table import Note, NoteKind
 from chronotome.engine.midi_messages import control_name
-from chronotome.ui.actions import Actions
+from chronotome.ui.actions.actions import Actions
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.ui_context import UiContext
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 SLIDER, ACTION = "slider ", "action "
@@ -68,6 +68,10 @@ class Learning(QObject):
         return target.removeprefix(SLIDER).partition("/")[2]
 
     # Learning
+
+    def toggle(self) -> None:
+        """Bind a control to what is touched next; again, and it ends."""
+        self.end() if self.is_on else self.begin()
 
     def begin(self) -> None:
         self.is_on, self._control = True, None

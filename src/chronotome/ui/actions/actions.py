@@ -9,9 +9,9 @@ from PySide6.QtGui import QAction, QKeySequence
 from PySide6.QtWidgets import QMenu, QMenuBar, QPushButton, QWidget
 
 from chronotome.errors import ChronotomeError
+from chronotome.ui.actions.menus import KEY_OF_WINDOW, KEYS_OF_ACTIONS, LINE, MENUS, Menu
+from chronotome.ui.actions.needs import Need
 from chronotome.ui.controls.plain_text import tip
-from chronotome.ui.menus import KEY_OF_WINDOW, KEYS_OF_ACTIONS, LINE, MENUS, Menu
-from chronotome.ui.needs import Need
 
 
 @dataclass(frozen=True)

@@ -1,19 +1,16 @@
 """How the window stood, and what of each session was in sight, when it was left: there again next time."""
 
 from pathlib import Path
-from typing import TYPE_CHECKING
 
 from PySide6.QtCore import QByteArray, QObject, QTimer
 
 from chronotome.files.names import path_words
 from chronotome.files.places import MOST_RECENT, ViewPosition
 from chronotome.ui.panels.recent import wave_of
-from chronotome.ui.timeline.viewport import Viewport
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
-
-if TYPE_CHECKING:
-    from chronotome.ui.main_window import MainWindow
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
+from chronotome.ui.state.viewport import Viewport
+from chronotome.ui.window.frame import Frame
 
 DRAWN_MILLISECONDS = 1500
 SIDES = ("rail", "tray")
@@ -23,7 +20,7 @@ SIDES = ("rail", "tray")
 class Restoring(QObject):
     """Knows what is in sight of the session that is open, since one that is left can no longer be asked."""
 
-    def __init__(self, window: "MainWindow", desk: UiContext) -> None:
+    def __init__(self, window: Frame, desk: UiContext) -> None:
         super().__init__(window)
         self._window, self._desk = window, desk
         self._folder: Path | None = None
@@ -36,7 +33,7 @@ class Restoring(QObject):
         self._drawing.setInterval(DRAWN_MILLISECONDS)
         self._drawing.timeout.connect(self._draw)
         self._restore_window()
-        if window.first is not None:  # what is in sight of a session is kept of its first window
+        if not window.is_first:  # what is in sight of a session is kept of its first window
             return
         for changed in (
             desk.view.sight.viewport_changed,
@@ -54,13 +51,13 @@ class Restoring(QObject):
     def _restore_window(self) -> None:
         """Size and place as they were; Qt keeps it on a screen that is there."""
         settings = self._desk.preferences.settings
-        kept = settings.window if self._window.first is None else settings.second_window
+        kept = settings.window if self._window.is_first else settings.second_window
         if kept:
             self._window.restoreGeometry(QByteArray.fromHex(kept.encode()))
 
     def keep_geometry(self) -> None:
         geometry = bytes(self._window.saveGeometry().toHex().data()).decode()
-        name = "window" if self._window.first is None else "second_window"
+        name = "window" if self._window.is_first else "second_window"
         self._desk.preferences.keep(**{name: geometry})
 
     def opened(self) -> None:
@@ -112,7 +109,7 @@ class Restoring(QObject):
         if (
             folder is None
             or folder != self._folder
-            or self._window.first is not None
+            or not self._window.is_first
             or not self._desk.session.tracks
         ):
             return

@@ -1,13 +1,15 @@
 """The actions of kits and patterns."""
 
+from collections.abc import Callable
+
 from chronotome.session.patterns import Pattern
-from chronotome.ui.actions import Entry
+from chronotome.ui.actions.actions import Entry
+from chronotome.ui.actions.learning import Learning
 from chronotome.ui.commands.general import Commands
-from chronotome.ui.commands.others import OtherCommands
 from chronotome.words import tr
 
 
-def kit_entries(commands: Commands, others: OtherCommands) -> list[Entry]:
+def kit_entries(commands: Commands, learning: Learning, show_bound: Callable[[], None]) -> list[Entry]:
     """Keys, kits and patterns."""
     kits, patterns, playing = commands.kits, commands.patterns, commands.playing
     return [
@@ -38,8 +40,8 @@ def kit_entries(commands: Commands, others: OtherCommands) -> list[Entry]:
         Entry("input-delay", tr("Measure recording latency…"), "", playing.ask_delay),
         Entry("play-notes", tr("Play MIDI file…"), "", playing.ask_and_play_notes),
         Entry("midi-inputs", tr("MIDI inputs and clock…"), "", playing.ask_midi),
-        Entry("learn-control", tr("Learn MIDI control"), "", others.learn, lambda: others.learning.is_on),
-        Entry("bound-controls", tr("MIDI controls…"), "", others.show_bound),
+        Entry("learn-control", tr("Learn MIDI control"), "", learning.toggle, lambda: learning.is_on),
+        Entry("bound-controls", tr("MIDI controls…"), "", show_bound),
         Entry("pads", tr("Pads"), "Ctrl+I", playing.show_pads),
         Entry("put-on-keys", tr("Create kit from hits"), "Ctrl+U", kits.put_on_keys),
         Entry("add-to-keys", tr("Add hits to kit"), "", kits.add_to_keys),

@@ -2,9 +2,9 @@
 
 from chronotome.dsp.mute_span import MuteMethod
 from chronotome.session.check import Choice
-from chronotome.ui.actions import Entry
+from chronotome.ui.actions.actions import Entry
 from chronotome.ui.commands.general import Commands
-from chronotome.ui.view_state import LaneKind, ViewState
+from chronotome.ui.state.view_state import LaneKind, ViewState
 from chronotome.words import tr
 
 SETTINGS = (

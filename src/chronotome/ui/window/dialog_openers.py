@@ -10,7 +10,8 @@ from PySide6.QtWidgets import QScrollArea, QWidget
 from chronotome.files.names import path_from, shown
 from chronotome.ui.controls.fold import Fold
 from chronotome.ui.controls.value_slider import ValueSlider
-from chronotome.ui.guarded import guard_overrides
+from chronotome.ui.state.guarded import guard_overrides
+from chronotome.ui.window.frame import Frame
 from chronotome.words import tr
 
 if TYPE_CHECKING:
@@ -22,15 +23,14 @@ if TYPE_CHECKING:
     from chronotome.ui.dialogs.history import HistoryDialog
     from chronotome.ui.dialogs.manual import ManualDialog
     from chronotome.ui.dialogs.share import ShareDialog
-    from chronotome.ui.main_window import MainWindow
-    from chronotome.ui.view_state import Stage
-    from chronotome.ui.walk import Walk
+    from chronotome.ui.state.view_state import Stage
+    from chronotome.ui.window.walk import Walk
 
 
 class DialogOpeners:
     """The window opens sooner without them."""
 
-    def __init__(self, window: "MainWindow") -> None:
+    def __init__(self, window: Frame) -> None:
         self._window, self._desk = window, window.desk
 
     def close(self) -> None:
@@ -123,6 +123,13 @@ class DialogOpeners:
     def show_history(self) -> None:
         self.history.show()
         self.history.raise_()
+
+    def show_bound(self) -> None:
+        """Which controls of MIDI devices are bound, and to what."""
+        from chronotome.ui.dialogs.bound_controls import BoundControls  # noqa: PLC0415 - seldom wanted
+
+        guard_overrides()
+        BoundControls(self._desk.preferences, self._window.learning, self._window).exec()
 
     def find_anything(self, over: "QDialog | None" = None) -> None:
         """Every action, value, track, section, page: over a dialog too, which ends where one is chosen."""
@@ -222,7 +229,7 @@ class DialogOpeners:
     @cached_property
     def walk(self) -> "Walk":
         """The walk through the window, step by step."""
-        from chronotome.ui.walk import Walk, steps_of  # noqa: PLC0415 - seldom wanted
+        from chronotome.ui.window.walk import Walk, steps_of  # noqa: PLC0415 - seldom wanted
 
         guard_overrides()
         walk = Walk(self._window, self._desk.view, steps_of(self._window))

@@ -3,87 +3,24 @@
 from typing import Protocol
 
 from chronotome.session.edits.fitting import BeatCorrection, TempoSync
-from chronotome.ui.actions import Entry
+from chronotome.ui.actions.actions import Entry
+from chronotome.ui.actions.kit_actions import kit_entries
+from chronotome.ui.actions.learning import Learning
+from chronotome.ui.actions.rework_actions import rework_entries
+from chronotome.ui.actions.tighten_actions import tighten_entries
 from chronotome.ui.commands.fit import FOLLOWING_WORDS
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.mark_files import MarkFiles
 from chronotome.ui.commands.others import SYNC_WORDS, OtherCommands
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.commands.tour import Tour
-from chronotome.ui.dialog_openers import DialogOpeners
 from chronotome.ui.dialogs.messages import Messages
-from chronotome.ui.kit_actions import kit_entries
 from chronotome.ui.panels.side import SidePanel
-from chronotome.ui.rework_actions import rework_entries
-from chronotome.ui.tighten_actions import tighten_entries
+from chronotome.ui.state.ui_context import UiContext
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.lane import ZOOM_STEP
-from chronotome.ui.ui_context import UiContext
-from chronotome.ui.view_state import Stage
+from chronotome.ui.window.dialog_openers import DialogOpeners
 from chronotome.words import tr
-
-SHORT = {
-    "lock": tr("Lock below"),
-    "lock-all": tr("Lock all"),
-    "make-guide": tr("Set as guide"),
-    "unlock": tr("Unlock"),
-    "half-time": tr("Half time"),
-    "double-time": tr("Double time"),
-    "song-tempo": tr("At song tempo"),
-    "as-measured": tr("Reset fit"),
-    "fewer-bars": "−",
-    "more-bars": "+",
-    "half-bars": "÷ 2",
-    "double-bars": "× 2",
-    "mend-half": tr("Half"),
-    "mend-double": tr("Double"),
-    "mend-earlier": tr("Beat ←"),
-    "mend-later": tr("Beat →"),
-    "straighten": tr("Straighten tempo"),
-    "use-measured": tr("From recording"),
-    "halve": tr("Half"),
-    "double": tr("Double"),
-    "reset-hit": tr("Reset"),
-    "reset-hits": tr("Reset all"),
-    "loop": tr("Loop"),
-    "pull-loop": tr("Snap to attacks"),
-    "own-recording": tr("Save loop…"),
-    "click": tr("Metronome"),
-    "tour": tr("Spot check"),
-    "export": tr("Export…"),
-    "export-stems": tr("Stems…"),
-    "tap": tr("Tap"),
-    "mute": tr("Mute"),
-    "solo": tr("Solo"),
-    "remove-track": tr("Remove track"),
-    "find-hits": tr("Detect onsets"),
-    "cut": tr("Split"),
-    "split-hits": tr("At hits"),
-    "split-bars": tr("At bars"),
-    "join": tr("Join"),
-    "duplicate": tr("Duplicate"),
-    "repeat": tr("Repeat…"),
-    "mute-clip": tr("Mute clip"),
-    "reverse-clip": tr("Reverse"),
-    "flip": tr("Invert polarity"),
-    "add-track": tr("Add track"),
-    "as-found": tr("Reset onsets"),
-    "own-recipe": tr("Own settings"),
-    "own-moving": tr("Own method"),
-    "silence": tr("Silence"),
-    "room-noise": tr("Room tone"),
-    "noise-back": tr("Restore"),
-    "once-more": tr("Tighten again"),
-    "once-less": tr("Tighten less"),
-    "clear-own": tr("Reset settings"),
-    "keep-variant": tr("Save snapshot…"),
-    "next-variant": tr("Next snapshot"),
-    "take-groove": tr("Extract"),
-    "keep-groove": tr("Save"),
-    "break-pair": tr("Unpair"),
-    "hear-pair": tr("Play both"),
-    "pair-found": tr("Reset pairs"),
-}
-"""Words of buttons, which stand where it is plain what they are about."""
 
 
 class Front(Protocol):
@@ -101,6 +38,8 @@ class Front(Protocol):
     def tour(self) -> Tour: ...
     @property
     def beside(self) -> DialogOpeners: ...
+    @property
+    def learning(self) -> Learning: ...
     @property
     def others(self) -> OtherCommands: ...
     @property
@@ -369,7 +308,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("tempo-open", tr("Open tempo map…"), "", song.ask_map),
         *tighten_entries(commands, view),
         *rework_entries(commands),
-        *kit_entries(commands, others),
+        *kit_entries(commands, window.learning, window.beside.show_bound),
         Entry("play", tr("Play or stop"), "Space", transport.toggle),
         Entry("return", tr("Return to start"), "Home", transport.go_back),
         Entry("scrub-back", tr("Scrub back"), "Ctrl+Left", lambda: marks.scrub(-1)),

@@ -18,13 +18,13 @@ from chronotome.session.edits.clips import Place, Range, cut_out
 from chronotome.session.edits.kits import kit_of, slices_for_keys
 from chronotome.session.model import Clip, Session
 from chronotome.session.slices import SliceId
-from chronotome.ui.controls.figures import counted
+from chronotome.ui.state.figures import counted
+from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.clip_drag import ClipDrag
 from chronotome.ui.timeline.clip_frames import Grip
 from chronotome.ui.timeline.pattern_drag import MoveDrag
 from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.slice_drag import SliceDrag
-from chronotome.ui.ui_context import UiContext
 from chronotome.words import tr
 
 NAMES = "{name} {number}"

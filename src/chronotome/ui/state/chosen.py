@@ -10,7 +10,7 @@ from chronotome.session.model import Clip, Track, TrackId
 from chronotome.session.onsets import OnsetId
 from chronotome.session.patterns import StepId
 from chronotome.session.slices import SliceId
-from chronotome.ui.selection import Selection
+from chronotome.ui.state.selection import Selection
 
 
 class Chosen(QObject):
