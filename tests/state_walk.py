@@ -262,7 +262,9 @@ def faults(window: MainWindow, size: tuple[int, int]) -> Iterator[tuple[str, ...
     yield from misplaced(window, controls)
     if LANGUAGE == "en" and size in PAINTED:
         painted.forget()
+        window.setUpdatesEnabled(True)
         window.repaint()
+        window.setUpdatesEnabled(False)
         yield from painted.faults(seen)
 
 
@@ -324,6 +326,7 @@ def main(folder: str, sizes: list[tuple[int, int]], names: list[str]) -> None:
     window.show()
     window.desk.document.open_session(DEMO_SESSION, as_copy=True)
     wait_until_ready(window)
+    window.setUpdatesEnabled(False)  # it is painted where painted texts are looked at
     states, told, count = States(window, window.desk.session), dict[str, list[str]](), 0
     for name in names:
         states.begin()

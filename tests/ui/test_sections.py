@@ -88,9 +88,7 @@ def test_looping_a_section_twice_goes_on_looping():
 def named(at_work, monkeypatch):
     """Two sections of four beats, and a person who types what `said` says."""
     at_work.said = ("Verse", True)
-    monkeypatch.setattr(
-        "chronotome.ui.window.asked.QInputDialog.getText", lambda *_, **_text: at_work.said
-    )
+    monkeypatch.setattr("chronotome.ui.window.asked.QInputDialog.getText", lambda *_, **_text: at_work.said)
     at_work.desk.store.apply(
         lambda session: add_section(add_section(session, "One", 0.0, 2.0), "Two", 3.0, 6.0), "Sections"
     )
