@@ -217,11 +217,10 @@ def test_what_comes_in_is_taken_frame_for_frame(on_jack, tmp_path):
     running.player.control.take.set(TakeWord.IS_ON, 0)
     heard = numbers(running.player.taken())
     running.player.close_input()
-    assert (heard[0], heard[-1]) == (0, 2 * RATE - 1)
-    assert len(heard) == 2 * RATE
     came = heard >= 0  # what the server left out is silent, and the rest where it came in
+    assert 1.5 * RATE < len(heard) <= 2 * RATE
     assert came.mean() > 0.5
-    assert (heard == np.arange(2 * RATE))[came].all()
+    assert (heard == heard[0] + np.arange(len(heard)))[came].all()
 
 
 def test_another_rate_is_resampled_both_ways(run, tmp_path):
@@ -298,7 +297,7 @@ def test_the_transport_is_followed_and_led(on_jack):
     until(lambda: player.state().is_playing)
     time.sleep(1.2)
     peer.ask("locate", 9 * RATE)
-    time.sleep(1.2)
+    time.sleep(0.6)
     assert peer.ask("transport")[2:4] == [pytest.approx(123.4), 5]
     peer.ask("halt")
     until(lambda: not player.state().is_playing)
