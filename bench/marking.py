@@ -26,7 +26,7 @@ def send(widget, kind: QEvent.Type, x: float, y: float) -> None:
 
 def drag_times(window) -> list[float]:
     """Ms per move of the threshold line: the edit, the sifting and every paint that follows."""
-    lane = window.timeline.strength
+    lane = window.timeline.evidence["strength"]
     x, y = lane.width() - 60.0, lane._y_of(lane.shown.recording.threshold)
     send(lane, QEvent.Type.MouseButtonPress, x, y)
     taken = []

@@ -25,6 +25,7 @@ from chronotome.ui.controls.value_slider import ValueSlider
 from chronotome.ui.stages.check_rows import CheckRows
 from chronotome.ui.stages.rework import ReworkTray
 from chronotome.ui.state.view_state import Stage
+from chronotome.ui.timeline.drift_lane import DriftLane
 from chronotome.ui.timeline.lane import Lane
 from chronotome.ui.window.main_window import MainWindow
 
@@ -177,7 +178,8 @@ class Hand:
 
     def hit(self, number: int) -> tuple[Lane, float, float]:
         """The drift lane, and where a hit is in it as it was played."""
-        lane = self.window.timeline.drift
+        lane = self.window.timeline.evidence["drift"]
+        assert isinstance(lane, DriftLane)
         shown = lane.shown
         assert shown is not None
         xs, played, _ = lane._points(shown, lane._scale(shown))

@@ -50,7 +50,7 @@ from chronotome.ui.controls.sentence import Sentence  # noqa: E402
 from chronotome.ui.controls.value_slider import ValueSlider  # noqa: E402
 from chronotome.ui.panels.rail import WIDTH, StageCard  # noqa: E402
 from chronotome.ui.state.theme import figure_font, text_font  # noqa: E402
-from chronotome.ui.state.view_state import For, LaneKind, Stage  # noqa: E402
+from chronotome.ui.state.view_state import For, Stage  # noqa: E402
 from chronotome.ui.window.main_window import MainWindow  # noqa: E402
 
 CONTROLS = (QAbstractButton, QComboBox, QLineEdit, ValueSlider)
@@ -133,7 +133,7 @@ class States:
 
     def match(self) -> None:
         self.apply(lambda s: set_tighten(s, self.track, match=Match(self.demo.tracks[3].id)))
-        self.desk.view.show_evidence(LaneKind.MATCH)
+        self.desk.view.show_evidence(Stage.TIGHTEN, "match")
 
     def groove(self) -> None:
         self.run("take-groove")

@@ -39,7 +39,7 @@ from chronotome.ui.application import (
 from chronotome.ui.dialogs.batch import BatchDialog
 from chronotome.ui.dialogs.pads import PadsWindow
 from chronotome.ui.stages.tighten import TightenTray
-from chronotome.ui.state.view_state import For, LaneKind, RowsBy, Stage
+from chronotome.ui.state.view_state import For, RowsBy, Stage
 from chronotome.ui.window.main_window import MainWindow
 
 FOLDER = Path(__file__).parents[1] / "docs" / "screenshots"
@@ -81,7 +81,7 @@ def groove(window: MainWindow) -> None:
     tray.grooves.timing.settled.emit(HALF)
     tray.grooves.loudness.settled.emit(100.0)
     wait_until_ready(window)
-    window.desk.view.show_evidence(LaneKind.GROOVE)
+    window.desk.view.show_evidence(Stage.TIGHTEN, "groove")
     window.desk.view.show_groove(window.desk.session.grooves[-1].id, 3)
 
 
@@ -90,7 +90,7 @@ def match(window: MainWindow) -> None:
     focus(window, "Bell line 2")
     tray_of(window).to.choose(2)
     wait_until_ready(window)
-    window.desk.view.show_evidence(LaneKind.MATCH)
+    window.desk.view.show_evidence(Stage.TIGHTEN, "match")
 
 
 def shelf(window: MainWindow) -> None:
@@ -101,7 +101,7 @@ def shelf(window: MainWindow) -> None:
 
 def shelf_grooves(window: MainWindow) -> None:
     run(window, "shelf")
-    window.desk.view.show_evidence(LaneKind.GROOVE)
+    window.desk.view.show_evidence(Stage.TIGHTEN, "groove")
     window.shelf.what.choose(1)
     window.shelf.grooves.list.setCurrentRow(6)
     wait_until_ready(window)

@@ -17,7 +17,7 @@ from chronotome.session.grid import Feel
 from chronotome.session.model import ClickSound
 from chronotome.session.targets import REASON_WORDS
 from chronotome.ui.language import CONTEXT
-from chronotome.ui.state.view_state import LaneKind, RowsBy, Stage
+from chronotome.ui.state.view_state import RowsBy, Stage
 
 SOURCE = Path(__file__).parents[1] / "src" / "chronotome"
 OUT = Path(__file__).parents[1] / "docs" / "translations" / "chronotome.ts"
@@ -49,7 +49,7 @@ def named() -> dict[str, str]:
     found |= {each.text: "session/model.py" for each in ClickSound}
     found |= {each.name.lower(): "dsp/bands.py" for each in Band}
     found |= {each.text: "dsp/stretch/engines.py" for each in MoveBy}
-    found |= {each.name.capitalize(): "ui/state/view_state.py" for each in (*Stage, *LaneKind)}
+    found |= {each.name.capitalize(): "ui/state/view_state.py" for each in Stage}
     found |= {each.name.lower(): "ui/state/view_state.py" for each in RowsBy}
     return found | dict.fromkeys(REASON_WORDS.values(), "session/targets.py")
 

@@ -54,8 +54,8 @@ def test_open_tighten_hear_undo_save_reopen_export(at_work, tmp_path, monkeypatc
     written, rate = soundfile.read(out, dtype="float32")
     np.testing.assert_array_equal(written, at_work.offline(len(written)))
     at_work.desk.view.show_stage(Stage.EXPORT)
-    at_work.wait(lambda: at_work.window.timeline.proof.proof is not None)
-    assert at_work.window.timeline.proof.proof.clicks == 0
+    at_work.wait(lambda: at_work.window.timeline.evidence["proof"].proof is not None)
+    assert at_work.window.timeline.evidence["proof"].proof.clicks == 0
     assert "no clicks" in at_work.window.export_tray.proof.text()
     assert at_work.window.rail.cards[Stage.EXPORT].figures.key == "tight.wav"
 

@@ -159,7 +159,7 @@ def test_a_screen_reader_finds_the_hits_behind_the_lane(at_work):
     spoken.activated.emit(spoken.model().index(5))
     assert at_work.desk.view.chosen.onset == int(at_work.desk.guiding.targets.onsets[5])
     spoken.look()
-    assert at_work.window.timeline.drift.accessibleDescription() == words[5]
+    assert at_work.window.timeline.evidence["drift"].accessibleDescription() == words[5]
     assert spoken.currentIndex().row() == 5
 
 

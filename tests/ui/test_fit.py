@@ -45,7 +45,7 @@ def run(person, name):
 
 
 def pulse(person):
-    return person.window.timeline.pulse
+    return person.window.timeline.evidence["pulse"]
 
 
 def x_of_beat(person, beat):

@@ -22,14 +22,14 @@ def targets(person):
 
 def drift_place(person, at):
     """Screen place of a drift mark as played."""
-    lane = person.window.timeline.drift
+    lane = person.window.timeline.evidence["drift"]
     shown = lane.shown
     xs, played, _ = lane._points(shown, lane._scale(shown))
     return xs[at], played[at]
 
 
 def test_dragging_a_drift_mark_moves_the_hit_by_hand_as_one_step_and_is_heard(at_work):
-    lane = at_work.window.timeline.drift
+    lane = at_work.window.timeline.evidence["drift"]
     steps = len(at_work.desk.store.history.past)
     before = at_work.offline(200000)
     x, y = drift_place(at_work, 5)
@@ -48,7 +48,7 @@ def test_dragging_a_drift_mark_moves_the_hit_by_hand_as_one_step_and_is_heard(at
 
 
 def test_alt_keeps_it_off_the_grid(at_work):
-    lane = at_work.window.timeline.drift
+    lane = at_work.window.timeline.evidence["drift"]
     x, y = drift_place(at_work, 5)
 
     at_work.drag(lane, (x, y), (x, y + 31), modifier=ALT)
@@ -58,7 +58,7 @@ def test_alt_keeps_it_off_the_grid(at_work):
 
 
 def test_near_the_line_it_snaps_to_it(at_work):
-    lane = at_work.window.timeline.drift
+    lane = at_work.window.timeline.evidence["drift"]
     shown = lane.shown
     scale = lane._scale(shown)
     x, y = drift_place(at_work, 5)
@@ -70,7 +70,7 @@ def test_near_the_line_it_snaps_to_it(at_work):
 
 
 def test_escape_during_a_drag_leaves_no_trace(at_work):
-    lane = at_work.window.timeline.drift
+    lane = at_work.window.timeline.evidence["drift"]
     before = at_work.desk.store.history
     x, y = drift_place(at_work, 5)
 
@@ -84,7 +84,7 @@ def test_escape_during_a_drag_leaves_no_trace(at_work):
 
 
 def test_double_click_takes_back_what_was_set_by_hand(at_work):
-    lane = at_work.window.timeline.drift
+    lane = at_work.window.timeline.evidence["drift"]
     x, y = drift_place(at_work, 5)
     at_work.drag(lane, (x, y), (x, y + 30))
     assert targets(at_work).reasons[5] == Reason.BY_HAND
@@ -152,7 +152,7 @@ def test_the_threshold_line_is_dragged_and_faint_onsets_turn_silent_at_once(at_w
     weaker = replace(onsets, strengths=tuple(60.0 + place % 2 * 30 for place in range(len(onsets))))
     content = at_work.session.recordings[0].content
     at_work.desk.store.amend(lambda session: set_analysis(session, content, weaker, None))
-    lane = at_work.window.timeline.strength
+    lane = at_work.window.timeline.evidence["strength"]
     threshold = at_work.session.recordings[0].threshold
     y = lane._y_of(threshold)
 

@@ -107,7 +107,7 @@ def test_how_a_session_stood_it_stands_again(three_tracks, tmp_path):
     person.desk.document.save(tmp_path / "kept")
     person.settle()
     stack = window.timeline.stack
-    handle = stack.handle(stack.indexOf(window.timeline.drift))
+    handle = stack.handle(stack.indexOf(window.timeline.evidence["drift"]))
     before = window.timeline.wave.height()
     pull(handle, (0, 80))
     assert abs(window.timeline.wave.height() - before - 80) <= 2

@@ -98,7 +98,7 @@ def test_a_row_of_the_table_is_the_onset(marking):
 
 
 def test_a_sweep_selects_and_delete_drops_them_all_in_one_step(marking):
-    strength = marking.window.timeline.strength
+    strength = marking.window.timeline.evidence["strength"]
     xs = counted_xs(marking)
     count = int(marking.desk.shown.counts.sum())
 
@@ -386,7 +386,7 @@ def with_doubt(session, number):
 
 
 def test_while_the_threshold_is_dragged_places_rest_and_what_counts_follows(marking):
-    lane = marking.window.timeline.strength
+    lane = marking.window.timeline.evidence["strength"]
     places, every = marking.desk.shown.plan, int(marking.desk.shown.counts.sum())
     y = lane._y_of(recording(marking).threshold)
 
@@ -501,7 +501,7 @@ def test_menu_dialogs_write_what_they_were_told(marking, tmp_path, monkeypatch, 
 
 
 def test_a_double_clicked_stem_is_dropped_and_a_hollow_one_kept(marking):
-    strength, shown = marking.window.timeline.strength, marking.desk.shown
+    strength, shown = marking.window.timeline.evidence["strength"], marking.desk.shown
     place = int(np.flatnonzero(shown.counts)[3])
     x = float(strength.xs_of(shown.onset_frames())[place])
     y = strength._y_of(onsets(marking).strengths[place])

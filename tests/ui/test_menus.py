@@ -11,7 +11,7 @@ from chronotome.errors import ChronotomeError
 from chronotome.session.edits.matching import match_to
 from chronotome.session.edits.slicing import At, Cuts, take_apart
 from chronotome.ui.actions.menus import LINE, MENUS, Menu, paths
-from chronotome.ui.state.view_state import LaneKind, Stage
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.window.context_menus import CONTEXT
 from sounds import noise_hits, write
 
@@ -162,7 +162,7 @@ def test_a_right_click_offers_what_one_would_do_to_what_is_under_it(at_work):
         assert {name for name in names if name != LINE} <= known
         assert 6 <= sum(name != LINE for name in names) <= 14
 
-    drift = window.timeline.drift
+    drift = window.timeline.evidence["drift"]
     xs, ys, _ = drift._points(drift.shown, drift._scale(drift.shown))
     hit = offered(at_work, drift, (xs[5], ys[5]))
     onset = int(drift.shown.targets.onsets[5])
@@ -205,18 +205,18 @@ def test_pairs_grooves_shapes_and_patterns_offer_too_what_one_would_do(at_work, 
     window, view, run = at_work.window, at_work.desk.view, at_work.window.actions_table.run
     timeline = window.timeline
     run("take-groove")
-    view.show_evidence(LaneKind.GROOVE)
+    view.show_evidence(Stage.TIGHTEN, "groove")
     at_work.settle()
-    assert "Smooth groove" in offered(at_work, timeline.groove, (300, 40))
+    assert "Smooth groove" in offered(at_work, timeline.evidence["groove"], (300, 40))
 
     write(tmp_path / "other.wav", noise_hits([3000, 60000], 200000, rate=48000), rate=48000)
     window.open([tmp_path / "other.wav"])
     at_work.settle()
     view.chosen.focus(at_work.session.tracks[0].id)
     at_work.desk.store.apply(lambda s: match_to(s, s.tracks[0].id, None, s.tracks[1].id), "Match")
-    view.show_evidence(LaneKind.MATCH)
+    view.show_evidence(Stage.TIGHTEN, "match")
     at_work.settle()
-    match = timeline.match
+    match = timeline.evidence["match"]
     top = float(match._view().tops[4])
     assert "Play both paired hits" in offered(at_work, match, (top, 5))
     assert view.chosen.onset == int(match._view().pairs.own.onsets[4])
@@ -224,7 +224,7 @@ def test_pairs_grooves_shapes_and_patterns_offer_too_what_one_would_do(at_work, 
     view.show_stage(Stage.REWORK)
     run("apart")
     at_work.settle()
-    shape = timeline.shape
+    shape = timeline.evidence["shape"]
     starts = timeline.wave.clips[0].plan.sliced.starts
     x = float(shape.xs_of(starts[3:4])[0])
     assert "Swap two hits" in offered(at_work, shape, (x, 30))
@@ -232,9 +232,9 @@ def test_pairs_grooves_shapes_and_patterns_offer_too_what_one_would_do(at_work, 
     for name in ("select-none", "put-on-keys", "pattern"):
         run(name)
         at_work.settle()
-    steps = timeline.step_shape
+    steps = timeline.evidence["step_shape"]
     x = float(steps._points(steps.steps)[0][2])
     assert "Move steps up" in offered(at_work, steps, (x, 30))
     assert len(view.chosen.steps) == 1
-    pattern = timeline.pattern
+    pattern = timeline.evidence["pattern"]
     assert "Add step" in " ".join(offered(at_work, pattern, (pattern.width() - 30, pattern.height() - 30)))

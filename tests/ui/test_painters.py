@@ -28,7 +28,7 @@ from chronotome.session.grid import Grid
 from chronotome.session.metre import Metre
 from chronotome.session.model import MuteSpan
 from chronotome.session.slices import Scatter
-from chronotome.ui.state.view_state import LaneKind, Stage
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline import drift_lane, wave_lane
 from chronotome.ui.timeline.clip_frames import STRIP, frames_in
 from chronotome.ui.timeline.lane import HEADER, Lane
@@ -210,25 +210,25 @@ def grooves(person, first):
     store.apply(lambda s: set_recipe(s, first.id, None, Scope(span=(2.0, 4.0)), strength=0.5), "Range")
     take = first.takes[0]
     store.apply(lambda s: hush(s, first.id, take, [MuteSpan(4 * STEP, 6 * STEP)]), "Silence")
-    view.show_evidence(LaneKind.GROOVE)
+    view.show_evidence(Stage.TIGHTEN, "groove")
     person.settle()
     yield "no groove"
     window.actions_table.run("take-groove")
     person.settle()
-    lane = window.timeline.groove
+    lane = window.timeline.evidence["groove"]
     view.show_groove(person.desk.groove.id, 0)
     x = lane.xs_of(np.array([person.session.frame_of(4.0)]))[0]
     person.move(lane, QPoint(round(x), 60), Qt.KeyboardModifier.NoModifier)
     yield "a groove"
     view.chosen.focus(other.id)
-    view.show_evidence(LaneKind.MATCH)
+    view.show_evidence(Stage.TIGHTEN, "match")
     yield "no match"
     store.apply(lambda s: match_to(s, other.id, None, first.id), "Match")
     person.settle()
     person.desk.transport.go_to(person.session.frame_of(3.0))
     yield "a match"
     view.chosen.focus(first.id)
-    view.show_evidence(LaneKind.DRIFT)
+    view.show_evidence(Stage.TIGHTEN, "drift")
 
 
 def fits(person, first):
@@ -236,7 +236,7 @@ def fits(person, first):
     view, store, window = person.desk.view, person.desk.store, person.window
     view.sight.fit()
     view.show_stage(Stage.FIT)
-    pulse = window.timeline.pulse
+    pulse = window.timeline.evidence["pulse"]
     x = float(pulse.xs_of(np.array([person.session.frame_of(4.0)]))[0])
     person.drag(pulse, (x, 8), (x + 25, 8), release=False)
     yield "a beat that is dragged"
@@ -282,7 +282,7 @@ def arrangements(person, first):
     store.apply(lambda s: set_scatter(s, place, ids[::2], Scatter(loudness=12.0)), "Random")
     person.settle()
     view.chosen.choose_hits(place, ids[1:3])
-    shape = window.timeline.shape
+    shape = window.timeline.evidence["shape"]
     starts = window.timeline.wave.clips[0].plan.sliced.starts
     person.click(shape, (float(shape.xs_of(starts[1:2])[0]), shape.height() / 3))
     person.move(shape, QPoint(round(float(shape.xs_of(starts[1:2])[0])), shape.height() // 3), Qt.NoModifier)
@@ -303,7 +303,7 @@ def patterns(person):
         window.actions_table.run(action)
         person.settle()
     view.sight.fit()
-    lane, shape = window.timeline.pattern, window.timeline.step_shape
+    lane, shape = window.timeline.evidence["pattern"], window.timeline.evidence["step_shape"]
     ids = person.session.patterns[-1].ids
     for name, value in (("chances", 0.5), ("repeats", 4), ("loudness", -9.0)):
         store.apply(lambda s, n=name, v=value: shape_steps(s, s.patterns[-1].id, ids[5:9], n, v), "Shape")
@@ -343,7 +343,7 @@ def test_early_and_late_keep_their_colours_however_many_there_are(flams, monkeyp
     flams.desk.view.show_stage(Stage.TIGHTEN)
     monkeypatch.setattr(drift_lane, "MOST_MARKS", 3)
     monkeypatch.setattr(drift_lane, "CROWDED", crowded)
-    lane, shown, theme = flams.window.timeline.drift, flams.desk.shown, flams.desk.view.theme
+    lane, shown, theme = flams.window.timeline.evidence["drift"], flams.desk.shown, flams.desk.view.theme
     xs, played, _ = lane._points(shown, lane._scale(shown))
     drift, alone = shown.targets.drift, shown.recipe.leave_alone
     pixels = picture(lane)

@@ -33,7 +33,7 @@ def on_keys(at_work):
 
 
 def lane(person):
-    return person.window.timeline.pattern
+    return person.window.timeline.evidence["pattern"]
 
 
 def pattern(person):
@@ -91,7 +91,7 @@ def test_the_clip_as_a_pattern_sounds_as_before_and_the_old_track_is_muted(at_wo
     assert at_work.desk.view.chosen.focused is at_work.session.tracks[1]
     np.testing.assert_array_equal(at_work.offline(frames), before)
     assert lane(at_work).isVisible()
-    assert at_work.window.timeline.step_shape.isVisible()
+    assert at_work.window.timeline.evidence["step_shape"].isVisible()
     assert at_work.window.rail.cards[Stage.REWORK].figures.key == f"{len(pattern(at_work))} steps"
     at_work.desk.view.show_stage(Stage.MARK)
     assert at_work.desk.shown.recording.content == whole.recordings[0].content
@@ -196,7 +196,7 @@ def test_keys_copy_paste_duplicate_and_step_through(drawn):
 
 def test_values_are_drawn_under_the_pattern_in_any_round(drawn):
     run(drawn, "rounds-more")
-    under = drawn.window.timeline.step_shape
+    under = drawn.window.timeline.evidence["step_shape"]
     drawn.desk.view.chosen.choose_hits(drawn.desk.view.chosen.place, ())
     found = steps_of(drawn.session, under.shown)
     xs = under.xs_of(found.starts)[found.round == 1]

@@ -35,7 +35,7 @@ def again(person):
 
 
 def lane(person):
-    return person.window.timeline.proof
+    return person.window.timeline.evidence["proof"]
 
 
 def click(person, x, button=Qt.MouseButton.LeftButton):

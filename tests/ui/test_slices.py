@@ -75,10 +75,10 @@ def test_a_clip_is_taken_apart_sounds_as_before_and_is_whole_again_by_keys(at_wo
     assert len(slices(at_work)) > 8
     assert label(at_work) == "Slice clip at onsets"
     np.testing.assert_array_equal(at_work.offline(60000), before)
-    assert at_work.window.timeline.shape.isVisible()
+    assert at_work.window.timeline.evidence["shape"].isVisible()
     at_work.press(Qt.Key.Key_H, CONTROL | SHIFT)
     assert at_work.session == session
-    assert not at_work.window.timeline.shape.isVisible()
+    assert not at_work.window.timeline.evidence["shape"].isVisible()
 
 
 def test_hits_are_chosen_by_click_shift_sweep_and_arrow(apart):
@@ -163,7 +163,7 @@ def test_a_hit_is_dragged_to_a_line_copied_with_control_and_escape_leaves_no_tra
 
 @pytest.mark.parametrize("kind", ["move", "copy", "end", "shape"])
 def test_undoing_the_clip_s_taking_apart_in_the_middle_of_a_drag_harms_nothing(apart, kind):
-    lane = apart.window.timeline.shape if kind == "shape" else wave(apart)
+    lane = apart.window.timeline.evidence["shape"] if kind == "shape" else wave(apart)
     _, ends = spans(apart)
     x = (
         float(wave(apart).x_of(ends[2])) - 1
@@ -240,7 +240,7 @@ def test_hits_go_to_another_track_by_cut_and_paste(apart, tmp_path):
 
 
 def test_shape_is_drawn_free_in_a_line_and_as_a_curve_and_chosen_hits_move_together(apart):
-    lane, view = apart.window.timeline.shape, apart.desk.view
+    lane, view = apart.window.timeline.evidence["shape"], apart.desk.view
     starts, _ = spans(apart)
     xs = [float(lane.x_of(start)) for start in starts[3:8]]
     high, low = 0.25 * lane.height(), 0.75 * lane.height()
@@ -265,7 +265,7 @@ def test_shape_is_drawn_free_in_a_line_and_as_a_curve_and_chosen_hits_move_toget
 
 
 def test_the_value_under_the_pointer_is_typed_and_nudged_by_keys(apart):
-    lane, view = apart.window.timeline.shape, apart.desk.view
+    lane, view = apart.window.timeline.evidence["shape"], apart.desk.view
     starts, _ = spans(apart)
     apart.click(lane, tuple(lane._box(2).center().toPoint().toTuple()))
     assert view.shape == "pitch"
@@ -281,7 +281,11 @@ def test_the_value_under_the_pointer_is_typed_and_nudged_by_keys(apart):
 
 
 def test_the_cutoff_of_hits_is_drawn_by_octaves_slid_typed_and_stepped_by_keys(apart):
-    lane, view, rows = apart.window.timeline.shape, apart.desk.view, apart.window.trays[Stage.REWORK].hits
+    lane, view, rows = (
+        apart.window.timeline.evidence["shape"],
+        apart.desk.view,
+        apart.window.trays[Stage.REWORK].hits,
+    )
     view.show_shape("cutoff")
     starts, _ = spans(apart)
     x = float(lane.x_of(starts[3]))
@@ -419,7 +423,7 @@ def test_as_played_hits_are_not_there_to_be_taken(apart):
 
     steps = len(apart.desk.store.history.past)
     apart.drag(wave(apart), (HEADER + 80, 80), (HEADER + 160, 80))
-    apart.click(apart.window.timeline.shape, (HEADER + 100, 60))
+    apart.click(apart.window.timeline.evidence["shape"], (HEADER + 100, 60))
 
     assert len(apart.desk.store.history.past) == steps
 

@@ -43,7 +43,7 @@ def targets(person):
 
 
 def place_of(person, at):
-    lane = person.window.timeline.drift
+    lane = person.window.timeline.evidence["drift"]
     xs, played, _ = lane._points(lane.shown, lane._scale(lane.shown))
     return xs[at], played[at]
 
@@ -284,7 +284,7 @@ def test_cancelled_looking_is_not_shown_as_looking(person, hits_file):
 
 
 def test_undo_while_dragging_cancels_the_drag_and_keeps_the_redo(at_work):
-    store, lane = at_work.desk.store, at_work.window.timeline.drift
+    store, lane = at_work.desk.store, at_work.window.timeline.evidence["drift"]
     store.undo()
     x, y = place_of(at_work, 5)
     before, redo = at_work.session, store.history.redo_label
@@ -320,7 +320,7 @@ def test_a_dragged_hit_stops_at_its_neighbours(at_work, far):
 
 
 def test_shift_while_dragging_keeps_it_off_the_grid(at_work):
-    lane = at_work.window.timeline.drift
+    lane = at_work.window.timeline.evidence["drift"]
     x, y = place_of(at_work, 5)
 
     at_work.drag(lane, (x, y), (x, y + 31), modifier=SHIFT)

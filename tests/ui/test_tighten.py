@@ -19,7 +19,7 @@ from chronotome.session.edits.tracks import set_muted
 from chronotome.session.lines import SwingOf
 from chronotome.session.settings import Moving
 from chronotome.session.tighten import pairs_of, targets_of
-from chronotome.ui.state.view_state import For, LaneKind, Stage
+from chronotome.ui.state.view_state import For, Stage
 from chronotome.ui.timeline.lane import HEADER
 from sounds import noise_hits, write
 
@@ -68,7 +68,7 @@ def test_a_groove_is_taken_from_one_track_and_played_by_another(two):
     two.press(Qt.Key.Key_G, SHIFT)
     two.settle()
     groove = two.session.grooves[0]
-    assert two.desk.view.evidence is LaneKind.GROOVE
+    assert two.desk.view.evidence[Stage.TIGHTEN] == "groove"
     assert groove.name == two.session.tracks[0].name
     two.desk.view.chosen.focus(two.session.tracks[1].id)
     two.tray.to.choose(1)
@@ -86,7 +86,7 @@ def test_a_groove_is_taken_from_one_track_and_played_by_another(two):
 
 def test_a_step_is_dragged_drawn_over_and_nudged(two):
     run(two, "take-groove")
-    lane, session = two.window.timeline.groove, two.session
+    lane, session = two.window.timeline.evidence["groove"], two.session
     before = two.desk.groove
     at = [float(lane.x_of(session.frame_of(beat))) for beat in (4.0, 4.5, 5.0, 5.5)]
     scale = lane._scale(before)
@@ -143,10 +143,10 @@ def test_a_take_is_matched_and_a_pair_is_set_by_hand(two):
     two.desk.view.chosen.focus(two.session.tracks[1].id)
     two.tray.to.choose(2)
     two.settle()
-    assert two.desk.view.evidence is LaneKind.MATCH
+    assert two.desk.view.evidence[Stage.TIGHTEN] == "match"
     assert np.abs(targets(two, 1).target - targets(two, 0).target).max() <= 1
     two.desk.view.sight.zoom(4.0)
-    lane = two.window.timeline.match
+    lane = two.window.timeline.evidence["match"]
     view = lane._view()
     inside = np.flatnonzero((view.tops > HEADER + 40) & (view.tops < lane.width() - 120))
     at = int(inside[0])

@@ -193,7 +193,7 @@ def test_stages_by_key_and_card(at_work):
 
     assert by_key is Stage.EXPORT
     assert at_work.desk.view.stage is Stage.FIT
-    assert at_work.window.timeline.pulse.isVisible()
+    assert at_work.window.timeline.evidence["pulse"].isVisible()
 
 
 def test_loop_click_and_theme(at_work):

@@ -298,7 +298,9 @@ def take_picture(window: MainWindow, stage: Stage, path: Path, errors: list[str]
         checks = window.desk.checks(guide, None)
         if checks:
             view.chosen.select(checks[0].onset)
-    view.hint(window.timeline.drift.hint if stage is Stage.TIGHTEN else window.timeline.wave.hint_now())
+    view.hint(
+        window.timeline.evidence["drift"].hint if stage is Stage.TIGHTEN else window.timeline.wave.hint_now()
+    )
     if stage is Stage.EXPORT and window.desk.session.tracks:
         _wait_for_proof(window)
     pause(SETTLE_MILLISECONDS)

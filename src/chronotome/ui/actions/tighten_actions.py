@@ -4,7 +4,7 @@ from chronotome.dsp.mute_span import MuteMethod
 from chronotome.session.check import Choice
 from chronotome.ui.actions.actions import Entry
 from chronotome.ui.commands.general import Commands
-from chronotome.ui.state.view_state import LaneKind, ViewState
+from chronotome.ui.state.view_state import ViewState
 from chronotome.words import tr
 
 SETTINGS = (
@@ -150,16 +150,6 @@ def tighten_entries(commands: Commands, view: ViewState) -> list[Entry]:
         Entry("leave-hit", tr("Keep hit as played"), "W", lambda: commands.decide(Choice.LEAVE)),
         Entry("reset-hit", tr("Reset selected hits"), "Backspace", hits.reset),
         Entry("reset-hits", tr("Reset all hits"), "Ctrl+Backspace", commands.reset_hits),
-        *(
-            Entry(
-                f"lane-{each.name.lower()}",
-                tr("Show {0} lane", each.words),
-                f"Alt+{int(each) + 1}",
-                lambda each=each: tighten.show_lane(each),  # type: ignore[misc]  # bound at once
-                lambda each=each: view.evidence is each,  # type: ignore[misc]  # bound at once
-            )
-            for each in LaneKind
-        ),
         Entry("next-groove", tr("Next groove"), "Ctrl+Alt+G", grooves.next_groove),
         Entry("take-groove", tr("Extract groove"), "Shift+G", grooves.take),
         Entry("take-groove-4", tr("Extract 4-bar groove"), "", lambda: grooves.take(4)),

@@ -19,7 +19,7 @@ from chronotome.session.groove import (
 from chronotome.session.model import Session, replace
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.state.view_state import LaneKind
+from chronotome.ui.state.view_state import Stage
 from chronotome.words import tr
 
 
@@ -94,7 +94,7 @@ class GrooveCommands:
 
         self._desk.store.apply(edit, label)
         self._desk.view.show_groove(self._desk.session.grooves[-1].id)
-        self._desk.view.show_evidence(LaneKind.GROOVE)
+        self._desk.view.show_evidence(Stage.TIGHTEN, "groove")
 
     def change(self, change: Callable[[Groove], Groove], label: str) -> None:
         """Change the groove in the lane."""

@@ -19,7 +19,7 @@ from chronotome.ui.commands.grooves import GrooveCommands
 from chronotome.ui.commands.tightening import TightenCommands
 from chronotome.ui.state.shown import Shown
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.state.view_state import LaneKind
+from chronotome.ui.state.view_state import Stage
 from chronotome.words import tr
 
 LATE_MILLISECONDS = 20.0
@@ -92,7 +92,7 @@ class HitCommands:
 
     def nudge(self, milliseconds: float) -> None:
         """Move the chosen hits by hand; in the groove lane, the chosen step."""
-        if self._desk.view.evidence is LaneKind.GROOVE and self._desk.view.step is not None:
+        if self._desk.view.evidence.get(Stage.TIGHTEN) == "groove" and self._desk.view.step is not None:
             self._grooves.nudge_step(self._desk.view.step, milliseconds)
             return
         shown = self._guiding

@@ -19,7 +19,7 @@ from chronotome.session.model import Session, Take, Track, TrackId, replace
 from chronotome.session.settings import MOST_SHIFT
 from chronotome.ui.state.figures import grid_words
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.state.view_state import For, LaneKind, Stage
+from chronotome.ui.state.view_state import For
 from chronotome.words import tr
 
 STEPPED = {
@@ -73,11 +73,6 @@ class TightenCommands:
             if what is not For.TRACK:
                 words = tr("All settings below are for these alone now. “track” shows those of the rest.")
                 self._desk.explain("own settings", words)
-
-    def show_lane(self, evidence: LaneKind) -> None:
-        """Drift, groove or match under the wave."""
-        self._desk.view.show_stage(Stage.TIGHTEN)
-        self._desk.view.show_evidence(evidence)
 
     def next_for(self) -> None:
         """The next thing that a recipe can be for: track, span, chosen hits."""

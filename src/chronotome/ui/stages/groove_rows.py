@@ -16,7 +16,7 @@ from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.rows import Rows
 from chronotome.ui.state.figures import percent
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.state.view_state import LaneKind
+from chronotome.ui.state.view_state import Stage
 from chronotome.words import tr
 
 
@@ -55,7 +55,7 @@ class GrooveRows(Rows):
         if isinstance(groove, Groove):
             self._commands.play(groove)
             self.desk.view.show_groove(None)
-            self.desk.view.show_evidence(LaneKind.GROOVE)
+            self.desk.view.show_evidence(Stage.TIGHTEN, "groove")
 
     def _ask_blend(self) -> None:
         """With which other groove."""

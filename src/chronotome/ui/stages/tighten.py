@@ -22,7 +22,7 @@ from chronotome.ui.stages.recipe_rows import recipe_slider
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.state.figures import percent, signed
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.state.view_state import For, LaneKind, Stage
+from chronotome.ui.state.view_state import For, Stage
 from chronotome.words import tr
 
 FEELS, SWINGS = tuple(Feel), tuple(SwingOf)
@@ -197,7 +197,7 @@ class TightenTray(Tray):
                 self._show()
                 return
             self._tighten.match(recipe.match.track if recipe.match is not None else others[0].id)
-            view.show_evidence(LaneKind.MATCH)
+            view.show_evidence(Stage.TIGHTEN, "match")
             return
         groove = self.desk.session.groove(recipe.groove) if index == GROOVE else None
         if index == GROOVE and groove is None:
@@ -205,7 +205,7 @@ class TightenTray(Tray):
             groove = groove or next(iter(self.grooves.offered), None)
         self._tighten.set(tr("Use grid as target"), match=None)
         self._commands.grooves.play(groove)
-        view.show_evidence(LaneKind.GROOVE if index == GROOVE else LaneKind.DRIFT)
+        view.show_evidence(Stage.TIGHTEN, "groove" if index == GROOVE else "drift")
         if groove is not None:
             view.show_groove(None)
 

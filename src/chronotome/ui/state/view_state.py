@@ -45,18 +45,6 @@ class MarkSnap(IntEnum):
     NOTHING = 2
 
 
-class LaneKind(IntEnum):
-    """What the lane under the wave shows in Tighten."""
-
-    DRIFT = 0
-    GROOVE = 1
-    MATCH = 2
-
-    @property
-    def words(self) -> str:
-        return tr(self.name.capitalize())
-
-
 class RowsBy(IntEnum):
     """What the rows of a pattern are in the order of."""
 
@@ -98,7 +86,7 @@ class ViewState(QObject):
     setting_wanted = Signal(object, str)
     """The control of a setting is asked for: its stage, and its action or its name."""
     evidence_changed = Signal()
-    """Another lane lies under the wave in Tighten."""
+    """Another lane lies under the wave of a stage that has several."""
     scope_changed = Signal()
     """The recipe in the tray is for something else."""
     groove_changed = Signal()
@@ -121,7 +109,8 @@ class ViewState(QObject):
         self.stage = Stage.MARK
         self.theme: Theme = DAY
         self.pointed: OnsetId | None = None
-        self.evidence = LaneKind.DRIFT
+        self.evidence: dict[Stage, str] = {}
+        """The lane under the wave of stages that have several, where it is not their first."""
         self._recipe_for = For.TRACK
         self.check_kind: Kind | None = None
         """The kind of places to check that is gone through; None: all."""
@@ -273,9 +262,10 @@ class ViewState(QObject):
             self.rows_by = by
             self.rows_changed.emit()
 
-    def show_evidence(self, evidence: LaneKind) -> None:
-        if self.evidence is not evidence:
-            self.evidence = evidence
+    def show_evidence(self, stage: Stage, lane: str) -> None:
+        """`lane` as `timeline.evidence` names it."""
+        if self.evidence.get(stage) != lane:
+            self.evidence[stage] = lane
             self.evidence_changed.emit()
 
     @property

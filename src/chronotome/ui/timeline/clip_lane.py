@@ -15,7 +15,7 @@ from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.clip_drag import HINTS, ClipDrag
 from chronotome.ui.timeline.clip_frames import Grip, clip_badge_at, grip_at
-from chronotome.ui.timeline.gestures import is_free
+from chronotome.ui.timeline.gestures import STILL, is_free
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.track_lane import TrackLane
@@ -34,6 +34,7 @@ CURSORS = {
 class ClipLane(TrackLane):
     """Click a strip: choose the clip, with Shift or Ctrl more of them. Drag: move, trim, fade, repeat."""
 
+    scrolls_in_sweep = True
     clip_hint = tr(
         "Drag a clip title to move it, its edges to trim, its corners to fade.\nCtrl+drag "
         "copies. Shift+click selects more. Drag over the wave to select a range."
@@ -42,7 +43,6 @@ class ClipLane(TrackLane):
     def __init__(self, desk: UiContext, name: str, of: Callable[[], Track | None]) -> None:
         super().__init__(desk, name)
         self._of = of
-        self._pressed = QPointF()
 
     @property
     def clips(self) -> Sequence[Shown]:
@@ -75,7 +75,7 @@ class ClipLane(TrackLane):
             track = self._of()
             if track is not None and x >= HEADER:
                 click = partial(self.click_wave, x)
-                self.drag = RangeDrag(self.desk, track.id, x, self.frame_of(x), click)
+                self.hold(RangeDrag(self.desk, track.id, x, self.frame_of(x), click), self._sweep_range)
                 return True
             self.desk.view.chosen.choose_clips(())
             return False
@@ -91,8 +91,8 @@ class ClipLane(TrackLane):
         is_more = is_more or frame.place in view.chosen.clips
         view.chosen.choose_clips((*others, frame.place) if is_more else (frame.place,))
         places = view.chosen.clips if grip is Grip.BODY else (frame.place,)
-        self._pressed = event.position()
-        self.drag = ClipDrag(self.desk, frame, grip, self.frame_of(x), places, copies=is_copy)
+        drag = ClipDrag(self.desk, frame, grip, self.frame_of(x), places, copies=is_copy)
+        self.hold(drag, partial(self._move_clip, event.position()))
         return True
 
     def offers_clip_at(self, x: float, y: float) -> str:
@@ -126,21 +126,22 @@ class ClipLane(TrackLane):
             painter.setPen(QPen(colour(self.desk.view.theme.accent), 1))
             painter.drawLines([QLineF(x, 0, x, self.height()) for x in (self.x_of(span.start), right)])
 
-    def move_clip(self, event: QMouseEvent) -> None:
-        """Go on dragging, or show what a press would take."""
-        drag = self.drag
-        if isinstance(drag, RangeDrag):
-            x = event.position().x()
-            drag.to(x, self.frame_of(x), self._track_under(event), is_free=is_free(event))
+    def _sweep_range(self, drag: RangeDrag, event: QMouseEvent) -> None:
+        self.edge_scroll.see(event)
+        x = event.position().x()
+        drag.to(x, self.frame_of(x), self._track_under(event), is_free=is_free(event))
+
+    def _move_clip(self, pressed: QPointF, drag: ClipDrag, event: QMouseEvent) -> None:
+        self.edge_scroll.see(event)
+        if drag.edit is None and (event.position() - pressed).manhattanLength() <= STILL:
             return
-        if isinstance(drag, ClipDrag):
-            if drag.edit is None and (event.position() - self._pressed).manhattanLength() < 4:
-                return
-            to = self._track_under(event) if drag.grip is Grip.BODY else None
-            drag.to(self.frame_of(event.position().x()), is_free=is_free(event), track=to)
-            if drag.words:
-                self.desk.say(drag.words)
-            return
+        to = self._track_under(event) if drag.grip is Grip.BODY else None
+        drag.to(self.frame_of(event.position().x()), is_free=is_free(event), track=to)
+        if drag.words:
+            self.desk.say(drag.words)
+
+    def point_at_clip(self, event: QMouseEvent) -> None:
+        """What a press would take of the clips, as a cursor and in words."""
         found = grip_at(self, self.clips, event.position().x(), event.position().y())
         self.setCursor(Qt.CursorShape.ArrowCursor if found is None else CURSORS[found[1]])
         self.desk.view.hint(self.clip_hint if found is None else HINTS[found[1]])

@@ -215,9 +215,11 @@ class ContextLane(ClipLane):
 
     def _press_header(self, event: QMouseEvent) -> None:
         if event.position().y() > self.height() - FOOT:
-            self.drag = SizeDrag(self.desk, self.track_id, event.globalPosition().y())
+            drag = SizeDrag(self.desk, self.track_id, event.globalPosition().y())
+            self.hold(drag, lambda drag, event: drag.to(event.globalPosition().y()))
         else:
-            self.drag = OrderDrag(self.desk, self, event.position())
+            order = OrderDrag(self.desk, self, event.position())
+            self.hold(order, lambda order, event: order.to(event, self.beside()))
 
     def mouseReleaseEvent(self, event: QMouseEvent) -> None:
         if self._is_pressed:
@@ -230,19 +232,11 @@ class ContextLane(ClipLane):
         if is_click:
             self._enlarge()
 
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        if isinstance(self.drag, OrderDrag):
-            self.drag.to(event, self.beside())
-            return
-        if isinstance(self.drag, SizeDrag):
-            self.drag.to(event.globalPosition().y())
-            return
-        if event.position().x() < HEADER and self.drag is None:
+    def point_at(self, event: QMouseEvent) -> None:
+        if event.position().x() < HEADER:
             is_foot = event.position().y() > self.height() - FOOT
             self.setCursor(Qt.CursorShape.SizeVerCursor if is_foot else Qt.CursorShape.ArrowCursor)
             self.desk.view.hint(self.header_hint)
             return
-        if self.drag is not None:
-            self.edge_scroll.see(event)
         if self.desk.view.stage is Stage.REWORK:
-            self.move_clip(event)
+            self.point_at_clip(event)

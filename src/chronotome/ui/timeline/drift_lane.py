@@ -1,6 +1,7 @@
 """Drift: every hit at its ms from its line, filled as played, hollow where it lands."""
 
 from collections.abc import Iterator
+from functools import partial
 
 import numpy as np
 from numpy.typing import NDArray
@@ -16,7 +17,7 @@ from chronotome.ui.state.shown import Shown
 from chronotome.ui.state.theme import colour, figure_font, text_font
 from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.evidence_lane import EvidenceLane
-from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, is_free, take_hit
+from chronotome.ui.timeline.gestures import HitDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import (
@@ -283,31 +284,25 @@ class DriftLane(EvidenceLane):
         if event.modifiers() & Qt.KeyboardModifier.ShiftModifier:
             self._commands.add_or_drop(int(shown.targets.onsets[at]))
             return
-        self._pressed_y = y
         landing = float(shown.targets.landing[at])
         holds = bool(event.modifiers() & Qt.KeyboardModifier.ControlModifier)
         grip = y - self._y_of(landing, self._scale(shown))
-        self.drag = take_hit(self.desk, shown, at, grip=grip, holds=holds)
+        self.hold(take_hit(self.desk, shown, at, grip=grip, holds=holds), partial(self._move_hit, y))
 
     def _put_playhead(self, x: float) -> None:
         self.desk.view.chosen.select(None)
         self.desk.transport.go_to(self.frame_of(x))
 
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        x, y = event.position().x(), event.position().y()
-        if isinstance(self.drag, SweepDrag):
-            self.go_on_sweeping(x)
-            return
-        if not isinstance(self.drag, HitDrag):
-            is_over = self._mark_at(x, y) is not None
-            self.setCursor(Qt.CursorShape.SizeVerCursor if is_over else Qt.CursorShape.ArrowCursor)
-            return
-        shown = self.shown
-        if shown is None or (abs(y - self._pressed_y) < 2 and not self.drag.has_moved):
+    def point_at(self, event: QMouseEvent) -> None:
+        is_over = self._mark_at(event.position().x(), event.position().y()) is not None
+        self.setCursor(Qt.CursorShape.SizeVerCursor if is_over else Qt.CursorShape.ArrowCursor)
+
+    def _move_hit(self, pressed: float, drag: HitDrag, event: QMouseEvent) -> None:
+        y, shown = event.position().y(), self.shown
+        if shown is None or (abs(y - pressed) < 2 and not drag.has_moved):
             return
         is_unsnapped = is_free(event) or not self.desk.view.is_snapping
-        milliseconds = self._milliseconds_of(y - self.drag.grip, self._scale(shown))
-        self.drag.to_drift(milliseconds, is_free=is_unsnapped)
+        drag.to_drift(self._milliseconds_of(y - drag.grip, self._scale(shown)), is_free=is_unsnapped)
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         """Take back what was set by hand."""

@@ -1,4 +1,6 @@
-"""What the evidence lanes of Tighten share: three buttons in the header that switch between them."""
+"""What evidence lanes share of which a stage has several: buttons in the header that switch between them."""
+
+from collections.abc import Sequence
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt
@@ -7,7 +9,7 @@ from PySide6.QtGui import QMouseEvent, QPainter, QPen
 from chronotome.ui.state.figures import signed
 from chronotome.ui.state.theme import colour, text_font
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.state.view_state import LaneKind
+from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.words import tr
@@ -20,6 +22,10 @@ EDGE = 22
 class EvidenceLane(TrackLane):
     """A lane with the switch at its header's foot."""
 
+    stage: Stage
+    choices: Sequence[tuple[str, str]] = ()
+    """The lanes of its stage: what each is called, and the words of its button."""
+
     def __init__(self, desk: UiContext, name: str) -> None:
         super().__init__(desk, name)
         view = desk.view
@@ -28,29 +34,29 @@ class EvidenceLane(TrackLane):
 
     @property
     def switch_top(self) -> int:
-        return self.height() - FOOT - 3 * (BUTTON + GAP)
+        return self.height() - FOOT - len(self.choices) * (BUTTON + GAP)
 
     def paint_switch(self, painter: QPainter) -> None:
         theme, view = self.desk.view.theme, self.desk.view
         painter.setFont(text_font(11))
-        for evidence in LaneKind:
-            box = self._box(evidence)
-            is_on = view.evidence is evidence
+        shown = view.evidence.get(self.stage, self.choices[0][0] if self.choices else "")
+        for at, (name, words) in enumerate(self.choices):
+            box, is_on = self._box(at), name == shown
             painter.setPen(QPen(colour(theme.ink if is_on else theme.strong_rule), 1))
             painter.setBrush(colour(theme.ink if is_on else theme.panel))
             painter.drawRoundedRect(box, 5, 5)
             painter.setPen(colour(theme.on_ink if is_on else theme.ink))
-            painter.drawText(box, Qt.AlignmentFlag.AlignCenter, evidence.words)
+            painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
 
-    def _box(self, evidence: LaneKind) -> QRectF:
-        top = self.switch_top + int(evidence) * (BUTTON + GAP)
+    def _box(self, at: int) -> QRectF:
+        top = self.switch_top + at * (BUTTON + GAP)
         return QRectF(12.5, top + 0.5, HEADER - 26, BUTTON)
 
     def press_switch(self, event: QMouseEvent) -> bool:
         """Whether one of the buttons was meant."""
-        for evidence in LaneKind:
-            if self._box(evidence).contains(event.position()):
-                self.desk.view.show_evidence(evidence)
+        for at, (name, _words) in enumerate(self.choices):
+            if self._box(at).contains(event.position()):
+                self.desk.view.show_evidence(self.stage, name)
                 return True
         return event.position().x() < HEADER
 

@@ -18,6 +18,8 @@ from chronotome.ui.state.shown import Shown
 from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
+STILL = 3
+"""Pixels that a hand moves without meaning it."""
 NEAR_LINE_MILLISECONDS = 3.0
 ON_LINE_PIXELS = 8
 

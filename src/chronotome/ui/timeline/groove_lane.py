@@ -232,20 +232,19 @@ class GrooveLane(EvidenceLane):
         grip = y - self._y_of(groove.steps[step].offset_ms, self._scale(groove))
         is_loudness = bool(event.modifiers() & Qt.KeyboardModifier.ControlModifier)
         pressed = (x, self._milliseconds_of(y, self._scale(groove)))
-        self.drag = GrooveStepDrag(self.desk, groove.id, groove, step, grip, y, is_loudness, last=pressed)
+        drag = GrooveStepDrag(self.desk, groove.id, groove, step, grip, y, is_loudness, last=pressed)
+        self.hold(drag, self._drag_to)
 
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        x, y = event.position().x(), event.position().y()
-        if isinstance(self.drag, GrooveStepDrag):
-            self._drag_to(self.drag, x, y, event.modifiers())
-            return
+    def point_at(self, event: QMouseEvent) -> None:
+        x = event.position().x()
         pointed = self._step_at(x) if x >= HEADER else None
         if pointed != self._pointed:
             self._pointed = pointed
             self.update()
         self.setCursor(Qt.CursorShape.ArrowCursor if pointed is None else Qt.CursorShape.SizeVerCursor)
 
-    def _drag_to(self, drag: GrooveStepDrag, x: float, y: float, keys: Qt.KeyboardModifier) -> None:
+    def _drag_to(self, drag: GrooveStepDrag, event: QMouseEvent) -> None:
+        x, y, keys = event.position().x(), event.position().y(), event.modifiers()
         scale, now = self._scale(drag.before), drag.after or drag.before
         if drag.is_loudness:
             louder = (drag.pressed_y - y) * DECIBELS_PER_PIXEL

@@ -91,6 +91,10 @@ class Lane(QWidget):
         """Of lanes in which something is dragged along the time axis."""
         return EdgeScroll(self)
 
+    def cancel_drag(self) -> bool:
+        """Escape during a drag leaves no trace; False where nothing was dragged."""
+        return False
+
     def offers_at(self, x: float, y: float) -> str:  # noqa: ARG002 - what lanes with things in them read
         """What a right click there is about, as `context_menus.CONTEXT` has it; that is selected first."""
         return ""

@@ -16,6 +16,7 @@ from chronotome.ui.state.shown import Shown, all_shown
 from chronotome.ui.state.theme import colour, figure_font, text_font
 from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.evidence_lane import EvidenceLane
+from chronotome.ui.timeline.gestures import STILL
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import down, paint_each, up
 from chronotome.ui.timeline.track_wave import track_columns
@@ -241,21 +242,22 @@ class MatchLane(EvidenceLane):
             return
         onset = int(view.pairs.own.onsets[at])
         self.desk.view.chosen.select(onset)
-        self.drag = PairDrag(self._commands, onset, x, y)
+        self.hold(PairDrag(self._commands, onset, x, y), self._move_end)
 
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+    def _move_end(self, drag: PairDrag, event: QMouseEvent) -> None:
         x, y, view = event.position().x(), event.position().y(), self._view()
         if view is None:
             return
-        if isinstance(self.drag, PairDrag):
-            self.drag.has_moved |= abs(x - self.drag.x) + abs(y - self.drag.y) > 3
-            at = self._other_at(view, x)
-            self.drag.to = None if at is None else int(view.pairs.other.onsets[at])
-            if self.drag.has_moved:
-                self.drag.x, self.drag.y = (
-                    (x, y) if at is None else (float(view.feet[at]), self._wave_top - 2.0)
-                )
-            self.update()
+        drag.has_moved |= abs(x - drag.x) + abs(y - drag.y) > STILL
+        at = self._other_at(view, x)
+        drag.to = None if at is None else int(view.pairs.other.onsets[at])
+        if drag.has_moved:
+            drag.x, drag.y = (x, y) if at is None else (float(view.feet[at]), self._wave_top - 2.0)
+        self.update()
+
+    def point_at(self, event: QMouseEvent) -> None:
+        x, y, view = event.position().x(), event.position().y(), self._view()
+        if view is None:
             return
         is_over = x >= HEADER and self._own_at(view, x, y) is not None
         self.setCursor(Qt.CursorShape.PointingHandCursor if is_over else Qt.CursorShape.ArrowCursor)

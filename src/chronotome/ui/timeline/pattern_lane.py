@@ -15,6 +15,7 @@ from chronotome.ui.state.shown import Shown
 from chronotome.ui.state.theme import colour, figure_font, text_font
 from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.state.view_state import RowsBy
+from chronotome.ui.timeline.gestures import STILL
 from chronotome.ui.timeline.lane import HEADER, WHEEL_STEP
 from chronotome.ui.timeline.pattern_bars import BarRects, heights_of, paint_bars
 from chronotome.ui.timeline.pattern_drag import (
@@ -26,7 +27,7 @@ from chronotome.ui.timeline.pattern_drag import (
     StepValueDrag,
 )
 from chronotome.ui.timeline.step_marks import Steps, steps_of
-from chronotome.ui.timeline.track_lane import STILL, TrackLane
+from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.words import tr
 
 TOP, FOOT = 4, 18
@@ -246,7 +247,7 @@ class PatternLane(TrackLane):
         self._press = self._pressed = event.position()
         pattern, found = steps.pattern, self._step_under(x, y)
         if event.button() is Qt.MouseButton.RightButton:
-            self.drag = EraseDrag(self.desk, pattern.id)
+            self.hold(EraseDrag(self.desk, pattern.id), self._erase)
         elif event.button() is Qt.MouseButton.LeftButton and found is not None:
             self._take(event, shown, steps, found)
         elif event.button() is Qt.MouseButton.LeftButton:
@@ -296,10 +297,10 @@ class PatternLane(TrackLane):
             if place is not None:
                 self.desk.view.chosen.choose_hits(place, here)
 
-    def _erase_under(self, x: float, y: float) -> None:
-        found, steps = self._step_under(x, y), self.steps
-        if isinstance(self.drag, EraseDrag) and found is not None and steps is not None:
-            self.drag.over(steps.pattern.ids[int(steps.step[found[0]])])
+    def _erase_under(self, drag: EraseDrag, at: QPointF) -> None:
+        found, steps = self._step_under(at.x(), at.y()), self.steps
+        if found is not None and steps is not None:
+            drag.over(steps.pattern.ids[int(steps.step[found[0]])])
 
     def _draw(self, event: QMouseEvent, shown: Shown, steps: Steps) -> None:
         """On empty ground within the clip: a step in the cell under the pointer."""
@@ -313,7 +314,7 @@ class PatternLane(TrackLane):
         self.desk.view.chosen.choose_hits((shown.track.id, shown.clip.id), ())
         self._commands.kits.hear_slice(steps.kit, piece.id)
         drag = DrawDrag(self.desk, steps.pattern.id, piece.id, self.desk.view.grid.step)
-        self.drag = drag
+        self.hold(drag, self._draw_on)
         drag.to(place)
 
     def _place_at(self, x: float, shown: Shown, pattern: Pattern) -> float | None:
@@ -336,15 +337,16 @@ class PatternLane(TrackLane):
         if step not in chosen:
             return
         if keys & Qt.KeyboardModifier.ControlModifier:
-            self.drag = self._value_drag(steps.pattern, chosen, step, _value_by(keys))
+            self.hold(self._value_drag(steps.pattern, chosen, step, _value_by(keys)), self._shape)
         elif is_edge:
             session = self.desk.session
             beats = session.beat_of(float(steps.ends[at])) - session.beat_of(float(steps.starts[at]))
-            self.drag = self._value_drag(steps.pattern, chosen, step, "lengths", usual=beats)
+            drag = self._value_drag(steps.pattern, chosen, step, "lengths", usual=beats)
+            self.hold(drag, self._shape)
         elif keys != Qt.KeyboardModifier.ShiftModifier:
             self._beat = self.beat_of_x(event.position().x())
             self._row = self._row_at(event.position().y(), len(steps.kit.slices)) or 0
-            self.drag = self._move_drag(steps, chosen)
+            self.hold(self._move_drag(steps, chosen), self._move)
 
     def _choose(self, place: Place, step: StepId, *, is_more: bool) -> None:
         """One step; with Shift it is chosen with the others, or no longer."""
@@ -383,67 +385,66 @@ class PatternLane(TrackLane):
         return session.timebase.beats_in(frames / recording.rate, beat)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        shown, steps, drag = self.shown, self.steps, self.drag
-        if shown is None or steps is None:
+        if self.shown is None or self.steps is None:
             return
-        if drag is None:
-            self._point_at(event.position())
-            return
-        self.edge_scroll.see(event)
-        self._go_on(event, shown, steps)
-        if not isinstance(drag, StepValueDrag):
-            self._press = event.position()
-        if isinstance(drag, PatternDrag) and drag.words:
-            self.desk.say(drag.words)
-        self.update()
+        super().mouseMoveEvent(event)
+        if self.drag is not None:
+            self.edge_scroll.see(event)
+            self.update()
+        if isinstance(self.drag, PatternDrag) and self.drag.words:
+            self.desk.say(self.drag.words)
 
-    def _point_at(self, at: QPointF) -> None:
-        """Show what a press would take."""
+    def point_at(self, event: QMouseEvent) -> None:
+        at = event.position()
         found = None if at.x() < HEADER else self._step_under(at.x(), at.y())
         shape = Qt.CursorShape.ArrowCursor
         if found is not None:
             shape = Qt.CursorShape.SizeHorCursor if found[1] else Qt.CursorShape.OpenHandCursor
         self.setCursor(shape)
 
-    def _go_on(self, event: QMouseEvent, shown: Shown, steps: Steps) -> None:
-        """What is dragged comes along."""
-        at, drag = event.position(), self.drag
-        is_free = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
-        if isinstance(drag, DrawDrag):
-            place = self._place_at(at.x(), shown, steps.pattern)
+    def _draw_on(self, drag: DrawDrag, event: QMouseEvent) -> None:
+        shown, steps = self.shown, self.steps
+        self._press = event.position()
+        if shown is not None and steps is not None:
+            place = self._place_at(event.position().x(), shown, steps.pattern)
             if place is not None:
                 drag.to(place)
-        elif isinstance(drag, EraseDrag):
-            if not drag.is_meant and (at - self._pressed).manhattanLength() <= STILL:
-                return
-            if not drag.is_meant:
-                drag.is_meant = True
-                self._erase_under(self._pressed.x(), self._pressed.y())
-            self._erase_under(at.x(), at.y())
-        elif isinstance(drag, MoveDrag):
-            self._move(drag, at.x(), at.y(), steps, is_free=is_free)
-        elif isinstance(drag, StepValueDrag):
-            self._shape(drag, at, is_free=is_free)
 
-    def _move(self, drag: MoveDrag, x: float, y: float, steps: Steps, *, is_free: bool) -> None:
-        by = self.beat_of_x(x) - self._beat
-        if abs(x - self.x_of(self.desk.session.frame_of(self._beat))) <= STILL and not drag.by:
+    def _erase(self, drag: EraseDrag, event: QMouseEvent) -> None:
+        at = self._press = event.position()
+        if not drag.is_meant and (at - self._pressed).manhattanLength() <= STILL:
+            return
+        if not drag.is_meant:
+            drag.is_meant = True
+            self._erase_under(drag, self._pressed)
+        self._erase_under(drag, at)
+
+    def _move(self, drag: MoveDrag, event: QMouseEvent) -> None:
+        at, steps = event.position(), self.steps
+        self._press = at
+        by = self.beat_of_x(at.x()) - self._beat
+        if abs(at.x() - self.x_of(self.desk.session.frame_of(self._beat))) <= STILL and not drag.by:
             by = 0.0
-        elif not is_free and self.desk.view.is_snapping:
+        elif self._is_snapped(event):
             step = self.desk.view.grid.step
             by = round(by / step) * step
-        row = self._row_at(y, len(steps.kit.slices))
+        row = None if steps is None else self._row_at(at.y(), len(steps.kit.slices))
         drag.to(round(by, 6), drag.rows if row is None else row - self._row)
 
-    def _shape(self, drag: StepValueDrag, at: QPointF, *, is_free: bool) -> None:
+    def _shape(self, drag: StepValueDrag, event: QMouseEvent) -> None:
+        at = event.position()
         if drag.name != "lengths":
             drag.to(drag.own + (self._press.y() - at.y()) * PER_PIXEL[drag.name])
             return
         by = self.beat_of_x(at.x()) - self.beat_of_x(self._press.x())
         step, wanted = self.desk.view.grid.step, drag.own + by
-        if not is_free and self.desk.view.is_snapping:
+        if self._is_snapped(event):
             wanted = max(step / 2, round(wanted / (step / 2)) * step / 2)
         drag.to(max(1 / 64, wanted))
+
+    def _is_snapped(self, event: QMouseEvent) -> bool:
+        """Shift chooses more here: Alt alone is without snap."""
+        return self.desk.view.is_snapping and not event.modifiers() & Qt.KeyboardModifier.AltModifier
 
     def wheelEvent(self, event: QWheelEvent) -> None:
         """Over the names of rows, and with Alt, rows scroll."""

@@ -17,7 +17,7 @@ from chronotome.ui.commands.fit import FitCommands, Guide, guide_of
 from chronotome.ui.state.figures import plain, share, signed
 from chronotome.ui.state.theme import colour, figure_font, text_font
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.timeline.gestures import ValueDrag, is_free
+from chronotome.ui.timeline.gestures import STILL, ValueDrag, is_free
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import diamond, paint_each, ring
@@ -337,20 +337,20 @@ class PulseLane(TrackLane):
             self.desk.view.chosen.choose_beat(beat)
             edit = partial(_pinned, track=self._taken.track.id, beat=beat)
             words = tr("Move bar") if self._metre_of(self._taken).bar_start(beat) == beat else tr("Move beat")
-            self.drag = ValueDrag(self.desk, edit, words)
-            self._pressed_at = x
+            self.hold(ValueDrag(self.desk, edit, words), partial(self._move_beat, x))
         else:
             self.desk.view.chosen.choose_beat(None)
             self.desk.transport.go_to(self.frame_of(x))
 
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+    def _move_beat(self, pressed: float, drag: ValueDrag, event: QMouseEvent) -> None:
         x = event.position().x()
-        if isinstance(self.drag, ValueDrag):
-            if self.drag.value is None and abs(x - self._pressed_at) < 3:
-                return
-            self.edge_scroll.see(event)
-            self.drag.to(self._frame_under(x, is_free=is_free(event)))
+        if drag.value is None and abs(x - pressed) < STILL:
             return
+        self.edge_scroll.see(event)
+        drag.to(self._frame_under(x, is_free=is_free(event)))
+
+    def point_at(self, event: QMouseEvent) -> None:
+        x = event.position().x()
         over = self._beat_at(x, event.position().y()) is not None
         hand = (
             Qt.CursorShape.PointingHandCursor

@@ -5,10 +5,7 @@ from collections.abc import Callable
 from chronotome.session.edits.clips import Range
 from chronotome.session.model import TrackId
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.timeline.gestures import on_a_line
-
-STILL = 4
-"""Pixels that a hand moves without meaning it."""
+from chronotome.ui.timeline.gestures import STILL, on_a_line
 
 
 class RangeDrag:

@@ -33,6 +33,10 @@ BESIDE_NUMBER = 24.0
 """Pixels of the number of the bar, beside which a metre that begins there is told."""
 
 
+class LoopDrag(ValueDrag):
+    """A loop that is swept; where nothing was swept it was a click."""
+
+
 class MetreDrag(ValueDrag):
     """Its value is the bar from which a metre holds; `number` counts the metres of the song from 0."""
 
@@ -197,18 +201,19 @@ class Ruler(TrackLane):
         if found is not None:
             shown, at = found
             grip = x - float(self.xs_of(shown.landings[at : at + 1])[0])
-            self.drag = take_hit(self.desk, shown, at, grip=grip)
+            self.hold(take_hit(self.desk, shown, at, grip=grip), self._move_hit)
             return
         number = self._metre_at(event.position())
         if number is not None:
-            self.drag = MetreDrag(self.desk, number) if number else None
+            if number:
+                self.hold(MetreDrag(self.desk, number), self._move_metre)
             return
         start = self._snapped(x)
 
         def loop_to(session: Session, end: float) -> Session:
             return set_loop(session, start, end)
 
-        self.drag = ValueDrag(self.desk, loop_to, tr("Loop span"))
+        self.hold(LoopDrag(self.desk, loop_to, tr("Loop span")), self._move_loop)
 
     def _snapped(self, x: float) -> float:
         beat = self.beat_of_x(x)
@@ -223,30 +228,35 @@ class Ruler(TrackLane):
             self.desk.transport.go_to(self.frame_of(x))
         return "ruler"
 
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+    def _move_hit(self, drag: HitDrag, event: QMouseEvent) -> None:
+        self.edge_scroll.see(event)
+        drag.to_beat(self.beat_of_x(event.position().x() - drag.grip), is_free=is_free(event))
+
+    def _move_metre(self, drag: MetreDrag, event: QMouseEvent) -> None:
+        self.edge_scroll.see(event)
+        if self._is_meant(event):
+            drag.to_beat(self.beat_of_x(event.position().x() - BESIDE_NUMBER))
+
+    def _move_loop(self, drag: LoopDrag, event: QMouseEvent) -> None:
+        self.edge_scroll.see(event)
         x = event.position().x()
-        if self.drag is not None:
-            self.edge_scroll.see(event)
-        if isinstance(self.drag, HitDrag):
-            self.drag.to_beat(self.beat_of_x(x - self.drag.grip), is_free=is_free(event))
-        elif isinstance(self.drag, MetreDrag):
-            if abs(x - self._pressed_at) >= SMALLEST_DRAG:
-                self.drag.to_beat(self.beat_of_x(x - BESIDE_NUMBER))
-        elif isinstance(self.drag, ValueDrag):
-            if abs(x - self._pressed_at) >= SMALLEST_DRAG:
-                self.drag.to(self.beat_of_x(x) if is_free(event) else self._snapped(x))
-        else:
-            place = event.position()
-            is_over = self._marker_at(x, place.y()) is not None or bool(self._metre_at(place))
-            self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
+        if self._is_meant(event):
+            drag.to(self.beat_of_x(x) if is_free(event) else self._snapped(x))
+
+    def _is_meant(self, event: QMouseEvent) -> bool:
+        return abs(event.position().x() - self._pressed_at) >= SMALLEST_DRAG
+
+    def point_at(self, event: QMouseEvent) -> None:
+        place = event.position()
+        is_over = self._marker_at(place.x(), place.y()) is not None or bool(self._metre_at(place))
+        self.setCursor(Qt.CursorShape.SizeHorCursor if is_over else Qt.CursorShape.ArrowCursor)
 
     def mouseReleaseEvent(self, event: QMouseEvent) -> None:
-        if isinstance(self.drag, ValueDrag) and self.drag.value is None:
-            is_metre, self.drag = isinstance(self.drag, MetreDrag), None
-            if is_metre:
-                return
-            self.desk.transport.go_to(self.frame_of(event.position().x()))
+        x = event.position().x()
+        is_click = isinstance(self.drag, LoopDrag) and self.drag.value is None
         super().mouseReleaseEvent(event)
+        if is_click:
+            self.desk.transport.go_to(self.frame_of(x))
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         found = self._marker_at(event.position().x(), event.position().y())

@@ -134,7 +134,7 @@ class ShapeLane(ValueLane):
         ids = tuple(spans.slices.ids[at] for at in order.tolist())
         before = dict(zip(spans.slices.ids, values.tolist(), strict=True))
         value = self.value_under(event)
-        self.drag = ShapeDrag(
+        drag = ShapeDrag(
             self.desk,
             place,
             view.shape,
@@ -145,6 +145,7 @@ class ShapeLane(ValueLane):
             nearest if nearest in ids else None,
             moves_all,
         )
+        self.hold(drag, self.draw)
         self._pointer = event.position()
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:

@@ -14,12 +14,10 @@ from chronotome.session.slices import SliceId
 from chronotome.ui.state.figures import counted, milliseconds, signed
 from chronotome.ui.state.shown import Shown, spans_of
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.timeline.gestures import on_a_line
+from chronotome.ui.timeline.gestures import STILL, on_a_line
 from chronotome.units import BeatArray
 from chronotome.words import tr
 
-STILL = 4
-"""Pixels that a hand moves without meaning it."""
 SHORTEST = 0.003
 """Seconds of a hit whose edge is dragged."""
 

@@ -62,14 +62,18 @@ class SliceLane(ClipLane):
 
             self.begin_sweep(x, click, sweep)
         elif edge is not None and not keys:
-            self.drag = take_edge(self.desk, shown, edge)
+            self._hold_edge(take_edge(self.desk, shown, edge))
         else:
             if hit not in view.chosen.hits or is_more or view.chosen.place != place:
                 self._choose_slice(place, hit, is_more=is_more)
             copies = bool(keys & Qt.KeyboardModifier.ControlModifier)
             self._slices.hear(hit)
-            self.drag = take_slice(self.desk, shown, hit, x, frame, copies=copies)
+            self.hold(take_slice(self.desk, shown, hit, x, frame, copies=copies), self._move_slice)
         return True
+
+    def _hold_edge(self, drag: LengthDrag | None) -> None:
+        if drag is not None:
+            self.hold(drag, self._move_edge)
 
     def _choose_slice(self, place: Place, hit: SliceId, *, is_more: bool) -> None:
         """One hit; with Shift it is chosen with the others, or no longer."""
@@ -78,25 +82,24 @@ class SliceLane(ClipLane):
         left = tuple(each for each in others if each != hit)
         view.chosen.choose_hits(place, left if hit in others else (*left, hit))
 
-    def drag_slice(self, event: QMouseEvent) -> bool:
-        """Go on dragging a hit; False where none is dragged."""
-        drag, x = self.drag, event.position().x()
-        if not isinstance(drag, SliceDrag | LengthDrag):
-            return False
-        if isinstance(drag, SliceDrag):
-            both = bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
-            drag.to(x, self.frame_of(x), is_free=is_free(event), both_sound=both)
-        else:
-            drag.to(self.frame_of(x), is_free=is_free(event))
+    def _move_slice(self, drag: SliceDrag, event: QMouseEvent) -> None:
+        self.edge_scroll.see(event)
+        x, both = event.position().x(), bool(event.modifiers() & Qt.KeyboardModifier.AltModifier)
+        drag.to(x, self.frame_of(x), is_free=is_free(event), both_sound=both)
         if drag.words:
             self.desk.say(drag.words)
-        return True
 
-    def move_clip(self, event: QMouseEvent) -> None:
+    def _move_edge(self, drag: LengthDrag, event: QMouseEvent) -> None:
+        self.edge_scroll.see(event)
+        drag.to(self.frame_of(event.position().x()), is_free=is_free(event))
+        if drag.words:
+            self.desk.say(drag.words)
+
+    def point_at_clip(self, event: QMouseEvent) -> None:
         """What a press would take, of hits too."""
-        super().move_clip(event)
+        super().point_at_clip(event)
         x, y = event.position().x(), event.position().y()
-        if self.drag is not None or x < HEADER or grip_at(self, self.clips, x, y) is not None:
+        if x < HEADER or grip_at(self, self.clips, x, y) is not None:
             return
         shown = next((each for each in self.clips if self.is_in(each, x)), None)
         if shown is None or spans_of(shown) is None:

@@ -9,6 +9,7 @@ from PySide6.QtGui import QContextMenuEvent, QFontMetrics, QMouseEvent, QPainter
 from PySide6.QtWidgets import QMenu
 
 from chronotome.bridge.store import Edit
+from chronotome.session.model import Session
 from chronotome.ui.state.theme import colour, text_font
 from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.gestures import ValueDrag, is_free
@@ -111,19 +112,20 @@ class SpanStrip(TrackLane):
             return
         number, end = found
         if end:
-            self.drag = ValueDrag(
-                self.desk, lambda session, beat: self.moved(number, end, beat)(session), self.label
-            )
+            edit = partial(self._with_end, number, end)
+            self.hold(ValueDrag(self.desk, edit, self.label), self._move_end)
         else:
             self.go_to(number)
 
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        x = event.position().x()
-        if isinstance(self.drag, ValueDrag):
-            beat = self.beat_of_x(x)
-            self.drag.to(beat if is_free(event) else self.desk.session.metre.beat_line(beat))
-            return
-        found = self._span_at(x)
+    def _with_end(self, number: int, end: str, session: Session, beat: float) -> Session:
+        return self.moved(number, end, beat)(session)
+
+    def _move_end(self, drag: ValueDrag, event: QMouseEvent) -> None:
+        beat = self.beat_of_x(event.position().x())
+        drag.to(beat if is_free(event) else self.desk.session.metre.beat_line(beat))
+
+    def point_at(self, event: QMouseEvent) -> None:
+        found = self._span_at(event.position().x())
         is_edge = found is not None and bool(found[1])
         self.setCursor(Qt.CursorShape.SizeHorCursor if is_edge else Qt.CursorShape.ArrowCursor)
 

@@ -157,7 +157,8 @@ class StepShapeLane(ValueLane):
             steps.starts[may],
             (self.frame_of(place.x()), self.value_under(event)),
         )
-        self.drag, self._pointer = drag, place
+        self.hold(drag, self.draw)
+        self._pointer = place
         xs, _ = self._points(steps)
         near = np.abs(xs[may] - place.x())
         if len(near) and near.min() <= REACH:

@@ -14,7 +14,7 @@ from chronotome.ui.commands.marks import MarkCommands
 from chronotome.ui.state.shown import Shown
 from chronotome.ui.state.theme import colour, figure_font, text_font
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.timeline.gestures import SweepDrag, ValueDrag
+from chronotome.ui.timeline.gestures import ValueDrag
 from chronotome.ui.timeline.hit_test import nearest_in_reach
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_each, paint_stems, ring, square, up
@@ -185,7 +185,8 @@ class StrengthLane(TrackLane):
             def edit(session: Session, threshold: float) -> Session:
                 return set_threshold(session, content, threshold)
 
-            self.drag = ValueDrag(self.desk, edit, tr("Set threshold"), is_sifting=True)
+            drag = ValueDrag(self.desk, edit, tr("Set threshold"), is_sifting=True)
+            self.hold(drag, lambda drag, event: drag.to(self._strength_of(event.position().y())))
         else:
             self.begin_sweep(x, lambda: self._put_playhead(x), self._marks.sweep)
 
@@ -193,13 +194,9 @@ class StrengthLane(TrackLane):
         self.desk.view.chosen.select(None)
         self.desk.transport.go_to(self.frame_of(x))
 
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+    def point_at(self, event: QMouseEvent) -> None:
         y, shown = event.position().y(), self.shown
-        if isinstance(self.drag, SweepDrag):
-            self.go_on_sweeping(event.position().x())
-        elif isinstance(self.drag, ValueDrag):
-            self.drag.to(self._strength_of(y))
-        elif shown is not None:
+        if shown is not None:
             is_over = abs(y - self._y_of(shown.recording.threshold)) <= REACH
             self.setCursor(Qt.CursorShape.SizeVerCursor if is_over else Qt.CursorShape.ArrowCursor)
 

@@ -15,11 +15,11 @@ from chronotome.ui.state.figures import counted, plain
 from chronotome.ui.state.theme import colour, figure_font
 from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.accessible_lists import point_words
-from chronotome.ui.timeline.gestures import is_free
+from chronotome.ui.timeline.gestures import STILL, is_free
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.marks import paint_each, ring
-from chronotome.ui.timeline.track_lane import STILL, TrackLane
+from chronotome.ui.timeline.track_lane import TrackLane
 from chronotome.words import tr
 
 HEIGHT = 54
@@ -192,14 +192,14 @@ class TempoLane(TrackLane):
             self.desk.transport.go_to(self.frame_of(event.position().x()))
             return
         self._pressed, self._held_range = event.position(), self._range()
-        self.drag = PointDrag(self.desk, at, self.points[at])
+        self.hold(PointDrag(self.desk, at, self.points[at]), self._move_point)
 
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        if not isinstance(self.drag, PointDrag):
-            is_over = self._point_at(event.position()) is not None
-            self.setCursor(Qt.CursorShape.SizeAllCursor if is_over else Qt.CursorShape.ArrowCursor)
-            return
-        away, drag = event.position() - self._pressed, self.drag
+    def point_at(self, event: QMouseEvent) -> None:
+        is_over = self._point_at(event.position()) is not None
+        self.setCursor(Qt.CursorShape.SizeAllCursor if is_over else Qt.CursorShape.ArrowCursor)
+
+    def _move_point(self, drag: PointDrag, event: QMouseEvent) -> None:
+        away = event.position() - self._pressed
         if drag.is_sideways is None:
             if max(abs(away.x()), abs(away.y())) <= STILL:
                 return

@@ -6,7 +6,6 @@ from PySide6.QtWidgets import QPushButton, QVBoxLayout, QWidget
 from chronotome.ui.commands.general import Commands
 from chronotome.ui.state.theme import colour
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.state.view_state import LaneKind, Stage
 from chronotome.ui.timeline.accessible_lists import (
     ClipList,
     HitList,
@@ -17,22 +16,15 @@ from chronotome.ui.timeline.accessible_lists import (
 )
 from chronotome.ui.timeline.context_lane import ContextLane
 from chronotome.ui.timeline.decision import DecisionBar
-from chronotome.ui.timeline.drift_lane import DriftLane
-from chronotome.ui.timeline.groove_lane import GrooveLane
+from chronotome.ui.timeline.evidence import ROWS, choices_of
+from chronotome.ui.timeline.evidence_lane import EvidenceLane
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.ui.timeline.lane_stack import LaneStack, OtherTracks
-from chronotome.ui.timeline.match_lane import MatchLane
 from chronotome.ui.timeline.overview_strip import OverviewStrip
-from chronotome.ui.timeline.pattern_lane import PatternLane
-from chronotome.ui.timeline.proof_lane import ProofLane
-from chronotome.ui.timeline.pulse_lane import PulseLane
 from chronotome.ui.timeline.recipe_lane import RecipeLane
 from chronotome.ui.timeline.ruler import Ruler
 from chronotome.ui.timeline.section_lane import SectionLane
-from chronotome.ui.timeline.shape_lane import ShapeLane
 from chronotome.ui.timeline.spoken import Spoken
-from chronotome.ui.timeline.step_shape_lane import StepShapeLane
-from chronotome.ui.timeline.strength_lane import StrengthLane
 from chronotome.ui.timeline.tempo_lane import TempoLane
 from chronotome.ui.timeline.wave_lane import WaveLane
 from chronotome.words import tr
@@ -57,47 +49,23 @@ class Timeline(QWidget):
         self.recipes = RecipeLane(desk, commands.tighten)
         self.decision = DecisionBar(desk)
         self.wave = WaveLane(desk, commands.marks, commands.hits, commands.slices)
-        self.strength = StrengthLane(desk, commands.marks)
-        self.pulse = PulseLane(desk, commands.fit)
-        self.drift = DriftLane(desk, commands.hits)
-        self.groove = GrooveLane(desk)
-        self.match = MatchLane(desk, commands.tighten)
-        self.shape = ShapeLane(desk)
-        self.pattern = PatternLane(desk, commands.patterns)
-        self.step_shape = StepShapeLane(desk)
-        self.proof = ProofLane(desk, commands.proof)
-        self.evidence: dict[Stage, Lane] = {
-            Stage.MARK: self.strength,
-            Stage.FIT: self.pulse,
-            Stage.TIGHTEN: self.drift,
-            Stage.REWORK: self.shape,
-            Stage.EXPORT: self.proof,
-        }
+        self.evidence: dict[str, Lane] = {row.name: row.make(desk, commands) for row in ROWS}
+        """Lanes under the wave, by the names of their rows."""
+        for row in ROWS:
+            lane, choices = self.evidence[row.name], choices_of(row.stage)
+            if isinstance(lane, EvidenceLane) and len(choices) > 1:
+                lane.stage, lane.choices = row.stage, [(each.name, each.words) for each in choices]
         layout = QVBoxLayout(self)
         layout.setContentsMargins(0, 0, 0, 0)
         layout.setSpacing(0)
         for strip in (self.overview, self.sections, self.ruler, self.tempo, self.recipes, self.decision):
             layout.addWidget(strip)
-        self._tightening = {
-            LaneKind.DRIFT: self.drift,
-            LaneKind.GROOVE: self.groove,
-            LaneKind.MATCH: self.match,
-        }
-        self._more = (self.groove, self.match, self.pattern, self.step_shape)
         self.above, self.below = OtherTracks(desk, is_above=True), OtherTracks(desk, is_above=False)
         self.stack = LaneStack(
             (
                 ("above", self.above, 0),
                 ("wave", self.wave, 11),
-                ("strength", self.strength, 10),
-                ("pulse", self.pulse, 10),
-                ("drift", self.drift, 10),
-                ("groove", self.groove, 10),
-                ("match", self.match, 10),
-                ("shape", self.shape, 10),
-                ("proof", self.proof, 10),
-                ("pattern", self.pattern, 16),
-                ("step_shape", self.step_shape, 6),
+                *((row.name, self.evidence[row.name], row.share) for row in ROWS),
                 ("below", self.below, 0),
             )
         )
@@ -122,11 +90,11 @@ class Timeline(QWidget):
         hits = HitList(desk)
         self.spoken = [
             Spoken(self.wave, tr("Clips of the track"), ClipList(desk)),
-            Spoken(self.drift, tr("Hits and their drift"), hits),
-            Spoken(self.strength, tr("Onsets and their strength"), OnsetList(desk)),
-            Spoken(self.pattern, tr("Steps of the pattern"), StepList(desk, commands.patterns)),
+            Spoken(self.evidence["drift"], tr("Hits and their drift"), hits),
+            Spoken(self.evidence["strength"], tr("Onsets and their strength"), OnsetList(desk)),
+            Spoken(self.evidence["pattern"], tr("Steps of the pattern"), StepList(desk, commands.patterns)),
             Spoken(self.tempo, tr("Tempo points of the song"), TempoList(desk)),
-            Spoken(self.proof, tr("Joins and their roughness"), JoinList(desk, commands.proof)),
+            Spoken(self.evidence["proof"], tr("Joins and their roughness"), JoinList(desk, commands.proof)),
         ]
         for each in self.spoken:
             each.follow(
@@ -144,12 +112,11 @@ class Timeline(QWidget):
 
     def cancel_drag(self) -> bool:
         """Escape during a drag leaves no trace."""
-        evidence = (self.drift, self.strength, self.pulse, self.shape, *self._more)
         lanes = (
             self.wave,
             self.ruler,
             self.tempo,
-            *evidence,
+            *self.evidence.values(),
             self.sections,
             self.recipes,
             *self.context_lanes,
@@ -169,17 +136,8 @@ class Timeline(QWidget):
             view.sight.turn_to(frame)
 
     def _on_stage(self) -> None:
-        view = self._desk.view
-        is_apart = view.chosen.clip is not None and view.chosen.clip.take.slices is not None
-        for stage, lane in self.evidence.items():
-            has_more = lane is not self.drift and (lane is not self.shape or is_apart)
-            lane.setVisible(stage is view.stage and has_more)
-        clip = view.chosen.clip
-        plays = view.stage is Stage.REWORK and clip is not None and clip.take.playing is not None
-        self.pattern.setVisible(plays)
-        self.step_shape.setVisible(plays)
-        for evidence, lane in self._tightening.items():
-            lane.setVisible(view.stage is Stage.TIGHTEN and evidence is view.evidence)
+        for row in ROWS:
+            self.evidence[row.name].setVisible(row.is_seen(self._desk.view))
         self.stack.share_out()
 
     def stand_alone(self, *, is_alone: bool) -> None:

@@ -1,6 +1,8 @@
 """A lane about the focused track, and the drags that start in it."""
 
 from collections.abc import Callable
+from functools import partial
+from typing import TypeVar
 
 from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QMouseEvent, QPainter, QPen
@@ -9,21 +11,23 @@ from chronotome.session.edits.tightening import reset_hit
 from chronotome.ui.state.shown import Shown
 from chronotome.ui.state.theme import colour, figure_font
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.timeline.gestures import Drag, SweepDrag
+from chronotome.ui.timeline.gestures import STILL, Drag, SweepDrag
 from chronotome.ui.timeline.lane import Lane
 from chronotome.words import tr
 
-STILL = 3
-"""Pixels that a hand moves without meaning it."""
+D = TypeVar("D", bound=Drag)
 
 
 class TrackLane(Lane):
     """Shows the focused track's clip. Letting go keeps a drag, Escape leaves no trace of it."""
 
+    scrolls_in_sweep = False
+    """Whether a sweep that comes to a side goes on beyond it."""
+
     def __init__(self, desk: UiContext, name: str) -> None:
         super().__init__(desk, name)
         self.drag: Drag | None = None
-        self._sweep_x = 0.0
+        self._follow: Callable[[QMouseEvent], None] = self.point_at
         desk.view.chosen.focus_changed.connect(self.update)
         desk.rendering.checked.connect(self.update)
 
@@ -38,15 +42,29 @@ class TrackLane(Lane):
             lambda session: reset_hit(session, shown.track.id, shown.clip.id, onset), tr("Reset")
         )
 
-    def begin_sweep(self, x: float, click: Callable[[], None], sweep: Callable[[float, float], None]) -> None:
-        self._sweep_x = x
-        self.drag = SweepDrag(self.frame_of(x), sweep, click)
+    def hold(self, drag: D, follow: Callable[[D, QMouseEvent], None]) -> None:
+        """From now on a drag is under way, which follows each move of the hand."""
+        self.drag, self._follow = drag, partial(follow, drag)
 
-    def go_on_sweeping(self, x: float) -> None:
-        """Nothing is swept before the pointer has moved for good."""
-        if isinstance(self.drag, SweepDrag) and (self.drag.end is not None or abs(x - self._sweep_x) > STILL):
-            self.drag.end = self.frame_of(x)
-            self.update()
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        if self.drag is None:
+            self.point_at(event)
+        else:
+            self._follow(event)
+
+    def point_at(self, event: QMouseEvent) -> None:
+        """Show what a press would take; nothing is held."""
+
+    def begin_sweep(self, x: float, click: Callable[[], None], sweep: Callable[[float, float], None]) -> None:
+        def follow(drag: SweepDrag, event: QMouseEvent) -> None:
+            """Nothing is swept before the pointer has moved for good."""
+            if self.scrolls_in_sweep:
+                self.edge_scroll.see(event)
+            if drag.end is not None or abs(event.position().x() - x) > STILL:
+                drag.end = self.frame_of(event.position().x())
+                self.update()
+
+        self.hold(SweepDrag(self.frame_of(x), sweep, click), follow)
 
     def paint_sweep(self, painter: QPainter) -> None:
         if isinstance(self.drag, SweepDrag) and self.drag.end is not None:
@@ -75,7 +93,6 @@ class TrackLane(Lane):
             self.update()
 
     def cancel_drag(self) -> bool:
-        """False if nothing was dragged."""
         if self.drag is None:
             return False
         self.drag.cancel()

@@ -172,18 +172,21 @@ class ValueLane(TrackLane):
         return True
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        self._pointer, keys = event.position(), event.modifiers()
-        if isinstance(self.drag, self.drawing):
-            drawn: Any = self.drag
-            drawn.to(
-                self.frame_of(event.position().x()),
-                self.value_under(event),
-                is_line=bool(keys & Qt.KeyboardModifier.ShiftModifier),
-                is_bow=bool(keys & Qt.KeyboardModifier.ControlModifier),
-            )
-            self._hear_every_point(is_on=True)
-            self._showing.start()
+        self._pointer = event.position()
+        super().mouseMoveEvent(event)
         self.update()
+
+    def draw(self, drag: Any, event: QMouseEvent) -> None:
+        """What follows the hand while values are drawn."""
+        keys = event.modifiers()
+        drag.to(
+            self.frame_of(event.position().x()),
+            self.value_under(event),
+            is_line=bool(keys & Qt.KeyboardModifier.ShiftModifier),
+            is_bow=bool(keys & Qt.KeyboardModifier.ControlModifier),
+        )
+        self._hear_every_point(is_on=True)
+        self._showing.start()
 
     @staticmethod
     def _hear_every_point(*, is_on: bool) -> None:

@@ -32,16 +32,14 @@ from chronotome.ui.timeline.badges import (
     paint_badges,
     track_badges,
 )
-from chronotome.ui.timeline.clip_drag import ClipDrag
 from chronotome.ui.timeline.clip_frames import STRIP, frames_in, paint_frames
-from chronotome.ui.timeline.gestures import HitDrag, SweepDrag, ValueDrag, is_free, take_hit
+from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, is_free, take_hit
 from chronotome.ui.timeline.hatching import paint_hatching
 from chronotome.ui.timeline.hit_test import nearest_column
 from chronotome.ui.timeline.lane import HEADER
 from chronotome.ui.timeline.mark_drag import EndDrag, MarkDrag, SlipDrag
 from chronotome.ui.timeline.marks import SMALL_NOTCH, notch, paint_dots, paint_each, paint_stems
 from chronotome.ui.timeline.noises import drag_edge, edge_at, paint_noises
-from chronotome.ui.timeline.range_drag import RangeDrag
 from chronotome.ui.timeline.slice_lane import SliceLane
 from chronotome.ui.timeline.slice_marks import (
     FOOT,
@@ -431,9 +429,9 @@ class WaveLane(SliceLane):
         if shown is not None and place is not None:
             self._take(shown, place, x, event.modifiers())
         elif shown is not None and self._is_edge(shown, x, event.modifiers()):
-            self.drag = EndDrag(self.desk, shown)
+            self.hold(EndDrag(self.desk, shown), self._move_end)
         elif shown is not None and (noise := self._noise_at(shown, x)) is not None:
-            self.drag = drag_edge(self, shown, noise[0], is_end=noise[1])
+            self.hold(drag_edge(self, shown, noise[0], is_end=noise[1]), self._move_noise)
         else:
             self._sweep_or_go(x, is_clip=shown is not None)
 
@@ -490,7 +488,8 @@ class WaveLane(SliceLane):
         else:
             grip = x - float(self.xs_of(shown.landings[at])[0])
             holds = bool(keys & Qt.KeyboardModifier.ControlModifier)
-            self.drag = take_hit(self.desk, shown, int(at[0]), grip=grip, holds=holds)
+            drag = take_hit(self.desk, shown, int(at[0]), grip=grip, holds=holds)
+            self.hold(drag, self._move_hit)
 
     def _take_mark(self, shown: Shown, onset: OnsetId, x: float, keys: Qt.KeyboardModifier) -> None:
         """Shift: select up to it. Ctrl: slip the sound under it. Else hear it, and correct it by dragging."""
@@ -500,10 +499,10 @@ class WaveLane(SliceLane):
         self.desk.view.chosen.select(onset)
         if keys & Qt.KeyboardModifier.ControlModifier:
             self._marks.slip_side()
-            self.drag = SlipDrag(self.desk, shown, onset, self.frame_of(x))
+            self.hold(SlipDrag(self.desk, shown, onset, self.frame_of(x)), self._slip)
         else:
             self._marks.hear(onset)
-            self.drag = MarkDrag(self.desk, shown, onset)
+            self.hold(MarkDrag(self.desk, shown, onset), self._move_mark)
 
     def _mark_frame(self, shown: Shown, x: float, *, is_free: bool) -> int:
         """The frame of the recording that a mark under the pointer would have."""
@@ -512,38 +511,36 @@ class WaveLane(SliceLane):
         reach = min(PULL_SECONDS, PULL_PIXELS * per_pixel)
         return frame if is_free else self._marks.pulled(shown, frame, reach=reach)
 
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+    def _move_hit(self, drag: HitDrag, event: QMouseEvent) -> None:
+        self.edge_scroll.see(event)
+        drag.to_beat(self.beat_of_x(event.position().x() - drag.grip), is_free=is_free(event))
+
+    def _move_end(self, drag: EndDrag, event: QMouseEvent) -> None:
+        self.edge_scroll.see(event)
+        drag.to_beat(self.beat_of_x(event.position().x()))
+
+    def _slip(self, drag: SlipDrag, event: QMouseEvent) -> None:
+        self.edge_scroll.see(event)
+        drag.to_frame(self.frame_of(event.position().x()))
+        self.update()
+
+    def _move_mark(self, drag: MarkDrag, event: QMouseEvent) -> None:
+        self.edge_scroll.see(event)
+        drag.to(self._mark_frame(drag.shown, event.position().x(), is_free=is_free(event)))
+        self.update()
+
+    def _move_noise(self, drag: ValueDrag, event: QMouseEvent) -> None:
         shown = self.shown
-        if self.drag is not None:
-            self.edge_scroll.see(event)
-        if self.drag_slice(event):
-            return
-        if isinstance(self.drag, ClipDrag | RangeDrag) or (
-            self.drag is None and self.desk.view.stage is Stage.REWORK
-        ):
-            self.move_clip(event)
-        elif self.drag is not None:
-            self._go_on(event.position().x(), is_unsnapped=is_free(event))
+        self.edge_scroll.see(event)
+        if shown is not None:
+            drag.to(shown.recording_frame(self.frame_of(event.position().x())))
+
+    def point_at(self, event: QMouseEvent) -> None:
+        shown = self.shown
+        if self.desk.view.stage is Stage.REWORK:
+            self.point_at_clip(event)
         elif shown is not None:
             self._point_at(shown, event)
-
-    def _go_on(self, x: float, *, is_unsnapped: bool) -> None:
-        """What is dragged comes along."""
-        drag, shown = self.drag, self.shown
-        if isinstance(drag, HitDrag):
-            drag.to_beat(self.beat_of_x(x - drag.grip), is_free=is_unsnapped)
-        elif isinstance(drag, SweepDrag):
-            self.go_on_sweeping(x)
-        elif isinstance(drag, EndDrag):
-            drag.to_beat(self.beat_of_x(x))
-        elif isinstance(drag, SlipDrag):
-            drag.to_frame(self.frame_of(x))
-            self.update()
-        elif isinstance(drag, MarkDrag):
-            drag.to(self._mark_frame(drag.shown, x, is_free=is_unsnapped))
-            self.update()
-        elif isinstance(drag, ValueDrag) and shown is not None:
-            drag.to(shown.recording_frame(self.frame_of(x)))
 
     def _point_at(self, shown: Shown, event: QMouseEvent) -> None:
         """Show what a press would take."""

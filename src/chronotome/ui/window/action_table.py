@@ -1,5 +1,6 @@
 """The one table of actions: name, words, keys, and what each does."""
 
+from functools import partial
 from typing import Protocol
 
 from chronotome.session.edits.fitting import BeatCorrection, TempoSync
@@ -17,7 +18,8 @@ from chronotome.ui.commands.tour import Tour
 from chronotome.ui.dialogs.messages import Messages
 from chronotome.ui.panels.side import SidePanel
 from chronotome.ui.state.ui_context import UiContext
-from chronotome.ui.state.view_state import Stage
+from chronotome.ui.state.view_state import Stage, ViewState
+from chronotome.ui.timeline.evidence import EvidenceRow, evidence_of, switchable
 from chronotome.ui.timeline.lane import ZOOM_STEP
 from chronotome.ui.window.dialog_openers import DialogOpeners
 from chronotome.words import tr
@@ -68,6 +70,25 @@ class Front(Protocol):
     def toggle_large(self) -> None: ...
     def select_none(self) -> None: ...
     def playhead_x(self) -> float | None: ...
+
+
+def lane_entries(view: ViewState) -> list[Entry]:
+    """One for each evidence lane of stages that have several."""
+
+    def show(row: EvidenceRow) -> None:
+        view.show_stage(row.stage)
+        view.show_evidence(row.stage, row.name)
+
+    return [
+        Entry(
+            f"lane-{row.name}",
+            tr("Show {0} lane", row.words),
+            f"Alt+{at + 1}" if row.stage is Stage.TIGHTEN else "",
+            partial(show, row),
+            lambda row=row: evidence_of(view, row.stage) == row.name,  # type: ignore[misc]  # bound at once
+        )
+        for at, row in switchable()
+    ]
 
 
 def table_of(window: Front, commands: Commands) -> list[Entry]:
@@ -308,6 +329,7 @@ def table_of(window: Front, commands: Commands) -> list[Entry]:
         Entry("tempo-open", tr("Open tempo map…"), "", song.ask_map),
         *tighten_entries(commands, view),
         *rework_entries(commands),
+        *lane_entries(view),
         *kit_entries(commands, window.learning, window.beside.show_bound),
         Entry("play", tr("Play or stop"), "Space", transport.toggle),
         Entry("return", tr("Return to start"), "Home", transport.go_back),

@@ -68,13 +68,13 @@ def steps_of(parts: Parts) -> list[TourStep]:
                 "The small triangles above the wave are onsets. Drag the threshold: faint onsets "
                 "turn hollow and do not count."
             ),
-            lambda: timeline.strength,
+            lambda: timeline.evidence["strength"],
             Stage.MARK,
         ),
         TourStep(
             tr("2 Fit"),
             tr("The lane shows the tempo of each beat of {0}. Drag a beat to its place, or press T to tap."),
-            lambda: timeline.pulse,
+            lambda: timeline.evidence["pulse"],
             Stage.FIT,
         ),
         TourStep(
@@ -86,7 +86,7 @@ def steps_of(parts: Parts) -> list[TourStep]:
         TourStep(
             tr("How hits moved"),
             tr("A triangle shows a hit as played, the ring shows its target. Drag a triangle up or down."),
-            lambda: timeline.drift,
+            lambda: timeline.evidence["drift"],
             Stage.TIGHTEN,
         ),
         TourStep(
