@@ -10,7 +10,8 @@ from pathlib import Path
 from xml.sax.saxutils import escape
 
 from chronotome.dsp.bands import Band
-from chronotome.dsp.stretch.engines import Crossing, EngineName, Fill, MoveBy
+from chronotome.dsp.stretch.engines import EngineName, MoveBy
+from chronotome.dsp.stretch.gaps import Crossing, Fill
 from chronotome.files.finish import Aim
 from chronotome.session.check import Choice, Kind
 from chronotome.session.grid import Feel

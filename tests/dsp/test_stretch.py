@@ -7,9 +7,10 @@ from hypothesis import strategies as st
 
 from chronotome.dsp.clicks import clicks_at
 from chronotome.dsp.stretch.cutting import cut_to_length
-from chronotome.dsp.stretch.engines import Crossing, EngineName, Fill, Gap
+from chronotome.dsp.stretch.engines import EngineName
 from chronotome.dsp.stretch.evenness import Evenness
 from chronotome.dsp.stretch.formants import recoloured
+from chronotome.dsp.stretch.gaps import Crossing, Fill, Gap
 from chronotome.dsp.stretch.segment import LEAD_IN, Shape, render_hit, render_segment
 from sounds import RATE, highest_pitch, noise_hits, sine
 

@@ -8,7 +8,8 @@ import pytest
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
-from chronotome.dsp.stretch.engines import Fill, MoveBy
+from chronotome.dsp.stretch.engines import MoveBy
+from chronotome.dsp.stretch.gaps import Fill
 from chronotome.errors import CannotWrite, ChronotomeError, MissingRecordings, UnusableFile
 from chronotome.files import session_file
 from chronotome.files.history_lines import LedgerReader, LedgerWriter, whole_lines

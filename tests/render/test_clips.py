@@ -6,7 +6,8 @@ import numpy as np
 import pytest
 
 from chronotome.dsp.clicks import clicks_at
-from chronotome.dsp.stretch.engines import EngineName, Fill, MoveBy, StretchMaterial
+from chronotome.dsp.stretch.engines import EngineName, MoveBy, StretchMaterial
+from chronotome.dsp.stretch.gaps import Fill
 from chronotome.render.mix import Side
 from chronotome.render.plan import SOFT_SECONDS, plan_for
 from chronotome.session.anchors import window_of

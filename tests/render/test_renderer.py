@@ -6,8 +6,9 @@ from hypothesis import strategies as st
 from chronotome.dsp.bands import Instrument
 from chronotome.dsp.clicks import second_difference
 from chronotome.dsp.overview import Overview
-from chronotome.dsp.stretch.engines import Fill, MoveBy
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.dsp.stretch.formants import recoloured
+from chronotome.dsp.stretch.gaps import Fill
 from chronotome.errors import Cancelled
 from chronotome.render.arena import Arena
 from chronotome.render.cache import MOST_SPARE_BYTES, PieceCache

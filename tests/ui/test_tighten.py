@@ -7,7 +7,8 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFileDialog, QInputDialog
 
 from chronotome.dsp.mute_span import MuteMethod
-from chronotome.dsp.stretch.engines import Crossing, Fill, MoveBy, StretchMaterial
+from chronotome.dsp.stretch.engines import MoveBy, StretchMaterial
+from chronotome.dsp.stretch.gaps import Crossing, Fill
 from chronotome.files.grooves import kept_grooves, library_folder, read_groove, shipped_grooves
 from chronotome.files.places import load_settings
 from chronotome.session.check import Kind

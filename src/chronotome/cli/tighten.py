@@ -29,13 +29,9 @@ from chronotome.session.targets import REASON_WORDS, Reason, Targets
 from chronotome.session.tighten import pairs_of, targets_of
 
 AS_PLAYED = "as-played"
-MATERIALS = ["auto", *(str(each) for each in Instrument), "one-note", "chords", "tape"]
-KEEPS = {
-    "drums": StretchMaterial.DRUMS,
-    "one-note": StretchMaterial.ONE_NOTE,
-    "chords": StretchMaterial.CHORDS,
-}
+KEEPS = {each.value.replace(" ", "-"): each for each in StretchMaterial if each is not StretchMaterial.HEARD}
 """What stretching is told to keep clean; the other materials are for the ear that finds hits."""
+MATERIALS = ["auto", *dict.fromkeys((*map(str, Instrument), *KEEPS, "tape"))]
 
 
 def grid_of(text: str) -> Grid:

@@ -10,7 +10,7 @@ from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.clicks import second_difference
 from chronotome.dsp.crossover import one_band
 from chronotome.dsp.mute_span import hushed
-from chronotome.dsp.stretch.engines import Fill
+from chronotome.dsp.stretch.gaps import Fill
 from chronotome.dsp.stretch.segment import render_hit
 from chronotome.dsp.tone import AS_RECORDED, toned
 from chronotome.render.arena import Arena, Region

@@ -5,7 +5,7 @@ from collections.abc import Callable
 import numpy as np
 
 from chronotome.dsp.clicks import ALLOWED, second_difference
-from chronotome.dsp.stretch.engines import EngineName
+from chronotome.dsp.stretch.engines import ENGINES
 from chronotome.render.placements import Placed
 from chronotome.render.pool import Source
 from chronotome.session.rough_joins import RoughJoins
@@ -28,7 +28,7 @@ def rough_joins(placed: Placed, is_wanted: Callable[[], bool]) -> RoughJoins | N
             return None
         limits[some] = limit
     speed = 2 ** (score.semitones[rows] / 12)
-    if score.engine is EngineName.TAPE:
+    if ENGINES[score.engine].pitched_by is not None:  # its pitch follows its speed
         speed = speed * (score.end - score.start)[rows] / score.length[rows]
     levels = 20 * np.log10(placed.rough[rows] / (limits * np.maximum(1.0, speed) ** 2) + 1e-9)
     loud = levels > ALLOWED

@@ -5,8 +5,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.stretch.engines import EngineName, engine_of
-from chronotome.dsp.stretch.segment import ENGINES
+from chronotome.dsp.stretch.engines import ENGINES, EngineName, engine_of
 from chronotome.dsp.stretch.warp import rising
 from chronotome.session.counting import counted_of
 from chronotome.session.fit import BeatMap

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.stretch.engines import EngineName
+from chronotome.dsp.stretch.engines import ENGINES
 from chronotome.session.check import Check, Do, Fix, Kind
 from chronotome.session.metre import MetreMap, hit_words
 from chronotome.session.score import Score
@@ -29,7 +29,7 @@ class Rough:
     kind = Kind.JOIN
 
     def __init__(self, joins: RoughJoins, targets: Targets, offset: int, metre: MetreMap) -> None:
-        self._targets, self._metre, self._is_cut = targets, metre, joins.score.engine is EngineName.CUTTING
+        self._targets, self._metre, self._is_cut = targets, metre, ENGINES[joins.score.engine].fills_gaps
         score, rows = joins.score, joins.rows
         if score.ending is None:
             places = targets.played.searchsorted(score.start[rows] - offset, "right") - 1

@@ -9,8 +9,9 @@ from numpy.typing import NDArray
 
 from chronotome.dsp.mute_span import Hushed, MuteMethod
 from chronotome.dsp.stretch.attacks import APART, REACH
-from chronotome.dsp.stretch.engines import EngineName, Gap
-from chronotome.dsp.stretch.segment import ENGINES, PLAIN, Shape
+from chronotome.dsp.stretch.engines import ENGINES, EngineName
+from chronotome.dsp.stretch.gaps import Gap
+from chronotome.dsp.stretch.segment import PLAIN, Shape
 from chronotome.session.anchors import Anchors, engine_for
 from chronotome.session.bends import bent, shifts_of
 from chronotome.session.loudness import hit_gains_of
@@ -45,7 +46,7 @@ def score_of(session: Session, track: Track, take: Take, anchors: Anchors) -> Sc
         gains = None  # it is as loud as its hits already
     if moving.semitones and take.slices is None:
         score = _pitched(score, moving.semitones, moving.keeps_formants, anchors.offset)
-    if engine is EngineName.CUTTING and moving.gap != PLAIN.gap:
+    if ENGINES[engine].fills_gaps and moving.gap != PLAIN.gap:
         score = _filled(score, moving.gap)
     if take.hushes:
         score = _hushed(score, take, session.recording_with(take.recording))

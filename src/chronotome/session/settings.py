@@ -7,7 +7,8 @@ from typing import Annotated
 
 from msgspec import Meta, Struct
 
-from chronotome.dsp.stretch.engines import Crossing, Fill, Gap, MoveBy, StretchMaterial
+from chronotome.dsp.stretch.engines import MoveBy, StretchMaterial
+from chronotome.dsp.stretch.gaps import Crossing, Fill, Gap
 from chronotome.session.grid import Grid
 from chronotome.session.groove import GrooveId
 from chronotome.session.limits import (

@@ -6,8 +6,8 @@ from typing import NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
-from chronotome.dsp.stretch.engines import EngineName, MoveBy, engine_of
-from chronotome.dsp.stretch.segment import ENGINES, PLAIN, Shape
+from chronotome.dsp.stretch.engines import ENGINES, EngineName, MoveBy, engine_of
+from chronotome.dsp.stretch.segment import PLAIN, Shape
 from chronotome.session.anchors import Anchors
 from chronotome.session.bends import bent
 from chronotome.session.grid import TempoMap

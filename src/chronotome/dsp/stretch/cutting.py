@@ -5,7 +5,7 @@ import numpy as np
 from chronotome.dsp.audio import Samples
 from chronotome.dsp.fades import crossfade, firm, raised_cosine, straight
 from chronotome.dsp.mute_span import room_tone
-from chronotome.dsp.stretch.engines import Crossing, Fill, Gap
+from chronotome.dsp.stretch.gaps import Crossing, Fill, Gap
 
 TAIL_SECONDS = 0.08
 FASTEST_DECAY = 1e-3

@@ -1,12 +1,19 @@
 """What sound is moved by: three ways that a person chooses, materials, and the engines behind both."""
 
-from typing import NamedTuple
+from collections.abc import Callable
+from dataclasses import dataclass
 
+from chronotome.dsp.audio import Samples
 from chronotome.dsp.bands import Instrument
+from chronotome.dsp.stretch.cutting import cut_to_length
+from chronotome.dsp.stretch.tape import at_tape_speed
+from chronotome.dsp.stretch.wsola import overlap_similar
 from chronotome.words import Named
 
 OVERLAP, FINE_OVERLAP = 4, 6
 """Windows of the vocoder that lie over one another; finer steps serve one note by 0.2 dB, a fifth slower."""
+ATTACK = 0.020
+"""Seconds of an attack that stay verbatim where the rest is stretched."""
 Bends = tuple[tuple[int, int], ...]
 """Source and heard frames, counted from a span's start."""
 
@@ -25,39 +32,7 @@ class StretchMaterial(Named):
     HEARD = "as heard", "detected"
     DRUMS = "drums"
     ONE_NOTE = "one note", "single notes"
-    CHORDS = "chords"
-
-
-class Fill(Named):
-    """What comes into the gap behind a hit that was cut and moved."""
-
-    TO_AND_FRO = "tail to and fro", "tail back and forth"
-    AGAIN = "tail again", "repeat tail"
-    ROOM = "room tone"
-    NOTHING = "nothing", "none"
-
-    @classmethod
-    def _missing_(cls, value: object) -> "Fill | None":
-        """Older sessions may say that it is always turned round: in all but long gaps that is the first."""
-        return cls.TO_AND_FRO if value == "tail reversed" else None
-
-
-class Crossing(Named):
-    """Along which curve one sound gives way to another where it is cut."""
-
-    SMOOTH = "smooth", "S-curve"
-    STRAIGHT = "straight", "linear"
-    FIRM = "firm", "steep"
-    """Most of it happens in the middle."""
-
-
-class Gap(NamedTuple):
-    """What comes into gaps where it is cut, and how it is joined."""
-
-    fill: Fill = Fill.TO_AND_FRO
-    fade: float = 0.005
-    """Seconds over which what fills a gap comes in; it leads into the next attack over twice as much."""
-    crossing: Crossing = Crossing.SMOOTH
+    CHORDS = "chords", "chords and mixes"
 
 
 class EngineName(Named):
@@ -70,12 +45,70 @@ class EngineName(Named):
     TAPE = "tape"
 
 
+Middle = Callable[..., Samples]
+"""Source frames to a length: (source, rate, start, end, length); also `gap` and `room` where it fills gaps."""
+
+
+@dataclass(frozen=True)
+class Engine:
+    """A way to move sound: all that anybody asks about it. Another engine is another entry."""
+
+    moves_by: MoveBy
+    middle: Middle | None
+    """None: it sees to the whole span itself, its ends and its bends too."""
+    attack: float | None
+    """Seconds from each anchor on that stay verbatim; None: all of a span is treated alike, its ends too."""
+    keeps: StretchMaterial | None = None
+    """The material for which it is chosen."""
+    hears: frozenset[Instrument] = frozenset()
+    """It is used for recordings that were heard as these, where nobody chose a material."""
+    warps_between: bool = True
+    """What lies between two hits becomes longer or shorter: beats and faint attacks are anchors as well."""
+    hears_together: bool = True
+    """Locked recordings are one sound of many channels to it, from one search for what is alike."""
+    fills_gaps: bool = False
+    """Nothing is stretched: hits move whole, and something comes into the gaps behind them."""
+    is_evened: bool = False
+    """Where its level strays from the recording's, other ways are tried."""
+    pitched_by: EngineName | None = None
+    """What renders it at another pitch, where its own pitch follows its speed."""
+    overlap: int = 0
+    """Of a vocoder, for which only attacks are anchors: what lies between two bends at the others."""
+
+    @property
+    def bends(self) -> bool:
+        return self.overlap > 0
+
+
+ENGINES = {
+    EngineName.CUTTING: Engine(MoveBy.CUTTING, cut_to_length, 0.0, warps_between=False, fills_gaps=True),
+    EngineName.DRUMS: Engine(
+        MoveBy.STRETCHING,
+        overlap_similar,
+        ATTACK,
+        StretchMaterial.DRUMS,
+        frozenset({Instrument.DRUMS}),
+        is_evened=True,
+    ),
+    EngineName.NOTE: Engine(MoveBy.STRETCHING, None, None, StretchMaterial.ONE_NOTE, overlap=FINE_OVERLAP),
+    EngineName.TONES: Engine(
+        MoveBy.STRETCHING,
+        None,
+        None,
+        StretchMaterial.CHORDS,
+        frozenset(set(Instrument) - {Instrument.DRUMS}),
+        overlap=OVERLAP,
+    ),
+    EngineName.TAPE: Engine(
+        MoveBy.TAPE, at_tape_speed, None, hears_together=False, pitched_by=EngineName.TONES
+    ),
+}
+
+
 def engine_of(move_by: MoveBy, keeps: StretchMaterial, material: Instrument) -> EngineName:
     """What renders a recording that was heard as a material, where nobody said what it is of."""
-    if move_by is MoveBy.CUTTING:
-        return EngineName.CUTTING
-    if move_by is MoveBy.TAPE:
-        return EngineName.TAPE
-    if keeps is StretchMaterial.DRUMS or (keeps is StretchMaterial.HEARD and material is Instrument.DRUMS):
-        return EngineName.DRUMS
-    return EngineName.NOTE if keeps is StretchMaterial.ONE_NOTE else EngineName.TONES
+    of_way = [(name, engine) for name, engine in ENGINES.items() if engine.moves_by is move_by]
+    for name, engine in of_way:
+        if engine.keeps is keeps or (keeps is StretchMaterial.HEARD and material in engine.hears):
+            return name
+    return of_way[0][0]  # the one of its way, whatever the material

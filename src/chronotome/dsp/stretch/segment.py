@@ -5,9 +5,8 @@ segment is a pure function of its source span, its length and its engine, so mov
 segments and leaves every other sample as it was.
 """
 
-from dataclasses import dataclass
 from functools import partial
-from typing import NamedTuple, Protocol
+from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -16,11 +15,12 @@ from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.fades import crossfade
 from chronotome.dsp.mute_span import Hushed
 from chronotome.dsp.stretch.attacks import APART, attack_beside
-from chronotome.dsp.stretch.cutting import CURVES, cut_to_length
-from chronotome.dsp.stretch.engines import FINE_OVERLAP, OVERLAP, Bends, EngineName, Gap
+from chronotome.dsp.stretch.cutting import CURVES
+from chronotome.dsp.stretch.engines import ATTACK, ENGINES, Bends, Engine, EngineName, Middle
 from chronotome.dsp.stretch.evenness import Evenness
+from chronotome.dsp.stretch.gaps import Gap
 from chronotome.dsp.stretch.tape import at_other_speed
-from chronotome.dsp.stretch.wsola import overlap_similar, overlap_wide
+from chronotome.dsp.stretch.wsola import overlap_wide
 from chronotome.dsp.tone import AS_RECORDED, Tone
 
 LEAD_IN = 0.006
@@ -58,51 +58,6 @@ class Shape(NamedTuple):
 
 
 PLAIN = Shape()
-
-
-class Middle(Protocol):
-    """Renders source frames [start, end) to `length` frames."""
-
-    def __call__(self, source: Samples, rate: int, start: int, end: int, length: int) -> Samples: ...
-
-
-def _at_tape_speed(
-    source: Samples,
-    rate: int,  # noqa: ARG001 - as the others are called
-    start: int,
-    end: int,
-    length: int,
-) -> Samples:
-    return at_other_speed(source, start, end, length)
-
-
-@dataclass(frozen=True)
-class Engine:
-    """A way to move sound, and what it needs: the one table that plan, anchors and renderer read."""
-
-    middle: Middle | None
-    """None: it sees to the whole span itself, its ends and its bends too."""
-    attack: float | None
-    """Seconds from each anchor on that stay verbatim; None: all of a span is treated alike, its ends too."""
-    warps_between: bool
-    """What lies between two hits becomes longer or shorter: beats and faint attacks are anchors as well."""
-    hears_together: bool
-    """Locked recordings are one sound of many channels to it, from one search for what is alike."""
-    overlap: int = 0
-    """Of a vocoder, for which only attacks are anchors: what lies between two bends at the others."""
-
-    @property
-    def bends(self) -> bool:
-        return self.overlap > 0
-
-
-ENGINES = {
-    EngineName.CUTTING: Engine(cut_to_length, 0.0, warps_between=False, hears_together=True),
-    EngineName.DRUMS: Engine(overlap_similar, 0.020, warps_between=True, hears_together=True),
-    EngineName.TONES: Engine(None, None, warps_between=True, hears_together=True, overlap=OVERLAP),
-    EngineName.NOTE: Engine(None, None, warps_between=True, hears_together=True, overlap=FINE_OVERLAP),
-    EngineName.TAPE: Engine(_at_tape_speed, None, warps_between=True, hears_together=False),
-}
 
 
 def render_segment(
@@ -156,11 +111,11 @@ def render_segment(
     if how.attack is None:
         return how.middle(source, rate, start, end, length)
     middle, gap = how.middle, PLAIN.gap
-    if engine is EngineName.CUTTING:
+    if how.fills_gaps:
         gap = shape.gap
-        middle = partial(cut_to_length, gap=gap, room=room)
+        middle = partial(how.middle, gap=gap, room=room)
     made = _between_attacks(source, rate, span, length, middle, how.attack, is_last=is_last, gap=gap)
-    if engine is not EngineName.DRUMS:
+    if not how.is_evened:
         return made
     return _evenest(source, rate, span, length, made, is_last=is_last)
 
@@ -207,7 +162,7 @@ def _evenest(
 
 def _bent(rate: int, length: int, *, is_last: bool) -> tuple[int, int, int]:
     """From where on holes of a segment are filled, up to where, and from where on bumps are taken down."""
-    first = min(int((ENGINES[EngineName.DRUMS].attack or 0.0) * rate), length // 2)
+    first = min(int(ATTACK * rate), length // 2)
     last = length if is_last else length - int(LEAD_IN * rate)
     return first, last, min(first, int(NEVER_BENT * rate))
 
@@ -226,10 +181,9 @@ def _least_stray(  # noqa: PLR0917 - what a segment is, and what is known of it
     from chronotome.dsp.stretch.tones import ToneSpan, stretch_tones  # noqa: PLC0415 - SciPy takes longer than the window to open
 
     made, least = best
-    attack = ENGINES[EngineName.DRUMS].attack or 0.0
     for number in range(2):
         if number == 0:
-            other = _between_attacks(source, rate, span, length, overlap_wide, attack, is_last=is_last)
+            other = _between_attacks(source, rate, span, length, overlap_wide, ATTACK, is_last=is_last)
         else:
             other = stretch_tones(source, rate, ToneSpan(*span, length, is_last=is_last))
         stray = level.strays(other)
@@ -268,8 +222,9 @@ def render_hit(
         return made[::-1] if is_reversed else made
     ratio = 2 ** (semitones / 12)
     longer = max(1, round(length * ratio))
-    if engine is EngineName.TAPE:  # its own pitch comes with its speed: this one is what the vocoder adds
-        engine, longer = EngineName.TONES, max(1, round((span[1] - span[0]) * ratio))
+    pitched_by = ENGINES[engine].pitched_by
+    if pitched_by is not None:  # its own pitch comes with its speed: this one is what the vocoder adds
+        engine, longer = pitched_by, max(1, round((span[1] - span[0]) * ratio))
     shape = shape._replace(bends=tuple((of, round(to * ratio)) for of, to in shape.bends))
     head, tail = (0, 0) if is_reversed else _beside_marks(source, rate, span, length, shape, is_last=is_last)
     first, start = max(0, round(head * ratio)), span[0] + (head if head > 0 else round(head * (1 - ratio)))
@@ -295,7 +250,7 @@ def render_hit(
     if last:
         after = frames_between(source, end, end + last + BESIDE)
     made = at_other_speed(np.concatenate([before, made, after]), BESIDE, BESIDE + longer, length)
-    if engine is not EngineName.CUTTING:
+    if not ENGINES[engine].fills_gaps:
         level = Evenness(frames_between(source, *span), rate)
         made = level.evened(made, *_bent(rate, length, is_last=is_last))
     return made[::-1] if is_reversed else made

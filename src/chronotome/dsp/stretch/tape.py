@@ -52,3 +52,14 @@ def at_other_speed(source: Samples, start: int, end: int, length: int) -> Sample
         for channel, view in enumerate(views):
             result[begin:stop, channel] = np.einsum("ij,ij->i", view[at], weights)
     return result
+
+
+def at_tape_speed(
+    source: Samples,
+    rate: int,  # noqa: ARG001 - as other engines are called
+    start: int,
+    end: int,
+    length: int,
+) -> Samples:
+    """Source frames [start, end) as `length` frames."""
+    return at_other_speed(source, start, end, length)

@@ -3,7 +3,8 @@
 from PySide6.QtWidgets import QCheckBox
 
 from chronotome.dsp.bands import Instrument
-from chronotome.dsp.stretch.engines import Crossing, EngineName, Fill, MoveBy, StretchMaterial, engine_of
+from chronotome.dsp.stretch.engines import ENGINES, MoveBy, StretchMaterial, engine_of
+from chronotome.dsp.stretch.gaps import Crossing, Fill
 from chronotome.session.model import Take, Track
 from chronotome.session.settings import LEAST_CROSSFADE, MOST_CROSSFADE, MOST_SEMITONES, USUAL_BEARS
 from chronotome.ui.actions.actions import Actions
@@ -16,12 +17,6 @@ from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
 WAYS = tuple(MoveBy)
-KEEPS_WORDS = {
-    StretchMaterial.HEARD: tr("detected"),
-    StretchMaterial.DRUMS: tr("drums"),
-    StretchMaterial.ONE_NOTE: tr("single notes"),
-    StretchMaterial.CHORDS: tr("chords and mixes"),
-}
 
 
 class MovingRows(Rows):
@@ -37,7 +32,9 @@ class MovingRows(Rows):
             tr("Change method"),
         )
         with self.section() as self._keeping:
-            self.keeps = self.combo(tr("Material"), list(KEEPS_WORDS.values()), self._choose_keeps)
+            self.keeps = self.combo(
+                tr("Material"), [each.label for each in StretchMaterial], self._choose_keeps
+            )
         with self.section() as self._filling:
             row = self.row(tr("Gap fill"))
             self.fill = Combo(tr("Gap fill"), [fill.label for fill in Fill])
@@ -77,7 +74,7 @@ class MovingRows(Rows):
         return slider
 
     def _choose_keeps(self, index: int) -> None:
-        self._commands.set(tr("Set material"), keeps=list(KEEPS_WORDS)[index])
+        self._commands.set(tr("Set material"), keeps=list(StretchMaterial)[index])
 
     def _choose_fill(self, index: int) -> None:
         self._commands.set(tr("Change gap fill"), fill=list(Fill)[index])
@@ -91,11 +88,10 @@ class MovingRows(Rows):
         recording = None if take is None else self.desk.session.recording_of(take)
         material = Instrument.MIXED if recording is None else recording.material
         self.way.set_index(WAYS.index(moving.by))
-        heard = engine_of(MoveBy.STRETCHING, StretchMaterial.HEARD, material)
-        self.keeps.setItemText(
-            0, tr("detected: {0}", tr("drums") if heard is EngineName.DRUMS else tr("chords and mixes"))
-        )
-        self.keeps.setCurrentIndex(list(KEEPS_WORDS).index(moving.keeps))
+        heard = ENGINES[engine_of(MoveBy.STRETCHING, StretchMaterial.HEARD, material)].keeps
+        if heard is not None:
+            self.keeps.setItemText(0, tr("detected: {0}", heard.label))
+        self.keeps.setCurrentIndex(list(StretchMaterial).index(moving.keeps))
         self._keeping.setVisible(moving.by is MoveBy.STRETCHING)
         self._filling.setVisible(moving.by is MoveBy.CUTTING)
         self.fill.setCurrentIndex(list(Fill).index(moving.fill))

@@ -6,7 +6,7 @@ import numpy as np
 from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QBrush, QPainter, QTransform
 
-from chronotome.dsp.stretch.engines import EngineName
+from chronotome.dsp.stretch.engines import ENGINES
 from chronotome.ui.state.shown import Shown
 from chronotome.ui.state.theme import colour, figure_font
 from chronotome.ui.timeline.lane import HEADER, Lane
@@ -29,7 +29,7 @@ def paint_hatching(painter: QPainter, lane: Lane, shown: Shown, span: tuple[int,
     changed = np.abs(spans - 1) >= LEAST_RATIO_SHOWN
     chosen, spans = chosen[changed], spans[changed]
     lefts = xs[chosen]
-    if shown.plan.score.engine is EngineName.CUTTING:  # nothing is stretched: what is hatched are gaps
+    if ENGINES[shown.plan.score.engine].fills_gaps:  # nothing is stretched: what is hatched are gaps
         played = np.abs(np.diff(source)[chosen])
         gaps = spans > 1
         milliseconds = (np.diff(heard)[chosen] - played)[gaps] * 1000 / shown.rate

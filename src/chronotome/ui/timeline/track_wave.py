@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 from chronotome.bridge.bands import Bands
 from chronotome.dsp.audio import Curve
 from chronotome.dsp.overview import BUCKET
-from chronotome.dsp.stretch.engines import EngineName
+from chronotome.dsp.stretch.engines import ENGINES
 from chronotome.render.mix import Side
 from chronotome.render.pool import Source
 from chronotome.session.limits import ContentHash
@@ -83,9 +83,9 @@ def _read(score: Score, at: NDArray[np.int64], low: Edges, high: Edges) -> tuple
     start, span, length = score.start[at], (score.end - score.start)[at], score.length[at]
     turned = score.is_reversed[at]
     low, high = np.where(turned, length - high, low), np.where(turned, length - low, high)
-    is_cut = np.full(len(score), score.engine is EngineName.CUTTING)
+    is_cut = np.full(len(score), ENGINES[score.engine].fills_gaps)
     if score.shapes:
-        is_cut = np.array([(each.engine or score.engine) is EngineName.CUTTING for each in score.shapes])
+        is_cut = np.array([ENGINES[each.engine or score.engine].fills_gaps for each in score.shapes])
     ratio = np.where(is_cut[at], 1.0, span / length)
     low, high = low * ratio, high * ratio
     beyond = low >= span
