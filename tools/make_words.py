@@ -10,7 +10,7 @@ from pathlib import Path
 from xml.sax.saxutils import escape
 
 from chronotome.dsp.bands import Band
-from chronotome.dsp.stretch.engines import EngineName, MoveBy
+from chronotome.dsp.stretch.engines import EngineName, MoveBy, StretchMaterial
 from chronotome.dsp.stretch.gaps import Crossing, Fill
 from chronotome.files.finish import Aim
 from chronotome.session.check import Choice, Kind
@@ -46,7 +46,9 @@ def named() -> dict[str, str]:
     found = {each.text: "session/check.py" for each in (*Kind, *Choice)}
     found |= {each.text: "session/grid.py" for each in Feel}
     found |= {each.text: "files/finish.py" for each in Aim}
-    found |= {each.text: "dsp/stretch/engines.py" for each in (*Fill, *Crossing, *EngineName)}
+    found |= {
+        each.text: "dsp/stretch/engines.py" for each in (*Fill, *Crossing, *EngineName, *StretchMaterial)
+    }
     found |= {each.text: "session/model.py" for each in ClickSound}
     found |= {each.name.lower(): "dsp/bands.py" for each in Band}
     found |= {each.text: "dsp/stretch/engines.py" for each in MoveBy}

@@ -1936,7 +1936,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/state/view_state.py"/>
+        <location filename="ui/timeline/drift_lane.py"/>
         <source>Drift</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2551,7 +2551,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/state/view_state.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Groove</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3391,7 +3391,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/state/view_state.py"/>
+        <location filename="ui/actions/menus.py"/>
         <source>Match</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6301,7 +6301,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions/tighten_actions.py"/>
+        <location filename="ui/window/action_table.py"/>
         <source>Show {0} lane</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8125,7 +8125,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/moving_rows.py"/>
+        <location filename="dsp/stretch/engines.py"/>
         <source>chords and mixes</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8300,7 +8300,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/fit.py"/>
+        <location filename="dsp/stretch/engines.py"/>
         <source>detected</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9374,7 +9374,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="session/check.py"/>
+        <location filename="dsp/stretch/engines.py"/>
         <source>noise</source>
         <translation type="unfinished"></translation>
     </message>

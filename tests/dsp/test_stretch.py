@@ -14,7 +14,9 @@ from chronotome.dsp.stretch.gaps import Crossing, Fill, Gap
 from chronotome.dsp.stretch.segment import LEAD_IN, Shape, render_hit, render_segment
 from sounds import RATE, highest_pitch, noise_hits, sine
 
-WITH_ANCHORS = [EngineName.CUTTING, EngineName.DRUMS]
+WITH_ANCHORS = [EngineName.CUTTING, EngineName.DRUMS, EngineName.NOISE]
+TONAL = [each for each in EngineName if each is not EngineName.NOISE]
+"""What keeps a steady tone as it is."""
 HITS = noise_hits([1000, 12000, 24000], 40000, channels=2, decay=0.06)
 
 
@@ -68,7 +70,7 @@ def test_stretching_keeps_the_pitch_and_tape_changes_it_with_the_speed(engine, f
     assert highest_pitch(made[5000:45000], RATE) == pytest.approx(440 * factor, rel=0.002)
 
 
-@pytest.mark.parametrize("engine", WITH_ANCHORS)
+@pytest.mark.parametrize("engine", [EngineName.CUTTING, EngineName.DRUMS])
 @pytest.mark.parametrize("length", [19000, 21000, 30000])
 def test_a_join_in_a_steady_sound_does_not_click(engine, length):
     tone = sine(331, 1.0)
@@ -182,7 +184,7 @@ def test_at_another_pitch_a_voice_keeps_its_formants_where_that_is_asked_for():
     np.testing.assert_allclose(recoloured(voice, RATE, 9000, 12000, ratio), kept[9000:12000], atol=1e-6)
 
 
-@pytest.mark.parametrize("engine", EngineName)
+@pytest.mark.parametrize("engine", TONAL)
 @pytest.mark.parametrize("semitones", [-5.0, 4.0])
 def test_parts_at_another_pitch_meet_without_a_click(engine, semitones):
     tone, ratio = sine(220, 2.0), 2 ** (semitones / 12)
@@ -236,3 +238,37 @@ def test_at_another_pitch_a_sound_is_as_loud_as_it_was_at_each_moment(engine, se
 
         assert Evenness(sound, RATE).strays(made) < 3.0
         assert sound is beats or np.abs(made[int(0.085 * RATE) :]).max() < 0.01
+
+
+def repeats_of(samples):
+    """The most that a noise is like itself 3 to 80 ms later, 0 to 1; its level is evened out before."""
+    even = samples / np.sqrt(np.convolve(samples**2, np.ones(2000) / 2000, "same") + 1e-12)
+    power = np.abs(np.fft.rfft(even, 1 << 17)) ** 2
+    alike = np.fft.irfft(power)
+    return np.abs(alike[int(0.003 * RATE) : int(0.08 * RATE)]).max() / alike[0]
+
+
+@pytest.mark.parametrize("ratio", [0.6, 1.4, 1.9])
+def test_noise_goes_on_as_loud_as_it_was_at_each_frequency_and_nothing_of_it_comes_again(ratio):
+    draw = np.random.default_rng(5)
+    fading = 0.1 * draw.standard_normal((30000, 2)) * np.exp(-np.arange(30000) / 15000)[:, None]
+    source = np.diff(fading, axis=0, prepend=0.0).astype(np.float32)
+    length = round(20000 * ratio)
+
+    made, copied = (
+        render_segment(source, RATE, (2000, 22000), length, engine=engine, is_last=True)
+        for engine in (EngineName.NOISE, EngineName.DRUMS)
+    )
+
+    parts = zip(np.array_split(made, 4), np.array_split(source[2000:22000], 4), strict=True)
+    for part, was in parts:
+        powers = [np.abs(np.fft.rfft(each[:, 0])) ** 2 / len(each) for each in (part, was)]
+        octaves = [
+            [10 * np.log10(each[len(each) >> k + 1 : len(each) >> k].mean()) for k in range(4)]
+            for each in powers
+        ]
+        np.testing.assert_allclose(*octaves, atol=1.5)
+    assert ratio < 1 or repeats_of(made[2000:, 0]) < 0.75 * repeats_of(copied[2000:, 0])
+    np.testing.assert_array_equal(
+        made, render_segment(source, RATE, (2000, 22000), length, engine=EngineName.NOISE, is_last=True)
+    )

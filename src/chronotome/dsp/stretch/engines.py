@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from chronotome.dsp.audio import Samples
 from chronotome.dsp.bands import Instrument
 from chronotome.dsp.stretch.cutting import cut_to_length
+from chronotome.dsp.stretch.noise import drawn_anew
 from chronotome.dsp.stretch.tape import at_tape_speed
 from chronotome.dsp.stretch.wsola import overlap_similar
 from chronotome.words import Named
@@ -33,6 +34,7 @@ class StretchMaterial(Named):
     DRUMS = "drums"
     ONE_NOTE = "one note", "single notes"
     CHORDS = "chords", "chords and mixes"
+    NOISE = "noise"
 
 
 class EngineName(Named):
@@ -43,10 +45,11 @@ class EngineName(Named):
     NOTE = "one note", "single notes"
     TONES = "tones"
     TAPE = "tape"
+    NOISE = "noise"
 
 
 Middle = Callable[..., Samples]
-"""Source frames to a length: (source, rate, start, end, length); also `gap` and `room` where it fills gaps."""
+"""Source frames to a length: (source, rate, start, end, length); `gap` and `room` too where it fills gaps."""
 
 
 @dataclass(frozen=True)
@@ -99,6 +102,7 @@ ENGINES = {
         frozenset(set(Instrument) - {Instrument.DRUMS}),
         overlap=OVERLAP,
     ),
+    EngineName.NOISE: Engine(MoveBy.STRETCHING, drawn_anew, ATTACK, StretchMaterial.NOISE),
     EngineName.TAPE: Engine(
         MoveBy.TAPE, at_tape_speed, None, hears_together=False, pitched_by=EngineName.TONES
     ),
