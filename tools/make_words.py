@@ -9,7 +9,7 @@ from collections.abc import Iterator
 from pathlib import Path
 from xml.sax.saxutils import escape
 
-from chronotome.dsp.bands import Band
+from chronotome.dsp.bands import Band, Instrument
 from chronotome.dsp.stretch.engines import EngineName, MoveBy, StretchMaterial
 from chronotome.dsp.stretch.gaps import Crossing, Fill
 from chronotome.files.finish import Aim
@@ -51,6 +51,7 @@ def named() -> dict[str, str]:
     }
     found |= {each.text: "session/model.py" for each in ClickSound}
     found |= {each.name.lower(): "dsp/bands.py" for each in Band}
+    found |= {each.text: "dsp/bands.py" for each in Instrument}
     found |= {each.text: "dsp/stretch/engines.py" for each in MoveBy}
     found |= {each.name.capitalize(): "ui/state/view_state.py" for each in Stage}
     found |= {each.name.lower(): "ui/state/view_state.py" for each in RowsBy}

@@ -31,7 +31,8 @@ from chronotome.dsp.bands import Instrument
 from chronotome.dsp.network import WIDEST
 from chronotome.dsp.onsets.attack import first_frames
 from chronotome.dsp.onsets.candidates import features_of, find_candidates, shapes_of
-from chronotome.dsp.onsets.detection import EAR_RATE, LEAST_RISE, MATERIALS, material_features
+from chronotome.dsp.onsets.detection import EAR_RATE, LEAST_RISE, material_features
+from chronotome.dsp.onsets.detectors import MATERIALS
 from chronotome.dsp.onsets.listener import Listener
 from chronotome.dsp.onsets.novelty import novelty
 from chronotome.dsp.onsets.rises import octave_rises

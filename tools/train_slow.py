@@ -26,7 +26,8 @@ from alter import Heard, altered
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.network import Network, network
 from chronotome.dsp.onsets.candidates import features_of, find_candidates
-from chronotome.dsp.onsets.detection import EAR_RATE, MATERIALS, UNLIKELY, attacks_of, likely_of, logits_of
+from chronotome.dsp.onsets.detection import EAR_RATE, UNLIKELY, attacks_of, likely_of, logits_of
+from chronotome.dsp.onsets.detectors import MATERIALS
 from chronotome.dsp.onsets.listener import Listener
 from chronotome.dsp.onsets.novelty import Low, novelty
 from chronotome.dsp.onsets.rises import octave_rises

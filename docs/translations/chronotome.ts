@@ -8045,7 +8045,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
+        <location filename="dsp/bands.py"/>
         <source>bowed or sung</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8386,7 +8386,7 @@ the song tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="dsp/stretch/engines.py"/>
+        <location filename="dsp/bands.py"/>
         <source>drums</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9212,7 +9212,7 @@ the roughest place in the recording</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
+        <location filename="dsp/bands.py"/>
         <source>mixed</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9635,7 +9635,7 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/mark.py"/>
+        <location filename="dsp/bands.py"/>
         <source>plucked or struck</source>
         <translation type="unfinished"></translation>
     </message>

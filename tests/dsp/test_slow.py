@@ -6,11 +6,11 @@ import pytest
 from chronotome.dsp.audio import audio_of
 from chronotome.dsp.onsets.candidates import Candidates, _above_gaps, find_candidates
 from chronotome.dsp.onsets.detection import EAR_RATE, detect_onsets
+from chronotome.dsp.onsets.detectors import KINDS
 from chronotome.dsp.onsets.new_energy import FEATURES, FINE_TIMES, LEAST, newcomers_of
 from chronotome.dsp.onsets.novelty import Low, novelty
 from chronotome.dsp.onsets.rises import octave_rises
 from chronotome.dsp.onsets.slow import (
-    KINDS,
     NEAR_MS,
     NOBODY,
     Unsure,

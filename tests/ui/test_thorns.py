@@ -9,6 +9,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QColor
 from PySide6.QtWidgets import QFileDialog, QMessageBox
 
+from chronotome.dsp.bands import Instrument
 from chronotome.render.plan import plan_for
 from chronotome.session.edits.clips import crop
 from chronotome.session.edits.fitting import (
@@ -25,7 +26,6 @@ from chronotome.session.grid import Grid
 from chronotome.session.targets import LEAST_APART_SECONDS
 from chronotome.session.tighten import targets_of
 from chronotome.ui.controls.typed import TypedFigure, number_in
-from chronotome.ui.stages.mark import MATERIAL_WORDS
 from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.decision import decision_now
 from chronotome.ui.timeline.lane import HEADER
@@ -437,6 +437,6 @@ def test_every_material_can_be_read_in_its_box(at_work):
     at_work.settle()
     box = at_work.window.trays[Stage.MARK].material
 
-    for words in MATERIAL_WORDS.values():
-        shown = f"auto: {words}"
+    for instrument in Instrument:
+        shown = f"auto: {instrument.label}"
         assert box.fontMetrics().horizontalAdvance(shown) < box.width() - 44, shown

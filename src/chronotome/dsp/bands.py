@@ -1,6 +1,8 @@
 """Bands of onsets, kinds of material, and the version of the analysis that names them."""
 
-from enum import IntEnum, StrEnum
+from enum import IntEnum
+
+from chronotome.words import Named
 
 ANALYSIS_VERSION = 8
 
@@ -13,13 +15,13 @@ class Band(IntEnum):
     HIGH = 2
 
 
-class Instrument(StrEnum):
+class Instrument(Named):
     """What a recording is of, for the ear that judges its attacks."""
 
     DRUMS = "drums"
-    STRUCK = "struck"
+    STRUCK = "struck", "plucked or struck"
     """Plucked and struck strings, keys, bass."""
-    SUSTAINED = "sustained"
+    SUSTAINED = "sustained", "bowed or sung"
     """Bowed, blown and sung: soft attacks."""
     MIXED = "mixed"
     """Several of them, or not known."""

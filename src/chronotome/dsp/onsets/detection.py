@@ -14,11 +14,12 @@ from chronotome.dsp.network import Features, network
 from chronotome.dsp.onsets.attack import first_frames
 from chronotome.dsp.onsets.candidates import features_of, find_candidates, shapes_of
 from chronotome.dsp.onsets.crowds import strongest_within
+from chronotome.dsp.onsets.detectors import DETECTORS, KINDS, MATERIALS
 from chronotome.dsp.onsets.doubled import bring_nothing
 from chronotome.dsp.onsets.listener import Listener
 from chronotome.dsp.onsets.novelty import Novelty, novelty
 from chronotome.dsp.onsets.rises import Rises, octave_rises
-from chronotome.dsp.onsets.slow import KINDS, LISTENED, UNSURE_MS, Unsure, heard_again
+from chronotome.dsp.onsets.slow import LISTENED, UNSURE_MS, Unsure, heard_again
 from chronotome.dsp.spectrum import in_threads
 from chronotome.progress import Progress, part_of, unheard
 from chronotome.units import Frames
@@ -44,9 +45,6 @@ LEAST_RISE, SURE_RISE = 1.0, 2.0
 """Change of the rises from which the predictor's frame counts at all, and alone."""
 SLOW_ATTACK, FAINT = 0.030, 30.0
 """Of two attacks closer than that the weaker is faint where it is unsure: a bow, a breath is one attack."""
-SLOW_MS = {Instrument.DRUMS: 4.0, Instrument.SUSTAINED: 0.4}
-USUAL_SLOW_MS = 2.0
-"""Expected errors from which it is: a drum may be hit twice so soon, a bowed tone hardly."""
 ONE_ATTACK = 0.006
 """Seconds: closer candidates are one; strokes of a flam are farther apart."""
 BAND_TILT = np.array([1.0, 3.0, 12.0], np.float32)  # natural spectra fall; without it nothing would be high
@@ -54,7 +52,6 @@ LOUDNESS_RANGE = 48.0
 """dB from the loudest hits down to what adds nothing to strength."""
 MOST_RAISED = 3.0
 """By how much hearing again raises a logit at most: what beats in a bell comes and goes, and is no attack."""
-MATERIALS = (Instrument.DRUMS, Instrument.STRUCK, Instrument.SUSTAINED)
 CONFIDENT = 0.6
 FEW = 4
 """Hits below which the material is not guessed."""
@@ -140,9 +137,12 @@ def detect_onsets(
         likely[heard.frames < early] = 0.0
     kept = _kept(heard.frames, likely, ONE_ATTACK * audio.rate)
     strengths = _strengths(likely, heard.gains)[kept]
-    unsure = heard.doubts[kept] > SLOW_MS.get(material, USUAL_SLOW_MS)
+    detector = DETECTORS[material]
+    unsure = heard.doubts[kept] > detector.slow_ms
     strengths = _slow_attacks_once(heard.frames[kept], strengths, unsure, audio.rate)
     strengths = _found_twice(audio, heard.frames[kept], strengths)
+    if detector.judge is not None:
+        strengths = detector.judge(audio, heard.frames[kept], strengths)
     progress(1.0)
     return DetectedOnsets(
         heard.frames[kept],
@@ -169,8 +169,7 @@ def _found_twice(audio: Audio, frames: Frames, strengths: NDArray[np.float64]) -
 def _likelihoods(heard: ScoredCandidates, material: Instrument | None) -> NDArray[np.float64]:
     """By what was heard first, and of the unsure by what was heard again."""
     first = logits_of(heard.features, material)
-    kind = 1 + MATERIALS.index(material) if material in MATERIALS else 0
-    again = np.minimum(heard.again[:, kind], first + MOST_RAISED)
+    again = np.minimum(heard.again[:, _column(material)], first + MOST_RAISED)
     return likely_of(first + heard.trust * (again - first))
 
 
@@ -311,9 +310,13 @@ def _bands(flux: Novelty, frames: Frames, rate: int) -> tuple[NDArray[np.int64],
 
 def logits_of(features: Features, material: Instrument | None) -> NDArray[np.float32]:
     """How likely each candidate is an onset."""
-    kind = np.array([each is material for each in MATERIALS], np.float32)
+    kind = KINDS[_column(material)]
     told = np.concatenate([features, np.broadcast_to(kind, (len(features), len(kind)))], axis=1)
     return network("strength")(told)[:, 0]
+
+
+def _column(material: Instrument | None) -> int:
+    return 0 if material is None else DETECTORS[material].column
 
 
 def likely_of(logits: NDArray[np.float32]) -> NDArray[np.float64]:

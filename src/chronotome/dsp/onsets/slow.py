@@ -6,6 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from chronotome.dsp.network import Features, network
+from chronotome.dsp.onsets.detectors import KINDS
 from chronotome.dsp.onsets.new_energy import AFTER, newcomers_of
 from chronotome.dsp.onsets.novelty import Low
 from chronotome.units import Frames
@@ -23,8 +24,6 @@ SAME, NEAR_MS = 0.006, 150.0
 """Seconds within which two are one attack; ms within which another one nearby counts."""
 NOBODY = -5.0
 """Logit of no other attack nearby."""
-KINDS = np.concatenate([np.zeros((1, 3), np.float32), np.eye(3, dtype=np.float32)])
-"""What may be known of the material: nothing, or that it is the first, second or third kind."""
 
 
 @dataclass(frozen=True, eq=False)

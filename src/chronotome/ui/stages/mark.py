@@ -27,13 +27,8 @@ from chronotome.ui.timeline.lens import Lens
 from chronotome.words import tr
 
 LEAST_PARTS, MOST_PARTS = 2, 999
-MATERIAL_WORDS = {
-    None: tr("detected"),
-    Instrument.DRUMS: tr("drums"),
-    Instrument.STRUCK: tr("plucked or struck"),
-    Instrument.SUSTAINED: tr("bowed or sung"),
-    Instrument.MIXED: tr("mixed"),
-}
+INSTRUMENTS = (None, *Instrument)
+"""None: as it is heard."""
 PER_WORDS = {
     tr("all onsets"): OnsetFilter(),
     tr("strongest per bar"): OnsetFilter(strongest_per=Per.BAR),
@@ -64,7 +59,9 @@ class MarkTray(Tray):
     def __init__(self, desk: UiContext, actions: Actions, commands: Commands) -> None:
         super().__init__(desk, actions, Stage.MARK, tr("detects hits, moves nothing"))
         self._commands = commands
-        self.material = self.combo(tr("Instrument"), list(MATERIAL_WORDS.values()), self._choose_material)
+        self.material = self.combo(
+            tr("Instrument"), [tr("detected"), *(each.label for each in Instrument)], self._choose_material
+        )
         self.threshold = ValueSlider(
             desk.view, tr("Threshold"), 0, 100, lambda value: f"{value:.0f}", step=1, usual=USUAL_THRESHOLD
         )
@@ -189,7 +186,7 @@ class MarkTray(Tray):
     def _choose_material(self, index: int) -> None:
         recording = self._recording
         if recording is not None:
-            material = list(MATERIAL_WORDS)[index]
+            material = INSTRUMENTS[index]
             self.desk.store.apply(
                 lambda session: choose_material(session, recording.content, material), tr("Set material")
             )
@@ -231,11 +228,11 @@ class MarkTray(Tray):
         self.near.setCurrentIndex(list(NEAR_WORDS.values()).index(sift.near))
 
     def _show_material(self, recording: Recording) -> None:
-        heard = MATERIAL_WORDS[recording.material]
+        heard = recording.material.label
         if not recording.is_analysed:
             heard = "…"
         self.material.setItemText(
             0, tr("detected") if recording.is_material_chosen else tr("auto: {0}", heard)
         )
         chosen = recording.material if recording.is_material_chosen else None
-        self.material.setCurrentIndex(list(MATERIAL_WORDS).index(chosen))
+        self.material.setCurrentIndex(INSTRUMENTS.index(chosen))
