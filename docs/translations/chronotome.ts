@@ -434,6 +434,11 @@ settings, but no audio. Name:</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/actions.py"/>
+        <source>Add section</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/window/action_table.py"/>
         <source>Add section…</source>
         <translation type="unfinished"></translation>
@@ -1786,6 +1791,11 @@ The recording then has that length in bars.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/actions.py"/>
+        <source>Double tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/actions/rework_actions.py"/>
         <source>Double time</source>
         <translation type="unfinished"></translation>
@@ -2681,6 +2691,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/actions.py"/>
+        <source>Halve tempo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/window/main_window.py"/>
         <source>Harbour ferry: a street-percussion trio in a stairwell</source>
         <translation type="unfinished"></translation>
@@ -3216,6 +3231,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/actions.py"/>
+        <source>Loop from bar to bar</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/general.py"/>
         <source>Loop off</source>
         <translation type="unfinished"></translation>
@@ -3676,7 +3696,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions/short.py"/>
+        <location filename="session/actions.py"/>
         <source>Mute</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5251,7 +5271,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/rework.py"/>
+        <location filename="session/actions.py"/>
         <source>Rename track</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5336,7 +5356,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions/tighten_actions.py"/>
+        <location filename="session/actions.py"/>
         <source>Reset all hits</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6016,8 +6036,13 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/fit.py"/>
+        <location filename="session/actions.py"/>
         <source>Set beat one</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/actions.py"/>
+        <source>Set catch range</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6036,7 +6061,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/tightening.py"/>
+        <location filename="session/actions.py"/>
         <source>Set grid</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6081,7 +6106,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/general.py"/>
+        <location filename="session/actions.py"/>
         <source>Set level</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6091,8 +6116,13 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/panels/transport_bar.py"/>
+        <location filename="session/actions.py"/>
         <source>Set metre</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/actions.py"/>
+        <source>Set metre from a bar on</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6106,6 +6136,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/actions.py"/>
+        <source>Set pan</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/commands/patterns.py"/>
         <source>Set pattern cycles</source>
         <translation type="unfinished"></translation>
@@ -6116,7 +6151,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/moving_rows.py"/>
+        <location filename="session/actions.py"/>
         <source>Set pitch</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6136,6 +6171,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/actions.py"/>
+        <source>Set shift</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/mark.py"/>
         <source>Set spacing</source>
         <translation type="unfinished"></translation>
@@ -6146,23 +6186,28 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
+        <location filename="session/actions.py"/>
         <source>Set strength</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/tightening.py"/>
+        <location filename="session/actions.py"/>
         <source>Set swing</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/song.py"/>
+        <location filename="session/actions.py"/>
         <source>Set tempo</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <location filename="ui/stages/fit.py"/>
         <source>Set tempo evenness</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/actions.py"/>
+        <source>Set tempo from a bar on</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6191,7 +6236,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
+        <location filename="session/actions.py"/>
         <source>Set tolerance</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6546,7 +6591,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/actions/short.py"/>
+        <location filename="session/actions.py"/>
         <source>Solo</source>
         <translation type="unfinished"></translation>
     </message>
@@ -7471,6 +7516,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/actions.py"/>
+        <source>Turn loop off</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/finding.py"/>
         <source>Type an action, a setting and its new value, a track, a section or a shortcut</source>
         <translation type="unfinished"></translation>
@@ -7800,6 +7850,16 @@ Press any key, or click here, together with each click.</source>
     <message>
         <location filename="files/session_file.py"/>
         <source>a file with this name exists</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/actions.py"/>
+        <source>a name of at most {0} characters</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/actions.py"/>
+        <source>a number</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9374,6 +9434,11 @@ here a faint one, strength {1:.0f}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/actions.py"/>
+        <source>no value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="dsp/stretch/engines.py"/>
         <source>noise</source>
         <translation type="unfinished"></translation>
@@ -9491,6 +9556,11 @@ here a faint one, strength {1:.0f}</source>
     <message>
         <location filename="ui/commands/slices.py"/>
         <source>on grid lines</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/actions.py"/>
+        <source>on or off</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10279,6 +10349,11 @@ its first hit already has this line</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="session/actions.py"/>
+        <source>there is no action “{0}”</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/stages/tighten.py"/>
         <source>this clip only</source>
         <translation type="unfinished"></translation>
@@ -10579,6 +10654,11 @@ usually {4:+.0f} ms</source>
     <message>
         <location filename="ui/dialogs/information.py"/>
         <source>{0:g} kHz</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/actions.py"/>
+        <source>{0:g} to {1:g}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -11361,6 +11441,16 @@ or {2} {3}</source>
     <message>
         <location filename="files/batch.py"/>
         <source>“{0}” is too large for the memory of this computer.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/actions.py"/>
+        <source>“{0}” of “{1}” may be: {2}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="session/actions.py"/>
+        <source>“{0}” takes {1}</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

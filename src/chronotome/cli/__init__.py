@@ -12,6 +12,7 @@ from chronotome import __version__
 from chronotome.cli.batch import add_batch_command, batch
 from chronotome.cli.common import between, encoding_of, heard, material_of, put
 from chronotome.cli.desktop import add_desktop_command, desktop
+from chronotome.cli.edit import add_edit_command, edit
 from chronotome.cli.fit import add_fit_commands, straighten, tempo, tempo_map
 from chronotome.cli.pattern import add_pattern_command, pattern
 from chronotome.cli.share_place import add_share_place_command, share_place
@@ -103,6 +104,7 @@ def parser() -> argparse.ArgumentParser:
     writers.append(add_pattern_command(commands))
 
     add_batch_command(commands)
+    add_edit_command(commands)
 
     render = commands.add_parser("render", help="render a session to an audio file")
     render.add_argument("session", type=Path)
@@ -143,6 +145,7 @@ COMMANDS = {
     "split",
     "pattern",
     "batch",
+    "edit",
     "render",
     "shot",
     "demo",
@@ -164,6 +167,7 @@ def run(arguments: argparse.Namespace) -> int:
         "split": split,
         "pattern": pattern,
         "batch": batch,
+        "edit": edit,
         "render": _render,
         "share-place": share_place,
         "desktop": desktop,
