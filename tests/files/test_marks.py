@@ -5,7 +5,8 @@ import soundfile
 from chronotome.dsp.bands import Band
 from chronotome.errors import CannotWrite, UnusableFile
 from chronotome.files.audio_file import read_audio
-from chronotome.files.marks import MOST_MARKS, Mark, read_marks, write_marks
+from chronotome.files.mark import Mark
+from chronotome.files.marks import MOST_MARKS, read_marks, write_marks
 
 RATE = 48000
 MARKS = [

@@ -25,8 +25,9 @@ from chronotome.files.audio_file import facts_of, load_source, refuse_another
 from chronotome.files.audio_out import ENCODINGS
 from chronotome.files.export import export_mix, export_stems, heard_end
 from chronotome.files.finish import LONGEST_TAIL, RATES, Aim, Finish
+from chronotome.files.mark import Mark
 from chronotome.files.markers import markers_of
-from chronotome.files.marks import Mark, csv_text, write_marks
+from chronotome.files.marks import csv_text, write_marks
 from chronotome.files.session_file import document_of, load_session
 from chronotome.files.writing import refuse_sources
 from chronotome.progress import Progress, part_of, unheard

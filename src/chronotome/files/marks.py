@@ -3,7 +3,7 @@
 import csv
 import io
 import struct
-from collections.abc import Iterator, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from pathlib import Path
 from typing import TYPE_CHECKING
@@ -16,6 +16,7 @@ from chronotome.errors import UnusableFile
 from chronotome.files import riff
 from chronotome.files.audio_file import read_audio
 from chronotome.files.audio_out import wav_like, write_blocks
+from chronotome.files.mark import Mark
 from chronotome.files.midi_in import read_midi
 from chronotome.files.names import shown
 from chronotome.files.safe_read import InvalidInput, bytes_of, opened_file
@@ -28,8 +29,6 @@ from chronotome.words import tr
 if TYPE_CHECKING:
     from mido import MidiFile
 
-LABEL_SUFFIXES = (".txt", ".tsv")
-SUFFIXES = (*LABEL_SUFFIXES, ".csv", ".wav", ".mid", ".midi")
 TICKS = 19200
 TEMPO = 500_000
 """Microseconds per quarter note in a MIDI file of marks: it keeps seconds, whatever the session's tempo."""
@@ -42,17 +41,6 @@ MOST_MARKS = 100_000
 LOOKED_AFTER = 5_000
 """Marks between two looks whether they are still wanted."""
 FIELDS = ("frame", "seconds", "strength", "band", "locked")
-
-
-@dataclass(frozen=True)
-class Mark:
-    """A place in a recording. `seconds` is exact for marks that came without frames."""
-
-    seconds: float
-    strength: float = 100.0
-    band: Band = Band.MID
-    name: str = ""
-    is_locked: bool = False
 
 
 def marks_of(recording: Recording, counts: NDArray[np.bool_]) -> list[Mark]:
@@ -89,17 +77,8 @@ def write_marks(
             tr("has a file extension that cannot be written for onsets"),
             tr("Use {0}.", ", ".join(SUFFIXES)),
         )
-    if suffix == ".wav":
-        _write_cues(path, marks, recording, rate)
-        return
     try:
-        if suffix in LABEL_SUFFIXES:
-            write_whole(path, labels_text(marks).encode())
-        elif suffix == ".csv":
-            write_whole(path, csv_text(marks, rate).encode())
-        else:
-            with replacing_at(path) as file:
-                _midi(marks).save(file=file)
+        FORMAT_OF[suffix].write(path, marks, recording, rate)
     except OSError as error:
         raise cannot_write(path, error) from error
 
@@ -119,7 +98,7 @@ def read_marks(path: Path, rate: int, progress: Progress = unheard) -> list[Mark
             tr("Use {0}.", ", ".join(SUFFIXES)),
         )
     try:
-        marks = list(_bounded(_read(path, rate, progress), progress))
+        marks = list(_bounded(FORMAT_OF[path.suffix.lower()].read(path, rate, progress), progress))
     except OSError as error:
         raise UnusableFile(path, tr("cannot be read: {0}", error.strerror), tr("Check the file.")) from None
     except InvalidInput as error:
@@ -135,18 +114,6 @@ def read_marks(path: Path, rate: int, progress: Progress = unheard) -> list[Mark
     if not marks:
         raise UnusableFile(path, tr("contains no onsets"), tr("Check that it is the right file."))
     return sorted(marks, key=lambda mark: mark.seconds)
-
-
-def _read(path: Path, rate: int, progress: Progress) -> Iterator[Mark]:
-    """As the ending says."""
-    suffix = path.suffix.lower()
-    if suffix == ".wav":
-        return _from_cues(path)
-    data = bytes_of(path, MOST_BYTES)
-    if suffix in {".mid", ".midi"}:
-        return _from_midi(data, progress)
-    text = data.decode("utf-8-sig")
-    return _from_csv(text, rate) if suffix == ".csv" else _from_labels(text)
 
 
 class _TooMany(Exception):  # noqa: N818 - reads as what happened
@@ -165,6 +132,10 @@ def _bounded(marks: Iterator[Mark], progress: Progress) -> Iterator[Mark]:
         yield replace(mark, name=shown(mark.name))
 
 
+def text_of(path: Path) -> str:
+    return bytes_of(path, MOST_BYTES).decode("utf-8-sig")
+
+
 def labels_text(marks: Sequence[Mark]) -> str:
     """Start, end and name in columns, in seconds, as audio editors read them."""
     rows = (
@@ -175,8 +146,12 @@ def labels_text(marks: Sequence[Mark]) -> str:
     return "".join(rows)
 
 
-def _from_labels(text: str) -> Iterator[Mark]:
-    for line in text.splitlines():
+def _write_labels(path: Path, marks: Sequence[Mark], _recording: Path, _rate: int) -> None:
+    write_whole(path, labels_text(marks).encode())
+
+
+def _from_labels(path: Path, _rate: int, _progress: Progress) -> Iterator[Mark]:
+    for line in text_of(path).splitlines():
         if not line.strip() or line.startswith("\\"):  # a line of frequencies belongs to the label before it
             continue
         cells = line.split("\t")
@@ -201,8 +176,12 @@ def csv_text(marks: Sequence[Mark], rate: int) -> str:
     return text.getvalue()
 
 
-def _from_csv(text: str, rate: int) -> Iterator[Mark]:
-    for row in csv.DictReader(io.StringIO(text)):
+def _write_csv(path: Path, marks: Sequence[Mark], _recording: Path, rate: int) -> None:
+    write_whole(path, csv_text(marks, rate).encode())
+
+
+def _from_csv(path: Path, rate: int, _progress: Progress) -> Iterator[Mark]:
+    for row in csv.DictReader(io.StringIO(text_of(path))):
         seconds = float(row["seconds"]) if row.get("seconds") else int(row["frame"]) / rate
         band = Band[(row.get("band") or "mid").upper()]
         yield Mark(seconds, float(row.get("strength") or 100.0), band, is_locked=row.get("locked") == "1")
@@ -229,8 +208,13 @@ def _midi(marks: Sequence[Mark]) -> "MidiFile":
     return file
 
 
-def _from_midi(data: bytes, progress: Progress) -> Iterator[Mark]:
-    read = read_midi(data, progress)
+def _write_midi(path: Path, marks: Sequence[Mark], _recording: Path, _rate: int) -> None:
+    with replacing_at(path) as file:
+        _midi(marks).save(file=file)
+
+
+def _from_midi(path: Path, _rate: int, progress: Progress) -> Iterator[Mark]:
+    read = read_midi(bytes_of(path, MOST_BYTES), progress)
     for note, seconds in zip(read.notes, read.seconds(), strict=True):
         if note.velocity:
             yield Mark(seconds, note.velocity / 1.27, BAND_OF.get(note.key, Band.MID))
@@ -251,7 +235,29 @@ def _write_cues(path: Path, marks: Sequence[Mark], recording: Path, rate: int) -
     )
 
 
-def _from_cues(path: Path) -> Iterator[Mark]:
+def _from_cues(path: Path, _rate: int, _progress: Progress) -> Iterator[Mark]:
     with opened_file(path) as file:
         for frame, rate, name in riff.cues(file):
             yield Mark(frame / rate, name=name)
+
+
+@dataclass(frozen=True)
+class MarkFormat:
+    """One format. Another one is another row, and a module with its two functions."""
+
+    words: str
+    suffixes: tuple[str, ...]
+    write: Callable[[Path, Sequence[Mark], Path, int], None]
+    """(path, marks, their recording, its rate); raises OSError where it cannot be written."""
+    read: Callable[[Path, int, Progress], Iterator[Mark]]
+    """(path, rate of the recording, progress); raises ValueError and its like where it is damaged."""
+
+
+FORMATS = (
+    MarkFormat(tr("Labels"), (".txt", ".tsv"), _write_labels, _from_labels),
+    MarkFormat(tr("Table"), (".csv",), _write_csv, _from_csv),
+    MarkFormat(tr("WAV with cue markers"), (".wav",), _write_cues, _from_cues),
+    MarkFormat(tr("MIDI notes"), (".mid", ".midi"), _write_midi, _from_midi),
+)
+FORMAT_OF = {suffix: each for each in FORMATS for suffix in each.suffixes}
+SUFFIXES = tuple(FORMAT_OF)

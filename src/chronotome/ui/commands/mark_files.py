@@ -3,8 +3,9 @@
 from collections.abc import Callable
 from pathlib import Path
 
+from chronotome.files.mark import Mark
+from chronotome.files.marks import FORMATS, marks_of, read_marks, write_marks
 from chronotome.files.marks import SUFFIXES as MARK_SUFFIXES
-from chronotome.files.marks import Mark, marks_of, read_marks, write_marks
 from chronotome.progress import Progress
 from chronotome.session.edits.marks import add_onsets
 from chronotome.ui.commands.marks import MarkCommands
@@ -51,7 +52,7 @@ class MarkFiles:
         if shown is None:
             return
         usual = Path.home() / tr("{0} onsets.txt", Path(shown.recording.file).stem)
-        kinds = tr("Labels (*.txt);;Table (*.csv);;WAV with cue markers (*.wav);;MIDI notes (*.mid)")
+        kinds = ";;".join(f"{each.words} (*{each.suffixes[0]})" for each in FORMATS)
         path = self._desk.ask.new_file(tr("Export onsets"), str(usual), kinds)
         if path is not None:
             self.write(path)
