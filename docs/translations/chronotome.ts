@@ -2886,6 +2886,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/marks.py"/>
+        <source>JAMS annotations</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/actions/short.py"/>
         <source>Join</source>
         <translation type="unfinished"></translation>
@@ -3051,8 +3056,8 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/commands/mark_files.py"/>
-        <source>Labels (*.txt);;Table (*.csv);;WAV with cue markers (*.wav);;MIDI notes (*.mid)</source>
+        <location filename="files/marks.py"/>
+        <source>Labels</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -3373,6 +3378,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/dialogs/midi.py"/>
         <source>MIDI note C2 (36) is key Q; higher notes are the next keys. If no input is ticked, all inputs play.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/marks.py"/>
+        <source>MIDI notes</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -6961,6 +6971,11 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <location filename="files/marks.py"/>
+        <source>Table</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <location filename="ui/dialogs/share.py"/>
         <source>Tags</source>
         <translation type="unfinished"></translation>
@@ -7734,6 +7749,11 @@ The address was copied.</source>
     <message>
         <location filename="ui/commands/loops.py"/>
         <source>WAV (*.wav)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="files/marks.py"/>
+        <source>WAV with cue markers</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -24,7 +24,7 @@ def take(tmp_path):
     return path
 
 
-@pytest.mark.parametrize("ending", ["txt", "tsv", "csv", "wav", "mid"])
+@pytest.mark.parametrize("ending", ["txt", "tsv", "csv", "wav", "mid", "jams"])
 def test_marks_come_back_at_their_frame(tmp_path, take, ending):
     path = tmp_path / f"marks.{ending}"
 
@@ -34,7 +34,7 @@ def test_marks_come_back_at_their_frame(tmp_path, take, ending):
     tolerance = 1.5 if ending == "mid" else 0.1  # frames: a tick of the MIDI file is 26 microseconds
     for mark, again in zip(MARKS, back, strict=True):
         assert again.seconds * RATE == pytest.approx(mark.seconds * RATE, abs=tolerance)
-    if ending in {"csv", "mid"}:
+    if ending in {"csv", "mid", "jams"}:
         assert [mark.band for mark in back] == [mark.band for mark in MARKS]
         assert [mark.strength for mark in back] == pytest.approx([100, 61, 50], abs=0.5)
     if ending == "csv":
@@ -66,6 +66,14 @@ def test_labels_of_others_are_read_with_comma_span_and_frequency_lines(tmp_path)
     [
         ("a.txt", b"not a number\tat all\n", "damaged"),
         ("a.csv", b"", "contains no onsets"),
+        ("a.jams", b'{"annotations": [{"namespace": "chord", "data": []}]}', "contains no onsets"),
+        ("a.jams", b'{"annotations": [{"namespace": "onset", "data": [{"time": "soon"}]}]}', "damaged"),
+        ("a.jams", b'{"annotations": [{"namespace": "beat", "data": [{"time": 1e99}]}]}', "damaged"),
+        (
+            "a.jams",
+            b'{"annotations": [{"namespace": "beat", "data": [{"time": 1, "value": ' + b"[" * 90000,
+            "damaged",
+        ),
         ("a.csv", b"seconds,band\n1.0,violet\n", "damaged"),
         ("a.wav", b"RIFF\x00\x00\x00\x00WAVE", "damaged"),
         ("a.wav", b"what is this", "damaged"),

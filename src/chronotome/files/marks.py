@@ -16,6 +16,7 @@ from chronotome.errors import UnusableFile
 from chronotome.files import riff
 from chronotome.files.audio_file import read_audio
 from chronotome.files.audio_out import wav_like, write_blocks
+from chronotome.files.jams import read_jams, write_jams
 from chronotome.files.mark import Mark
 from chronotome.files.midi_in import read_midi
 from chronotome.files.names import shown
@@ -258,6 +259,7 @@ FORMATS = (
     MarkFormat(tr("Table"), (".csv",), _write_csv, _from_csv),
     MarkFormat(tr("WAV with cue markers"), (".wav",), _write_cues, _from_cues),
     MarkFormat(tr("MIDI notes"), (".mid", ".midi"), _write_midi, _from_midi),
+    MarkFormat(tr("JAMS annotations"), (".jams",), write_jams, read_jams),
 )
 FORMAT_OF = {suffix: each for each in FORMATS for suffix in each.suffixes}
 SUFFIXES = tuple(FORMAT_OF)
