@@ -10,12 +10,13 @@ import numpy as np
 
 from chronotome.dsp.audio import Samples, frames_between
 from chronotome.dsp.fades import crossfade
-from chronotome.dsp.spectrum import fast_size, periodic_hann
 
 WINDOW_SECONDS = 0.024
 """As long as noise is heard as one colour, and short beside what it changes in."""
 OVERLAP = 4
 COME_IN_SECONDS = 0.010
+EVEN = 32
+"""Frames that windows are made of: their transforms are fast."""
 SHORTEST = 64
 """Frames below which nothing is worth a spectrum."""
 
@@ -40,12 +41,12 @@ def drawn_anew(source: Samples, rate: int, start: int, end: int, length: int) ->
         Begins as a verbatim continuation of the source at `start`.
     """
     spanned = end - start
-    size = fast_size(WINDOW_SECONDS * rate) // OVERLAP * OVERLAP
-    size = min(size, max(SHORTEST, spanned // 2 // OVERLAP * OVERLAP))
+    size = round(WINDOW_SECONDS * rate / EVEN) * EVEN
+    size = min(max(size, SHORTEST), max(SHORTEST, spanned // 2 // OVERLAP * OVERLAP))
     if spanned < SHORTEST:
         return frames_between(source, start, start + length)
     hop = size // OVERLAP
-    window = np.sqrt(periodic_hann(size))
+    window = np.sqrt(np.hanning(size + 1)[:-1])
     hops = -(-length // hop) + OVERLAP
     middles = (np.arange(hops) - OVERLAP / 2 + 0.5) * hop * (spanned / length)  # of the source, from `start`
     first = np.clip(np.rint(middles - size / 2), 0, max(0, spanned - size)).astype(np.int64)
