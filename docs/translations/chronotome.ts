@@ -3062,6 +3062,11 @@ Selected hits change together.</source>
     </message>
     <message>
         <location filename="ui/actions/menus.py"/>
+        <source>Lane</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/actions/menus.py"/>
         <source>Lane height</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3293,6 +3298,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/stages/pattern_rows.py"/>
         <source>Loudness of all</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/loudness_lane.py"/>
+        <source>Loudness of each hit</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -5518,6 +5528,12 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/state/view_state.py"/>
         <source>Rework</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/loudness_lane.py"/>
+        <source>Ring: as played. Dot: as heard. Click a hit to select it.
+The Loudness slider evens hits out.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10830,6 +10846,11 @@ A pattern of {1}, {2} bpm</source>
     <message>
         <location filename="ui/stages/roll_rows.py"/>
         <source>{0} dB</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/timeline/loudness_lane.py"/>
+        <source>{0} dB, as played {1} dB</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

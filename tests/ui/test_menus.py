@@ -59,6 +59,7 @@ def test_entries_are_at_most_four_words_in_sentence_case_and_none_is_twice(at_wo
         "SFZ",
         "JACK",
         "Drift",
+        "Loudness",
         "Groove",
         "Match",
         "Chronotome",

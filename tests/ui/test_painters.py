@@ -228,6 +228,10 @@ def grooves(person, first):
     person.desk.transport.go_to(person.session.frame_of(3.0))
     yield "a match"
     view.chosen.focus(first.id)
+    view.show_evidence(Stage.TIGHTEN, "loudness")
+    store.apply(lambda s: set_tighten(s, first.id, loudness=0.8), "Even")
+    person.settle()
+    yield "loudness"
     view.show_evidence(Stage.TIGHTEN, "drift")
 
 

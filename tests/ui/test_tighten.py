@@ -3,7 +3,7 @@
 import msgspec
 import numpy as np
 import pytest
-from PySide6.QtCore import Qt
+from PySide6.QtCore import QPointF, Qt
 from PySide6.QtWidgets import QFileDialog, QInputDialog
 
 from chronotome.dsp.mute_span import MuteMethod
@@ -519,3 +519,27 @@ def test_settings_of_their_own_and_snapshots_are_explained_once(at_work):
     commands.show_for(For.CHOSEN)
     assert [each.partition(" ")[0] for each in said] == ["All", "A", "Saved"]
     assert set(load_settings().told) == {"own settings", "snapshot"}
+
+
+def test_the_loudness_lane_shows_what_evening_out_does_and_a_click_selects_a_hit(at_work):
+    at_work.press(Qt.Key.Key_4, Qt.KeyboardModifier.AltModifier)
+    lane = at_work.window.timeline.evidence["loudness"]
+    assert lane.isVisible()
+    assert not at_work.window.timeline.evidence["drift"].isVisible()
+    at_work.wait(lambda: bool(np.isfinite(lane._levels(lane.shown)[0]).all()))
+    played, heard = lane._levels(lane.shown)
+    assert played.max() == 0
+    assert (heard == played).all()
+
+    track, loud = at_work.session.tracks[0].id, int(played.argmax())
+    at_work.desk.store.apply(lambda s: set_tighten(s, track, loudness=1.0), "Even")
+    at_work.settle()
+    played, heard = lane._levels(lane.shown)
+    assert heard.std() < 0.5 * played.std()
+
+    x, y = lane.xs_of(lane.shown.landings)[loud], lane._ys(heard)[loud]
+    assert "as played" in lane.told_at(QPointF(x, y))
+    at_work.click(lane, (x, y))
+    assert at_work.desk.view.chosen.onsets == (int(lane.shown.targets.onsets[loud]),)
+    at_work.click(lane, (60, lane._box(0).center().y()))
+    assert at_work.window.timeline.evidence["drift"].isVisible()

@@ -38,7 +38,8 @@ def _same_grooves(grooves: tuple[Groove | None, ...]) -> tuple[Groove | None, ..
 
 
 @by_identity(MANY)
-def _levels_of(recording: Recording, onsets: NDArray[np.int64]) -> tuple[Decibels, NDArray[np.int64]]:
+def levels_of(recording: Recording, onsets: NDArray[np.int64]) -> tuple[Decibels, NDArray[np.int64]]:
+    """DB of onsets by their ids, and in which band each is; NaN where nobody has measured it."""
     order = np.argsort(recording.onsets.id_array)
     at = order[np.searchsorted(recording.onsets.id_array[order], onsets)]
     return recording.onsets.level_array[at], recording.onsets.band_array[at]
@@ -56,7 +57,7 @@ def _drawn(
 
     What is drawn becomes neither louder nor softer in the middle.
     """
-    levels, bands = _levels_of(recording, targets.onsets)
+    levels, bands = levels_of(recording, targets.onsets)
     gains = np.zeros(len(levels))
     for number, (recipe, groove) in enumerate(zip(recipes.every, grooves, strict=True)):
         for band in range(3) if recipe.loudness else ():

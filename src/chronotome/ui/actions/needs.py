@@ -111,7 +111,7 @@ NEEDED = (
         tempo-here metre-here add-section rename-track remove-track mute solo track-taller track-lower
         bounce-track
         grid-finer grid-coarser grid-ruler next-feel next-swing-of next-for keep-variant
-        lane-drift lane-groove lane-match strength-more strength-less swing-more swing-less""",
+        lane-drift lane-groove lane-match lane-loudness strength-more strength-less swing-more swing-less""",
     ),
     (
         "tracks",

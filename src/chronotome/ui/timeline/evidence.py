@@ -9,6 +9,7 @@ from chronotome.ui.state.view_state import Stage, ViewState
 from chronotome.ui.timeline.drift_lane import DriftLane
 from chronotome.ui.timeline.groove_lane import GrooveLane
 from chronotome.ui.timeline.lane import Lane
+from chronotome.ui.timeline.loudness_lane import LoudnessLane
 from chronotome.ui.timeline.match_lane import MatchLane
 from chronotome.ui.timeline.pattern_lane import PatternLane
 from chronotome.ui.timeline.proof_lane import ProofLane
@@ -55,6 +56,9 @@ ROWS = (
     EvidenceRow("groove", Stage.TIGHTEN, lambda desk, _commands: GrooveLane(desk), tr("Groove")),
     EvidenceRow(
         "match", Stage.TIGHTEN, lambda desk, commands: MatchLane(desk, commands.tighten), tr("Match")
+    ),
+    EvidenceRow(
+        "loudness", Stage.TIGHTEN, lambda desk, commands: LoudnessLane(desk, commands.hits), tr("Loudness")
     ),
     EvidenceRow("shape", Stage.REWORK, lambda desk, _commands: ShapeLane(desk), is_wanted=_is_sliced),
     EvidenceRow("proof", Stage.EXPORT, lambda desk, commands: ProofLane(desk, commands.proof)),
