@@ -5532,7 +5532,7 @@ Selected hits change together.</source>
     </message>
     <message>
         <location filename="ui/timeline/loudness_lane.py"/>
-        <source>Ring: as played. Dot: as heard. Click a hit to select it.
+        <source>Ring: as played. Dot: as edited. Click a hit to select it.
 The Loudness slider evens hits out.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6047,7 +6047,7 @@ The Loudness slider evens hits out.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/stages/tighten.py"/>
+        <location filename="session/actions.py"/>
         <source>Set attraction</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6064,11 +6064,6 @@ The Loudness slider evens hits out.</source>
     <message>
         <location filename="session/actions.py"/>
         <source>Set beat one</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <location filename="session/actions.py"/>
-        <source>Set catch range</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

@@ -195,6 +195,9 @@ def test_a_span_gets_a_recipe_of_its_own_that_one_key_removes(two):
     two.press(Qt.Key.Key_Backspace, SHIFT)
     assert two.session.tracks[0].spans == ()
     assert not lane.isVisible()
+    two.desk.view.set_recipe_for(For.SPAN, (1.0, 2.0))
+    two.desk.view.chosen.focus(two.session.tracks[1].id)
+    assert (two.desk.view.recipe_for, two.desk.view.scope.span) == (For.TRACK, None)
 
 
 def test_hits_are_chosen_by_sweep_step_drift_and_band_and_move_together(two):
@@ -202,6 +205,10 @@ def test_hits_are_chosen_by_sweep_step_drift_and_band_and_move_together(two):
     xs = lane.xs_of(shown.hits)
     two.drag(lane, (xs[4] - 5, 80), (xs[7] + 5, 80))
     assert len(two.desk.view.chosen.onsets) == 4
+    two.drag(lane, (xs[4] - 5, 80), (xs[4] - 3, 80))  # a hand that trembles clicks
+    assert two.desk.view.chosen.onsets == ()
+    assert two.desk.transport.position == pytest.approx(lane.frame_of(xs[4] - 5), abs=600)
+    two.drag(lane, (xs[4] - 5, 80), (xs[7] + 5, 80))
     before = targets(two).target.copy()
     two.press(Qt.Key.Key_Down, SHIFT)
     moved = targets(two).target - before

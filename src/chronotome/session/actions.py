@@ -153,7 +153,7 @@ ACTIONS: Mapping[str, SessionAction] = {
     "leave-alone": SessionAction(
         tr("Set tolerance"), (number("MS", 0, 100),), _recipe("leave_alone"), of_track=True
     ),
-    "catch": SessionAction(tr("Set catch range"), (PERCENT,), _recipe("catch", 0.01), of_track=True),
+    "catch": SessionAction(tr("Set attraction"), (PERCENT,), _recipe("catch", 0.01), of_track=True),
     "reset-hits": SessionAction(tr("Reset all hits"), (), reset_hits, of_track=True),
     "level": SessionAction(tr("Set level"), (number("DB", -60, 12),), set_level, of_track=True),
     "pan": SessionAction(tr("Set pan"), (number("PERCENT", -100, 100),), _pan, of_track=True),

@@ -28,10 +28,10 @@ Levels = NDArray[np.float64]
 
 
 class LoudnessLane(EvidenceLane):
-    """A ring as played, a disc as heard; click one to select its hit, Shift+click for several."""
+    """A ring as played, a dot as edited; click one to select its hit, Shift+click for several."""
 
     hint = tr(
-        "Ring: as played. Dot: as heard. Click a hit to select it.\nThe Loudness slider evens hits out."
+        "Ring: as played. Dot: as edited. Click a hit to select it.\nThe Loudness slider evens hits out."
     )
 
     def __init__(self, desk: UiContext, commands: HitCommands) -> None:
