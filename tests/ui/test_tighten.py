@@ -548,5 +548,9 @@ def test_the_loudness_lane_shows_what_evening_out_does_and_a_click_selects_a_hit
     assert "as played" in lane.told_at(QPointF(x, y))
     at_work.click(lane, (x, y))
     assert at_work.desk.view.chosen.onsets == (int(lane.shown.targets.onsets[loud]),)
+    before = lane.grab().toImage()
+    at_work.drag(lane, (x - 8, 20), (x + 40, 20), release=False)
+    assert lane.grab().toImage() != before
+    at_work.press(Qt.Key.Key_Escape)
     at_work.click(lane, (60, lane._box(0).center().y()))
     assert at_work.window.timeline.evidence["drift"].isVisible()

@@ -89,6 +89,7 @@ class LoudnessLane(EvidenceLane):
             self.paint_axis_label(painter, y, signed(level, 0))
         if shown is not None and len(shown.targets):
             self._paint_hits(painter, content, shown)
+        self.paint_sweep(painter)
 
     def _paint_hits(self, painter: QPainter, content: QRect, shown: Shown) -> None:
         theme, chosen = self.desk.view.theme, self.desk.view.chosen
