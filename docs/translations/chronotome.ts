@@ -3081,7 +3081,7 @@ Selected hits change together.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <location filename="ui/window/main_window.py"/>
+        <location filename="ui/window/frame.py"/>
         <source>Large lanes: F9 shows all again. Rest the pointer on a rim for its panel.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5348,6 +5348,11 @@ Selected hits change together.</source>
     <message>
         <location filename="ui/actions/short.py"/>
         <source>Repeat…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/window/asked.py"/>
+        <source>Replace it?</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -11452,6 +11457,11 @@ or {2} {3}</source>
     <message>
         <location filename="ui/dialogs/preferences.py"/>
         <source>“{0}” drops out at {1} samples. Choose a larger buffer, or JACK as audio output.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <location filename="ui/window/asked.py"/>
+        <source>“{0}” exists already</source>
         <translation type="unfinished"></translation>
     </message>
     <message>

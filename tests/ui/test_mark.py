@@ -534,3 +534,25 @@ def test_mark_and_tighten_agree_on_what_is_to_be_checked(marking, monkeypatch):
     kinds.activated.emit(last)
     assert view.stage is Stage.MARK
     assert view.chosen.onset == onset
+
+
+def test_a_file_is_not_written_over_where_its_ending_was_added(marking, tmp_path, monkeypatch):
+    from PySide6.QtWidgets import QFileDialog, QMessageBox
+
+    there = tmp_path / "hits.csv"
+    there.write_text("mine")
+    monkeypatch.setattr(
+        QFileDialog, "getSaveFileName", lambda *_arguments: (str(tmp_path / "hits"), "Table (*.csv)")
+    )
+    asked = []
+    monkeypatch.setattr(
+        QMessageBox, "exec", lambda box: asked.append(box.text()) or QMessageBox.StandardButton.Cancel
+    )
+    marking.window.mark_files.ask_and_write()
+    marking.settle()
+
+    assert asked == ["“hits.csv” exists already"]
+    assert there.read_text() == "mine"
+    monkeypatch.setattr(QMessageBox, "exec", lambda _box: QMessageBox.StandardButton.Yes)
+    marking.window.mark_files.ask_and_write()
+    marking.wait(lambda: there.read_text().startswith("frame,"))

@@ -15,6 +15,8 @@ from chronotome.session.edits.tempo import scale_tempo, set_tempo, set_tempo_fro
 from chronotome.session.edits.tightening import reset_hits, set_tighten
 from chronotome.session.edits.timing import set_beat_one, set_loop, set_looping
 from chronotome.session.edits.tracks import (
+    LOUDEST,
+    QUIETEST,
     rename,
     set_level,
     set_moving,
@@ -155,7 +157,7 @@ ACTIONS: Mapping[str, SessionAction] = {
     ),
     "catch": SessionAction(tr("Set attraction"), (PERCENT,), _recipe("catch", 0.01), of_track=True),
     "reset-hits": SessionAction(tr("Reset all hits"), (), reset_hits, of_track=True),
-    "level": SessionAction(tr("Set level"), (number("DB", -60, 12),), set_level, of_track=True),
+    "level": SessionAction(tr("Set level"), (number("DB", QUIETEST, LOUDEST),), set_level, of_track=True),
     "pan": SessionAction(tr("Set pan"), (number("PERCENT", -100, 100),), _pan, of_track=True),
     "pitch": SessionAction(
         tr("Set pitch"), (number("SEMITONES", -MOST_SEMITONES, MOST_SEMITONES),), _pitch, of_track=True

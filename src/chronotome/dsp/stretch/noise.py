@@ -14,6 +14,7 @@ from chronotome.dsp.fades import crossfade
 WINDOW_SECONDS = 0.024
 """As long as noise is heard as one colour, and short beside what it changes in."""
 OVERLAP = 4
+"""Windows that lie over one another: as many add up to one in power."""
 COME_IN_SECONDS = 0.010
 EVEN = 32
 """Frames that windows are made of: their transforms are fast."""
@@ -53,14 +54,16 @@ def drawn_anew(source: Samples, rate: int, start: int, end: int, length: int) ->
     inside = frames_between(source, start, end)
     draw = np.random.default_rng((start, end, length))
     made = np.zeros((hops * hop + size, source.shape[1]), np.float32)
-    turned = np.exp(2j * np.pi * draw.random((hops, size // 2 + 1))).astype(np.complex64)
     for number, at in enumerate(first.tolist()):
         heard = np.fft.rfft(
             inside[at : at + size] * window[: len(inside[at : at + size]), None], size, axis=0
         )
-        again = np.fft.irfft(np.abs(heard) * turned[number, :, None], size, axis=0)
+        turn = np.exp(
+            2j * np.pi * draw.random(len(heard))
+        )  # of all channels alike: a noise stays as wide as it was
+        again = np.fft.irfft(heard * turn[:, None], size, axis=0)
         made[number * hop : number * hop + size] += (again * window[:, None]).astype(np.float32)
-    made = made[hop * OVERLAP // 2 :][:length] * np.sqrt(4 / OVERLAP)  # at 4, windows add up to one
+    made = made[hop * OVERLAP // 2 :][:length]
     over = min(int(COME_IN_SECONDS * rate), length // 2, spanned // 2)
     made[:over] = crossfade(inside[:over], made[:over])
     return made

@@ -10,9 +10,9 @@ from chronotome.session.model import Clip, ClipId, Session, Take, Touch, Track, 
 from chronotome.session.settings import TightenSettings
 
 SHORTEST = 2
-MOST_TIMES = 99
-"""A clip is repeated at once, at most."""
 """Frames of a recording that a clip has at least."""
+MOST_TIMES = 99
+"""How often a clip is repeated at once, at most."""
 SHARED = frozenset({"fade_in", "fade_out", "is_muted"})
 """What a clip has in common with its counterparts on locked tracks."""
 

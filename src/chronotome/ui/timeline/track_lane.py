@@ -27,7 +27,7 @@ class TrackLane(Lane):
     def __init__(self, desk: UiContext, name: str) -> None:
         super().__init__(desk, name)
         self.drag: Drag | None = None
-        self._follow: Callable[[QMouseEvent], None] = self.point_at
+        self._follow: Callable[[QMouseEvent], None] | None = None
         desk.view.chosen.focus_changed.connect(self.update)
         desk.rendering.checked.connect(self.update)
 
@@ -47,7 +47,7 @@ class TrackLane(Lane):
         self.drag, self._follow = drag, partial(follow, drag)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        if self.drag is None:
+        if self._follow is None:
             self.point_at(event)
         else:
             self._follow(event)
@@ -87,7 +87,7 @@ class TrackLane(Lane):
         painter.drawText(box, Qt.AlignmentFlag.AlignCenter, words)
 
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        drag, self.drag = self.drag, None
+        drag, self.drag, self._follow = self.drag, None, None
         if drag is not None:
             drag.finish()
             self.update()
@@ -96,6 +96,6 @@ class TrackLane(Lane):
         if self.drag is None:
             return False
         self.drag.cancel()
-        self.drag = None
+        self.drag = self._follow = None
         self.update()
         return True

@@ -2,7 +2,6 @@
 
 import re
 from collections.abc import Callable, Sequence
-from functools import cached_property
 from pathlib import Path
 from typing import Any
 
@@ -10,11 +9,13 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QAbstractButton, QApplication, QFileDialog, QInputDialog, QMessageBox, QWidget
 
 from chronotome.files.audio_out import Encoding
+from chronotome.files.names import shown
 from chronotome.session.kits import Kit
 from chronotome.session.metre import Metre
 from chronotome.ui.controls.plain_text import question
 from chronotome.ui.state.asking import CANCEL, DISCARD, OPEN, SAVE, Answer, Role
 from chronotome.ui.state.guarded import guard_overrides
+from chronotome.words import tr
 
 ENDING = re.compile(r"\(\*(\.[\w.]+)\)$")
 """Of a kind of files that has one."""
@@ -33,6 +34,8 @@ class Asked:
 
     def __init__(self) -> None:
         self.window: QWidget | None = None
+        self._pads: dict[Any, QWidget] = {}
+        """Of each window that was asked for some."""
 
     @property
     def _front(self) -> QWidget | None:
@@ -69,7 +72,18 @@ class Asked:
         if not said:
             return None
         path, ending = Path(said), ENDING.search(kind)
-        return path.with_name(path.name + ending[1]) if ending and not path.suffix else path
+        if ending is None or path.suffix:
+            return path
+        whole = path.with_name(path.name + ending[1])
+        return whole if not whole.exists() or self._replaces(whole) else None
+
+    def _replaces(self, path: Path) -> bool:
+        """Whether a file may be written over that was not named in full: the dialog has not asked."""
+        text = tr("“{0}” exists already", shown(path.name))
+        box = question(self._front, text, tr("Replace it?"))
+        box.setStandardButtons(BUTTONS.Yes | BUTTONS.Cancel)
+        box.setDefaultButton(BUTTONS.Cancel)
+        return box.exec() == BUTTONS.Yes
 
     def folder(self, title: str, usual: str = "") -> Path | None:
         said = QFileDialog.getExistingDirectory(self._front, title, usual)
@@ -119,11 +133,6 @@ class Asked:
 
         guard_overrides()
         AlikeDialog(where, place, found, self._front).open()
-
-    @cached_property
-    def _pads(self) -> dict[Any, QWidget]:
-        """Of each window that was asked for some."""
-        return {}
 
     def pads(self, where: Any, play: Any) -> None:
         from chronotome.ui.dialogs.pads import PadsWindow  # noqa: PLC0415 - seldom wanted

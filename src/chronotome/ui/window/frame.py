@@ -8,12 +8,14 @@ from chronotome.ui.commands.general import Commands
 from chronotome.ui.commands.session_files import SessionFiles
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.side import SidePanel
+from chronotome.ui.panels.status_line import StatusLine
 from chronotome.ui.panels.transport_bar import TransportBar
 from chronotome.ui.stages.export import ExportTray
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.timeline import Timeline
+from chronotome.words import tr
 
 
 class Frame(QMainWindow):
@@ -29,6 +31,9 @@ class Frame(QMainWindow):
     timeline: Timeline
     trays: dict[Stage, Tray]
     export_tray: ExportTray
+    status: StatusLine
+    is_first: bool
+    """Whether no other window opened this one on its session: it alone opens, saves and ends."""
     rail_side: SidePanel
     tray_side: SidePanel
 
@@ -37,17 +42,19 @@ class Frame(QMainWindow):
         return self.rail_side, self.tray_side
 
     @property
-    def is_first(self) -> bool:
-        """Whether no other window opened this one on its session: it alone opens, saves and ends."""
-        raise NotImplementedError
-
-    @property
     def is_large(self) -> bool:
-        """Whether lanes alone are in sight."""
-        raise NotImplementedError
+        """Whether the lanes of one track have all of the window."""
+        return self.timeline.is_alone
 
     def toggle_large(self) -> None:
-        raise NotImplementedError
+        """The lanes of the track alone: no tray, no stage cards, no other tracks; keys go on working."""
+        is_large = not self.is_large
+        self.timeline.stand_alone(is_alone=is_large)
+        for side in self.sides:
+            side.press(is_pressed=is_large)
+        self.rail_side.changed.emit()
+        if is_large:
+            self.tell(tr("Large lanes: F9 shows all again. Rest the pointer on a rim for its panel."))
 
     def toggle_side(self, side: SidePanel) -> None:
         """Fold it to its rim, or give it its room again."""
@@ -57,7 +64,7 @@ class Frame(QMainWindow):
 
     def tell(self, sentence: str) -> None:
         """In the status line."""
-        raise NotImplementedError
+        self.status.tell(sentence, is_important=True)
 
     def leave_large(self) -> None:
         """Tray and cards are wanted."""

@@ -99,6 +99,7 @@ class MainWindow(Frame):
         super().__init__()
         self.desk, self.player, self._journal, self.first = desk, player, journal, first
         self.second: MainWindow | None = None
+        self.is_first = first is None
         self.commands = Commands(desk, None if first is None else first.commands)
         self.learning = Learning(desk, self, lambda: self.actions_table) if first is None else first.learning
         self.others = OtherCommands(desk) if first is None else first.others
@@ -157,10 +158,6 @@ class MainWindow(Frame):
         self.recent = RecentMenu(files, lambda: self.desk.preferences.settings, self)
         self.templates = TemplatesMenu(files, self)
         return {RECENT: self.recent, TEMPLATES: self.templates}
-
-    @property
-    def is_first(self) -> bool:
-        return self.first is None
 
     def _fit_the_screen(self) -> None:
         """As large as usual, but no larger, with its frame, than what is free on the screen it opens on."""
@@ -381,9 +378,6 @@ class MainWindow(Frame):
         x = viewport.x_of(self.desk.transport.position)
         return x if 0 <= x <= viewport.width else None
 
-    def tell(self, sentence: str) -> None:
-        self.status.tell(sentence, is_important=True)
-
     def _on_error(self, sentence: str) -> None:
         """What went wrong, to which file, and what to do: stays in a list until it was read."""
         self.tell(sentence)
@@ -446,21 +440,6 @@ class MainWindow(Frame):
 
     def toggle_full_screen(self) -> None:
         self.setWindowState(self.windowState() ^ Qt.WindowState.WindowFullScreen)
-
-    @property
-    def is_large(self) -> bool:
-        """Whether the lanes of one track have all of the window."""
-        return self.timeline.is_alone
-
-    def toggle_large(self) -> None:
-        """The lanes of the track alone: no tray, no stage cards, no other tracks; keys go on working."""
-        is_large = not self.is_large
-        self.timeline.stand_alone(is_alone=is_large)
-        for side in self.sides:
-            side.press(is_pressed=is_large)
-        self.restoring.look()
-        if is_large:
-            self.tell(tr("Large lanes: F9 shows all again. Rest the pointer on a rim for its panel."))
 
     def new_window(self) -> None:
         """Another stage of the same session, for another screen; closed it can be opened again."""
