@@ -15,7 +15,7 @@ from chronotome.session.model import Follow
 from chronotome.session.onsets import onsets_from
 from chronotome.session.targets import Reason
 from chronotome.session.tighten import targets_of
-from chronotome.ui.panels.status_line import bars_of_room
+from chronotome.ui.panels.status_line import room_made
 from chronotome.ui.state.figures import counted
 from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.decision import decision_now
@@ -155,7 +155,7 @@ def test_room_is_told_only_where_everything_moved_right(at_work):
     store = at_work.desk.store
     store.apply(lambda s: set_beat_one(set_tempo(s, 121.0), 0.3), "Tempo")
 
-    assert bars_of_room(store.history) == 0
+    assert room_made(store.history) == ""
     assert counted(1, "bar") == "1 bar"
     assert counted(2, "bar") == "2 bars"
 

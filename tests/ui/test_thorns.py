@@ -144,12 +144,18 @@ def test_a_pickup_gets_room_before_bar_1_and_the_window_says_so(first):
     track = first.session.tracks[0].id
     first.press(Qt.Key.Key_Return)
     one = round(60 / 104.0 * first.session.recordings[0].rate)
+    apply, status = first.desk.store.apply, first.window.status.words
 
-    first.desk.store.apply(lambda session: set_recording_beat_one(session, track, one), "Beat one")
-    first.desk.store.apply(lambda session: set_following(session, track, TempoSync.RECORDING), "Follow")
-    first.desk.store.apply(lambda session: set_tempo(session, 80.0), "Slower")
+    for beats, bpm, said in ((3, 40.0, "1 bar,"), (1, 80.0, "173 ms,")):
+        before = first.session
+        apply(lambda session, at=beats * one: set_recording_beat_one(session, track, at), "Beat one")
+        apply(lambda session: set_following(session, track, TempoSync.RECORDING), "Follow")
+        apply(lambda session, bpm=bpm: set_tempo(session, bpm), "Slower")
+        assert f"Bar 1 moved right by {said}" in status.said
+        if beats > 1:
+            while first.session is not before:
+                first.desk.store.undo()
 
-    assert "Bar 1 moved right by 1 bar" in first.window.status.words.said
     assert (np.diff(targets(first).target) > 0.25 * RATE).all()
 
 

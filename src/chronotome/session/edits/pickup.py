@@ -12,17 +12,19 @@ from chronotome.session.model import Follow, Session, Take, Track, replace
 
 
 def with_room(session: Session) -> Session:
-    """The session with so many whole bars more before bar 1 that every pickup lies behind its start.
+    """The session with so much room more before bar 1 that every pickup lies behind its start.
 
     What is before beat one of a recording that follows the song lies before the bar that its beat one is on.
     Where the session would have to begin before its first frame, bar 1 moves right and takes everything
-    along: clips and grid keep their places to one another.
+    along: clips and grid keep their places to one another. It moves by what is wanting where that is less
+    than a beat (a slower tempo makes the silence before the first hit longer), else by whole bars.
     """
     first = min((_start_of(session, track) for track in session.tracks), default=0.0)
     if first >= -0.5:
         return session
-    bar = session.metre.first.bar * 60 / session.timebase.tempo_at(-MOST_BEATS)  # the tempo before bar 1
-    by = math.ceil(math.ceil(-first / session.rate / bar - 1e-9) * bar * session.rate)
+    beat = 60 / session.timebase.tempo_at(-MOST_BEATS) * session.rate  # at the tempo before bar 1
+    bar = session.metre.first.bar * beat
+    by = math.ceil(-first if -first < beat else math.ceil(-first / bar - 1e-9) * bar)
 
     def later(take: Take) -> Take:
         return replace(take, start=take.start + by)

@@ -9,7 +9,7 @@ from chronotome.bridge.tasks import Task
 from chronotome.session.history import History
 from chronotome.ui.controls.plain_text import Label, tip
 from chronotome.ui.controls.sentence import Sentence
-from chronotome.ui.state.figures import clock, counted, decibels
+from chronotome.ui.state.figures import clock, counted, decibels, plain
 from chronotome.ui.state.ui_context import UiContext
 from chronotome.words import tr
 
@@ -18,19 +18,26 @@ TOLD_MILLISECONDS = 8000
 TELLING_MILLISECONDS = 60
 """Between two steps of the bar: each paints the window at once."""
 
+SEEN_SECONDS = 0.02
+"""A smaller move of everything is not told of."""
 
-def bars_of_room(history: History) -> int:
-    """By how many bars the last edit moved everything right, so that a pickup has room before bar 1."""
+
+def room_made(history: History) -> str:
+    """By how much the last edit moved everything right for a pickup before bar 1; empty: by nothing."""
     if not history.past:
-        return 0
+        return ""
     before, after = history.past[-1].session, history.session
     if before.tempo.beat_one == after.tempo.beat_one:
-        return 0
+        return ""
     starts = {clip.id: clip.take.start for _, clip in before.clips}
     moved = [clip.take.start - starts[clip.id] for _, clip in after.clips if clip.id in starts]
     if not moved or min(moved) <= 0 or min(moved) != max(moved):
-        return 0
-    return round(moved[0] / after.rate / (after.metre.first.bar * 60 / after.timebase.tempo_at(-1.0)))
+        return ""
+    seconds = moved[0] / after.rate
+    bars = seconds / (after.metre.first.bar * 60 / after.timebase.tempo_at(-1.0))
+    if round(bars) and math.isclose(bars, round(bars), abs_tol=1e-3):
+        return counted(round(bars), "bar")
+    return f"{plain(1000 * seconds, 0)} ms" if seconds > SEEN_SECONDS else ""
 
 
 class StatusLine(QWidget):
@@ -125,10 +132,8 @@ class StatusLine(QWidget):
         if kind in {"undo", "redo"}:
             label = history.redo_label if kind == "undo" else history.undo_label
             self.tell(tr("Undone: {0}", label) if kind == "undo" else tr("Redone: {0}", label))
-        elif kind == "then" and (bars := bars_of_room(history)):
-            self.tell(
-                tr("Bar 1 moved right by {0}, because the pickup starts before it", counted(bars, "bar"))
-            )
+        elif kind == "then" and (room := room_made(history)):
+            self.tell(tr("Bar 1 moved right by {0}, because the pickup starts before it", room))
         elif kind == "then" and self._told.isActive() and not self._is_important:
             self._told.stop()
             self._show_hint()
