@@ -152,7 +152,12 @@ def main() -> None:
     copy: Path = arguments.folder
     if copy.exists():
         parser.error(f"{copy} is there already")
-    shutil.copytree(PROJECT, copy, ignore=shutil.ignore_patterns(".venv*", ".git", "__pycache__", ".*_cache"))
+    shutil.copytree(
+        PROJECT,
+        copy,
+        symlinks=True,
+        ignore=shutil.ignore_patterns(".venv*", ".git", "__pycache__", ".*_cache"),
+    )
     if unseen := seen_by(copy, ["tests"]):
         parser.error(f"without a fault this fails already: {unseen}")
     seen, lived = 0, list[str]()

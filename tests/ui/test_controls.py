@@ -225,6 +225,6 @@ def test_every_tray_is_laid_out_within_its_width(at_work, stage):
     at_work.settle()
 
     tray = at_work.window.trays[stage]
-    assert tray.layout().geometry().width() == tray.width()
+    at_work.wait(lambda: tray.layout().geometry().width() == tray.width())
     wide = [each for each in tray.findChildren(QWidget) if each.isVisible() and each.width() > tray.width()]
     assert wide == []

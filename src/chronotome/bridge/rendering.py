@@ -1,7 +1,8 @@
 """Keeps the player's mix up with the session."""
 
+import threading
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from PySide6.QtCore import QObject, QTimer, Signal
 
@@ -26,12 +27,18 @@ MANY_HITS = 4000
 """From so many on the mix waits for the hand to rest: working it out beside the window slows the window down
 to a quarter (they share one interpreter)."""
 
+FIRST_SECONDS = 0.010
+"""For which an edit waits for its sound before the window goes on: both share one interpreter, and taking
+turns within milliseconds takes far longer than one after the other."""
+
 
 @dataclass(frozen=True, eq=False)
 class RenderRequest:
     session: Session
     sources: Sources
     near: int
+    is_heard: threading.Event = field(default_factory=threading.Event)
+    """The player has its first mix, or there will be none."""
 
 
 class Rendering(QObject):
@@ -91,6 +98,7 @@ class Rendering(QObject):
         self.started.emit()
         self._newest = RenderRequest(session, self._pool.ready(), near)
         self._latest.ask(self._newest)
+        self._newest.is_heard.wait(FIRST_SECONDS)
 
     def wait(self, seconds: float = 10.0) -> bool:
         """Wait until what was asked for is with the player."""
@@ -113,6 +121,7 @@ class Rendering(QObject):
                 self._last_serial_with[id(source.region)] = mix.serial
             self._player.publish(mix, moved if len(mixes) == 1 else None)  # it moves with the first mix only
             self._tempo = request.session.tempo
+            request.is_heard.set()
 
         moved = self._moved(request.session)
         near = request.near if moved is None else moved(request.near)

@@ -5,7 +5,7 @@ from numpy.typing import NDArray
 
 from chronotome.session.fit import BeatMap, BeatMapInput, BeatSource, Fit, Measured, beat_map
 from chronotome.session.grid import TempoMap
-from chronotome.session.memo import MANY, by_identity
+from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.metre import MetreMap
 from chronotome.session.model import Follow, Recording, Session, Take
 from chronotome.session.time_map import TimeMap
@@ -23,7 +23,13 @@ def beats_by(
 no_hits = np.zeros(0, bool)
 
 
-@by_identity(MANY)
+def _place_in_song(  # noqa: PLR0917 - those of what asks
+    take: Take, recording: Recording, beats: BeatMap, steady: float, tempo: TempoMap, rate: int
+) -> tuple[object, ...]:
+    return take.start, take.source_start, take.beat, recording, beats, steady, tempo, rate
+
+
+@by_parts(MANY, _place_in_song)
 def fitted_by(  # noqa: PLR0917 - found again by the identity of each
     take: Take, recording: Recording, beats: BeatMap, steady: float, tempo: TempoMap, rate: int
 ) -> TimeMap | None:

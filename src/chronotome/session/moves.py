@@ -44,6 +44,9 @@ class MoveSettings:
         )
         return MoveSettings(pull[recipe], alone[recipe], catch[recipe])
 
+    def of_part(self, part: slice) -> "MoveSettings":
+        return MoveSettings(self.pull[part], self.alone[part], self.catch[part])
+
 
 @dataclass(frozen=True, eq=False)
 class HitTimes:
@@ -81,6 +84,11 @@ class Ends:
         bars = metre.whole_bars(first, last)
         strays = abs(tempo.seconds_of(first + bars) - end / rate)
         return Ends(start, end, bars if strays < WHOLE_MS / 1000 else 0.0)
+
+    @property
+    def without_bars(self) -> "Ends":
+        """For a part of a take: the line at its end is not the one at its start."""
+        return Ends(self.start, self.end, 0.0)
 
     def holds(self, frames: Frames) -> NDArray[np.bool_]:
         return (frames >= self.start) & (frames < self.end)
@@ -145,6 +153,11 @@ def _last(fitted: Frames, ends: Ends, rate: int) -> Frames:
     return np.maximum(fitted, ends.end - round(ATTACK_SECONDS * rate))
 
 
+def whole_lines(lines: BeatArray) -> BeatArray:
+    """Lines by which strokes are told from one another: the same however they were worked out."""
+    return np.asarray(np.round(lines, 9))
+
+
 @by_identity(MANY)
 def _nearest(hits: HitTimes, strokes: Strokes, ends: Ends, rate: int) -> NDArray[np.bool_]:
     """Which strokes are the nearest of their line, of equally near ones the loudest.
@@ -152,7 +165,7 @@ def _nearest(hits: HitTimes, strokes: Strokes, ends: Ends, rate: int) -> NDArray
     In a take of whole bars the line at its end is the one at its start.
     """
     nearness = np.floor(np.abs(hits.away[strokes.leaders]) * (1000.0 / rate / AS_NEAR_MS))
-    lines, steps = np.round(hits.lines[strokes.leaders], 9), hits.steps[strokes.leaders]
+    lines, steps = whole_lines(hits.lines[strokes.leaders]), hits.steps[strokes.leaders]
     if ends.bars and len(steps):
         lines[np.abs(steps - steps[0] - ends.bars) < SAME_STEP] = lines[0]
     taken = (hits.by_hand & ~hits.keeps_line)[strokes.leaders]
@@ -189,28 +202,31 @@ def _over_the_line(hits: HitTimes, strokes: Strokes) -> tuple[NDArray[np.float64
 
 
 def in_order(
-    played: Frames,
     target: Frames,
     by_hand: NDArray[np.bool_],
     on_lines: NDArray[np.bool_],
-    apart: int,
+    offsets: Frames,
+    first: int = 0,
 ) -> Frames:
     """Targets that rise: what was set by hand stays, then what takes a line; the rest gives way.
 
-    Two onsets end at least `apart` frames from each other, or as near as they were played. Where fixed ones
-    leave no room between them, the last resort is one frame each, past them.
+    `offsets` keep two onsets apart (`apart_by`); `first` is how many hits there are before these. Where fixed
+    ones leave no room between them, the last resort is one frame each, past them.
     """
     if not len(target):
         return target
-    gaps = np.minimum(np.diff(played), apart)
-    offsets = np.concatenate([[0], np.cumsum(gaps)])
     level = target - offsets  # rising with room is level with never falling
-    if (np.diff(level) >= 0).all() and target[0] >= 0:
+    if (np.diff(level) >= 0).all() and target[0] >= first:
         return target
     level[on_lines] = _between_fixed(level, by_hand)[on_lines]
     level = np.maximum.accumulate(_between_fixed(level, by_hand | on_lines))
-    result = np.maximum(level + offsets, np.arange(len(level)))
-    return np.maximum.accumulate(result - np.arange(len(level))) + np.arange(len(level))
+    place = np.arange(first, first + len(level))
+    return np.maximum.accumulate(np.maximum(level + offsets, place) - place) + place
+
+
+def apart_by(played: Frames, apart: int) -> Frames:
+    """How far each hit keeps from the first at least: `apart` frames each, or as near as they were played."""
+    return np.concatenate([[0], np.cumsum(np.minimum(np.diff(played), apart))])[: len(played)]
 
 
 def _between_fixed(level: Frames, fixed: NDArray[np.bool_]) -> Frames:
@@ -221,11 +237,6 @@ def _between_fixed(level: Frames, fixed: NDArray[np.bool_]) -> Frames:
     return np.clip(level, floor, np.maximum(ceiling, floor))
 
 
-def within(target: Frames, fitted: Frames, by_hand: NDArray[np.bool_], ends: Ends) -> Frames:
-    """Rising targets of which none leaves the take, of those that are in it and that no hand has moved."""
-    at = np.arange(len(target))
-    inside = ends.holds(fitted)
-    is_held = by_hand & ~ends.holds(target)
-    if not inside.all() or is_held.any():
-        return target
-    return np.minimum(np.maximum(target, ends.start + at), ends.end - len(target) + at)
+def within(target: Frames, ends: Ends, place: Frames, count: int) -> Frames:
+    """Rising targets of which none leaves the take; `place` counts them among the `count` hits of it."""
+    return np.minimum(np.maximum(target, ends.start + place), ends.end - count + place)

@@ -8,9 +8,10 @@ from chronotome.session.grid import TempoMap
 from chronotome.session.groove import Groove
 from chronotome.session.lines import GridRule, LineRules, same, same_reach
 from chronotome.session.memo import MANY, by_identity
-from chronotome.session.model import Session, Take, Touch, Track
+from chronotome.session.model import Session, Take, Track
 from chronotome.session.onsets import OnsetId
 from chronotome.session.settings import Alone, SettingsSpan, TightenSettings
+from chronotome.session.touches import OwnRecipes, own_recipes
 
 
 @dataclass(frozen=True, eq=False)
@@ -30,24 +31,23 @@ def ruling_of(recipe: TightenSettings, grooves: Sequence[Groove]) -> GridRule:
 
 def recipes_of(session: Session, track: Track, take: Take) -> ScopedSettings:
     """What a take of this track is tightened by: its own recipe or its track's, spans', single hits'."""
-    return _recipes(track.recipe_of(take), track.spans, take.touches, session.grooves)
+    return _recipes(track.recipe_of(take), track.spans, own_recipes(take.touches), session.grooves)
 
 
 @by_identity(MANY)
 def _recipes(
     usual: TightenSettings,
     spans: tuple[SettingsSpan, ...],
-    touches: tuple[Touch, ...],
+    own: OwnRecipes,
     grooves: tuple[Groove, ...],
 ) -> ScopedSettings:
     every = [usual, *(span.recipe for span in spans)]
     hits, known = list[tuple[OnsetId, int]](), dict[TightenSettings, int]()
-    for touch in touches:
-        if touch.recipe is not None:
-            if touch.recipe not in known:
-                known[touch.recipe] = len(every)
-                every.append(touch.recipe)
-            hits.append((touch.onset, known[touch.recipe]))
+    for onset, recipe in own:
+        if recipe not in known:
+            known[recipe] = len(every)
+            every.append(recipe)
+        hits.append((onset, known[recipe]))
     bounds = tuple((span.start, span.end) for span in spans)
     rulings = tuple(ruling_of(each, grooves) for each in every)
     return ScopedSettings(tuple(every), same_reach(LineRules(rulings, bounds, tuple(hits))))

@@ -11,17 +11,18 @@ from chronotome.session.follow import fitted_of
 from chronotome.session.grid import TempoMap
 from chronotome.session.lines import SAME_STEP, LineRules, lines_over
 from chronotome.session.match import HitFeatures, Pairs, paired
-from chronotome.session.memo import MANY, by_identity
+from chronotome.session.memo import MANY, by_identity, by_parts
 from chronotome.session.metre import MetreMap
 from chronotome.session.model import Recording, Session, Take, Track, TrackId, placed_take
-from chronotome.session.moves import Ends, HitTimes, MoveSettings, in_order, moves_of, within
+from chronotome.session.moves import Ends, MoveSettings
+from chronotome.session.near_moves import HitRules
 from chronotome.session.onsets import Onsets
 from chronotome.session.patterns import Pattern
 from chronotome.session.recipes import ScopedSettings, matching, recipes_of, shortest_step
 from chronotome.session.rounds import PatternHits, hit_ids
 from chronotome.session.settings import Alone
 from chronotome.session.strokes import SHARE_OF_STEP, Strokes, strokes_of
-from chronotome.session.targets import LEAST_APART_SECONDS, Targets
+from chronotome.session.targets import Targets
 from chronotome.session.time_map import TimeMap
 from chronotome.units import BeatArray, Frames, at_other_rate, frames_at
 
@@ -152,21 +153,13 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     lined = _lined(places, recording.onsets, recipes.reach, tempo, metre, rate)
     if pairs is not None:
         lined = _matched(lined, pairs, matching(recipes), tempo, rate)
-    hits = _hits(take, recording, places, lined, tempo, rate)
     strokes = _strokes(places, recording, lined, _windows(recipes, tempo), rate)
     ends = _ends(take, recording.rate, tempo, metre, rate, fit)
-    moves = moves_of(hits, strokes, MoveSettings.of(recipes, lined.recipe, tempo, rate), ends, rate)
-    landed = in_order(
-        places.fitted,
-        np.rint(moves.target).astype(np.int64),
-        hits.by_hand,
-        moves.on_lines,
-        max(1, int(LEAST_APART_SECONDS * rate)),
-    )
-    landed = within(landed, places.fitted, hits.by_hand, ends)
+    rules = _rules(places, recording.onsets, lined, strokes, recipes, ends, tempo, rate)
+    landed = rules.landed(take.touches)
     return Targets(
-        hits.ids,
-        hits.strengths,
+        rules.ids,
+        rules.strengths,
         places.played,
         places.fitted,
         lined.beats,
@@ -175,8 +168,8 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
         lined.steps,
         lined.other,
         lined.other_steps,
-        landed,
-        moves.reasons,
+        landed.target,
+        landed.reasons,
         strokes.of,
         strokes.leaders,
         lined.recipe,
@@ -184,7 +177,13 @@ def _targets(  # noqa: PLR0917 - found again by the identity of each
     )
 
 
-@by_identity(MANY)
+def _place_in_song(  # noqa: PLR0917 - those of what asks
+    take: Take, own: int, tempo: TempoMap, metre: MetreMap, rate: int, fit: TimeMap | None
+) -> tuple[object, ...]:
+    return take.start, take.source_start, take.source_end, own, tempo, metre, rate, fit
+
+
+@by_parts(MANY, _place_in_song)
 def _ends(  # noqa: PLR0917 - found again by the identity of each
     take: Take, own: int, tempo: TempoMap, metre: MetreMap, rate: int, fit: TimeMap | None
 ) -> Ends:
@@ -285,6 +284,37 @@ def _lined(  # noqa: PLR0917 - found again by the identity of each
     )
 
 
+@by_identity(64)
+def _rules(  # noqa: PLR0917 - found again by the identity of each
+    places: _Places,
+    onsets: Onsets,
+    lined: _AssignedLines,
+    strokes: Strokes,
+    recipes: ScopedSettings,
+    ends: Ends,
+    tempo: TempoMap,
+    rate: int,
+) -> HitRules:
+    chosen = places.chosen
+    return HitRules(
+        onsets.id_array[chosen],
+        places.fitted,
+        lined.lines,
+        lined.steps,
+        lined.other,
+        lined.line_frames,
+        lined.has_line,
+        lined.stays,
+        onsets.strength_array[chosen],
+        onsets.loudness_array[chosen],
+        strokes,
+        MoveSettings.of(recipes, lined.recipe, tempo, rate),
+        ends,
+        tempo,
+        rate,
+    )
+
+
 @by_identity(MANY)
 def _matched(
     lined: _AssignedLines, pairs: Pairs, matching: tuple[Alone | None, ...], tempo: TempoMap, rate: int
@@ -337,36 +367,3 @@ def _strokes(
         leaders.append(part.leaders + start)
         count += len(part)
     return Strokes(np.concatenate(of), np.concatenate(leaders))
-
-
-@by_identity(MANY)
-def _hits(  # noqa: PLR0917 - found again by the identity of each
-    take: Take, recording: Recording, places: _Places, lined: _AssignedLines, tempo: TempoMap, rate: int
-) -> HitTimes:
-    ids = recording.onsets.id_array[places.chosen]
-    hand = {touch.onset: touch.beat for touch in take.touches if touch.beat is not None}
-    by_hand = np.isin(ids, list(hand)) if hand else np.zeros(len(ids), bool)
-    asked = np.full(len(ids), np.nan)
-    if by_hand.any():
-        wanted = np.array([hand[int(onset)] for onset in ids[by_hand]])
-        asked[by_hand] = np.rint(tempo.seconds_at(wanted) * rate)
-    keeps_line = np.zeros(len(ids), bool)
-    if by_hand.any():
-        step = np.abs(tempo.seconds_at(np.where(by_hand, lined.other, 0.0)) * rate - lined.line_frames)
-        keeps_line = by_hand & (np.abs(asked - lined.line_frames) < 0.5 * step)
-    away = (places.fitted - lined.line_frames).astype(np.float64)
-    strengths = recording.onsets.strength_array[places.chosen]
-    return HitTimes(
-        ids,
-        places.fitted,
-        lined.lines,
-        lined.steps,
-        away,
-        strengths,
-        recording.onsets.loudness_array[places.chosen],
-        asked,
-        by_hand,
-        keeps_line,
-        lined.has_line,
-        lined.stays,
-    )

@@ -1,5 +1,7 @@
 """Play, position, tempo, metre, snap, what is listened to, level."""
 
+from operator import attrgetter
+
 from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QResizeEvent
 from PySide6.QtWidgets import (
@@ -11,6 +13,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from chronotome.bridge.store import WatchedPart
 from chronotome.render.mix import Side
 from chronotome.session.edits.fitting import led
 from chronotome.session.edits.metre import set_metre_at
@@ -45,6 +48,11 @@ SNAPS = {
 BUTTONS = ("play", "return", "loop", "click", "play-keys", "play-in")
 ICONS = {"play-keys": "keys", "play-in": "record"}
 
+SHOWN: tuple[WatchedPart, ...] = tuple(
+    map(attrgetter, ("tempo", "metre", "rate", "click", "loop", "is_looping"))
+)
+"""What it shows of a session."""
+
 
 class TransportBar(QWidget):
     def __init__(self, desk: UiContext, actions: Actions) -> None:
@@ -67,14 +75,13 @@ class TransportBar(QWidget):
         desk.transport.moved.connect(self._on_moved)
         desk.transport.playing_changed.connect(self._show)
         desk.transport.side_changed.connect(self._show)
-        desk.store.changed.connect(self._show)
         desk.view.theme_changed.connect(self._show)
         desk.keys.changed.connect(self._show)
         desk.playing_in.changed.connect(self._show)
         desk.view.snap_changed.connect(self._show)
         desk.view.sight.viewport_changed.connect(self._show_snap)
         self._theme_shown = ""
-        self._show()
+        desk.store.watch(self, self._show, *SHOWN)
 
     def _add_fields(self, layout: QHBoxLayout) -> None:
         """Where it is, and the song's tempo, metre and snap."""

@@ -78,7 +78,7 @@ class ExportTray(Tray):
         self.proof = self.add_label("")
         self.written = self.add_label(tr("Nothing exported yet."))
         self.finish()
-        desk.store.changed.connect(self._show)
+        self.follow_session(self._show)
         desk.proving.proved.connect(self._show_proof)
         desk.proving.progressed.connect(self._show_progress)
         self._show()

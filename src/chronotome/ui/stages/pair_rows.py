@@ -30,6 +30,7 @@ class PairRows(Rows):
         self.alones.chosen.connect(self._choose_alone)
         self.row(tr("Unpaired")).addWidget(self.alones, 1)
         self.add_buttons("break-pair", "pair-found", "hear-pair")
+        self._filled: list[tuple[str, int]] = []
         desk.store.watch(self, self._fill, lambda session: session.tracks)
         desk.view.chosen.focus_changed.connect(self._fill)
 
@@ -59,9 +60,12 @@ class PairRows(Rows):
         return edit(session)
 
     def _fill(self) -> None:
-        self.follows.clear()
-        for track in self.others:
-            self.follows.addItem(track.name, track.id)
+        others = [(track.name, track.id) for track in self.others]
+        if others != self._filled:
+            self._filled = others
+            self.follows.clear()
+            for name, track in others:
+                self.follows.addItem(name, track)
         self.show_of(self.desk.view.recipe)
 
     def show_of(self, recipe: TightenSettings) -> None:

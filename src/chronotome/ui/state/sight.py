@@ -8,6 +8,8 @@ from chronotome.session.model import Session
 from chronotome.ui.state.viewport import Viewport
 
 RESTING_MILLISECONDS = 60
+FITTING_MILLISECONDS = 20
+"""After an edit, until all of it is in sight again: first it is rendered, which works out how long it is."""
 
 
 class Sight(QObject):
@@ -27,6 +29,10 @@ class Sight(QObject):
         self._resting.setSingleShot(True)
         self._resting.setInterval(RESTING_MILLISECONDS)
         self._resting.timeout.connect(self.rested)
+        self._fitting = QTimer(self)
+        self._fitting.setSingleShot(True)
+        self._fitting.setInterval(FITTING_MILLISECONDS)
+        self._fitting.timeout.connect(self._fit_again)
         store.changed.connect(self._on_session)
 
     def show(self, viewport: Viewport) -> None:
@@ -78,6 +84,10 @@ class Sight(QObject):
         """What showed all of it shows all of it, however long it has become."""
         if before.rate != after.rate:
             self._become(self.viewport.at_rate(after.rate / before.rate))
+        if self.is_whole and not self._fitting.isActive():
+            self._fitting.start()
+
+    def _fit_again(self) -> None:
         if self.is_whole and not self._store.is_drafting:
             self._become(self.viewport.fitted(0, self.extent))
 

@@ -25,6 +25,7 @@ class TrackButtons(QWidget):
         layout.addWidget(self._mute)
         layout.addWidget(self._solo)
         self.setFixedSize(2 * size + 10, size - 2)
+        self._shown: tuple[object, ...] = ()
         desk.store.changed.connect(self._show)
 
     def _button(self, letter: str, words: str, size: int) -> QPushButton:
@@ -43,7 +44,11 @@ class TrackButtons(QWidget):
 
     def _show(self) -> None:
         found = next((track for track in self._desk.session.tracks if track.id == self._track), None)
-        if found is not None:
+        if found is None:
+            return
+        shown = found.name, found.is_muted, found.is_solo
+        if shown != self._shown:
+            self._shown = shown
             self._mute.setAccessibleName(tr("Mute, {0}", found.name))
             self._solo.setAccessibleName(tr("Solo, {0}", found.name))
             self._mute.setChecked(found.is_muted)
