@@ -130,7 +130,7 @@ def seen_by(copy: Path, tests: list[str]) -> str:
             text=True,
             timeout=SECONDS,
             check=False,
-            env={**os.environ, "QT_QPA_PLATFORM": "offscreen", "PYTHONPATH": str(copy / "src")},
+            env={**os.environ, "QT_QPA_PLATFORM": "offscreen", "PYTHONPATH": f"{copy / 'src'}:{copy}"},
         )
     except subprocess.TimeoutExpired:
         return "no end"

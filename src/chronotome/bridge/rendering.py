@@ -1,6 +1,7 @@
 """Keeps the player's mix up with the session."""
 
 import threading
+import time
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, field
 
@@ -30,6 +31,9 @@ to a quarter (they share one interpreter)."""
 FIRST_SECONDS = 0.010
 """For which an edit waits for its sound before the window goes on: both share one interpreter, and taking
 turns within milliseconds takes far longer than one after the other."""
+
+WINDOW_SECONDS = 0.002
+"""For which the rest of an edit's sound waits for the window in turn."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -121,7 +125,9 @@ class Rendering(QObject):
                 self._last_serial_with[id(source.region)] = mix.serial
             self._player.publish(mix, moved if len(mixes) == 1 else None)  # it moves with the first mix only
             self._tempo = request.session.tempo
-            request.is_heard.set()
+            if not request.is_heard.is_set():
+                request.is_heard.set()
+                time.sleep(WINDOW_SECONDS)
 
         moved = self._moved(request.session)
         near = request.near if moved is None else moved(request.near)

@@ -7,6 +7,7 @@ import os
 import queue
 import stat
 import threading
+import time
 import uuid
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
@@ -28,6 +29,8 @@ from chronotome.session.limits import ContentHash
 from chronotome.words import tr
 
 SYNC_SECONDS = 1.0
+SOUND_FIRST_SECONDS = 0.015
+"""For which a single edit waits to be written: its sound and its picture need the interpreter."""
 Count = Annotated[int, Meta(ge=0, le=1 << 32)]
 JournalNames = Annotated[
     tuple[Annotated[str, Meta(pattern=r"\A[0-9a-f]{32}\.jsonl\Z")], ...], Meta(max_length=64)
@@ -203,6 +206,8 @@ class Journal:
                 continue
             if entry is None:
                 break
+            if entry[0] not in {"flush", "start"} and self._queue.empty():
+                time.sleep(SOUND_FIRST_SECONDS)
             self._take(*entry)
             is_synced = False
         self._put_away()
