@@ -6,6 +6,7 @@ import sys
 from collections.abc import Sequence
 
 from chronotome import cli
+from chronotome.cli.arguments import parser
 
 
 def main(words: Sequence[str] | None = None) -> int:
@@ -14,7 +15,7 @@ def main(words: Sequence[str] | None = None) -> int:
             stream.reconfigure(errors="replace")
     arguments = cli.parsed(sys.argv[1:] if words is None else words)
     if arguments.command is None:
-        cli.parser().print_help()
+        parser().print_help()
         return 2
     if arguments.command not in {"open", "demo", "shot"}:
         return cli.run(arguments)

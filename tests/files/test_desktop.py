@@ -10,8 +10,9 @@ from pathlib import Path
 
 import pytest
 
-from chronotome import __version__, assets, cli
+from chronotome import __version__, assets
 from chronotome.__main__ import main
+from chronotome.cli.arguments import parser
 from chronotome.cli.manual_page import commands_of
 from chronotome.errors import CannotWrite
 from chronotome.files import desktop
@@ -79,7 +80,7 @@ def test_icons_are_as_large_as_their_names_say(installed, qapp):
 def test_the_manual_tells_every_option(installed):
     page = installed / "man/man1/chronotome.1"
     text = page.read_text().replace("\\-", "-")
-    for name, (command, _) in commands_of(cli.parser()).items():
+    for name, (command, _) in commands_of(parser()).items():
         assert f'.SS "chronotome {name}"' in text
         for action in command._actions:
             assert "%" not in (action.help or "")

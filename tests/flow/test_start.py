@@ -1,15 +1,61 @@
+"""What is imported to begin, and that nothing more is."""
+
 import subprocess
 import sys
+
+from chronotome.cli import COMMANDS, arguments
+from chronotome.cli.tighten import KEEPS
+from chronotome.dsp.bands import Instrument
+from chronotome.dsp.stretch.engines import MoveBy
+from chronotome.files.audio_out import ENCODINGS
+from chronotome.files.finish import LONGEST_TAIL, RATES
+from chronotome.files.naming import FIELDS
+from chronotome.files.split import Splitting
+from chronotome.session.edits.slicing import Cuts
+from chronotome.session.grid import FASTEST, SLOWEST, Grid
+from chronotome.session.groove import MOST_BARS
+from chronotome.session.onset_filter import USUAL_SPACING, USUAL_THRESHOLD
 
 HEAVY = ("scipy", "mido")
 
 
-def test_the_window_opens_without_what_takes_longer_than_it():
-    code = (
-        "import sys, chronotome.ui.application, chronotome.ui.window.main_window\n"
-        f"print([name for name in {HEAVY} if name in sys.modules])"
+def imported_by(code, names):
+    told = subprocess.run(
+        [
+            sys.executable,
+            "-c",
+            f"import sys\n{code}\nprint([name for name in {names} if name in sys.modules])",
+        ],
+        check=True,
+        capture_output=True,
+        text=True,
     )
+    return told.stdout.splitlines()[-1]
 
-    told = subprocess.run([sys.executable, "-c", code], check=True, capture_output=True, text=True)
 
-    assert told.stdout.strip() == "[]"
+def test_the_window_opens_without_what_takes_longer_than_it():
+    code = "import chronotome.ui.application, chronotome.ui.window.main_window"
+    assert imported_by(code, HEAVY) == "[]"
+
+
+def test_help_needs_nothing_of_the_core():
+    code = "from chronotome.__main__ import main\ntry: main(['--help'])\nexcept SystemExit: pass"
+    core = ("numpy", "msgspec", "chronotome.session", "chronotome.dsp", "chronotome.files", "PySide6")
+    assert imported_by(code, core) == "[]"
+
+
+def test_names_and_bounds_of_the_command_line_are_those_of_the_core():
+    said = arguments
+    assert (said.SLOWEST, said.FASTEST, said.LONGEST_TAIL) == (SLOWEST, FASTEST, LONGEST_TAIL)
+    assert (said.USUAL_THRESHOLD, said.USUAL_SPACING) == (USUAL_THRESHOLD, USUAL_SPACING)
+    assert tuple(map(str, Instrument)) == said.INSTRUMENTS
+    assert set(said.MATERIALS) == {"auto", "tape", *KEEPS, *said.INSTRUMENTS}
+    assert tuple(MoveBy) == said.MOVES
+    assert tuple(ENCODINGS) == said.ENCODINGS
+    assert (said.RATES, said.FIELDS, said.MOST_BARS) == (RATES, FIELDS, MOST_BARS)
+    assert Splitting.names == said.USUAL_NAMES
+    parsed = said.parser().parse_args(["split", "a.wav", "-o", "b"])
+    assert parsed.at == Cuts()
+    assert said.parser().parse_args(["groove", "a.wav", "-o", "b"]).grid == Grid()
+    words = said.parser().format_help()
+    assert all(command in words for command in COMMANDS)

@@ -6,20 +6,10 @@ import shlex
 import sys
 from collections.abc import Sequence
 from pathlib import Path
-from typing import Any
 
 from chronotome.errors import UnusableFile, readable
 from chronotome.files.batch import Outcome, read_recipe, report, run_batch, sounds_in
 from chronotome.progress import Progress
-
-
-def add_batch_command(commands: Any) -> None:
-    batch = commands.add_parser("batch", help="process many files by a preset saved from the window")
-    batch.add_argument("recipe", type=Path, metavar="PRESET")
-    batch.add_argument("files", type=Path, nargs="+", metavar="FILE", help="audio files, or folders of them")
-    batch.add_argument("-o", "--out", type=Path, required=True, metavar="FOLDER")
-    words = "print one command a file instead, for a runner of yours on one machine or many"
-    batch.add_argument("--commands", action="store_true", help=words)
 
 
 def batch(arguments: argparse.Namespace, progress: Progress) -> None:

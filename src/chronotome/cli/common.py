@@ -1,6 +1,5 @@
 """What several commands share."""
 
-import argparse
 import json
 import re
 import sys
@@ -19,16 +18,6 @@ from chronotome.words import UNSEEN
 
 if TYPE_CHECKING:
     from chronotome.dsp.onsets.detection import DetectedOnsets
-
-
-def between(low: float, high: float) -> Any:
-    def read(text: str) -> float:
-        value = float(text)
-        if not low <= value <= high:
-            raise argparse.ArgumentTypeError(f"{text} is not between {low:g} and {high:g}")
-        return value
-
-    return read
 
 
 def put(document: dict[str, Any]) -> None:

@@ -2,8 +2,6 @@
 
 import argparse
 import sys
-from pathlib import Path
-from typing import Any
 
 from chronotome.errors import CannotWrite, ChronotomeError
 from chronotome.files.session_file import check_place, load_session, refuse_lost, save_session
@@ -14,17 +12,6 @@ from chronotome.session.model import Session, TrackId
 
 class Refused(ChronotomeError):  # noqa: N818 - reads as what happened
     """What was asked for cannot be done; it says why."""
-
-
-def add_edit_command(commands: Any) -> None:
-    edit = commands.add_parser("edit", help="edit a session by named actions, into a new folder")
-    edit.add_argument("session", type=Path, nargs="?")
-    edit.add_argument("actions", nargs="*", metavar="ACTION[=VALUE,...]", help="in this order; see --list")
-    edit.add_argument("-o", "--out", type=Path, metavar="FOLDER", help="new folder for the edited session")
-    edit.add_argument(
-        "--track", action="append", default=[], metavar="NAME", help="tracks meant; all if none"
-    )
-    edit.add_argument("--list", action="store_true", help="print the actions and their values")
 
 
 def _listed() -> str:

@@ -1,12 +1,11 @@
 """The commands of Fit: tempo and straighten."""
 
 import argparse
-from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 import numpy as np
 
-from chronotome.cli.common import between, heard, put
+from chronotome.cli.common import heard, put
 from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.errors import UnusableFile
 from chronotome.files.analysis import measured_of
@@ -22,7 +21,7 @@ from chronotome.progress import Progress
 from chronotome.session.edits.tempo import take_song_map
 from chronotome.session.fit import BeatMap, BeatMapInput, BeatSource, Fit, Measured, beat_map
 from chronotome.session.grid import FASTEST, SLOWEST
-from chronotome.session.metre import Metre, metre_map, metre_of
+from chronotome.session.metre import Metre, metre_map
 from chronotome.session.model import Session
 
 if TYPE_CHECKING:
@@ -30,48 +29,6 @@ if TYPE_CHECKING:
 
 NOTICEABLE_SWING = 52.5
 BEATS = {"measured": BeatSource.MEASURED, "hits": BeatSource.ONSETS, "bars": BeatSource.BARS}
-
-
-def metre_said(text: str) -> Metre:
-    """4/4, 6/8."""
-    try:
-        return metre_of(text)
-    except ValueError as error:
-        raise argparse.ArgumentTypeError(str(error)) from None
-
-
-def add_fit_commands(commands: Any) -> None:
-    """`tempo`, `straighten` and `tempo-map`."""
-    tempo = commands.add_parser("tempo", help="detect tempo, beats and bars")
-    tempo.add_argument("audio", type=Path)
-    tempo.add_argument("--json", action="store_true", help="one JSON document")
-    tempo.add_argument("--bars", type=between(0.25, 4096), metavar="N", help="length of the file in bars")
-    tempo.add_argument("--metre", type=metre_said, metavar="4/4", help="metre; detected if not given")
-    tempo.add_argument("--guide", type=Path, metavar="AUDIO", help="recording whose beats are used")
-
-    straighten = commands.add_parser(
-        "straighten", help="straighten drifting recordings, locked to one of them"
-    )
-    straighten.add_argument("audio", type=Path, nargs="+")
-    straighten.add_argument(
-        "--guide", type=Path, metavar="AUDIO", help="recording whose beats are used; the first if not given"
-    )
-    straighten.add_argument(
-        "--bpm", type=between(SLOWEST, FASTEST), help="target tempo; the guide's own if not given"
-    )
-    straighten.add_argument(
-        "--tempo-map", type=Path, metavar="MIDI|JSON", help="tempo and metre of the song to follow"
-    )
-    straighten.add_argument(
-        "--beats", choices=list(BEATS), default="measured", help="beat source of the guide"
-    )
-    straighten.add_argument("--steady", type=between(0, 100), default=100.0, metavar="0..100")
-    straighten.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
-    straighten.add_argument("-o", "--out", type=Path, required=True, metavar="FOLDER")
-
-    tempo_map = commands.add_parser("tempo-map", help="write the tempo map of a session as MIDI or JSON")
-    tempo_map.add_argument("source", type=Path, metavar="SESSION|MIDI|JSON")
-    tempo_map.add_argument("-o", "--out", type=Path, required=True, metavar="MIDI|JSON")
 
 
 def tempo(arguments: argparse.Namespace, progress: Progress) -> None:
@@ -172,7 +129,7 @@ def tempo_map(arguments: argparse.Namespace, _progress: Progress) -> None:
 def straighten(arguments: argparse.Namespace, progress: Progress) -> None:
     song = read_tempo_map(arguments.tempo_map) if arguments.tempo_map else None
     how = Straightening(
-        arguments.bpm, arguments.steady / 100, arguments.by, BEATS[arguments.beats], song=song
+        arguments.bpm, arguments.steady / 100, MoveBy(arguments.by), BEATS[arguments.beats], song=song
     )
     guide = arguments.guide or arguments.audio[0]
     done = straighten_files(arguments.audio, guide, arguments.out, how, progress)

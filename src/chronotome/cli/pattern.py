@@ -1,10 +1,8 @@
 """The command of patterns: pattern."""
 
 import argparse
-from pathlib import Path
-from typing import Any
 
-from chronotome.cli.common import between, encoding_of
+from chronotome.cli.common import encoding_of
 from chronotome.errors import UnusableFile
 from chronotome.files.audio_file import facts_of, load_source
 from chronotome.files.export import export_mix
@@ -16,24 +14,9 @@ from chronotome.render.pool import Pool
 from chronotome.render.renderer import OfflineMix, Renderer, render_mix
 from chronotome.session.edits.patterns import bring_pattern, play_pattern
 from chronotome.session.edits.tempo import set_tempo
-from chronotome.session.grid import FASTEST, SLOWEST
 from chronotome.session.model import Session, replace
 from chronotome.session.normalise_patterns import settled
 from chronotome.session.patterns import LONGEST_PATTERN
-
-MOST_BARS = 1000
-
-
-def add_pattern_command(commands: Any) -> argparse.ArgumentParser:
-    pattern = commands.add_parser("pattern", help="render a saved pattern to an audio file")
-    words = "a saved pattern with its kit, or what split wrote"
-    pattern.add_argument("folder", type=Path, metavar="FOLDER", help=words)
-    pattern.add_argument("-o", "--out", type=Path, required=True, metavar="OUT", help="WAV or FLAC")
-    pattern.add_argument("--bpm", type=between(SLOWEST, FASTEST), required=True)
-    pattern.add_argument("--bars", type=between(1, MOST_BARS), required=True, metavar="N")
-    pattern.add_argument("--seed", type=between(0, 1 << 31), help="seed of chance and random values")
-    made: argparse.ArgumentParser = pattern
-    return made
 
 
 def pattern(arguments: argparse.Namespace, progress: Progress) -> None:

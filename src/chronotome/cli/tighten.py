@@ -1,15 +1,12 @@
 """The commands of Tighten: tighten, groove and match."""
 
 import argparse
-import re
 import sys
-from pathlib import Path
 from typing import Any
 
 import numpy as np
 
-from chronotome.cli.common import between, encoding_of, material_of, write_json
-from chronotome.dsp.bands import Instrument
+from chronotome.cli.common import encoding_of, material_of, write_json
 from chronotome.dsp.stretch.engines import MoveBy, StretchMaterial
 from chronotome.files.grooves import is_groove, read_groove, write_groove
 from chronotome.files.headless import Headless, groove_from, timed
@@ -19,91 +16,14 @@ from chronotome.session.anchors import anchors_of
 from chronotome.session.edits.grooves import add_groove
 from chronotome.session.edits.tightening import Scope, set_recipe
 from chronotome.session.edits.tracks import set_moving
-from chronotome.session.grid import DIVISIONS, FASTEST, SLOWEST, Feel, Grid
-from chronotome.session.groove import MOST_BARS
 from chronotome.session.lines import SwingOf
 from chronotome.session.model import Session, Track, replace
-from chronotome.session.onset_filter import USUAL_THRESHOLD
 from chronotome.session.settings import Alone, Match
 from chronotome.session.targets import REASON_WORDS, Reason, Targets
 from chronotome.session.tighten import pairs_of, targets_of
 
-AS_PLAYED = "as-played"
 KEEPS = {each.value.replace(" ", "-"): each for each in StretchMaterial if each is not StretchMaterial.HEARD}
 """What stretching is told to keep clean; the other materials are for the ear that finds hits."""
-MATERIALS = ["auto", *dict.fromkeys((*map(str, Instrument), *KEEPS, "tape"))]
-
-
-def grid_of(text: str) -> Grid:
-    """1/16, 1/8 triplet, 1/4 dotted."""
-    words = text.replace("-", " ").split()
-    head, feel = words[0] if words else "", words[1] if len(words) > 1 else "straight"
-    try:
-        grid = Grid(int(head.removeprefix("1/")), Feel(feel))
-    except ValueError:
-        raise argparse.ArgumentTypeError(f"“{text}” is no grid: say 1/16, or “1/8 triplet”") from None
-    if not head.startswith("1/") or grid.division not in DIVISIONS:
-        known = ", ".join(f"1/{division}" for division in DIVISIONS)
-        raise argparse.ArgumentTypeError(f"“{text}” is no grid: {known} are")
-    return grid
-
-
-def bars_of(text: str) -> tuple[int, int]:
-    """5-8: from the start of bar 5 to the end of bar 8."""
-    found = re.fullmatch(r"(\d{1,6})(?:-(\d{1,6}))?", text)
-    first, last = (int(found[1]), int(found[2] or found[1])) if found else (0, 0)
-    if not 1 <= first <= last:
-        raise argparse.ArgumentTypeError(f"“{text}” are no bars: say 5-8")
-    return first, last
-
-
-def add_tighten_commands(commands: Any) -> list[argparse.ArgumentParser]:
-    """`tighten`, `groove` and `match`; those that write sound are returned."""
-    tighten = commands.add_parser("tighten", help="move hits to the grid, to a groove or to another take")
-    tighten.add_argument("audio", type=Path)
-    tighten.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="tempo; detected if not given")
-    tighten.add_argument("--beat-one", type=between(-1e6, 1e6), metavar="SECONDS")
-    tighten.add_argument("--grid", type=grid_of, default=Grid(), metavar="1/16")
-    tighten.add_argument("--swing", type=swing_of, default=50.0, metavar="50..75|as-played")
-    tighten.add_argument(
-        "--groove", type=Path, metavar="FILE|AUDIO", help="groove file, or recording to extract it from"
-    )
-    tighten.add_argument("--groove-amount", type=between(0, 150), default=100.0, metavar="0..150")
-    words = "its offsets stay ms, or the same share of a step at any tempo"
-    tighten.add_argument("--groove-as", choices=["ms", "share"], default="ms", help=words)
-    tighten.add_argument("--match", type=Path, metavar="AUDIO", help="move hits to those of this take")
-    tighten.add_argument(
-        "--catch",
-        type=between(0, 100),
-        default=100.0,
-        metavar="0..100",
-        help="attraction, in percent of half a step",
-    )
-    tighten.add_argument("--bars", type=bars_of, metavar="A-B", help="move hits only in these bars")
-    match = commands.add_parser("match", help="move the hits of one take to the hits of another")
-    match.add_argument("audio", type=Path, metavar="A", help="take that is moved")
-    match.add_argument("other", type=Path, metavar="B")
-    match.add_argument("--within", type=between(5, 500), default=90.0, metavar="MS")
-    for writer in (tighten, match):
-        writer.add_argument("-o", "--out", type=Path, required=True, metavar="OUT", help="WAV or FLAC")
-        writer.add_argument("--strength", type=between(0, 100), default=100.0, metavar="0..100")
-        writer.add_argument("--leave-alone", type=between(0, 100), default=0.0, metavar="MS")
-        writer.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
-        writer.add_argument("--by", type=MoveBy, choices=list(MoveBy), default=MoveBy.STRETCHING)
-        words = "what attacks are of, and what stretching keeps clean"
-        writer.add_argument("--material", choices=MATERIALS, default="auto", help=words)
-        words = "write every onset and where it landed"
-        writer.add_argument("--moves", type=Path, metavar="JSON", help=words)
-
-    groove = commands.add_parser("groove", help="extract the groove of a recording")
-    groove.add_argument("audio", type=Path)
-    groove.add_argument("-o", "--out", type=Path, required=True, metavar="FILE", help="JSON, or MIDI: .mid")
-    groove.add_argument("--bars", type=int, choices=range(1, MOST_BARS + 1), default=1)
-    groove.add_argument("--grid", type=grid_of, default=Grid(), metavar="1/16")
-    groove.add_argument("--bpm", type=between(SLOWEST, FASTEST), help="tempo; detected if not given")
-    groove.add_argument("--beat-one", type=between(-1e6, 1e6), metavar="SECONDS")
-    groove.add_argument("--threshold", type=between(0, 100), default=USUAL_THRESHOLD, metavar="0..100")
-    return [tighten, match]
 
 
 def groove(arguments: argparse.Namespace, progress: Progress) -> None:
@@ -158,11 +78,6 @@ def tighten(arguments: argparse.Namespace, progress: Progress) -> None:
         write_json(arguments.moves, _moves(work.session, work.session.track(track.id)))
 
 
-def swing_of(text: str) -> float | None:
-    """50 to 75; None: as it is played."""
-    return None if text == AS_PLAYED else float(between(50, 75)(text))
-
-
 def _swing(session: Session, arguments: argparse.Namespace) -> dict[str, object]:
     """As said, or as the take swings: 50 where it does not."""
     measured = session.recordings[0].measured
@@ -207,7 +122,7 @@ def match(arguments: argparse.Namespace, progress: Progress) -> None:
 
 def _moved_by(session: Session, track: Track, arguments: argparse.Namespace) -> Session:
     """The way and the material that were asked for."""
-    way = MoveBy.TAPE if arguments.material == "tape" else arguments.by
+    way = MoveBy.TAPE if arguments.material == "tape" else MoveBy(arguments.by)
     return set_moving(session, track.id, by=way, keeps=KEEPS.get(arguments.material, StretchMaterial.HEARD))
 
 
