@@ -11,10 +11,11 @@ from chronotome.ui.panels.side import SidePanel
 from chronotome.ui.panels.status_line import StatusLine
 from chronotome.ui.panels.transport_bar import TransportBar
 from chronotome.ui.stages.export import ExportTray
-from chronotome.ui.stages.tray import Tray
+from chronotome.ui.stages.mark import MarkTray
 from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.state.view_state import Stage
 from chronotome.ui.timeline.timeline import Timeline
+from chronotome.ui.window.trays import Trays
 from chronotome.words import tr
 
 
@@ -29,8 +30,7 @@ class Frame(QMainWindow):
     transport: TransportBar
     rail: Rail
     timeline: Timeline
-    trays: dict[Stage, Tray]
-    export_tray: ExportTray
+    trays: Trays
     status: StatusLine
     is_first: bool
     """Whether no other window opened this one on its session: it alone opens, saves and ends."""
@@ -40,6 +40,18 @@ class Frame(QMainWindow):
     @property
     def sides(self) -> tuple[SidePanel, SidePanel]:
         return self.rail_side, self.tray_side
+
+    @property
+    def mark_tray(self) -> MarkTray:
+        tray = self.trays[Stage.MARK]
+        assert isinstance(tray, MarkTray)  # noqa: S101 - as the window was built
+        return tray
+
+    @property
+    def export_tray(self) -> ExportTray:
+        tray = self.trays[Stage.EXPORT]
+        assert isinstance(tray, ExportTray)  # noqa: S101 - as the window was built
+        return tray
 
     @property
     def is_large(self) -> bool:

@@ -21,7 +21,6 @@ from PySide6.QtWidgets import (
     QDialog,
     QHBoxLayout,
     QMenu,
-    QScrollArea,
     QStackedWidget,
     QVBoxLayout,
     QWidget,
@@ -77,6 +76,7 @@ from chronotome.ui.window.escaping import Escaping, State
 from chronotome.ui.window.file_menus import RecentMenu, TemplatesMenu
 from chronotome.ui.window.frame import Frame
 from chronotome.ui.window.restoring import Restoring
+from chronotome.ui.window.trays import Trays
 from chronotome.words import tr
 
 if TYPE_CHECKING:
@@ -173,28 +173,16 @@ class MainWindow(Frame):
         self.rail = Rail(desk)
         self.timeline = Timeline(desk, self.commands)
         self.status = StatusLine(desk)
-        self.export_tray = ExportTray(desk, self.actions_table)
-        self.mark_tray = MarkTray(desk, self.actions_table, self.commands)
-        self.trays: dict[Stage, Tray] = {
-            Stage.MARK: self.mark_tray,
-            Stage.FIT: FitTray(desk, self.actions_table, self.commands),
-            Stage.TIGHTEN: TightenTray(desk, self.actions_table, self.commands),
-            Stage.REWORK: ReworkTray(desk, self.actions_table, self.commands),
-            Stage.EXPORT: self.export_tray,
-        }
-        self.export_tray.exported.connect(self._on_exported)
-        self._tray = QStackedWidget()
-        for tray in self.trays.values():
-            area = QScrollArea()
-            area.setWidgetResizable(True)
-            area.setFocusPolicy(Qt.FocusPolicy.NoFocus)  # what is in it takes the keys, and scrolls it
-            area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
-            area.setWidget(tray)
-            area.verticalScrollBar().rangeChanged.connect(tray.make_room)
-            self._tray.addWidget(area)
-        self._tray.addWidget(QWidget())
-        self._tray.setObjectName("tray")
-        self._tray.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
+        table, commands = self.actions_table, self.commands
+        self.trays = Trays(
+            {
+                Stage.MARK: lambda: MarkTray(desk, table, commands),
+                Stage.FIT: lambda: FitTray(desk, table, commands),
+                Stage.TIGHTEN: lambda: TightenTray(desk, table, commands),
+                Stage.REWORK: lambda: ReworkTray(desk, table, commands),
+                Stage.EXPORT: self._make_export,
+            }
+        )
         self._work = QStackedWidget()
         self.welcome = self._welcome()
         self._work.addWidget(self.welcome)
@@ -203,7 +191,7 @@ class MainWindow(Frame):
         middle = QHBoxLayout()
         middle.setSpacing(0)
         self.rail_side = SidePanel(self.rail, desk.view, widths=RAIL_WIDTHS, left=True)
-        self.tray_side = SidePanel(self._tray, desk.view, widths=TRAY_WIDTHS, left=False)
+        self.tray_side = SidePanel(self.trays, desk.view, widths=TRAY_WIDTHS, left=False)
         middle.addWidget(self.rail_side)
         middle.addWidget(self._work, 1)
         middle.addWidget(self.tray_side)
@@ -283,7 +271,7 @@ class MainWindow(Frame):
     def _show_tray(self) -> None:
         """The stage's; with nothing open none, lest what was open before still stands in it."""
         tracks, stage = self.desk.session.tracks, self.desk.view.stage
-        self._tray.setCurrentIndex(list(Stage).index(stage) if tracks else len(Stage))
+        self.trays.show_stage(stage if tracks else None)
 
     def _on_stage(self) -> None:
         if self.is_shelf_shown:
@@ -313,12 +301,12 @@ class MainWindow(Frame):
         shelf.folders_changed.connect(self._on_shelf_folders)
         shelf.taken.connect(self._on_taken)
         shelf.closed.connect(self.toggle_shelf)
-        self._tray.addWidget(shelf)
+        self.trays.addWidget(shelf)
         return shelf
 
     @property
     def is_shelf_shown(self) -> bool:
-        return "shelf" in vars(self) and self._tray.currentWidget() is self.shelf
+        return "shelf" in vars(self) and self.trays.currentWidget() is self.shelf
 
     def toggle_shelf(self) -> None:
         """The shelf stands in the tray's place until it is closed."""
@@ -327,7 +315,7 @@ class MainWindow(Frame):
             self._show_tray()
         else:
             self.bring_tray()
-            self._tray.setCurrentWidget(self.shelf)
+            self.trays.setCurrentWidget(self.shelf)
             self.shelf.show_last()
         self.actions_table.refresh()
 
@@ -382,6 +370,11 @@ class MainWindow(Frame):
         """What went wrong, to which file, and what to do: stays in a list until it was read."""
         self.tell(sentence)
         self.messages.add(sentence)
+
+    def _make_export(self) -> Tray:
+        tray = ExportTray(self.desk, self.actions_table)
+        tray.exported.connect(self._on_exported)
+        return tray
 
     def _on_exported(self, written: WrittenFile) -> None:
         self.rail.show_exported(written.path.name)
@@ -477,7 +470,7 @@ class MainWindow(Frame):
 
     def go_to_next_panel(self, step: int) -> None:
         """The keys to the stages, the lanes, the tray, the transport, in turn; what is folded comes out."""
-        panels = [self.rail, self._work, self._tray, self.transport]
+        panels = [self.rail, self._work, self.trays, self.transport]
         focus = self.focusWidget()
         at = next((place for place, each in enumerate(panels) if focus and each.isAncestorOf(focus)), 1)
         at = (at + step) % len(panels)
@@ -566,7 +559,10 @@ class MainWindow(Frame):
     def _cancel_drag(self) -> bool:
         """False where nothing is being dragged."""
         sides = any(side.grip.cancel() for side in self.sides)
-        return sides or self.timeline.cancel_drag() or self.mark_tray.lens.cancel_drag()
+        return sides or self.timeline.cancel_drag() or self._cancel_lens()
+
+    def _cancel_lens(self) -> bool:
+        return Stage.MARK in self.trays.made and self.mark_tray.lens.cancel_drag()
 
     def undo(self) -> None:
         """While something is dragged it is that which is taken back, as by Escape."""

@@ -12,11 +12,11 @@ from chronotome.ui.controls.plain_text import Label
 from chronotome.ui.panels.rail import Rail
 from chronotome.ui.panels.transport_bar import TransportBar
 from chronotome.ui.stages.export import ExportTray
-from chronotome.ui.stages.tray import Tray
 from chronotome.ui.state.guarded import guarded
 from chronotome.ui.state.theme import colour
 from chronotome.ui.state.view_state import Stage, ViewState
 from chronotome.ui.timeline.timeline import Timeline
+from chronotome.ui.window.trays import Trays
 from chronotome.words import tr
 
 WIDTH, GAP, ROOM = 300, 14, 6
@@ -43,7 +43,7 @@ class Parts(Protocol):
     @property
     def rail(self) -> Rail: ...
     @property
-    def trays(self) -> dict[Stage, Tray]: ...
+    def trays(self) -> Trays: ...
     @property
     def export_tray(self) -> ExportTray: ...
 
