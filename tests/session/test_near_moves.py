@@ -1,12 +1,18 @@
 """A hit that is moved is worked out where it is: the same as if all were, at a fraction of the hits."""
 
 import numpy as np
+import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from chronotome.dsp.stretch.engines import MoveBy
 from chronotome.session import near_moves
+from chronotome.session.anchors import anchors_of
+from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.tightening import move_hits, reset_hit, set_tighten
+from chronotome.session.edits.tracks import set_moving
 from chronotome.session.model import Touch, replace
+from chronotome.session.onsets import onsets_from
 from chronotome.session.targets import Targets
 from chronotome.session.tighten import targets_of
 from chronotome.session.touches import moved_between
@@ -94,3 +100,31 @@ def test_what_a_hand_moved_is_found_between_two_tuples():
     assert moved_between(touches, more) == [999]
     assert moved_between(more, touches) == [999]
     assert moved_between(touches, ()) is None
+
+
+def with_faint(session, seed):
+    """Some of its hits too faint to count, but heard: their attacks are kept."""
+    onsets = session.recordings[0].onsets
+    strengths = np.where(np.random.default_rng(seed).random(len(onsets)) < 0.3, 30.0, 90.0)
+    found = onsets_from(onsets.frame_array, strengths, np.ones(len(onsets), np.int64))
+    return set_analysis(session, session.recordings[0].content, found, None)
+
+
+@pytest.mark.parametrize("by", [MoveBy.STRETCHING, MoveBy.CUTTING])
+@pytest.mark.parametrize("seed", range(4))
+def test_the_map_of_a_take_is_that_of_all_its_hits(seed, by):
+    session = with_faint(simple_session(performance(160, seed), 160 * RATE // 8), seed)
+    track, clip = session.tracks[0], session.tracks[0].clips[0]
+    session = set_moving(set_tighten(session, track.id, strength=0.8), track.id, by=by)
+    random = np.random.default_rng(seed)
+    for _ in range(25):
+        now = of(session)
+        at = int(random.choice([0, 1, 2, len(now) - 1, len(now) - 2, *random.integers(0, len(now), 20)]))
+        beat = session.tempo.beat_of((now.target[at] + random.integers(-9000, 9000)) / RATE)
+        session = move_hits(session, track.id, clip.id, {int(now.onsets[at]): beat})
+        again = replace(session, recordings=tuple(replace(each) for each in session.recordings))
+        found, fresh = (
+            anchors_of(each, each.tracks[0], each.tracks[0].clips[0].take) for each in (session, again)
+        )
+        for name in ("source", "landed", "attacks", "fills"):
+            np.testing.assert_array_equal(getattr(found, name), getattr(fresh, name))

@@ -27,6 +27,8 @@ MOST_END_STRETCH = 2.0
 MOST_TIMES_LONGER, MOST_LONGER_SECONDS = 8, 60
 """By which a take may become longer, by both together: three times half of its tempo, a hit dragged far."""
 BEAT_APART_SECONDS = 0.060
+MOST_MOVED = 200
+"""Hits from the first that moved to the last, up to which a map is worked out about them alone."""
 LEAST_BEAT = 1e-4
 
 
@@ -162,6 +164,84 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
     recording: Recording,
     engine: EngineName,
     is_locked: bool,  # noqa: FBT001 - the same
+    is_pitched: bool,  # noqa: FBT001 - the same
+    targets: Targets,
+    fit: TimeMap | None,
+    leading: Take,
+    led: Recording,
+    counts: NDArray[np.bool_],
+    rate: int,
+) -> Anchors:
+    places = (part for each in (take, leading) for part in (each.start, each.source_start, each.source_end))
+    last = _last_anchors(*places, recording, engine, is_locked, is_pitched, fit, led, counts, rate)
+    found = None if last.targets is None else _near(last, targets, engine, fit, leading, led, counts, rate)
+    if found is None:
+        found = _all_anchors(
+            take, recording, engine, is_locked, is_pitched, targets, fit, leading, led, counts, rate
+        )
+    last.targets, last.anchors = targets, found
+    return found
+
+
+@dataclass(eq=False)
+class _LastAnchors:
+    """The map of a take as it was by the last targets."""
+
+    targets: Targets | None = None
+    anchors: Anchors | None = None
+
+
+@by_identity(256)
+def _last_anchors(*_parts: object) -> _LastAnchors:
+    """One for each take in its place, whatever its targets are: by all parts that decide but these."""
+    return _LastAnchors()
+
+
+def _near(  # noqa: PLR0917 - all that it depends on
+    last: _LastAnchors,
+    targets: Targets,
+    engine: EngineName,
+    fit: TimeMap | None,
+    leading: Take,
+    led: Recording,
+    counts: NDArray[np.bool_],
+    rate: int,
+) -> Anchors | None:
+    """The map with a few hits elsewhere than last time; None where all of it has to be worked out."""
+    before, anchors = last.targets, last.anchors
+    if before is None or anchors is None or before.played is not targets.played or fit is not None:
+        return None
+    moved = np.flatnonzero(before.target != targets.target)
+    if not len(moved):
+        return anchors
+    first, end = int(moved[0]) - 1, int(moved[-1]) + 2
+    is_inside = first > 1 and end < len(targets) - 1 and end - first <= MOST_MOVED
+    if not is_inside or len(anchors.source) < len(targets) or bool((targets.target == targets.played).all()):
+        return None
+    source, heard = targets.played[first:end] + anchors.offset, targets.target[first:end]
+    at, until = anchors.source.searchsorted(source[0]), anchors.source.searchsorted(source[-1]) + 1
+    edges = anchors.landed[[at, until - 1]].tolist(), anchors.source[[at, until - 1]].tolist()
+    if edges != ([heard[0], heard[-1]], [source[0], source[-1]]):
+        return None
+    if ENGINES[engine].warps_between:
+        source, heard = _with_faint(leading, led, counts, rate, source, heard, anchors.offset)
+    if np.array_equal(source, anchors.source[at:until]):
+        landed = anchors.landed.copy()
+        landed[at:until] = heard
+        return replace(anchors, landed=landed)
+    parts = ((anchors.source, source), (anchors.landed, heard))
+    source, heard = (np.concatenate([old[:at], new, old[until:]]) for old, new in parts)
+    attacks = anchors.attacks
+    if attacks is not None:
+        attacks = np.isin(source, _attacks(leading, led, rate, anchors.offset))
+    return replace(anchors, source=source, landed=heard, attacks=attacks)
+
+
+def _all_anchors(  # noqa: PLR0917 - all that it depends on
+    take: Take,
+    recording: Recording,
+    engine: EngineName,
+    is_locked: bool,  # noqa: FBT001 - the value itself
     is_pitched: bool,  # noqa: FBT001 - the same
     targets: Targets,
     fit: TimeMap | None,

@@ -103,11 +103,18 @@ def _score(  # noqa: PLR0917 - found again by the identity of each
     if ENGINES[engine].bends and len(start) > 2:
         start, landed, shapes = bent(start, landed, anchors.attacks, anchors.offset, rate)
     score = joined(take.recording, rate, engine, start, landed, together, shapes)
-    played = targets.played + anchors.offset
-    at = np.minimum(played.searchsorted(start[:-1]), max(0, len(played) - 1))
-    if len(played):
-        score.onset[:] = np.where(played[at] == start[:-1], targets.onsets[at], NO_HIT)
+    score.onset[:] = _hits_at(start, targets.onsets, targets.played, anchors.offset)
     return score if anchors.axis is None else mirrored(score, anchors.axis)
+
+
+@by_identity(64)
+def _hits_at(start: Frames, onsets: Frames, played: Frames, offset: int) -> Frames:
+    """The hit with which each row begins."""
+    if not len(played):
+        return np.full(len(start) - 1, NO_HIT)
+    source = played + offset
+    at = np.minimum(source.searchsorted(start[:-1]), len(source) - 1)
+    return np.where(source[at] == start[:-1], onsets[at], NO_HIT)
 
 
 @by_identity(MANY)
