@@ -3,6 +3,7 @@
 import subprocess
 import sys
 
+from chronotome.bridge import rendering
 from chronotome.cli import COMMANDS, arguments
 from chronotome.cli.tighten import KEEPS
 from chronotome.dsp.bands import Instrument
@@ -12,9 +13,11 @@ from chronotome.files.finish import LONGEST_TAIL, RATES
 from chronotome.files.naming import FIELDS
 from chronotome.files.split import Splitting
 from chronotome.session.edits.slicing import Cuts
+from chronotome.session.edits.tracks import set_muted
 from chronotome.session.grid import FASTEST, SLOWEST, Grid
 from chronotome.session.groove import MOST_BARS
 from chronotome.session.onset_filter import USUAL_SPACING, USUAL_THRESHOLD
+from chronotome.ui.state.view_state import Stage
 
 HEAVY = ("scipy", "mido")
 
@@ -59,3 +62,23 @@ def test_names_and_bounds_of_the_command_line_are_those_of_the_core():
     assert said.parser().parse_args(["groove", "a.wav", "-o", "b"]).grid == Grid()
     words = said.parser().format_help()
     assert all(command in words for command in COMMANDS)
+
+
+def test_a_window_has_the_trays_that_were_wanted_and_an_edit_is_heard_before_it_is_shown(
+    person, hits_file, monkeypatch
+):
+    assert person.window.trays.made == {}
+    person.window.open([hits_file])
+    person.settle()
+    assert set(person.window.trays.made) == {Stage.MARK}
+    monkeypatch.setattr(rendering, "FIRST_SECONDS", 10.0)  # however slow the machine is
+    published = person.window.player.publish
+    order = []
+    monkeypatch.setattr(
+        person.window.player, "publish", lambda *mix: (order.append("heard"), published(*mix))
+    )
+    person.desk.store.changed.connect(lambda: order.append("shown"))
+    track = person.session.tracks[0].id
+    person.desk.store.apply(lambda session: set_muted(session, track, is_muted=True), "Mute")
+    assert order[:2] == ["heard", "shown"]
+    person.settle()
