@@ -88,7 +88,7 @@ def compared(old: list[Figures], new: list[Figures]) -> list[str]:
     lines = []
     for key in new[0]:
         before, after = ([each[key] for each in turns if key in each] for turns in (old, new))
-        if not before or not after or not statistics.median(before):
+        if not before or not after or before == after or not statistics.median(before):
             continue
         ratios = sorted(b / a for a, b in zip(before, after, strict=False) if a)
         words, which, place = key

@@ -6,7 +6,7 @@ from functools import lru_cache
 from pathlib import Path
 
 from PySide6.QtCore import QByteArray, QSize, Qt
-from PySide6.QtGui import QColor, QFont, QFontDatabase, QIcon, QImage, QPainter, QPixmap
+from PySide6.QtGui import QColor, QFont, QFontDatabase, QFontMetrics, QIcon, QImage, QPainter, QPixmap
 from PySide6.QtSvg import QSvgRenderer
 
 from chronotome import assets
@@ -133,6 +133,12 @@ def figure_font(pixels: int = 12, weight: int = 400) -> QFont:
     font.setPixelSize(pixels)
     font.setWeight(QFont.Weight(weight))
     return font
+
+
+@lru_cache(maxsize=1024)
+def figure_width(words: str, pixels: int = 12, weight: int = 400) -> int:
+    """Pixels that words take in a font of figures: laid out once, painted at every step."""
+    return QFontMetrics(figure_font(pixels, weight)).horizontalAdvance(words)
 
 
 @lru_cache(maxsize=64)

@@ -8,7 +8,7 @@ from PySide6.QtGui import QBrush, QPainter, QTransform
 
 from chronotome.dsp.stretch.engines import ENGINES
 from chronotome.ui.state.shown import Shown
-from chronotome.ui.state.theme import colour, figure_font
+from chronotome.ui.state.theme import colour, figure_font, figure_width
 from chronotome.ui.timeline.lane import HEADER, Lane
 from chronotome.words import tr
 
@@ -45,7 +45,7 @@ def paint_hatching(painter: QPainter, lane: Lane, shown: Shown, span: tuple[int,
         painter.fillRect(box, hatching(theme.strong_rule, ratio))
     painter.setFont(figure_font(9))
     for box, each in zip(boxes, words, strict=True):
-        width = painter.fontMetrics().horizontalAdvance(each) + 6
+        width = figure_width(each, 9) + 6
         if box.width() <= max(NARROWEST_LABEL, width):
             continue
         ground = QRectF(box.center().x() - width / 2, top + 3, width, bottom - top - 6)

@@ -1,6 +1,6 @@
 """What all lanes share: a header at the left, the common time axis, grid and playhead."""
 
-from functools import cached_property
+from functools import cached_property, lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -11,7 +11,7 @@ from PySide6.QtWidgets import QSizePolicy, QToolTip, QWidget
 from chronotome.session.lines import GridRule, LineRules
 from chronotome.ui.controls.plain_text import tip
 from chronotome.ui.state.guarded import guarded
-from chronotome.ui.state.theme import colour, figure_font, text_font
+from chronotome.ui.state.theme import colour, figure_font, figure_width, text_font
 from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.state.view_state import Stage
 from chronotome.ui.state.viewport import Places
@@ -23,6 +23,13 @@ WASH_BEFORE, WASH_AFTER = 12, 20
 """Pixels of ochre before and after a place to check."""
 WHEEL_STEP = 120
 ZOOM_STEP = 1.25
+
+
+@lru_cache(maxsize=512)
+def _fitting(words: str, size: int, weight: int) -> str:
+    """Words as they fit into a header."""
+    metrics = QFontMetrics(text_font(size, weight))
+    return metrics.elidedText(words, Qt.TextElideMode.ElideMiddle, HEADER - 18)
 
 
 class Lane(QWidget):
@@ -187,7 +194,7 @@ class Lane(QWidget):
         font = text_font(size, weight)
         painter.setFont(font)
         painter.setPen(colour(value))
-        fitting = QFontMetrics(font).elidedText(words, Qt.TextElideMode.ElideMiddle, HEADER - 18)
+        fitting = _fitting(words, size, weight)
         painter.drawText(QRectF(12, y, HEADER - 16, size + 6), Qt.AlignmentFlag.AlignVCenter, fitting)
         return y + size + 6
 
@@ -215,7 +222,7 @@ class Lane(QWidget):
         """A figure at the right edge, on the lane's ground."""
         theme = self.desk.view.theme
         painter.setFont(figure_font(10))
-        width = painter.fontMetrics().horizontalAdvance(words) + 8
+        width = figure_width(words, 10) + 8
         box = QRectF(self.width() - width - 2, y - 7, width, 14)
         painter.fillRect(box, colour(theme.paper))
         painter.setPen(colour(theme.soft_ink))

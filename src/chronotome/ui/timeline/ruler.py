@@ -3,7 +3,7 @@
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt
-from PySide6.QtGui import QFontMetrics, QMouseEvent, QPainter, QPen, QPolygonF
+from PySide6.QtGui import QMouseEvent, QPainter, QPen, QPolygonF
 
 from chronotome.session.edits.metre import move_metre_change
 from chronotome.session.edits.timing import set_loop
@@ -13,7 +13,7 @@ from chronotome.session.model import Session
 from chronotome.session.targets import Reason
 from chronotome.ui.commands.song import SongCommands
 from chronotome.ui.state.shown import Shown
-from chronotome.ui.state.theme import colour, figure_font
+from chronotome.ui.state.theme import colour, figure_font, figure_width
 from chronotome.ui.state.ui_context import UiContext
 from chronotome.ui.timeline.gestures import HitDrag, ValueDrag, is_free, take_hit
 from chronotome.ui.timeline.hit_test import nearest_column
@@ -122,23 +122,24 @@ class Ruler(TrackLane):
             is_bar = rest == 0
             painter.setPen(QPen(colour(theme.ink if is_bar else theme.strong_rule), 1))
             painter.drawLine(QPointF(x + 0.5, 6 if is_bar else 18), QPointF(x + 0.5, HEIGHT))
-            painter.setFont(figure_font(12, 500) if is_bar else figure_font(10))
+            font = (12, 500) if is_bar else (10, 400)
+            painter.setFont(figure_font(*font))
             painter.setPen(colour(theme.ink if is_bar else theme.soft_ink))
             words = f"{bar + 1}" if is_bar else f"{bar + 1}.{rest + 1}"
-            if x + 5 + painter.fontMetrics().horizontalAdvance(words) <= self.width():
+            if x + 5 + figure_width(words, *font) <= self.width():
                 painter.drawText(QPointF(x + 5, 17), words.replace("-", "−"))
 
     def _metre_boxes(self) -> list[tuple[QRectF, int, str]]:
         """Beside the numbers of bars: the metre that begins there, by its number; 0 the first one."""
         session = self.desk.session
-        metre, font = session.metre, QFontMetrics(figure_font(9, 500))
+        metre = session.metre
         if not metre.changes:
             return []
         _, starts, _ = metre.stretches
         xs = self.xs_of(session.tempo.seconds_at(starts) * session.rate).tolist()
         boxes, free = list[tuple[QRectF, int, str]](), 0.0
         for number, (x, each) in enumerate(zip(xs, metre.metres, strict=True)):
-            wide = font.horizontalAdvance(each.words) + 8.0
+            wide = figure_width(each.words, 9, 500) + 8.0
             if x + BESIDE_NUMBER >= free and HEADER < x + BESIDE_NUMBER < self.width():
                 boxes.append((QRectF(x + BESIDE_NUMBER, 5, wide, 13), number, each.words))
                 free = x + BESIDE_NUMBER + wide + 2
