@@ -193,13 +193,16 @@ def test_a_roll_is_so_many_attacks_louder_and_louder(studio, apart):
         np.testing.assert_allclose(after[start : start + 400], wanted, rtol=1e-5, atol=1e-7)
 
 
-def test_a_roll_by_tape_is_as_high_as_the_hit_alone(studio, apart):
+@pytest.mark.parametrize("semitones", [7.0, -5.0])
+def test_a_roll_by_tape_is_as_high_as_the_hit_alone_and_fills_its_place(studio, apart, semitones):
     place, hit = place_in(apart), ids_in(apart)[5]
-    taped = set_flag(set_value(apart, place, "pitch", {hit: 7.0}), place, [hit], "by_tape", value=True)
+    pitched = set_value(apart, place, "pitch", {hit: semitones})
+    taped = set_flag(pitched, place, [hit], "by_tape", value=True)
     alone, rolled = studio.heard(taped), studio.heard(set_roll(taped, place, [hit], Roll(2)))
-    wanted, span = alone[FRAMES[4] : FRAMES[4] + 400], FRAMES[5] - FRAMES[4]
+    wanted, span = alone[FRAMES[4] : FRAMES[4] + 400, 0], FRAMES[5] - FRAMES[4]
     for start in (FRAMES[4], FRAMES[4] + round(span / 2)):
-        assert np.corrcoef(rolled[start : start + 400, 0], wanted[:, 0])[0, 1] > 0.99
+        near = (rolled[start + by : start + by + 400, 0] for by in (-1, 0, 1))
+        assert max(np.corrcoef(each, wanted)[0, 1] for each in near) > 0.99
 
 
 @pytest.mark.parametrize(

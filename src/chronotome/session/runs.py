@@ -246,11 +246,17 @@ class Laying:
         return runs.only(np.lexsort((runs.begins, runs.laid)))
 
     def _roll(self, runs: Runs, at: int, roll: Roll, tempo: TempoMap) -> Runs:
-        edges = roll_edges(roll, int(runs.begins[at]), int(runs.ends[at]), tempo, self.rate)
+        own, start, end = (
+            float(self.shape.semitones[runs.first[at]]),
+            int(runs.begins[at]),
+            int(runs.ends[at]),
+        )
+        if self._by_tape[runs.first[at]]:  # the hit alone is shorter or longer: its place is not
+            end = start + round((end - start) * 2 ** (own / 12))
+        edges = roll_edges(roll, start, end, tempo, self.rate)
         begins, room, whole = edges[:-1], np.diff(edges), int(runs.length[at])
         count = len(begins)
         ramps = roll_ramps(roll, count)
-        own = float(self.shape.semitones[runs.first[at]])
         semitones = np.clip(np.round(own + ramps.semitones, 4), -HIGHEST, HIGHEST)
         length = heard = np.minimum(room, whole)
         is_tape = bool(self._by_tape[runs.first[at]])
