@@ -123,6 +123,11 @@ class Checks(Sequence[Check]):
             raise IndexError(at)
         return self._made(at % len(self))
 
+    @cached_property
+    def of_marks(self) -> tuple[int, ...]:
+        """Which of them are about marks rather than about where hits go."""
+        return tuple(at for at, kind in enumerate(self.kinds) if kind in OF_MARKS)
+
     def of_kind(self, kind: Kind | None) -> "Checks":
         """Only those of one kind; None: all."""
         if kind is None:

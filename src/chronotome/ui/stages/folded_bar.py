@@ -22,7 +22,7 @@ from chronotome.words import tr
 
 HEIGHT = 62
 SIDE = 12
-MOST_DOTS = 600
+MOST_DOTS = 400
 QUIETEST = 36.0
 """Decibels below the loudest hit that lie at the foot."""
 REACH = 7

@@ -21,7 +21,7 @@ from chronotome.bridge.store import Edit, Store
 from chronotome.bridge.taking import Taking
 from chronotome.bridge.tasks import Tasks
 from chronotome.bridge.transport import Transport
-from chronotome.session.check import OF_MARKS, Check, Checks
+from chronotome.session.check import Check, Checks
 from chronotome.session.checks import checks_of
 from chronotome.session.counting import counted_of
 from chronotome.session.edits.slicing import make_whole
@@ -143,8 +143,7 @@ class UiContext:
         found = list(mark_checks_of(self.session, track, take))
         known = {check.onset for check in found}
         checks = self.checks(track, take)
-        others = [at for at, kind in enumerate(checks.kinds) if kind in OF_MARKS]
-        found += [check for check in map(checks.__getitem__, others) if check.onset not in known]
+        found += [check for check in map(checks.__getitem__, checks.of_marks) if check.onset not in known]
         return sorted(found, key=attrgetter("played"))
 
     @property

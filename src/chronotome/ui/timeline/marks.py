@@ -121,7 +121,9 @@ def paint_dots(
         colours.append(value.rgba())
         columns, rows = np.rint(xs - left).astype(np.int64), np.rint(ys).astype(np.int64)
         inside = (columns >= 0) & (columns < width) & (rows >= 0) & (rows < height)
-        places = np.unique(((rows + MARGIN) * wide + columns + MARGIN)[inside])
+        taken = np.zeros(pixels.size, np.bool_)  # each place once
+        taken[((rows + MARGIN) * wide + columns + MARGIN)[inside]] = True
+        places = np.flatnonzero(taken)
         for row, first, last in shapes[0] if shapes else DOT:
             for column in range(first, last + 1):
                 pixels.reshape(-1)[places + row * wide + column] = len(colours) - 1
