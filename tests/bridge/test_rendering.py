@@ -1,14 +1,21 @@
 """The mix follows the session, at once or when a hand rests; what nobody reads is given back."""
 
+import numpy as np
 import pytest
 
 from chronotome.bridge import rendering as module
+from chronotome.dsp.stretch.engines import MoveBy
+from chronotome.dsp.stretch.gaps import Fill
 from chronotome.engine.control import Word
 from chronotome.session.edits.fitting import TempoSync, set_following, set_recording_tempo
+from chronotome.session.edits.recordings import set_analysis
 from chronotome.session.edits.tempo import set_tempo
+from chronotome.session.edits.tightening import move_hit
 from chronotome.session.edits.timing import set_beat_one
-from chronotome.session.edits.tracks import set_level
+from chronotome.session.edits.tracks import set_level, set_moving
 from chronotome.session.follow import moved_with
+from chronotome.session.onsets import onsets_from
+from sounds import write
 
 
 @pytest.fixture
@@ -99,3 +106,25 @@ def test_samples_of_a_closed_session_are_given_back_when_no_mix_reads_them(playi
     playing.settle()
 
     assert playing.arena.resident_bytes < 0.75 * full
+
+
+def test_joins_above_the_proof_are_told_and_gone_once_they_are_mended(works, tmp_path, qtbot):
+    tone = 0.5 * np.sin(2 * np.pi * 60 * np.arange(96000) / 48000)
+    works.document.open([write(tmp_path / "tone.wav", tone.astype(np.float32)[:, None], rate=48000)])
+    works.settle()
+    track = works.store.session.tracks[0]
+    onsets = onsets_from(np.array([2000, 26000, 50000]), np.full(3, 90.0), np.ones(3, np.int64))
+    content = works.store.session.recordings[0].content
+
+    def cut(session):
+        session = set_analysis(session, content, onsets, None)
+        session = set_moving(session, track.id, by=MoveBy.CUTTING, fill=Fill.NOTHING, crossfade=0.5)
+        return move_hit(session, track.id, track.clips[0].id, 2, session.beat_of(27500))
+
+    told = []
+    works.rendering.checked.connect(lambda: told.append(works.rendering.rough))
+    works.store.apply(cut, "Cut")
+    qtbot.waitUntil(lambda: bool(told), timeout=8000)
+    assert sum(len(each.rows) for each in told[-1]) > 0
+    works.store.undo()
+    qtbot.waitUntil(lambda: works.rendering.rough == (), timeout=8000)
