@@ -116,6 +116,12 @@ class Rendering(QObject):
         self._retired.extend(regions)
 
     def _work(self, request: RenderRequest, is_wanted: Callable[[], bool]) -> None:
+        try:
+            self._render(request, is_wanted)
+        finally:
+            request.is_heard.set()
+
+    def _render(self, request: RenderRequest, is_wanted: Callable[[], bool]) -> None:
         self._free_retired(request)
         mixes: list[Mix] = []
 

@@ -174,12 +174,14 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
 ) -> Anchors:
     places = (part for each in (take, leading) for part in (each.start, each.source_start, each.source_end))
     last = _last_anchors(*places, recording, engine, is_locked, is_pitched, fit, led, counts, rate)
-    found = None if last.targets is None else _near(last, targets, engine, fit, leading, led, counts, rate)
+    known, found = last.known, None
+    if known is not None:
+        found = _near(*known, targets, engine, fit, leading, led, counts, rate)
     if found is None:
         found = _all_anchors(
             take, recording, engine, is_locked, is_pitched, targets, fit, leading, led, counts, rate
         )
-    last.targets, last.anchors = targets, found
+    last.known = targets, found
     return found
 
 
@@ -187,8 +189,8 @@ def _anchors(  # noqa: PLR0917 - found again by the identity of each
 class _LastAnchors:
     """The map of a take as it was by the last targets."""
 
-    targets: Targets | None = None
-    anchors: Anchors | None = None
+    known: tuple[Targets, Anchors] | None = None
+    """Both at once: the window and the renderer ask in threads of their own."""
 
 
 @by_identity(256)
@@ -198,7 +200,8 @@ def _last_anchors(*_parts: object) -> _LastAnchors:
 
 
 def _near(  # noqa: PLR0917 - all that it depends on
-    last: _LastAnchors,
+    before: Targets,
+    anchors: Anchors,
     targets: Targets,
     engine: EngineName,
     fit: TimeMap | None,
@@ -208,8 +211,7 @@ def _near(  # noqa: PLR0917 - all that it depends on
     rate: int,
 ) -> Anchors | None:
     """The map with a few hits elsewhere than last time; None where all of it has to be worked out."""
-    before, anchors = last.targets, last.anchors
-    if before is None or anchors is None or before.played is not targets.played or fit is not None:
+    if before.played is not targets.played or fit is not None:
         return None
     moved = np.flatnonzero(before.target != targets.target)
     if not len(moved):

@@ -44,7 +44,7 @@ def checks_of(
     return _take_checks(session, track, take, tuple(rough))
 
 
-@by_identity(8)  # every lane asks, at every paint
+@by_identity(32)  # every lane asks, at every paint; the rail of every track
 def _take_checks(session: Session, track: Track, take: Take, rough: tuple[RoughJoins, ...]) -> Checks:
     targets = targets_of(session, track, take)
     bears = track.moving_of(take).borne if take.playing is None else math.inf  # steps are not stretched

@@ -5,7 +5,7 @@ nothing that happens on one side of it moves anything on the other.
 """
 
 from collections.abc import Sequence
-from dataclasses import dataclass, fields
+from dataclasses import dataclass, fields, replace
 from functools import cached_property
 from typing import NamedTuple
 
@@ -183,8 +183,7 @@ class HitRules:
             return None
         at = self._places_of(changed)
         if not len(at):
-            known.touches = touches
-            return known
+            return replace(known, touches=touches)
         reach = self._reach(known.reasons, self.strokes.of[at])
         if reach is None:
             return None

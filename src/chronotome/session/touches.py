@@ -54,7 +54,8 @@ def own_recipes(touches: tuple[Touch, ...]) -> OwnRecipes:
     known = _known.get(touches[0].onset)
     if known is not None:
         gone, come = _between(known[0], touches)
-        if len(gone) + len(come) <= MOST_CHANGED and not any(each.recipe for each in (*gone, *come)):
+        has_own = any(each.recipe is not None for each in (*gone, *come))
+        if len(gone) + len(come) <= MOST_CHANGED and not has_own:
             _known[touches[0].onset] = touches, known[1]
             return known[1]
     own = _same_recipes(tuple((each.onset, each.recipe) for each in touches if each.recipe is not None))
