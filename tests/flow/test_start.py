@@ -71,6 +71,8 @@ def test_a_window_has_the_trays_that_were_wanted_and_an_edit_is_heard_before_it_
     person.window.open([hits_file])
     person.settle()
     assert set(person.window.trays.made) == {Stage.MARK}
+    person.window.trays.build_quietly(1)
+    person.wait(lambda: set(person.window.trays.made) == set(Stage))
     monkeypatch.setattr(rendering, "FIRST_SECONDS", 10.0)  # however slow the machine is
     published = person.window.player.publish
     order = []

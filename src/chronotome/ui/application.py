@@ -191,6 +191,7 @@ def run(arguments: argparse.Namespace) -> int:
         if files:
             window.open(files)
         offer_takes(window)
+    window.trays.build_quietly()
     return qt.exec()
 
 

@@ -2,11 +2,13 @@
 
 from collections.abc import Callable, Iterator, Mapping
 
-from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QScrollArea, QStackedWidget, QWidget
+from PySide6.QtCore import Qt, QTimer
+from PySide6.QtWidgets import QApplication, QScrollArea, QStackedWidget, QWidget
 
 from chronotome.ui.stages.tray import Tray
 from chronotome.ui.state.view_state import Stage
+
+QUIET_MILLISECONDS = 1500
 
 
 class Trays(QStackedWidget):
@@ -20,6 +22,8 @@ class Trays(QStackedWidget):
         self._nothing = QWidget()
         for page in (*self._areas.values(), self._nothing):
             self.addWidget(page)
+        self._quiet = QTimer(self)
+        self._quiet.timeout.connect(self._build_next)
         self.setObjectName("tray")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
 
@@ -38,6 +42,17 @@ class Trays(QStackedWidget):
             self._areas[stage].setWidget(tray)
             self._areas[stage].verticalScrollBar().rangeChanged.connect(tray.make_room)
         return tray
+
+    def build_quietly(self, milliseconds: int = QUIET_MILLISECONDS) -> None:
+        """One after another while no button is held, so that nobody waits for them later."""
+        self._quiet.start(milliseconds)
+
+    def _build_next(self) -> None:
+        missing = next((stage for stage in self._makers if stage not in self.made), None)
+        if missing is None:
+            self._quiet.stop()
+        elif not QApplication.mouseButtons():
+            self[missing]
 
     def items(self) -> Iterator[tuple[Stage, Tray]]:
         """All of them, in order."""
